@@ -1,0 +1,102 @@
+package author
+
+import (
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/hand"
+	"errors"
+	"fmt"
+	"strings"
+)
+
+func found(m *document.Map, ids []document.ID) ([]*document.Entity, error) {
+	var out []*document.Entity
+	for _, id := range ids {
+		if e := m.Entities.Get(id); e != nil {
+			out = append(out, e)
+		}
+	}
+	if len(out) == 0 {
+		return nil, errors.New("nothing is selected")
+	}
+	return out, nil
+}
+
+func called(all []*document.Entity) string {
+	if len(all) == 1 {
+		return all[0].Name
+	}
+	return fmt.Sprintf("%d entities", len(all))
+}
+
+// MoveEntities moves entities by pixels; they stay where the map's bounds end.
+func MoveEntities(m *document.Map, ids []document.ID, dx, dy int) (Change, error) {
+	all, err := found(m, ids)
+	if err != nil {
+		return Change{}, err
+	}
+	left, top := m.Bounds.X*m.CellWidth, m.Bounds.Y*m.CellHeight
+	right, bottom := left+m.Bounds.W*m.CellWidth, top+m.Bounds.H*m.CellHeight
+	for _, e := range all {
+		dx = max(left-e.X, min(dx, right-e.X-e.W))
+		dy = max(top-e.Y, min(dy, bottom-e.Y-e.H))
+	}
+	c := changed("Moved " + called(all))
+	for _, e := range all {
+		ref := edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}
+		if dx != 0 {
+			c.Do = append(c.Do, edit.Set(ref, "x", e.X+dx))
+		}
+		if dy != 0 {
+			c.Do = append(c.Do, edit.Set(ref, "y", e.Y+dy))
+		}
+	}
+	if len(c.Do) == 0 {
+		return Change{}, errors.New("the edge of the map is in the way")
+	}
+	return c, nil
+}
+
+// RemoveEntities removes entities and the passages at them.
+func RemoveEntities(d *document.Document, m *document.Map, ids []document.ID) (Change, error) {
+	all, err := found(m, ids)
+	if err != nil {
+		return Change{}, err
+	}
+	return changed("Removed "+called(all), hand.Removal(d, m, all)...), nil
+}
+
+// CopyEntities puts copies on a map, moved by pixels, with names and ids of
+// their own; on a map that lacks the layer they go to its nearest that fits.
+func CopyEntities(m *document.Map, all []*document.Entity, dx, dy int) (Change, []document.ID, error) {
+	if len(all) == 0 {
+		return Change{}, nil, errors.New("there is nothing to copy")
+	}
+	names := map[string]bool{}
+	for _, e := range m.Entities.All() {
+		names[strings.ToLower(e.Name)] = true
+	}
+	c := changed("Copied " + called(all))
+	var ids []document.ID
+	for _, e := range all {
+		next := *e
+		next.ID, next.X, next.Y = document.NewID(), e.X+dx, e.Y+dy
+		if l := m.Layers.Get(e.Layer); l == nil {
+			l = hand.Target(m, &hand.Grip{What: hand.Entity, Kind: e.Kind}, "")
+			if l == nil {
+				return Change{}, nil, errors.New("this map has no layer of entities that is shown and unlocked")
+			}
+			next.Layer = l.ID
+		}
+		if !next.Box(m).Intersect(m.Bounds).Empty() {
+			next.Name = document.UniqueName(e.Name, func(s string) bool { return names[strings.ToLower(s)] })
+			names[strings.ToLower(next.Name)] = true
+			c.Do = append(c.Do, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: next.ID}, next))
+			ids = append(ids, next.ID)
+		}
+	}
+	if len(ids) == 0 {
+		return Change{}, nil, errors.New("the copies would lie outside the map")
+	}
+	return c, ids, nil
+}

@@ -1,0 +1,170 @@
+// Package author resolves what a designer asks for, other than with what is
+// held, into edits: maps, tilesets, moved entities, passages, rules.
+package author
+
+import (
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/grid"
+	"errors"
+	"fmt"
+	"strings"
+)
+
+// Change is the primitives of an edit with its label.
+type Change struct {
+	Do    []edit.Primitive
+	Label edit.Label
+	// Made is the id of the object that was made, where one was.
+	Made document.ID
+}
+
+func changed(text string, do ...edit.Primitive) Change {
+	return Change{Do: do, Label: edit.Label{Text: clip(text)}}
+}
+
+func clip(text string) string {
+	if r := []rune(text); len(r) > 200 {
+		return string(r[:199]) + "…"
+	}
+	return text
+}
+
+// LayerPlan is the layers that a new map starts with, from the bottom.
+var LayerPlan = []document.Layer{
+	{Name: "Ground", Kind: document.LayerTiles, Opacity: 100},
+	{Name: "Things", Kind: document.LayerTiles, Opacity: 100},
+	{Name: "Entities", Kind: document.LayerEntities, Opacity: 100},
+	{Name: "Overhead", Kind: document.LayerTiles, Opacity: 100, Front: true},
+}
+
+const orderStep = 1 << 10
+
+// NewMap makes a map of w × h cells with the layer plan.
+func NewMap(d *document.Document, name string, w, h int) (Change, error) {
+	m := document.Map{ID: document.NewID(), Name: strings.TrimSpace(name), Order: orderStep, Bounds: grid.Rect{W: w, H: h},
+		CellWidth: d.Project.CellWidth, CellHeight: d.Project.CellHeight}
+	for _, o := range d.MapsInOrder() {
+		m.Order = o.Order + orderStep
+	}
+	if err := m.Check(); err != nil {
+		return Change{}, err
+	}
+	c := changed("New map "+m.Name, edit.Insert(edit.Ref{Type: edit.TypeMap, ID: m.ID}, m))
+	for i, l := range LayerPlan {
+		l.ID, l.Order = document.NewID(), (i+1)*orderStep
+		c.Do = append(c.Do, edit.Insert(edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: l.ID}, l))
+	}
+	c.Made = m.ID
+	return c, nil
+}
+
+// RemoveMap removes a map and the passages that lead from it or to it.
+func RemoveMap(d *document.Document, m *document.Map) Change {
+	c := changed("Removed map " + m.Name)
+	for _, p := range d.Passages.All() {
+		if p.From.Map == m.ID || p.To.Map == m.ID {
+			c.Do = append(c.Do, edit.Remove(edit.Ref{Type: edit.TypePassage, ID: p.ID}))
+		}
+	}
+	c.Do = append(c.Do, edit.Remove(edit.Ref{Type: edit.TypeMap, ID: m.ID}))
+	return c
+}
+
+// AddLayer puts a new layer above another, or on top where above is not of the map.
+func AddLayer(m *document.Map, kind string, above document.ID) (Change, error) {
+	names := map[string]string{document.LayerTiles: "Tiles", document.LayerEntities: "Entities"}
+	l := document.Layer{ID: document.NewID(), Kind: kind, Opacity: 100, Name: names[kind]}
+	l.Order = orderAbove(m, above)
+	if err := l.Check(); err != nil {
+		return Change{}, err
+	}
+	c := changed("New layer", edit.Insert(edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: l.ID}, l))
+	c.Made = l.ID
+	return c, nil
+}
+
+func orderAbove(m *document.Map, below document.ID) int {
+	layers := m.LayersInOrder()
+	for i, l := range layers {
+		if l.ID == below && i+1 < len(layers) {
+			return (l.Order + layers[i+1].Order) / 2
+		}
+	}
+	if len(layers) == 0 {
+		return orderStep
+	}
+	return layers[len(layers)-1].Order + orderStep
+}
+
+// MoveLayer puts a layer at another place from the bottom (0) among the map's
+// layers and numbers all orders afresh where they changed.
+func MoveLayer(m *document.Map, id document.ID, to int) (Change, error) {
+	var moved *document.Layer
+	var rest []*document.Layer
+	for _, l := range m.LayersInOrder() {
+		if l.ID == id {
+			moved = l
+		} else {
+			rest = append(rest, l)
+		}
+	}
+	if moved == nil {
+		return Change{}, errors.New("the layer is no longer there")
+	}
+	to = max(0, min(to, len(rest)))
+	all := append(append(append([]*document.Layer{}, rest[:to]...), moved), rest[to:]...)
+	c := changed("Moved layer " + moved.Name)
+	for i, l := range all {
+		if order := (i + 1) * orderStep; order != l.Order {
+			c.Do = append(c.Do, edit.Set(edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: l.ID}, "order", order))
+		}
+	}
+	if len(c.Do) == 0 {
+		return Change{}, errors.New("the layer is there already")
+	}
+	return c, nil
+}
+
+// AddTileset puts a tileset behind the others; all but id and order is given.
+func AddTileset(d *document.Document, t document.Tileset) (Change, error) {
+	t.ID, t.Order = document.NewID(), orderStep
+	for _, o := range d.TilesetsInOrder() {
+		t.Order = o.Order + orderStep
+		if o.Number == t.Number {
+			return Change{}, fmt.Errorf("tileset number %d is taken: bring the picture in again", t.Number)
+		}
+	}
+	if t.Solid == nil {
+		t.Solid = []int{}
+	}
+	if err := t.Check(); err != nil {
+		return Change{}, err
+	}
+	c := changed("New tileset "+t.Name, edit.Insert(edit.Ref{Type: edit.TypeTileset, ID: t.ID}, t))
+	c.Made = t.ID
+	return c, nil
+}
+
+// MarkSolid makes tiles of a tileset solid, or not.
+func MarkSolid(t *document.Tileset, tiles []int, solid bool) (Change, error) {
+	columns, rows := t.Cut.Tiles(t.Width, t.Height)
+	is := map[int]bool{}
+	for _, s := range t.Solid {
+		is[s] = true
+	}
+	for _, s := range tiles {
+		if s < 0 || s >= columns*rows {
+			return Change{}, errors.New("that tile is not in the tileset")
+		}
+		is[s] = solid
+	}
+	next := []int{}
+	for s := range columns * rows {
+		if is[s] {
+			next = append(next, s)
+		}
+	}
+	text := fmt.Sprintf("%d solid tiles in %s", len(next), t.Name)
+	return changed(text, edit.Set(edit.Ref{Type: edit.TypeTileset, ID: t.ID}, "solid", next)), nil
+}

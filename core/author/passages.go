@@ -1,0 +1,245 @@
+package author
+
+import (
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/grid"
+	"azzel/core/hand"
+	"errors"
+	"fmt"
+	"strings"
+)
+
+// Place is whether the hero can be set down on a cell.
+type Place struct {
+	Free bool `json:"free"`
+	// Reason says in a sentence what is in the way.
+	Reason string `json:"reason"`
+	// Nearest is the nearest cell that is free, where there is one.
+	Nearest *grid.Point `json:"nearest"`
+}
+
+// nearestWithin is how far, in cells, a free cell is looked for.
+const nearestWithin = 64
+
+// CheckPlace tells whether the hero can be set down on a cell, and if not why
+// and where it could be instead.
+func CheckPlace(d *document.Document, m *document.Map, p grid.Point) Place {
+	solids := d.Solids()
+	reason := blocked(d, solids, m, p)
+	if reason == "" {
+		return Place{Free: true}
+	}
+	out := Place{Reason: reason}
+	best := 0
+	for y := p.Y - nearestWithin; y <= p.Y+nearestWithin; y++ {
+		for x := p.X - nearestWithin; x <= p.X+nearestWithin; x++ {
+			q := grid.Point{X: x, Y: y}
+			away := (x-p.X)*(x-p.X) + (y-p.Y)*(y-p.Y)
+			if (out.Nearest == nil || away < best) && m.Bounds.Contains(q) && !solids.At(m, q) {
+				out.Nearest, best = &q, away
+			}
+		}
+	}
+	return out
+}
+
+func blocked(d *document.Document, solids *document.Solids, m *document.Map, p grid.Point) string {
+	if !m.Bounds.Contains(p) {
+		return fmt.Sprintf("That lies outside %s.", m.Name)
+	}
+	if !solids.At(m, p) {
+		return ""
+	}
+	for _, l := range m.LayersInOrder() {
+		if l.Front || l.Kind != document.LayerTiles {
+			continue
+		}
+		if c := l.Cells.At(p.X, p.Y); solids.Cell(c) {
+			name := "its tileset"
+			if t := d.TilesetByNumber(c.Tileset()); t != nil {
+				name = t.Name
+			}
+			return fmt.Sprintf("The hero cannot stand there: tile %d of %s on layer %s is solid.", c.Tile(), name, l.Name)
+		}
+	}
+	return "The hero cannot stand there."
+}
+
+// Way is a passage to be made by pointing.
+type Way struct {
+	// From is the exit, To the map it leads to, At the cell the hero is set down on, looking at Facing.
+	From   document.End    `json:"from"`
+	To     document.ID     `json:"to"`
+	At     grid.Point      `json:"at"`
+	Facing document.Facing `json:"facing"`
+	// Back makes the return passage in the same step.
+	Back bool `json:"back"`
+}
+
+// Join makes a passage from an exit to a place; a passage that the exit had is
+// replaced. An end that is blocked or outside is refused with the reason.
+func Join(d *document.Document, way Way) (Change, error) {
+	from, to := d.Maps.Get(way.From.Map), d.Maps.Get(way.To)
+	exit := d.Entity(way.From.Map, way.From.Entity)
+	if from == nil || to == nil || exit == nil || exit.Kind != document.KindExit {
+		return Change{}, errors.New("the exit or the map is no longer there")
+	}
+	if way.Facing.Index() < 0 {
+		return Change{}, errors.New("a facing is up, right, down or left")
+	}
+	if place := CheckPlace(d, to, way.At); !place.Free {
+		return Change{}, errors.New(place.Reason)
+	}
+	j := joiner{doc: d, solids: d.Solids(), change: changed(fmt.Sprintf("Passage from %s to %s", from.Name, to.Name)), placed: map[document.ID]map[string]bool{}}
+	if !j.standable(from, exit.Box(from)) {
+		return Change{}, fmt.Errorf("the hero cannot reach %s: all of it lies in solid tiles or outside the map", exit.Name)
+	}
+	j.unjoin(way.From)
+	if err := j.join(way.From, to, way.At, way.Facing); err != nil {
+		return Change{}, err
+	}
+	if way.Back {
+		if err := j.back(way, from, to, exit); err != nil {
+			return Change{}, err
+		}
+	}
+	return j.change, nil
+}
+
+type joiner struct {
+	doc    *document.Document
+	solids *document.Solids
+	change Change
+	placed map[document.ID]map[string]bool // names given in this change, by map
+}
+
+func (j *joiner) free(m *document.Map, p grid.Point) bool {
+	return m.Bounds.Contains(p) && !j.solids.At(m, p)
+}
+
+func (j *joiner) standable(m *document.Map, box grid.Rect) bool {
+	box = box.Intersect(m.Bounds)
+	for y := box.Y; y < box.Y+box.H; y++ {
+		for x := box.X; x < box.X+box.W; x++ {
+			if !j.solids.At(m, grid.Point{X: x, Y: y}) {
+				return true
+			}
+		}
+	}
+	return false
+}
+
+// unjoin removes the passages of an exit, and arrivals that nothing else uses.
+func (j *joiner) unjoin(from document.End) {
+	for _, p := range j.doc.Passages.All() {
+		if p.From != from {
+			continue
+		}
+		j.change.Do = append(j.change.Do, edit.Remove(edit.Ref{Type: edit.TypePassage, ID: p.ID}))
+		used := false
+		for _, q := range j.doc.Passages.All() {
+			used = used || q.ID != p.ID && q.To == p.To
+		}
+		if e := j.doc.Entity(p.To.Map, p.To.Entity); e != nil && !used {
+			j.change.Do = append(j.change.Do, edit.Remove(edit.Ref{Type: edit.TypeEntity, Map: p.To.Map, ID: p.To.Entity}))
+		}
+	}
+}
+
+func (j *joiner) join(from document.End, to *document.Map, at grid.Point, facing document.Facing) error {
+	arrival, err := j.put(to, document.KindArrival, grid.Rect{X: at.X, Y: at.Y, W: 1, H: 1}, facing)
+	if err != nil {
+		return err
+	}
+	p := document.Passage{ID: document.NewID(), From: from, To: document.End{Map: to.ID, Entity: arrival}}
+	j.change.Do = append(j.change.Do, edit.Insert(edit.Ref{Type: edit.TypePassage, ID: p.ID}, p))
+	j.change.Made = p.ID
+	return nil
+}
+
+func (j *joiner) put(m *document.Map, kind string, box grid.Rect, facing document.Facing) (document.ID, error) {
+	l := hand.Target(m, &hand.Grip{What: hand.Entity, Kind: kind}, "")
+	if l == nil {
+		return "", fmt.Errorf("%s has no layer of entities that is shown and unlocked: add one first", m.Name)
+	}
+	if j.placed[m.ID] == nil {
+		j.placed[m.ID] = map[string]bool{}
+		for _, e := range m.Entities.All() {
+			j.placed[m.ID][strings.ToLower(e.Name)] = true
+		}
+	}
+	name := document.UniqueName(document.KindOf(kind).Name, func(s string) bool { return j.placed[m.ID][strings.ToLower(s)] })
+	j.placed[m.ID][strings.ToLower(name)] = true
+	e := document.Entity{ID: document.NewID(), Layer: l.ID, Kind: kind, Name: name, Facing: facing,
+		X: box.X * m.CellWidth, Y: box.Y * m.CellHeight, W: box.W * m.CellWidth, H: box.H * m.CellHeight}
+	j.change.Do = append(j.change.Do, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}, e))
+	return e.ID, nil
+}
+
+// back makes the return: an exit as broad as the first one, right behind the
+// hero that has just arrived, or under it where that is blocked, and an arrival
+// in front of the first exit.
+func (j *joiner) back(way Way, from, to *document.Map, exit *document.Entity) error {
+	dx, dy := way.Facing.Step()
+	behind := grid.Point{X: way.At.X - dx, Y: way.At.Y - dy}
+	if !j.free(to, behind) {
+		behind = way.At
+	}
+	box := exit.Box(from)
+	breadth, sideX, sideY := box.W, 1, 0
+	if dx != 0 {
+		breadth, sideX, sideY = box.H, 0, 1
+	}
+	area := grid.Rect{X: behind.X, Y: behind.Y, W: 1, H: 1}
+	for n, grew := 1, true; n < breadth && grew; {
+		grew = false
+		for _, dir := range []int{1, -1} {
+			p := grid.Point{X: area.X - sideX, Y: area.Y - sideY}
+			if dir > 0 {
+				p = grid.Point{X: area.X + area.W*sideX, Y: area.Y + area.H*sideY}
+			}
+			if n < breadth && j.free(to, p) {
+				area = area.Union(grid.Rect{X: p.X, Y: p.Y, W: 1, H: 1})
+				n, grew = n+1, true
+			}
+		}
+	}
+	back, err := j.put(to, document.KindExit, area, way.Facing.Opposite())
+	if err != nil {
+		return err
+	}
+	at, ok := j.before(from, box, -dx, -dy)
+	if !ok {
+		return fmt.Errorf("there is no free cell beside %s to come back to", exit.Name)
+	}
+	return j.join(document.End{Map: to.ID, Entity: back}, from, at, way.Facing.Opposite())
+}
+
+// before finds the free cell nearest to the middle of a box's side that lies
+// in direction (dx, dy), outside the box.
+func (j *joiner) before(m *document.Map, box grid.Rect, dx, dy int) (grid.Point, bool) {
+	want := grid.Point{X: box.X + (box.W-1)/2, Y: box.Y + (box.H-1)/2}
+	switch {
+	case dx > 0:
+		want.X = box.X + box.W
+	case dx < 0:
+		want.X = box.X - 1
+	case dy > 0:
+		want.Y = box.Y + box.H
+	default:
+		want.Y = box.Y - 1
+	}
+	var best grid.Point
+	found, bestAway := false, 0
+	for y := want.Y - nearestWithin; y <= want.Y+nearestWithin; y++ {
+		for x := want.X - nearestWithin; x <= want.X+nearestWithin; x++ {
+			p := grid.Point{X: x, Y: y}
+			away := (x-want.X)*(x-want.X) + (y-want.Y)*(y-want.Y)
+			if (!found || away < bestAway) && !box.Contains(p) && j.free(m, p) {
+				best, bestAway, found = p, away, true
+			}
+		}
+	}
+	return best, found
+}

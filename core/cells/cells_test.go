@@ -1,0 +1,243 @@
+package cells
+
+import (
+	"azzel/core/grid"
+	"encoding/json"
+	"math/rand/v2"
+	"reflect"
+	"testing"
+)
+
+var bounds = grid.Rect{X: -40, Y: -40, W: 120, H: 100}
+
+func noisy(r *rand.Rand, colours int) Plane {
+	var p Plane
+	for range 60 {
+		region := &grid.Region{}
+		region.AddRect(grid.Rect{X: r.IntN(120) - 40, Y: r.IntN(100) - 40, W: 1 + r.IntN(50), H: 1 + r.IntN(50)})
+		p, _ = Paint(region, bounds, []Cell{TileCell(1, r.IntN(colours)) * Cell(r.IntN(2))}, 1, grid.Point{}).Apply(p)
+	}
+	return p
+}
+
+func same(t *testing.T, a, b Plane) {
+	t.Helper()
+	if !reflect.DeepEqual(a.Chunks(), b.Chunks()) {
+		t.Fatal("planes differ")
+	}
+}
+
+func randomPatch(r *rand.Rand) Patch {
+	region := &grid.Region{}
+	for range 1 + r.IntN(4) {
+		region.AddRect(grid.Rect{X: r.IntN(120) - 40, Y: r.IntN(100) - 40, W: 1 + r.IntN(60), H: 1 + r.IntN(60)})
+	}
+	block := make([]Cell, 4)
+	for i := range block {
+		block[i] = TileCell(1+r.IntN(2), r.IntN(3))
+	}
+	if r.IntN(2) == 0 {
+		block = []Cell{TileCell(1, r.IntN(3))}
+		return Paint(region, bounds, block, 1, grid.Point{})
+	}
+	return Paint(region, bounds, block, 2, grid.Point{X: r.IntN(9), Y: r.IntN(9)})
+}
+
+func TestPatchWritesAndInverts(t *testing.T) {
+	r := rand.New(rand.NewPCG(1, 1))
+	for range 60 {
+		before := noisy(r, 3)
+		patch := randomPatch(r)
+		after, inverse := patch.Apply(before)
+		want := map[grid.Point]Cell{}
+		patch.Each(func(p grid.Point, c Cell) { want[p] = c })
+		if len(want) != patch.Count() {
+			t.Fatalf("patch counts %d cells and has %d", patch.Count(), len(want))
+		}
+		for y := -45; y < 65; y++ {
+			for x := -45; x < 85; x++ {
+				c, ok := want[grid.Point{X: x, Y: y}]
+				if !ok {
+					c = before.At(x, y)
+				}
+				if got := after.At(x, y); got != c {
+					t.Fatalf("cell %d,%d is %x, wanted %x", x, y, got, c)
+				}
+			}
+		}
+		back, _ := inverse.Apply(after)
+		same(t, back, before)
+		restored, _, _, done, kept := Revert(after, patch, inverse)
+		same(t, restored, before)
+		if done != patch.Count() || kept != 0 {
+			t.Fatalf("revert restored %d and kept %d of %d", done, kept, patch.Count())
+		}
+	}
+}
+
+// What somebody else painted since is kept, cell by cell, and the way back of
+// an undo gives the plane before it.
+func TestRevertKeepsLaterWork(t *testing.T) {
+	r := rand.New(rand.NewPCG(2, 1))
+	for range 60 {
+		start := noisy(r, 3)
+		mine, theirs := randomPatch(r), randomPatch(r)
+		first, inverse := mine.Apply(start)
+		second, _ := theirs.Apply(first)
+		got, wrote, old, done, kept := Revert(second, mine, inverse)
+		want := map[grid.Point]Cell{}
+		n := 0
+		mine.Each(func(p grid.Point, c Cell) {
+			want[p] = second.At(p.X, p.Y)
+			if second.At(p.X, p.Y) == c {
+				want[p] = start.At(p.X, p.Y)
+				n++
+			}
+		})
+		if done != n || kept != mine.Count()-n {
+			t.Fatalf("restored %d and kept %d, wanted %d of %d", done, kept, n, mine.Count())
+		}
+		for p, c := range want {
+			if got.At(p.X, p.Y) != c {
+				t.Fatalf("cell %v is %x, wanted %x", p, got.At(p.X, p.Y), c)
+			}
+		}
+		again, _, _, _, _ := Revert(got, wrote, old)
+		same(t, again, second)
+	}
+}
+
+func TestPatchTravels(t *testing.T) {
+	r := rand.New(rand.NewPCG(4, 1))
+	for range 200 {
+		p := randomPatch(r)
+		data, err := json.Marshal(p)
+		if err != nil {
+			t.Fatal(err)
+		}
+		var got Patch
+		if err := json.Unmarshal(data, &got); err != nil {
+			t.Fatal(err)
+		}
+		a, _ := p.Apply(Plane{})
+		b, _ := got.Apply(Plane{})
+		same(t, a, b)
+		if !SameCells(p, got) {
+			t.Fatal("the masks differ")
+		}
+	}
+}
+
+func slowFill(p Plane, b grid.Rect, start grid.Point) map[grid.Point]bool {
+	out := map[grid.Point]bool{}
+	value := p.At(start.X, start.Y)
+	todo := []grid.Point{start}
+	for len(todo) > 0 {
+		q := todo[len(todo)-1]
+		todo = todo[:len(todo)-1]
+		if out[q] || !b.Contains(q) || p.At(q.X, q.Y) != value {
+			continue
+		}
+		out[q] = true
+		todo = append(todo, grid.Point{X: q.X + 1, Y: q.Y}, grid.Point{X: q.X - 1, Y: q.Y}, grid.Point{X: q.X, Y: q.Y + 1}, grid.Point{X: q.X, Y: q.Y - 1})
+	}
+	return out
+}
+
+func TestFillAgainstSlow(t *testing.T) {
+	r := rand.New(rand.NewPCG(5, 1))
+	for range 40 {
+		p := noisy(r, 2)
+		start := grid.Point{X: r.IntN(120) - 40, Y: r.IntN(100) - 40}
+		got := Fill(p, bounds, start)
+		want := slowFill(p, bounds, start)
+		if got.Count() != len(want) {
+			t.Fatalf("filled %d cells from %v, wanted %d", got.Count(), start, len(want))
+		}
+		for q := range want {
+			if !got.Has(q) {
+				t.Fatalf("%v is not filled", q)
+			}
+		}
+	}
+	if Fill(Plane{}, bounds, grid.Point{X: 500}).Count() != 0 {
+		t.Error("filled outside the bounds")
+	}
+}
+
+func TestChangedFindsTheChunks(t *testing.T) {
+	r := rand.New(rand.NewPCG(6, 1))
+	for range 100 {
+		a := noisy(r, 3)
+		b, _ := randomPatch(r).Apply(a)
+		got := map[[2]int]bool{}
+		for _, c := range a.Changed(b) {
+			got[c] = true
+		}
+		for cy := -3; cy < 4; cy++ {
+			for cx := -3; cx < 4; cx++ {
+				if (a.Chunk(cx, cy) != b.Chunk(cx, cy)) != got[[2]int{cx, cy}] {
+					t.Fatalf("chunk %d,%d: changed is %v", cx, cy, got[[2]int{cx, cy}])
+				}
+			}
+		}
+	}
+}
+
+func FuzzDecodePatch(f *testing.F) {
+	r := rand.New(rand.NewPCG(7, 1))
+	for range 4 {
+		f.Add(randomPatch(r).Encode())
+	}
+	f.Add([]byte{})
+	f.Add([]byte{255, 255, 255, 255, 255, 255, 255, 255, 255, 1})
+	f.Fuzz(func(t *testing.T, data []byte) {
+		p, err := DecodePatch(data)
+		if err != nil {
+			return
+		}
+		again, err := DecodePatch(p.Encode())
+		if err != nil || !SameCells(p, again) {
+			t.Fatalf("a patch that was read does not travel: %v", err)
+		}
+		after, inverse := p.Apply(Plane{})
+		if back, _ := inverse.Apply(after); !back.Empty() {
+			t.Fatal("the inverse leaves cells")
+		}
+	})
+}
+
+func plane1M(r *rand.Rand, noise int) (Plane, grid.Rect) {
+	b := grid.Rect{W: 1024, H: 1024}
+	all := &grid.Region{}
+	all.AddRect(b)
+	p, _ := Paint(all, b, []Cell{TileCell(1, 1)}, 1, grid.Point{}).Apply(Plane{})
+	some := &grid.Region{}
+	for range noise {
+		some.Add(grid.Point{X: r.IntN(1024), Y: r.IntN(1024)})
+	}
+	p, _ = Paint(some, b, []Cell{TileCell(1, 2)}, 1, grid.Point{}).Apply(p)
+	return p, b
+}
+
+// BenchmarkFillMillion fills a million cells with their inverse; the baseline
+// is a plain write of as many.
+func BenchmarkFillMillion(b *testing.B) {
+	flat := make([]Cell, 1<<20)
+	b.Run("baseline-write", func(b *testing.B) {
+		for b.Loop() {
+			for i := range flat {
+				flat[i] = 7
+			}
+		}
+	})
+	for name, noise := range map[string]int{"uniform": 0, "noisy": 100_000} {
+		p, bounds := plane1M(rand.New(rand.NewPCG(1, 1)), noise)
+		b.Run(name, func(b *testing.B) {
+			for b.Loop() {
+				region := Fill(p, bounds, grid.Point{X: 500, Y: 500})
+				Paint(region, bounds, []Cell{TileCell(1, 9)}, 1, grid.Point{}).Apply(p)
+			}
+		})
+	}
+}

@@ -1,0 +1,258 @@
+package cells
+
+import (
+	"azzel/core/grid"
+	"bytes"
+	"compress/flate"
+	"encoding/base64"
+	"encoding/binary"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"io"
+	"sync"
+)
+
+// Limits of an encoded patch. A map of 2,048×2,048 cells has 4,096 chunks, and
+// one more row and column where its frame does not start on a chunk.
+const (
+	MaxChunks   = 65 * 65
+	maxPosition = 1 << 20
+	maxEncoded  = MaxChunks * (chunkArea*6 + 256)
+)
+
+var errPatch = errors.New("the cells of this edit cannot be read")
+
+const (
+	flagMask   = 1
+	flagValues = 2
+)
+
+// Encode writes a patch as bytes: for each chunk its position, its mask unless
+// it is full, and its values as one value or as palette and runs.
+func (p Patch) Encode() []byte {
+	var b []byte
+	b = binary.AppendUvarint(b, uint64(len(p)))
+	for i := range p {
+		c := &p[i]
+		b = binary.AppendVarint(b, int64(c.CX))
+		b = binary.AppendVarint(b, int64(c.CY))
+		var flags byte
+		if c.Mask != nil {
+			flags |= flagMask
+		}
+		if c.Cells != nil {
+			flags |= flagValues
+		}
+		b = append(b, flags)
+		if c.Mask != nil {
+			for _, row := range c.Mask {
+				b = binary.LittleEndian.AppendUint32(b, row)
+			}
+		}
+		if c.Cells == nil {
+			b = binary.AppendUvarint(b, uint64(c.Value))
+			continue
+		}
+		b = appendRuns(b, c.Cells)
+	}
+	return b
+}
+
+func appendRuns(b []byte, cells []Cell) []byte {
+	var palette []Cell
+	number := map[Cell]int{}
+	var runs []byte
+	for i := 0; i < len(cells); {
+		n := 1
+		for i+n < len(cells) && cells[i+n] == cells[i] {
+			n++
+		}
+		k, ok := number[cells[i]]
+		if !ok {
+			k = len(palette)
+			number[cells[i]] = k
+			palette = append(palette, cells[i])
+		}
+		runs = binary.AppendUvarint(runs, uint64(n))
+		runs = binary.AppendUvarint(runs, uint64(k))
+		i += n
+	}
+	b = binary.AppendUvarint(b, uint64(len(palette)))
+	for _, v := range palette {
+		b = binary.AppendUvarint(b, uint64(v))
+	}
+	return append(b, runs...)
+}
+
+// DecodePatch reads what Encode writes. It accepts only sorted chunks, marked
+// cells and valid values, and never more than MaxChunks chunks.
+func DecodePatch(data []byte) (Patch, error) {
+	r := reader{data: data}
+	n := r.uvarint()
+	if r.bad || n > MaxChunks {
+		return nil, errPatch
+	}
+	out := make(Patch, 0, min(int(n), len(data)))
+	for range int(n) {
+		c, ok := r.chunk()
+		if !ok {
+			return nil, errPatch
+		}
+		if k := len(out); k > 0 && (out[k-1].CY > c.CY || out[k-1].CY == c.CY && out[k-1].CX >= c.CX) {
+			return nil, errPatch
+		}
+		out = append(out, c)
+	}
+	if len(r.data) != 0 {
+		return nil, errPatch
+	}
+	return out, nil
+}
+
+type reader struct {
+	data []byte
+	bad  bool
+}
+
+func (r *reader) uvarint() uint64 {
+	v, n := binary.Uvarint(r.data)
+	if n <= 0 {
+		r.bad = true
+		return 0
+	}
+	r.data = r.data[n:]
+	return v
+}
+
+func (r *reader) varint() int {
+	v, n := binary.Varint(r.data)
+	if n <= 0 || v > maxPosition || v < -maxPosition {
+		r.bad = true
+		return 0
+	}
+	r.data = r.data[n:]
+	return int(v)
+}
+
+func (r *reader) cell() Cell {
+	v := r.uvarint()
+	if v > 1<<32-1 || !Cell(v).Valid() {
+		r.bad = true
+	}
+	return Cell(v)
+}
+
+func (r *reader) chunk() (ChunkPatch, bool) {
+	c := ChunkPatch{CX: r.varint(), CY: r.varint()}
+	if r.bad || len(r.data) == 0 {
+		return c, false
+	}
+	flags := r.data[0]
+	r.data = r.data[1:]
+	if flags > flagMask|flagValues {
+		return c, false
+	}
+	if flags&flagMask != 0 {
+		if len(r.data) < 4*side {
+			return c, false
+		}
+		c.Mask = new(grid.Mask)
+		for y := range c.Mask {
+			c.Mask[y] = binary.LittleEndian.Uint32(r.data[4*y:])
+		}
+		r.data = r.data[4*side:]
+		if *c.Mask == (grid.Mask{}) {
+			return c, false
+		}
+	}
+	if flags&flagValues == 0 {
+		c.Value = r.cell()
+		return c, !r.bad
+	}
+	size := c.count()
+	colours := r.uvarint()
+	if r.bad || colours == 0 || colours > uint64(size) {
+		return c, false
+	}
+	palette := make([]Cell, colours)
+	for i := range palette {
+		palette[i] = r.cell()
+	}
+	c.Cells = make([]Cell, 0, size)
+	for len(c.Cells) < size && !r.bad {
+		n, k := r.uvarint(), r.uvarint()
+		if n == 0 || n > uint64(size-len(c.Cells)) || k >= colours {
+			return c, false
+		}
+		for range int(n) {
+			c.Cells = append(c.Cells, palette[k])
+		}
+	}
+	return c, !r.bad
+}
+
+var deflaters = sync.Pool{New: func() any {
+	w, err := flate.NewWriter(io.Discard, flate.BestSpeed)
+	if err != nil {
+		panic(err) // the level is a constant
+	}
+	return w
+}}
+
+// Pack deflates bytes unless they are few; the first byte says which.
+func Pack(raw []byte) []byte {
+	if len(raw) < 96 {
+		return append([]byte{0}, raw...)
+	}
+	var out bytes.Buffer
+	out.WriteByte(1)
+	w := deflaters.Get().(*flate.Writer)
+	w.Reset(&out)
+	_, _ = w.Write(raw) // a bytes.Buffer takes everything
+	_ = w.Close()
+	deflaters.Put(w)
+	return out.Bytes()
+}
+
+// Unpack reads what Pack writes, up to limit bytes.
+func Unpack(packed []byte, limit int) ([]byte, error) {
+	if len(packed) == 0 || packed[0] > 1 {
+		return nil, errPatch
+	}
+	if packed[0] == 0 {
+		return packed[1:], nil
+	}
+	r := flate.NewReader(bytes.NewReader(packed[1:]))
+	raw, err := io.ReadAll(io.LimitReader(r, int64(limit)+1))
+	if err != nil {
+		return nil, fmt.Errorf("unpack: %w", err)
+	}
+	if len(raw) > limit {
+		return nil, errPatch
+	}
+	return raw, nil
+}
+
+// MarshalJSON writes a patch as base64 of its packed bytes.
+func (p Patch) MarshalJSON() ([]byte, error) {
+	return json.Marshal(base64.StdEncoding.EncodeToString(Pack(p.Encode())))
+}
+
+// UnmarshalJSON reads what MarshalJSON writes.
+func (p *Patch) UnmarshalJSON(data []byte) error {
+	var text string
+	if err := json.Unmarshal(data, &text); err != nil {
+		return errPatch
+	}
+	packed, err := base64.StdEncoding.DecodeString(text)
+	if err != nil {
+		return errPatch
+	}
+	raw, err := Unpack(packed, maxEncoded)
+	if err != nil {
+		return errPatch
+	}
+	*p, err = DecodePatch(raw)
+	return err
+}

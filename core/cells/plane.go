@@ -1,0 +1,213 @@
+package cells
+
+import (
+	"azzel/core/grid"
+	"slices"
+)
+
+const (
+	side      = grid.ChunkSize
+	chunkArea = side * side
+)
+
+// Chunk is 32×32 cells, row by row. It is never changed once it is in a plane.
+// A chunk of one value keeps only that value.
+type Chunk struct {
+	uniform Cell
+	cells   *[chunkArea]Cell
+}
+
+// At is the cell at (x, y) inside the chunk.
+func (c *Chunk) At(x, y int) Cell {
+	if c == nil {
+		return 0
+	}
+	if c.cells == nil {
+		return c.uniform
+	}
+	return c.cells[y*side+x]
+}
+
+// Uniform gives the one value of all cells, if they have one.
+func (c *Chunk) Uniform() (Cell, bool) {
+	if c == nil {
+		return 0, true
+	}
+	return c.uniform, c.cells == nil
+}
+
+// Copy writes the chunk's 1,024 cells to out.
+func (c *Chunk) Copy(out *[chunkArea]Cell) {
+	if v, ok := c.Uniform(); ok {
+		for i := range out {
+			out[i] = v
+		}
+		return
+	}
+	*out = *c.cells
+}
+
+// normal makes the one form that a chunk of these cells has: nil when empty,
+// one value when uniform. It keeps the array.
+func normal(cells *[chunkArea]Cell) *Chunk {
+	first := cells[0]
+	for _, c := range cells {
+		if c != first {
+			return &Chunk{cells: cells}
+		}
+	}
+	return uniformChunk(first)
+}
+
+func uniformChunk(c Cell) *Chunk {
+	if c == 0 {
+		return nil
+	}
+	return &Chunk{uniform: c}
+}
+
+// Plane is the cells of one layer, without bounds. It is a value: changing it
+// gives another plane, which shares the chunks that did not change.
+type Plane struct {
+	rows []planeRow
+}
+
+type planeRow struct {
+	cy     int
+	chunks []placed
+}
+
+type placed struct {
+	cx    int
+	chunk *Chunk
+}
+
+func (p Plane) row(cy int) (int, bool) {
+	return slices.BinarySearchFunc(p.rows, cy, func(r planeRow, cy int) int { return r.cy - cy })
+}
+
+// Chunk is the chunk at (cx, cy), in chunks; nil where all is empty.
+func (p Plane) Chunk(cx, cy int) *Chunk {
+	i, ok := p.row(cy)
+	if !ok {
+		return nil
+	}
+	chunks := p.rows[i].chunks
+	j, ok := slices.BinarySearchFunc(chunks, cx, func(c placed, cx int) int { return c.cx - cx })
+	if !ok {
+		return nil
+	}
+	return chunks[j].chunk
+}
+
+// At is the cell at (x, y).
+func (p Plane) At(x, y int) Cell {
+	cx, cy := grid.FloorDiv(x, side), grid.FloorDiv(y, side)
+	return p.Chunk(cx, cy).At(x-cx*side, y-cy*side)
+}
+
+// Placed is a chunk with its position in chunks.
+type Placed struct {
+	CX, CY int
+	Chunk  *Chunk
+}
+
+// Chunks lists the chunks that are not empty, by row, then column.
+func (p Plane) Chunks() []Placed {
+	var out []Placed
+	for _, r := range p.rows {
+		for _, c := range r.chunks {
+			out = append(out, Placed{c.cx, r.cy, c.chunk})
+		}
+	}
+	return out
+}
+
+// Empty reports whether the plane holds no cell.
+func (p Plane) Empty() bool { return len(p.rows) == 0 }
+
+// with exchanges chunks; changes are sorted by row, then column, nil empties.
+func (p Plane) with(changes []Placed) Plane {
+	rows := make([]planeRow, 0, len(p.rows)+1)
+	i := 0
+	for len(changes) > 0 {
+		cy := changes[0].CY
+		n := 1
+		for n < len(changes) && changes[n].CY == cy {
+			n++
+		}
+		for i < len(p.rows) && p.rows[i].cy < cy {
+			rows = append(rows, p.rows[i])
+			i++
+		}
+		var old []placed
+		if i < len(p.rows) && p.rows[i].cy == cy {
+			old = p.rows[i].chunks
+			i++
+		}
+		if merged := mergeRow(old, changes[:n]); len(merged) > 0 {
+			rows = append(rows, planeRow{cy, merged})
+		}
+		changes = changes[n:]
+	}
+	return Plane{append(rows, p.rows[i:]...)}
+}
+
+func mergeRow(old []placed, changes []Placed) []placed {
+	out := make([]placed, 0, len(old)+len(changes))
+	for _, c := range changes {
+		for len(old) > 0 && old[0].cx < c.CX {
+			out = append(out, old[0])
+			old = old[1:]
+		}
+		if len(old) > 0 && old[0].cx == c.CX {
+			old = old[1:]
+		}
+		if c.Chunk != nil {
+			out = append(out, placed{c.CX, c.Chunk})
+		}
+	}
+	return append(out, old...)
+}
+
+// Changed lists the chunks, as positions, that are not the same in p and q.
+// It compares pointers, so planes made from each other are compared quickly.
+func (p Plane) Changed(q Plane) [][2]int {
+	var out [][2]int
+	a, b := p.rows, q.rows
+	for len(a) > 0 || len(b) > 0 {
+		switch {
+		case len(b) == 0 || len(a) > 0 && a[0].cy < b[0].cy:
+			out = changedInRow(out, a[0].cy, a[0].chunks, nil)
+			a = a[1:]
+		case len(a) == 0 || b[0].cy < a[0].cy:
+			out = changedInRow(out, b[0].cy, nil, b[0].chunks)
+			b = b[1:]
+		default:
+			if &a[0].chunks[0] != &b[0].chunks[0] {
+				out = changedInRow(out, a[0].cy, a[0].chunks, b[0].chunks)
+			}
+			a, b = a[1:], b[1:]
+		}
+	}
+	return out
+}
+
+func changedInRow(out [][2]int, cy int, a, b []placed) [][2]int {
+	for len(a) > 0 || len(b) > 0 {
+		switch {
+		case len(b) == 0 || len(a) > 0 && a[0].cx < b[0].cx:
+			out = append(out, [2]int{a[0].cx, cy})
+			a = a[1:]
+		case len(a) == 0 || b[0].cx < a[0].cx:
+			out = append(out, [2]int{b[0].cx, cy})
+			b = b[1:]
+		default:
+			if a[0].chunk != b[0].chunk {
+				out = append(out, [2]int{a[0].cx, cy})
+			}
+			a, b = a[1:], b[1:]
+		}
+	}
+	return out
+}

@@ -1,0 +1,75 @@
+package cut
+
+import (
+	"azzel/core/document"
+	"testing"
+)
+
+// sheet draws noisy cells cut in a known way.
+func sheet(c document.Cut, columns, rows int, gutter byte) Picture {
+	w := 2*c.Margin + columns*(c.CellWidth+c.Spacing) - c.Spacing
+	h := 2*c.Margin + rows*(c.CellHeight+c.Spacing) - c.Spacing
+	p := Picture{w, h, make([]byte, w*h*4)}
+	for i := range p.Pix {
+		p.Pix[i] = gutter
+	}
+	seed := uint32(7)
+	for ty := range rows {
+		for tx := range columns {
+			seed = seed*1664525 + 1013904223
+			r, g, b := byte(seed>>24), byte(seed>>16), byte(seed>>8)
+			for y := range c.CellHeight {
+				for x := range c.CellWidth {
+					seed = seed*1664525 + 1013904223
+					i := ((c.Margin+ty*(c.CellHeight+c.Spacing)+y)*w + c.Margin + tx*(c.CellWidth+c.Spacing) + x) * 4
+					n := byte(seed>>28) & 15
+					p.Pix[i], p.Pix[i+1], p.Pix[i+2], p.Pix[i+3] = r&^15|n, g&^15|n, b&^15|n, 255
+				}
+			}
+		}
+	}
+	return p
+}
+
+func TestGuessesFindTheCut(t *testing.T) {
+	for _, c := range []document.Cut{
+		{CellWidth: 16, CellHeight: 16},
+		{CellWidth: 32, CellHeight: 32},
+		{CellWidth: 24, CellHeight: 24},
+		{CellWidth: 80, CellHeight: 80},
+		{CellWidth: 16, CellHeight: 16, Spacing: 1},
+		{CellWidth: 16, CellHeight: 16, Margin: 1, Spacing: 1},
+		{CellWidth: 32, CellHeight: 32, Margin: 2, Spacing: 4},
+		{CellWidth: 48, CellHeight: 48, Margin: 3},
+	} {
+		for _, gutter := range []byte{0, 255} {
+			got := Guesses(sheet(c, 7, 5, gutter))
+			if got[0].Cut != c {
+				t.Errorf("cut %+v with gutter %d: guessed %+v", c, gutter, got)
+			}
+		}
+	}
+	got := Guesses(sheet(document.Cut{CellWidth: 16, CellHeight: 32}, 8, 6, 0))
+	found := false
+	for _, g := range got {
+		found = found || g.Cut == document.Cut{CellWidth: 16, CellHeight: 32}
+	}
+	if !found {
+		t.Errorf("a sheet of 16 × 32 is not among %+v", got)
+	}
+}
+
+func TestGuessesOfPoorPictures(t *testing.T) {
+	for _, size := range [][2]int{{1, 1}, {3, 200}, {16, 16}, {200, 1}} {
+		p := Picture{size[0], size[1], make([]byte, size[0]*size[1]*4)}
+		got := Guesses(p)
+		if len(got) == 0 {
+			t.Fatalf("no guess for an empty picture of %v", size)
+		}
+		for _, g := range got {
+			if err := g.Cut.Check(size[0], size[1]); err != nil {
+				t.Errorf("picture of %v: guessed a cut that cannot be: %v", size, err)
+			}
+		}
+	}
+}

@@ -1,0 +1,227 @@
+package document
+
+import (
+	"azzel/core/cells"
+	"fmt"
+	"strings"
+	"unicode"
+	"unicode/utf8"
+)
+
+// Limits, accepted and tested.
+const (
+	MaxSide      = 2048 // cells a side of a map
+	MaxLayers    = 32
+	MaxEntities  = 10_000 // a map
+	MaxMaps      = 1_000
+	MaxTilesets  = cells.MaxTileset
+	MaxPassages  = 100_000
+	MaxRules     = 10_000
+	MaxFlags     = 10_000
+	MaxName      = 80  // characters
+	MaxText      = 500 // characters of a line that is said
+	MaxSteps     = 100 // steps or conditions of a rule
+	maxCellPixel = 512
+	maxPixel     = 1 << 20
+	maxOrder     = 1 << 48
+	// MaxPictureSide and MaxPicturePixels limit tileset pictures.
+	MaxPictureSide   = 8192
+	MaxPicturePixels = 16_000_000
+)
+
+// Checked is an object that can tell, in one sentence, what is wrong with it.
+type Checked interface{ Check() error }
+
+func checkName(name string) error {
+	switch {
+	case strings.TrimSpace(name) == "":
+		return fmt.Errorf("a name cannot be empty")
+	case !utf8.ValidString(name) || utf8.RuneCountInString(name) > MaxName:
+		return fmt.Errorf("a name has at most %d characters", MaxName)
+	case strings.ContainsFunc(name, unicode.IsControl):
+		return fmt.Errorf("a name is one line of text")
+	}
+	return nil
+}
+
+func checkRange(what string, v, low, high int) error {
+	if v < low || v > high {
+		return fmt.Errorf("%s must be %d to %d", what, low, high)
+	}
+	return nil
+}
+
+func first(errs ...error) error {
+	for _, err := range errs {
+		if err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+func checkID(what string, id ID) error {
+	if !id.Valid() {
+		return fmt.Errorf("%s has no valid id", what)
+	}
+	return nil
+}
+
+func checkOrder(o int) error { return checkRange("an order", o, -maxOrder, maxOrder) }
+
+func checkCellSize(w, h int) error {
+	return first(checkRange("the cell width", w, 1, maxCellPixel), checkRange("the cell height", h, 1, maxCellPixel))
+}
+
+// Check finds what is wrong with the project's own fields.
+func (p *Project) Check() error {
+	if len(p.Looks) > len(Kinds) {
+		return fmt.Errorf("each kind has one look")
+	}
+	for _, l := range p.Looks {
+		if KindOf(l.Kind) == nil || !l.Look.Valid() || !l.LookOn.Valid() {
+			return fmt.Errorf("a kind's look is not a tile")
+		}
+	}
+	for _, frames := range p.Hero.Frames {
+		if len(frames) > 16 {
+			return fmt.Errorf("the hero has at most 16 frames a facing")
+		}
+		for _, c := range frames {
+			if !c.Valid() {
+				return fmt.Errorf("the hero's picture is not a tile")
+			}
+		}
+	}
+	return first(checkName(p.Name), checkCellSize(p.CellWidth, p.CellHeight), checkRange("the hero's speed", p.Hero.Speed, 1, 50))
+}
+
+// Check finds what is wrong with a tileset.
+func (t *Tileset) Check() error {
+	if err := first(checkID("the tileset", t.ID), checkName(t.Name), checkOrder(t.Order),
+		checkRange("the tileset number", t.Number, 1, cells.MaxTileset),
+		checkRange("the picture's width", t.Width, 1, MaxPictureSide),
+		checkRange("the picture's height", t.Height, 1, MaxPictureSide),
+		t.Cut.Check(t.Width, t.Height)); err != nil {
+		return err
+	}
+	if len(t.Picture) != 64 || strings.Trim(t.Picture, "0123456789abcdef") != "" {
+		return fmt.Errorf("the tileset names no stored picture")
+	}
+	last := -1
+	for _, s := range t.Solid {
+		if s <= last || s > cells.MaxTile {
+			return fmt.Errorf("the solid tiles must be listed once each, ascending")
+		}
+		last = s
+	}
+	return nil
+}
+
+// Check finds what is wrong with a cut of a picture of this size.
+func (c Cut) Check(width, height int) error {
+	if err := first(checkCellSize(c.CellWidth, c.CellHeight),
+		checkRange("the margin", c.Margin, 0, maxCellPixel), checkRange("the spacing", c.Spacing, 0, maxCellPixel)); err != nil {
+		return err
+	}
+	columns, rows := c.Tiles(width, height)
+	if columns < 1 || rows < 1 {
+		return fmt.Errorf("a cell of %d × %d is larger than the picture (%d × %d): choose a smaller cell", c.CellWidth, c.CellHeight, width, height)
+	}
+	if columns*rows > cells.MaxTile+1 {
+		return fmt.Errorf("that would make %d tiles, and a tileset has at most %d: choose a larger cell", columns*rows, cells.MaxTile+1)
+	}
+	return nil
+}
+
+// Check finds what is wrong with a map's own fields.
+func (m *Map) Check() error {
+	return first(checkID("the map", m.ID), checkName(m.Name), checkOrder(m.Order), checkCellSize(m.CellWidth, m.CellHeight),
+		checkRange("a map's width", m.Bounds.W, 1, MaxSide), checkRange("a map's height", m.Bounds.H, 1, MaxSide),
+		checkRange("a map's left side", m.Bounds.X, -MaxSide*16, MaxSide*16), checkRange("a map's top", m.Bounds.Y, -MaxSide*16, MaxSide*16))
+}
+
+// Check finds what is wrong with a layer's own fields.
+func (l *Layer) Check() error {
+	if l.Kind != LayerTiles && l.Kind != LayerEntities {
+		return fmt.Errorf("a layer holds tiles or entities")
+	}
+	return first(checkID("the layer", l.ID), checkName(l.Name), checkOrder(l.Order), checkRange("opacity", l.Opacity, 0, 100))
+}
+
+// Check finds what is wrong with an entity.
+func (e *Entity) Check() error {
+	if KindOf(e.Kind) == nil {
+		return fmt.Errorf("there is no kind of entity called “%.40s”", e.Kind)
+	}
+	if e.Facing.Index() < 0 {
+		return fmt.Errorf("a facing is up, right, down or left")
+	}
+	if !e.Look.Valid() || !e.LookOn.Valid() {
+		return fmt.Errorf("an entity's look is not a tile")
+	}
+	return first(checkID("the entity", e.ID), checkID("the entity's layer", e.Layer), checkName(e.Name),
+		checkRange("x", e.X, -maxPixel*16, maxPixel*16), checkRange("y", e.Y, -maxPixel*16, maxPixel*16),
+		checkRange("the width", e.W, 1, maxPixel), checkRange("the height", e.H, 1, maxPixel))
+}
+
+// Check finds what is wrong with a passage.
+func (p *Passage) Check() error {
+	return first(checkID("the passage", p.ID), checkID("the exit's map", p.From.Map), checkID("the exit", p.From.Entity),
+		checkID("the arrival's map", p.To.Map), checkID("the arrival", p.To.Entity))
+}
+
+// Check finds what is wrong with a flag.
+func (f *Flag) Check() error { return first(checkID("the flag", f.ID), checkName(f.Name)) }
+
+// Check finds what is wrong with a rule.
+func (r *Rule) Check() error {
+	if err := first(checkID("the rule", r.ID), checkOrder(r.Order), r.When.check()); err != nil {
+		return err
+	}
+	if len(r.If) > MaxSteps || len(r.Then) > MaxSteps {
+		return fmt.Errorf("a rule has at most %d conditions and %d steps", MaxSteps, MaxSteps)
+	}
+	if utf8.RuneCountInString(r.Note) > MaxText {
+		return fmt.Errorf("a note has at most %d characters", MaxText)
+	}
+	for _, c := range r.If {
+		if err := first(checkID("the condition", c.ID), checkID("the flag asked for", c.Flag)); err != nil {
+			return err
+		}
+	}
+	for _, s := range r.Then {
+		if err := s.check(); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+func (w When) check() error {
+	switch w.On {
+	case WhenArrive:
+		return checkID("the map of “arrives”", w.Map)
+	case WhenUse, WhenTake:
+		return first(checkID("the map of “when”", w.Map), checkID("the entity of “when”", w.Entity))
+	}
+	return fmt.Errorf("a rule waits for a switch used, a collectible taken or an arrival")
+}
+
+func (s Step) check() error {
+	if err := checkID("the step", s.ID); err != nil {
+		return err
+	}
+	switch s.Do {
+	case DoOpen:
+		return first(checkID("the door's map", s.Map), checkID("the door", s.Entity))
+	case DoSet:
+		return checkID("the flag to set", s.Flag)
+	case DoSay:
+		if n := utf8.RuneCountInString(s.Text); n > MaxText || !utf8.ValidString(s.Text) {
+			return fmt.Errorf("a line that is said has at most %d characters", MaxText)
+		}
+		return nil
+	}
+	return fmt.Errorf("a rule can open a door, set a flag or say a line")
+}

@@ -1,0 +1,71 @@
+package document
+
+// Change says what differs between two documents, by identity, so that only
+// that has to be drawn or sent again.
+type Change struct {
+	// Head is set when anything but cells and entities differs.
+	Head bool `json:"head"`
+	// Entities lists the maps whose entities differ.
+	Entities []ID `json:"entities"`
+	// Chunks lists the chunks of layers that differ.
+	Chunks []ChunkAt `json:"chunks"`
+}
+
+// ChunkAt is a chunk of a layer.
+type ChunkAt struct {
+	Map   ID  `json:"map"`
+	Layer ID  `json:"layer"`
+	CX    int `json:"cx"`
+	CY    int `json:"cy"`
+}
+
+// Diff finds what differs from a to b; a nil document is an empty one.
+func Diff(a, b *Document) Change {
+	if a == nil {
+		a = &Document{}
+	}
+	var c Change
+	c.Head = a.Project != b.Project || !a.Tilesets.Same(b.Tilesets) || !a.Passages.Same(b.Passages) ||
+		!a.Rules.Same(b.Rules) || !a.Flags.Same(b.Flags) || a.Maps.Len() != b.Maps.Len()
+	if a.Maps.Same(b.Maps) {
+		return c
+	}
+	for _, m := range b.Maps.All() {
+		old := a.Maps.Get(m.ID)
+		if old == m {
+			continue
+		}
+		if old == nil {
+			old = &Map{}
+		}
+		c.Head = c.Head || old.Name != m.Name || old.Order != m.Order || old.Bounds != m.Bounds ||
+			old.CellWidth != m.CellWidth || old.CellHeight != m.CellHeight || old.Layers.Len() != m.Layers.Len()
+		if !old.Entities.Same(m.Entities) {
+			c.Entities = append(c.Entities, m.ID)
+		}
+		c.layers(old, m)
+	}
+	return c
+}
+
+func (c *Change) layers(old, m *Map) {
+	if old.Layers.Same(m.Layers) {
+		return
+	}
+	for _, l := range m.Layers.All() {
+		before := old.Layers.Get(l.ID)
+		if before == l {
+			continue
+		}
+		if before == nil {
+			before = &Layer{}
+		}
+		a, b := *before, *l
+		changed := a.Cells.Changed(b.Cells)
+		for _, at := range changed {
+			c.Chunks = append(c.Chunks, ChunkAt{m.ID, l.ID, at[0], at[1]})
+		}
+		c.Head = c.Head || a.ID != b.ID || a.Name != b.Name || a.Order != b.Order || a.Kind != b.Kind ||
+			a.Hidden != b.Hidden || a.Locked != b.Locked || a.Opacity != b.Opacity || a.Front != b.Front
+	}
+}

@@ -1,0 +1,111 @@
+package document
+
+import (
+	"slices"
+	"sort"
+	"strings"
+)
+
+// Document is a whole project.
+type Document struct {
+	Project  *Project
+	Tilesets Table[Tileset]
+	Maps     Table[Map]
+	Passages Table[Passage]
+	Rules    Table[Rule]
+	Flags    Table[Flag]
+}
+
+// New is an empty project with a grid of 16×16 pixels.
+func New(name string) *Document {
+	return &Document{Project: &Project{Name: name, CellWidth: 16, CellHeight: 16, Hero: Hero{Speed: 5}}}
+}
+
+// TilesetByNumber finds the tileset that cells call by this number; where two
+// were given the same the first id wins.
+func (d *Document) TilesetByNumber(number int) *Tileset {
+	for _, t := range d.Tilesets.All() {
+		if t.Number == number {
+			return t
+		}
+	}
+	return nil
+}
+
+// MapsInOrder lists the maps as people see them.
+func (d *Document) MapsInOrder() []*Map {
+	return ordered(d.Maps.All(), func(m *Map) int { return m.Order })
+}
+
+// TilesetsInOrder lists the tilesets as people see them.
+func (d *Document) TilesetsInOrder() []*Tileset {
+	return ordered(d.Tilesets.All(), func(t *Tileset) int { return t.Order })
+}
+
+// RulesInOrder lists the rules in the order in which they run.
+func (d *Document) RulesInOrder() []*Rule {
+	return ordered(d.Rules.All(), func(r *Rule) int { return r.Order })
+}
+
+// LayersInOrder lists a map's layers from the bottom to the top.
+func (m *Map) LayersInOrder() []*Layer {
+	return ordered(m.Layers.All(), func(l *Layer) int { return l.Order })
+}
+
+// ordered sorts by order; All has sorted by id before, and the sort is stable.
+func ordered[T any](all []*T, order func(*T) int) []*T {
+	sort.SliceStable(all, func(i, j int) bool { return order(all[i]) < order(all[j]) })
+	return all
+}
+
+// Entity finds an entity on a map, nil when either is missing.
+func (d *Document) Entity(m, id ID) *Entity {
+	if where := d.Maps.Get(m); where != nil {
+		return where.Entities.Get(id)
+	}
+	return nil
+}
+
+// Tiles is the number of whole columns and rows of tiles in a picture.
+func (c Cut) Tiles(width, height int) (columns, rows int) {
+	count := func(size, cell int) int {
+		if cell < 1 || size-2*c.Margin < cell {
+			return 0
+		}
+		return (size - 2*c.Margin + c.Spacing) / (cell + c.Spacing)
+	}
+	return count(width, c.CellWidth), count(height, c.CellHeight)
+}
+
+// Unused is how many pixels at the right and at the bottom the cut leaves over.
+func (c Cut) Unused(width, height int) (right, bottom int) {
+	columns, rows := c.Tiles(width, height)
+	used := func(n, cell int) int { return 2*c.Margin + n*cell + max(0, n-1)*c.Spacing }
+	return max(0, width-used(columns, c.CellWidth)), max(0, height-used(rows, c.CellHeight))
+}
+
+// IsSolid reports whether a tile stops the hero.
+func (t *Tileset) IsSolid(tile int) bool {
+	_, ok := slices.BinarySearch(t.Solid, tile)
+	return ok
+}
+
+// UniqueName gives name, or name with the first free number behind it, so that
+// none in taken is the same; letter case does not count.
+func UniqueName(name string, taken func(string) bool) string {
+	if !taken(name) {
+		return name
+	}
+	stem := name
+	if i := strings.LastIndexByte(name, ' '); i > 0 && strings.Trim(name[i+1:], "0123456789") == "" && i+1 < len(name) {
+		stem = name[:i]
+	}
+	if r := []rune(stem); len(r) > MaxName-8 {
+		stem = string(r[:MaxName-8])
+	}
+	for n := 2; ; n++ {
+		if next := stem + " " + itoa(n); !taken(next) {
+			return next
+		}
+	}
+}

@@ -1,0 +1,67 @@
+package document
+
+import (
+	"bytes"
+	"encoding/json"
+	"fmt"
+	"reflect"
+	"strconv"
+	"strings"
+)
+
+func itoa(n int) string { return strconv.Itoa(n) }
+
+// field finds the struct field with this JSON name; ids and what is stored
+// outside the object's own JSON cannot be reached.
+func field(obj reflect.Value, name string) (reflect.Value, error) {
+	t := obj.Type()
+	for i := range t.NumField() {
+		tag, _, _ := strings.Cut(t.Field(i).Tag.Get("json"), ",")
+		if tag == name && tag != "-" && tag != "id" {
+			return obj.Field(i), nil
+		}
+	}
+	return reflect.Value{}, fmt.Errorf("there is no field “%.40s” to set", name)
+}
+
+// Field gives a field of an object as JSON, by the name it has in JSON.
+func Field[T any](obj *T, name string) (json.RawMessage, error) {
+	f, err := field(reflect.ValueOf(obj).Elem(), name)
+	if err != nil {
+		return nil, err
+	}
+	return json.Marshal(f.Interface())
+}
+
+// WithField gives a copy of an object with one field changed. The value must
+// be of the field's type, and the copy must pass its check.
+func WithField[T any](obj *T, name string, value json.RawMessage) (*T, error) {
+	next := *obj
+	f, err := field(reflect.ValueOf(&next).Elem(), name)
+	if err != nil {
+		return nil, err
+	}
+	f.SetZero() // a decoder would reuse the old value's slices
+	if err := Strict(value, f.Addr().Interface()); err != nil {
+		return nil, fmt.Errorf("the value of “%s” is not of its type", name)
+	}
+	if c, ok := any(&next).(Checked); ok {
+		if err := c.Check(); err != nil {
+			return nil, err
+		}
+	}
+	return &next, nil
+}
+
+// Strict decodes one JSON value that has no unknown fields and nothing behind it.
+func Strict(data []byte, into any) error {
+	dec := json.NewDecoder(bytes.NewReader(data))
+	dec.DisallowUnknownFields()
+	if err := dec.Decode(into); err != nil {
+		return err
+	}
+	if dec.More() {
+		return fmt.Errorf("more than one value")
+	}
+	return nil
+}

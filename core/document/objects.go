@@ -1,0 +1,190 @@
+package document
+
+import (
+	"azzel/core/cells"
+	"azzel/core/grid"
+)
+
+// Project is what holds for the whole game.
+type Project struct {
+	Name string `json:"name"`
+	// CellWidth and CellHeight are the cell size, in pixels, that new maps start with.
+	CellWidth  int  `json:"cellWidth"`
+	CellHeight int  `json:"cellHeight"`
+	Hero       Hero `json:"hero"`
+	// Looks are the tiles that entities of a kind are drawn as unless they have their own.
+	Looks []KindLook `json:"looks"`
+}
+
+// KindLook is the tile of a kind, and the tile while it is on or open.
+type KindLook struct {
+	Kind   string     `json:"kind"`
+	Look   cells.Cell `json:"look"`
+	LookOn cells.Cell `json:"lookOn"`
+}
+
+// Hero is how the hero looks and walks.
+type Hero struct {
+	// Frames are the pictures by facing, in the order up, right, down, left.
+	// Where a facing has none the hero is drawn as a figure.
+	Frames [4][]cells.Cell `json:"frames"`
+	// Speed is in cells a second.
+	Speed int `json:"speed"`
+}
+
+// Tileset is a picture cut into tiles, numbered by row from its top left.
+type Tileset struct {
+	ID    ID     `json:"id"`
+	Name  string `json:"name"`
+	Order int    `json:"order"`
+	// Number is what cells call the tileset by: 1 to 4095, given by the server.
+	Number int `json:"number"`
+	// Picture is the SHA-256 of the stored PNG, in hexadecimal; Width and Height its size in pixels.
+	Picture string `json:"picture"`
+	Width   int    `json:"width"`
+	Height  int    `json:"height"`
+	Cut     Cut    `json:"cut"`
+	// Solid lists the tiles that stop the hero, ascending.
+	Solid []int `json:"solid"`
+}
+
+// Cut says how a picture is cut into tiles, in pixels.
+type Cut struct {
+	CellWidth  int `json:"cellWidth"`
+	CellHeight int `json:"cellHeight"`
+	Margin     int `json:"margin"`
+	Spacing    int `json:"spacing"`
+}
+
+// Map is one place of the game. Its cells are stored in a fixed frame; Bounds
+// says which of them belong to the map now, so that resizing moves no data.
+type Map struct {
+	ID         ID        `json:"id"`
+	Name       string    `json:"name"`
+	Order      int       `json:"order"`
+	Bounds     grid.Rect `json:"bounds"`
+	CellWidth  int       `json:"cellWidth"`
+	CellHeight int       `json:"cellHeight"`
+
+	Layers   Table[Layer]  `json:"-"`
+	Entities Table[Entity] `json:"-"`
+}
+
+// Layer kinds.
+const (
+	LayerTiles    = "tiles"
+	LayerEntities = "entities"
+)
+
+// Layer is one sheet of a map. Layers are drawn by ascending Order, then id.
+type Layer struct {
+	ID     ID     `json:"id"`
+	Name   string `json:"name"`
+	Order  int    `json:"order"`
+	Kind   string `json:"kind"`
+	Hidden bool   `json:"hidden"`
+	Locked bool   `json:"locked"`
+	// Opacity is in percent.
+	Opacity int `json:"opacity"`
+	// Front layers are drawn before the hero; their tiles stop nobody.
+	Front bool `json:"front"`
+
+	Cells cells.Plane `json:"-"`
+}
+
+// Entity is a thing that stands on a map.
+type Entity struct {
+	ID    ID     `json:"id"`
+	Layer ID     `json:"layer"`
+	Kind  string `json:"kind"`
+	Name  string `json:"name"`
+	// X and Y are the top-left corner of its box, W and H the box, in map pixels.
+	X int `json:"x"`
+	Y int `json:"y"`
+	W int `json:"w"`
+	H int `json:"h"`
+	// Facing matters for spawns and arrivals.
+	Facing Facing `json:"facing"`
+	// Look is the tile that it is drawn as, LookOn while it is on or open; 0 draws its glyph.
+	Look   cells.Cell `json:"look"`
+	LookOn cells.Cell `json:"lookOn"`
+	// On is its state when the game starts: a switch is on, a door open.
+	On bool `json:"on"`
+}
+
+// Box is the cells that the entity's box touches.
+func (e *Entity) Box(m *Map) grid.Rect {
+	x, y := grid.FloorDiv(e.X, m.CellWidth), grid.FloorDiv(e.Y, m.CellHeight)
+	return grid.Rect{X: x, Y: y,
+		W: grid.FloorDiv(e.X+e.W-1, m.CellWidth) - x + 1,
+		H: grid.FloorDiv(e.Y+e.H-1, m.CellHeight) - y + 1}
+}
+
+// End is one end of a passage: an entity on a map.
+type End struct {
+	Map    ID `json:"map"`
+	Entity ID `json:"entity"`
+}
+
+// Passage joins an exit to an arrival.
+type Passage struct {
+	ID   ID  `json:"id"`
+	From End `json:"from"`
+	To   End `json:"to"`
+}
+
+// Flag is a yes/no that rules set and ask.
+type Flag struct {
+	ID   ID     `json:"id"`
+	Name string `json:"name"`
+}
+
+// What a rule can wait for.
+const (
+	WhenUse    = "use"    // the hero uses a switch
+	WhenTake   = "take"   // the hero takes a collectible
+	WhenArrive = "arrive" // the hero arrives on a map
+)
+
+// What a step of a rule can do.
+const (
+	DoOpen = "open" // open a door
+	DoSet  = "set"  // set a flag
+	DoSay  = "say"  // say a line
+)
+
+// Rule is a sentence: When … If … Then ….
+type Rule struct {
+	ID    ID          `json:"id"`
+	Order int         `json:"order"`
+	When  When        `json:"when"`
+	If    []Condition `json:"if"`
+	Then  []Step      `json:"then"`
+	Once  bool        `json:"once"`
+	Note  string      `json:"note"`
+}
+
+// When is the happening that a rule waits for. Entity is empty for an arrival on a map.
+type When struct {
+	On     string `json:"on"`
+	Map    ID     `json:"map"`
+	Entity ID     `json:"entity"`
+}
+
+// Condition asks whether a flag is, or is not, set.
+type Condition struct {
+	ID   ID   `json:"id"`
+	Flag ID   `json:"flag"`
+	Is   bool `json:"is"`
+}
+
+// Step is one thing that a rule does; which of the fields matter depends on Do.
+type Step struct {
+	ID     ID     `json:"id"`
+	Do     string `json:"do"`
+	Map    ID     `json:"map,omitempty"`
+	Entity ID     `json:"entity,omitempty"`
+	Flag   ID     `json:"flag,omitempty"`
+	To     bool   `json:"to,omitempty"`
+	Text   string `json:"text,omitempty"`
+}

@@ -1,0 +1,202 @@
+package document
+
+import (
+	"azzel/core/cells"
+	"crypto/sha256"
+	"encoding/binary"
+	"encoding/hex"
+	"encoding/json"
+	"errors"
+	"fmt"
+)
+
+// Content is all that a map holds, or one of its layers, in a form that can be
+// stored and put back: objects as JSON, cells as encoded patches.
+type Content struct {
+	Layers   []LayerContent `json:"layers"`
+	Entities []*Entity      `json:"entities"`
+}
+
+// LayerContent is a layer with its cells.
+type LayerContent struct {
+	Layer *Layer      `json:"layer"`
+	Cells cells.Patch `json:"cells"`
+}
+
+// ContentOf takes what a map holds.
+func ContentOf(m *Map) *Content {
+	c := &Content{Entities: m.Entities.All()}
+	for _, l := range m.Layers.All() {
+		c.Layers = append(c.Layers, LayerContent{l, cells.WholePatch(l.Cells)})
+	}
+	return c
+}
+
+// Check finds what is wrong with a content.
+func (c *Content) Check() error {
+	if len(c.Layers) > MaxLayers || len(c.Entities) > MaxEntities {
+		return fmt.Errorf("a map has at most %d layers and %d entities", MaxLayers, MaxEntities)
+	}
+	for _, l := range c.Layers {
+		if l.Layer == nil {
+			return errors.New("a layer is missing")
+		}
+		if err := l.Layer.Check(); err != nil {
+			return err
+		}
+	}
+	for _, e := range c.Entities {
+		if e == nil {
+			return errors.New("an entity is missing")
+		}
+		if err := e.Check(); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// Fill gives the map with the content put into it.
+func (c *Content) Fill(m Map) *Map {
+	for _, l := range c.Layers {
+		layer := *l.Layer
+		layer.Cells, _ = l.Cells.Apply(cells.Plane{})
+		m.Layers = m.Layers.With(layer.ID, &layer)
+	}
+	for _, e := range c.Entities {
+		m.Entities = m.Entities.With(e.ID, e)
+	}
+	return &m
+}
+
+const magic = "azzel state 1\n"
+
+type stateHead struct {
+	Project  *Project   `json:"project"`
+	Tilesets []*Tileset `json:"tilesets"`
+	Maps     []stateMap `json:"maps"`
+	Passages []*Passage `json:"passages"`
+	Rules    []*Rule    `json:"rules"`
+	Flags    []*Flag    `json:"flags"`
+}
+
+type stateMap struct {
+	Map      *Map      `json:"map"`
+	Layers   []*Layer  `json:"layers"`
+	Entities []*Entity `json:"entities"`
+}
+
+// Encode writes the document in its one canonical form: a JSON head with all
+// objects sorted by id, then the cells of each layer in the same order.
+func (d *Document) Encode() []byte {
+	head := stateHead{Project: d.Project, Tilesets: d.Tilesets.All(), Passages: d.Passages.All(), Rules: d.Rules.All(), Flags: d.Flags.All(), Maps: []stateMap{}}
+	var planes [][]byte
+	for _, m := range d.Maps.All() {
+		sm := stateMap{m, m.Layers.All(), m.Entities.All()}
+		head.Maps = append(head.Maps, sm)
+		for _, l := range sm.Layers {
+			planes = append(planes, cells.WholePatch(l.Cells).Encode())
+		}
+	}
+	data, err := json.Marshal(head)
+	if err != nil {
+		panic(fmt.Sprintf("document: plain structs always marshal: %v", err))
+	}
+	out := append([]byte(magic), binary.AppendUvarint(nil, uint64(len(data)))...)
+	out = append(out, data...)
+	for _, p := range planes {
+		out = binary.AppendUvarint(out, uint64(len(p)))
+		out = append(out, p...)
+	}
+	return out
+}
+
+// Hash is the SHA-256 of Encode, in hexadecimal: equal for equal documents.
+func (d *Document) Hash() string {
+	sum := sha256.Sum256(d.Encode())
+	return hex.EncodeToString(sum[:])
+}
+
+var errState = errors.New("the stored project cannot be read")
+
+// Decode reads what Encode writes and checks every object.
+func Decode(data []byte) (*Document, error) {
+	if len(data) < len(magic) || string(data[:len(magic)]) != magic {
+		return nil, errState
+	}
+	data = data[len(magic):]
+	part := func() ([]byte, error) {
+		n, k := binary.Uvarint(data)
+		if k <= 0 || n > uint64(len(data)-k) {
+			return nil, errState
+		}
+		out := data[k : k+int(n)]
+		data = data[k+int(n):]
+		return out, nil
+	}
+	raw, err := part()
+	if err != nil {
+		return nil, err
+	}
+	var head stateHead
+	if err := Strict(raw, &head); err != nil {
+		return nil, fmt.Errorf("%w: %w", errState, err)
+	}
+	if head.Project == nil {
+		return nil, errState
+	}
+	d := &Document{Project: head.Project}
+	if err := d.Project.Check(); err != nil {
+		return nil, err
+	}
+	for _, sm := range head.Maps {
+		m, err := decodeMap(sm, part)
+		if err != nil {
+			return nil, err
+		}
+		d.Maps = d.Maps.With(m.ID, m)
+	}
+	if len(data) != 0 {
+		return nil, errState
+	}
+	return d, first(
+		fillTable(&d.Tilesets, head.Tilesets, func(o *Tileset) ID { return o.ID }),
+		fillTable(&d.Passages, head.Passages, func(o *Passage) ID { return o.ID }),
+		fillTable(&d.Rules, head.Rules, func(o *Rule) ID { return o.ID }),
+		fillTable(&d.Flags, head.Flags, func(o *Flag) ID { return o.ID }))
+}
+
+func fillTable[T any](t *Table[T], all []*T, id func(*T) ID) error {
+	for _, o := range all {
+		if o == nil {
+			return errState
+		}
+		if err := any(o).(Checked).Check(); err != nil {
+			return err
+		}
+		*t = t.With(id(o), o)
+	}
+	return nil
+}
+
+func decodeMap(sm stateMap, part func() ([]byte, error)) (*Map, error) {
+	if sm.Map == nil {
+		return nil, errState
+	}
+	content := &Content{Entities: sm.Entities}
+	for _, l := range sm.Layers {
+		raw, err := part()
+		if err != nil {
+			return nil, err
+		}
+		p, err := cells.DecodePatch(raw)
+		if err != nil {
+			return nil, err
+		}
+		content.Layers = append(content.Layers, LayerContent{l, p})
+	}
+	if err := first(sm.Map.Check(), content.Check()); err != nil {
+		return nil, err
+	}
+	return content.Fill(*sm.Map), nil
+}

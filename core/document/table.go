@@ -1,0 +1,99 @@
+package document
+
+import (
+	"slices"
+	"strings"
+)
+
+const shards = 64
+
+// Table holds objects by id. It is a value: With and Without give another
+// table, which shares all but one of its 64 shards. The zero value is empty.
+type Table[T any] struct {
+	shards *[shards][]row[T]
+	count  int
+}
+
+type row[T any] struct {
+	id  ID
+	obj *T
+}
+
+func shardOf(id ID) int {
+	h := uint32(2166136261) // FNV-1a
+	for _, c := range []byte(id) {
+		h = (h ^ uint32(c)) * 16777619
+	}
+	return int(h % shards)
+}
+
+func (t Table[T]) find(id ID) (shard []row[T], i int, ok bool) {
+	if t.shards == nil {
+		return nil, 0, false
+	}
+	shard = t.shards[shardOf(id)]
+	i, ok = slices.BinarySearchFunc(shard, id, func(r row[T], id ID) int { return strings.Compare(string(r.id), string(id)) })
+	return shard, i, ok
+}
+
+// Get gives an object, nil when there is none. It must not be changed.
+func (t Table[T]) Get(id ID) *T {
+	shard, i, ok := t.find(id)
+	if !ok {
+		return nil
+	}
+	return shard[i].obj
+}
+
+// Len is the number of objects.
+func (t Table[T]) Len() int { return t.count }
+
+// With gives a table in which id is obj.
+func (t Table[T]) With(id ID, obj *T) Table[T] {
+	shard, i, ok := t.find(id)
+	next := make([]row[T], 0, len(shard)+1)
+	next = append(append(next, shard[:i]...), row[T]{id, obj})
+	if ok {
+		return t.put(id, append(next, shard[i+1:]...), 0)
+	}
+	return t.put(id, append(next, shard[i:]...), 1)
+}
+
+// Without gives a table that lacks id.
+func (t Table[T]) Without(id ID) Table[T] {
+	shard, i, ok := t.find(id)
+	if !ok {
+		return t
+	}
+	return t.put(id, slices.Delete(slices.Clone(shard), i, i+1), -1)
+}
+
+func (t Table[T]) put(id ID, shard []row[T], more int) Table[T] {
+	next := new([shards][]row[T])
+	if t.shards != nil {
+		*next = *t.shards
+	}
+	next[shardOf(id)] = shard
+	return Table[T]{next, t.count + more}
+}
+
+// All lists the objects sorted by id.
+func (t Table[T]) All() []*T {
+	if t.shards == nil {
+		return []*T{}
+	}
+	all := make([]row[T], 0, t.count)
+	for _, s := range t.shards {
+		all = append(all, s...)
+	}
+	slices.SortFunc(all, func(a, b row[T]) int { return strings.Compare(string(a.id), string(b.id)) })
+	out := make([]*T, len(all))
+	for i, r := range all {
+		out[i] = r.obj
+	}
+	return out
+}
+
+// Same reports whether two tables are one and the same value, without looking
+// at their objects.
+func (t Table[T]) Same(u Table[T]) bool { return t.shards == u.shards }

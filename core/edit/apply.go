@@ -1,0 +1,233 @@
+package edit
+
+import (
+	"azzel/core/cells"
+	"azzel/core/document"
+	"encoding/json"
+	"errors"
+	"slices"
+)
+
+// Result is what applying an edit gave.
+type Result struct {
+	Doc *document.Document
+	// Revert are the primitives that turn the edit back, where what it wrote still stands.
+	Revert []Primitive
+	// Dropped says, a sentence each, which parts found no target.
+	Dropped []string
+	// Restored and Kept count, over the compare-and-restore primitives, the
+	// cells and fields written and those left because somebody changed them since.
+	Restored, Kept int
+}
+
+// Apply does an edit. Parts whose target is gone are dropped and reported; the
+// rest is done. It never changes d and depends on nothing but d and e.
+func Apply(d *document.Document, e *Edit) Result {
+	a := applier{w: working{doc: *d, tables: map[Ref]objects{}}}
+	for i := range e.Do {
+		if err := a.do(&e.Do[i]); err != nil && !slices.Contains(a.res.Dropped, err.Error()) {
+			a.res.Dropped = append(a.res.Dropped, err.Error())
+		}
+	}
+	slices.Reverse(a.res.Revert)
+	a.res.Doc = &a.w.doc
+	return a.res
+}
+
+type applier struct {
+	w   working
+	res Result
+}
+
+func (a *applier) back(p Primitive) { a.res.Revert = append(a.res.Revert, p) }
+
+func (a *applier) do(p *Primitive) error {
+	switch p.Op {
+	case OpCells, OpCellsBack:
+		return a.cells(p)
+	case OpSet, OpSetBack:
+		return a.set(p)
+	case OpInsert:
+		return a.insert(p)
+	case OpRemove, OpInsertBack:
+		return a.remove(p)
+	}
+	return errors.New("this step is not known")
+}
+
+func (a *applier) cells(p *Primitive) error {
+	m := a.w.doc.Maps.Get(p.Ref.Map)
+	if m == nil {
+		return errors.New("the map is no longer there")
+	}
+	l := m.Layers.Get(p.Ref.ID)
+	if l == nil {
+		return errors.New("the layer is no longer there")
+	}
+	if l.Kind != document.LayerTiles {
+		return errors.New("only layers of tiles can be painted")
+	}
+	next := *l
+	var wrote, old cells.Patch
+	if p.Op == OpCells {
+		wrote = p.Cells.Clip(m.Bounds)
+		if len(wrote) == 0 {
+			return errors.New("these cells lie outside the map")
+		}
+		next.Cells, old = wrote.Apply(l.Cells)
+	} else {
+		var done, kept int
+		next.Cells, wrote, old, done, kept = cells.Revert(l.Cells, p.Was, p.Cells)
+		a.res.Restored += done
+		a.res.Kept += kept
+		if done == 0 {
+			return nil
+		}
+	}
+	a.back(Primitive{Op: OpCellsBack, Ref: p.Ref, Was: wrote, Cells: old})
+	a.w.editMap(m.ID, func(m *document.Map) { m.Layers = m.Layers.With(l.ID, &next) })
+	return nil
+}
+
+func (a *applier) set(p *Primitive) error {
+	field, set := a.fieldOf(p)
+	old, err := field()
+	if err != nil {
+		return err
+	}
+	if p.Op == OpSetBack && !sameJSON(old, p.WasValue) {
+		a.res.Kept++
+		return nil
+	}
+	if err := set(); err != nil {
+		return err
+	}
+	if p.Op == OpSetBack {
+		a.res.Restored++
+	}
+	now, err := field() // a name may have got a number
+	if err != nil {
+		return err
+	}
+	a.back(Primitive{Op: OpSetBack, Ref: p.Ref, Field: p.Field, Value: old, WasValue: now})
+	return nil
+}
+
+// fieldOf gives the reader and the writer of the field that p sets.
+func (a *applier) fieldOf(p *Primitive) (get func() (json.RawMessage, error), set func() error) {
+	if p.Ref.Type == TypeProject {
+		return func() (json.RawMessage, error) { return document.Field(a.w.doc.Project, p.Field) },
+			func() error {
+				next, err := document.WithField(a.w.doc.Project, p.Field, p.Value)
+				if err == nil {
+					a.w.doc.Project = next
+				}
+				return err
+			}
+	}
+	t := a.w.objects(p.Ref)
+	if t == nil {
+		return func() (json.RawMessage, error) { return nil, errors.New("the map is no longer there") }, nil
+	}
+	return func() (json.RawMessage, error) { return t.field(p.Ref.ID, p.Field) },
+		func() error { return t.set(p.Ref.ID, p.Field, p.Value) }
+}
+
+func (a *applier) insert(p *Primitive) error {
+	t := a.w.objects(p.Ref)
+	if t == nil {
+		return errors.New("the map is no longer there")
+	}
+	if err := t.insert(p.Ref.ID, p.Value); err != nil {
+		return err
+	}
+	switch {
+	case p.Ref.Type == TypeMap && p.Content != nil:
+		a.w.doc.Maps = a.w.doc.Maps.With(p.Ref.ID, p.Content.Fill(*a.w.doc.Maps.Get(p.Ref.ID)))
+	case p.Ref.Type == TypeLayer && p.Content != nil:
+		a.w.editMap(p.Ref.Map, func(m *document.Map) { a.fillLayer(m, p) })
+	}
+	if p.Content != nil {
+		// taken back it goes with all that came with it
+		a.back(Primitive{Op: OpRemove, Ref: p.Ref})
+		return nil
+	}
+	a.back(Primitive{Op: OpInsertBack, Ref: p.Ref, WasValue: t.get(p.Ref.ID)})
+	return nil
+}
+
+// fillLayer gives a returned layer its cells and the entities that stood on it.
+func (a *applier) fillLayer(m *document.Map, p *Primitive) {
+	for _, l := range p.Content.Layers {
+		if l.Layer.ID != p.Ref.ID {
+			continue
+		}
+		next := *m.Layers.Get(p.Ref.ID)
+		next.Cells, _ = l.Cells.Apply(cells.Plane{})
+		m.Layers = m.Layers.With(p.Ref.ID, &next)
+	}
+	for _, e := range p.Content.Entities {
+		if e.Layer == p.Ref.ID && m.Entities.Get(e.ID) == nil && m.Entities.Len() < document.MaxEntities {
+			m.Entities = m.Entities.With(e.ID, e)
+		}
+	}
+	delete(a.w.tables, Ref{Type: TypeEntity, Map: m.ID}) // its names are counted again
+}
+
+func (a *applier) remove(p *Primitive) error {
+	t := a.w.objects(p.Ref)
+	if t == nil {
+		return errors.New("the map is no longer there")
+	}
+	now := t.get(p.Ref.ID)
+	if now == nil {
+		return errors.New("the " + p.Ref.Type + " is no longer there")
+	}
+	content := a.contentOf(p.Ref)
+	if p.Op == OpInsertBack {
+		if !sameJSON(now, p.WasValue) || content != nil {
+			a.res.Kept++
+			return nil
+		}
+		a.res.Restored++
+	}
+	a.back(Primitive{Op: OpInsert, Ref: p.Ref, Value: now, Content: content})
+	t.remove(p.Ref.ID)
+	if p.Ref.Type == TypeLayer && content != nil {
+		a.w.editMap(p.Ref.Map, func(m *document.Map) {
+			for _, e := range content.Entities {
+				m.Entities = m.Entities.Without(e.ID)
+			}
+		})
+		delete(a.w.tables, Ref{Type: TypeEntity, Map: p.Ref.Map})
+	}
+	if p.Ref.Type == TypeMap {
+		delete(a.w.tables, Ref{Type: TypeLayer, Map: p.Ref.ID})
+		delete(a.w.tables, Ref{Type: TypeEntity, Map: p.Ref.ID})
+	}
+	return nil
+}
+
+// contentOf is what an object holds besides its fields; nil when nothing.
+func (a *applier) contentOf(ref Ref) *document.Content {
+	switch ref.Type {
+	case TypeMap:
+		if c := document.ContentOf(a.w.doc.Maps.Get(ref.ID)); len(c.Layers)+len(c.Entities) > 0 {
+			return c
+		}
+	case TypeLayer:
+		m := a.w.doc.Maps.Get(ref.Map)
+		l := m.Layers.Get(ref.ID)
+		c := &document.Content{}
+		for _, e := range m.Entities.All() {
+			if e.Layer == ref.ID {
+				c.Entities = append(c.Entities, e)
+			}
+		}
+		if !l.Cells.Empty() || len(c.Entities) > 0 {
+			c.Layers = []document.LayerContent{{Layer: l, Cells: cells.WholePatch(l.Cells)}}
+			return c
+		}
+	}
+	return nil
+}

@@ -1,0 +1,228 @@
+// Package edit changes documents. An edit is a list of primitives from a small
+// closed set; applying it gives a new document and the primitives that turn it
+// back. What the designer meant travels only as a label.
+package edit
+
+import (
+	"azzel/core/cells"
+	"azzel/core/document"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"unicode/utf8"
+)
+
+// Version is the format that edits are written in; Decode upgrades older ones.
+const Version = 1
+
+// Limits of one edit as bytes and in primitives.
+const (
+	MaxBytes      = 8 << 20
+	MaxPrimitives = 20_000
+)
+
+// Mark names an edit in a project: who sent it and that sender's own count.
+type Mark struct {
+	Client document.ID `json:"client"`
+	Number int64       `json:"number"`
+}
+
+// Edit is one undoable change.
+type Edit struct {
+	V     int         `json:"v"`
+	Mark              // client and number stand in the edit itself
+	Label Label       `json:"label"`
+	Do    []Primitive `json:"do"`
+}
+
+// Kinds of edit for the history.
+const (
+	Do   = "do"
+	Undo = "undo"
+	Redo = "redo"
+)
+
+// Label is what people and the history read; applying never looks at it.
+type Label struct {
+	// Kind is do, undo or redo; Of is the edit that an undo or redo turns back.
+	Kind string `json:"kind"`
+	Of   *Mark  `json:"of,omitempty"`
+	// Text says what was done, in a few words.
+	Text string `json:"text"`
+	Tool string `json:"tool,omitempty"`
+	Seed int64  `json:"seed,omitempty"`
+}
+
+// The primitives. Those that end in Back are compare-and-restore: they write
+// only where the present value is still the one that was written before.
+const (
+	OpCells      = "cells"      // write Cells on the layer Ref
+	OpSet        = "set"        // set Field of Ref to Value
+	OpInsert     = "insert"     // insert Value, with Content or Cells
+	OpRemove     = "remove"     // remove Ref and all it holds
+	OpCellsBack  = "cellsBack"  // where Ref still holds Was, write Cells
+	OpSetBack    = "setBack"    // if Field of Ref is still WasValue, set it to Value
+	OpInsertBack = "insertBack" // if Ref is still WasValue and holds nothing, remove it
+)
+
+// Types of object that a Ref can name.
+const (
+	TypeProject = "project"
+	TypeTileset = "tileset"
+	TypeMap     = "map"
+	TypeLayer   = "layer"
+	TypeEntity  = "entity"
+	TypePassage = "passage"
+	TypeRule    = "rule"
+	TypeFlag    = "flag"
+)
+
+// Ref names an object. Map is given for layers and entities only; the project has no ID.
+type Ref struct {
+	Type string      `json:"type"`
+	Map  document.ID `json:"map,omitempty"`
+	ID   document.ID `json:"id,omitempty"`
+}
+
+// Primitive is one step of an edit; which fields it uses depends on Op.
+type Primitive struct {
+	Op       string            `json:"op"`
+	Ref      Ref               `json:"ref"`
+	Field    string            `json:"field,omitempty"`
+	Value    json.RawMessage   `json:"value,omitempty"`
+	WasValue json.RawMessage   `json:"wasValue,omitempty"`
+	Cells    cells.Patch       `json:"cells,omitempty"`
+	Was      cells.Patch       `json:"was,omitempty"`
+	Content  *document.Content `json:"content,omitempty"`
+}
+
+// Decode reads and validates an edit. The error is a sentence for people.
+func Decode(data []byte) (*Edit, error) {
+	if len(data) > MaxBytes {
+		return nil, fmt.Errorf("this edit is larger than %d MB: do it in smaller parts", MaxBytes>>20)
+	}
+	data, err := upgraded(data)
+	if err != nil {
+		return nil, err
+	}
+	var e Edit
+	if err := document.Strict(data, &e); err != nil {
+		return nil, fmt.Errorf("this edit cannot be read: %w", err)
+	}
+	return &e, e.Check()
+}
+
+// upcasters turn an edit of version i+1 into one of version i+2, JSON to JSON.
+var upcasters []func(json.RawMessage) (json.RawMessage, error)
+
+func upgraded(data json.RawMessage) (json.RawMessage, error) {
+	var head struct {
+		V int `json:"v"`
+	}
+	if err := json.Unmarshal(data, &head); err != nil {
+		return nil, errors.New("this edit is not JSON")
+	}
+	if head.V < 1 || head.V > Version {
+		return nil, fmt.Errorf("this edit has format %d, and this server reads 1 to %d: reload the page", head.V, Version)
+	}
+	for _, up := range upcasters[head.V-1:] {
+		var err error
+		if data, err = up(data); err != nil {
+			return nil, fmt.Errorf("upgrade edit: %w", err)
+		}
+	}
+	return data, nil
+}
+
+// Check finds what is malformed in an edit, whatever document it is for.
+func (e *Edit) Check() error {
+	switch {
+	case e.V != Version:
+		return fmt.Errorf("this edit has format %d, wanted %d", e.V, Version)
+	case !e.Client.Valid() || e.Number < 1:
+		return errors.New("this edit does not say who sent it")
+	case len(e.Do) == 0 || len(e.Do) > MaxPrimitives:
+		return fmt.Errorf("an edit has 1 to %d steps", MaxPrimitives)
+	case e.Label.Kind != Do && e.Label.Kind != Undo && e.Label.Kind != Redo:
+		return errors.New("this edit's label has no kind")
+	case (e.Label.Kind == Do) != (e.Label.Of == nil):
+		return errors.New("an undo names the edit that it turns back")
+	case utf8.RuneCountInString(e.Label.Text) > 200 || len(e.Label.Tool) > 40:
+		return errors.New("this edit's label is too long")
+	}
+	for i := range e.Do {
+		if err := e.Do[i].check(); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+func (p *Primitive) check() error {
+	inMap := p.Ref.Type == TypeLayer || p.Ref.Type == TypeEntity
+	switch p.Ref.Type {
+	case TypeProject:
+		if p.Op != OpSet && p.Op != OpSetBack {
+			return errors.New("the project can only be changed field by field")
+		}
+	case TypeTileset, TypeMap, TypeLayer, TypeEntity, TypePassage, TypeRule, TypeFlag:
+		if !p.Ref.ID.Valid() {
+			return fmt.Errorf("the id of a %s is not valid", p.Ref.Type)
+		}
+	default:
+		return fmt.Errorf("there is no type of object called “%.40s”", p.Ref.Type)
+	}
+	if inMap != (p.Ref.Map != "") || inMap && !p.Ref.Map.Valid() {
+		return fmt.Errorf("a %s is named with its map only if it stands on one", p.Ref.Type)
+	}
+	switch p.Op {
+	case OpCells, OpCellsBack:
+		if p.Ref.Type != TypeLayer || len(p.Cells) == 0 {
+			return errors.New("cells are written on a layer")
+		}
+		if p.Op == OpCellsBack && !cells.SameCells(p.Was, p.Cells) {
+			return errors.New("an undo of cells names other cells than it writes")
+		}
+	case OpSet, OpSetBack:
+		if p.Field == "" || len(p.Value) == 0 || p.Op == OpSetBack && len(p.WasValue) == 0 {
+			return errors.New("a field is set with its name and value")
+		}
+	case OpInsert:
+		if len(p.Value) == 0 {
+			return errors.New("an object is inserted with its fields")
+		}
+		if p.Content != nil {
+			return p.Content.Check()
+		}
+	case OpRemove:
+	case OpInsertBack:
+		if len(p.WasValue) == 0 {
+			return errors.New("an undo of an insertion names what was inserted")
+		}
+	default:
+		return fmt.Errorf("there is no step called “%.40s”", p.Op)
+	}
+	return nil
+}
+
+// JSON marshals an object or value of a primitive.
+func JSON(v any) json.RawMessage {
+	data, err := json.Marshal(v)
+	if err != nil {
+		panic(fmt.Sprintf("edit: plain values always marshal: %v", err))
+	}
+	return data
+}
+
+// Set is the primitive that sets a field.
+func Set(ref Ref, field string, value any) Primitive {
+	return Primitive{Op: OpSet, Ref: ref, Field: field, Value: JSON(value)}
+}
+
+// Insert is the primitive that inserts an object; its id must be that of ref.
+func Insert(ref Ref, object any) Primitive {
+	return Primitive{Op: OpInsert, Ref: ref, Value: JSON(object)}
+}
+
+// Remove is the primitive that removes an object.
+func Remove(ref Ref) Primitive { return Primitive{Op: OpRemove, Ref: ref} }

@@ -1,0 +1,208 @@
+package edit
+
+import (
+	"azzel/core/document"
+	"bytes"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"strings"
+)
+
+// objects is one table of the document being made, whatever its type of object.
+type objects interface {
+	// get gives an object as JSON, nil when it is missing.
+	get(id document.ID) json.RawMessage
+	field(id document.ID, name string) (json.RawMessage, error)
+	set(id document.ID, field string, value json.RawMessage) error
+	insert(id document.ID, value json.RawMessage) error
+	remove(id document.ID)
+}
+
+// table is the objects in a Table[T] that is read and written through the working copy.
+type table[T any] struct {
+	word  string
+	limit int
+	read  func() document.Table[T]
+	write func(document.Table[T])
+	id    func(*T) document.ID
+	// name is nil for types without names.
+	name  func(*T) *string
+	names map[string]int // lower-case names in use, made when first needed
+	// fits refuses an object that cannot stand here.
+	fits func(*T) error
+}
+
+func (t *table[T]) get(id document.ID) json.RawMessage {
+	obj := t.read().Get(id)
+	if obj == nil {
+		return nil
+	}
+	return JSON(obj)
+}
+
+func (t *table[T]) field(id document.ID, name string) (json.RawMessage, error) {
+	obj := t.read().Get(id)
+	if obj == nil {
+		return nil, t.gone()
+	}
+	return document.Field(obj, name)
+}
+
+func (t *table[T]) gone() error { return fmt.Errorf("the %s is no longer there", t.word) }
+
+func (t *table[T]) set(id document.ID, field string, value json.RawMessage) error {
+	old := t.read().Get(id)
+	if old == nil {
+		return t.gone()
+	}
+	next, err := document.WithField(old, field, value)
+	if err != nil {
+		return err
+	}
+	if t.fits != nil {
+		if err := t.fits(next); err != nil {
+			return err
+		}
+	}
+	t.rename(old, next)
+	t.write(t.read().With(id, next))
+	return nil
+}
+
+func (t *table[T]) insert(id document.ID, value json.RawMessage) error {
+	obj := new(T)
+	if err := document.Strict(value, obj); err != nil {
+		return fmt.Errorf("the %s cannot be read", t.word)
+	}
+	if t.id(obj) != id {
+		return fmt.Errorf("the %s has another id than the edit says", t.word)
+	}
+	if err := any(obj).(document.Checked).Check(); err != nil {
+		return err
+	}
+	if t.read().Get(id) != nil {
+		return fmt.Errorf("the %s is there already", t.word)
+	}
+	if t.read().Len() >= t.limit {
+		return fmt.Errorf("there are %d of this already, and no more are possible: %s", t.limit, t.word)
+	}
+	if t.fits != nil {
+		if err := t.fits(obj); err != nil {
+			return err
+		}
+	}
+	t.rename(nil, obj)
+	t.write(t.read().With(id, obj))
+	return nil
+}
+
+func (t *table[T]) remove(id document.ID) {
+	if old := t.read().Get(id); old != nil {
+		t.rename(old, nil)
+		t.write(t.read().Without(id))
+	}
+}
+
+// rename keeps names unique: a taken name gets the first free number.
+func (t *table[T]) rename(old, next *T) {
+	if t.name == nil || old != nil && next != nil && *t.name(old) == *t.name(next) {
+		return
+	}
+	if t.names == nil {
+		t.names = map[string]int{}
+		for _, o := range t.read().All() {
+			t.names[strings.ToLower(*t.name(o))]++
+		}
+	}
+	if old != nil {
+		t.names[strings.ToLower(*t.name(old))]--
+	}
+	if next != nil {
+		name := t.name(next)
+		*name = document.UniqueName(*name, func(s string) bool { return t.names[strings.ToLower(s)] > 0 })
+		t.names[strings.ToLower(*name)]++
+	}
+}
+
+// working is the document being made.
+type working struct {
+	doc    document.Document
+	tables map[Ref]objects // by type and map
+}
+
+func (w *working) editMap(id document.ID, change func(*document.Map)) {
+	if m := w.doc.Maps.Get(id); m != nil {
+		next := *m
+		change(&next)
+		w.doc.Maps = w.doc.Maps.With(id, &next)
+	}
+}
+
+// objects finds the table that a reference points into, nil when its map is gone.
+func (w *working) objects(ref Ref) objects {
+	key := Ref{Type: ref.Type, Map: ref.Map}
+	if t, ok := w.tables[key]; ok {
+		return t
+	}
+	t := w.open(key)
+	if t != nil {
+		w.tables[key] = t
+	}
+	return t
+}
+
+func (w *working) open(ref Ref) objects {
+	d := &w.doc
+	if ref.Map != "" && d.Maps.Get(ref.Map) == nil {
+		return nil
+	}
+	switch ref.Type {
+	case TypeTileset:
+		return &table[document.Tileset]{word: "tileset", limit: document.MaxTilesets,
+			read: func() document.Table[document.Tileset] { return d.Tilesets }, write: func(t document.Table[document.Tileset]) { d.Tilesets = t },
+			id: func(o *document.Tileset) document.ID { return o.ID }, name: func(o *document.Tileset) *string { return &o.Name }}
+	case TypeMap:
+		return &table[document.Map]{word: "map", limit: document.MaxMaps,
+			read: func() document.Table[document.Map] { return d.Maps }, write: func(t document.Table[document.Map]) { d.Maps = t },
+			id: func(o *document.Map) document.ID { return o.ID }, name: func(o *document.Map) *string { return &o.Name }}
+	case TypePassage:
+		return &table[document.Passage]{word: "passage", limit: document.MaxPassages,
+			read: func() document.Table[document.Passage] { return d.Passages }, write: func(t document.Table[document.Passage]) { d.Passages = t },
+			id: func(o *document.Passage) document.ID { return o.ID }}
+	case TypeRule:
+		return &table[document.Rule]{word: "rule", limit: document.MaxRules,
+			read: func() document.Table[document.Rule] { return d.Rules }, write: func(t document.Table[document.Rule]) { d.Rules = t },
+			id: func(o *document.Rule) document.ID { return o.ID }}
+	case TypeFlag:
+		return &table[document.Flag]{word: "flag", limit: document.MaxFlags,
+			read: func() document.Table[document.Flag] { return d.Flags }, write: func(t document.Table[document.Flag]) { d.Flags = t },
+			id: func(o *document.Flag) document.ID { return o.ID }, name: func(o *document.Flag) *string { return &o.Name }}
+	case TypeLayer:
+		return &table[document.Layer]{word: "layer", limit: document.MaxLayers,
+			read: func() document.Table[document.Layer] { return d.Maps.Get(ref.Map).Layers },
+			write: func(t document.Table[document.Layer]) {
+				w.editMap(ref.Map, func(m *document.Map) { m.Layers = t })
+			},
+			id: func(o *document.Layer) document.ID { return o.ID }, name: func(o *document.Layer) *string { return &o.Name }}
+	case TypeEntity:
+		return &table[document.Entity]{word: "entity", limit: document.MaxEntities,
+			read: func() document.Table[document.Entity] { return d.Maps.Get(ref.Map).Entities },
+			write: func(t document.Table[document.Entity]) {
+				w.editMap(ref.Map, func(m *document.Map) { m.Entities = t })
+			},
+			id: func(o *document.Entity) document.ID { return o.ID }, name: func(o *document.Entity) *string { return &o.Name },
+			fits: func(o *document.Entity) error {
+				if l := d.Maps.Get(ref.Map).Layers.Get(o.Layer); l == nil || l.Kind != document.LayerEntities {
+					return errors.New("the layer that the entity stood on is no longer there")
+				}
+				return nil
+			}}
+	}
+	return nil
+}
+
+func sameJSON(a, b json.RawMessage) bool {
+	var x, y bytes.Buffer
+	return json.Compact(&x, a) == nil && json.Compact(&y, b) == nil && bytes.Equal(x.Bytes(), y.Bytes())
+}

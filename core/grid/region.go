@@ -1,0 +1,215 @@
+package grid
+
+import (
+	"math/bits"
+	"slices"
+)
+
+// ChunkSize is the side of a chunk in cells; cells are stored, copied and drawn by chunk.
+const ChunkSize = 32
+
+// Mask marks cells of one chunk: bit x of row y.
+type Mask [ChunkSize]uint32
+
+// FullMask marks every cell of a chunk.
+var FullMask = func() (m Mask) {
+	for i := range m {
+		m[i] = ^uint32(0)
+	}
+	return
+}()
+
+// Count is the number of marked cells.
+func (m *Mask) Count() int {
+	n := 0
+	for _, row := range m {
+		n += bits.OnesCount32(row)
+	}
+	return n
+}
+
+// Clip removes what lies outside bounds, for the chunk at (cx, cy).
+func (m *Mask) Clip(cx, cy int, bounds Rect) {
+	box := Rect{cx * ChunkSize, cy * ChunkSize, ChunkSize, ChunkSize}
+	in := box.Intersect(bounds)
+	if in == box {
+		return
+	}
+	if in.Empty() {
+		*m = Mask{}
+		return
+	}
+	row := rowBits(in.X-box.X, in.W)
+	for y := range m {
+		if y+box.Y < in.Y || y+box.Y >= in.Y+in.H {
+			m[y] = 0
+		} else {
+			m[y] &= row
+		}
+	}
+}
+
+func rowBits(x, w int) uint32 {
+	if w >= 32 {
+		return ^uint32(0)
+	}
+	return (1<<uint(w) - 1) << uint(x)
+}
+
+// ChunkMask is a chunk's position, in chunks, with the cells marked in it.
+type ChunkMask struct {
+	CX, CY int
+	Rows   Mask
+}
+
+// Region is a set of cells. The zero value is an empty set, ready to use.
+type Region struct {
+	index  map[[2]int]int
+	chunks []ChunkMask
+}
+
+// At gives the mask of a chunk for reading and marking, made when missing.
+// The pointer is good until the next call.
+func (r *Region) At(cx, cy int) *Mask {
+	if r.index == nil {
+		r.index = map[[2]int]int{}
+	}
+	key := [2]int{cx, cy}
+	i, ok := r.index[key]
+	if !ok {
+		i = len(r.chunks)
+		r.index[key] = i
+		r.chunks = append(r.chunks, ChunkMask{CX: cx, CY: cy})
+	}
+	return &r.chunks[i].Rows
+}
+
+// Add marks one cell.
+func (r *Region) Add(p Point) {
+	cx, cy := FloorDiv(p.X, ChunkSize), FloorDiv(p.Y, ChunkSize)
+	r.At(cx, cy)[p.Y-cy*ChunkSize] |= 1 << uint(p.X-cx*ChunkSize)
+}
+
+// AddRect marks every cell of a rectangle.
+func (r *Region) AddRect(b Rect) {
+	if b.Empty() {
+		return
+	}
+	for cy := FloorDiv(b.Y, ChunkSize); cy <= FloorDiv(b.Y+b.H-1, ChunkSize); cy++ {
+		for cx := FloorDiv(b.X, ChunkSize); cx <= FloorDiv(b.X+b.W-1, ChunkSize); cx++ {
+			m := FullMask
+			m.Clip(cx, cy, b)
+			rows := r.At(cx, cy)
+			for y := range rows {
+				rows[y] |= m[y]
+			}
+		}
+	}
+}
+
+// Has reports whether a cell is marked.
+func (r *Region) Has(p Point) bool {
+	cx, cy := FloorDiv(p.X, ChunkSize), FloorDiv(p.Y, ChunkSize)
+	i, ok := r.index[[2]int{cx, cy}]
+	return ok && r.chunks[i].Rows[p.Y-cy*ChunkSize]&(1<<uint(p.X-cx*ChunkSize)) != 0
+}
+
+// Clip removes the cells outside bounds.
+func (r *Region) Clip(bounds Rect) {
+	for i := range r.chunks {
+		c := &r.chunks[i]
+		c.Rows.Clip(c.CX, c.CY, bounds)
+	}
+}
+
+// Count is the number of cells in the set.
+func (r *Region) Count() int {
+	n := 0
+	for i := range r.chunks {
+		n += r.chunks[i].Rows.Count()
+	}
+	return n
+}
+
+// Chunks lists the non-empty chunks, sorted by row of chunks, then column.
+func (r *Region) Chunks() []ChunkMask {
+	out := make([]ChunkMask, 0, len(r.chunks))
+	for i := range r.chunks {
+		if r.chunks[i].Rows != (Mask{}) {
+			out = append(out, r.chunks[i])
+		}
+	}
+	slices.SortFunc(out, func(a, b ChunkMask) int {
+		if a.CY != b.CY {
+			return a.CY - b.CY
+		}
+		return a.CX - b.CX
+	})
+	return out
+}
+
+// Bounds is the smallest rectangle that holds the set.
+func (r *Region) Bounds() Rect {
+	var out Rect
+	for i := range r.chunks {
+		c := &r.chunks[i]
+		var all uint32
+		top, bottom := -1, -1
+		for y, row := range c.Rows {
+			if row != 0 {
+				if top < 0 {
+					top = y
+				}
+				bottom = y
+				all |= row
+			}
+		}
+		if top < 0 {
+			continue
+		}
+		left := bits.TrailingZeros32(all)
+		right := 31 - bits.LeadingZeros32(all)
+		out = out.Union(Rect{c.CX*ChunkSize + left, c.CY*ChunkSize + top, right - left + 1, bottom - top + 1})
+	}
+	return out
+}
+
+// Span is a run of cells in one row: X0 up to but not including X1.
+type Span struct {
+	Y  int `json:"y"`
+	X0 int `json:"x0"`
+	X1 int `json:"x1"`
+}
+
+// Spans lists the set as runs inside chunks, sorted by chunk, row and column.
+func (r *Region) Spans() []Span {
+	var out []Span
+	for _, c := range r.Chunks() {
+		for y, row := range c.Rows {
+			for row != 0 {
+				from := bits.TrailingZeros32(row)
+				length := bits.TrailingZeros32(^(row >> uint(from)))
+				out = append(out, Span{c.CY*ChunkSize + y, c.CX*ChunkSize + from, c.CX*ChunkSize + from + length})
+				row &^= rowBits(from, length)
+			}
+		}
+	}
+	return out
+}
+
+// Points lists the cells of the set by row, then column.
+func (r *Region) Points() []Point {
+	var out []Point
+	for _, s := range r.Spans() {
+		for x := s.X0; x < s.X1; x++ {
+			out = append(out, Point{x, s.Y})
+		}
+	}
+	slices.SortFunc(out, func(a, b Point) int {
+		if a.Y != b.Y {
+			return a.Y - b.Y
+		}
+		return a.X - b.X
+	})
+	return out
+}

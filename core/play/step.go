@@ -1,0 +1,384 @@
+package play
+
+import (
+	"azzel/core/document"
+	"azzel/core/grid"
+	"azzel/core/rules"
+)
+
+// game is a state with the document it is played in, for one tick.
+type game struct {
+	*State
+	doc    *document.Document
+	solids *document.Solids
+	queue  []happening
+}
+
+// Step plays one tick: input, movement, happenings first in first out, rules.
+// A document that changed since the last tick is simply the one that is played.
+func Step(s *State, d *document.Document, solids *document.Solids, in Input) {
+	g := game{s, d, solids, nil}
+	pressed := in &^ s.Held
+	s.Held = in
+	s.Tick++
+	m := d.Maps.Get(s.Map)
+	switch {
+	case m == nil:
+		s.Notice = "The map that was played on was removed."
+		return
+	case s.Leaving != "" || s.Fade > 0:
+		g.fade()
+	case len(s.Lines) > 0:
+		s.Steps = 0
+		if pressed&InputUse != 0 {
+			s.Lines = s.Lines[1:]
+			g.resume()
+		}
+	default:
+		s.Notice = ""
+		g.walk(m, in)
+		if pressed&InputUse != 0 {
+			g.use(m)
+		}
+		g.touch(m)
+	}
+	g.settle()
+}
+
+func (g *game) setDown(m *document.Map, box grid.Rect, facing document.Facing) {
+	w, h := heroBox(m)
+	g.Map, g.Facing, g.Steps = m.ID, facing, 0
+	g.X = int64(box.X*m.CellWidth*2+box.W*m.CellWidth-int(w)) * Sub / 2
+	g.Y = int64(box.Y*m.CellHeight*2+box.H*m.CellHeight-int(h)) * Sub / 2
+	g.Inside = ""
+	if e := g.exitUnder(m); e != nil {
+		g.Inside = e.ID
+	}
+}
+
+// walk moves the hero along one axis after the other and slides it round
+// corners that it only just touches.
+func (g *game) walk(m *document.Map, in Input) {
+	dx := int64(in>>1&1) - int64(in>>3&1)
+	dy := int64(in>>2&1) - int64(in&1)
+	if dx == 0 && dy == 0 {
+		g.Steps = 0
+		return
+	}
+	g.Steps++
+	was := g.Facing
+	switch {
+	case dx == 0 || dy != 0 && (was == document.Up || was == document.Down):
+		g.Facing = document.Down
+		if dy < 0 {
+			g.Facing = document.Up
+		}
+	default:
+		g.Facing = document.Right
+		if dx < 0 {
+			g.Facing = document.Left
+		}
+	}
+	speed := int64(g.doc.Project.Hero.Speed)
+	ax, ay := speed*int64(m.CellWidth)*Sub/TicksPerSecond, speed*int64(m.CellHeight)*Sub/TicksPerSecond
+	if dx != 0 && dy != 0 {
+		ax, ay = ax*181/256, ay*181/256 // 1/√2
+	}
+	movedX := g.move(m, dx*ax, 0)
+	movedY := g.move(m, 0, dy*ay)
+	if !movedX && dx != 0 && dy == 0 {
+		g.slide(m, dx, 0, ay)
+	}
+	if !movedY && dy != 0 && dx == 0 {
+		g.slide(m, 0, dy, ax)
+	}
+}
+
+// move goes as far as is free, whole pixels at the last; it reports whether it moved.
+func (g *game) move(m *document.Map, dx, dy int64) bool {
+	if dx == 0 && dy == 0 {
+		return false
+	}
+	if !g.blocked(m, g.X+dx, g.Y+dy) || g.blocked(m, g.X, g.Y) {
+		// one that stands inside something, painted while it played, may walk out
+		g.X, g.Y = g.within(m, g.X+dx, g.Y+dy)
+		return true
+	}
+	moved := false
+	for range max(abs(dx), abs(dy))/Sub + 1 {
+		x, y := nextPixel(g.X, sign(dx)), nextPixel(g.Y, sign(dy))
+		if x == g.X && y == g.Y || g.blocked(m, x, y) {
+			break
+		}
+		g.X, g.Y, moved = x, y, true
+	}
+	return moved
+}
+
+// nextPixel is the next whole pixel in a direction; at 0 it stays.
+func nextPixel(v, direction int64) int64 {
+	switch {
+	case direction > 0:
+		return (floorDiv(v, Sub) + 1) * Sub
+	case direction < 0:
+		return floorDiv(v-1, Sub) * Sub
+	}
+	return v
+}
+
+// within keeps the hero on the map.
+func (g *game) within(m *document.Map, x, y int64) (int64, int64) {
+	w, h := heroBox(m)
+	left, top := int64(m.Bounds.X*m.CellWidth)*Sub, int64(m.Bounds.Y*m.CellHeight)*Sub
+	right := int64((m.Bounds.X+m.Bounds.W)*m.CellWidth)*Sub - w*Sub
+	bottom := int64((m.Bounds.Y+m.Bounds.H)*m.CellHeight)*Sub - h*Sub
+	return max(left, min(x, right)), max(top, min(y, bottom))
+}
+
+// slide goes round a corner when the way is free up to half the hero's box aside.
+func (g *game) slide(m *document.Map, dx, dy, speed int64) {
+	w, h := heroBox(m)
+	for off := int64(1); off <= max(w, h)/2; off++ {
+		for _, aside := range []int64{-off, off} {
+			sx, sy := aside*Sub*abs(dy), aside*Sub*abs(dx)
+			if g.blocked(m, g.X+sx+dx*Sub, g.Y+sy+dy*Sub) {
+				continue
+			}
+			pull := min(speed, off*Sub) * sign(aside)
+			g.move(m, pull*abs(dy), pull*abs(dx))
+			return
+		}
+	}
+}
+
+// blocked reports whether the hero's box at (x, y) lies outside the map or
+// touches a solid tile or a shut door.
+func (g *game) blocked(m *document.Map, x, y int64) bool {
+	if bx, by := g.within(m, x, y); bx != x || by != y {
+		return true
+	}
+	box := heroCells(m, x, y)
+	for cy := box.Y; cy < box.Y+box.H; cy++ {
+		for cx := box.X; cx < box.X+box.W; cx++ {
+			if g.solids.At(m, grid.Point{X: cx, Y: cy}) {
+				return true
+			}
+		}
+	}
+	for _, e := range g.solids.Doors(m) {
+		if !g.open(e) && overlaps(m, x, y, e) {
+			return true
+		}
+	}
+	return false
+}
+
+func (g *game) open(e *document.Entity) bool { return e.On || g.Opened[e.ID] }
+
+func heroCells(m *document.Map, x, y int64) grid.Rect {
+	w, h := heroBox(m)
+	left, top := floorDiv(x, Sub), floorDiv(y, Sub)
+	right, bottom := floorDiv(x+w*Sub-1, Sub), floorDiv(y+h*Sub-1, Sub)
+	a := grid.Point{X: grid.FloorDiv(int(left), m.CellWidth), Y: grid.FloorDiv(int(top), m.CellHeight)}
+	b := grid.Point{X: grid.FloorDiv(int(right), m.CellWidth), Y: grid.FloorDiv(int(bottom), m.CellHeight)}
+	return grid.RectOf(a, b)
+}
+
+func overlaps(m *document.Map, x, y int64, e *document.Entity) bool {
+	w, h := heroBox(m)
+	return x < int64(e.X+e.W)*Sub && x+w*Sub > int64(e.X)*Sub && y < int64(e.Y+e.H)*Sub && y+h*Sub > int64(e.Y)*Sub
+}
+
+// use works the switch that the hero stands on or looks at, within a cell.
+func (g *game) use(m *document.Map) {
+	dx, dy := g.Facing.Step()
+	for _, reach := range []int64{0, 1} {
+		x := g.X + reach*int64(dx*m.CellWidth)*Sub*3/4
+		y := g.Y + reach*int64(dy*m.CellHeight)*Sub*3/4
+		for _, e := range m.Entities.All() {
+			if e.Kind == document.KindSwitch && overlaps(m, x, y, e) {
+				g.Switched[e.ID] = !g.Switched[e.ID]
+				g.happen(happening{document.WhenUse, m.ID, e.ID})
+				return
+			}
+		}
+	}
+}
+
+// touch takes collectibles and enters exits.
+func (g *game) touch(m *document.Map) {
+	for _, e := range g.solids.Collectibles(m) {
+		if !g.Taken[e.ID] && overlaps(m, g.X, g.Y, e) {
+			g.Taken[e.ID] = true
+			g.happen(happening{document.WhenTake, m.ID, e.ID})
+		}
+	}
+	exit := g.exitUnder(m)
+	switch {
+	case exit == nil:
+		g.Inside = ""
+	case exit.ID != g.Inside:
+		g.Inside = exit.ID
+		g.leave(m, exit)
+	}
+}
+
+// exitUnder is the exit that holds the middle of the hero's box.
+func (g *game) exitUnder(m *document.Map) *document.Entity {
+	w, h := heroBox(m)
+	x, y := g.X+w*Sub/2, g.Y+h*Sub/2
+	for _, e := range g.solids.Exits(m) {
+		if x >= int64(e.X)*Sub && x < int64(e.X+e.W)*Sub && y >= int64(e.Y)*Sub && y < int64(e.Y+e.H)*Sub {
+			return e
+		}
+	}
+	return nil
+}
+
+func (g *game) leave(m *document.Map, exit *document.Entity) {
+	for _, p := range g.doc.Passages.All() {
+		if p.From.Map == m.ID && p.From.Entity == exit.ID {
+			if g.doc.Entity(p.To.Map, p.To.Entity) == nil {
+				g.Notice = exit.Name + " leads to a place that was removed."
+				return
+			}
+			g.Leaving, g.Fade = p.ID, FadeTicks
+			return
+		}
+	}
+	g.Notice = exit.Name + " leads nowhere yet: join it to another map."
+}
+
+// fade darkens, sets the hero down at the passage's other end, and lightens.
+func (g *game) fade() {
+	g.Fade--
+	if g.Fade > 0 || g.Leaving == "" {
+		return
+	}
+	p := g.doc.Passages.Get(g.Leaving)
+	g.Leaving = ""
+	if p == nil {
+		return
+	}
+	m, e := g.doc.Maps.Get(p.To.Map), g.doc.Entity(p.To.Map, p.To.Entity)
+	if m == nil || e == nil {
+		g.Notice = "The place that this passage led to was removed."
+		return
+	}
+	g.Fade = FadeTicks
+	g.setDown(m, e.Box(m), e.Facing)
+	g.happen(happening{on: document.WhenArrive, m: m.ID})
+}
+
+func (g *game) happen(h happening) { g.queue = append(g.queue, h) }
+
+// settle gives each happening to the rules that wait for it, in their order.
+func (g *game) settle() {
+	for n := 0; len(g.queue) > 0; n++ {
+		h := g.queue[0]
+		g.queue = g.queue[1:]
+		if n >= MaxHappenings {
+			g.Notice = "Rules kept waking each other and were stopped."
+			return
+		}
+		for _, r := range g.doc.RulesInOrder() {
+			if rules.Answers(r, h.on, h.m, h.entity) {
+				g.begin(r)
+			}
+		}
+	}
+}
+
+func (g *game) begin(r *document.Rule) {
+	if r.Once && g.Done[r.ID] {
+		return
+	}
+	for _, c := range r.If {
+		if g.Flags[c.Flag] != c.Is {
+			return
+		}
+	}
+	if r.Once {
+		g.Done[r.ID] = true
+	}
+	run := Running{Rule: r.ID, Left: []document.ID{}}
+	for _, s := range r.Then {
+		run.Left = append(run.Left, s.ID)
+	}
+	if g.run(&run) {
+		g.Running = append(g.Running, run)
+	}
+}
+
+// run does steps until the rule ends or says something; true when it waits.
+func (g *game) run(r *Running) bool {
+	rule := g.doc.Rules.Get(r.Rule)
+	if rule == nil {
+		return false
+	}
+	for len(r.Left) > 0 {
+		id := r.Left[0]
+		r.Left = r.Left[1:]
+		for _, s := range rule.Then {
+			if s.ID == id && g.do(rule, &s) {
+				return true
+			}
+		}
+	}
+	return false
+}
+
+func (g *game) do(r *document.Rule, s *document.Step) (waits bool) {
+	switch s.Do {
+	case document.DoOpen:
+		if g.doc.Entity(s.Map, s.Entity) == nil {
+			g.Notice = "A rule wanted to open a door that was removed."
+			return false
+		}
+		g.Opened[s.Entity] = true
+	case document.DoSet:
+		g.Flags[s.Flag] = s.To
+	case document.DoSay:
+		g.Lines = append(g.Lines, s.Text)
+		return true
+	}
+	return false
+}
+
+// resume goes on with the rule whose line has been read: lines and waiting
+// rules stand in the same order.
+func (g *game) resume() {
+	if len(g.Running) == 0 {
+		return
+	}
+	run := g.Running[0]
+	g.Running = append([]Running{}, g.Running[1:]...)
+	if g.run(&run) {
+		g.Running = append(g.Running, run)
+	}
+}
+
+func floorDiv(a, n int64) int64 {
+	q := a / n
+	if a%n < 0 {
+		q--
+	}
+	return q
+}
+
+func abs(a int64) int64 {
+	if a < 0 {
+		return -a
+	}
+	return a
+}
+
+func sign(a int64) int64 {
+	switch {
+	case a > 0:
+		return 1
+	case a < 0:
+		return -1
+	}
+	return 0
+}

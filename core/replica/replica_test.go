@@ -1,0 +1,192 @@
+package replica_test
+
+import (
+	"azzel/core/cells"
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/grid"
+	"azzel/core/replica"
+	"azzel/core/sample"
+	"encoding/json"
+	"errors"
+	"math/rand/v2"
+	"testing"
+)
+
+// server is the plainest one: it puts edits in the order in which they come.
+type server struct {
+	doc  *document.Document
+	rows []replica.Row
+	// reverts are the ways back, as stored with the rows.
+	reverts [][]edit.Primitive
+	seen    map[edit.Mark]bool
+}
+
+func (s *server) take(person document.ID, e *edit.Edit) {
+	if s.seen[e.Mark] {
+		return
+	}
+	s.seen[e.Mark] = true
+	data, _ := json.Marshal(e)
+	e, err := edit.Decode(data)
+	if err != nil {
+		panic(err)
+	}
+	res := edit.Apply(s.doc, e)
+	s.doc = res.Doc
+	s.rows = append(s.rows, replica.Row{Seq: int64(len(s.rows) + 1), Person: person, Mark: e.Mark, Edit: e})
+	s.reverts = append(s.reverts, res.Revert)
+}
+
+type designer struct {
+	*replica.Replica
+	sent int // of the pending edits
+}
+
+// Three designers paint, place, rename, remove, undo and redo; what they send
+// and receive is delayed at random. In the end all have the server's document.
+func TestConvergence(t *testing.T) {
+	for seed := range uint64(30) {
+		r := rand.New(rand.NewPCG(seed, 1))
+		s := &server{doc: sample.World(), seen: map[edit.Mark]bool{}}
+		var all []*designer
+		for _, name := range []document.ID{"designeraaaa", "designerbbbb", "designercccc"} {
+			all = append(all, &designer{Replica: replica.New(name, name, s.doc, 0)})
+		}
+		send := func(d *designer) {
+			for _, e := range d.Pending() {
+				s.take(d.Person, e)
+				if r.IntN(3) == 0 {
+					return
+				}
+			}
+		}
+		receive := func(d *designer, most int) {
+			rows := s.rows[d.Seq:]
+			rows = rows[:min(len(rows), most)]
+			if _, err := d.Receive(rows); err != nil {
+				t.Fatal(err)
+			}
+		}
+		for range 120 {
+			d := all[r.IntN(3)]
+			switch n := r.IntN(10); {
+			case n < 4:
+				_, _, _ = d.Make(sample.Primitives(r, d.Current), edit.Label{Text: "x"})
+			case n < 5:
+				_, _, _ = d.Undo() // what it would undo may be gone
+			case n < 6:
+				_, _, _ = d.Redo()
+			case n < 8:
+				send(d)
+			default:
+				receive(d, 1+r.IntN(5))
+			}
+		}
+		for len(all[0].Pending())+len(all[1].Pending())+len(all[2].Pending()) > 0 {
+			for _, d := range all {
+				send(d)
+				receive(d, 1000)
+			}
+		}
+		want := s.doc.Hash()
+		for _, d := range all {
+			receive(d, 1000)
+			if d.Confirmed.Hash() != want || d.Current.Hash() != want {
+				t.Fatalf("seed %d: %s differs from the server", seed, d.Person)
+			}
+		}
+	}
+}
+
+func rect(x, y, w, h int) *grid.Region {
+	r := &grid.Region{}
+	r.AddRect(grid.Rect{X: x, Y: y, W: w, H: h})
+	return r
+}
+
+// Undo has no end and survives a reload: another copy, with the history from
+// the log, takes back everything that this person did and nothing else.
+func TestUndoAfterReload(t *testing.T) {
+	s := &server{doc: sample.World(), seen: map[edit.Mark]bool{}}
+	a := replica.New("persona22222", "clienta22222", s.doc, 0)
+	b := replica.New("personb22222", "clientb22222", s.doc, 0)
+	for i := range 40 {
+		_, _, err := a.Make([]edit.Primitive{sample.Paint(sample.Pans, sample.Ground, rect(i%20, 3, 1, 4), sample.Wall)}, edit.Label{Text: "wall"})
+		if err != nil {
+			t.Fatal(err)
+		}
+	}
+	for _, e := range a.Pending() {
+		s.take(a.Person, e)
+	}
+	if _, err := b.Receive(s.rows); err != nil {
+		t.Fatal(err)
+	}
+	other := cells.TileCell(1, 3)
+	e, _, _ := b.Make([]edit.Primitive{sample.Paint(sample.Pans, sample.Ground, rect(0, 4, 12, 1), other)}, edit.Label{Text: "b"})
+	s.take(b.Person, e)
+
+	again := replica.New("persona22222", "clientanew22", s.doc, int64(len(s.rows)))
+	var undo []replica.Step
+	for _, row := range s.rows {
+		if row.Person == again.Person {
+			undo = append(undo, replica.Step{Mark: row.Mark, Seq: row.Seq, Text: "wall"})
+		}
+	}
+	again.SetHistory(undo, nil)
+	kept, undone := 0, 0
+	for {
+		_, res, err := again.Undo()
+		var fetch replica.Fetch
+		if errors.As(err, &fetch) {
+			again.Supply(fetch.Seq, s.reverts[fetch.Seq-1])
+			continue
+		}
+		if errors.Is(err, replica.ErrNothing) {
+			break
+		}
+		if err != nil {
+			t.Fatal(err)
+		}
+		kept += res.Kept
+		undone++
+	}
+	if undone != 40 {
+		t.Fatalf("undid %d of 40", undone)
+	}
+	ground := again.Current.Maps.Get(sample.Pans).Layers.Get(sample.Ground).Cells
+	for y := range 12 {
+		for x := range 20 {
+			want := sample.Floor
+			if y == 4 && x < 12 {
+				want = other
+			}
+			if got := ground.At(x, y); got != want {
+				t.Fatalf("cell %d,%d is %x after undoing all", x, y, got)
+			}
+		}
+	}
+	if kept != 24 { // 12 cells, each written twice
+		t.Errorf("kept %d cells of the other designer's, wanted 24", kept)
+	}
+}
+
+func TestRefuseAndGap(t *testing.T) {
+	d := sample.World()
+	a := replica.New("persona22222", "clienta22222", d, 0)
+	e, _, err := a.Make([]edit.Primitive{edit.Set(edit.Ref{Type: edit.TypeProject}, "name", "Mine")}, edit.Label{Text: "name"})
+	if err != nil {
+		t.Fatal(err)
+	}
+	a.Refuse(e.Mark)
+	if a.Current.Project.Name != "Sample" || a.CanUndo() != "" || len(a.Pending()) != 0 {
+		t.Error("a refused edit left something behind")
+	}
+	if _, err := a.Receive([]replica.Row{{Seq: 2}}); !errors.Is(err, replica.ErrGap) {
+		t.Errorf("a missing row gave %v", err)
+	}
+	if _, _, err := a.Make([]edit.Primitive{edit.Remove(edit.Ref{Type: edit.TypeMap, ID: "gonegonegone"})}, edit.Label{}); err == nil {
+		t.Error("an edit that does nothing was made")
+	}
+}

@@ -1,0 +1,3 @@
+module azzel
+
+go 1.25.0
