@@ -67,6 +67,9 @@ func (s *Solids) Exits(m *Map) []*Entity { return s.kind(m, KindExit) }
 // Collectibles lists a map's collectibles.
 func (s *Solids) Collectibles(m *Map) []*Entity { return s.kind(m, KindCollectible) }
 
+// Switches lists a map's switches.
+func (s *Solids) Switches(m *Map) []*Entity { return s.kind(m, KindSwitch) }
+
 func (s *Solids) kind(m *Map, kind string) []*Entity {
 	key := mapKind{m.ID, kind}
 	all, ok := s.kinds[key]

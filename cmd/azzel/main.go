@@ -1,0 +1,165 @@
+// Command azzel serves Azzel.
+//
+//	azzel demo [--fresh] [--port N]      with a private database and the demo project
+//	azzel serve --database DSN [--listen ADDRESS]
+//	azzel with-database COMMAND …        runs a command with AZZEL_DATABASE set to a private database
+package main
+
+import (
+	"azzel/demo"
+	"azzel/server"
+	"azzel/store"
+	"azzel/store/cluster"
+	"context"
+	"errors"
+	"flag"
+	"fmt"
+	"net"
+	"os"
+	"os/exec"
+	"os/signal"
+	"path/filepath"
+	"syscall"
+)
+
+func main() {
+	if err := run(os.Args[1:]); err != nil {
+		var exit *exec.ExitError
+		if errors.As(err, &exit) {
+			os.Exit(exit.ExitCode())
+		}
+		fmt.Fprintln(os.Stderr, "azzel:", err)
+		os.Exit(1)
+	}
+}
+
+func run(args []string) error {
+	if len(args) == 0 {
+		return errors.New("say what to do: demo, serve or with-database")
+	}
+	// with-database and demo end in order on Ctrl+C and when they are told to stop
+	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM, syscall.SIGHUP)
+	defer stop()
+	switch args[0] {
+	case "demo":
+		return runDemo(ctx, args[1:])
+	case "serve":
+		return runServe(ctx, args[1:])
+	case "with-database":
+		return withDatabase(ctx, args[1:])
+	}
+	return fmt.Errorf("%q is not something to do: say demo, serve or with-database", args[0])
+}
+
+// privateCluster starts the database of this checkout and keeps it running.
+func privateCluster(name string) (*cluster.Cluster, error) {
+	here, err := os.Getwd()
+	if err != nil {
+		return nil, fmt.Errorf("find this folder: %w", err)
+	}
+	c, err := cluster.Start(filepath.Join(cluster.Folder(here), name))
+	if err != nil {
+		return nil, err
+	}
+	c.Supervise(func(err error) { fmt.Fprintln(os.Stderr, "azzel:", err) })
+	return c, nil
+}
+
+func runDemo(ctx context.Context, args []string) error {
+	flags := flag.NewFlagSet("demo", flag.ContinueOnError)
+	fresh := flags.Bool("fresh", false, "put the demo project back as it was")
+	port := flags.Int("port", 7420, "port to listen on; another is taken when it is in use")
+	if err := flags.Parse(args); err != nil {
+		return err
+	}
+	c, err := privateCluster("demo")
+	if err != nil {
+		return err
+	}
+	defer stopCluster(c)
+	if err := c.Create(ctx, "azzel", ""); err != nil {
+		return err
+	}
+	st, err := store.Open(ctx, c.DSN("azzel"))
+	if err != nil {
+		return err
+	}
+	defer func() { _ = st.Close() }()
+	if err := demo.Load(ctx, st, *fresh); err != nil {
+		return err
+	}
+	l, err := net.Listen("tcp", fmt.Sprintf("127.0.0.1:%d", *port))
+	if err != nil {
+		if l, err = net.Listen("tcp", "127.0.0.1:0"); err != nil {
+			return fmt.Errorf("no port on this machine can be listened on: %w", err)
+		}
+	}
+	return serve(ctx, st, l, "/p/"+string(demo.ProjectID))
+}
+
+func runServe(ctx context.Context, args []string) error {
+	flags := flag.NewFlagSet("serve", flag.ContinueOnError)
+	dsn := flags.String("database", os.Getenv("AZZEL_DATABASE"), "address of the PostgreSQL database")
+	listen := flags.String("listen", "127.0.0.1:7420", "address to listen on")
+	if err := flags.Parse(args); err != nil {
+		return err
+	}
+	if *dsn == "" {
+		return errors.New("name the database with --database")
+	}
+	host, _, err := net.SplitHostPort(*listen)
+	if err != nil {
+		return fmt.Errorf("--listen takes an address like 127.0.0.1:7420: %w", err)
+	}
+	if ip := net.ParseIP(host); host != "localhost" && (ip == nil || !ip.IsLoopback()) {
+		return errors.New("Azzel knows its designers by a cookie without a password, so it listens on loopback only: use 127.0.0.1")
+	}
+	st, err := store.Open(ctx, *dsn)
+	if err != nil {
+		return err
+	}
+	defer func() { _ = st.Close() }()
+	l, err := net.Listen("tcp", *listen)
+	if err != nil {
+		return fmt.Errorf("%s cannot be listened on: %w", *listen, err)
+	}
+	return serve(ctx, st, l, "/")
+}
+
+// serve answers until ctx ends.
+func serve(ctx context.Context, st *store.Store, l net.Listener, path string) error {
+	s := server.New(st)
+	ended := make(chan error, 1)
+	go func() { ended <- s.Serve(l) }()
+	fmt.Printf("Azzel is ready: open http://%s%s\n", l.Addr(), path)
+	select {
+	case err := <-ended:
+		return err
+	case <-ctx.Done():
+		fmt.Println("Stopping.")
+		return s.Close()
+	}
+}
+
+func stopCluster(c *cluster.Cluster) {
+	if err := c.Stop(); err != nil {
+		fmt.Fprintln(os.Stderr, "azzel:", err)
+	}
+}
+
+// withDatabase runs a command beside a private database for tests.
+func withDatabase(ctx context.Context, args []string) error {
+	if len(args) == 0 {
+		return errors.New("with-database needs a command to run")
+	}
+	c, err := privateCluster("test")
+	if err != nil {
+		return err
+	}
+	defer stopCluster(c)
+	cmd := exec.CommandContext(ctx, args[0], args[1:]...)
+	cmd.Cancel = func() error { return cmd.Process.Signal(os.Interrupt) }
+	cmd.Stdout, cmd.Stderr = os.Stdout, os.Stderr
+	cmd.Env = append(os.Environ(), "AZZEL_DATABASE="+c.DSN("postgres"))
+	return cmd.Run()
+}

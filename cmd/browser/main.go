@@ -1,0 +1,45 @@
+//go:build js && wasm
+
+// Command browser is the core as a browser module: it puts azzelCore into the
+// page's global scope and stays.
+package main
+
+import (
+	"azzel/core/document"
+	"azzel/core/session"
+	"encoding/json"
+	"syscall/js"
+)
+
+func main() {
+	var s session.Session
+	answer := func(out json.RawMessage, err error) any {
+		if err != nil {
+			return js.ValueOf(map[string]any{"error": err.Error()})
+		}
+		return js.ValueOf(map[string]any{"ok": string(out)})
+	}
+	js.Global().Set("azzelCore", js.ValueOf(map[string]any{
+		// open(state: Uint8Array, seq: number, person: string, client: string)
+		"open": js.FuncOf(func(_ js.Value, args []js.Value) any {
+			state := make([]byte, args[0].Length())
+			js.CopyBytesToGo(state, args[0])
+			return answer(json.RawMessage("null"), s.Open(state, int64(args[1].Int()), document.ID(args[2].String()), document.ID(args[3].String())))
+		}),
+		// call(method: string, args: string)
+		"call": js.FuncOf(func(_ js.Value, args []js.Value) any {
+			return answer(s.Call(args[0].String(), json.RawMessage(args[1].String())))
+		}),
+		// chunk(map, layer: string, cx, cy: number, into: Uint8Array): boolean
+		"chunk": js.FuncOf(func(_ js.Value, args []js.Value) any {
+			var out [4096]byte
+			if !s.Chunk(document.ID(args[0].String()), document.ID(args[1].String()), args[2].Int(), args[3].Int(), &out) {
+				return false
+			}
+			js.CopyBytesToJS(args[4], out[:])
+			return true
+		}),
+		"hash": js.FuncOf(func(js.Value, []js.Value) any { return s.Hash() }),
+	}))
+	select {}
+}

@@ -1,0 +1,360 @@
+package session
+
+import (
+	"azzel/core/author"
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/grid"
+	"azzel/core/hand"
+	"azzel/core/replica"
+	"azzel/core/rules"
+	"encoding/json"
+	"errors"
+)
+
+type none struct{}
+
+type setArgs struct {
+	Ref   edit.Ref        `json:"ref"`
+	Field string          `json:"field"`
+	Value json.RawMessage `json:"value"`
+	Text  string          `json:"text"`
+}
+
+type mapArgs struct {
+	Map document.ID `json:"map"`
+}
+
+type entitiesArgs struct {
+	Map document.ID   `json:"map"`
+	IDs []document.ID `json:"ids"`
+	DX  int           `json:"dx"`
+	DY  int           `json:"dy"`
+}
+
+type copyArgs struct {
+	// Entities are copied onto Map; they may come from another map or tab.
+	Map      document.ID        `json:"map"`
+	Entities []*document.Entity `json:"entities"`
+	DX       int                `json:"dx"`
+	DY       int                `json:"dy"`
+}
+
+type pointArgs struct {
+	Map    document.ID `json:"map"`
+	Active document.ID `json:"active"`
+	At     grid.Point  `json:"at"`
+}
+
+// methods is everything that the interface can ask for.
+var methods map[string]method
+
+func init() {
+	methods = map[string]method{
+		"head":       with(func(s *Session, _ none) (any, error) { return s.head(), nil }),
+		"entities":   with((*Session).entities),
+		"history":    with((*Session).history),
+		"adopt":      with((*Session).adopt),
+		"pending":    with(func(s *Session, _ none) (any, error) { return s.replica.Pending(), nil }),
+		"receive":    with((*Session).receive),
+		"refuse":     with((*Session).refuse),
+		"undo":       with(func(s *Session, _ none) (any, error) { return s.turnBack(s.replica.Undo) }),
+		"redo":       with(func(s *Session, _ none) (any, error) { return s.turnBack(s.replica.Redo) }),
+		"supply":     with((*Session).supply),
+		"set":        with((*Session).set),
+		"remove":     with((*Session).remove),
+		"preview":    with((*Session).preview),
+		"press":      with((*Session).press),
+		"pickUp":     with((*Session).pickUp),
+		"checkPlace": with((*Session).checkPlace),
+		"cut":        with(cutOf),
+		"play":       with((*Session).play),
+		"playAt":     with((*Session).playAt),
+		"step":       with((*Session).step),
+		"stop":       with((*Session).stop),
+		"warning":    with((*Session).warning),
+
+		"newMap": authored(func(d *document.Document, a struct {
+			Name string `json:"name"`
+			W    int    `json:"w"`
+			H    int    `json:"h"`
+		}) (author.Change, error) {
+			return author.NewMap(d, a.Name, a.W, a.H)
+		}),
+		"removeMap": authored(func(d *document.Document, a mapArgs) (author.Change, error) {
+			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.RemoveMap(d, m), nil })
+		}),
+		"addLayer": authored(func(d *document.Document, a struct {
+			Map   document.ID `json:"map"`
+			Kind  string      `json:"kind"`
+			Above document.ID `json:"above"`
+		}) (author.Change, error) {
+			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.AddLayer(m, a.Kind, a.Above) })
+		}),
+		"moveLayer": authored(func(d *document.Document, a struct {
+			Map document.ID `json:"map"`
+			ID  document.ID `json:"id"`
+			To  int         `json:"to"`
+		}) (author.Change, error) {
+			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.MoveLayer(m, a.ID, a.To) })
+		}),
+		"addTileset": authored(author.AddTileset),
+		"markSolid": authored(func(d *document.Document, a struct {
+			ID    document.ID `json:"id"`
+			Tiles []int       `json:"tiles"`
+			Solid bool        `json:"solid"`
+		}) (author.Change, error) {
+			t := d.Tilesets.Get(a.ID)
+			if t == nil {
+				return author.Change{}, errors.New("the tileset is no longer there")
+			}
+			return author.MarkSolid(t, a.Tiles, a.Solid)
+		}),
+		"moveEntities": authored(func(d *document.Document, a entitiesArgs) (author.Change, error) {
+			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.MoveEntities(m, a.IDs, a.DX, a.DY) })
+		}),
+		"removeEntities": authored(func(d *document.Document, a entitiesArgs) (author.Change, error) {
+			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.RemoveEntities(d, m, a.IDs) })
+		}),
+		"copyEntities": with((*Session).copyEntities),
+		"join":         authored(author.Join),
+		"wire": authored(func(d *document.Document, a struct {
+			From document.End `json:"from"`
+			To   document.End `json:"to"`
+		}) (author.Change, error) {
+			return author.Wire(d, a.From, a.To)
+		}),
+		"addRule": authored(author.AddRule),
+		"changeRule": authored(func(d *document.Document, r document.Rule) (author.Change, error) {
+			old := d.Rules.Get(r.ID)
+			if old == nil {
+				return author.Change{}, errors.New("the rule is no longer there")
+			}
+			return author.ChangeRule(old, r)
+		}),
+		"addFlag": authored(func(d *document.Document, a struct {
+			Name string `json:"name"`
+		}) (author.Change, error) {
+			f := document.Flag{ID: document.NewID(), Name: a.Name}
+			if err := f.Check(); err != nil {
+				return author.Change{}, err
+			}
+			return author.Change{Do: []edit.Primitive{edit.Insert(edit.Ref{Type: edit.TypeFlag, ID: f.ID}, f)},
+				Label: edit.Label{Text: "New flag " + f.Name}, Made: f.ID}, nil
+		}),
+		"setStarter": authored(author.Starter),
+	}
+}
+
+// authored makes a method from a function that resolves a wish into an edit.
+func authored[A any](f func(d *document.Document, args A) (author.Change, error)) method {
+	return with(func(s *Session, args A) (any, error) {
+		c, err := f(s.doc(), args)
+		if err != nil {
+			return nil, err
+		}
+		o, err := s.make(c.Do, c.Label)
+		o.Made = c.Made
+		return o, err
+	})
+}
+
+func onMap(d *document.Document, id document.ID, f func(*document.Map) (author.Change, error)) (author.Change, error) {
+	m := d.Maps.Get(id)
+	if m == nil {
+		return author.Change{}, errors.New("the map is no longer there")
+	}
+	return f(m)
+}
+
+// headMap is a map with its layers but without cells and entities.
+type headMap struct {
+	*document.Map
+	Layers []*document.Layer `json:"layers"`
+}
+
+type headRule struct {
+	*document.Rule
+	Sentence []rules.Word `json:"sentence"`
+}
+
+type headTileset struct {
+	*document.Tileset
+	Columns int `json:"columns"`
+	Rows    int `json:"rows"`
+}
+
+// head is all of the project but cells and entities.
+type head struct {
+	Project  *document.Project   `json:"project"`
+	Tilesets []headTileset       `json:"tilesets"`
+	Maps     []headMap           `json:"maps"`
+	Passages []*document.Passage `json:"passages"`
+	Rules    []headRule          `json:"rules"`
+	Flags    []*document.Flag    `json:"flags"`
+	Wires    []author.Drawn      `json:"wires"`
+	Kinds    []document.Kind     `json:"kinds"`
+	CanUndo  string              `json:"canUndo"`
+	CanRedo  string              `json:"canRedo"`
+}
+
+func (s *Session) head() head {
+	d := s.doc()
+	h := head{Project: d.Project, Tilesets: []headTileset{}, Maps: []headMap{}, Rules: []headRule{}, Passages: d.Passages.All(), Flags: d.Flags.All(),
+		Wires: append([]author.Drawn{}, author.Wires(d)...), Kinds: document.Kinds, CanUndo: s.replica.CanUndo(), CanRedo: s.replica.CanRedo()}
+	for _, t := range d.TilesetsInOrder() {
+		columns, rows := t.Cut.Tiles(t.Width, t.Height)
+		h.Tilesets = append(h.Tilesets, headTileset{t, columns, rows})
+	}
+	for _, m := range d.MapsInOrder() {
+		h.Maps = append(h.Maps, headMap{m, m.LayersInOrder()})
+	}
+	for _, r := range d.RulesInOrder() {
+		h.Rules = append(h.Rules, headRule{r, rules.Sentence(d, r)})
+	}
+	return h
+}
+
+func (s *Session) entities(a mapArgs) (any, error) {
+	m, err := s.mapOf(a.Map)
+	if err != nil {
+		return nil, err
+	}
+	return m.Entities.All(), nil
+}
+
+func (s *Session) history(a struct {
+	Undo []replica.Step `json:"undo"`
+	Redo []replica.Step `json:"redo"`
+}) (any, error) {
+	s.replica.SetHistory(a.Undo, a.Redo)
+	return s.outcome(s.doc()), nil
+}
+
+func (s *Session) adopt(a struct {
+	Edits []json.RawMessage `json:"edits"`
+}) (any, error) {
+	before := s.doc()
+	for _, raw := range a.Edits {
+		e, err := edit.Decode(raw)
+		if err != nil {
+			return nil, err
+		}
+		s.replica.Adopt(e)
+	}
+	return s.outcome(before), nil
+}
+
+func (s *Session) receive(a struct {
+	Rows []replica.Row `json:"rows"`
+}) (any, error) {
+	before := s.doc()
+	dropped, err := s.replica.Receive(a.Rows)
+	if err != nil {
+		return nil, err
+	}
+	o := s.outcome(before)
+	o.Dropped = dropped
+	return o, nil
+}
+
+func (s *Session) refuse(mark edit.Mark) (any, error) {
+	before := s.doc()
+	s.replica.Refuse(mark)
+	return s.outcome(before), nil
+}
+
+func (s *Session) turnBack(back func() (*edit.Edit, edit.Result, error)) (any, error) {
+	before := s.doc()
+	e, res, err := back()
+	var fetch replica.Fetch
+	if errors.As(err, &fetch) {
+		o := s.outcome(before)
+		o.Fetch = fetch.Seq
+		return o, nil
+	}
+	if err != nil {
+		return nil, err
+	}
+	return s.described(before, e, res), nil
+}
+
+func (s *Session) supply(a struct {
+	Seq    int64            `json:"seq"`
+	Revert []edit.Primitive `json:"revert"`
+}) (any, error) {
+	s.replica.Supply(a.Seq, a.Revert)
+	return none{}, nil
+}
+
+func (s *Session) set(a setArgs) (any, error) {
+	return s.make([]edit.Primitive{{Op: edit.OpSet, Ref: a.Ref, Field: a.Field, Value: a.Value}}, edit.Label{Text: a.Text})
+}
+
+func (s *Session) remove(a struct {
+	Ref  edit.Ref `json:"ref"`
+	Text string   `json:"text"`
+}) (any, error) {
+	return s.make([]edit.Primitive{edit.Remove(a.Ref)}, edit.Label{Text: a.Text})
+}
+
+func (s *Session) copyEntities(a copyArgs) (any, error) {
+	m, err := s.mapOf(a.Map)
+	if err != nil {
+		return nil, err
+	}
+	for _, e := range a.Entities {
+		if e == nil || e.Check() != nil {
+			return nil, errors.New("what is on the clipboard is not an entity")
+		}
+	}
+	c, ids, err := author.CopyEntities(m, a.Entities, a.DX, a.DY)
+	if err != nil {
+		return nil, err
+	}
+	o, err := s.make(c.Do, c.Label)
+	o.Ids = ids
+	return o, err
+}
+
+func (s *Session) pickUp(a pointArgs) (any, error) {
+	m, err := s.mapOf(a.Map)
+	if err != nil {
+		return nil, err
+	}
+	g, layer, ok := hand.PickUp(s.doc(), m, a.At)
+	if !ok {
+		return nil, errors.New("there is nothing to pick up here")
+	}
+	return struct {
+		Grip  hand.Grip   `json:"grip"`
+		Layer document.ID `json:"layer"`
+	}{g, layer}, nil
+}
+
+func (s *Session) checkPlace(a pointArgs) (any, error) {
+	m, err := s.mapOf(a.Map)
+	if err != nil {
+		return nil, err
+	}
+	return author.CheckPlace(s.doc(), m, a.At), nil
+}
+
+// cutOf tells what a cut makes of a picture, or what is wrong with it.
+func cutOf(_ *Session, a struct {
+	Cut    document.Cut `json:"cut"`
+	Width  int          `json:"width"`
+	Height int          `json:"height"`
+}) (any, error) {
+	if err := a.Cut.Check(a.Width, a.Height); err != nil {
+		return nil, err
+	}
+	columns, rows := a.Cut.Tiles(a.Width, a.Height)
+	right, bottom := a.Cut.Unused(a.Width, a.Height)
+	return struct {
+		Columns int `json:"columns"`
+		Rows    int `json:"rows"`
+		Right   int `json:"right"`
+		Bottom  int `json:"bottom"`
+	}{columns, rows, right, bottom}, nil
+}

@@ -1,0 +1,103 @@
+package session
+
+import (
+	"azzel/core/document"
+	"azzel/core/grid"
+	"azzel/core/play"
+	"errors"
+	"slices"
+)
+
+// View is a game as it is drawn.
+type View struct {
+	Map    document.ID     `json:"map"`
+	X      int64           `json:"x"`
+	Y      int64           `json:"y"`
+	Facing document.Facing `json:"facing"`
+	Steps  int64           `json:"steps"`
+	Tick   int64           `json:"tick"`
+	// Dark is how dark the fade is, 0 to 255.
+	Dark   int        `json:"dark"`
+	Line   string     `json:"line"`
+	Notice string     `json:"notice"`
+	Taken  int        `json:"taken"`
+	Total  int        `json:"total"`
+	Cell   grid.Point `json:"cell"`
+	// Gone are collectibles taken, On the switches and doors that are on or open.
+	Gone []document.ID `json:"gone"`
+	On   []document.ID `json:"on"`
+}
+
+func (s *Session) begin(g *play.State, err error) (any, error) {
+	if err != nil {
+		return nil, err
+	}
+	s.game = g
+	return s.view(), nil
+}
+
+func (s *Session) play(a mapArgs) (any, error) { return s.begin(play.Start(s.doc(), a.Map)) }
+
+func (s *Session) playAt(a pointArgs) (any, error) {
+	return s.begin(play.StartAt(s.doc(), a.Map, a.At))
+}
+
+func (s *Session) stop(none) (any, error) {
+	s.game = nil
+	return none{}, nil
+}
+
+func (s *Session) warning(a mapArgs) (any, error) { return play.Warning(s.doc(), a.Map), nil }
+
+// step plays ticks with an input held; at most a quarter of a second at once.
+func (s *Session) step(a struct {
+	Input play.Input `json:"input"`
+	Ticks int        `json:"ticks"`
+}) (any, error) {
+	if s.game == nil {
+		return nil, errors.New("nothing is being played")
+	}
+	for range min(a.Ticks, play.TicksPerSecond/4) {
+		play.Step(s.game, s.doc(), s.ground(), a.Input)
+	}
+	return s.view(), nil
+}
+
+func (s *Session) view() View {
+	g, d := s.game, s.doc()
+	v := View{Map: g.Map, X: g.X, Y: g.Y, Facing: g.Facing, Steps: g.Steps, Tick: g.Tick, Notice: g.Notice, Dark: dark(g), Gone: []document.ID{}, On: []document.ID{}}
+	if len(g.Lines) > 0 {
+		v.Line = g.Lines[0]
+	}
+	for _, m := range d.Maps.All() {
+		for _, e := range s.ground().Collectibles(m) {
+			v.Total++
+			if g.Taken[e.ID] {
+				v.Taken++
+			}
+		}
+	}
+	m := d.Maps.Get(g.Map)
+	if m == nil {
+		return v
+	}
+	v.Cell = g.HeroCell(m)
+	for _, e := range s.ground().Collectibles(m) {
+		if g.Taken[e.ID] {
+			v.Gone = append(v.Gone, e.ID)
+		}
+	}
+	for _, e := range slices.Concat(s.ground().Doors(m), s.ground().Switches(m)) {
+		if on := e.On != g.Switched[e.ID] || g.Opened[e.ID]; on {
+			v.On = append(v.On, e.ID)
+		}
+	}
+	return v
+}
+
+func dark(g *play.State) int {
+	if g.Leaving != "" {
+		return 255 * (play.FadeTicks - g.Fade) / play.FadeTicks
+	}
+	return 255 * g.Fade / play.FadeTicks
+}

@@ -1,0 +1,154 @@
+// Package session is the core as the interface sees it: one designer's open
+// project, asked and told in JSON. The browser module exposes it as it is, and
+// it runs natively just the same.
+package session
+
+import (
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/hand"
+	"azzel/core/play"
+	"azzel/core/replica"
+	"encoding/json"
+	"errors"
+	"fmt"
+)
+
+// Session is one open project. It is not safe for use by several goroutines.
+type Session struct {
+	replica *replica.Replica
+	game    *play.State
+	solids  *document.Solids
+	// solidsOf is the document that solids answers for.
+	solidsOf *document.Document
+	ghost    cachedPlan
+}
+
+type cachedPlan struct {
+	doc    *document.Document
+	args   pressArgs
+	plan   *hand.Plan
+	region bool
+}
+
+// Outcome is what changed and, for a new edit, what has to be sent.
+type Outcome struct {
+	Edit    json.RawMessage `json:"edit,omitempty"`
+	Change  document.Change `json:"change"`
+	Dropped []string        `json:"dropped,omitempty"`
+	Text    string          `json:"text,omitempty"`
+	Made    document.ID     `json:"made,omitempty"`
+	Ids     []document.ID   `json:"ids,omitempty"`
+	// Restored and Kept count what an undo wrote and what it left to others.
+	Restored int    `json:"restored,omitempty"`
+	Kept     int    `json:"kept,omitempty"`
+	Fetch    int64  `json:"fetch,omitempty"`
+	CanUndo  string `json:"canUndo"`
+	CanRedo  string `json:"canRedo"`
+	Pending  int    `json:"pending"`
+}
+
+type method func(s *Session, args json.RawMessage) (any, error)
+
+// with makes a method from a function that takes its arguments as a struct.
+func with[A any](f func(s *Session, args A) (any, error)) method {
+	return func(s *Session, raw json.RawMessage) (any, error) {
+		var args A
+		if len(raw) > 0 {
+			if err := document.Strict(raw, &args); err != nil {
+				return nil, fmt.Errorf("these arguments cannot be read: %w", err)
+			}
+		}
+		return f(s, args)
+	}
+}
+
+// Call runs a method by name. The error is a sentence for people.
+func (s *Session) Call(name string, args json.RawMessage) (json.RawMessage, error) {
+	m, ok := methods[name]
+	if !ok {
+		return nil, fmt.Errorf("there is no method called %q", name)
+	}
+	if s.replica == nil {
+		return nil, errors.New("no project is open")
+	}
+	out, err := m(s, args)
+	if err != nil {
+		return nil, err
+	}
+	return json.Marshal(out)
+}
+
+// Open starts a session from a stored document, as edit number seq left it.
+func (s *Session) Open(state []byte, seq int64, person, client document.ID) error {
+	doc, err := document.Decode(state)
+	if err != nil {
+		return err
+	}
+	*s = Session{replica: replica.New(person, client, doc, seq)}
+	return nil
+}
+
+func (s *Session) doc() *document.Document { return s.replica.Current }
+
+func (s *Session) mapOf(id document.ID) (*document.Map, error) {
+	m := s.doc().Maps.Get(id)
+	if m == nil {
+		return nil, errors.New("the map is no longer there")
+	}
+	return m, nil
+}
+
+func (s *Session) ground() *document.Solids {
+	if s.solidsOf != s.doc() {
+		s.solids, s.solidsOf = s.doc().Solids(), s.doc()
+	}
+	return s.solids
+}
+
+// outcome describes what changed since before.
+func (s *Session) outcome(before *document.Document) Outcome {
+	return Outcome{Change: document.Diff(before, s.doc()), CanUndo: s.replica.CanUndo(), CanRedo: s.replica.CanRedo(),
+		Pending: len(s.replica.Pending())}
+}
+
+// make does a new edit and describes it.
+func (s *Session) make(do []edit.Primitive, label edit.Label) (Outcome, error) {
+	before := s.doc()
+	e, res, err := s.replica.Make(do, label)
+	if err != nil {
+		return Outcome{}, err
+	}
+	return s.described(before, e, res), nil
+}
+
+func (s *Session) described(before *document.Document, e *edit.Edit, res edit.Result) Outcome {
+	o := s.outcome(before)
+	o.Edit, o.Text, o.Dropped, o.Restored, o.Kept = edit.JSON(e), e.Label.Text, res.Dropped, res.Restored, res.Kept
+	return o
+}
+
+// Hash is the state hash of what the designer sees.
+func (s *Session) Hash() string { return s.doc().Hash() }
+
+// Chunk copies the 1,024 cells of a layer's chunk, 4 bytes each, lowest first,
+// into out; false when all are empty.
+func (s *Session) Chunk(m, layer document.ID, cx, cy int, out *[4096]byte) bool {
+	where := s.doc().Maps.Get(m)
+	if where == nil {
+		return false
+	}
+	l := where.Layers.Get(layer)
+	if l == nil {
+		return false
+	}
+	chunk := l.Cells.Chunk(cx, cy)
+	if chunk == nil {
+		return false
+	}
+	for i := range 1024 {
+		c := chunk.At(i%32, i/32)
+		out[i*4], out[i*4+1], out[i*4+2], out[i*4+3] = byte(c), byte(c>>8), byte(c>>16), byte(c>>24)
+	}
+	return true
+}

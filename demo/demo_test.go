@@ -1,0 +1,80 @@
+package demo
+
+import (
+	"azzel/core/author"
+	"azzel/core/document"
+	"azzel/core/grid"
+	"azzel/core/play"
+	"fmt"
+	"testing"
+)
+
+// The demo has no exit without a passage and nothing standing in a wall.
+func TestProjectIsSound(t *testing.T) {
+	d := Project(Coast(), fmt.Sprintf("%064x", 1))
+	if d.Maps.Len() != 2 || d.Passages.Len() != 2 || d.Rules.Len() != 6 {
+		t.Fatalf("%d maps, %d passages, %d rules", d.Maps.Len(), d.Passages.Len(), d.Rules.Len())
+	}
+	for _, m := range d.Maps.All() {
+		for _, e := range m.Entities.All() {
+			b := e.Box(m)
+			if p := author.CheckPlace(d, m, grid.Point{X: b.X, Y: b.Y}); !p.Free && e.Kind != document.KindSwitch {
+				t.Errorf("%s on %s: %s", e.Name, m.Name, p.Reason)
+			}
+		}
+		if play.Warning(d, m.ID) != "" {
+			t.Errorf("nothing on %s is solid", m.Name)
+		}
+	}
+	if again, err := document.Decode(d.Encode()); err != nil || again.Hash() != d.Hash() {
+		t.Errorf("the demo does not survive being stored: %v", err)
+	}
+}
+
+// Everything that counts in the demo can be walked to, with all doors open.
+func TestEverythingIsReachable(t *testing.T) {
+	d := Project(Coast(), fmt.Sprintf("%064x", 1))
+	solids := d.Solids()
+	for _, m := range d.Maps.All() {
+		var start grid.Point
+		for _, e := range m.Entities.All() {
+			if e.Kind == document.KindSpawn || e.Kind == document.KindArrival && m.Name == "Pans" {
+				start = grid.Point{X: e.X / side, Y: e.Y / side}
+			}
+		}
+		reached := map[grid.Point]bool{start: true}
+		for todo := []grid.Point{start}; len(todo) > 0; todo = todo[1:] {
+			for _, f := range document.Facings {
+				dx, dy := f.Step()
+				next := grid.Point{X: todo[0].X + dx, Y: todo[0].Y + dy}
+				if m.Bounds.Contains(next) && !reached[next] && !solids.At(m, next) {
+					reached[next] = true
+					todo = append(todo, next)
+				}
+			}
+		}
+		for _, e := range m.Entities.All() {
+			if !reached[grid.Point{X: e.X / side, Y: e.Y / side}] {
+				t.Errorf("%s on %s cannot be reached", e.Name, m.Name)
+			}
+		}
+	}
+}
+
+func TestSheetsAreCutWhole(t *testing.T) {
+	for _, s := range []*Sheet{Coast(), Starter()} {
+		ts := s.Tileset(1, fmt.Sprintf("%064x", 1))
+		ts.ID = document.NewID()
+		if err := ts.Check(); err != nil {
+			t.Error(err)
+		}
+		if right, bottom := ts.Cut.Unused(ts.Width, ts.Height); right+bottom != 0 {
+			t.Errorf("%s leaves %d and %d pixels", ts.Name, right, bottom)
+		}
+		for _, l := range s.Looks(1) {
+			if !l.Look.Valid() {
+				t.Errorf("the look of %s is no tile", l.Kind)
+			}
+		}
+	}
+}

@@ -1,0 +1,168 @@
+package demo
+
+import "image/color"
+
+func speckled(c, hi, lo color.NRGBA, seed, often int) (p pic) {
+	p.rect(0, 0, side, side, c)
+	for y := range side {
+		for x := range side {
+			switch noise(x, y, seed, often) {
+			case 0:
+				p.set(x, y, hi)
+			case 1:
+				p.set(x, y, lo)
+			}
+		}
+	}
+	return
+}
+
+func sandTile(seed int) pic {
+	p := speckled(sand, sandHi, sandLo, seed, 22)
+	if seed == 3 {
+		p.rect(4, 6, 2, 1, shell)
+		p.set(5, 5, salt)
+		p.rect(10, 11, 2, 1, sandLo)
+	}
+	if seed == 4 {
+		for i := range 5 {
+			p.set(3+i, 4+i%2, sandLo)
+			p.set(8+i, 11+i%2, sandHi)
+		}
+	}
+	return p
+}
+
+func mudTile(seed int) pic {
+	p := speckled(mud, sandLo, mudLo, seed, 14)
+	for i := range 4 {
+		y := 2 + i*4
+		for x := range 5 {
+			p.set((x+noise(i, 0, seed, 16))%side, y, mudLo)
+			p.set((x+noise(i, 1, seed, 16))%side, y+1, sandLo)
+		}
+	}
+	return p
+}
+
+// seaTile has short waves in rows.
+func seaTile(seed int) (p pic) {
+	p.rect(0, 0, side, side, sea)
+	for row := range 4 {
+		y := row*4 + noise(row, 2, seed, 2)
+		x := noise(row, 3, seed, 16)
+		for i := range 4 + noise(row, 4, seed, 3) {
+			p.set((x+i)%side, y, seaHi)
+			p.set((x+i+1)%side, y+1, seaLo)
+		}
+	}
+	return
+}
+
+func deepTile(seed int) (p pic) {
+	p.rect(0, 0, side, side, seaLo)
+	for row := range 3 {
+		x, y := noise(row, 5, seed, 16), row*5+2
+		for i := range 4 {
+			p.set((x+i)%side, y, sea)
+			p.set((x+i+2)%side, y+1, seaDeep)
+		}
+	}
+	return
+}
+
+func grassTile(seed int) pic {
+	p := speckled(grass, grassHi, grassLo, seed, 18)
+	for i := range 5 {
+		x, y := noise(i, 6, seed, 14)+1, noise(i, 7, seed, 13)+1
+		p.set(x, y, grassHi)
+		p.set(x, y+1, grassLo)
+		p.set(x+1, y+1, grassLo)
+	}
+	return p
+}
+
+// panTile is the shallow brine of a salt pan, with crusts as it dries.
+func panTile(seed int) pic {
+	p := speckled(pan, panHi, panLo, seed, 20)
+	for i := range 3 {
+		x, y := noise(i, 8, seed, 11), noise(i, 9, seed, 14)
+		p.rect(x, y, 4, 1, panHi)
+		if seed > 1 {
+			p.rect(x+1, y+1, 3, 1, salt)
+		}
+	}
+	return p
+}
+
+func saltTile(seed int) pic {
+	p := speckled(salt, color.NRGBA{R: 255, G: 255, B: 255, A: 255}, shell, seed, 7)
+	for i := range 3 {
+		x, y := noise(i, 10, seed, 12), noise(i, 11, seed, 14)
+		p.rect(x, y, 3, 1, shell)
+		p.set(x+3, y+1, panHi)
+	}
+	return p
+}
+
+// planks run across; joints differ by seed.
+func planks(seed int) (p pic) {
+	for row := range 4 {
+		y := row * 4
+		p.rect(0, y, side, 4, wood)
+		p.rect(0, y, side, 1, woodHi)
+		p.rect(0, y+3, side, 1, woodLo)
+		joint := noise(row, 12, seed, side)
+		p.rect(joint, y, 1, 4, woodLo)
+		p.set((joint+2)%side, y+1, woodDark)
+		for i := range 3 {
+			x := noise(row*3+i, 13, seed, side)
+			p.rect(x, y+2, 2, 1, woodLo)
+		}
+	}
+	return
+}
+
+// deckEdge is the front of the quay: planks end, piles stand in the water.
+func deckEdge() pic {
+	p := seaTile(2)
+	top := planks(3)
+	for y := range 7 {
+		p[y] = top[y]
+	}
+	p.rect(0, 7, side, 2, woodDark)
+	for _, x := range []int{2, 10} {
+		p.rect(x, 8, 4, 7, woodLo)
+		p.rect(x, 8, 1, 7, wood)
+		p.rect(x+3, 8, 1, 7, woodDark)
+		p.rect(x-1, 14, 6, 1, foam)
+	}
+	return p
+}
+
+func cobbles(seed int) (p pic) {
+	p.rect(0, 0, side, side, slate)
+	for row := range 4 {
+		for col := -1; col < 3; col++ {
+			x, y := col*6+row%2*3, row*4
+			c := stone
+			if noise(col+2, row, seed, 3) == 0 {
+				c = ash
+			}
+			p.rect(x, y, 5, 3, c)
+			p.rect(x, y, 5, 1, ash)
+			p.rect(x+1, y+2, 4, 1, stone)
+		}
+	}
+	return
+}
+
+func floorBoards() (p pic) {
+	for col := range 4 {
+		p.rect(col*4, 0, 4, side, woodLo)
+		p.rect(col*4, 0, 1, side, woodDark)
+		p.rect(col*4+1, 0, 1, side, wood)
+		p.rect(col*4+1, noise(col, 14, 1, 12), 3, 1, woodDark)
+	}
+	return
+}

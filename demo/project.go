@@ -1,0 +1,66 @@
+package demo
+
+import (
+	"azzel/core/author"
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/grid"
+)
+
+// Name is the demo project's.
+const Name = "The Saltworks at Low Tide"
+
+// Project builds the demo; picture names the stored picture of Coast.
+func Project(s *Sheet, picture string) *document.Document {
+	d := document.New(Name)
+	c, err := author.AddTileset(d, s.Tileset(number, picture))
+	d = do(d, c, err)
+	project := edit.Ref{Type: edit.TypeProject}
+	d = do(d, author.Change{Do: []edit.Primitive{edit.Set(project, "hero", s.Hero(number)), edit.Set(project, "looks", s.Looks(number))}}, nil)
+
+	q, p := quay(s), pans(s)
+	d = q.add(d, "Quay")
+	d = p.add(d, "Pans")
+	c, err = author.Join(d, author.Way{From: end(q, "To the pans"), To: p.m.ID, At: grid.Point{X: 1, Y: 13}, Facing: document.Right, Back: true})
+	d = do(d, c, err)
+
+	var open, crystal, lit = document.NewID(), document.NewID(), document.NewID()
+	var flags author.Change
+	for _, f := range []document.Flag{{ID: open, Name: "Pans are open"}, {ID: crystal, Name: "Crystal seen"}, {ID: lit, Name: "Yard is open"}} {
+		flags.Do = append(flags.Do, edit.Insert(edit.Ref{Type: edit.TypeFlag, ID: f.ID}, f))
+	}
+	d = do(d, flags, nil)
+	opens := func(c *canvas, door string) document.Step {
+		e := end(c, door)
+		return document.Step{Do: document.DoOpen, Map: e.Map, Entity: e.Entity}
+	}
+	say := func(text string) document.Step { return document.Step{Do: document.DoSay, Text: text} }
+	used := func(c *canvas, name string) document.When {
+		e := end(c, name)
+		return document.When{On: document.WhenUse, Map: e.Map, Entity: e.Entity}
+	}
+	for _, r := range []document.Rule{
+		{When: document.When{On: document.WhenArrive, Map: q.m.ID}, Once: true,
+			Then: []document.Step{say("Low tide. Three beacons to light before the water is back.")}},
+		{When: used(q, "Sluice wheel"), If: []document.Condition{{Flag: open}},
+			Then: []document.Step{opens(q, "Pan gate"), {Do: document.DoSet, Flag: open, To: true}, say("Somewhere east a gate grinds open.")}},
+		{When: used(q, "Sluice wheel"), If: []document.Condition{{Flag: open, Is: true}}, Then: []document.Step{say("It will not turn any further.")}},
+		{When: document.When{On: document.WhenTake, Map: q.m.ID, Entity: end(q, "Salt crystal").Entity}, Once: true,
+			Then: []document.Step{{Do: document.DoSet, Flag: crystal, To: true}, say("A clear crystal. The lamp keeper pays for these.")}},
+		{When: document.When{On: document.WhenArrive, Map: p.m.ID}, Once: true, Then: []document.Step{say("The pans. Keep to the dykes when the water comes.")}},
+		{When: used(p, "Yard wheel"), Once: true, Then: []document.Step{opens(p, "Beacon gate"), {Do: document.DoSet, Flag: lit, To: true}, say("The beacon yard stands open.")}},
+	} {
+		c, err := author.AddRule(d, r)
+		d = do(d, c, err)
+	}
+	return d
+}
+
+func end(c *canvas, name string) document.End {
+	for _, e := range c.m.Entities.All() {
+		if e.Name == name {
+			return document.End{Map: c.m.ID, Entity: e.ID}
+		}
+	}
+	panic("demo: no entity called " + name)
+}

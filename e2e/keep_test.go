@@ -1,0 +1,3 @@
+package e2e
+
+import _ "github.com/go-rod/rod"

@@ -1,0 +1,165 @@
+package server
+
+import (
+	"azzel/store"
+	"context"
+	"log/slog"
+	"sync"
+)
+
+// recentRows is how many rows a room keeps, so that its sockets need not ask
+// the database one by one.
+const recentRows = 2000
+
+// hub knows the open sockets by project.
+type hub struct {
+	store *store.Store
+	mu    sync.Mutex
+	rooms map[string]*room
+}
+
+// room is the sockets of one project.
+type room struct {
+	hub     *hub
+	project string
+
+	mu      sync.Mutex
+	sockets map[*socket]bool
+	recent  []store.LogRow // consecutive, the newest last
+
+	fetching sync.Mutex
+}
+
+func newHub(s *store.Store) *hub { return &hub{store: s, rooms: map[string]*room{}} }
+
+func (h *hub) enter(project string, s *socket) *room {
+	h.mu.Lock()
+	defer h.mu.Unlock()
+	r := h.rooms[project]
+	if r == nil {
+		r = &room{hub: h, project: project, sockets: map[*socket]bool{}}
+		h.rooms[project] = r
+	}
+	r.mu.Lock()
+	r.sockets[s] = true
+	r.mu.Unlock()
+	return r
+}
+
+func (h *hub) leave(r *room, s *socket) {
+	h.mu.Lock()
+	r.mu.Lock()
+	delete(r.sockets, s)
+	if len(r.sockets) == 0 {
+		delete(h.rooms, r.project)
+	}
+	r.mu.Unlock()
+	h.mu.Unlock()
+	r.tellPeople()
+}
+
+// wake has the sockets of a project send what is new up to head.
+func (h *hub) wake(project string, _ int64) {
+	h.mu.Lock()
+	r := h.rooms[project]
+	h.mu.Unlock()
+	if r != nil {
+		for _, s := range r.all() {
+			s.poke()
+		}
+	}
+}
+
+func (h *hub) wakeAll() {
+	h.mu.Lock()
+	projects := make([]string, 0, len(h.rooms))
+	for p := range h.rooms {
+		projects = append(projects, p)
+	}
+	h.mu.Unlock()
+	for _, p := range projects {
+		h.wake(p, 0)
+	}
+}
+
+func (h *hub) close() {
+	h.mu.Lock()
+	rooms := make([]*room, 0, len(h.rooms))
+	for _, r := range h.rooms {
+		rooms = append(rooms, r)
+	}
+	h.mu.Unlock()
+	for _, r := range rooms {
+		for _, s := range r.all() {
+			s.end()
+		}
+	}
+}
+
+func (r *room) all() []*socket {
+	r.mu.Lock()
+	defer r.mu.Unlock()
+	out := make([]*socket, 0, len(r.sockets))
+	for s := range r.sockets {
+		out = append(out, s)
+	}
+	return out
+}
+
+// after gives the rows behind an edit number, from the recent ones when they
+// reach back far enough, else from the database; at most 500 at once.
+func (r *room) after(ctx context.Context, seq int64) ([]store.LogRow, error) {
+	r.fetching.Lock()
+	defer r.fetching.Unlock()
+	if n := len(r.recent); n > 0 && seq >= r.recent[0].Seq-1 {
+		if seq < r.recent[n-1].Seq {
+			from := int(seq - r.recent[0].Seq + 1)
+			return append([]store.LogRow(nil), r.recent[from:min(n, from+500)]...), nil
+		}
+		seq = r.recent[n-1].Seq
+	}
+	rows, err := r.hub.store.Rows(ctx, r.project, seq, 500)
+	if err != nil {
+		return nil, err
+	}
+	out := make([]store.LogRow, len(rows))
+	for i, row := range rows {
+		out[i] = row.Sent()
+	}
+	if n := len(r.recent); len(out) > 0 && (n == 0 || out[0].Seq == r.recent[n-1].Seq+1) {
+		r.recent = append(r.recent, out...)
+		if extra := len(r.recent) - recentRows; extra > 0 {
+			r.recent = append([]store.LogRow(nil), r.recent[extra:]...)
+		}
+	}
+	return out, nil
+}
+
+// person is somebody who has the project open.
+type person struct {
+	Client string `json:"client"`
+	Name   string `json:"name"`
+}
+
+// tellPeople tells every socket who is here.
+func (r *room) tellPeople() {
+	all := r.all()
+	people := []person{}
+	for _, s := range all {
+		people = append(people, person{s.client, s.name})
+	}
+	for _, s := range all {
+		s.say(message{T: "people", People: people})
+	}
+}
+
+// pass gives a message to everybody else in the room; who is slow misses it.
+func (r *room) pass(from *socket, m message) {
+	for _, s := range r.all() {
+		if s != from {
+			s.say(m)
+		}
+	}
+}
+
+func logSocket(err error) { slog.Debug("socket ended", "error", err) }

@@ -1,0 +1,97 @@
+package server
+
+import (
+	"azzel/core/document"
+	"azzel/core/edit"
+	"errors"
+	"fmt"
+	"strconv"
+	"strings"
+
+	"github.com/gofiber/fiber/v3"
+)
+
+func (s *Server) projects(c fiber.Ctx) error {
+	all, err := s.store.Projects(c.Context())
+	if err != nil {
+		return err
+	}
+	return c.JSON(all)
+}
+
+func (s *Server) newProject(c fiber.Ctx) error {
+	var ask struct {
+		Name string `json:"name"`
+	}
+	if err := document.Strict(c.Body(), &ask); err != nil {
+		return bad(errors.New("a new project needs a name"))
+	}
+	doc := document.New(strings.TrimSpace(ask.Name))
+	if err := doc.Project.Check(); err != nil {
+		return bad(err)
+	}
+	p, err := s.store.NewProject(c.Context(), document.NewID(), doc, personOf(c).ID)
+	if err != nil {
+		return err
+	}
+	return c.Status(fiber.StatusCreated).JSON(p)
+}
+
+// state sends the whole document, with its edit number in a header.
+func (s *Server) state(c fiber.Ctx) error {
+	doc, seq, err := s.log.State(c.Context(), projectOf(c))
+	if err != nil {
+		return err
+	}
+	c.Set("X-Azzel-Seq", strconv.FormatInt(seq, 10))
+	c.Set("Content-Type", "application/octet-stream")
+	c.Set("Cache-Control", "no-store")
+	return c.Send(doc.Encode())
+}
+
+func seqOf(c fiber.Ctx) (int64, error) {
+	seq, err := strconv.ParseInt(c.Params("seq"), 10, 64)
+	if err != nil || seq < 0 {
+		return 0, bad(errors.New("that is not the number of an edit"))
+	}
+	return seq, nil
+}
+
+func (s *Server) history(c fiber.Ctx) error {
+	seq, err := seqOf(c)
+	if err != nil {
+		return err
+	}
+	undo, redo, err := s.store.History(c.Context(), projectOf(c), personOf(c).ID, seq)
+	if err != nil {
+		return err
+	}
+	return c.JSON(fiber.Map{"undo": undo, "redo": redo})
+}
+
+func (s *Server) revert(c fiber.Ctx) error {
+	seq, err := seqOf(c)
+	if err != nil {
+		return err
+	}
+	data, err := s.store.Revert(c.Context(), projectOf(c), seq)
+	if err != nil {
+		return err
+	}
+	c.Set("Content-Type", "application/json")
+	return c.Send(data)
+}
+
+// edit takes one edit that is too large for the socket.
+func (s *Server) edit(c fiber.Ctx) error {
+	raw := append([]byte(nil), c.Body()...) // Fiber uses the buffer again
+	e, err := edit.Decode(raw)
+	if err != nil {
+		return bad(err)
+	}
+	answer := <-s.log.Append(projectOf(c), personOf(c).ID, e, raw)
+	if answer.Err != nil {
+		return fmt.Errorf("append: %w", answer.Err)
+	}
+	return c.JSON(fiber.Map{"seq": answer.Seq})
+}

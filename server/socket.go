@@ -1,0 +1,255 @@
+package server
+
+import (
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/store"
+	"context"
+	"encoding/json"
+	"errors"
+	"sync"
+	"time"
+
+	"github.com/gofiber/contrib/v3/websocket"
+	"github.com/gofiber/fiber/v3"
+)
+
+const (
+	// maxMessage is the largest message a socket takes; larger edits go by POST.
+	maxMessage = 512 << 10
+	// pingEvery keeps quiet sockets alive and finds dead ones.
+	pingEvery   = 20 * time.Second
+	writeWithin = 10 * time.Second
+)
+
+// message is everything that crosses the socket; T says which fields count.
+//
+//	from the page: hello (format, client, since), edit (edit), pointer (map, x, y)
+//	to the page:   rows (rows), refused (mark, why), people (people), pointer, stale (format), sorry (why)
+type message struct {
+	T      string          `json:"t"`
+	Format int             `json:"format,omitempty"`
+	Client string          `json:"client,omitempty"`
+	Since  int64           `json:"since,omitempty"`
+	Edit   json.RawMessage `json:"edit,omitempty"`
+	Mark   *edit.Mark      `json:"mark,omitempty"`
+	Why    string          `json:"why,omitempty"`
+	Rows   []store.LogRow  `json:"rows,omitempty"`
+	People []person        `json:"people,omitempty"`
+	Name   string          `json:"name,omitempty"`
+	Map    string          `json:"map,omitempty"`
+	X      int             `json:"x"`
+	Y      int             `json:"y"`
+}
+
+// socket is one open page.
+type socket struct {
+	conn   *websocket.Conn
+	server *Server
+	room   *room
+	person string
+	name   string
+	client string
+
+	out  chan message
+	wake chan struct{}
+	done chan struct{}
+	once sync.Once
+
+	mu sync.Mutex
+	// sent are edits that came over this socket and need not be sent back whole.
+	sent map[edit.Mark]bool
+}
+
+func (s *Server) live() fiber.Handler {
+	upgrade := websocket.New(func(conn *websocket.Conn) {
+		p, _ := conn.Locals("person").(store.Person)
+		role, _ := conn.Locals("role").(string)
+		k := &socket{conn: conn, server: s, person: p.ID, name: p.Name, out: make(chan message, 256), wake: make(chan struct{}, 1),
+			done: make(chan struct{}), sent: map[edit.Mark]bool{}}
+		k.serve(conn.Params("project"), role)
+	}, websocket.Config{HandshakeTimeout: 10 * time.Second, ReadBufferSize: 4096, WriteBufferSize: 16384})
+	return func(c fiber.Ctx) error {
+		if !websocket.IsWebSocketUpgrade(c) {
+			return fiber.NewError(fiber.StatusUpgradeRequired, "This address is for the live socket.")
+		}
+		c.Locals("person", personOf(c))
+		c.Locals("role", c.Locals(roleKey{}))
+		return upgrade(c)
+	}
+}
+
+func (k *socket) serve(project, role string) {
+	defer k.end()
+	k.conn.SetReadLimit(maxMessage)
+	_ = k.conn.SetReadDeadline(time.Now().Add(writeWithin))
+	var hello message
+	if err := k.conn.ReadJSON(&hello); err != nil || hello.T != "hello" || !document.ID(hello.Client).Valid() || hello.Since < 0 {
+		k.apologise("the page did not say who it is: reload it")
+		return
+	}
+	if hello.Format != Format {
+		_ = k.write(message{T: "stale", Format: Format})
+		return
+	}
+	k.client = hello.Client
+	k.room = k.server.hub.enter(project, k)
+	defer k.server.hub.leave(k.room, k)
+	k.room.tellPeople()
+	var writer sync.WaitGroup
+	writer.Add(1)
+	go func() {
+		defer writer.Done()
+		defer k.end()
+		k.pump(hello.Since)
+	}()
+	defer writer.Wait() // the connection is taken back when serve returns
+	defer k.end()
+	k.poke()
+	k.conn.SetPongHandler(func(string) error { return k.conn.SetReadDeadline(time.Now().Add(3 * pingEvery)) })
+	for {
+		_ = k.conn.SetReadDeadline(time.Now().Add(3 * pingEvery))
+		_, data, err := k.conn.ReadMessage()
+		if err != nil {
+			logSocket(err)
+			return
+		}
+		var m message
+		if err := json.Unmarshal(data, &m); err != nil {
+			k.say(message{T: "sorry", Why: "A message could not be read; nothing was changed."})
+			continue
+		}
+		switch m.T {
+		case "edit":
+			k.take(project, role, m.Edit)
+		case "pointer":
+			k.room.pass(k, message{T: "pointer", Client: k.client, Name: k.name, Map: m.Map, X: m.X, Y: m.Y})
+		default:
+			k.say(message{T: "sorry", Why: "A message was not understood; nothing was changed."})
+		}
+	}
+}
+
+func (k *socket) apologise(why string) {
+	_ = k.write(message{T: "sorry", Why: why})
+}
+
+// take stores an edit. The answer is its row, which comes in order with the
+// others; only a refusal is answered by itself.
+func (k *socket) take(project, role string, raw json.RawMessage) {
+	e, err := edit.Decode(raw)
+	if err != nil {
+		k.refuse(raw, sentence(err))
+		return
+	}
+	if role == store.RoleViewer {
+		k.refuse(raw, sentence(store.ErrRole))
+		return
+	}
+	k.mu.Lock()
+	k.sent[e.Mark] = true
+	k.mu.Unlock()
+	answer := k.server.log.Append(project, k.person, e, raw)
+	go func() {
+		a := <-answer
+		switch {
+		case errors.Is(a.Err, store.ErrNotFound):
+			k.refuse(raw, "This project is no longer here.")
+		case a.Err != nil:
+			// not stored: the page keeps it and sends it again when it connects anew
+			logSocket(a.Err)
+			k.end()
+		default:
+			k.poke()
+		}
+	}()
+}
+
+func (k *socket) refuse(raw json.RawMessage, why string) {
+	var mark edit.Mark
+	_ = json.Unmarshal(raw, &mark) // a mark that cannot be read stays empty
+	k.say(message{T: "refused", Mark: &mark, Why: why})
+}
+
+// pump is the one writer: it sends new rows in order, messages and pings.
+func (k *socket) pump(seq int64) {
+	ping := time.NewTicker(pingEvery)
+	defer ping.Stop()
+	for {
+		select {
+		case <-k.done:
+			return
+		case m := <-k.out:
+			if k.write(m) != nil {
+				return
+			}
+		case <-k.wake:
+			for {
+				rows, err := k.room.after(context.Background(), seq)
+				if err != nil {
+					logSocket(err)
+					return // the page connects anew and asks again
+				}
+				if len(rows) == 0 {
+					break
+				}
+				if rows[0].Seq <= seq {
+					rows = rows[min(int64(len(rows)), seq-rows[0].Seq+1):]
+				}
+				if len(rows) == 0 {
+					break
+				}
+				seq = rows[len(rows)-1].Seq
+				if k.write(message{T: "rows", Rows: k.without(rows)}) != nil {
+					return
+				}
+			}
+		case <-ping.C:
+			if k.conn.WriteControl(websocket.PingMessage, nil, time.Now().Add(writeWithin)) != nil {
+				return
+			}
+		}
+	}
+}
+
+// without leaves out the text of edits that this page sent itself.
+func (k *socket) without(rows []store.LogRow) []store.LogRow {
+	k.mu.Lock()
+	defer k.mu.Unlock()
+	out := append([]store.LogRow(nil), rows...)
+	for i := range out {
+		if k.sent[out[i].Mark] {
+			out[i].Edit = nil
+			delete(k.sent, out[i].Mark)
+		}
+	}
+	return out
+}
+
+func (k *socket) write(m message) error {
+	_ = k.conn.SetWriteDeadline(time.Now().Add(writeWithin))
+	return k.conn.WriteJSON(m)
+}
+
+func (k *socket) say(m message) {
+	select {
+	case k.out <- m:
+	default: // too slow; rows are never lost this way, they are fetched by number
+	}
+}
+
+func (k *socket) poke() {
+	select {
+	case k.wake <- struct{}{}:
+	default:
+	}
+}
+
+// end closes the socket once; the reader and the writer then return.
+func (k *socket) end() {
+	k.once.Do(func() {
+		close(k.done)
+		_ = k.conn.SetReadDeadline(time.Now())
+		_ = k.conn.WriteControl(websocket.CloseMessage, websocket.FormatCloseMessage(websocket.CloseGoingAway, ""), time.Now().Add(time.Second))
+	})
+}

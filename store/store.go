@@ -1,0 +1,279 @@
+package store
+
+import (
+	"azzel/core/cells"
+	"azzel/core/document"
+	"azzel/core/edit"
+	"context"
+	"crypto/rand"
+	"crypto/sha256"
+	"embed"
+	"encoding/base64"
+	"encoding/hex"
+	"errors"
+	"fmt"
+	"io/fs"
+	"strings"
+	"time"
+	"unicode/utf8"
+
+	"github.com/pressly/goose/v3"
+	"gorm.io/driver/postgres"
+	"gorm.io/gorm"
+	"gorm.io/gorm/clause"
+	"gorm.io/gorm/logger"
+)
+
+//go:embed migrations/*.sql
+var migrations embed.FS
+
+// Store is the database.
+type Store struct {
+	db  *gorm.DB
+	dsn string
+}
+
+// Errors that callers tell apart.
+var (
+	ErrNotFound = errors.New("this project or picture is not here")
+	ErrRole     = errors.New("you can look at this project but not change it")
+)
+
+// Open connects and brings the tables up to date.
+func Open(ctx context.Context, dsn string) (*Store, error) {
+	db, err := gorm.Open(postgres.Open(dsn), &gorm.Config{Logger: logger.Discard, SkipDefaultTransaction: true, PrepareStmt: true})
+	if err != nil {
+		return nil, fmt.Errorf("connect to the database: %w", err)
+	}
+	pool, err := db.DB()
+	if err != nil {
+		return nil, fmt.Errorf("database pool: %w", err)
+	}
+	pool.SetMaxOpenConns(16)
+	pool.SetMaxIdleConns(8)
+	files, err := fs.Sub(migrations, "migrations")
+	if err != nil {
+		return nil, fmt.Errorf("migrations: %w", err)
+	}
+	provider, err := goose.NewProvider(goose.DialectPostgres, pool, files)
+	if err != nil {
+		return nil, fmt.Errorf("migrations: %w", err)
+	}
+	if _, err := provider.Up(ctx); err != nil {
+		return nil, fmt.Errorf("bring the tables up to date: %w", err)
+	}
+	return &Store{db, dsn}, nil
+}
+
+// Close ends all connections.
+func (s *Store) Close() error {
+	pool, err := s.db.DB()
+	if err != nil {
+		return err
+	}
+	return pool.Close()
+}
+
+func hashed(token string) []byte {
+	sum := sha256.Sum256([]byte(token))
+	return sum[:]
+}
+
+// NewPerson makes a person and the token that proves who they are.
+func (s *Store) NewPerson(ctx context.Context, name string) (Person, string, error) {
+	var b [32]byte
+	_, _ = rand.Read(b[:]) // crypto/rand.Read never fails
+	token := base64.RawURLEncoding.EncodeToString(b[:])
+	p := Person{ID: string(document.NewID()), TokenHash: hashed(token), Name: name}
+	if err := s.db.WithContext(ctx).Create(&p).Error; err != nil {
+		return p, "", fmt.Errorf("store a person: %w", err)
+	}
+	return p, token, nil
+}
+
+// PersonByToken finds who a token belongs to.
+func (s *Store) PersonByToken(ctx context.Context, token string) (Person, error) {
+	var p Person
+	err := s.db.WithContext(ctx).Where("token_hash = ?", hashed(token)).Take(&p).Error
+	return p, found(err)
+}
+
+func found(err error) error {
+	if errors.Is(err, gorm.ErrRecordNotFound) {
+		return ErrNotFound
+	}
+	return err
+}
+
+// Projects lists the projects, the one changed last first.
+func (s *Store) Projects(ctx context.Context) ([]Project, error) {
+	all := []Project{}
+	err := s.db.WithContext(ctx).Order("changed_at DESC, id").Find(&all).Error
+	return all, err
+}
+
+// NewProject stores a project that begins as doc, owned by a person.
+func (s *Store) NewProject(ctx context.Context, id document.ID, doc *document.Document, owner string) (Project, error) {
+	if err := doc.Project.Check(); err != nil {
+		return Project{}, err
+	}
+	next := 1
+	for _, t := range doc.Tilesets.All() {
+		next = max(next, t.Number+1)
+	}
+	p := Project{ID: string(id), Name: doc.Project.Name, NextTileset: next}
+	err := s.db.WithContext(ctx).Transaction(func(tx *gorm.DB) error {
+		if err := tx.Create(&p).Error; err != nil {
+			return err
+		}
+		if err := tx.Create(&Member{p.ID, owner, RoleOwner}).Error; err != nil {
+			return err
+		}
+		return tx.Create(&Snapshot{p.ID, 0, cells.Pack(doc.Encode())}).Error
+	})
+	if err != nil {
+		return p, fmt.Errorf("store a project: %w", err)
+	}
+	return p, nil
+}
+
+// Project finds a project.
+func (s *Store) Project(ctx context.Context, id string) (Project, error) {
+	var p Project
+	err := s.db.WithContext(ctx).Take(&p, "id = ?", id).Error
+	return p, found(err)
+}
+
+// RemoveProject removes a project with its log.
+func (s *Store) RemoveProject(ctx context.Context, id string) error {
+	return s.db.WithContext(ctx).Delete(&Project{ID: id}).Error
+}
+
+// Join gives a person's role in a project; who opens one for the first time becomes an editor.
+func (s *Store) Join(ctx context.Context, project, person string) (string, error) {
+	var p Project
+	if err := found(s.db.WithContext(ctx).Select("id").Take(&p, "id = ?", project).Error); err != nil {
+		return "", err
+	}
+	m := Member{project, person, RoleEditor}
+	if err := s.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).Create(&m).Error; err != nil {
+		return "", fmt.Errorf("join a project: %w", err)
+	}
+	err := s.db.WithContext(ctx).Take(&m, "project_id = ? AND person_id = ?", project, person).Error
+	return m.Role, found(err)
+}
+
+// SavePicture keeps a normalised PNG and gives its SHA-256 in hexadecimal.
+func (s *Store) SavePicture(ctx context.Context, png []byte, width, height int) (string, error) {
+	sum := sha256.Sum256(png)
+	p := Picture{SHA: hex.EncodeToString(sum[:]), PNG: png, Width: width, Height: height}
+	err := s.db.WithContext(ctx).Clauses(clause.OnConflict{DoNothing: true}).Create(&p).Error
+	if err != nil {
+		return "", fmt.Errorf("store a picture: %w", err)
+	}
+	return p.SHA, nil
+}
+
+// PictureBytes gives a stored PNG.
+func (s *Store) PictureBytes(ctx context.Context, sha string) ([]byte, error) {
+	var p Picture
+	err := s.db.WithContext(ctx).Select("png").Take(&p, "sha = ?", sha).Error
+	return p.PNG, found(err)
+}
+
+// ReserveTileset gives a tileset number of a project that is never given again.
+func (s *Store) ReserveTileset(ctx context.Context, project string) (int, error) {
+	var p Project
+	err := s.db.WithContext(ctx).Model(&p).Clauses(clause.Returning{Columns: []clause.Column{{Name: "next_tileset"}}}).
+		Where("id = ? AND next_tileset <= ?", project, document.MaxTilesets).
+		Update("next_tileset", gorm.Expr("next_tileset + 1")).Error
+	if err != nil {
+		return 0, fmt.Errorf("reserve a tileset number: %w", err)
+	}
+	if p.NextTileset == 0 {
+		return 0, fmt.Errorf("a project has at most %d tilesets", document.MaxTilesets)
+	}
+	return p.NextTileset - 1, nil
+}
+
+// Rows gives the log of a project after an edit number, oldest first, at most limit rows.
+func (s *Store) Rows(ctx context.Context, project string, after int64, limit int) ([]Row, error) {
+	return rowsAfter(s.db.WithContext(ctx), project, after, limit)
+}
+
+func rowsAfter(db *gorm.DB, project string, after int64, limit int) ([]Row, error) {
+	var rows []Row
+	err := db.Omit("revert").Where("project_id = ? AND seq > ?", project, after).Order("seq").Limit(limit).Find(&rows).Error
+	if err != nil {
+		return nil, fmt.Errorf("read the log: %w", err)
+	}
+	return rows, nil
+}
+
+// Revert gives the way back of one edit, as JSON.
+func (s *Store) Revert(ctx context.Context, project string, seq int64) ([]byte, error) {
+	var row Row
+	err := s.db.WithContext(ctx).Select("revert").Take(&row, "project_id = ? AND seq = ?", project, seq).Error
+	return row.Revert, found(err)
+}
+
+// Past is one entry of a person's history, without its way back.
+type Past struct {
+	Mark edit.Mark `json:"mark"`
+	Seq  int64     `json:"seq"`
+	Text string    `json:"text"`
+}
+
+// History gives what a person can undo and redo, oldest first, up to an edit number.
+func (s *Store) History(ctx context.Context, project, person string, upTo int64) (undo, redo []Past, err error) {
+	var rows []Row
+	err = s.db.WithContext(ctx).Select("seq", "client", "number", "kind", "of_client", "of_number", "label").
+		Where("project_id = ? AND person_id = ? AND seq <= ? AND changes", project, person, upTo).Order("seq").Find(&rows).Error
+	if err != nil {
+		return nil, nil, fmt.Errorf("read the history: %w", err)
+	}
+	undo, redo = []Past{}, []Past{}
+	drop := func(stack []Past, r Row) []Past {
+		for i := len(stack) - 1; i >= 0; i-- {
+			if string(stack[i].Mark.Client) == r.OfClient && stack[i].Mark.Number == r.OfNumber {
+				return append(stack[:i], stack[i+1:]...)
+			}
+		}
+		return stack
+	}
+	for _, r := range rows {
+		past := Past{edit.Mark{Client: document.ID(r.Client), Number: r.Number}, r.Seq, r.Label}
+		switch r.Kind {
+		case edit.Do:
+			undo, redo = append(undo, past), redo[:0]
+		case edit.Undo:
+			undo, redo = drop(undo, r), append(redo, past)
+		case edit.Redo:
+			undo, redo = append(undo, past), drop(redo, r)
+		}
+	}
+	return undo, redo, nil
+}
+
+// Ready waits until the database answers, for as long as ctx allows.
+func (s *Store) Ready(ctx context.Context) error {
+	for {
+		err := s.db.WithContext(ctx).Exec("SELECT 1").Error
+		if err == nil {
+			return nil
+		}
+		select {
+		case <-ctx.Done():
+			return err
+		case <-time.After(20 * time.Millisecond):
+		}
+	}
+}
+
+// storable is text as the database takes it: valid UTF-8 without zero bytes.
+func storable(text string) string {
+	if !utf8.ValidString(text) {
+		text = strings.ToValidUTF8(text, "�")
+	}
+	return strings.ReplaceAll(text, "\x00", "")
+}
