@@ -94,3 +94,11 @@ func (s *State) HeroCell(m *document.Map) grid.Point {
 	}
 	return grid.Point{X: grid.FloorDiv(x, m.CellWidth), Y: grid.FloorDiv(y, m.CellHeight)}
 }
+
+// Picture is the map pixel at the top left of the hero's picture, which is a
+// cell large: the box stands in the middle of its lower side.
+func (s *State) Picture(m *document.Map) (x, y int) {
+	w, h := heroBox(m)
+	x, y = grid.FloorDiv(int(s.X)+Sub/2, Sub), grid.FloorDiv(int(s.Y)+Sub/2, Sub)
+	return x - (m.CellWidth-int(w))/2, y - (m.CellHeight - int(h))
+}

@@ -66,6 +66,7 @@ func init() {
 		"preview":    with((*Session).preview),
 		"press":      with((*Session).press),
 		"pickUp":     with((*Session).pickUp),
+		"target":     with((*Session).target),
 		"checkPlace": with((*Session).checkPlace),
 		"cut":        with(cutOf),
 		"play":       with((*Session).play),
@@ -330,6 +331,22 @@ func (s *Session) pickUp(a pointArgs) (any, error) {
 		Grip  hand.Grip   `json:"grip"`
 		Layer document.ID `json:"layer"`
 	}{g, layer}, nil
+}
+
+// target is the layer that a grip would be put down on; empty when none fits.
+func (s *Session) target(a struct {
+	Map    document.ID `json:"map"`
+	Active document.ID `json:"active"`
+	Grip   hand.Grip   `json:"grip"`
+}) (any, error) {
+	m, err := s.mapOf(a.Map)
+	if err != nil {
+		return nil, err
+	}
+	if l := hand.Target(m, &a.Grip, a.Active); l != nil && a.Grip.What != hand.Nothing {
+		return l.ID, nil
+	}
+	return document.ID(""), nil
 }
 
 func (s *Session) checkPlace(a pointArgs) (any, error) {

@@ -11,8 +11,9 @@ import (
 // View is a game as it is drawn.
 type View struct {
 	Map    document.ID     `json:"map"`
-	X      int64           `json:"x"`
-	Y      int64           `json:"y"`
+	// X and Y are the map pixel at the top left of the hero's picture.
+	X      int             `json:"x"`
+	Y      int             `json:"y"`
 	Facing document.Facing `json:"facing"`
 	Steps  int64           `json:"steps"`
 	Tick   int64           `json:"tick"`
@@ -65,7 +66,7 @@ func (s *Session) step(a struct {
 
 func (s *Session) view() View {
 	g, d := s.game, s.doc()
-	v := View{Map: g.Map, X: g.X, Y: g.Y, Facing: g.Facing, Steps: g.Steps, Tick: g.Tick, Notice: g.Notice, Dark: dark(g), Gone: []document.ID{}, On: []document.ID{}}
+	v := View{Map: g.Map, Facing: g.Facing, Steps: g.Steps, Tick: g.Tick, Notice: g.Notice, Dark: dark(g), Gone: []document.ID{}, On: []document.ID{}}
 	if len(g.Lines) > 0 {
 		v.Line = g.Lines[0]
 	}
@@ -82,6 +83,7 @@ func (s *Session) view() View {
 		return v
 	}
 	v.Cell = g.HeroCell(m)
+	v.X, v.Y = g.Picture(m)
 	for _, e := range s.ground().Collectibles(m) {
 		if g.Taken[e.ID] {
 			v.Gone = append(v.Gone, e.ID)

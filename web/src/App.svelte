@@ -1,0 +1,43 @@
+<script lang="ts">
+	import { Notices } from './frame/notices.svelte'
+	import Workbench from './frame/Workbench.svelte'
+	import Home from './home/Home.svelte'
+	import { Project } from './project/project.svelte'
+	import { Workspace } from './workspace.svelte'
+
+	const id = /^\/p\/([a-z2-7]{12})\/?$/.exec(location.pathname)?.[1]
+	const notices = new Notices()
+
+	async function open(id: string): Promise<Workspace> {
+		const w = new Workspace(await Project.open(id, notices), notices)
+		// for tests and for designers who look: the state hash that the server knows as well
+		Object.assign(globalThis, { azzel: { hash: () => w.project.core.hash(), waiting: () => w.project.waiting } })
+		return w
+	}
+</script>
+
+{#if id}
+	{#await open(id)}
+		<div class="flex h-full items-center justify-center gap-3 text-dim" role="status">
+			<img src="/icon.svg" alt="" width="32" height="32" />
+			Opening the project…
+		</div>
+	{:then w}
+		<Workbench {w} />
+	{:catch error}
+		<div class="flex h-full flex-col items-center justify-center gap-4" role="alert">
+			<p class="max-w-md text-center text-[15px]">{error.message}</p>
+			<div class="flex gap-2">
+				<button class="button button-main" onclick={() => location.reload()}>Try again</button>
+				<a class="button" href="/">All projects</a>
+			</div>
+		</div>
+	{/await}
+{:else if location.pathname === '/'}
+	<Home />
+{:else}
+	<div class="flex h-full flex-col items-center justify-center gap-4" role="alert">
+		<p>There is no project at this address.</p>
+		<a class="button" href="/">All projects</a>
+	</div>
+{/if}

@@ -1,0 +1,69 @@
+<script lang="ts">
+	import ChevronsRight from '@lucide/svelte/icons/chevrons-right'
+	import Search from '@lucide/svelte/icons/search'
+	import { Tabs } from 'bits-ui'
+	import Hint from '../frame/Hint.svelte'
+	import { workspace, type Drawer } from '../workspace.svelte'
+	import Details from './Details.svelte'
+	import KindsDrawer from './KindsDrawer.svelte'
+	import RulesDrawer from './RulesDrawer.svelte'
+	import TilesDrawer from './TilesDrawer.svelte'
+
+	const w = workspace()
+	let query = $state('')
+	const drawers: { id: Drawer; name: string }[] = [
+		{ id: 'tiles', name: 'Tiles' },
+		{ id: 'kinds', name: 'Kinds' },
+		{ id: 'rules', name: 'Rules' },
+	]
+	const wanted = $derived(query.trim().toLowerCase())
+</script>
+
+<aside class="flex min-h-0 flex-col border-l border-line bg-plaster" aria-label="Cabinet">
+	<div class="flex items-center gap-1 p-2 pb-1">
+		<label class="flex field grow items-center gap-2 focus-within:border-glaze">
+			<Search size={14} class="shrink-0 text-dim" />
+			<input
+				class="w-full min-w-0 bg-transparent outline-none placeholder:text-dim"
+				type="search"
+				placeholder="Search the cabinet"
+				aria-label="Search the cabinet"
+				bind:value={query}
+				onkeydown={(e) => {
+					if (e.key === 'Escape' && query) {
+						e.stopPropagation()
+						query = ''
+					}
+				}}
+			/>
+		</label>
+		<Hint label="Fold the cabinet away" keys="Ctrl+]" class="button-plain" onclick={() => (w.cabinetOpen = false)}
+			><ChevronsRight size={16} /></Hint
+		>
+	</div>
+	{#if wanted}
+		<div class="min-h-0 grow overflow-y-auto">
+			<TilesDrawer {wanted} />
+			<KindsDrawer {wanted} />
+			<RulesDrawer {wanted} />
+		</div>
+	{:else}
+		<Tabs.Root bind:value={() => w.drawer, (d) => (w.drawer = d as Drawer)} class="flex min-h-0 grow flex-col">
+			<Tabs.List class="flex border-b border-line px-2" aria-label="Drawers">
+				{#each drawers as d (d.id)}
+					<Tabs.Trigger
+						value={d.id}
+						class="h-7 grow text-dim data-[state=active]:border-b-2 data-[state=active]:border-glaze data-[state=active]:font-semibold data-[state=active]:text-ink"
+					>
+						{d.name}
+					</Tabs.Trigger>
+				{/each}
+			</Tabs.List>
+			<Tabs.Content value={w.drawer} class="min-h-0 grow overflow-y-auto outline-none" tabindex={-1}>
+				{#if w.drawer === 'tiles'}<TilesDrawer />{:else if w.drawer === 'kinds'}<KindsDrawer />{:else}<RulesDrawer
+					/>{/if}
+			</Tabs.Content>
+		</Tabs.Root>
+	{/if}
+	{#if w.selection.length && !w.play.on}<Details />{/if}
+</aside>

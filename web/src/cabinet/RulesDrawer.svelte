@@ -1,0 +1,37 @@
+<script lang="ts">
+	import Plus from '@lucide/svelte/icons/plus'
+	import RuleCard from '../rules/RuleCard.svelte'
+	import { workspace } from '../workspace.svelte'
+
+	let { wanted = '' }: { wanted?: string } = $props()
+	const w = workspace()
+	const text = (r: (typeof w.project.head.rules)[number]) =>
+		r.sentence
+			.map((s) => s.text)
+			.join(' ')
+			.toLowerCase()
+	const rules = $derived(
+		w.project.head.rules.filter((r) =>
+			wanted ? text(r).includes(wanted) : r.when.map === w.map?.id || r.then.some((s) => s.map === w.map?.id),
+		),
+	)
+
+	function add() {
+		const made = w.project.try('addRule', { when: { on: 'arrive', map: w.map!.id, entity: '' } })
+		if (made?.made) w.rule = made.made
+	}
+</script>
+
+<section class="flex flex-col gap-2 p-2" aria-label="Rules of this map">
+	{#each rules as rule (rule.id)}
+		<RuleCard {rule} />
+	{/each}
+	{#if !wanted && w.map}
+		{#if !rules.length}
+			<p class="text-dim">
+				No rule is about {w.map.name} yet. Drag from a switch’s round nub to a door, or write one here.
+			</p>
+		{/if}
+		<button class="button" onclick={add}><Plus size={15} /> New rule on {w.map.name}</button>
+	{/if}
+</section>

@@ -1,0 +1,56 @@
+<script lang="ts">
+	import Settings2 from '@lucide/svelte/icons/settings-2'
+	import { DropdownMenu } from 'bits-ui'
+	import Hint from '../frame/Hint.svelte'
+	import Menu, { type Choice } from '../frame/Menu.svelte'
+	import { workspace } from '../workspace.svelte'
+	import StarterOffer from '../tilesets/StarterOffer.svelte'
+	import TileSheet from './TileSheet.svelte'
+
+	let { wanted = '' }: { wanted?: string } = $props()
+	const w = workspace()
+	const sets = $derived(w.project.head.tilesets.filter((t) => t.name.toLowerCase().includes(wanted)))
+	const shown = $derived(sets.find((t) => t.id === w.tilesetId) ?? sets[0])
+	const choices = $derived<Choice[]>(
+		sets.map((t) => ({
+			label: t.name,
+			hint: `${t.columns} × ${t.rows}`,
+			chosen: t === shown,
+			run: () => (w.tilesetId = t.id),
+		})),
+	)
+</script>
+
+{#if shown}
+	<section class="flex flex-col gap-1 px-0.5 py-2" aria-label="Tiles">
+		<div class="flex items-center gap-1 px-1.5">
+			<Menu {choices} side="bottom">
+				{#snippet trigger()}
+					<DropdownMenu.Trigger class="word min-w-0 truncate" aria-label="Tileset: {shown.name}"
+						>{shown.name}</DropdownMenu.Trigger
+					>
+				{/snippet}
+			</Menu>
+			<span class="grow truncate text-right font-mono text-[11px] text-dim"
+				>{shown.cut.cellWidth} × {shown.cut.cellHeight} px</span
+			>
+			<Hint
+				label="Set up this tileset"
+				class="button-plain"
+				onclick={() => {
+					w.tilesetId = shown.id
+					w.open('tilesets')
+				}}
+			>
+				<Settings2 size={15} />
+			</Hint>
+		</div>
+		<TileSheet tileset={shown} />
+	</section>
+{:else if !wanted}
+	<div class="flex flex-col gap-3 p-3">
+		<p>There are no tiles yet. Bring in a picture of your own, or begin with ours.</p>
+		<button class="button button-main" onclick={() => w.open('tilesets')}>Bring in a picture…</button>
+		<StarterOffer />
+	</div>
+{/if}

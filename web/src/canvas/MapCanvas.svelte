@@ -1,0 +1,191 @@
+<script lang="ts">
+	import { ContextMenu } from 'bits-ui'
+	import { onMount, untrack } from 'svelte'
+	import { workspace } from '../workspace.svelte'
+	import CanvasMenu from './CanvasMenu.svelte'
+	import { drawOverlay } from './overlay'
+	import { Press } from './press.svelte'
+
+	const w = workspace()
+	const { view } = w
+	let holder: HTMLDivElement
+	let base: HTMLCanvasElement
+	let over: HTMLCanvasElement
+	let dpr = $state(devicePixelRatio)
+	let stale = $state(0)
+	let fitted = ''
+	const press = new Press(w, () => dpr)
+
+	const at = (e: MouseEvent) => {
+		const r = base.getBoundingClientRect()
+		return { x: (e.clientX - r.left) * dpr, y: (e.clientY - r.top) * dpr }
+	}
+
+	const cursorStyle = $derived.by(() => {
+		if (press.does.what === 'pan') return 'grabbing'
+		if (press.spaceDown) return 'grab'
+		if (w.picking) return 'crosshair'
+		if (w.hand.holding) return press.ghost()?.refusal ? 'not-allowed' : 'crosshair'
+		return press.hover && !w.play.on ? 'pointer' : 'default'
+	})
+
+	let frame = 0
+	function plan() {
+		if (!frame) frame = requestAnimationFrame(draw)
+	}
+
+	function draw() {
+		frame = 0
+		const m = w.map
+		const ctx = base.getContext('2d')!
+		const top = over.getContext('2d')!
+		ctx.clearRect(0, 0, base.width, base.height)
+		top.clearRect(0, 0, over.width, over.height)
+		if (!m || !view.width) return
+		if (!w.scene.draw(ctx, m, view, w.play.view ?? undefined)) plan()
+		if (w.play.view) {
+			if (w.hand.holding) drawOverlay(top, w, m, view, { ...press.doing(), hover: null }, dpr)
+			top.fillStyle = `rgb(13 17 18 / ${w.play.view.dark / 255})`
+			top.fillRect(0, 0, over.width, over.height)
+		} else {
+			drawOverlay(top, w, m, view, press.doing(), dpr)
+		}
+	}
+
+	// everything that is drawn is named here, and a frame is planned when it changes
+	$effect(() => {
+		void [view.x, view.y, view.scale, view.width, view.height, w.map, w.grid, w.selected, w.cell, w.theme]
+		void [press.does, press.hover, press.cursor, w.hand.grip, w.active, w.project.turn, w.project.entityTurn, stale]
+		void [w.play.view, w.project.head, w.rule, w.picking, [...w.project.pointers.values()]]
+		plan()
+	})
+
+	// a map that is opened is shown whole once
+	$effect(() => {
+		const id = w.mapId
+		if (!view.width || fitted === id) return
+		untrack(() => {
+			const m = w.project.map(id)
+			if (!m) return
+			fitted = id
+			view.fit(m)
+			if (view.scale < 1) view.scale = 1
+			view.centre((m.bounds.x + m.bounds.w / 2) * m.cellWidth, (m.bounds.y + m.bounds.h / 2) * m.cellHeight)
+		})
+	})
+
+	onMount(() => {
+		const told = () => stale++
+		w.scene.onStale.add(told)
+		const resized = new ResizeObserver(() => {
+			dpr = devicePixelRatio
+			const width = Math.round(holder.clientWidth * dpr)
+			const height = Math.round(holder.clientHeight * dpr)
+			for (const c of [base, over]) [c.width, c.height] = [width, height]
+			view.width = width
+			view.height = height
+			stale++
+		})
+		resized.observe(holder)
+		w.canvas = {
+			focus: () => over.focus({ preventScroll: true }),
+			cancel: () => press.cancel(),
+			press: (remove) => press.byKey(remove),
+		}
+		over.addEventListener('wheel', wheel, { passive: false })
+		return () => {
+			w.scene.onStale.delete(told)
+			resized.disconnect()
+			cancelAnimationFrame(frame)
+			w.canvas = null
+		}
+	})
+
+	let zoomed = 0
+	function wheel(e: WheelEvent) {
+		e.preventDefault()
+		const p = at(e)
+		if (e.ctrlKey || e.metaKey) {
+			// a trackpad's pinch comes in small parts
+			zoomed += e.deltaY
+			if (Math.abs(zoomed) < 20) return
+			view.zoom(zoomed < 0 ? 1 : -1, p.x, p.y)
+			zoomed = 0
+		} else {
+			const unit = e.deltaMode === 1 ? 24 : 1
+			const [dx, dy] = e.shiftKey && !e.deltaX ? [e.deltaY, 0] : [e.deltaX, e.deltaY]
+			view.pan(-dx * unit * dpr, -dy * unit * dpr)
+		}
+		press.point(p)
+	}
+
+	function keydown(e: KeyboardEvent) {
+		if (w.play.on && w.play.key(e, true)) {
+			e.preventDefault()
+			e.stopPropagation()
+			return
+		}
+		if (e.code === 'Space' && !e.ctrlKey) {
+			press.spaceDown = true
+			e.preventDefault()
+			return
+		}
+		const step = { ArrowUp: [0, -1], ArrowRight: [1, 0], ArrowDown: [0, 1], ArrowLeft: [-1, 0] }[e.key]
+		if (step && !e.ctrlKey && !e.metaKey) {
+			e.preventDefault()
+			const by = e.shiftKey ? 8 : 1
+			if (e.altKey) press.moveBy(step[0] * by, step[1] * by)
+			else press.step(step[0] * by, step[1] * by)
+		} else if (e.key === 'Enter') {
+			e.preventDefault()
+			press.byKey(false)
+		} else if ((e.key === 'Delete' || e.key === 'Backspace') && w.hand.holding) {
+			e.preventDefault()
+			e.stopPropagation()
+			press.byKey(true)
+		}
+	}
+
+	function keyup(e: KeyboardEvent) {
+		if (e.code === 'Space') press.spaceDown = false
+		w.play.key(e, false)
+	}
+</script>
+
+<ContextMenu.Root>
+	<ContextMenu.Trigger disabled={w.hand.holding || w.play.on} class="absolute inset-0">
+		<div bind:this={holder} class="absolute inset-0 overflow-hidden bg-well">
+			<canvas bind:this={base} class="absolute inset-0 size-full" aria-hidden="true"></canvas>
+			<!-- the canvas is an application of its own: what it shows is told by the status line -->
+			<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_interactive_element_to_noninteractive_role -->
+			<canvas
+				bind:this={over}
+				class="absolute inset-0 size-full touch-none outline-none focus-visible:outline-2 focus-visible:-outline-offset-2 focus-visible:outline-glaze"
+				style:cursor={cursorStyle}
+				tabindex="0"
+				role="application"
+				aria-label="Map {w.map?.name ?? ''}"
+				aria-describedby="status"
+				data-testid="map"
+				onpointerdown={(e) => {
+					over.focus({ preventScroll: true })
+					if (e.button !== 2 || w.hand.holding) over.setPointerCapture(e.pointerId)
+					if (e.button === 1) e.preventDefault()
+					press.down(e, at(e))
+				}}
+				onpointermove={(e) => press.move(at(e))}
+				onpointerup={() => press.up()}
+				onpointercancel={() => press.cancel()}
+				onpointerleave={() => press.does.what === 'nothing' && !press.cursor && press.point(null)}
+				oncontextmenu={(e) => (w.hand.holding || w.play.on) && e.preventDefault()}
+				onkeydown={keydown}
+				onkeyup={keyup}
+				onblur={() => {
+					press.spaceDown = false
+					w.play.release()
+				}}
+			></canvas>
+		</div>
+	</ContextMenu.Trigger>
+	<CanvasMenu />
+</ContextMenu.Root>

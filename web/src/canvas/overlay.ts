@@ -1,0 +1,330 @@
+import type { Entity, Ghost, MapInfo, Point, Rect } from '../core/types'
+import type { Workspace } from '../workspace.svelte'
+import { cased } from './scene'
+import type { View } from './view.svelte'
+
+type Context = CanvasRenderingContext2D
+
+const chalk = '#fcfaf5'
+const ink = '#1e2a2e'
+const saffron = '#e2a52a'
+const cobalt = '#33509e'
+const brick = '#b1442c'
+
+/** What the pointer is doing, as far as it is drawn. */
+export interface Doing {
+	ghost: Ghost | null
+	/** Where entities that are dragged would come to, in cells. */
+	moved: Point | null
+	/** A box on the screen that selects. */
+	band: Rect | null
+	/** The end of a wire that is being drawn, on the screen. */
+	wire: { from: Entity; to: Point; door: Entity | null } | null
+	/** The cell cursor, when the keyboard is used. */
+	cursor: Point | null
+	hover: Entity | null
+}
+
+/** Draws what lies above the map: grid, logic, selection, ghost, other people. */
+export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, doing: Doing, dpr: number) {
+	if (w.grid && m.cellWidth * view.scale >= 6) drawGrid(ctx, m, view)
+	drawEdge(ctx, m, view)
+	const entities = w.project.entities(m.id)
+	drawPassages(ctx, w, m, view, entities, doing.hover, dpr)
+	drawWires(ctx, w, m, view, entities)
+	for (const e of entities) {
+		if (w.selected.includes(e.id)) drawSelected(ctx, m, view, e, doing.moved)
+		else if (e === doing.hover && !w.hand.holding) outline(ctx, boxOf(view, e), chalk, ink)
+	}
+	const one = w.selection.length === 1 && !w.hand.holding ? w.selection[0] : null
+	if (one && hasNub(one) && !doing.moved) drawNub(ctx, nubOf(view, one, dpr), dpr)
+	if (doing.wire) drawWire(ctx, middle(boxOf(view, doing.wire.from)), doing.wire.to, true)
+	if (doing.wire?.door) outline(ctx, boxOf(view, doing.wire.door), saffron, ink)
+	if (doing.ghost) drawGhost(ctx, w, m, view, doing.ghost, dpr)
+	if (doing.band) {
+		ctx.fillStyle = 'rgb(226 165 42 / 0.18)'
+		ctx.fillRect(doing.band.x, doing.band.y, doing.band.w, doing.band.h)
+		cased(ctx, doing.band.x + 0.5, doing.band.y + 0.5, doing.band.w, doing.band.h, saffron)
+	}
+	if (doing.cursor) drawCursor(ctx, view.cellRect(m, { ...doing.cursor, w: 1, h: 1 }))
+	for (const p of w.project.pointers.values()) {
+		if (p.map === m.id) drawPointer(ctx, view.screen(p.x, p.y), p.name, dpr)
+	}
+}
+
+function drawGrid(ctx: Context, m: MapInfo, view: View) {
+	const b = m.bounds
+	const all = view.cellRect(m, b)
+	const first = view.cell(m, 0, 0)
+	const last = view.cell(m, view.width, view.height)
+	ctx.beginPath()
+	for (let x = Math.max(b.x, first.x); x <= Math.min(b.x + b.w, last.x + 1); x++) {
+		const sx = view.screen(x * m.cellWidth, 0).x + 0.5
+		ctx.moveTo(sx, Math.max(0, all.y))
+		ctx.lineTo(sx, Math.min(view.height, all.y + all.h))
+	}
+	for (let y = Math.max(b.y, first.y); y <= Math.min(b.y + b.h, last.y + 1); y++) {
+		const sy = view.screen(0, y * m.cellHeight).y + 0.5
+		ctx.moveTo(Math.max(0, all.x), sy)
+		ctx.lineTo(Math.min(view.width, all.x + all.w), sy)
+	}
+	ctx.lineWidth = 1
+	ctx.strokeStyle = 'rgb(30 42 46 / 0.16)'
+	ctx.stroke()
+}
+
+function drawEdge(ctx: Context, m: MapInfo, view: View) {
+	const r = view.cellRect(m, m.bounds)
+	ctx.lineWidth = 1
+	ctx.strokeStyle = ink
+	ctx.strokeRect(r.x - 0.5, r.y - 0.5, r.w + 1, r.h + 1)
+}
+
+const boxOf = (view: View, e: Rect): Rect => {
+	const a = view.screen(e.x, e.y)
+	const b = view.screen(e.x + e.w, e.y + e.h)
+	return { x: a.x, y: a.y, w: b.x - a.x, h: b.y - a.y }
+}
+
+const middle = (r: Rect): Point => ({ x: r.x + r.w / 2, y: r.y + r.h / 2 })
+
+function outline(ctx: Context, r: Rect, colour: string, casing: string, out = 2) {
+	ctx.lineWidth = 4
+	ctx.strokeStyle = casing
+	ctx.strokeRect(r.x - out, r.y - out, r.w + 2 * out, r.h + 2 * out)
+	ctx.lineWidth = 2
+	ctx.strokeStyle = colour
+	ctx.strokeRect(r.x - out, r.y - out, r.w + 2 * out, r.h + 2 * out)
+}
+
+function drawSelected(ctx: Context, m: MapInfo, view: View, e: Entity, moved: Point | null) {
+	const r = boxOf(view, e)
+	if (moved) {
+		r.x += Math.round(moved.x * m.cellWidth * view.scale)
+		r.y += Math.round(moved.y * m.cellHeight * view.scale)
+		ctx.fillStyle = 'rgb(226 165 42 / 0.3)'
+		ctx.fillRect(r.x, r.y, r.w, r.h)
+	}
+	outline(ctx, r, saffron, ink)
+	if (e.kind === 'spawn' || e.kind === 'arrival') drawFacing(ctx, r, e.facing)
+}
+
+/** A small wedge on the side to which an entity looks. */
+export function drawFacing(ctx: Context, r: Rect, facing: string) {
+	const turns = ['up', 'right', 'down', 'left'].indexOf(facing)
+	const c = middle(r)
+	const s = Math.max(5, r.w / 4)
+	ctx.save()
+	ctx.translate(c.x, c.y)
+	ctx.rotate((turns * Math.PI) / 2)
+	ctx.beginPath()
+	ctx.moveTo(-s, -r.h / 2 - 4)
+	ctx.lineTo(0, -r.h / 2 - 4 - s)
+	ctx.lineTo(s, -r.h / 2 - 4)
+	ctx.closePath()
+	ctx.fillStyle = saffron
+	ctx.strokeStyle = ink
+	ctx.lineWidth = 2
+	ctx.stroke()
+	ctx.fill()
+	ctx.restore()
+}
+
+/** Joined exits have a double line; one that leads nowhere is dashed in brick. */
+function drawPassages(
+	ctx: Context,
+	w: Workspace,
+	m: MapInfo,
+	view: View,
+	entities: Entity[],
+	hover: Entity | null,
+	dpr: number,
+) {
+	const from = new Map(w.project.head.passages.filter((p) => p.from.map === m.id).map((p) => [p.from.entity, p]))
+	for (const e of entities) {
+		if (e.kind !== 'exit') continue
+		const r = boxOf(view, e)
+		const p = from.get(e.id)
+		if (!p) {
+			ctx.setLineDash([4 * dpr, 3 * dpr])
+			cased(ctx, r.x + 0.5, r.y + 0.5, r.w - 1, r.h - 1, brick)
+			ctx.setLineDash([])
+			continue
+		}
+		ctx.lineWidth = 5
+		ctx.strokeStyle = cobalt
+		ctx.strokeRect(r.x, r.y, r.w, r.h)
+		ctx.lineWidth = 2
+		ctx.strokeStyle = chalk
+		ctx.strokeRect(r.x, r.y, r.w, r.h)
+		if (e === hover || w.selected.includes(e.id)) {
+			const to = w.project.map(p.to.map)
+			drawLabel(ctx, to ? `to ${to.name}` : 'to a map that was removed', r.x + r.w / 2, r.y - 8 * dpr, dpr, cobalt)
+		}
+	}
+}
+
+function drawWires(ctx: Context, w: Workspace, m: MapInfo, view: View, entities: Entity[]) {
+	const by = new Map(entities.map((e) => [e.id, e]))
+	for (const wire of w.project.head.wires) {
+		if (wire.from.map !== m.id || wire.to.map !== m.id) continue
+		const a = by.get(wire.from.entity)
+		const b = by.get(wire.to.entity)
+		if (!a || !b) continue
+		const seen = w.selected.includes(a.id) || w.selected.includes(b.id) || w.rule === wire.rule
+		drawWire(ctx, middle(boxOf(view, a)), middle(boxOf(view, b)), seen)
+	}
+}
+
+/** One line with barbs that point the way. */
+function drawWire(ctx: Context, a: Point, b: Point, strong: boolean) {
+	const length = Math.hypot(b.x - a.x, b.y - a.y)
+	if (length < 1) return
+	const ux = (b.x - a.x) / length
+	const uy = (b.y - a.y) / length
+	ctx.beginPath()
+	ctx.moveTo(a.x, a.y)
+	ctx.lineTo(b.x, b.y)
+	for (const at of [0.35, 0.65, 1]) {
+		const x = a.x + (b.x - a.x) * at
+		const y = a.y + (b.y - a.y) * at
+		ctx.moveTo(x - ux * 8 - uy * 5, y - uy * 8 + ux * 5)
+		ctx.lineTo(x, y)
+		ctx.lineTo(x - ux * 8 + uy * 5, y - uy * 8 - ux * 5)
+	}
+	ctx.lineJoin = 'round'
+	ctx.globalAlpha = strong ? 1 : 0.75
+	ctx.lineWidth = strong ? 6 : 5
+	ctx.strokeStyle = chalk
+	ctx.stroke()
+	ctx.lineWidth = strong ? 2.5 : 2
+	ctx.strokeStyle = cobalt
+	ctx.stroke()
+	ctx.globalAlpha = 1
+}
+
+/** Switches are wired and exits joined from a nub beside them. */
+export const hasNub = (e: Entity) => e.kind === 'switch' || e.kind === 'exit'
+
+export function nubOf(view: View, e: Entity, dpr: number): Point {
+	const r = boxOf(view, e)
+	return { x: r.x + r.w + 12 * dpr, y: r.y + r.h / 2 }
+}
+
+export const nubRadius = 8
+
+function drawNub(ctx: Context, at: Point, dpr: number) {
+	ctx.beginPath()
+	ctx.arc(at.x, at.y, (nubRadius - 1) * dpr, 0, Math.PI * 2)
+	ctx.lineWidth = 3 * dpr
+	ctx.strokeStyle = chalk
+	ctx.stroke()
+	ctx.fillStyle = cobalt
+	ctx.fill()
+	ctx.beginPath()
+	ctx.moveTo(at.x - 3 * dpr, at.y)
+	ctx.lineTo(at.x + 3 * dpr, at.y)
+	ctx.moveTo(at.x + 0.5 * dpr, at.y - 2.5 * dpr)
+	ctx.lineTo(at.x + 3 * dpr, at.y)
+	ctx.lineTo(at.x + 0.5 * dpr, at.y + 2.5 * dpr)
+	ctx.lineWidth = 1.5 * dpr
+	ctx.stroke()
+}
+
+function drawGhost(ctx: Context, w: Workspace, m: MapInfo, view: View, g: Ghost, dpr: number) {
+	if (g.refusal) return
+	const all = view.cellRect(m, g.bounds)
+	ctx.imageSmoothingEnabled = false
+	if (g.removing) {
+		fillRegion(ctx, m, view, g, 'rgb(177 68 44 / 0.4)')
+		const taken = new Set(g.take)
+		for (const e of w.project.entities(m.id)) if (taken.has(e.id)) outline(ctx, boxOf(view, e), brick, chalk)
+	} else if (g.entities?.length) {
+		ctx.globalAlpha = 0.8
+		for (const e of g.entities) w.scene.entity(ctx, m, view, e, false)
+		ctx.globalAlpha = 1
+		const one = g.entities[0]
+		if (one.kind === 'spawn' || one.kind === 'arrival') drawFacing(ctx, boxOf(view, one), one.facing)
+	} else if (g.cells) {
+		ctx.globalAlpha = 0.8
+		for (let i = 0; i < g.cells.length; i += 3) {
+			const r = view.cellRect(m, { x: g.cells[i], y: g.cells[i + 1], w: 1, h: 1 })
+			w.scene.pictures.draw(ctx, g.cells[i + 2], r.x, r.y, r.w, r.h)
+		}
+		ctx.globalAlpha = 1
+		if (g.count > 1) fillRegion(ctx, m, view, g, 'rgb(226 165 42 / 0.16)')
+	} else {
+		fillRegion(ctx, m, view, g, 'rgb(226 165 42 / 0.45)')
+	}
+	outline(ctx, all, g.removing ? brick : saffron, ink, 1)
+	if (g.bounds.w > 1 || g.bounds.h > 1) {
+		const text = `${g.bounds.w} × ${g.bounds.h}`
+		drawLabel(ctx, text, all.x + all.w / 2, Math.max(all.y - 10 * dpr, 12 * dpr), dpr, g.removing ? brick : ink)
+	}
+}
+
+function fillRegion(ctx: Context, m: MapInfo, view: View, g: Ghost, colour: string) {
+	ctx.fillStyle = colour
+	if (g.cells) {
+		for (let i = 0; i < g.cells.length; i += 3) {
+			const r = view.cellRect(m, { x: g.cells[i], y: g.cells[i + 1], w: 1, h: 1 })
+			ctx.fillRect(r.x, r.y, r.w, r.h)
+		}
+		return
+	}
+	for (const s of g.spans ?? []) {
+		const r = view.cellRect(m, { x: s.x0, y: s.y, w: s.x1 - s.x0, h: 1 })
+		ctx.fillRect(r.x, r.y, r.w, r.h)
+	}
+}
+
+export function drawLabel(ctx: Context, text: string, x: number, y: number, dpr: number, colour: string) {
+	ctx.font = `600 ${12 * dpr}px 'Sometype Mono Variable', monospace`
+	ctx.textBaseline = 'middle'
+	ctx.textAlign = 'center'
+	const w = ctx.measureText(text).width + 10 * dpr
+	ctx.fillStyle = chalk
+	ctx.fillRect(x - w / 2, y - 9 * dpr, w, 18 * dpr)
+	ctx.fillStyle = colour
+	ctx.fillText(text, x, y + 0.5)
+}
+
+function drawCursor(ctx: Context, r: Rect) {
+	const s = Math.max(4, r.w / 4)
+	ctx.beginPath()
+	for (const [x, y, dx, dy] of [
+		[r.x, r.y, 1, 1],
+		[r.x + r.w, r.y, -1, 1],
+		[r.x, r.y + r.h, 1, -1],
+		[r.x + r.w, r.y + r.h, -1, -1],
+	]) {
+		ctx.moveTo(x + dx * s, y)
+		ctx.lineTo(x, y)
+		ctx.lineTo(x, y + dy * s)
+	}
+	ctx.lineWidth = 5
+	ctx.strokeStyle = ink
+	ctx.stroke()
+	ctx.lineWidth = 2.5
+	ctx.strokeStyle = saffron
+	ctx.stroke()
+}
+
+function drawPointer(ctx: Context, p: Point, name: string, dpr: number) {
+	ctx.save()
+	ctx.translate(p.x, p.y)
+	ctx.scale(dpr, dpr)
+	ctx.beginPath()
+	ctx.moveTo(0, 0)
+	ctx.lineTo(4, 13)
+	ctx.lineTo(7, 8)
+	ctx.lineTo(13, 7)
+	ctx.closePath()
+	ctx.lineWidth = 3
+	ctx.strokeStyle = chalk
+	ctx.stroke()
+	ctx.fillStyle = cobalt
+	ctx.fill()
+	ctx.restore()
+	drawLabel(ctx, name, p.x + 34 * dpr, p.y + 20 * dpr, dpr, cobalt)
+}

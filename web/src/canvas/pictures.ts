@@ -1,0 +1,79 @@
+import type { Rect, Tileset } from '../core/types'
+
+const mirrorX = 0x80000000
+const mirrorY = 0x40000000
+const exchange = 0x20000000
+
+/** How a cell is coded is the core's: these only read it for drawing. */
+export const tilesetOf = (cell: number) => (cell >>> 16) & 0xfff
+export const tileOf = (cell: number) => cell & 0xffff
+export const cellOf = (tileset: number, tile: number) => ((tileset << 16) | tile) >>> 0
+
+/** The part of a tileset's picture that a tile is. */
+export function tileRect(t: Tileset, tile: number): Rect {
+	const { cellWidth: w, cellHeight: h, margin, spacing } = t.cut
+	return {
+		x: margin + (tile % t.columns) * (w + spacing),
+		y: margin + Math.floor(tile / t.columns) * (h + spacing),
+		w,
+		h,
+	}
+}
+
+type Context = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D
+
+/** The tilesets' pictures, loaded as they are needed. */
+export class Pictures {
+	/** Told when a picture has come, or could not be had. */
+	loaded: (sha: string) => void = () => {}
+	private images = new Map<string, ImageBitmap | 'coming' | 'missing'>()
+
+	constructor(private tileset: (number: number) => Tileset | undefined) {}
+
+	image(sha: string): ImageBitmap | undefined {
+		const found = this.images.get(sha)
+		if (found === undefined) void this.load(sha)
+		return typeof found === 'object' ? found : undefined
+	}
+
+	private async load(sha: string) {
+		this.images.set(sha, 'coming')
+		try {
+			const answer = await fetch(`/api/pictures/${sha}`)
+			if (!answer.ok) throw new Error(String(answer.status))
+			this.images.set(sha, await createImageBitmap(await answer.blob()))
+		} catch {
+			this.images.set(sha, 'missing')
+		}
+		this.loaded(sha)
+	}
+
+	/** Draws a cell into a rectangle, turned as it says; one that is missing is hatched. */
+	draw(ctx: Context, cell: number, x: number, y: number, w: number, h: number) {
+		const t = this.tileset(tilesetOf(cell))
+		const image = t && this.image(t.picture)
+		if (!t || !image) {
+			if (!t || this.images.get(t.picture) === 'missing') missing(ctx, x, y, w, h)
+			return
+		}
+		const r = tileRect(t, tileOf(cell))
+		if (cell >>> 29 === 0) {
+			ctx.drawImage(image, r.x, r.y, r.w, r.h, x, y, w, h)
+			return
+		}
+		ctx.save()
+		ctx.translate(x + w / 2, y + h / 2)
+		ctx.scale(cell & mirrorX ? -1 : 1, cell & mirrorY ? -1 : 1)
+		if (cell & exchange) ctx.transform(0, 1, 1, 0, 0, 0)
+		ctx.drawImage(image, r.x, r.y, r.w, r.h, -w / 2, -h / 2, w, h)
+		ctx.restore()
+	}
+}
+
+function missing(ctx: Context, x: number, y: number, w: number, h: number) {
+	ctx.fillStyle = '#fcfaf5'
+	ctx.fillRect(x, y, w, h)
+	ctx.fillStyle = '#b1442c'
+	ctx.fillRect(x, y, w / 2, h / 2)
+	ctx.fillRect(x + w / 2, y + h / 2, w / 2, h / 2)
+}

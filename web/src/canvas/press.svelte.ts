@@ -1,0 +1,336 @@
+import type { Entity, Ghost, ID, MapInfo, Point, Rect } from '../core/types'
+import type { Workspace } from '../workspace.svelte'
+import { hasNub, nubOf, nubRadius, type Doing } from './overlay'
+
+type Does =
+	| { what: 'nothing' }
+	| { what: 'pan'; x: number; y: number }
+	| { what: 'paint'; way: Point[]; remove: boolean; byKey: boolean }
+	| { what: 'move'; from: Point; by: Point }
+	| { what: 'band'; from: Point; to: Point; add: boolean }
+	| { what: 'wire'; from: Entity; to: Point }
+
+const idle: Does = { what: 'nothing' }
+
+/** What pointer and keys do on the map, from a press to its release. */
+export class Press {
+	does = $state.raw<Does>(idle)
+	/** The cell cursor; null while the mouse is used. */
+	cursor = $state.raw<Point | null>(null)
+	hover = $state.raw<Entity | null>(null)
+	spaceDown = $state(false)
+	private ghostOf: { key: string; turn: number; ghost: Ghost } | null = null
+
+	constructor(
+		private w: Workspace,
+		private dpr: () => number,
+	) {}
+
+	private get m(): MapInfo | undefined {
+		return this.w.map
+	}
+
+	// the pointer
+
+	down(e: { button: number; shiftKey: boolean; altKey: boolean }, at: Point) {
+		const { w, m } = this
+		if (!m) return
+		this.cursor = null
+		this.point(at)
+		if (e.button === 1 || (e.button === 0 && this.spaceDown)) {
+			this.does = { what: 'pan', x: at.x, y: at.y }
+			return
+		}
+		const cell = w.view.cell(m, at.x, at.y)
+		if (w.picking) {
+			const e = this.entityAt(at)
+			if (e && w.picking.kinds.includes(e.kind)) {
+				const { done } = w.picking
+				w.picking = null
+				done(m.id, e)
+			} else w.notices.say(`Point at ${w.picking.what}, or press Escape.`)
+			return
+		}
+		if (e.altKey && e.button === 0) return w.pickUp(cell)
+		// painting goes on while the game is played; otherwise an empty hand selects
+		if (w.hand.holding) {
+			if (e.button === 0 || e.button === 2) this.begin(cell, e.button === 2, false)
+			return
+		}
+		if (w.play.on) return
+		if (e.button === 0) this.select(e.shiftKey, at, cell)
+		else if (e.button === 2) this.aim(at)
+	}
+
+	/** Selects what the context menu is going to be about. */
+	private aim(at: Point) {
+		const e = this.entityAt(at)
+		if (e && !this.w.selected.includes(e.id)) this.w.select([e.id])
+		else if (!e) this.w.select([])
+	}
+
+	private select(add: boolean, at: Point, cell: Point) {
+		const { w } = this
+		const one = w.selection.length === 1 ? w.selection[0] : null
+		if (one && hasNub(one)) {
+			const nub = nubOf(w.view, one, this.dpr())
+			if (Math.hypot(nub.x - at.x, nub.y - at.y) <= (nubRadius + 2) * this.dpr()) {
+				if (one.kind === 'exit') w.joining = { map: this.m!.id, entity: one.id }
+				else this.does = { what: 'wire', from: one, to: at }
+				return
+			}
+		}
+		const e = this.entityAt(at)
+		if (!e) {
+			this.does = { what: 'band', from: at, to: at, add }
+			return
+		}
+		if (add) {
+			w.select(w.selected.includes(e.id) ? w.selected.filter((id) => id !== e.id) : [...w.selected, e.id])
+			return
+		}
+		if (!w.selected.includes(e.id)) w.select([e.id])
+		this.does = { what: 'move', from: cell, by: { x: 0, y: 0 } }
+	}
+
+	/** The pointer came to a place on the screen. */
+	point(at: Point | null) {
+		const { w, m } = this
+		if (!m) return
+		if (!at) {
+			w.cell = w.pixel = null
+			this.hover = null
+			return
+		}
+		const p = w.view.at(at.x, at.y)
+		const cell = w.view.cell(m, at.x, at.y)
+		w.pixel = { x: Math.floor(p.x), y: Math.floor(p.y) }
+		if (w.cell?.x !== cell.x || w.cell.y !== cell.y) w.cell = cell
+		const over = this.entityAt(at)
+		if (over !== this.hover) this.hover = over
+		w.project.pointAt(m.id, w.pixel.x, w.pixel.y)
+	}
+
+	move(at: Point) {
+		const { w, m, does } = this
+		if (!m) return
+		if (this.cursor && does.what !== 'paint') this.cursor = null
+		if (does.what === 'pan') {
+			w.view.pan(at.x - does.x, at.y - does.y)
+			this.does = { what: 'pan', x: at.x, y: at.y }
+			return
+		}
+		this.point(at)
+		const cell = w.view.cell(m, at.x, at.y)
+		switch (does.what) {
+			case 'paint': {
+				if (does.byKey) return
+				const last = does.way[does.way.length - 1]
+				if (last.x !== cell.x || last.y !== cell.y) this.does = { ...does, way: [...does.way, cell] }
+				return
+			}
+			case 'move': {
+				const by = { x: cell.x - does.from.x, y: cell.y - does.from.y }
+				if (by.x !== does.by.x || by.y !== does.by.y) this.does = { ...does, by }
+				return
+			}
+			case 'band':
+			case 'wire':
+				this.does = { ...does, to: at }
+		}
+	}
+
+	up() {
+		const { w, m, does } = this
+		this.does = idle
+		if (!m) return
+		switch (does.what) {
+			case 'paint':
+				return this.put(does.way, does.remove)
+			case 'move':
+				if (does.by.x || does.by.y) this.moveBy(does.by.x, does.by.y)
+				return
+			case 'band': {
+				const a = w.view.at(Math.min(does.from.x, does.to.x), Math.min(does.from.y, does.to.y))
+				const b = w.view.at(Math.max(does.from.x, does.to.x), Math.max(does.from.y, does.to.y))
+				const ids = this.shown()
+					.filter((e) => e.x < b.x && e.y < b.y && e.x + e.w > a.x && e.y + e.h > a.y)
+					.map((e) => e.id)
+				const pressed = Math.hypot(does.to.x - does.from.x, does.to.y - does.from.y) < 3
+				w.select(pressed && !does.add ? [] : does.add ? [...new Set([...w.selected, ...ids])] : ids)
+				return
+			}
+			case 'wire': {
+				const door = this.doorAt(does.to)
+				if (!door)
+					return w.notices.say('A wire ends on a door: drag it there. For a door on another map, use the rule’s card.')
+				const made = w.project.try('wire', {
+					from: { map: m.id, entity: does.from.id },
+					to: { map: m.id, entity: door.id },
+				})
+				if (made?.made) {
+					w.rule = made.made
+					w.notices.say(`${does.from.name} opens ${door.name}.`, 'done', {
+						label: 'Show the rule',
+						run: () => (w.drawer = 'rules'),
+					})
+				}
+			}
+		}
+	}
+
+	// putting down
+
+	private begin(cell: Point, remove: boolean, byKey: boolean) {
+		this.does = { what: 'paint', way: [cell], remove, byKey }
+	}
+
+	private put(way: Point[], remove: boolean) {
+		const { w, m } = this
+		if (!m) return
+		const made = w.project.try('press', { map: m.id, active: w.active, grip: w.hand.grip, gesture: { way, remove } })
+		if (made && w.hand.grip.what === 'entity' && !remove) w.scene.stale()
+	}
+
+	moveBy(dx: number, dy: number) {
+		const { w, m } = this
+		if (m && w.selected.length) w.project.try('moveEntities', { map: m.id, ids: w.selected, dx, dy })
+	}
+
+	/** Enter or Delete on the canvas: puts down or removes at the cell cursor. */
+	byKey(remove: boolean) {
+		const { w, m, does } = this
+		if (!m) return
+		const cell = this.cursor ?? w.cell
+		if (!cell) {
+			this.setCursor(this.firstCursor())
+			return
+		}
+		this.setCursor(cell)
+		if (!w.hand.holding) {
+			const e = this.shown().findLast((e) => covers(e, m, cell))
+			if (w.picking && e && w.picking.kinds.includes(e.kind)) {
+				const { done } = w.picking
+				w.picking = null
+				done(m.id, e)
+			} else w.select(e ? [e.id] : [])
+			return
+		}
+		if (does.what === 'paint') {
+			this.does = idle
+			this.put(does.way, does.remove)
+			return
+		}
+		const area = w.hand.grip.kind === 'exit' || w.hand.grip.kind === 'door'
+		if (w.hand.grip.shape === 'line' || w.hand.grip.shape === 'box' || area) this.begin(cell, remove, true)
+		else this.put([cell], remove)
+	}
+
+	private firstCursor(): Point {
+		const { w, m } = this
+		const c = w.view.cell(m!, w.view.width / 2, w.view.height / 2)
+		const b = m!.bounds
+		return { x: Math.min(Math.max(c.x, b.x), b.x + b.w - 1), y: Math.min(Math.max(c.y, b.y), b.y + b.h - 1) }
+	}
+
+	step(dx: number, dy: number) {
+		const { m, w } = this
+		if (!m) return
+		const at = this.cursor ?? w.cell
+		if (!at || (!this.cursor && !inside(m.bounds, at))) return this.setCursor(this.firstCursor())
+		const b = m.bounds
+		this.setCursor({
+			x: Math.min(Math.max(at.x + dx, b.x), b.x + b.w - 1),
+			y: Math.min(Math.max(at.y + dy, b.y), b.y + b.h - 1),
+		})
+	}
+
+	private setCursor(c: Point) {
+		const { m, w, does } = this
+		this.cursor = c
+		w.cell = c
+		w.pixel = { x: c.x * m!.cellWidth, y: c.y * m!.cellHeight }
+		w.view.reveal(m!, c)
+		if (does.what === 'paint' && does.byKey) this.does = { ...does, way: [...does.way, c] }
+	}
+
+	cancel(): boolean {
+		if (this.does.what === 'nothing') return false
+		this.does = idle
+		return true
+	}
+
+	// what is there
+
+	/** The entities that can be pointed at, the lowest first. */
+	private shown(): Entity[] {
+		const m = this.m
+		if (!m) return []
+		const open = new Set<ID>(m.layers.filter((l) => !l.hidden && !l.locked).map((l) => l.id))
+		return this.w.project.entities(m.id).filter((e) => open.has(e.layer))
+	}
+
+	/** The smallest entity under a place on the screen. */
+	entityAt(at: Point): Entity | null {
+		const p = this.w.view.at(at.x, at.y)
+		let best: Entity | null = null
+		for (const e of this.shown()) {
+			const hit = p.x >= e.x && p.y >= e.y && p.x < e.x + e.w && p.y < e.y + e.h
+			if (hit && (!best || e.w * e.h <= best.w * best.h)) best = e
+		}
+		return best
+	}
+
+	private doorAt(at: Point): Entity | null {
+		const e = this.entityAt(at)
+		return e?.kind === 'door' ? e : null
+	}
+
+	/** What has to be drawn above the map now. */
+	doing(): Doing {
+		const { does, w } = this
+		const band: Rect | null =
+			does.what === 'band'
+				? {
+						x: Math.min(does.from.x, does.to.x),
+						y: Math.min(does.from.y, does.to.y),
+						w: Math.abs(does.to.x - does.from.x),
+						h: Math.abs(does.to.y - does.from.y),
+					}
+				: null
+		return {
+			ghost: this.ghost(),
+			moved: does.what === 'move' && (does.by.x || does.by.y) ? does.by : null,
+			band,
+			wire: does.what === 'wire' ? { from: does.from, to: does.to, door: this.doorAt(does.to) } : null,
+			cursor: w.play.on ? null : this.cursor,
+			hover: this.hover,
+		}
+	}
+
+	/** What the press would do, asked from the core only when something differs. */
+	ghost(): Ghost | null {
+		const { w, m, does } = this
+		if (!m || !w.hand.holding || does.what === 'pan' || w.picking) return null
+		const cell = w.cell
+		const painting = does.what === 'paint'
+		if (!painting && (!cell || !inside(m.bounds, cell))) return null
+		const way = painting ? does.way : [cell!]
+		const gesture = { way, remove: painting && does.remove }
+		const last = way[way.length - 1]
+		const key = `${m.id} ${w.active} ${way.length} ${last.x},${last.y} ${gesture.remove} ${JSON.stringify(w.hand.grip)}`
+		if (this.ghostOf?.key !== key || this.ghostOf.turn !== w.project.turn) {
+			const ghost = w.project.ask<Ghost>('preview', { map: m.id, active: w.active, grip: w.hand.grip, gesture })
+			this.ghostOf = { key, turn: w.project.turn, ghost }
+		}
+		return this.ghostOf.ghost
+	}
+}
+
+const inside = (b: Rect, p: Point) => p.x >= b.x && p.y >= b.y && p.x < b.x + b.w && p.y < b.y + b.h
+
+const covers = (e: Entity, m: MapInfo, c: Point) =>
+	e.x < (c.x + 1) * m.cellWidth &&
+	e.y < (c.y + 1) * m.cellHeight &&
+	e.x + e.w > c.x * m.cellWidth &&
+	e.y + e.h > c.y * m.cellHeight

@@ -1,0 +1,61 @@
+import type { ID } from './types'
+
+interface Answer {
+	ok?: string
+	error?: string
+}
+
+interface Exposed {
+	open(state: Uint8Array, seq: number, person: ID, client: ID): Answer
+	call(method: string, args: string): Answer
+	chunk(map: ID, layer: ID, cx: number, cy: number, into: Uint8Array): boolean
+	hash(): string
+}
+
+declare global {
+	var azzelCore: Exposed | undefined
+	var Go: new () => { importObject: WebAssembly.Imports; run(instance: WebAssembly.Instance): Promise<void> }
+}
+
+/** A sentence from the core that says what is wrong. */
+export class CoreError extends Error {}
+
+function taken(answer: Answer): string {
+	if (answer.error !== undefined) {
+		const text = answer.error
+		throw new CoreError(text[0].toUpperCase() + text.slice(1) + (text.endsWith('.') ? '' : '.'))
+	}
+	return answer.ok ?? 'null'
+}
+
+/** The editing core: the same code as on the server, run as a WebAssembly module. */
+export class Core {
+	private cells = new Uint8Array(4096)
+
+	private constructor(private exposed: Exposed) {}
+
+	static async load(): Promise<Core> {
+		const go = new Go()
+		const { instance } = await WebAssembly.instantiateStreaming(fetch('/azzel.wasm'), go.importObject)
+		void go.run(instance)
+		if (!globalThis.azzelCore) throw new Error('The editing core did not start.')
+		return new Core(globalThis.azzelCore)
+	}
+
+	open(state: Uint8Array, seq: number, person: ID, client: ID) {
+		taken(this.exposed.open(state, seq, person, client))
+	}
+
+	call<T>(method: string, args: unknown = {}): T {
+		return JSON.parse(taken(this.exposed.call(method, JSON.stringify(args)))) as T
+	}
+
+	/** The 1,024 cells of a chunk, or null when all are empty; good until the next call. */
+	chunk(map: ID, layer: ID, cx: number, cy: number): Uint32Array | null {
+		return this.exposed.chunk(map, layer, cx, cy, this.cells) ? new Uint32Array(this.cells.buffer) : null
+	}
+
+	hash(): string {
+		return this.exposed.hash()
+	}
+}

@@ -1,0 +1,251 @@
+// The shapes of what the core answers, field for field.
+
+export type ID = string
+export type Facing = 'up' | 'right' | 'down' | 'left'
+
+export interface Point {
+	x: number
+	y: number
+}
+
+export interface Rect extends Point {
+	w: number
+	h: number
+}
+
+export interface Cut {
+	cellWidth: number
+	cellHeight: number
+	margin: number
+	spacing: number
+}
+
+export interface KindLook {
+	kind: string
+	look: number
+	lookOn: number
+}
+
+export interface ProjectInfo {
+	name: string
+	cellWidth: number
+	cellHeight: number
+	hero: { frames: (number[] | null)[]; speed: number }
+	looks: KindLook[] | null
+}
+
+export interface Tileset {
+	id: ID
+	name: string
+	order: number
+	number: number
+	picture: string
+	width: number
+	height: number
+	cut: Cut
+	solid: number[] | null
+	columns: number
+	rows: number
+}
+
+export interface Layer {
+	id: ID
+	name: string
+	order: number
+	kind: 'tiles' | 'entities'
+	hidden: boolean
+	locked: boolean
+	opacity: number
+	front: boolean
+}
+
+/** A map with its layers, the lowest first. */
+export interface MapInfo {
+	id: ID
+	name: string
+	order: number
+	bounds: Rect
+	cellWidth: number
+	cellHeight: number
+	layers: Layer[]
+}
+
+/** Positions and sizes are in map pixels. */
+export interface Entity {
+	id: ID
+	layer: ID
+	kind: string
+	name: string
+	x: number
+	y: number
+	w: number
+	h: number
+	facing: Facing
+	look: number
+	lookOn: number
+	on: boolean
+}
+
+export interface End {
+	map: ID
+	entity: ID
+}
+
+export interface Passage {
+	id: ID
+	from: End
+	to: End
+}
+
+export interface Flag {
+	id: ID
+	name: string
+}
+
+export interface Condition {
+	id: ID
+	flag: ID
+	is: boolean
+}
+
+export interface Step {
+	id: ID
+	do: 'open' | 'set' | 'say'
+	map?: ID
+	entity?: ID
+	flag?: ID
+	to?: boolean
+	text?: string
+}
+
+export interface Word {
+	text: string
+	slot?: string
+	missing?: boolean
+}
+
+export interface Rule {
+	id: ID
+	order: number
+	when: { on: 'use' | 'take' | 'arrive'; map: ID; entity: ID }
+	if: Condition[]
+	then: Step[]
+	once: boolean
+	note: string
+}
+
+export type ToldRule = Rule & { sentence: Word[] }
+
+export interface Wire {
+	rule: ID
+	from: End
+	to: End
+}
+
+export interface Kind {
+	id: string
+	name: string
+	help: string
+	area: boolean
+	faces: boolean
+	state: string
+}
+
+export interface Head {
+	project: ProjectInfo
+	tilesets: Tileset[]
+	maps: MapInfo[]
+	passages: Passage[]
+	rules: ToldRule[]
+	flags: Flag[]
+	wires: Wire[]
+	kinds: Kind[]
+	canUndo: string
+	canRedo: string
+}
+
+export type Shape = 'freehand' | 'line' | 'box' | 'fill'
+
+export interface Grip {
+	what: 'nothing' | 'tiles' | 'eraser' | 'entity'
+	cells?: number[]
+	width?: number
+	kind?: string
+	look?: number
+	lookOn?: number
+	shape: Shape
+	turn?: number
+}
+
+export interface ChunkAt {
+	map: ID
+	layer: ID
+	cx: number
+	cy: number
+}
+
+export interface Outcome {
+	/** The edit as it has to be sent; absent when none was made. */
+	edit?: unknown
+	change: { head: boolean; entities: ID[] | null; chunks: ChunkAt[] | null }
+	dropped?: string[]
+	text?: string
+	made?: ID
+	ids?: ID[]
+	restored?: number
+	kept?: number
+	fetch?: number
+	canUndo: string
+	canRedo: string
+	pending: number
+}
+
+export interface Ghost {
+	layer: ID
+	layerName: string
+	bounds: Rect
+	count: number
+	removing: boolean
+	/** x, y, cell by turns. */
+	cells?: number[]
+	spans?: { y: number; x0: number; x1: number }[]
+	entities?: Entity[]
+	take?: ID[]
+	refusal?: string
+}
+
+export interface Place {
+	free: boolean
+	reason: string
+	nearest: Point | null
+}
+
+export interface PlayView {
+	map: ID
+	x: number
+	y: number
+	facing: Facing
+	steps: number
+	tick: number
+	dark: number
+	line: string
+	notice: string
+	taken: number
+	total: number
+	cell: Point
+	gone: ID[]
+	on: ID[]
+}
+
+export interface Guess {
+	cut: Cut
+	why: string
+}
+
+export interface Taken {
+	picture: string
+	width: number
+	height: number
+	number: number
+	guesses: Guess[] | null
+}

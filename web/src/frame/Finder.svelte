@@ -1,0 +1,105 @@
+<script lang="ts">
+	import { Command, Dialog } from 'bits-ui'
+	import { workspace } from '../workspace.svelte'
+	import { actions } from './actions'
+
+	// One search over everything: what can be done, maps, tilesets, entities, rules.
+	const w = workspace()
+	let query = $state('')
+
+	interface Found {
+		name: string
+		group: string
+		keys?: string
+		run: () => void
+	}
+
+	const all = $derived.by(() => {
+		if (!w.finderOpen) return []
+		const out: Found[] = actions(w)
+			.filter((a) => (a.when?.() ?? true) && a.name !== 'Search everything')
+			.map((a) => ({ name: a.name, group: a.group, keys: a.keys?.[0], run: a.run }))
+		for (const t of w.project.head.tilesets) {
+			out.push({
+				name: `Tiles of ${t.name}`,
+				group: 'Go to',
+				run: () => ([w.tilesetId, w.drawer, w.cabinetOpen] = [t.id, 'tiles', true]),
+			})
+		}
+		for (const m of w.project.head.maps) {
+			for (const e of w.project.entities(m.id))
+				out.push({ name: `${e.name} on ${m.name}`, group: 'Entities', run: () => w.goTo(m.id, e.id) })
+		}
+		for (const r of w.project.head.rules) {
+			const text = r.sentence
+				.map((s) => s.text)
+				.join(' ')
+				.replaceAll(' ,', ',')
+			out.push({ name: text, group: 'Rules', run: () => ([w.rule, w.drawer, w.cabinetOpen] = [r.id, 'rules', true]) })
+		}
+		return out
+	})
+
+	/** Each word has to be found; the shortest names come first, and never more than can be read. */
+	const found = $derived.by(() => {
+		const words = query.toLowerCase().split(/\s+/).filter(Boolean)
+		const hits = all.filter((f) => words.every((word) => `${f.group} ${f.name}`.toLowerCase().includes(word)))
+		if (words.length) hits.sort((a, b) => rank(a, words[0]) - rank(b, words[0]) || a.name.length - b.name.length)
+		return hits.slice(0, 60)
+	})
+
+	const rank = (f: Found, word: string) => (f.name.toLowerCase().startsWith(word) ? 0 : 1)
+
+	function run(f: Found) {
+		w.finderOpen = false
+		query = ''
+		// after the dialog has given back the focus
+		setTimeout(() => {
+			if (w.station === 'map') w.canvas?.focus()
+			f.run()
+		})
+	}
+</script>
+
+<Dialog.Root bind:open={w.finderOpen} onOpenChange={() => (query = '')}>
+	<Dialog.Portal>
+		<Dialog.Overlay class="fixed inset-0 z-40 bg-ink/30" />
+		<Dialog.Content
+			class="cut fixed top-24 left-1/2 z-50 w-[min(620px,92vw)] -translate-x-1/2 outline-none"
+			preventScroll={false}
+			onCloseAutoFocus={(e) => {
+				e.preventDefault()
+				w.canvas?.focus()
+			}}
+		>
+			<Dialog.Title class="sr-only">Search everything</Dialog.Title>
+			<Dialog.Description class="sr-only"
+				>Type to find an action, a map, a tileset, an entity or a rule.</Dialog.Description
+			>
+			<Command.Root shouldFilter={false} label="Search everything">
+				<Command.Input
+					class="h-12 w-full bg-transparent px-4 text-[16px] outline-none placeholder:text-dim"
+					placeholder="What do you want to do, or find?"
+					bind:value={query}
+				/>
+				<Command.List class="max-h-[400px] overflow-y-auto border-t border-line p-1" aria-label="Found">
+					{#each found as f, i (i + f.name)}
+						<Command.Item
+							value="{i} {f.name}"
+							class="flex min-h-8 items-center gap-3 px-3 data-[selected]:bg-glaze data-[selected]:text-on-glaze"
+							onSelect={() => run(f)}
+						>
+							<span class="w-16 shrink-0 text-[12px] opacity-80">{f.group}</span>
+							<span class="min-w-0 grow truncate">{f.name}</span>
+							{#if f.keys}<span class="key">{f.keys}</span>{/if}
+						</Command.Item>
+					{:else}
+						<p class="px-3 py-4 text-dim">
+							Nothing is called that. Try the name of a map, an entity, a shape or an action.
+						</p>
+					{/each}
+				</Command.List>
+			</Command.Root>
+		</Dialog.Content>
+	</Dialog.Portal>
+</Dialog.Root>

@@ -1,0 +1,39 @@
+<script lang="ts">
+	import { Tooltip } from 'bits-ui'
+	import type { Snippet } from 'svelte'
+
+	// A button with a tooltip that also tells its shortcut; the name is for screen readers too.
+	let {
+		label,
+		keys = '',
+		side = 'bottom',
+		class: classes = '',
+		disabled = false,
+		expanded,
+		onclick,
+		oncontextmenu,
+		children,
+	}: {
+		label: string
+		keys?: string
+		side?: 'top' | 'bottom' | 'left' | 'right'
+		class?: string
+		disabled?: boolean
+		expanded?: boolean
+		onclick: () => void
+		oncontextmenu?: (e: MouseEvent) => void
+		children: Snippet
+	} = $props()
+</script>
+
+<Tooltip.Root>
+	<Tooltip.Trigger class={classes} {disabled} {onclick} {oncontextmenu} aria-label={label} aria-expanded={expanded}>
+		{@render children()}
+	</Tooltip.Trigger>
+	<Tooltip.Portal>
+		<Tooltip.Content {side} sideOffset={6} class="z-60 flex items-center gap-2 bg-ink px-2 py-1 text-plaster">
+			{label}
+			{#if keys}<span class="key">{keys}</span>{/if}
+		</Tooltip.Content>
+	</Tooltip.Portal>
+</Tooltip.Root>

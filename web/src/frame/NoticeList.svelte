@@ -1,0 +1,35 @@
+<script lang="ts">
+	import X from '@lucide/svelte/icons/x'
+	import type { Notices } from './notices.svelte'
+
+	let { notices }: { notices: Notices } = $props()
+	const edge = { plain: 'bg-glaze', wrong: 'bg-brick', done: 'bg-sage' }
+</script>
+
+<div
+	class="pointer-events-none fixed bottom-32 left-1/2 z-50 flex -translate-x-1/2 flex-col items-center gap-2"
+	role="log"
+	aria-live="polite"
+	aria-label="Notices"
+>
+	{#each notices.shown as n (n.id)}
+		<div class="pointer-events-auto cut max-w-[640px]" data-testid="notice" data-tone={n.tone}>
+			<div class="flex min-h-9 items-center gap-3 pr-3">
+				<span class="w-1 self-stretch {edge[n.tone]}"></span>
+				<span class="py-1.5">{n.text}</span>
+				{#if n.help}
+					<button
+						class="button"
+						onclick={() => {
+							n.help!.run()
+							notices.drop(n.id)
+						}}>{n.help.label}</button
+					>
+				{/if}
+				<button class="button-plain" aria-label="Close this notice" onclick={() => notices.drop(n.id)}
+					><X size={14} /></button
+				>
+			</div>
+		</div>
+	{/each}
+</div>

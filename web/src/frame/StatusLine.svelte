@@ -1,0 +1,47 @@
+<script lang="ts">
+	import { workspace } from '../workspace.svelte'
+
+	const w = workspace()
+	const m = $derived(w.map)
+	const inside = $derived(
+		m &&
+			w.cell &&
+			w.cell.x >= m.bounds.x &&
+			w.cell.y >= m.bounds.y &&
+			w.cell.x < m.bounds.x + m.bounds.w &&
+			w.cell.y < m.bounds.y + m.bounds.h,
+	)
+	const here = $derived.by(() => {
+		if (!m || !w.cell || !inside) return ''
+		const [x, y] = [w.cell.x * m.cellWidth, w.cell.y * m.cellHeight]
+		const found = w.project
+			.entities(m.id)
+			.filter((e) => e.x < x + m.cellWidth && e.y < y + m.cellHeight && e.x + e.w > x && e.y + e.h > y)
+		return found.map((e) => e.name).join(', ')
+	})
+	const hint = $derived.by(() => {
+		if (w.picking) return 'Press it on the map, or Escape'
+		if (w.play.on) return w.hand.holding ? 'The game goes on while you paint' : ''
+		if (!w.hand.holding) return 'Space and drag moves the view, Ctrl and wheel zooms'
+		return 'Press puts down, secondary button removes, Escape lets go'
+	})
+</script>
+
+<footer
+	id="status"
+	class="flex h-6 items-center gap-4 border-t border-line bg-chalk px-3 text-[12px] text-dim"
+	data-testid="status"
+>
+	<span class="w-32 font-mono"
+		>{inside ? `cell ${w.cell!.x - m!.bounds.x}, ${w.cell!.y - m!.bounds.y}` : 'no cell'}</span
+	>
+	<span class="w-32 font-mono">{inside && w.pixel ? `pixel ${w.pixel.x}, ${w.pixel.y}` : ''}</span>
+	<span class="min-w-0 grow truncate text-ink">{here}</span>
+	<span class="truncate">{hint}</span>
+	{#if m}<span class="font-mono">{m.bounds.w} × {m.bounds.h} cells</span>{/if}
+	<span class="flex items-center">
+		<button class="h-6 w-6 hover:bg-well" aria-label="Zoom out" onclick={() => w.view.zoom(-1)}>−</button>
+		<span class="w-12 text-center font-mono" data-testid="zoom">{w.view.percent} %</span>
+		<button class="h-6 w-6 hover:bg-well" aria-label="Zoom in" onclick={() => w.view.zoom(1)}>+</button>
+	</span>
+</footer>

@@ -1,0 +1,151 @@
+<script lang="ts">
+	import ChevronsLeft from '@lucide/svelte/icons/chevrons-left'
+	import ChevronsRight from '@lucide/svelte/icons/chevrons-right'
+	import { Tooltip } from 'bits-ui'
+	import Cabinet from '../cabinet/Cabinet.svelte'
+	import MapCanvas from '../canvas/MapCanvas.svelte'
+	import HandSentence from '../hand/HandSentence.svelte'
+	import Tray from '../hand/Tray.svelte'
+	import JoinDialog from '../passages/JoinDialog.svelte'
+	import PlayScreen from '../play/PlayScreen.svelte'
+	import RulesStation from '../rules/RulesStation.svelte'
+	import Stack from '../stack/Stack.svelte'
+	import { Intake } from '../tilesets/intake.svelte'
+	import StarterOffer from '../tilesets/StarterOffer.svelte'
+	import TilesetsStation from '../tilesets/TilesetsStation.svelte'
+	import { giveWorkspace, type Workspace } from '../workspace.svelte'
+	import { runKey } from './actions'
+	import Finder from './Finder.svelte'
+	import Hint from './Hint.svelte'
+	import KeySheet from './KeySheet.svelte'
+	import NoticeList from './NoticeList.svelte'
+	import Rail from './Rail.svelte'
+	import StatusLine from './StatusLine.svelte'
+	import Strip from './Strip.svelte'
+
+	let { w }: { w: Workspace } = $props()
+	// svelte-ignore state_referenced_locally
+	giveWorkspace(w)
+	// svelte-ignore state_referenced_locally
+	const intake = new Intake(w)
+	let dropping = $state(false)
+	const files = (e: DragEvent) => e.dataTransfer?.types.includes('Files') ?? false
+	const columns = $derived(`${w.stackOpen ? '176px' : '28px'} minmax(0, 1fr) ${w.cabinetOpen ? '264px' : '28px'}`)
+
+	$effect(() => {
+		document.title = `${w.map?.name ?? 'Azzel'} · ${w.project.head.project.name}`
+	})
+
+	function firstMap() {
+		const made = w.project.try('newMap', { name: 'Map 1', w: 40, h: 28 })
+		if (made?.made) w.show(made.made)
+	}
+</script>
+
+<svelte:window
+	onkeydown={(e) => runKey(w, e)}
+	onpaste={(e) => {
+		const onCanvas = e.target instanceof Element && e.target.matches('[data-testid=map], body')
+		if (onCanvas && w.station === 'map') w.pasteText(e.clipboardData?.getData('text/plain') ?? '')
+	}}
+	ondragover={(e) => {
+		if (!files(e)) return
+		e.preventDefault()
+		dropping = true
+	}}
+	ondragleave={(e) => e.relatedTarget === null && (dropping = false)}
+	ondrop={(e) => {
+		if (!files(e)) return
+		e.preventDefault()
+		dropping = false
+		void intake.bring(e.dataTransfer?.files[0])
+	}}
+/>
+
+<Tooltip.Provider delayDuration={500}>
+	<div class="grid h-full grid-cols-[64px_minmax(0,1fr)] grid-rows-[40px_minmax(0,1fr)]">
+		<div class="col-span-2"><Strip /></div>
+		<Rail />
+		{#if w.station === 'map'}
+			<div class="grid min-h-0 grid-rows-[minmax(0,1fr)_auto_auto]">
+				<div class="grid min-h-0" style:grid-template-columns={columns}>
+					{#if w.stackOpen}
+						<Stack />
+					{:else}
+						<div class="border-r border-line">
+							<Hint
+								label="Open the stack"
+								keys="Ctrl+["
+								side="right"
+								class="button-plain"
+								onclick={() => (w.stackOpen = true)}><ChevronsRight size={16} /></Hint
+							>
+						</div>
+					{/if}
+					<main class="relative min-h-0 min-w-0" aria-label="Map">
+						{#if w.map}
+							<MapCanvas />
+							<PlayScreen />
+							{#if !w.project.head.tilesets.length}
+								<div class="cut absolute top-6 left-1/2 w-[420px] -translate-x-1/2">
+									<div class="flex flex-col gap-3 p-5">
+										<p><b>{w.map.name}</b> is empty, and there are no tiles to paint it with yet.</p>
+										<div class="flex gap-2">
+											<button class="button button-main" onclick={() => w.open('tilesets')}>Bring in a picture…</button>
+											<StarterOffer />
+										</div>
+									</div>
+								</div>
+							{/if}
+						{:else}
+							<div class="flex h-full items-center justify-center bg-well">
+								<div class="cut w-[420px]">
+									<div class="flex flex-col items-start gap-3 p-6">
+										<h2 class="text-[17px] font-semibold">A game begins with a map</h2>
+										<p class="text-dim">
+											It starts with four layers: ground, things on it, entities, and what stands before the hero.
+										</p>
+										<button class="button button-main" onclick={firstMap}>Make the first map</button>
+									</div>
+								</div>
+							</div>
+						{/if}
+					</main>
+					{#if w.cabinetOpen}
+						<Cabinet />
+					{:else}
+						<div class="border-l border-line">
+							<Hint
+								label="Open the cabinet"
+								keys="Ctrl+]"
+								side="left"
+								class="button-plain"
+								onclick={() => (w.cabinetOpen = true)}><ChevronsLeft size={16} /></Hint
+							>
+						</div>
+					{/if}
+				</div>
+				<div class="flex flex-col gap-0.5 border-t border-line bg-plaster pt-1">
+					<HandSentence />
+					<Tray />
+				</div>
+				<StatusLine />
+			</div>
+		{:else if w.station === 'tilesets'}
+			<TilesetsStation {intake} />
+		{:else}
+			<RulesStation />
+		{/if}
+	</div>
+	{#if w.joining}<JoinDialog />{/if}
+	<Finder />
+	<KeySheet />
+	<NoticeList notices={w.notices} />
+	{#if dropping}
+		<div
+			class="pointer-events-none fixed inset-0 z-70 flex items-center justify-center border-4 border-dashed border-glaze bg-plaster/80"
+		>
+			<p class="text-[20px] font-semibold">Drop a PNG to make a tileset of it</p>
+		</div>
+	{/if}
+</Tooltip.Provider>

@@ -1,0 +1,28 @@
+export interface Notice {
+	id: number
+	text: string
+	tone: 'plain' | 'wrong' | 'done'
+	/** One thing to press that helps. */
+	help?: { label: string; run: () => void }
+}
+
+/** Short sentences that come and go; the newest three are shown. */
+export class Notices {
+	shown = $state.raw<Notice[]>([])
+	private next = 1
+
+	say(text: string, tone: Notice['tone'] = 'plain', help?: Notice['help']) {
+		const id = this.next++
+		const rest = this.shown.filter((n) => n.text !== text)
+		this.shown = [...rest, { id, text, tone, help }].slice(-3)
+		setTimeout(() => this.drop(id), help || tone === 'wrong' ? 9000 : 4000)
+	}
+
+	wrong(error: unknown) {
+		this.say(error instanceof Error ? error.message : String(error), 'wrong')
+	}
+
+	drop(id: number) {
+		this.shown = this.shown.filter((n) => n.id !== id)
+	}
+}

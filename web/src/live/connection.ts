@@ -1,0 +1,113 @@
+import type { ID } from '../core/types'
+
+export interface Mark {
+	client: ID
+	number: number
+}
+
+export interface Row {
+	seq: number
+	person: ID
+	mark: Mark
+	edit?: unknown
+}
+
+export interface Person {
+	client: ID
+	name: string
+}
+
+export interface Pointer {
+	client: ID
+	name: string
+	map: ID
+	x: number
+	y: number
+}
+
+/** What comes over the socket; t says which fields there are. */
+type Message =
+	| { t: 'rows'; rows: Row[] }
+	| { t: 'refused'; mark: Mark; why: string }
+	| { t: 'known'; mark: Mark }
+	| { t: 'people'; people: Person[] }
+	| ({ t: 'pointer' } & Pointer)
+	| { t: 'stale'; format: number }
+	| { t: 'sorry'; why: string }
+
+export interface Listener {
+	/** The number of the last edit that is here. */
+	since(): number
+	opened(): void
+	closed(): void
+	message(m: Message): void
+}
+
+const firstWait = 250
+const longestWait = 4000
+
+/** The live socket of a project; it connects anew by itself. */
+export class Connection {
+	open = false
+	private socket?: WebSocket
+	private wait = firstWait
+	private timer = 0
+	private ended = false
+
+	constructor(
+		private project: ID,
+		private client: ID,
+		private format: number,
+		private listener: Listener,
+	) {
+		addEventListener('online', this.soon)
+		this.connect()
+	}
+
+	private soon = () => {
+		if (this.open || this.ended) return
+		clearTimeout(this.timer)
+		this.connect()
+	}
+
+	private connect() {
+		const socket = new WebSocket(`${location.protocol.replace('http', 'ws')}//${location.host}/live/${this.project}`)
+		this.socket = socket
+		socket.onopen = () => {
+			this.open = true
+			this.wait = firstWait
+			this.send({ t: 'hello', format: this.format, client: this.client, since: this.listener.since() })
+			this.listener.opened()
+		}
+		socket.onmessage = (e) => this.listener.message(JSON.parse(e.data as string) as Message)
+		socket.onclose = () => {
+			if (this.socket !== socket) return
+			this.open = false
+			this.listener.closed()
+			if (this.ended) return
+			this.timer = setTimeout(() => this.connect(), this.wait) as unknown as number
+			this.wait = Math.min(this.wait * 2, longestWait)
+		}
+	}
+
+	send(message: object) {
+		if (this.open) this.socket?.send(JSON.stringify(message))
+	}
+
+	/** Sends an edit whose text is JSON already. */
+	sendEdit(edit: string) {
+		if (this.open) this.socket?.send(`{"t":"edit","edit":${edit}}`)
+	}
+
+	/** Ends this socket and connects anew at once, from what is here now. */
+	renew() {
+		this.socket?.close()
+	}
+
+	end() {
+		this.ended = true
+		clearTimeout(this.timer)
+		removeEventListener('online', this.soon)
+		this.socket?.close()
+	}
+}

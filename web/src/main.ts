@@ -1,0 +1,5 @@
+import './app.css'
+import { mount } from 'svelte'
+import App from './App.svelte'
+
+mount(App, { target: document.getElementById('app')! })

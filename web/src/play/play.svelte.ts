@@ -1,0 +1,97 @@
+import { CoreError } from '../core/module'
+import type { ID, PlayView, Point } from '../core/types'
+import type { Project } from '../project/project.svelte'
+
+/** The inputs of the play engine, by the physical keys that hold them down. */
+const inputs: Record<string, number> = {
+	ArrowUp: 1,
+	KeyW: 1,
+	ArrowRight: 2,
+	KeyD: 2,
+	ArrowDown: 4,
+	KeyS: 4,
+	ArrowLeft: 8,
+	KeyA: 8,
+	KeyE: 16,
+	Space: 16,
+	Enter: 16,
+}
+
+const tick = 1000 / 60
+
+/** The game that is being played on the canvas. */
+export class Play {
+	view = $state.raw<PlayView | null>(null)
+	private held = new Map<string, number>()
+	/** Keys that went down since the last tick; each counts for one tick at least. */
+	private pressed = 0
+	private before = 0
+	private left = 0
+	private frame = 0
+
+	constructor(
+		private project: Project,
+		/** Told after each frame, and when the game ends for a reason. */
+		private moved: (view: PlayView) => void,
+	) {}
+
+	get on(): boolean {
+		return this.view !== null
+	}
+
+	/** Begins at the spawn, or at a cell; throws the core's sentence. */
+	start(map: ID, at?: Point) {
+		this.view = at ? this.project.ask('playAt', { map, active: '', at }) : this.project.ask('play', { map })
+		this.held.clear()
+		this.left = 0
+		this.before = performance.now()
+		cancelAnimationFrame(this.frame)
+		this.frame = requestAnimationFrame(this.step)
+		this.moved(this.view!)
+	}
+
+	stop() {
+		if (!this.view) return
+		cancelAnimationFrame(this.frame)
+		this.view = null
+		this.project.ask('stop')
+	}
+
+	private step = (now: number) => {
+		this.frame = requestAnimationFrame(this.step)
+		// after a pause the game goes on from where it was instead of catching up
+		this.left += Math.min(now - this.before, 100)
+		this.before = now
+		const ticks = Math.floor(this.left / tick)
+		if (ticks === 0) return
+		this.left -= ticks * tick
+		let input = this.pressed
+		for (const bit of this.held.values()) input |= bit
+		this.pressed = 0
+		try {
+			this.view = this.project.ask<PlayView>('step', { input, ticks })
+		} catch (e) {
+			if (!(e instanceof CoreError)) throw e
+			this.stop()
+			return
+		}
+		this.moved(this.view)
+	}
+
+	/** Takes a key of the game; false when it is none. */
+	key(e: KeyboardEvent, down: boolean): boolean {
+		const bit = inputs[e.code]
+		if (!bit || (down && (e.ctrlKey || e.metaKey || e.altKey))) return false
+		if (down) {
+			if (!e.repeat) this.pressed |= bit
+			this.held.set(e.code, bit)
+		} else {
+			this.held.delete(e.code)
+		}
+		return true
+	}
+
+	release() {
+		this.held.clear()
+	}
+}

@@ -1,0 +1,278 @@
+import { Core, CoreError } from '../core/module'
+import type { ChunkAt, Entity, Head, ID, MapInfo, Outcome, Tileset } from '../core/types'
+import { Connection, type Mark, type Person, type Pointer, type Row } from '../live/connection'
+import { ask, read, send } from '../live/http'
+import { hold, Kept } from '../live/kept'
+import type { Notices } from '../frame/notices.svelte'
+import { SvelteMap } from 'svelte/reactivity'
+
+/** Edits larger than this go by POST instead of over the socket. */
+const largestSocketEdit = 256 << 10
+
+interface Session {
+	person: ID
+	name: string
+	format: number
+}
+
+/** Kept: the edits are in this browser and the server is away. */
+export type SavedState = 'saved' | 'saving' | 'kept' | 'away'
+
+const newID = () =>
+	Array.from(crypto.getRandomValues(new Uint8Array(12)), (b) => 'abcdefghijklmnopqrstuvwxyz234567'[b & 31]).join('')
+
+/** One open project: the core with its document, and the way of edits to the server. */
+export class Project {
+	head = $state.raw() as Head
+	people = $state.raw<Person[]>([])
+	pointers = new SvelteMap<ID, Pointer>()
+	/** How many edits are not confirmed. */
+	waiting = $state(0)
+	connected = $state(false)
+	canUndo = $state('')
+	canRedo = $state('')
+	/** Goes up with every change to entities, so that what shows them looks again. */
+	entityTurn = $state(0)
+	/** Goes up with every change of any kind. */
+	turn = $state(0)
+
+	readonly onChunks = new Set<(chunks: ChunkAt[]) => void>()
+
+	private outbox = new Map<string, { mark: Mark; text: string }>()
+	private entityLists = new Map<ID, Entity[]>()
+	private connection!: Connection
+	private seq = 0
+
+	private constructor(
+		readonly id: ID,
+		readonly core: Core,
+		readonly client: ID,
+		private kept: Kept,
+		private notices: Notices,
+	) {}
+
+	static async open(id: ID, notices: Notices): Promise<Project> {
+		const client = newID()
+		const [core, kept, session] = await Promise.all([
+			Core.load(),
+			Kept.open(),
+			read<Session>('/api/session'),
+			hold(client),
+		])
+		const answer = await ask('GET', `/api/projects/${id}/state`)
+		const seq = Number(answer.headers.get('X-Azzel-Seq'))
+		const p = new Project(id, core, client, kept, notices)
+		p.seq = seq
+		core.open(new Uint8Array(await answer.arrayBuffer()), seq, session.person, client)
+		core.call('history', await read(`/api/projects/${id}/history/${seq}`))
+		const left = await kept.adopt(id)
+		for (const e of left) {
+			try {
+				p.take(core.call<Outcome>('adopt', { edits: [JSON.parse(e.edit)] }))
+				p.outbox.set(key(e), { mark: e, text: e.edit })
+			} catch (error) {
+				notices.wrong(error)
+				await kept.forget(id, e.client, e.number)
+			}
+		}
+		if (p.outbox.size) notices.say(`${counted(p.outbox.size, 'edit')} kept in this browser are sent now.`)
+		p.refreshHead()
+		p.waiting = p.outbox.size
+		p.connection = new Connection(id, client, session.format, {
+			since: () => p.seq,
+			opened: () => p.opened(),
+			closed: () => {
+				p.connected = false
+				p.people = []
+				p.pointers.clear()
+			},
+			message: (m) => {
+				switch (m.t) {
+					case 'rows':
+						return p.receive(m.rows)
+					case 'refused':
+						return p.refused(m.mark, m.why)
+					case 'known':
+						return p.refused(m.mark, '')
+					case 'people':
+						p.people = m.people
+						for (const c of p.pointers.keys()) if (!m.people.some((o) => o.client === c)) p.pointers.delete(c)
+						return
+					case 'pointer':
+						p.pointers.set(m.client, m)
+						return
+					case 'stale':
+						return location.reload() // what was not sent is kept and adopted
+					case 'sorry':
+						return notices.say(m.why, 'wrong')
+				}
+			},
+		})
+		return p
+	}
+
+	get saved(): SavedState {
+		if (this.connected) return this.waiting ? 'saving' : 'saved'
+		return this.waiting ? 'kept' : 'away'
+	}
+
+	// reading
+
+	ask<T>(method: string, args?: unknown): T {
+		return this.core.call<T>(method, args)
+	}
+
+	map(id: ID): MapInfo | undefined {
+		return this.head.maps.find((m) => m.id === id)
+	}
+
+	tileset(number: number): Tileset | undefined {
+		return this.head.tilesets.find((t) => t.number === number)
+	}
+
+	entities(map: ID): Entity[] {
+		void this.entityTurn
+		let list = this.entityLists.get(map)
+		if (!list) {
+			try {
+				list = this.core.call<Entity[] | null>('entities', { map }) ?? []
+			} catch {
+				list = []
+			}
+			this.entityLists.set(map, list)
+		}
+		return list
+	}
+
+	entity(map: ID, id: ID): Entity | undefined {
+		return this.entities(map).find((e) => e.id === id)
+	}
+
+	// changing
+
+	/** Does something that may make an edit; throws the core's sentence. */
+	make(method: string, args?: unknown): Outcome {
+		const outcome = this.core.call<Outcome>(method, args)
+		this.take(outcome)
+		if (outcome.edit) this.post(outcome.edit as { client: ID; number: number })
+		return outcome
+	}
+
+	/** As make, but says what is wrong instead of throwing. */
+	try(method: string, args?: unknown): Outcome | undefined {
+		try {
+			return this.make(method, args)
+		} catch (e) {
+			if (!(e instanceof CoreError)) throw e
+			this.notices.wrong(e)
+		}
+	}
+
+	async undo(method: 'undo' | 'redo' = 'undo') {
+		try {
+			let outcome = this.make(method)
+			while (outcome.fetch) {
+				const revert = await read(`/api/projects/${this.id}/edits/${outcome.fetch}/revert`)
+				this.core.call('supply', { seq: outcome.fetch, revert })
+				outcome = this.make(method)
+			}
+			if (outcome.kept) {
+				const all = (outcome.restored ?? 0) + outcome.kept
+				this.notices.say(`${outcome.text}: ${outcome.kept} of ${all} kept, because they were changed since.`)
+			}
+		} catch (e) {
+			this.notices.wrong(e)
+		}
+	}
+
+	// the way to the server and back
+
+	private post(edit: { client: ID; number: number }) {
+		const text = JSON.stringify(edit)
+		const mark = { client: edit.client, number: edit.number }
+		this.outbox.set(key(mark), { mark, text })
+		this.waiting = this.outbox.size
+		this.kept.keep({ project: this.id, ...mark, edit: text }).catch(() => {
+			this.notices.say('This browser has no room to keep edits: stay until the strip says Saved.', 'wrong')
+		})
+		this.dispatch(mark, text)
+	}
+
+	private dispatch(mark: Mark, text: string) {
+		if (text.length <= largestSocketEdit) {
+			this.connection.sendEdit(text)
+		} else if (this.connection.open) {
+			// the row comes over the socket; a failure is repeated when it connects anew
+			send<{ seq: number }>(`/api/projects/${this.id}/edits`, text)
+				.then(({ seq }) => {
+					if (seq <= this.seq) this.refused(mark, '') // stored before this page was opened
+				})
+				.catch((e: { status?: number; message: string }) => {
+					if (e.status && e.status < 500) this.refused(mark, e.message)
+					else this.connection.renew()
+				})
+		}
+	}
+
+	private opened() {
+		this.connected = true
+		for (const { mark, text } of this.outbox.values()) this.dispatch(mark, text)
+	}
+
+	private receive(rows: Row[]) {
+		let outcome: Outcome
+		try {
+			outcome = this.core.call<Outcome>('receive', { rows })
+		} catch {
+			return location.reload() // rows are missing: what is not sent is kept
+		}
+		this.seq = rows[rows.length - 1].seq
+		for (const row of rows) this.settled(row.mark)
+		this.take(outcome)
+	}
+
+	private refused(mark: Mark, why: string) {
+		if (!this.outbox.has(key(mark))) return why ? this.notices.say(why, 'wrong') : undefined
+		this.settled(mark)
+		this.take(this.core.call<Outcome>('refuse', mark))
+		if (why) this.notices.say(`An edit was not taken and is turned back: ${why}`, 'wrong')
+	}
+
+	private settled(mark: Mark) {
+		if (!this.outbox.delete(key(mark))) return
+		this.waiting = this.outbox.size
+		void this.kept.forget(this.id, mark.client, mark.number)
+	}
+
+	private take(outcome: Outcome) {
+		const { head, entities, chunks } = outcome.change
+		for (const map of entities ?? []) this.entityLists.delete(map)
+		if (head || entities?.length) this.refreshHead()
+		if (entities?.length) this.entityTurn++
+		if (chunks?.length) for (const told of this.onChunks) told(chunks)
+		this.canUndo = outcome.canUndo
+		this.canRedo = outcome.canRedo
+		for (const text of outcome.dropped ?? []) this.notices.say(text, 'wrong')
+		this.turn++
+	}
+
+	private refreshHead() {
+		this.head = this.core.call<Head>('head')
+		this.canUndo = this.head.canUndo
+		this.canRedo = this.head.canRedo
+	}
+
+	pointAt(map: ID, x: number, y: number) {
+		if (this.people.length > 1) this.connection.send({ t: 'pointer', map, x, y })
+	}
+
+	close() {
+		this.connection.end()
+	}
+}
+
+const key = (m: Mark) => `${m.client}:${m.number}`
+
+export function counted(n: number, what: string): string {
+	return n === 1 ? `1 ${what}` : `${n.toLocaleString('en')} ${what}s`
+}

@@ -1,0 +1,42 @@
+<script lang="ts">
+	import type { Layer, MapInfo } from '../core/types'
+	import { View } from '../canvas/view.svelte'
+	import { workspace } from '../workspace.svelte'
+
+	// A live picture of one layer, or of a whole map when none is given.
+	let {
+		map,
+		layer,
+		width = 40,
+		height = 28,
+	}: { map: MapInfo; layer?: Layer; width?: number; height?: number } = $props()
+	const w = workspace()
+	const view = new View()
+	let canvas: HTMLCanvasElement
+	let turn = $state(0)
+
+	$effect(() => {
+		const again = () => turn++
+		w.scene.onStale.add(again)
+		return () => w.scene.onStale.delete(again)
+	})
+
+	// not while a stroke is drawn: a little later
+	$effect(() => {
+		void [turn, map, layer, w.project.entityTurn, w.theme]
+		let timer = setTimeout(draw, 60)
+		function draw() {
+			const ctx = canvas.getContext('2d')!
+			view.width = canvas.width = width * devicePixelRatio
+			view.height = canvas.height = height * devicePixelRatio
+			const room = Math.min(view.width / (map.bounds.w * map.cellWidth), view.height / (map.bounds.h * map.cellHeight))
+			view.scale = room
+			view.centre((map.bounds.x + map.bounds.w / 2) * map.cellWidth, (map.bounds.y + map.bounds.h / 2) * map.cellHeight)
+			if (!w.scene.draw(ctx, map, view, undefined, layer)) timer = setTimeout(draw, 30)
+		}
+		return () => clearTimeout(timer)
+	})
+</script>
+
+<canvas bind:this={canvas} style:width="{width}px" style:height="{height}px" class="shrink-0 bg-well" aria-hidden="true"
+></canvas>

@@ -1,0 +1,221 @@
+<script lang="ts">
+	import ImagePlus from '@lucide/svelte/icons/image-plus'
+	import Trash2 from '@lucide/svelte/icons/trash-2'
+	import type { Cut } from '../core/types'
+	import Hint from '../frame/Hint.svelte'
+	import { workspace } from '../workspace.svelte'
+	import CutCanvas from './CutCanvas.svelte'
+	import HeroSize from './HeroSize.svelte'
+	import type { Intake } from './intake.svelte'
+	import StarterOffer from './StarterOffer.svelte'
+
+	let { intake }: { intake: Intake } = $props()
+	const w = workspace()
+	const sets = $derived(w.project.head.tilesets)
+	const shown = $derived(sets.find((t) => t.id === w.tilesetId) ?? sets[0])
+	let choose: HTMLInputElement
+	const told = $derived(intake.told)
+	const fields: { key: keyof Cut; label: string }[] = [
+		{ key: 'cellWidth', label: 'Cell width' },
+		{ key: 'cellHeight', label: 'Cell height' },
+		{ key: 'margin', label: 'Margin' },
+		{ key: 'spacing', label: 'Spacing' },
+	]
+
+	const same = (a: Cut, b: Cut) => fields.every((f) => a[f.key] === b[f.key])
+
+	function words(c: Cut): string {
+		let out = `${c.cellWidth} × ${c.cellHeight}`
+		if (c.margin) out += `, margin ${c.margin}`
+		if (c.spacing) out += `, spacing ${c.spacing}`
+		return out
+	}
+
+	function unused(right: number, bottom: number): string {
+		const parts = []
+		if (right) parts.push(`${right} px at the right`)
+		if (bottom) parts.push(`${bottom} px at the bottom`)
+		return `This cut leaves ${parts.join(' and ')} of the picture unused.`
+	}
+</script>
+
+<input
+	bind:this={choose}
+	type="file"
+	accept="image/png,.png"
+	class="hidden"
+	aria-label="Picture for a tileset"
+	onchange={(e) => {
+		void intake.bring(e.currentTarget.files?.[0])
+		e.currentTarget.value = ''
+	}}
+/>
+<main class="grid min-h-0 grid-cols-[200px_1fr_288px]" aria-label="Tilesets">
+	<aside class="flex min-h-0 flex-col gap-2 border-r border-line p-2" aria-label="All tilesets">
+		<button class="button button-main" disabled={intake.busy} onclick={() => choose.click()}>
+			<ImagePlus size={15} />
+			{intake.busy ? 'Looking at it…' : 'Bring in a picture…'}
+		</button>
+		<ul class="min-h-0 grow overflow-y-auto">
+			{#each sets as t (t.id)}
+				<li>
+					<button
+						class="flex h-8 w-full items-center gap-2 px-2 text-left hover:bg-well {!intake.taken && t === shown
+							? 'bg-well font-semibold'
+							: ''}"
+						onclick={() => {
+							w.tilesetId = t.id
+							intake.taken = null
+						}}
+					>
+						<span class="min-w-0 grow truncate">{t.name}</span>
+						<span class="font-mono text-[11px] text-dim">{t.columns * t.rows}</span>
+					</button>
+				</li>
+			{/each}
+		</ul>
+	</aside>
+	<div class="min-h-0 min-w-0 overflow-auto p-4">
+		{#if intake.taken}
+			<CutCanvas
+				picture={intake.taken.picture}
+				width={intake.taken.width}
+				height={intake.taken.height}
+				cut={intake.cut}
+				columns={typeof told === 'string' ? 0 : told.columns}
+				rows={typeof told === 'string' ? 0 : told.rows}
+			/>
+		{:else if shown}
+			<CutCanvas
+				picture={shown.picture}
+				width={shown.width}
+				height={shown.height}
+				cut={shown.cut}
+				columns={shown.columns}
+				rows={shown.rows}
+				solid={shown.solid}
+				mark={(tiles, solid) => w.project.try('markSolid', { id: shown.id, tiles, solid })}
+			/>
+		{:else}
+			<div class="flex max-w-md flex-col items-start gap-3 p-6">
+				<h2 class="text-[17px] font-semibold">No tilesets yet</h2>
+				<p>
+					Drop a PNG anywhere on this page, or choose one. Its cell size is guessed from the picture and shown before
+					anything is accepted.
+				</p>
+				<div class="flex gap-2">
+					<button class="button button-main" onclick={() => choose.click()}>Choose a picture…</button>
+					<StarterOffer />
+				</div>
+			</div>
+		{/if}
+	</div>
+	<aside class="min-h-0 overflow-y-auto border-l border-line p-3" aria-label="Cut">
+		{#if intake.taken}
+			{@const t = intake.taken}
+			<form
+				class="flex flex-col gap-3"
+				onsubmit={(e) => {
+					e.preventDefault()
+					intake.accept()
+				}}
+			>
+				<label class="flex flex-col gap-1">
+					<span class="heading">Name</span>
+					<input class="field" maxlength="80" bind:value={intake.name} />
+				</label>
+				{#if t.guesses?.length}
+					<div class="flex flex-col gap-1" role="group" aria-label="Guessed cuts">
+						<span class="heading">Guessed from the picture</span>
+						{#each t.guesses as g (words(g.cut))}
+							<button
+								type="button"
+								class="flex min-h-7 items-center gap-2 border px-2 text-left hover:border-glaze {same(g.cut, intake.cut)
+									? 'border-glaze bg-chalk font-semibold'
+									: 'border-line'}"
+								aria-pressed={same(g.cut, intake.cut)}
+								onclick={() => (intake.cut = { ...g.cut })}
+							>
+								<span class="grow font-mono">{words(g.cut)}</span>
+								<span class="text-[12px] font-normal text-dim">{g.why}</span>
+							</button>
+						{/each}
+					</div>
+				{/if}
+				<div class="grid grid-cols-2 gap-2">
+					{#each fields as f (f.key)}
+						<label class="flex flex-col gap-0.5">
+							<span class="text-[12px] text-dim">{f.label}</span>
+							<input
+								class="field font-mono"
+								type="number"
+								min="0"
+								value={intake.cut[f.key]}
+								oninput={(e) =>
+									(intake.cut = { ...intake.cut, [f.key]: Math.trunc(e.currentTarget.valueAsNumber) || 0 })}
+							/>
+						</label>
+					{/each}
+				</div>
+				<div aria-live="polite" data-testid="cut-told">
+					{#if typeof told === 'string'}
+						<p class="border-l-2 border-brick pl-2 text-brick">{told}</p>
+					{:else}
+						<p>{told.columns} × {told.rows} = <b>{told.columns * told.rows} tiles</b></p>
+						{#if told.right || told.bottom}
+							<p class="mt-1 border-l-2 border-brick pl-2 text-brick">{unused(told.right, told.bottom)}</p>
+						{/if}
+					{/if}
+				</div>
+				{#if typeof told !== 'string'}<HeroSize picture={t.picture} cut={intake.cut} />{/if}
+				<div class="flex gap-2">
+					<button class="button grow button-main" disabled={typeof told === 'string'}>Use this cut</button>
+					<button type="button" class="button" onclick={() => (intake.taken = null)}>Leave it</button>
+				</div>
+			</form>
+		{:else if shown}
+			<div class="flex flex-col gap-3">
+				<label class="flex flex-col gap-1">
+					<span class="heading">Name</span>
+					{#key shown.id + shown.name}
+						<input
+							class="field"
+							maxlength="80"
+							value={shown.name}
+							onblur={(e) => {
+								if (e.currentTarget.value === shown.name) return
+								w.project.try('set', {
+									ref: { type: 'tileset', id: shown.id },
+									field: 'name',
+									value: e.currentTarget.value,
+									text: 'Renamed a tileset',
+								})
+							}}
+							onkeydown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
+						/>
+					{/key}
+				</label>
+				<p>
+					{shown.width} × {shown.height} pixels, cut into {shown.columns} × {shown.rows} tiles of {words(shown.cut)}.
+				</p>
+				<div class="border-l-2 border-glaze pl-2">
+					<b>{shown.solid?.length ?? 0} tiles are solid.</b>
+					<p class="text-dim">
+						Paint over the tiles that stop the hero; paint again, or with the secondary button, to clear them.
+					</p>
+				</div>
+				<HeroSize picture={shown.picture} cut={shown.cut} />
+				<Hint
+					label="Delete this tileset"
+					class="button self-start hover:text-brick"
+					onclick={() =>
+						w.project.try('remove', { ref: { type: 'tileset', id: shown.id }, text: `Deleted tileset ${shown.name}` })}
+				>
+					<Trash2 size={14} /> Delete this tileset
+				</Hint>
+			</div>
+		{:else}
+			<p class="text-dim">Solid tiles, cell size and margins are set up here.</p>
+		{/if}
+	</aside>
+</main>

@@ -1,0 +1,266 @@
+import { getContext, setContext } from 'svelte'
+import { Scene } from './canvas/scene'
+import { View } from './canvas/view.svelte'
+import { CoreError } from './core/module'
+import type { End, Entity, Grip, ID, Layer, MapInfo, Point, Shape } from './core/types'
+import type { Notices } from './frame/notices.svelte'
+import { Hand } from './hand/hand.svelte'
+import { Play } from './play/play.svelte'
+import { counted, type Project } from './project/project.svelte'
+
+export type Station = 'map' | 'tilesets' | 'rules'
+export type Drawer = 'tiles' | 'kinds' | 'rules'
+
+/** Something to be pointed at on the map: any entity of these kinds. */
+export interface Pick {
+	kinds: string[]
+	what: string
+	done: (map: ID, e: Entity) => void
+}
+
+/** What is open and in hand in one project's page; the panels share it. */
+export class Workspace {
+	station = $state<Station>('map')
+	mapId = $state<ID>('')
+	drawer = $state<Drawer>('tiles')
+	selected = $state.raw<ID[]>([])
+	grid = $state(true)
+	stackOpen = $state(true)
+	cabinetOpen = $state(true)
+	finderOpen = $state(false)
+	keysOpen = $state(false)
+	theme = $state(document.documentElement.dataset.theme ?? 'plaster')
+	/** The exit whose passage is being made. */
+	joining = $state.raw<End | null>(null)
+	picking = $state.raw<Pick | null>(null)
+	/** The cell under the pointer, or where the cell cursor is. */
+	cell = $state.raw<Point | null>(null)
+	pixel = $state.raw<Point | null>(null)
+	/** The rule whose card was asked for. */
+	rule = $state<ID>('')
+	tilesetId = $state<ID>('')
+
+	readonly view = new View()
+	readonly scene: Scene
+	readonly hand: Hand
+	readonly play: Play
+	/** The canvas gives this so that actions can give it the focus and presses back. */
+	canvas: { focus: () => void; cancel: () => boolean; press: (remove: boolean) => void } | null = null
+	private before: { map: ID; view: ReturnType<View['save']> } | null = null
+	private warned = ''
+
+	constructor(
+		readonly project: Project,
+		readonly notices: Notices,
+	) {
+		this.scene = new Scene(project)
+		this.hand = new Hand(`azzel.hand.${project.id}`)
+		this.play = new Play(project, () => this.played())
+		const last = localStorage.getItem(`azzel.map.${project.id}`) ?? ''
+		this.mapId = project.map(last)?.id ?? project.head.maps[0]?.id ?? ''
+	}
+
+	/** The map that is shown: in play, the one that the hero is on. */
+	get map(): MapInfo | undefined {
+		return this.project.map(this.play.view?.map ?? this.mapId) ?? this.project.head.maps[0]
+	}
+
+	/** The layer that is worked on. */
+	get active(): ID {
+		const m = this.map
+		if (!m) return ''
+		const chosen = this.hand.layers[m.id]
+		return m.layers.some((l) => l.id === chosen)
+			? chosen
+			: (m.layers.find((l) => l.kind === 'tiles')?.id ?? m.layers[0]?.id ?? '')
+	}
+
+	/** The layer that what is held goes to, as the core says. */
+	get target(): Layer | undefined {
+		const m = this.map
+		if (!m || !this.hand.holding) return
+		void this.project.turn
+		const id = this.project.ask<ID>('target', { map: m.id, active: this.active, grip: this.hand.grip })
+		return m.layers.find((l) => l.id === id)
+	}
+
+	get selection(): Entity[] {
+		const m = this.map
+		if (!m || !this.selected.length) return []
+		return this.project.entities(m.id).filter((e) => this.selected.includes(e.id))
+	}
+
+	show(map: ID) {
+		if (this.play.on) this.stopPlay()
+		this.station = 'map'
+		if (map === this.mapId) return
+		this.mapId = map
+		this.selected = []
+		localStorage.setItem(`azzel.map.${this.project.id}`, map)
+	}
+
+	select(ids: ID[]) {
+		this.selected = ids
+		// what could not be selected now and is drawn as selected would only confuse
+	}
+
+	/** Shows an entity and selects it. */
+	goTo(map: ID, id: ID) {
+		this.show(map)
+		const m = this.project.map(map)
+		const e = this.project.entity(map, id)
+		if (!m || !e) return
+		this.hand.letGo()
+		this.selected = [id]
+		this.view.reveal(m, { x: Math.floor(e.x / m.cellWidth), y: Math.floor(e.y / m.cellHeight) })
+	}
+
+	hold(grip: Omit<Grip, 'shape'> & { shape?: Shape }, layer: ID = '') {
+		this.selected = []
+		this.hand.hold(grip, layer)
+		if (layer && this.map?.layers.some((l) => l.id === layer)) this.hand.work(this.map.id, layer)
+	}
+
+	holdSlot(slot: number) {
+		const found = this.hand.take(slot)
+		if (!found) return this.notices.say(`Slot ${(slot + 1) % 10} of the tray is empty.`)
+		this.selected = []
+		if (this.map?.layers.some((l) => l.id === found.layer)) this.hand.work(this.map.id, found.layer)
+	}
+
+	pickUp(at: Point | null = this.cell) {
+		const m = this.map
+		if (!m || !at) return
+		try {
+			const { grip, layer } = this.project.ask<{ grip: Grip; layer: ID }>('pickUp', {
+				map: m.id,
+				active: this.active,
+				at,
+			})
+			const { shape: _, ...thing } = grip
+			this.hold(thing, layer)
+		} catch (e) {
+			this.notices.wrong(e)
+		}
+	}
+
+	// entities
+
+	removeSelected() {
+		const m = this.map
+		if (!m || !this.selected.length) return
+		if (this.project.try('removeEntities', { map: m.id, ids: this.selected })) this.selected = []
+	}
+
+	duplicateSelected() {
+		const m = this.map
+		if (m) this.paste(m, this.selection, m.cellWidth, m.cellHeight)
+	}
+
+	private paste(m: MapInfo, entities: Entity[], dx: number, dy: number) {
+		if (!entities.length) return
+		const made = this.project.try('copyEntities', { map: m.id, entities, dx, dy })
+		if (made?.ids) this.selected = made.ids
+	}
+
+	/** The clipboard holds entities as text, so that they cross to another tab. */
+	async copySelected() {
+		const list = this.selection
+		if (!list.length) return
+		await navigator.clipboard.writeText(JSON.stringify({ azzel: 'entities', entities: list }))
+		this.notices.say(`${counted(list.length, 'entity').replace('entitys', 'entities')} copied.`)
+	}
+
+	pasteText(text: string) {
+		const m = this.map
+		if (!m) return
+		let entities: Entity[]
+		try {
+			const found = JSON.parse(text) as { azzel?: string; entities?: Entity[] }
+			if (found.azzel !== 'entities' || !found.entities?.length) throw new Error()
+			entities = found.entities
+		} catch {
+			return this.notices.say('There is nothing of Azzel on the clipboard.', 'wrong')
+		}
+		// the first one comes to the cell that is pointed at
+		const at = this.cell ?? m.bounds
+		this.paste(m, entities, at.x * m.cellWidth - entities[0].x, at.y * m.cellHeight - entities[0].y)
+	}
+
+	// play
+
+	togglePlay(at?: Point | null) {
+		if (this.play.on) return this.stopPlay()
+		const m = this.map
+		if (!m) return
+		this.canvas?.cancel()
+		this.station = 'map'
+		try {
+			this.before = { map: this.mapId, view: this.view.save() }
+			this.play.start(m.id, at ?? undefined)
+		} catch (e) {
+			if (!(e instanceof CoreError)) throw e
+			this.before = null
+			const spawn = !at && e.message.includes('no spawn')
+			this.notices.say(e.message, 'wrong', spawn ? { label: 'Place a spawn', run: () => this.placeSpawn() } : undefined)
+			return
+		}
+		const warning = this.project.ask<string>('warning', { map: m.id })
+		if (warning) this.notices.say(warning, 'wrong', { label: 'Open Tilesets', run: () => this.open('tilesets') })
+		this.warned = ''
+		queueMicrotask(() => this.canvas?.focus())
+	}
+
+	private placeSpawn() {
+		this.hold({ what: 'entity', kind: 'spawn', shape: 'freehand' })
+		this.drawer = 'kinds'
+		this.notices.say('Holding a spawn: press the cell where the hero begins.')
+		this.canvas?.focus()
+	}
+
+	private played() {
+		const { view } = this.play
+		const m = this.map
+		if (!view || !m) return
+		if (this.view.scale < 1) this.view.scale = 1
+		this.view.follow(m, view.x + m.cellWidth / 2, view.y + m.cellHeight / 2)
+		if (view.notice && view.notice !== this.warned) this.notices.say(view.notice, 'wrong')
+		this.warned = view.notice
+		this.scene.stale()
+	}
+
+	stopPlay() {
+		this.play.stop()
+		if (this.before) {
+			if (this.project.map(this.before.map)) this.mapId = this.before.map
+			this.view.restore(this.before.view)
+		}
+		this.before = null
+		this.scene.stale()
+	}
+
+	open(station: Station) {
+		if (this.play.on) this.stopPlay()
+		this.station = station
+	}
+
+	setTheme(theme: string) {
+		this.theme = theme
+		document.documentElement.dataset.theme = theme
+		localStorage.setItem('azzel.theme', theme)
+		this.scene.stale()
+	}
+
+	/** Escape goes down one rung: the press, what is open, the selection, what is held. */
+	escape() {
+		if (this.canvas?.cancel()) return
+		if (this.picking) this.picking = null
+		else if (this.play.on) this.stopPlay()
+		else if (this.selected.length) this.selected = []
+		else if (this.hand.holding) this.hand.letGo()
+	}
+}
+
+const key = Symbol()
+export const giveWorkspace = (w: Workspace) => setContext(key, w)
+export const workspace = () => getContext<Workspace>(key)
