@@ -24,8 +24,11 @@ const Format = 1
 // bodyLimit is the largest request: a picture.
 const bodyLimit = 32 << 20
 
-// contentPolicy lets the page load only what ships with it, and run the core's module.
-const contentPolicy = "default-src 'none'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self'; img-src 'self' blob: data:; " +
+// contentPolicy lets the page load only what ships with it, and run the core's
+// module. The one style attribute that is allowed by its hash is the finder's
+// "display: contents;", which Bits UI's Command writes around its items.
+const contentPolicy = "default-src 'none'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self'; " +
+	"style-src-attr 'unsafe-hashes' 'sha256-iaOezIDcQIoxCULa6FBKKuLUu09R7kG+Mlu+JVfU3Rw='; img-src 'self' blob:; " +
 	"font-src 'self'; connect-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
 
 // Server serves one store.

@@ -10,8 +10,10 @@
 
 	async function open(id: string): Promise<Workspace> {
 		const w = new Workspace(await Project.open(id, notices), notices)
-		// for tests and for designers who look: the state hash that the server knows as well
-		Object.assign(globalThis, { azzel: { hash: () => w.project.core.hash(), waiting: () => w.project.waiting } })
+		// for tests: the state hash, which the server computes as well, and where things are on the screen
+		Object.assign(globalThis, {
+			azzel: { hash: () => w.project.core.hash(), waiting: () => w.project.waiting, view: () => w.view.save() },
+		})
 		return w
 	}
 </script>

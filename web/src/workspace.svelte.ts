@@ -36,6 +36,8 @@ export class Workspace {
 	/** The cell under the pointer, or where the cell cursor is. */
 	cell = $state.raw<Point | null>(null)
 	pixel = $state.raw<Point | null>(null)
+	/** What the press would do, in words. */
+	ghost = $state('')
 	/** The rule whose card was asked for. */
 	rule = $state<ID>('')
 	tilesetId = $state<ID>('')
@@ -197,9 +199,13 @@ export class Workspace {
 		this.station = 'map'
 		try {
 			this.before = { map: this.mapId, view: this.view.save() }
+			// near enough to feel like the game, and never farther than it was seen
+			const near = Math.max(1, Math.floor(this.view.width / (22 * m.cellWidth)))
+			this.view.scale = Math.max(this.view.scale, near)
 			this.play.start(m.id, at ?? undefined)
 		} catch (e) {
 			if (!(e instanceof CoreError)) throw e
+			this.view.restore(this.before!.view)
 			this.before = null
 			const spawn = !at && e.message.includes('no spawn')
 			this.notices.say(e.message, 'wrong', spawn ? { label: 'Place a spawn', run: () => this.placeSpawn() } : undefined)
@@ -222,7 +228,6 @@ export class Workspace {
 		const { view } = this.play
 		const m = this.map
 		if (!view || !m) return
-		if (this.view.scale < 1) this.view.scale = 1
 		this.view.follow(m, view.x + m.cellWidth / 2, view.y + m.cellHeight / 2)
 		if (view.notice && view.notice !== this.warned) this.notices.say(view.notice, 'wrong')
 		this.warned = view.notice

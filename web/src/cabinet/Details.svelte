@@ -44,8 +44,8 @@
 	}
 </script>
 
-<section class="cut mx-2 mt-1 mb-2 max-h-[52%] shrink-0 overflow-y-auto" aria-label="Details" data-testid="details">
-	<div class="flex flex-col gap-2 p-3">
+<section class="cut mx-2 mt-1 mb-2 flex max-h-[56%] shrink-0 flex-col" aria-label="Details" data-testid="details">
+	<div class="flex min-h-0 flex-col gap-2 overflow-y-auto p-3">
 		{#if one && kind}
 			<div class="flex items-center gap-2 pr-2">
 				<GripPicture
@@ -151,13 +151,13 @@
 			<b>{list.length} entities</b>
 			<p class="text-dim">Drag or press Alt with the arrows to move them together.</p>
 		{/if}
-		<div class="flex gap-1">
-			<Hint label="Duplicate" keys="Ctrl+D" class="button grow" onclick={() => w.duplicateSelected()}
-				><Copy size={14} /> Duplicate</Hint
-			>
-			<Hint label="Delete" keys="Del" class="button grow hover:text-brick" onclick={() => w.removeSelected()}
-				><Trash2 size={14} /> Delete</Hint
-			>
-		</div>
+	</div>
+	<div class="flex gap-1 border-t border-line p-2">
+		<Hint label="Duplicate" keys="Ctrl+D" class="button grow" onclick={() => w.duplicateSelected()}>
+			<Copy size={14} /> Duplicate
+		</Hint>
+		<Hint label="Delete" keys="Del" class="button grow hover:text-brick" onclick={() => w.removeSelected()}>
+			<Trash2 size={14} /> Delete
+		</Hint>
 	</div>
 </section>

@@ -108,7 +108,7 @@
 		bind:this={canvas}
 		style:width="{t.columns * cw}px"
 		style:height="{t.rows * ch}px"
-		class="touch-none bg-well outline-none pixels focus-visible:outline-2 focus-visible:outline-glaze"
+		class="touch-none bg-sheet outline-none pixels focus-visible:outline-2 focus-visible:outline-glaze"
 		tabindex="0"
 		role="application"
 		aria-label="Sheet of {t.name}: arrows choose a tile, Enter holds it, now tile {cursor.y * t.columns + cursor.x}"
@@ -133,7 +133,7 @@
 	></canvas>
 </div>
 <div class="flex items-center gap-1 px-1.5 text-[12px] text-dim">
-	<span class="grow">Press a tile to hold it; drag for a block.</span>
+	<span class="grow">Press a tile, or drag a block.</span>
 	<button class="button-plain" aria-label="Show the sheet smaller" disabled={larger === 0} onclick={() => larger--}
 		>−</button
 	>

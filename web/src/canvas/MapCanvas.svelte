@@ -60,6 +60,18 @@
 		plan()
 	})
 
+	// the ghost is told in words as well, for who cannot see it
+	$effect(() => {
+		void [w.cell, w.hand.grip, w.active, w.project.turn, press.does]
+		const g = press.ghost()
+		if (!g) w.ghost = ''
+		else if (g.refusal) w.ghost = g.refusal
+		else {
+			const what = g.removing ? 'removes' : 'puts down'
+			w.ghost = `${what} ${g.bounds.w} × ${g.bounds.h} on ${g.layerName}`
+		}
+	})
+
 	// a map that is opened is shown whole once
 	$effect(() => {
 		const id = w.mapId

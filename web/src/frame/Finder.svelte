@@ -63,7 +63,7 @@
 
 <Dialog.Root bind:open={w.finderOpen} onOpenChange={() => (query = '')}>
 	<Dialog.Portal>
-		<Dialog.Overlay class="fixed inset-0 z-40 bg-ink/30" />
+		<Dialog.Overlay class="fixed inset-0 z-40 bg-[#0b1011]/55" />
 		<Dialog.Content
 			class="cut fixed top-24 left-1/2 z-50 w-[min(620px,92vw)] -translate-x-1/2 outline-none"
 			preventScroll={false}

@@ -13,7 +13,7 @@
 		)
 		return order.map((g) => ({
 			name: g as string,
-			keys: now.filter((a) => a.group === g).map((a) => [a.keys!.join(' or '), a.name]),
+			keys: now.filter((a) => a.group === g).map((a) => [a.keys!.join(' / '), a.name]),
 		}))
 	})
 	const canvas = [
@@ -36,7 +36,7 @@
 
 <Dialog.Root bind:open={w.keysOpen}>
 	<Dialog.Portal>
-		<Dialog.Overlay class="fixed inset-0 z-40 bg-ink/30" />
+		<Dialog.Overlay class="fixed inset-0 z-40 bg-[#0b1011]/55" />
 		<Dialog.Content
 			class="cut fixed top-1/2 left-1/2 z-50 max-h-[86vh] w-[min(860px,92vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto outline-none"
 			preventScroll={false}
@@ -52,7 +52,7 @@
 								<dl>
 									{#each g.keys as [keys, what] (what)}
 										<div class="flex items-baseline gap-3 py-0.5">
-											<dt class="w-36 shrink-0"><span class="key">{keys}</span></dt>
+											<dt class="w-36 shrink-0">{#each keys.split(' / ') as k (k)}<span class="key mr-1 inline-block">{k}</span>{/each}</dt>
 											<dd>{what}</dd>
 										</div>
 									{/each}

@@ -23,7 +23,7 @@
 		if (w.picking) return 'Press it on the map, or Escape'
 		if (w.play.on) return w.hand.holding ? 'The game goes on while you paint' : ''
 		if (!w.hand.holding) return 'Space and drag moves the view, Ctrl and wheel zooms'
-		return 'Press puts down, secondary button removes, Escape lets go'
+		return w.ghost ? '' : 'Press puts down, secondary button removes, Escape lets go'
 	})
 </script>
 
@@ -36,7 +36,8 @@
 		>{inside ? `cell ${w.cell!.x - m!.bounds.x}, ${w.cell!.y - m!.bounds.y}` : 'no cell'}</span
 	>
 	<span class="w-32 font-mono">{inside && w.pixel ? `pixel ${w.pixel.x}, ${w.pixel.y}` : ''}</span>
-	<span class="min-w-0 grow truncate text-ink">{here}</span>
+	<span class="min-w-0 grow truncate text-ink" data-testid="here">{here}</span>
+	{#if w.ghost}<span class="truncate font-mono text-saffron" data-testid="ghost">{w.ghost}</span>{/if}
 	<span class="truncate">{hint}</span>
 	{#if m}<span class="font-mono">{m.bounds.w} × {m.bounds.h} cells</span>{/if}
 	<span class="flex items-center">

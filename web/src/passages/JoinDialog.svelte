@@ -34,6 +34,8 @@
 		return () => w.scene.onStale.delete(again)
 	})
 
+	$effect(() => canvas?.focus())
+
 	// the map as large as it fits
 	$effect(() => {
 		void [turn, w.project.entityTurn, facing]
@@ -99,7 +101,7 @@
 
 <Dialog.Root bind:open={() => true, (open) => !open && close()}>
 	<Dialog.Portal>
-		<Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />
+		<Dialog.Overlay class="fixed inset-0 z-40 bg-[#0b1011]/55" />
 		<Dialog.Content
 			class="cut fixed top-1/2 left-1/2 z-50 flex h-[min(640px,92vh)] w-[min(980px,94vw)] -translate-x-1/2 -translate-y-1/2 flex-col outline-none"
 			preventScroll={false}
@@ -131,13 +133,12 @@
 				</div>
 			{:else}
 				<div class="relative min-h-0 grow border-y border-line bg-well">
-					<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_interactive_element_to_noninteractive_role, a11y_autofocus -->
+					<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_interactive_element_to_noninteractive_role -->
 					<canvas
 						bind:this={canvas}
 						class="absolute inset-0 size-full cursor-crosshair outline-none focus-visible:outline-2 focus-visible:-outline-offset-2 focus-visible:outline-glaze"
 						tabindex="0"
 						role="application"
-						autofocus
 						aria-label="{map.name}: press a cell, or move with the arrows and turn with R"
 						onpointermove={(e) => (hover = cellAt(e))}
 						onpointerleave={() => (hover = null)}

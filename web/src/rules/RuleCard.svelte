@@ -36,7 +36,7 @@
 	<p class="flex flex-wrap items-center gap-x-1 gap-y-0.5 p-2.5 pr-4 leading-6">
 		{#each rule.sentence as word, i (i)}
 			{#if !word.slot}
-				<span class="text-dim">{word.text.replace(/^, /, '')}</span>
+				<span class="text-dim">{word.text.replace(/^, ?/, '')}</span>
 			{:else if word.slot.endsWith('.text')}
 				{#if writing === word.slot}
 					<!-- svelte-ignore a11y_autofocus -->

@@ -98,18 +98,18 @@
 		ctx.rect(x, y, tw, th)
 		ctx.clip()
 		ctx.beginPath()
-		const gap = Math.max(6, tw / 4)
+		const gap = Math.max(8, tw / 2)
 		for (let d = -th; d < tw; d += gap) {
 			ctx.moveTo(x + d, y + th)
 			ctx.lineTo(x + d + th, y)
 		}
-		ctx.lineWidth = 4
-		ctx.strokeStyle = 'rgb(252 250 245 / 0.7)'
+		ctx.lineWidth = 3
+		ctx.strokeStyle = 'rgb(252 250 245 / 0.6)'
 		ctx.stroke()
-		ctx.lineWidth = 2
+		ctx.lineWidth = 1.5
 		ctx.strokeStyle = '#b1442c'
 		ctx.stroke()
-		ctx.lineWidth = 4
+		ctx.lineWidth = 3
 		ctx.strokeRect(x, y, tw, th)
 		ctx.restore()
 	}
@@ -167,7 +167,7 @@
 		bind:this={canvas}
 		style:width="{width * scale}px"
 		style:height="{height * scale}px"
-		class="touch-none bg-well outline-none pixels focus-visible:outline-2 focus-visible:outline-glaze"
+		class="touch-none bg-sheet outline-none pixels focus-visible:outline-2 focus-visible:outline-glaze"
 		tabindex={mark ? 0 : -1}
 		role={mark ? 'application' : 'img'}
 		aria-label={mark

@@ -55,7 +55,7 @@
 </script>
 
 <figure class="flex flex-col gap-1">
-	<canvas bind:this={canvas} class="h-[132px] w-[248px] bg-well" aria-hidden="true"></canvas>
+	<canvas bind:this={canvas} class="h-[132px] w-[248px] bg-sheet" aria-hidden="true"></canvas>
 	<figcaption class="text-[12px] text-dim">
 		A tile of {cut.cellWidth} × {cut.cellHeight} beside the hero on this project’s cell of {project.cellWidth} × {project.cellHeight}
 	</figcaption>

@@ -1,3 +1,0 @@
-package e2e
-
-import _ "github.com/go-rod/rod"
