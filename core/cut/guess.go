@@ -149,10 +149,13 @@ func guttered(x, y axis, size int) []Guess {
 			if columns*rows < 2 || right >= size || bottom >= size {
 				continue
 			}
-			if !gutters(x, size, margin, spacing, columns) || !gutters(y, size, margin, spacing, rows) {
+			strayX, okX := gutters(x, size, margin, spacing, columns)
+			strayY, okY := gutters(y, size, margin, spacing, rows)
+			if !okX || !okY {
 				continue
 			}
-			score := 2000 + 10*(margin+spacing) + size
+			// flat lines inside the cells speak for smaller ones
+			score := 3000 + 10*(margin+spacing) + size - min(2000, 100*(strayX+strayY))
 			if right == 0 && bottom == 0 {
 				score += 5000
 			}
@@ -162,7 +165,9 @@ func guttered(x, y axis, size int) []Guess {
 	return out
 }
 
-func gutters(a axis, size, margin, spacing, n int) bool {
+// gutters tells whether the lines between n cells are flat in one colour, and
+// how many lines inside the cells are flat in that colour as well.
+func gutters(a axis, size, margin, spacing, n int) (stray int, ok bool) {
 	colour := int64(-2)
 	same := func(i int) bool {
 		if a.flat[i] < 0 || colour >= 0 && a.flat[i] != colour {
@@ -173,7 +178,7 @@ func gutters(a axis, size, margin, spacing, n int) bool {
 	}
 	for i := range margin {
 		if !same(i) || !same(a.length-1-i) {
-			return false
+			return 0, false
 		}
 	}
 	inside := 0 // lines of cells that are flat in the gutter's colour too
@@ -181,12 +186,17 @@ func gutters(a axis, size, margin, spacing, n int) bool {
 		start := margin + k*(size+spacing)
 		for i := start + size; k < n-1 && i < start+size+spacing; i++ {
 			if !same(i) {
-				return false
+				return 0, false
+			}
+		}
+		for i := start; i < start+size; i++ {
+			if colour >= 0 && a.flat[i] == colour {
+				stray++
 			}
 		}
 		if colour >= 0 && (a.flat[start] == colour || a.flat[start+size-1] == colour) {
 			inside++
 		}
 	}
-	return inside < n
+	return stray, inside < n
 }

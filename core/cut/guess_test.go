@@ -50,6 +50,13 @@ func TestGuessesFindTheCut(t *testing.T) {
 		}
 	}
 	got := Guesses(sheet(document.Cut{CellWidth: 16, CellHeight: 32}, 8, 6, 0))
+	// what the cut leaves unused at the bottom does not mislead
+	long := sheet(document.Cut{CellWidth: 16, CellHeight: 16, Margin: 2, Spacing: 1}, 6, 4, 0)
+	long.Pix = append(long.Pix, make([]byte, 9*long.Width*4)...)
+	long.Height += 9
+	if g := Guesses(long); g[0].Cut != (document.Cut{CellWidth: 16, CellHeight: 16, Margin: 2, Spacing: 1}) {
+		t.Errorf("with a strip below: guessed %+v", g)
+	}
 	found := false
 	for _, g := range got {
 		found = found || g.Cut == document.Cut{CellWidth: 16, CellHeight: 32}

@@ -12,7 +12,12 @@
 		const w = new Workspace(await Project.open(id, notices), notices)
 		// for tests: the state hash, which the server computes as well, and where things are on the screen
 		Object.assign(globalThis, {
-			azzel: { hash: () => w.project.core.hash(), waiting: () => w.project.waiting, view: () => w.view.save() },
+			azzel: {
+				hash: () => w.project.core.hash(),
+				view: () => w.view.save(),
+				hero: () => `${w.play.view?.x} ${w.play.view?.y}`,
+				pointers: () => [...w.project.pointers.values()],
+			},
 		})
 		return w
 	}

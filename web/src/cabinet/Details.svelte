@@ -31,7 +31,7 @@
 
 	function moveTo(e: Entity, axis: 'x' | 'y', input: HTMLInputElement) {
 		const size = axis === 'x' ? m.cellWidth : m.cellHeight
-		const by = Math.round(Number(input.value)) - Math.floor(e[axis] / size)
+		const by = Math.round(Number(input.value)) * size - e[axis]
 		if (by)
 			w.project.try('moveEntities', { map: m.id, ids: [e.id], dx: axis === 'x' ? by : 0, dy: axis === 'y' ? by : 0 })
 		input.value = String(Math.floor((w.project.entity(m.id, e.id)?.[axis] ?? 0) / size))

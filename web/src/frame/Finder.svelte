@@ -80,9 +80,15 @@
 				<Command.Input
 					class="h-12 w-full bg-transparent px-4 text-[16px] outline-none placeholder:text-dim"
 					placeholder="What do you want to do, or find?"
+					aria-controls="found"
 					bind:value={query}
 				/>
-				<Command.List class="max-h-[400px] overflow-y-auto border-t border-line p-1" aria-label="Found">
+				<Command.List
+					class="max-h-[400px] overflow-y-auto border-t border-line p-1"
+					id="found"
+					tabindex={0}
+					aria-label="Found"
+				>
 					{#each found as f, i (i + f.name)}
 						<Command.Item
 							value="{i} {f.name}"

@@ -52,7 +52,9 @@
 								<dl>
 									{#each g.keys as [keys, what] (what)}
 										<div class="flex items-baseline gap-3 py-0.5">
-											<dt class="w-36 shrink-0">{#each keys.split(' / ') as k (k)}<span class="key mr-1 inline-block">{k}</span>{/each}</dt>
+											<dt class="w-36 shrink-0">
+												{#each keys.split(' / ') as k (k)}<span class="mr-1 inline-block key">{k}</span>{/each}
+											</dt>
 											<dd>{what}</dd>
 										</div>
 									{/each}

@@ -1,0 +1,157 @@
+package e2e
+
+import (
+	"azzel/core/document"
+	"azzel/core/sample"
+	"fmt"
+	"testing"
+
+	"github.com/go-rod/rod/lib/input"
+	"github.com/go-rod/rod/lib/proto"
+)
+
+// holdKind takes an entity kind from the cabinet.
+func (k *tab) holdKind(name string) {
+	k.Helper()
+	k.pressIn("aside [role=tab]", "Kinds")
+	k.pressIn("aside ul button", name)
+	k.see("[data-testid=hand]", "Holding")
+}
+
+// boxIs wants one entity of a kind whose box, in cells, is so.
+func boxIs(kind string, x, y, w, h int) func(*document.Document) error {
+	return func(d *document.Document) error {
+		m := d.Maps.Get(sample.Quay)
+		var seen []string
+		for _, e := range entities(d, sample.Quay, kind) {
+			b := e.Box(m)
+			if b.X == x && b.Y == y && b.W == w && b.H == h {
+				return nil
+			}
+			seen = append(seen, fmt.Sprintf("%s at %v", e.Name, b))
+		}
+		return fmt.Errorf("no %s at %d,%d of %d×%d, but %v", kind, x, y, w, h, seen)
+	}
+}
+
+func TestPlaceEveryKind(t *testing.T) {
+	k := world(t).open()
+	for i, kind := range []string{"Spawn", "Arrival", "Collectible", "Switch"} {
+		k.holdKind(kind)
+		k.see("[data-testid=hand]", "Entities")
+		k.click(k.at(4+2*i, 8))
+		k.stored(boxIs(map[string]string{"Spawn": "spawn", "Arrival": "arrival", "Collectible": "collectible", "Switch": "switch"}[kind], 4+2*i, 8, 1, 1))
+	}
+	// an exit and a door cover any rectangle of cells
+	k.holdKind("Exit")
+	k.see("[data-testid=hand]", "the cells of a box")
+	k.drag(left, k.at(4, 10), k.at(7, 10))
+	k.stored(boxIs("exit", 4, 10, 4, 1))
+	k.holdKind("Door")
+	k.drag(left, k.at(12, 7), k.at(12, 9))
+	k.stored(boxIs("door", 12, 7, 1, 3))
+
+	// a line of collectibles, named by themselves
+	k.keys(input.KeyL)
+	k.holdKind("Collectible")
+	k.drag(left, k.at(2, 6), k.at(6, 6))
+	k.stored(func(d *document.Document) error {
+		names := map[string]bool{}
+		for _, e := range entities(d, sample.Quay, "collectible") {
+			names[e.Name] = true
+		}
+		if len(names) != 7 || !names["Collectible 2"] {
+			return fmt.Errorf("the collectibles are called %v", names)
+		}
+		return nil
+	})
+	// the secondary button sweeps them away with the same shape
+	k.drag(right, k.at(2, 6), k.at(6, 6))
+	k.stored(func(d *document.Document) error {
+		if n := len(entities(d, sample.Quay, "collectible")); n != 2 {
+			return fmt.Errorf("%d collectibles are left", n)
+		}
+		return nil
+	})
+}
+
+func TestSelectMoveNameDuplicateDelete(t *testing.T) {
+	k := world(t).open()
+	k.click(k.at(6, 1))
+	k.see("[data-testid=details] input", "Switch")
+	k.drag(left, k.at(6, 1), k.at(7, 3), k.at(8, 4))
+	k.stored(boxIs("switch", 8, 4, 1, 1))
+
+	k.write("[data-testid=details] [aria-label=Name]", "Crank")
+	k.keys(input.Enter)
+	k.stored(func(d *document.Document) error {
+		return want("the name", d.Entity(sample.Quay, sample.Switch).Name, "Crank")
+	})
+	// a name that is taken on this map gets a number
+	k.click(k.at(10, 2))
+	k.write("[data-testid=details] [aria-label=Name]", "Crank")
+	k.keys(input.Enter)
+	k.stored(func(d *document.Document) error {
+		return want("the name", d.Entity(sample.Quay, sample.Door).Name, "Crank 2")
+	})
+	k.see("[data-testid=details] input", "Crank 2")
+
+	k.focusMap()
+	k.with(input.ControlLeft, input.KeyD)
+	k.stored(func(d *document.Document) error {
+		if n := len(entities(d, sample.Quay, "door")); n != 2 {
+			return fmt.Errorf("%d doors", n)
+		}
+		return nil
+	})
+	k.keys(input.Delete)
+	k.stored(func(d *document.Document) error {
+		if n := len(entities(d, sample.Quay, "door")); n != 1 {
+			return fmt.Errorf("%d doors", n)
+		}
+		return nil
+	})
+	// a box selects several; they move together by key and come back with one undo
+	k.drag(left, k.at(1, 1).Add(proto.NewPoint(2, 2)), k.at(5, 3))
+	k.see("[data-testid=details]", "2 entities")
+	k.with(input.AltLeft, input.ArrowDown)
+	k.stored(boxIs("spawn", 2, 3, 1, 1))
+	k.stored(boxIs("collectible", 4, 3, 1, 1))
+	k.with(input.ControlLeft, input.KeyZ)
+	k.stored(boxIs("spawn", 2, 2, 1, 1))
+	k.stored(boxIs("collectible", 4, 2, 1, 1))
+
+	// by the context menu
+	k.keys(input.Escape)
+	k.clickWith(k.at(4, 2), right)
+	k.press("Delete")
+	k.stored(func(d *document.Document) error {
+		if d.Entity(sample.Quay, sample.Pearl) != nil {
+			return fmt.Errorf("the pearl is still there")
+		}
+		return nil
+	})
+	k.same()
+}
+
+func TestCopyToAnotherMap(t *testing.T) {
+	r := world(t)
+	k := r.open()
+	must(t, proto.BrowserGrantPermissions{Permissions: []proto.BrowserPermissionType{"clipboardReadWrite", "clipboardSanitizedWrite"},
+		BrowserContextID: k.ctx.BrowserContextID, Origin: "http://" + r.address}.Call(k.ctx))
+	k.click(k.at(10, 2))
+	k.with(input.ControlLeft, input.KeyC)
+	k.notice("1 entity copied")
+	k.pressIn("aside ul button", "Pans")
+	k.see("header", "Pans")
+	k.focusMap()
+	k.move(k.at(5, 5))
+	k.with(input.ControlLeft, input.KeyV)
+	k.stored(func(d *document.Document) error {
+		doors := entities(d, sample.Pans, "door")
+		if len(doors) != 1 || doors[0].X != 80 || doors[0].Y != 80 {
+			return fmt.Errorf("the doors on Pans are %v", doors)
+		}
+		return nil
+	})
+}

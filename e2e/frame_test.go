@@ -1,0 +1,234 @@
+package e2e
+
+import (
+	"azzel/core/document"
+	"encoding/json"
+	"fmt"
+	"os"
+	"testing"
+
+	"github.com/go-rod/rod/lib/input"
+	"github.com/go-rod/rod/lib/proto"
+)
+
+func TestCanvasPansAndZooms(t *testing.T) {
+	k := world(t).open()
+	k.focusMap()
+	view := func() (v struct{ X, Y, Scale float64 }) {
+		must(t, json.Unmarshal([]byte(k.eval(`() => JSON.stringify(azzel.view())`)), &v))
+		return v
+	}
+	before := view()
+	from := k.at(10, 6)
+	to := from.Add(proto.NewPoint(40, 30))
+
+	must(t, k.page.Keyboard.Press(input.Space))
+	k.drag(left, from, to)
+	must(t, k.page.Keyboard.Release(input.Space))
+	after := view()
+	if after.X != before.X-40/before.Scale || after.Y != before.Y-30/before.Scale {
+		t.Errorf("dragging with space moved the view from %v to %v", before, after)
+	}
+	k.drag(middle, to, from)
+	if v := view(); v != before {
+		t.Errorf("dragging back with the middle button gave %v, wanted %v", v, before)
+	}
+	must(t, k.page.Mouse.Scroll(0, 48, 1))
+	within(t, soon, func() error {
+		if v := view(); v.Y <= before.Y {
+			return fmt.Errorf("the wheel did not move the view: %v", v)
+		}
+		return nil
+	})
+	must(t, k.page.Mouse.Scroll(0, -48, 1))
+
+	// zooming with Ctrl keeps the cell under the pointer
+	p := k.at(4, 9)
+	k.move(p)
+	k.see("[data-testid=status]", "cell 4, 9")
+	must(t, k.page.Keyboard.Press(input.ControlLeft))
+	must(t, k.page.Mouse.Scroll(0, -100, 1))
+	must(t, k.page.Keyboard.Release(input.ControlLeft))
+	within(t, soon, func() error {
+		if v := view(); v.Scale <= before.Scale {
+			return fmt.Errorf("Ctrl and the wheel did not zoom: %v", v)
+		}
+		return nil
+	})
+	k.move(p.Add(proto.NewPoint(1, 0)))
+	k.see("[data-testid=status]", "cell 4, 9")
+	if v := view(); v.Scale != float64(int(v.Scale)) {
+		t.Errorf("the scale %v is no whole number", v.Scale)
+	}
+	k.keys(input.Home)
+	k.keys(input.Minus)
+	k.see("[data-testid=zoom]", "100 %")
+
+	// the grid can be turned off: its line between two cells goes
+	line := func() string {
+		return k.eval(`() => {
+			const c = document.querySelector('[data-testid=map]'), d = c.getContext('2d').getImageData(0, 0, c.width, c.height).data
+			let n = 0
+			for (let i = 3; i < d.length; i += 4) if (d[i]) n++
+			return n > 5000 ? 'grid' : 'none'
+		}`)
+	}
+	within(t, soon, func() error { return want("the map", line(), "grid") })
+	k.keys(input.KeyG)
+	within(t, soon, func() error { return want("the map", line(), "none") })
+}
+
+func want(what, got, wanted string) error {
+	if got != wanted {
+		return fmt.Errorf("%s is %q, wanted %q", what, got, wanted)
+	}
+	return nil
+}
+
+func TestFrame(t *testing.T) {
+	k := startWith(t, nil).open()
+	if box := k.box("[data-testid=map]"); box.Width < 0.6*1280 {
+		t.Errorf("the canvas is %v wide, less than 60 %% of the page", box.Width)
+	}
+	// stations that are not built are absent, and every button has a name
+	if n := k.eval(`() => [...document.querySelectorAll('nav button')].map((b) => b.innerText.trim()).join()`); n != "Map,Tilesets,Rules" {
+		t.Errorf("the rail has %s", n)
+	}
+	unnamed := k.eval(`() => [...document.querySelectorAll('button, input, a')].filter((e) => !(e.innerText || e.ariaLabel || e.labels?.length || e.querySelector('img'))).map((e) => e.outerHTML).join()`)
+	if unnamed != "" {
+		t.Errorf("controls without a name: %s", unnamed)
+	}
+	// one search over everything: a map, an entity and an action
+	k.with(input.ControlLeft, input.KeyK)
+	k.see("[role=dialog]", "Undo")
+	must(t, k.page.InsertText("pans map"))
+	k.keys(input.Enter)
+	k.see("header", "Pans")
+	k.with(input.ControlLeft, input.KeyK)
+	must(t, k.page.InsertText("sluice wheel"))
+	k.keys(input.Enter)
+	k.see("[data-testid=details] input", "Sluice wheel")
+	k.see("header", "Quay")
+	k.focusMap()
+	k.with(input.ControlLeft, input.KeyK)
+	must(t, k.page.InsertText("kiln"))
+	k.keys(input.Enter)
+	within(t, soon, func() error { return want("the theme", k.attribute("html", "data-theme"), "kiln") })
+	k.reload()
+	if theme := k.attribute("html", "data-theme"); theme != "kiln" {
+		t.Errorf("after a reload the theme is %s", theme)
+	}
+
+	// the sheet of keys shows those that work here, and digits only in the canvas
+	k.focusMap()
+	k.page.Keyboard.MustType('?')
+	k.see("[role=dialog]", "Shift+P")
+	k.keys(input.Escape)
+	k.gone("[role=dialog]")
+
+	// layers: hide, lock, reorder by key, undo
+	k.pressIn("ul button", "Things\ntiles")
+	k.press("Hide this layer")
+	k.stored(layerIs("Things", func(hidden, locked bool, _ int) bool { return hidden }))
+	k.press("Show this layer")
+	k.press("Lock this layer")
+	k.stored(layerIs("Things", func(hidden, locked bool, _ int) bool { return !hidden && locked }))
+	k.find("ul button", "Things\ntiles").MustFocus()
+	k.with(input.AltLeft, input.ArrowUp)
+	k.stored(layerIs("Things", func(_, _ bool, place int) bool { return place == 2 }))
+	k.focusMap()
+	k.with(input.ControlLeft, input.KeyZ)
+	k.stored(layerIs("Things", func(_, _ bool, place int) bool { return place == 1 }))
+
+	// panels fold and the canvas takes the room
+	k.with(input.ControlLeft, input.BracketLeft)
+	k.with(input.ControlLeft, input.BracketRight)
+	within(t, soon, func() error {
+		if box := k.box("[data-testid=map]"); box.Width < 1100 {
+			return fmt.Errorf("the canvas is %v wide", box.Width)
+		}
+		return nil
+	})
+}
+
+// TestAccessible runs axe-core on every main view in both themes.
+func TestAccessible(t *testing.T) {
+	axe, err := os.ReadFile("../web/node_modules/axe-core/axe.min.js")
+	must(t, err)
+	k := startWith(t, nil).open()
+	check := func(view string) {
+		t.Helper()
+		raw := k.eval(`async () => {
+			const found = await axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })
+			return JSON.stringify(found.violations.map((v) => v.id + ': ' + v.help + ' in ' + v.nodes.map((n) => n.html.slice(0, 160) + ' ' + (n.any[0]?.message ?? '')).join(' and ')))
+		}`)
+		var found []string
+		must(t, json.Unmarshal([]byte(raw), &found))
+		for _, f := range found {
+			t.Errorf("%s in %s: %s", view, k.attribute("html", "data-theme"), f)
+		}
+	}
+	// the policy lets no script in from a page, but the browser's own debugger may add one
+	load := func() {
+		_, err := proto.RuntimeEvaluate{Expression: string(axe)}.Call(k.page)
+		must(t, err)
+	}
+	for _, theme := range []string{"plaster", "kiln"} {
+		k.eval(`(t) => localStorage.setItem('azzel.theme', t)`, theme)
+		k.visit("/")
+		k.see("main", "The Saltworks")
+		load()
+		check("the list of projects")
+		k.visit("/p/" + k.rig.project)
+		k.ready()
+		load()
+		check("the map")
+		k.click(k.at(9, 13)) // the switch
+		k.see("[data-testid=details] input", "Sluice wheel")
+		check("the map with details")
+		k.press("Kinds")
+		check("the kinds")
+		k.pressIn("aside [role=tab]", "Rules")
+		check("the rules beside the map")
+		k.with(input.ControlLeft, input.KeyK)
+		k.see("[role=dialog]", "Undo")
+		check("the finder")
+		k.keys(input.Escape)
+		k.gone("[role=dialog]")
+		k.click(k.at(43, 14)) // the exit
+		k.press("Change…")
+		k.pressIn("[role=dialog] button", "Pans")
+		k.see("[role=dialog]", "No place yet")
+		check("the passage")
+		k.keys(input.Escape)
+		k.gone("[role=dialog]")
+		k.focusMap()
+		k.keys(input.KeyP)
+		k.see("[data-testid=line]", "Low tide")
+		check("play")
+		k.keys(input.KeyP)
+		k.pressIn("nav button", "Tilesets")
+		k.see("main", "Coast")
+		check("tilesets")
+		k.pressIn("nav button", "Rules")
+		k.see("main", "New rule")
+		check("rules")
+	}
+}
+
+// layerIs wants a layer of the demo's Quay to be so; place counts from the lowest.
+func layerIs(name string, so func(hidden, locked bool, place int) bool) func(*document.Document) error {
+	return func(d *document.Document) error {
+		for _, m := range d.MapsInOrder() {
+			if m.Name != "Quay" {
+				continue
+			}
+			for i, l := range m.LayersInOrder() {
+				if l.Name == name && so(l.Hidden, l.Locked, i) {
+					return nil
+				}
+			}
+		}
+		return fmt.Errorf("layer %s is not as wanted", name)
+	}
+}

@@ -1,0 +1,166 @@
+package e2e
+
+import (
+	"azzel/core/author"
+	"azzel/core/cells"
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/grid"
+	"azzel/core/sample"
+	"fmt"
+	"testing"
+
+	"github.com/go-rod/rod/lib/input"
+)
+
+// walk holds a key until a condition holds on the page.
+func (k *tab) walk(key input.Key, until func() error) {
+	k.Helper()
+	must(k.T, k.page.Keyboard.Press(key))
+	defer func() { must(k.T, k.page.Keyboard.Release(key)) }()
+	within(k.T, soon, until)
+}
+
+func (k *tab) shows(selector, text string) func() error {
+	return func() error { return contains(k.text(selector), text) }
+}
+
+// joined is the world with a passage both ways, a switch that opens the door
+// and says a line, and the door moved so that it closes the way to the exit.
+func joined(t *testing.T) *rig {
+	r := world(t)
+	d := r.doc()
+	r.author(author.Join(d, author.Way{From: document.End{Map: sample.Quay, Entity: sample.Exit}, To: sample.Pans,
+		At: grid.Point{X: 3, Y: 5}, Facing: document.Right, Back: true}))
+	wall := &grid.Region{}
+	wall.AddRect(grid.Rect{X: 10, Y: 1, W: 1, H: 10})
+	gap := &grid.Region{}
+	gap.Add(grid.Point{X: 10, Y: 5})
+	r.append(sample.Paint(sample.Quay, sample.Things, wall, sample.Wall), sample.Paint(sample.Quay, sample.Things, gap, 0),
+		edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Door}, "y", 80),
+		edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Switch}, "y", 80))
+	r.author(author.AddRule(r.doc(), document.Rule{
+		When: document.When{On: document.WhenUse, Map: sample.Quay, Entity: sample.Switch}, Once: true,
+		Then: []document.Step{{Do: document.DoOpen, Map: sample.Quay, Entity: sample.Door}, {Do: document.DoSay, Text: "The gate grinds open."}}}))
+	return r
+}
+
+func TestWalkFromOneMapThroughTheOther(t *testing.T) {
+	k := joined(t).open()
+	k.focusMap()
+	k.keys(input.Equal)
+	before := k.eval(`() => JSON.stringify(azzel.view())`)
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing]", "Playing Quay")
+	k.see("[data-testid=count]", "0 of 1 collected")
+
+	// the pearl lies on the way right, the wall stops
+	k.walk(input.ArrowRight, k.shows("[data-testid=count]", "1 of 1 collected"))
+	// down to the switch's row, then the closed door stops the hero
+	k.walk(input.KeyS, func() error { return at(k, func(x, y int) bool { return y >= 5*16 }) })
+	k.walk(input.KeyD, func() error { return at(k, func(x, y int) bool { return x >= 5*16-4 }) })
+	k.keys(input.KeyE)
+	k.see("[data-testid=line]", "The gate grinds open.")
+	k.keys(input.Enter)
+	k.gone("[data-testid=line]")
+	// round the switch, through the door, out of the exit, into Pans
+	k.walk(input.KeyS, func() error { return at(k, func(x, y int) bool { return y >= 7*16 }) })
+	k.walk(input.KeyD, func() error { return at(k, func(x, y int) bool { return x >= 8*16 }) })
+	k.walk(input.KeyW, func() error { return at(k, func(x, y int) bool { return y <= 5*16+2 }) })
+	k.walk(input.KeyD, k.shows("[data-testid=playing]", "Playing Pans"))
+	k.see("header", "Pans")
+	within(t, soon, func() error {
+		return at(k, func(x, y int) bool { return x >= 3*16-4 && x < 6*16 && y > 4*16 && y < 6*16 })
+	})
+	// and back: the return begins behind the arrival
+	k.walk(input.KeyA, k.shows("[data-testid=playing]", "Playing Quay"))
+
+	k.keys(input.KeyP)
+	k.gone("[data-testid=playing]")
+	k.see("header", "Quay")
+	if after := k.eval(`() => JSON.stringify(azzel.view())`); after != before {
+		t.Errorf("the view was %s and is %s", before, after)
+	}
+	// playing changed nothing that is stored
+	k.same()
+}
+
+// at asks where the hero is drawn, in map pixels.
+func at(k *tab, ok func(x, y int) bool) error {
+	var x, y int
+	if _, err := fmt.Sscan(k.eval(`() => azzel.hero()`), &x, &y); err != nil {
+		return err
+	}
+	if !ok(x, y) {
+		return fmt.Errorf("the hero is at %d,%d", x, y)
+	}
+	return nil
+}
+
+func TestPaintWhilePlaying(t *testing.T) {
+	k := world(t).open()
+	k.holdTile(1) // solid
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing]", "Playing Quay")
+	// a wall is painted in the hero's way, and stops it at once
+	k.click(k.at(5, 2))
+	k.stored(cellsAre(sample.Ground, 5, 2, 1))
+	k.walk(input.ArrowRight, k.shows("[data-testid=count]", "1 of 1 collected"))
+	k.walk(input.ArrowRight, func() error { return at(k, func(x, y int) bool { return x >= 4*16 }) })
+	must(t, k.page.Keyboard.Press(input.ArrowRight))
+	k.eval(`() => new Promise((done) => { let n = 0; const next = () => (++n > 30 ? done() : requestAnimationFrame(next)); next() })`)
+	must(t, k.page.Keyboard.Release(input.ArrowRight))
+	if err := at(k, func(x, y int) bool { return x < 5*16 }); err != nil {
+		t.Errorf("through the new wall: %v", err)
+	}
+	// and removed with the other button it lets the hero pass
+	k.clickWith(k.at(5, 2), right)
+	k.walk(input.ArrowRight, func() error { return at(k, func(x, y int) bool { return x > 6*16 }) })
+	k.keys(input.KeyP)
+	k.gone("[data-testid=playing]")
+}
+
+func TestPlayFromACellAndWarnings(t *testing.T) {
+	r := world(t)
+	k := r.open()
+	k.focusMap()
+	k.move(k.at(15, 9))
+	k.with(input.ShiftLeft, input.KeyP)
+	k.see("[data-testid=playing]", "Playing Quay")
+	if err := at(k, func(x, y int) bool { return x == 15*16 && y > 8*16 && y <= 9*16 }); err != nil {
+		t.Error(err)
+	}
+	k.keys(input.Escape)
+	k.gone("[data-testid=playing]")
+	// inside a wall it says so
+	k.move(k.at(0, 0))
+	k.with(input.ShiftLeft, input.KeyP)
+	k.notice("cannot begin inside a solid tile")
+
+	// no spawn: it says so and offers to place one
+	r.append(edit.Remove(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Spawn}))
+	within(t, soon, func() error {
+		return contains(k.eval(`() => azzel.hash()`), r.doc().Hash())
+	})
+	k.keys(input.KeyP)
+	k.notice("no spawn yet")
+	k.press("Place a spawn")
+	k.see("[data-testid=hand]", "spawn")
+	k.click(k.at(3, 3))
+	k.stored(boxIs("spawn", 3, 3, 1, 1))
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing]", "Playing Quay")
+	k.keys(input.KeyP)
+
+	// nothing solid: it plays and says so
+	all := &grid.Region{}
+	all.AddRect(grid.Rect{W: 20, H: 12})
+	r.append(sample.Paint(sample.Quay, sample.Things, all, cells.Cell(0)))
+	r.append(edit.Remove(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Door}))
+	within(t, soon, func() error {
+		return contains(k.eval(`() => azzel.hash()`), r.doc().Hash())
+	})
+	k.keys(input.KeyP)
+	k.notice("Nothing on Quay is solid")
+	k.see("[data-testid=playing]", "Playing Quay")
+}

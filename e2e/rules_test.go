@@ -1,0 +1,128 @@
+package e2e
+
+import (
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/sample"
+	"fmt"
+	"testing"
+
+	"github.com/go-rod/rod/lib/input"
+	"github.com/go-rod/rod/lib/proto"
+)
+
+func rulesAre(condition func(r *document.Rule) error) func(*document.Document) error {
+	return func(d *document.Document) error {
+		all := d.RulesInOrder()
+		if len(all) != 1 {
+			return fmt.Errorf("%d rules", len(all))
+		}
+		return condition(all[0])
+	}
+}
+
+func TestWireAndSentenceAreOneRule(t *testing.T) {
+	k := world(t).open()
+	k.click(k.at(6, 1))
+	k.see("[data-testid=details]", "round nub")
+	scale := 2.0
+	nub := k.at(6, 1).Add(proto.NewPoint(8*scale+12, 0))
+	// a wire that ends on nothing makes nothing
+	k.drag(left, nub, k.at(8, 5))
+	k.notice("A wire ends on a door")
+	k.drag(left, nub, k.at(8, 2), k.at(10, 2))
+	k.notice("Switch opens Door")
+	k.stored(rulesAre(func(r *document.Rule) error {
+		if r.When.On != "use" || r.When.Entity != sample.Switch || len(r.Then) != 1 || r.Then[0].Entity != sample.Door || r.Once {
+			return fmt.Errorf("the rule is %+v", r)
+		}
+		return nil
+	}))
+	k.press("Show the rule")
+	k.see("[data-testid=rule]", "When the hero")
+	k.see("[data-testid=rule]", "Door")
+
+	// the sentence is changed by pressing its words
+	word := func(word, choice string) {
+		k.Helper()
+		k.pressIn("[data-testid=rule] button", word)
+		k.pressIn("[role=menuitem]", choice)
+	}
+	word("each time", "once")
+	k.stored(rulesAre(func(r *document.Rule) error {
+		if !r.Once {
+			return fmt.Errorf("the rule runs each time")
+		}
+		return nil
+	}))
+	k.pressIn("[data-testid=rule] button", "If")
+	k.see("[data-testid=rule]", "Lit")
+	word("is set", "is not set")
+	word("Then", "say a line")
+	k.pressIn("[data-testid=rule] button", "“Something is said.”")
+	k.write("[data-testid=rule] textarea", "The gate grinds open.")
+	k.keys(input.Enter)
+	word("Then", "set a flag")
+	k.stored(rulesAre(func(r *document.Rule) error {
+		if len(r.If) != 1 || r.If[0].Is || r.If[0].Flag != sample.Lit || len(r.Then) != 3 ||
+			r.Then[1].Text != "The gate grinds open." || r.Then[2].Do != "set" || !r.Then[2].To {
+			return fmt.Errorf("the rule is %+v", r)
+		}
+		return nil
+	}))
+	// the station shows the same card, and renaming the flag changes the sentence
+	k.pressIn("nav button", "Rules")
+	k.see("main [data-testid=rule]", "The gate grinds open.")
+	k.write("[aria-label='Name of the flag']", "Beacon lit")
+	k.keys(input.Enter)
+	k.see("main [data-testid=rule]", "Beacon lit")
+	// what a rule names and is removed is told, and the rule kept
+	k.pressIn("main button", "Delete flag Beacon lit")
+	k.see("main [data-testid=rule]", "a flag that was removed")
+}
+
+func TestRuleNamesEntitiesByPointing(t *testing.T) {
+	r := world(t)
+	other := document.Entity{ID: "otherdoorsss", Layer: sample.Entities, Kind: "door", Name: "Other door", Facing: document.Down, X: 64, Y: 64, W: 16, H: 16}
+	r.append(edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Pans, ID: other.ID}, other))
+	k := r.open()
+	k.pressIn("aside [role=tab]", "Rules")
+	k.press("New rule on Quay")
+	k.see("[data-testid=rule]", "arrives on")
+	word := func(word, choice string) {
+		k.Helper()
+		k.pressIn("[data-testid=rule] button", word)
+		k.pressIn("[role=menuitem]", choice)
+	}
+	word("arrives on", "takes a collectible")
+	k.see("[data-testid=rule]", "Pearl")
+	word("do nothing yet", "open a door")
+	k.see("[data-testid=rule]", "Door")
+	// a door on any map, by its name
+	word("Door", "Other door")
+	k.stored(rulesAre(func(r *document.Rule) error {
+		if r.When.On != "take" || r.When.Entity != sample.Pearl || len(r.Then) != 1 || r.Then[0].Map != sample.Pans {
+			return fmt.Errorf("the rule is %+v", r)
+		}
+		return nil
+	}))
+	// or pointed at
+	word("Other door", "Point at it")
+	k.see("[data-testid=hand]", "Point at")
+	k.click(k.at(6, 1))
+	k.notice("Point at a door")
+	k.click(k.at(10, 2))
+	k.stored(rulesAre(func(r *document.Rule) error {
+		if r.Then[0].Entity != sample.Door {
+			return fmt.Errorf("the rule is %+v", r)
+		}
+		return nil
+	}))
+	k.pressIn("[data-testid=rule] button", "Delete this rule")
+	k.stored(func(d *document.Document) error {
+		if d.Rules.Len() != 0 {
+			return fmt.Errorf("%d rules", d.Rules.Len())
+		}
+		return nil
+	})
+}
