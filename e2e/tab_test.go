@@ -4,6 +4,7 @@ import (
 	"azzel/core/document"
 	"encoding/json"
 	"fmt"
+	"os"
 	"strings"
 	"sync"
 	"testing"
@@ -75,7 +76,15 @@ func (k *tab) note(text string) {
 	k.wrong = append(k.wrong, text)
 }
 
+// checkQuiet ends a test: the page said nothing that it should not, and a test
+// that failed leaves a picture of its page in .azzel/failed.
 func (k *tab) checkQuiet() {
+	if k.Failed() {
+		if data, err := k.page.Timeout(soon).Screenshot(false, nil); err == nil {
+			_ = os.MkdirAll("../.azzel/failed", 0o755)
+			_ = os.WriteFile("../.azzel/failed/"+k.Name()+".png", data, 0o644)
+		}
+	}
 	k.mu.Lock()
 	defer k.mu.Unlock()
 	for _, w := range k.wrong {

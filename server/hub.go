@@ -16,6 +16,8 @@ type hub struct {
 	store *store.Store
 	mu    sync.Mutex
 	rooms map[string]*room
+	// closed refuses sockets that connect while the server stops.
+	closed bool
 }
 
 // room is the sockets of one project.
@@ -32,9 +34,13 @@ type room struct {
 
 func newHub(s *store.Store) *hub { return &hub{store: s, rooms: map[string]*room{}} }
 
+// enter adds a socket to its project's room; nil when the server stops.
 func (h *hub) enter(project string, s *socket) *room {
 	h.mu.Lock()
 	defer h.mu.Unlock()
+	if h.closed {
+		return nil
+	}
 	r := h.rooms[project]
 	if r == nil {
 		r = &room{hub: h, project: project, sockets: map[*socket]bool{}}
@@ -84,6 +90,7 @@ func (h *hub) wakeAll() {
 
 func (h *hub) close() {
 	h.mu.Lock()
+	h.closed = true
 	rooms := make([]*room, 0, len(h.rooms))
 	for _, r := range h.rooms {
 		rooms = append(rooms, r)

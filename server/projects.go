@@ -95,3 +95,23 @@ func (s *Server) edit(c fiber.Ctx) error {
 	}
 	return c.JSON(fiber.Map{"seq": answer.Seq})
 }
+
+// maxMarks is how many edits can be asked after at once.
+const maxMarks = 10_000
+
+// stored tells which of some edits the log holds: a page asks before it takes
+// over what another one left in the browser.
+func (s *Server) stored(c fiber.Ctx) error {
+	var marks []edit.Mark
+	if err := document.Strict(c.Body(), &marks); err != nil || len(marks) > maxMarks {
+		return bad(fmt.Errorf("ask after at most %d edits by client and number", maxMarks))
+	}
+	if len(marks) == 0 {
+		return c.JSON([]edit.Mark{})
+	}
+	known, err := s.store.Stored(c.Context(), projectOf(c), marks)
+	if err != nil {
+		return err
+	}
+	return c.JSON(known)
+}

@@ -25,8 +25,7 @@ const (
 // message is everything that crosses the socket; T says which fields count.
 //
 //	from the page: hello (format, client, since), edit (edit), pointer (map, x, y)
-//	to the page:   rows (rows), refused (mark, why), known (mark: stored before since), people (people),
-//	               pointer, stale (format), sorry (why)
+//	to the page:   rows (rows), refused (mark, why), people (people), pointer, stale (format), sorry (why)
 type message struct {
 	T      string          `json:"t"`
 	Format int             `json:"format,omitempty"`
@@ -51,13 +50,10 @@ type socket struct {
 	person string
 	name   string
 	client string
-	// since is the edit number that the page had when it connected.
-	since int64
-
-	out  chan message
-	wake chan struct{}
-	done chan struct{}
-	once sync.Once
+	out    chan message
+	wake   chan struct{}
+	done   chan struct{}
+	once   sync.Once
 
 	mu sync.Mutex
 	// sent are edits that came over this socket and need not be sent back whole.
@@ -95,8 +91,10 @@ func (k *socket) serve(project, role string) {
 		_ = k.write(message{T: "stale", Format: Format})
 		return
 	}
-	k.client, k.since = hello.Client, hello.Since
-	k.room = k.server.hub.enter(project, k)
+	k.client = hello.Client
+	if k.room = k.server.hub.enter(project, k); k.room == nil {
+		return
+	}
 	defer k.server.hub.leave(k.room, k)
 	k.room.tellPeople()
 	var writer sync.WaitGroup
@@ -162,9 +160,6 @@ func (k *socket) take(project, role string, raw json.RawMessage) {
 			// not stored: the page keeps it and sends it again when it connects anew
 			logSocket(a.Err)
 			k.end()
-		case a.Seq <= k.since:
-			// stored before the page was opened, so its row will not come again
-			k.say(message{T: "known", Mark: &e.Mark})
 		default:
 			k.poke()
 		}

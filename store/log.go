@@ -160,7 +160,11 @@ func (q *queue) commit(batch []job) (seqs []int64, head int64, err error) {
 		if doc, err = q.upTo(tx, p.Head); err != nil {
 			return err
 		}
-		known, err := knownMarks(tx, q.project, batch)
+		marks := make([]edit.Mark, len(batch))
+		for i, j := range batch {
+			marks[i] = j.edit.Mark
+		}
+		known, err := knownMarks(tx, q.project, marks)
 		if err != nil {
 			return err
 		}
@@ -216,10 +220,10 @@ func rowOf(project string, seq int64, j job, res edit.Result) Row {
 	return r
 }
 
-func knownMarks(tx *gorm.DB, project string, batch []job) (map[edit.Mark]int64, error) {
-	pairs := make([][]any, len(batch))
-	for i, j := range batch {
-		pairs[i] = []any{string(j.edit.Client), j.edit.Number}
+func knownMarks(tx *gorm.DB, project string, marks []edit.Mark) (map[edit.Mark]int64, error) {
+	pairs := make([][]any, len(marks))
+	for i, m := range marks {
+		pairs[i] = []any{string(m.Client), m.Number}
 	}
 	var rows []Row
 	err := tx.Select("seq", "client", "number").Where("project_id = ? AND (client, number) IN ?", project, pairs).Find(&rows).Error

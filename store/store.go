@@ -217,6 +217,21 @@ func (s *Store) Revert(ctx context.Context, project string, seq int64) ([]byte, 
 	return row.Revert, found(err)
 }
 
+// Stored gives those of some edits that the log holds already.
+func (s *Store) Stored(ctx context.Context, project string, marks []edit.Mark) ([]edit.Mark, error) {
+	known, err := knownMarks(s.db.WithContext(ctx), project, marks)
+	if err != nil {
+		return nil, err
+	}
+	out := []edit.Mark{}
+	for _, m := range marks {
+		if known[m] > 0 {
+			out = append(out, m)
+		}
+	}
+	return out, nil
+}
+
 // Past is one entry of a person's history, without its way back.
 type Past struct {
 	Mark edit.Mark `json:"mark"`

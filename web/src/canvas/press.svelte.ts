@@ -195,7 +195,8 @@ export class Press {
 	/** Moves what is selected by whole cells. */
 	moveBy(dx: number, dy: number) {
 		const { w, m } = this
-		if (m && w.selected.length) w.project.try('moveEntities', { map: m.id, ids: w.selected, dx: dx * m.cellWidth, dy: dy * m.cellHeight })
+		if (m && w.selected.length)
+			w.project.try('moveEntities', { map: m.id, ids: w.selected, dx: dx * m.cellWidth, dy: dy * m.cellHeight })
 	}
 
 	/** Enter or Delete on the canvas: puts down or removes at the cell cursor. */

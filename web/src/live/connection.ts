@@ -29,7 +29,6 @@ export interface Pointer {
 type Message =
 	| { t: 'rows'; rows: Row[] }
 	| { t: 'refused'; mark: Mark; why: string }
-	| { t: 'known'; mark: Mark }
 	| { t: 'people'; people: Person[] }
 	| ({ t: 'pointer' } & Pointer)
 	| { t: 'stale'; format: number }

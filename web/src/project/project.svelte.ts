@@ -42,6 +42,7 @@ export class Project {
 	private entityLists = new Map<ID, Entity[]>()
 	private connection!: Connection
 	private seq = 0
+	private turning: Promise<void> = Promise.resolve()
 
 	private constructor(
 		readonly id: ID,
@@ -65,17 +66,7 @@ export class Project {
 		p.seq = seq
 		core.open(new Uint8Array(await answer.arrayBuffer()), seq, session.person, client)
 		core.call('history', await read(`/api/projects/${id}/history/${seq}`))
-		const left = await kept.adopt(id)
-		for (const e of left) {
-			try {
-				p.take(core.call<Outcome>('adopt', { edits: [JSON.parse(e.edit)] }))
-				p.outbox.set(key(e), { mark: e, text: e.edit })
-			} catch (error) {
-				notices.wrong(error)
-				await kept.forget(id, e.client, e.number)
-			}
-		}
-		if (p.outbox.size) notices.say(`${counted(p.outbox.size, 'edit')} kept in this browser are sent now.`)
+		await p.adopt()
 		p.refreshHead()
 		p.waiting = p.outbox.size
 		p.connection = new Connection(id, client, session.format, {
@@ -92,8 +83,6 @@ export class Project {
 						return p.receive(m.rows)
 					case 'refused':
 						return p.refused(m.mark, m.why)
-					case 'known':
-						return p.refused(m.mark, '')
 					case 'people':
 						p.people = m.people
 						for (const c of p.pointers.keys()) if (!m.people.some((o) => o.client === c)) p.pointers.delete(c)
@@ -109,6 +98,32 @@ export class Project {
 			},
 		})
 		return p
+	}
+
+	/** Takes over what closed pages left; the state that was opened holds what of it was stored. */
+	private async adopt() {
+		const left = await this.kept.adopt(this.id)
+		const marks = left.map(({ client, number }) => ({ client, number }))
+		const stored = new Set<string>()
+		// a few at a time, so that no request grows without bound
+		for (let i = 0; i < marks.length; i += 5000) {
+			const part = JSON.stringify(marks.slice(i, i + 5000))
+			for (const m of await send<Mark[]>(`/api/projects/${this.id}/edits/stored`, part)) stored.add(key(m))
+		}
+		for (const e of left) {
+			if (stored.has(key(e))) {
+				await this.kept.forget(this.id, e.client, e.number)
+				continue
+			}
+			try {
+				this.take(this.core.call<Outcome>('adopt', { edits: [JSON.parse(e.edit)] }))
+				this.outbox.set(key(e), { mark: { client: e.client, number: e.number }, text: e.edit })
+			} catch (error) {
+				this.notices.wrong(error)
+				await this.kept.forget(this.id, e.client, e.number)
+			}
+		}
+		if (this.outbox.size) this.notices.say(`${counted(this.outbox.size, 'edit')} kept in this browser: sent now.`)
 	}
 
 	get saved(): SavedState {
@@ -168,7 +183,12 @@ export class Project {
 		}
 	}
 
-	async undo(method: 'undo' | 'redo' = 'undo') {
+	/** Turns back or forth one step after the other, since a step may have to be fetched first. */
+	undo(method: 'undo' | 'redo' = 'undo'): Promise<void> {
+		return (this.turning = this.turning.then(() => this.turnBack(method)))
+	}
+
+	private async turnBack(method: 'undo' | 'redo') {
 		try {
 			let outcome = this.make(method)
 			while (outcome.fetch) {
@@ -203,14 +223,10 @@ export class Project {
 			this.connection.sendEdit(text)
 		} else if (this.connection.open) {
 			// the row comes over the socket; a failure is repeated when it connects anew
-			send<{ seq: number }>(`/api/projects/${this.id}/edits`, text)
-				.then(({ seq }) => {
-					if (seq <= this.seq) this.refused(mark, '') // stored before this page was opened
-				})
-				.catch((e: { status?: number; message: string }) => {
-					if (e.status && e.status < 500) this.refused(mark, e.message)
-					else this.connection.renew()
-				})
+			ask('POST', `/api/projects/${this.id}/edits`, text).catch((e: { status?: number; message: string }) => {
+				if (e.status && e.status < 500) this.refused(mark, e.message)
+				else this.connection.renew()
+			})
 		}
 	}
 

@@ -1,0 +1,76 @@
+package e2e
+
+import (
+	"os"
+	"path/filepath"
+	"testing"
+
+	"github.com/go-rod/rod/lib/input"
+	"github.com/go-rod/rod/lib/proto"
+)
+
+// TestScreenshots takes the pictures of docs/screenshots from the demo; it runs
+// in ./azzel screenshots only.
+func TestScreenshots(t *testing.T) {
+	folder := os.Getenv("AZZEL_SCREENSHOTS")
+	if folder == "" {
+		t.Skip("only in ./azzel screenshots")
+	}
+	must(t, os.MkdirAll(folder, 0o755))
+	k := startWith(t, nil).open()
+	shot := func(name string) {
+		t.Helper()
+		// what is drawn a little later, as the stack's pictures, has come after some frames
+		k.eval(`() => new Promise((done) => { let n = 0; const next = () => (++n > 25 ? done() : requestAnimationFrame(next)); next() })`)
+		data, err := k.page.Screenshot(false, &proto.PageCaptureScreenshot{Format: proto.PageCaptureScreenshotFormatPng})
+		must(t, err)
+		must(t, os.WriteFile(filepath.Join(folder, name+".png"), data, 0o644))
+	}
+	k.see("aside", "Coast")
+	// a block of planks in hand, as a box
+	box := k.box("[data-testid=sheet]")
+	size := box.Width / 16
+	tile := func(x, y float64) proto.Point { return proto.NewPoint(box.X+(x+0.5)*size, box.Y+(y+0.5)*size) }
+	k.click(tile(3, 4))
+	k.click(tile(0, 6))
+	k.click(tile(0, 4))
+	k.keys(input.KeyB)
+	k.hold(left, k.at(3, 21), k.at(9, 25))
+	shot("map-painting")
+	must(t, k.page.Keyboard.Type(input.Escape))
+	must(t, k.page.Mouse.Up(left, 1))
+	k.keys(input.Escape)
+	k.click(k.at(9, 13))
+	k.see("[data-testid=details] input", "Sluice wheel")
+	shot("map-wire")
+	k.click(k.at(43, 14))
+	k.press("Change…")
+	k.pressIn("[role=dialog] button", "Pans")
+	k.see("[role=dialog]", "No place yet")
+	k.click(k.inPicture(14, 14, 44, 28))
+	k.pressIn("[role=dialog] [role=radio]", "right")
+	shot("passage")
+	k.keys(input.Escape)
+	k.gone("[role=dialog]")
+	k.focusMap()
+	k.keys(input.KeyP)
+	k.see("[data-testid=line]", "Low tide")
+	shot("play")
+	k.keys(input.KeyP)
+	k.gone("[data-testid=playing]")
+	k.with(input.ControlLeft, input.KeyK)
+	must(t, k.page.InsertText("gate"))
+	shot("finder")
+	k.keys(input.Escape)
+	k.gone("[role=dialog]")
+	k.pressIn("nav button", "Tilesets")
+	shot("tilesets")
+	k.pressIn("nav button", "Rules")
+	shot("rules")
+	k.press("Dark theme, Kiln")
+	k.pressIn("nav button", "Map")
+	k.pressIn("aside ul button", "Pans")
+	k.see("header", "Pans")
+	k.pressIn("aside [role=tab]", "Rules")
+	shot("map-kiln")
+}
