@@ -86,7 +86,10 @@ func (s *Server) Close() error {
 func (s *Server) routes() {
 	s.app.Use(recover.New())
 	s.app.Use(s.guard)
-	api := s.app.Group("/api", csrf.New(csrf.Config{CookieName: "azzel_csrf", CookieSameSite: "Strict", IdleTimeout: 24 * time.Hour}), s.identify)
+	api := s.app.Group("/api", csrf.New(csrf.Config{CookieName: "azzel_csrf", CookieSameSite: "Strict", IdleTimeout: 24 * time.Hour,
+		ErrorHandler: func(fiber.Ctx, error) error {
+			return fiber.NewError(fiber.StatusForbidden, "This page is out of date: reload it.")
+		}}), s.identify)
 	api.Get("/session", s.session)
 	api.Get("/projects", s.projects)
 	api.Post("/projects", s.newProject)
@@ -146,8 +149,6 @@ func sayError(c fiber.Ctx, err error) error {
 		status, text = fiber.StatusNotFound, "This project or picture is not here."
 	case errors.Is(err, store.ErrRole):
 		status, text = fiber.StatusForbidden, "You can look at this project but not change it."
-	case errors.Is(err, csrf.ErrTokenNotFound), errors.Is(err, csrf.ErrTokenInvalid):
-		status, text = fiber.StatusForbidden, "This page is out of date: reload it."
 	case errors.As(err, &f):
 		status, text = f.Code, f.Message
 		if status == fiber.StatusRequestEntityTooLarge {
