@@ -1,34 +1,77 @@
 package e2e
 
 import (
-	"encoding/json"
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/grid"
+	"azzel/core/sample"
 	"fmt"
 	"os"
 	"testing"
+	"time"
 
+	"github.com/go-rod/rod/lib/input"
 	"github.com/go-rod/rod/lib/proto"
 )
 
+// meter measures the work of events and of drawing frames, without the wait
+// between them, and how long frames are apart.
+const meter = `
+globalThis.work = { events: [], frames: [], apart: [] }
+const plain = requestAnimationFrame.bind(window)
+let pending = 0
+window.requestAnimationFrame = (f) => plain((t) => { const from = performance.now(); f(t); work.frames.push(performance.now() - from + pending); pending = 0 })
+for (const kind of ['pointerdown', 'pointermove', 'pointerup', 'wheel']) {
+	let from = 0
+	addEventListener(kind, () => (from = performance.now()), { capture: true, passive: true })
+	addEventListener(kind, () => { const spent = performance.now() - from; work.events.push(spent); pending += spent }, { passive: true })
+}
+let last = 0
+const beat = (t) => { if (last) work.apart.push(t - last); last = t; plain(beat) }
+plain(beat)`
+
 // TestBrowserBench prints what strokes, ghosts, panning and zooming take on a
-// 512×512 map, beside a plain clearing of the same canvas. It asserts nothing
-// about time and runs in ./azzel bench only.
+// 512×512 map of six layers, beside a plain drawing of as many bitmaps. It
+// asserts nothing about time and runs in ./azzel bench only.
 func TestBrowserBench(t *testing.T) {
 	if os.Getenv("AZZEL_BENCH") == "" {
 		t.Skip("only in ./azzel bench")
 	}
-	k := startWith(t, big()).open()
+	r := startWith(t, big())
+	all := &grid.Region{}
+	all.AddRect(grid.Rect{W: 512, H: 512})
+	r.append(sample.Paint(sample.Quay, sample.Ground, all, sample.Floor))
+	for i := range 3 {
+		id := sample.Ground[:11] + document.ID("bcd"[i:i+1])
+		r.append(edit.Insert(edit.Ref{Type: edit.TypeLayer, Map: sample.Quay, ID: id}, map[string]any{
+			"id": id, "name": fmt.Sprint("Layer ", i), "order": 10 + i, "kind": "tiles", "hidden": false, "locked": false, "opacity": 100, "front": false}))
+		r.append(sample.Paint(sample.Quay, id, all, sample.Wall))
+	}
+	k := r.open()
+	_, err := k.page.EvalOnNewDocument(meter)
+	must(t, err)
+	start := time.Now()
+	k.reload()
+	fmt.Printf("opened, from the reload to connected: %d ms\n", time.Since(start).Milliseconds())
 	k.holdTile(5)
 	k.focusMap()
-	k.eval(`() => {
-		globalThis.times = { down: [], move: [], up: [], wheel: [] }
-		const take = (kind) => (e) => {
-			const from = performance.now()
-			requestAnimationFrame(() => { const c = new MessageChannel(); c.port1.onmessage = () => times[kind].push([performance.now() - from, performance.now() - e.timeStamp]); c.port2.postMessage(0) })
-		}
-		for (const [name, kind] of [['pointerdown', 'down'], ['pointermove', 'move'], ['pointerup', 'up'], ['wheel', 'wheel']]) addEventListener(name, take(kind), { capture: true, passive: true })
-	}`)
 	box := k.box("[data-testid=map]")
 	at := func(x, y float64) proto.Point { return proto.NewPoint(box.X+x, box.Y+y) }
+	report := func(what string) {
+		fmt.Printf("  %-22s %s\n", what, k.eval(`() => {
+			const q = (v, p) => [...v].sort((a, b) => a - b)[Math.floor(v.length * p)]?.toFixed(2) ?? '-'
+			const text = work.events.length + ' events; event and frame p95 ' + q(work.frames, 0.95) + ' ms (×' + (q(work.frames, 0.95) / plainFrame).toFixed(1) + ' plain); frames apart p50 ' + q(work.apart, 0.5) + ', p95 ' + q(work.apart, 0.95) + ' ms'
+			for (const k in work) work[k].length = 0
+			return text
+		}`))
+	}
+	fmt.Printf("browser, 512×512 map of six layers (plain: 24 bitmaps of 512 pixels drawn, p95 %s ms)\n", k.eval(`() => new Promise((done) => {
+		const c = document.createElement('canvas'), x = c.getContext('2d'), bitmap = new OffscreenCanvas(512, 512), all = []
+		c.width = 776; c.height = 660; bitmap.getContext('2d').fillRect(0, 0, 400, 400)
+		const next = () => { const from = performance.now(); for (let i = 0; i < 24; i++) x.drawImage(bitmap, i * 20, i * 10); all.push(performance.now() - from); all.length < 60 ? requestAnimationFrame(next) : done((globalThis.plainFrame = Math.max(0.05, all.sort((a, b) => a - b)[57])).toFixed(2)) }
+		next()
+	})`))
+	report("idle")
 	for i := range 40 {
 		points := []proto.Point{at(60, 60+float64(i*10))}
 		for j := range 12 {
@@ -36,23 +79,26 @@ func TestBrowserBench(t *testing.T) {
 		}
 		k.drag(left, points...)
 	}
-	for i := range 60 {
-		must(t, k.page.Mouse.Scroll(float64(i%5*20-40), 60-float64(i%7*20), 1))
+	report("strokes")
+	for i := range 200 {
+		k.move(at(60+float64(i*3), 60+float64(i%50*8)))
 	}
-	baseline := k.eval(`() => new Promise((done) => {
-		const c = document.querySelector('main canvas'), x = c.getContext('2d'), all = []
-		const next = () => { const from = performance.now(); x.clearRect(0, 0, c.width, c.height); x.fillRect(0, 0, 50, 50); const m = new MessageChannel(); m.port1.onmessage = () => { all.push(performance.now() - from); all.length < 50 ? requestAnimationFrame(next) : done(all.sort((a, b) => a - b)[47].toFixed(2)) }; m.port2.postMessage(0) }
-		next()
-	})`)
-	var p95 map[string]string
-	must(t, json.Unmarshal([]byte(k.eval(`() => JSON.stringify(Object.fromEntries(Object.entries(times).map(([k, v]) => {
-		const q = (i) => v.map((t) => t[i]).sort((a, b) => a - b)[Math.floor(v.length * 0.95)]?.toFixed(2)
-		return [k, v.length + ' events, p95 handled to drawn ' + q(0) + ' ms']
-	})))`)), &p95))
-	fmt.Printf("browser, 512×512 map (plain clear of the canvas p95 %s ms):\n", baseline)
-	for _, kind := range []string{"down", "move", "up", "wheel"} {
-		fmt.Printf("  pointer %-6s %s\n", kind, p95[kind])
+	report("ghost")
+	k.keys(input.KeyF)
+	for i := range 100 {
+		k.move(at(60+float64(i*3), 60+float64(i%50*8)))
 	}
+	report("ghost of a fill")
+	for i := range 100 {
+		must(t, k.page.Mouse.Scroll(float64(i%5*40-80), 60-float64(i%7*20), 1))
+	}
+	report("pan")
+	must(t, k.page.Keyboard.Press(input.ControlLeft))
+	for i := range 40 {
+		must(t, k.page.Mouse.Scroll(0, float64(i/10%2*200-100), 1))
+	}
+	must(t, k.page.Keyboard.Release(input.ControlLeft))
+	report("zoom")
 	k.saved()
 	k.same()
 }

@@ -231,7 +231,6 @@ export class Workspace {
 		this.view.follow(m, view.x + m.cellWidth / 2, view.y + m.cellHeight / 2)
 		if (view.notice && view.notice !== this.warned) this.notices.say(view.notice, 'wrong')
 		this.warned = view.notice
-		this.scene.stale()
 	}
 
 	stopPlay() {
@@ -241,7 +240,6 @@ export class Workspace {
 			this.view.restore(this.before.view)
 		}
 		this.before = null
-		this.scene.stale()
 	}
 
 	open(station: Station) {

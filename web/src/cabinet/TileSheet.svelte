@@ -32,8 +32,8 @@
 
 	$effect(() => {
 		const again = () => turn++
-		w.scene.onStale.add(again)
-		return () => w.scene.onStale.delete(again)
+		w.scene.onPictures.add(again)
+		return () => w.scene.onPictures.delete(again)
 	})
 
 	$effect(() => {

@@ -29,20 +29,27 @@
 		return press.hover && !w.play.on ? 'pointer' : 'default'
 	})
 
+	// the map and what lies above it are drawn apart: the pointer changes only the latter
 	let frame = 0
-	function plan() {
+	let mapStale = true
+	function plan(map: boolean) {
+		mapStale ||= map
 		if (!frame) frame = requestAnimationFrame(draw)
 	}
 
 	function draw() {
 		frame = 0
 		const m = w.map
-		const ctx = base.getContext('2d')!
+		if (!view.width) return
+		if (mapStale) {
+			mapStale = false
+			const ctx = base.getContext('2d')!
+			ctx.clearRect(0, 0, base.width, base.height)
+			if (m && !w.scene.draw(ctx, m, view, w.play.view ?? undefined)) plan(true)
+		}
 		const top = over.getContext('2d')!
-		ctx.clearRect(0, 0, base.width, base.height)
 		top.clearRect(0, 0, over.width, over.height)
-		if (!m || !view.width) return
-		if (!w.scene.draw(ctx, m, view, w.play.view ?? undefined)) plan()
+		if (!m) return
 		if (w.play.view) {
 			if (w.hand.holding) drawOverlay(top, w, m, view, { ...press.doing(), hover: null }, dpr)
 			top.fillStyle = `rgb(13 17 18 / ${w.play.view.dark / 255})`
@@ -54,10 +61,14 @@
 
 	// everything that is drawn is named here, and a frame is planned when it changes
 	$effect(() => {
-		void [view.x, view.y, view.scale, view.width, view.height, w.map, w.grid, w.selected, w.cell, w.theme]
-		void [press.does, press.hover, press.cursor, w.hand.grip, w.active, w.project.turn, w.project.entityTurn, stale]
-		void [w.play.view, w.project.head, w.rule, w.picking, [...w.project.pointers.values()]]
-		plan()
+		void [view.x, view.y, view.scale, view.width, view.height, w.map, w.theme, stale]
+		void [w.play.view, w.project.head, w.project.entityTurn]
+		plan(true)
+	})
+	$effect(() => {
+		void [w.grid, w.selected, w.cell, press.does, press.hover, press.cursor, w.hand.grip, w.active]
+		void [w.project.turn, w.rule, w.picking, [...w.project.pointers.values()]]
+		plan(false)
 	})
 
 	// the ghost is told in words as well, for who cannot see it

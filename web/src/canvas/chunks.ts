@@ -1,5 +1,5 @@
 import type { Core } from '../core/module'
-import type { ChunkAt, ID, Layer, MapInfo } from '../core/types'
+import type { ChunkAt, Layer, MapInfo } from '../core/types'
 import type { Pictures } from './pictures'
 
 /** Cells along a chunk's side, as the core stores them. */
@@ -7,21 +7,35 @@ const side = 32
 /** Memory for drawn chunks, in bytes. */
 const most = 256 << 20
 /** How long a frame may draw chunks that are not there yet, in milliseconds. */
-const perFrame = 5
+const perFrame = 4
 
-interface Drawn {
+/** A bitmap of a chunk, and which of its cells the last change drew anew. */
+interface Sheet {
+	place: string
 	bitmap: OffscreenCanvas | null
 	bytes: number
 	used: number
+	/** Goes up with every change. */
+	version: number
+	changed: number[]
+	/** The cells as they are drawn, for a single layer. */
+	cells: Uint32Array | null
+	/** Something was edited since it was drawn. */
+	stale: boolean
+	/** The versions of the layers' sheets that a sheet of several layers shows. */
+	of: number[]
 }
 
 /**
- * Chunks of layers drawn once and kept as bitmaps, at full size or halved as
- * often as the view is zoomed out. What was used longest ago goes first.
+ * Chunks drawn once and kept as bitmaps: of each layer, and of neighbouring
+ * layers together, so that a frame draws few of them. They are at full size or
+ * halved as often as the view is zoomed out. An edit draws only its cells anew;
+ * what was used longest ago goes first.
  */
 export class Chunks {
-	private drawn = new Map<string, Drawn>()
-	/** The level at which a chunk was last drawn, shown while another comes. */
+	private sheets = new Map<string, Sheet>()
+	/** The keys of the sheets of a place, by map and chunk. */
+	private places = new Map<string, Set<string>>()
 	private bytes = 0
 	private turn = 0
 	private until = 0
@@ -32,12 +46,14 @@ export class Chunks {
 	) {}
 
 	forget(changed: ChunkAt[]) {
-		for (const c of changed)
-			for (let level = 0; level <= 4; level++) this.drop(keyOf(c.map, c.layer, c.cx, c.cy, level))
+		for (const c of changed) {
+			for (const key of this.places.get(`${c.map},${c.cx},${c.cy}`) ?? []) this.sheets.get(key)!.stale = true
+		}
 	}
 
 	forgetAll() {
-		this.drawn.clear()
+		this.sheets.clear()
+		this.places.clear()
 		this.bytes = 0
 	}
 
@@ -46,59 +62,136 @@ export class Chunks {
 		this.until = performance.now() + perFrame
 	}
 
-	/** The bitmap of a chunk: null when it is empty, undefined when there was no time. */
-	get(m: MapInfo, l: Layer, cx: number, cy: number, level: number): OffscreenCanvas | null | undefined {
-		const key = keyOf(m.id, l.id, cx, cy, level)
-		const found = this.drawn.get(key)
-		if (found) {
+	/** The bitmap of a chunk of layers: null when it is empty, undefined when there was no time. */
+	get(m: MapInfo, run: Layer[], cx: number, cy: number, level: number): OffscreenCanvas | null | undefined {
+		if (run.length === 1) return this.single(m, run[0], cx, cy, level)?.bitmap
+		const key = `${m.id} ${run.map((l) => l.id + l.opacity).join()} ${cx},${cy},${level}`
+		const found = this.sheets.get(key)
+		if (found && !found.stale) {
 			found.used = this.turn
 			return found.bitmap
 		}
-		if (performance.now() > this.until) return undefined
-		const bitmap = this.draw(m, l, cx, cy, level)
-		const bytes = bitmap ? bitmap.width * bitmap.height * 4 : 64
-		this.drawn.set(key, { bitmap, bytes, used: this.turn })
-		this.bytes += bytes
-		if (this.bytes > most) this.evict()
+		const parts: Sheet[] = []
+		for (const l of run) {
+			const part = this.single(m, l, cx, cy, level)
+			if (!part) return found?.bitmap // the old picture until there is time
+			parts.push(part)
+		}
+		return this.compose(m, run, found ?? this.add(key, `${m.id},${cx},${cy}`), parts, level)
+	}
+
+	private compose(m: MapInfo, run: Layer[], sheet: Sheet, parts: Sheet[], level: number): OffscreenCanvas | null {
+		sheet.stale = false
+		sheet.used = this.turn
+		if (parts.every((p) => !p.bitmap) && !sheet.bitmap) return null
+		const fresh = !sheet.bitmap
+		const bitmap = this.bitmapOf(sheet, m, level)
+		const ctx = bitmap.getContext('2d')!
+		const [w, h] = [m.cellWidth / 2 ** level, m.cellHeight / 2 ** level]
+		// only the cells that differ, as long as no change was missed
+		const step = parts.every((p, i) => p.version === sheet.of[i] || p.version === sheet.of[i] + 1)
+		const cells = new Set<number>()
+		if (!fresh && step) parts.forEach((p, i) => p.version !== sheet.of[i] && p.changed.forEach((c) => cells.add(c)))
+		const whole = fresh || !step || cells.size > 300
+		if (whole) ctx.clearRect(0, 0, bitmap.width, bitmap.height)
+		for (const c of whole ? [] : cells) ctx.clearRect((c % side) * w, (c >> 5) * h, w, h)
+		parts.forEach((p, i) => {
+			if (!p.bitmap) return
+			ctx.globalAlpha = run[i].opacity / 100
+			if (whole) return ctx.drawImage(p.bitmap, 0, 0)
+			for (const c of cells) {
+				const [x, y] = [(c % side) * w, (c >> 5) * h]
+				ctx.drawImage(p.bitmap, x, y, w, h, x, y, w, h)
+			}
+		})
+		ctx.globalAlpha = 1
+		sheet.of = parts.map((p) => p.version)
 		return bitmap
 	}
 
-	private draw(m: MapInfo, l: Layer, cx: number, cy: number, level: number): OffscreenCanvas | null {
+	private single(m: MapInfo, l: Layer, cx: number, cy: number, level: number): Sheet | undefined {
+		const key = `${m.id} ${l.id} ${cx},${cy},${level}`
+		let sheet = this.sheets.get(key)
+		if (sheet && !sheet.stale) {
+			sheet.used = this.turn
+			return sheet
+		}
+		// what was edited is shown at once; what comes into view waits its turn
+		if (!sheet && performance.now() > this.until) return undefined
+		sheet ??= this.add(key, `${m.id},${cx},${cy}`)
+		sheet.stale = false
+		sheet.used = this.turn
+		this.draw(m, l, sheet, cx, cy, level)
+		return sheet
+	}
+
+	/** Draws the cells that differ from what the sheet shows. */
+	private draw(m: MapInfo, l: Layer, sheet: Sheet, cx: number, cy: number, level: number) {
 		const cells = this.core.chunk(m.id, l.id, cx, cy)
-		if (!cells) return null
-		const w = m.cellWidth / 2 ** level
-		const h = m.cellHeight / 2 ** level
-		const bitmap = new OffscreenCanvas(Math.ceil(side * w), Math.ceil(side * h))
+		if (!cells && !sheet.bitmap) return
+		const before = sheet.cells
+		sheet.cells = cells ? cells.slice() : new Uint32Array(side * side)
+		sheet.changed = []
+		const bitmap = this.bitmapOf(sheet, m, level)
 		const ctx = bitmap.getContext('2d')!
 		ctx.imageSmoothingEnabled = level > 0
+		const [w, h] = [m.cellWidth / 2 ** level, m.cellHeight / 2 ** level]
 		const { x, y, w: mw, h: mh } = m.bounds
-		for (let i = 0; i < cells.length; i++) {
-			const cellX = cx * side + (i % side)
-			const cellY = cy * side + (i >> 5)
-			if (cells[i] && cellX >= x && cellY >= y && cellX < x + mw && cellY < y + mh) {
-				this.pictures.draw(ctx, cells[i], (i % side) * w, (i >> 5) * h, w, h)
+		sheet.cells.forEach((cell, i) => {
+			if (cell === (before ? before[i] : 0)) return
+			sheet.changed.push(i)
+			const [column, row] = [i % side, i >> 5]
+			if (before) ctx.clearRect(column * w, row * h, w, h)
+			const [cellX, cellY] = [cx * side + column, cy * side + row]
+			if (cell && cellX >= x && cellY >= y && cellX < x + mw && cellY < y + mh) {
+				this.pictures.draw(ctx, cell, column * w, row * h, w, h)
 			}
+		})
+		if (sheet.changed.length) sheet.version++
+	}
+
+	private bitmapOf(sheet: Sheet, m: MapInfo, level: number): OffscreenCanvas {
+		if (!sheet.bitmap) {
+			sheet.bitmap = new OffscreenCanvas(
+				Math.ceil((side * m.cellWidth) / 2 ** level),
+				Math.ceil((side * m.cellHeight) / 2 ** level),
+			)
+			sheet.bytes = sheet.bitmap.width * sheet.bitmap.height * 4
+			this.bytes += sheet.bytes
+			if (this.bytes > most) this.evict()
 		}
-		return bitmap
+		return sheet.bitmap
+	}
+
+	private add(key: string, place: string): Sheet {
+		const sheet: Sheet = {
+			place,
+			bitmap: null,
+			bytes: 0,
+			used: this.turn,
+			version: 0,
+			changed: [],
+			cells: null,
+			stale: false,
+			of: [],
+		}
+		this.sheets.set(key, sheet)
+		const keys = this.places.get(place)
+		if (keys) keys.add(key)
+		else this.places.set(place, new Set([key]))
+		return sheet
 	}
 
 	private evict() {
-		const old = [...this.drawn].sort((a, b) => a[1].used - b[1].used)
-		for (const [key] of old) {
-			if (this.bytes < most * 0.75) return
-			this.drop(key)
+		const old = [...this.sheets].sort((a, b) => a[1].used - b[1].used)
+		for (const [key, sheet] of old) {
+			if (this.bytes < most * 0.75 || sheet.used === this.turn) return
+			this.bytes -= sheet.bytes
+			this.sheets.delete(key)
+			this.places.get(sheet.place)?.delete(key)
 		}
 	}
-
-	private drop(key: string) {
-		const found = this.drawn.get(key)
-		if (!found) return
-		this.bytes -= found.bytes
-		this.drawn.delete(key)
-	}
 }
-
-const keyOf = (map: ID, layer: ID, cx: number, cy: number, level: number) => `${map}${layer}${cx},${cy},${level}`
 
 /** The halvings at which chunks are drawn for a scale. */
 export const levelOf = (scale: number) => (scale >= 1 ? 0 : Math.min(4, Math.round(-Math.log2(scale))))

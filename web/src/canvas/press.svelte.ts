@@ -188,8 +188,7 @@ export class Press {
 	private put(way: Point[], remove: boolean) {
 		const { w, m } = this
 		if (!m) return
-		const made = w.project.try('press', { map: m.id, active: w.active, grip: w.hand.grip, gesture: { way, remove } })
-		if (made && w.hand.grip.what === 'entity' && !remove) w.scene.stale()
+		w.project.try('press', { map: m.id, active: w.active, grip: w.hand.grip, gesture: { way, remove } })
 	}
 
 	/** Moves what is selected by whole cells. */

@@ -10,8 +10,10 @@ import type { View } from './view.svelte'
 export class Scene {
 	readonly pictures: Pictures
 	readonly chunks: Chunks
-	/** Told when something that may be shown has changed by itself. */
-	readonly onStale = new Set<() => void>()
+	/** Told when what is drawn of maps has changed; with the chunks, when only those have. */
+	readonly onStale = new Set<(changed?: ChunkAt[]) => void>()
+	/** Told when a tileset's picture has come or gone, or the theme has changed. */
+	readonly onPictures = new Set<() => void>()
 	private looks?: { of: object; by: Map<string, { look: number; lookOn: number }> }
 
 	constructor(
@@ -26,12 +28,14 @@ export class Scene {
 		}
 		project.onChunks.add((changed: ChunkAt[]) => {
 			this.chunks.forget(changed)
-			this.stale()
+			for (const told of this.onStale) told(changed)
 		})
 	}
 
+	/** Has everything drawn anew. */
 	stale() {
 		for (const told of this.onStale) told()
+		for (const told of this.onPictures) told()
 	}
 
 	/** Draws a map as the view shows it; false when some of it has to come in a later frame. */
@@ -48,38 +52,53 @@ export class Scene {
 		ctx.clip()
 		let whole = true
 		let heroDrawn = !play
+		let run: Layer[] = []
+		// neighbouring layers of tiles are drawn together
+		const flush = () => {
+			if (run.length) whole = this.tiles(ctx, m, run, view) && whole
+			run = []
+		}
 		for (const l of m.layers) {
 			if (play && l.front && !heroDrawn) {
+				flush()
 				this.hero(ctx, m, view, play)
 				heroDrawn = true
 			}
-			if ((l.hidden && !solo) || (solo && l !== solo)) continue
+			if ((l.hidden && !solo) || (solo && l.id !== solo.id)) continue
+			if (l.kind === 'tiles') {
+				run.push(l)
+				continue
+			}
+			flush()
 			ctx.globalAlpha = l.opacity / 100
-			if (l.kind === 'tiles') whole = this.tiles(ctx, m, l, view) && whole
-			else this.entities(ctx, m, l, view, play)
+			this.entities(ctx, m, l, view, play)
+			ctx.globalAlpha = 1
 		}
-		ctx.globalAlpha = 1
+		flush()
 		if (!heroDrawn && play) this.hero(ctx, m, view, play)
 		ctx.restore()
 		return whole
 	}
 
-	private tiles(ctx: CanvasRenderingContext2D, m: MapInfo, l: Layer, view: View): boolean {
+	private tiles(ctx: CanvasRenderingContext2D, m: MapInfo, run: Layer[], view: View): boolean {
 		const level = levelOf(view.scale)
 		const first = view.cell(m, 0, 0)
 		const last = view.cell(m, view.width, view.height)
 		const from = { x: Math.max(first.x, m.bounds.x), y: Math.max(first.y, m.bounds.y) }
 		const to = { x: Math.min(last.x, m.bounds.x + m.bounds.w - 1), y: Math.min(last.y, m.bounds.y + m.bounds.h - 1) }
 		let whole = true
+		// of a single layer the bitmap is opaque, of several it holds their opacity
+		ctx.globalAlpha = run.length === 1 ? run[0].opacity / 100 : 1
 		for (let cy = Math.floor(from.y / chunkSide); cy <= Math.floor(to.y / chunkSide); cy++) {
 			for (let cx = Math.floor(from.x / chunkSide); cx <= Math.floor(to.x / chunkSide); cx++) {
-				const bitmap = this.chunks.get(m, l, cx, cy, level)
+				const bitmap = this.chunks.get(m, run, cx, cy, level)
 				if (bitmap === undefined) whole = false
 				if (!bitmap) continue
 				const r = view.cellRect(m, { x: cx * chunkSide, y: cy * chunkSide, w: chunkSide, h: chunkSide })
 				ctx.drawImage(bitmap, r.x, r.y, r.w, r.h)
 			}
 		}
+		ctx.globalAlpha = 1
 		return whole
 	}
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Layer, MapInfo } from '../core/types'
+	import type { ChunkAt, Layer, MapInfo } from '../core/types'
 	import { View } from '../canvas/view.svelte'
 	import { workspace } from '../workspace.svelte'
 
@@ -16,7 +16,9 @@
 	let turn = $state(0)
 
 	$effect(() => {
-		const again = () => turn++
+		const again = (changed?: ChunkAt[]) => {
+			if (!changed || changed.some((c) => c.map === map.id && (!layer || c.layer === layer.id))) turn++
+		}
 		w.scene.onStale.add(again)
 		return () => w.scene.onStale.delete(again)
 	})
@@ -24,7 +26,7 @@
 	// not while a stroke is drawn: a little later
 	$effect(() => {
 		void [turn, map, layer, w.project.entityTurn, w.theme]
-		let timer = setTimeout(draw, 60)
+		let timer = setTimeout(draw, 120)
 		function draw() {
 			const ctx = canvas.getContext('2d')!
 			view.width = canvas.width = width * devicePixelRatio

@@ -37,11 +37,11 @@
 
 	onMount(() => {
 		const again = () => turn++
-		w.scene.onStale.add(again)
+		w.scene.onPictures.add(again)
 		const resized = new ResizeObserver(() => (room = holder.clientWidth - 8))
 		resized.observe(holder)
 		return () => {
-			w.scene.onStale.delete(again)
+			w.scene.onPictures.delete(again)
 			resized.disconnect()
 		}
 	})
