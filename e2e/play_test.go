@@ -57,8 +57,9 @@ func TestWalkFromOneMapThroughTheOther(t *testing.T) {
 	// the pearl lies on the way right, the wall stops
 	k.walk(input.ArrowRight, k.shows("[data-testid=count]", "1 of 1 collected"))
 	// down to the switch's row, then the closed door stops the hero
-	k.walk(input.KeyS, func() error { return at(k, func(x, y int) bool { return y >= 5*16 }) })
-	k.walk(input.KeyD, func() error { return at(k, func(x, y int) bool { return x >= 5*16-4 }) })
+	k.toColumn(5)
+	k.toRow(5)
+	k.walk(input.KeyD, func() error { return contains(k.eval(`() => azzel.hero()`), "right") })
 	k.keys(input.KeyE)
 	k.see("[data-testid=line]", "The gate grinds open.")
 	k.keys(input.Enter)
@@ -85,27 +86,34 @@ func TestWalkFromOneMapThroughTheOther(t *testing.T) {
 	k.same()
 }
 
-// toRow walks up or down until the hero's picture stands on a row of cells,
-// with single steps at the end, however slow the machine is.
-func (k *tab) toRow(row int) {
+// stand walks until the hero's picture stands on a row (down) or column of
+// cells, with single steps, however slow the machine is.
+func (k *tab) stand(down bool, on int) {
 	k.Helper()
 	within(k.T, soon, func() error {
 		var x, y int
 		if _, err := fmt.Sscan(k.eval(`() => azzel.hero()`), &x, &y); err != nil {
 			return err
 		}
-		away := row*16 - 2 - y
-		if away >= -2 && away <= 2 {
+		away, less, more := on*16-x, input.ArrowLeft, input.ArrowRight
+		if down {
+			away, less, more = on*16-2-y, input.ArrowUp, input.ArrowDown
+		}
+		switch {
+		case away < -2:
+			k.keys(less)
+		case away > 2:
+			k.keys(more)
+		default:
 			return nil
 		}
-		key := input.ArrowDown
-		if away < 0 {
-			key = input.ArrowUp
-		}
-		k.keys(key)
-		return fmt.Errorf("the hero is at %d,%d, not on row %d", x, y, row)
+		return fmt.Errorf("the hero is at %d,%d, not on %d", x, y, on)
 	})
 }
+
+func (k *tab) toRow(row int) { k.Helper(); k.stand(true, row) }
+
+func (k *tab) toColumn(column int) { k.Helper(); k.stand(false, column) }
 
 // at asks where the hero is drawn, in map pixels.
 func at(k *tab, ok func(x, y int) bool) error {

@@ -134,8 +134,8 @@ func TestFromNothingToPlayed(t *testing.T) {
 		k.see("[data-testid=playing]", "Playing Map 1")
 		k.walk(input.ArrowRight, k.shows("[data-testid=count]", "1 of 1 collected"))
 		// to the switch and use it, then through the door
-		k.walk(input.ArrowDown, func() error { return at(k, func(_, y int) bool { return y >= 12*16-6 }) })
-		k.walk(input.ArrowRight, func() error { return at(k, func(x, _ int) bool { return x >= 9*16-6 }) })
+		k.toRow(12)
+		k.toColumn(9)
 		k.walk(input.ArrowDown, func() error { return contains(k.eval(`() => azzel.hero()`), "down") })
 		k.keys(input.KeyE)
 		k.toRow(10)

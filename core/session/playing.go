@@ -10,7 +10,7 @@ import (
 
 // View is a game as it is drawn.
 type View struct {
-	Map    document.ID     `json:"map"`
+	Map document.ID `json:"map"`
 	// X and Y are the map pixel at the top left of the hero's picture.
 	X      int             `json:"x"`
 	Y      int             `json:"y"`

@@ -70,14 +70,13 @@ func main() {
 			failed++
 		default:
 			skipped++
-			fmt.Printf("skip  %s %s\n%s", e.Package, e.Test, text(said[key]))
 		}
 		delete(said, key)
 	}
 	err = cmd.Wait()
 	fmt.Printf("%d passed, %d failed", passed, failed)
 	if skipped > 0 {
-		fmt.Printf(", %d skipped", skipped)
+		fmt.Printf(", %d only on demand (bench, screenshots, golden log)", skipped)
 	}
 	fmt.Printf(" in %d s\n", int(time.Since(start).Seconds()))
 	if err != nil || failed > 0 {

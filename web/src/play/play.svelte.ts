@@ -17,14 +17,16 @@ const inputs: Record<string, number> = {
 	Enter: 16,
 }
 
-const tick = 1000 / 60
+/** Milliseconds a tick. */
+const pace = 1000 / 60
 
 /** The game that is being played on the canvas. */
 export class Play {
 	view = $state.raw<PlayView | null>(null)
 	private held = new Map<string, number>()
-	/** Keys that went down since the last tick; each counts for one tick at least. */
-	private pressed = 0
+	/** Keys that went down since the last tick: each counts for one tick at least, in their order. */
+	private taps: number[] = []
+	private last = 0
 	private before = 0
 	private left = 0
 	private frame = 0
@@ -42,7 +44,8 @@ export class Play {
 	/** Begins at the spawn, or at a cell; throws the core's sentence. */
 	start(map: ID, at?: Point) {
 		this.view = at ? this.project.ask('playAt', { map, active: '', at }) : this.project.ask('play', { map })
-		this.held.clear()
+		this.release()
+		this.last = 0
 		this.left = 0
 		this.before = performance.now()
 		cancelAnimationFrame(this.frame)
@@ -62,20 +65,31 @@ export class Play {
 		// after a pause the game goes on from where it was instead of catching up
 		this.left += Math.min(now - this.before, 100)
 		this.before = now
-		const ticks = Math.floor(this.left / tick)
+		const ticks = Math.floor(this.left / pace)
 		if (ticks === 0) return
-		this.left -= ticks * tick
-		let input = this.pressed
-		for (const bit of this.held.values()) input |= bit
-		this.pressed = 0
+		this.left -= ticks * pace
 		try {
-			this.view = this.project.ask<PlayView>('step', { input, ticks })
+			for (let n = ticks; n > 0;) n -= this.tick(n)
 		} catch (e) {
 			if (!(e instanceof CoreError)) throw e
 			this.stop()
 			return
 		}
-		this.moved(this.view)
+		if (this.view) this.moved(this.view)
+	}
+
+	/** Plays at most n ticks with one input; gives how many. */
+	private tick(n: number): number {
+		let input = 0
+		for (const bit of this.held.values()) input |= bit
+		for (const tap of this.taps) input &= ~tap
+		const [tap] = this.taps
+		// a key that is pressed again was let go between, however short that was
+		if (tap && !(tap & this.last)) input |= this.taps.shift()!
+		const ticks = tap ? 1 : n
+		this.last = input
+		this.view = this.project.ask<PlayView>('step', { input, ticks })
+		return ticks
 	}
 
 	/** Takes a key of the game; false when it is none. */
@@ -83,7 +97,7 @@ export class Play {
 		const bit = inputs[e.code]
 		if (!bit || (down && (e.ctrlKey || e.metaKey || e.altKey))) return false
 		if (down) {
-			if (!e.repeat) this.pressed |= bit
+			if (!e.repeat) this.taps.push(bit)
 			this.held.set(e.code, bit)
 		} else {
 			this.held.delete(e.code)
@@ -93,5 +107,6 @@ export class Play {
 
 	release() {
 		this.held.clear()
+		this.taps = []
 	}
 }
