@@ -155,3 +155,42 @@ func TestCopyToAnotherMap(t *testing.T) {
 		return nil
 	})
 }
+
+func TestMapIsMadeRenamedAndDeleted(t *testing.T) {
+	k := world(t).open()
+	maps := func(want ...string) {
+		t.Helper()
+		k.stored(func(d *document.Document) error {
+			var names []string
+			for _, m := range d.MapsInOrder() {
+				names = append(names, m.Name)
+			}
+			if fmt.Sprint(names) != fmt.Sprint(want) {
+				return fmt.Errorf("the maps are %v, wanted %v", names, want)
+			}
+			return nil
+		})
+	}
+	// sizes that are not possible are said and nothing is made
+	k.press("New map")
+	k.write("form [aria-label='Width in cells']", "5000")
+	k.press("Make the map")
+	k.notice("width")
+	maps("Quay", "Pans")
+	k.write("form [aria-label='Name of the new map']", "Brine House")
+	k.write("form [aria-label='Width in cells']", "30")
+	k.press("Make the map")
+	k.see("header", "Brine House")
+	maps("Quay", "Pans", "Brine House")
+	k.find("aside ul button", "Brine House").MustFocus()
+	k.keys(input.F2)
+	k.write("[aria-label='Name of the map']", "Brine Cellar")
+	k.keys(input.Enter)
+	maps("Quay", "Pans", "Brine Cellar")
+	k.press("Delete map Brine Cellar")
+	maps("Quay", "Pans")
+	k.see("header", "Quay")
+	k.pressIn("[data-testid=notice] button", "Undo")
+	maps("Quay", "Pans", "Brine Cellar")
+	k.same()
+}

@@ -218,7 +218,7 @@ func (j *joiner) back(way Way, from, to *document.Map, exit *document.Entity) er
 
 // before finds the free cell nearest to the middle of a box's side that lies
 // in direction (dx, dy), outside the box.
-func (j *joiner) before(m *document.Map, box grid.Rect, dx, dy int) (grid.Point, bool) {
+func (j *joiner) before(m *document.Map, box grid.Rect, dx, dy int) (at grid.Point, ok bool) {
 	want := grid.Point{X: box.X + (box.W-1)/2, Y: box.Y + (box.H-1)/2}
 	switch {
 	case dx > 0:

@@ -10,7 +10,7 @@ func Fill(p Plane, bounds grid.Rect, start grid.Point) *grid.Region {
 	if !bounds.Contains(start) {
 		return region
 	}
-	f := filler{plane: p, bounds: bounds, value: p.At(start.X, start.Y), region: region, open: map[[2]int]*grid.Mask{}}
+	f := filler{plane: p, bounds: bounds, value: p.At(start.X, start.Y), region: region, open: map[place]*grid.Mask{}}
 	cx, cy := grid.FloorDiv(start.X, side), grid.FloorDiv(start.Y, side)
 	var seed grid.Mask
 	seed[start.Y-cy*side] = 1 << uint(start.X-cx*side)
@@ -23,21 +23,24 @@ func Fill(p Plane, bounds grid.Rect, start grid.Point) *grid.Region {
 	return region
 }
 
+// place is a chunk's column and row.
+type place struct{ cx, cy int }
+
 type filler struct {
 	plane  Plane
 	bounds grid.Rect
 	value  Cell
 	region *grid.Region
-	open   map[[2]int]*grid.Mask // cells of the value, by chunk
+	open   map[place]*grid.Mask // cells of the value, by chunk
 	queue  []grid.ChunkMask
 }
 
-func (f *filler) matching(cx, cy int) *grid.Mask {
-	key := [2]int{cx, cy}
+func (f *filler) matching(cx, cy int) (m *grid.Mask) {
+	key := place{cx, cy}
 	if m, ok := f.open[key]; ok {
 		return m
 	}
-	m := new(grid.Mask)
+	m = new(grid.Mask)
 	chunk := f.plane.Chunk(cx, cy)
 	if v, ok := chunk.Uniform(); ok {
 		if v == f.value {

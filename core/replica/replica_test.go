@@ -99,8 +99,8 @@ func TestConvergence(t *testing.T) {
 	}
 }
 
-func rect(x, y, w, h int) *grid.Region {
-	r := &grid.Region{}
+func rect(x, y, w, h int) (r *grid.Region) {
+	r = &grid.Region{}
 	r.AddRect(grid.Rect{X: x, Y: y, W: w, H: h})
 	return r
 }

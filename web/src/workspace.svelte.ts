@@ -103,7 +103,15 @@ export class Workspace {
 
 	select(ids: ID[]) {
 		this.selected = ids
-		// what could not be selected now and is drawn as selected would only confuse
+	}
+
+	removeMap(id: ID) {
+		const maps = this.project.head.maps
+		const name = this.project.map(id)?.name
+		const next = maps.find((m) => m.id !== id)
+		if (!this.project.try('removeMap', { map: id })) return
+		if (next && this.mapId === id) this.show(next.id)
+		this.notices.say(`${name} is deleted.`, 'plain', { label: 'Undo', run: () => void this.project.undo() })
 	}
 
 	/** Shows an entity and selects it. */

@@ -188,6 +188,7 @@ export function actions(w: Workspace): Action[] {
 		{ name: 'Rules', group: 'Go to', run: () => w.open('rules') },
 		{ name: 'All projects', group: 'Go to', run: () => location.assign('/') },
 	]
+	list.push({ name: `Delete map ${w.map?.name}`, group: 'Map', when: editing, run: () => w.removeMap(w.map!.id) })
 	for (const m of w.project.head.maps) list.push({ name: `Map ${m.name}`, group: 'Go to', run: () => w.show(m.id) })
 	return list
 }

@@ -64,9 +64,16 @@
 		return view.cell(map!, (e.clientX - r.left) * devicePixelRatio, (e.clientY - r.top) * devicePixelRatio)
 	}
 
+	/** A press on another cell moves the figure there; on the figure it turns it. */
 	function choose(p: Point) {
+		if (at?.x === p.x && at.y === p.y) turnFigure()
 		at = p
 		refused = ''
+	}
+
+	function turnFigure() {
+		const ways: Facing[] = ['up', 'right', 'down', 'left']
+		facing = ways[(ways.indexOf(facing) + 1) % 4]
 	}
 
 	function keydown(e: KeyboardEvent) {
@@ -74,8 +81,7 @@
 		if (!map || (!step && e.key.toLowerCase() !== 'r')) return
 		e.preventDefault()
 		if (!step) {
-			const ways: Facing[] = ['up', 'right', 'down', 'left']
-			facing = ways[(ways.indexOf(facing) + 1) % 4]
+			turnFigure()
 			return
 		}
 		const b = map.bounds
@@ -112,7 +118,9 @@
 					>Where does {exit?.name ?? 'the exit'} on {here?.name} lead?</Dialog.Title
 				>
 				<Dialog.Description class="text-dim">
-					{map ? 'Press the place where the hero is set down, then turn the figure.' : 'Choose the map by its picture.'}
+					{map
+						? 'Press the place where the hero is set down; press the figure to turn it.'
+						: 'Choose the map by its picture.'}
 				</Dialog.Description>
 			</div>
 			{#if !map}

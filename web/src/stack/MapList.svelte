@@ -1,5 +1,6 @@
 <script lang="ts">
 	import Plus from '@lucide/svelte/icons/plus'
+	import Trash2 from '@lucide/svelte/icons/trash-2'
 	import Hint from '../frame/Hint.svelte'
 	import { workspace } from '../workspace.svelte'
 
@@ -65,7 +66,7 @@
 {/if}
 <ul class="max-h-40 shrink-0 overflow-y-auto pb-1" aria-label="Maps">
 	{#each maps as m (m.id)}
-		<li>
+		<li class="flex {w.map?.id === m.id ? 'bg-well' : ''}">
 			{#if naming === m.id}
 				<!-- svelte-ignore a11y_autofocus -->
 				<input
@@ -82,9 +83,10 @@
 				/>
 			{:else}
 				<button
-					class="flex h-7 w-full items-center gap-2 px-2.5 text-left hover:bg-well {w.map?.id === m.id
-						? 'bg-well font-semibold'
+					class="flex h-7 w-full min-w-0 items-center gap-2 px-2.5 text-left hover:bg-well {w.map?.id === m.id
+						? 'font-semibold'
 						: ''}"
+					title="Double press or F2 renames"
 					aria-current={w.map?.id === m.id ? 'true' : undefined}
 					onclick={() => w.show(m.id)}
 					ondblclick={() => (naming = m.id)}
@@ -93,6 +95,11 @@
 					<span class="min-w-0 grow truncate">{m.name}</span>
 					<span class="font-mono text-[11px] text-dim">{m.bounds.w}×{m.bounds.h}</span>
 				</button>
+				{#if w.map?.id === m.id && !w.play.on}
+					<Hint label="Delete map {m.name}" class="button-plain hover:text-brick" onclick={() => w.removeMap(m.id)}>
+						<Trash2 size={15} />
+					</Hint>
+				{/if}
 			{/if}
 		</li>
 	{/each}
