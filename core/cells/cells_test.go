@@ -128,29 +128,42 @@ func TestPatchTravels(t *testing.T) {
 	}
 }
 
-func slowFill(p Plane, b grid.Rect, start grid.Point) map[grid.Point]bool {
+func slowFill(p Plane, b grid.Rect, start grid.Point, reach Reach) map[grid.Point]bool {
 	out := map[grid.Point]bool{}
 	value := p.At(start.X, start.Y)
 	todo := []grid.Point{start}
 	for len(todo) > 0 {
 		q := todo[len(todo)-1]
 		todo = todo[:len(todo)-1]
-		if out[q] || !b.Contains(q) || p.At(q.X, q.Y) != value {
+		if out[q] || !b.Contains(q) || p.At(q.X, q.Y) != value || reach.Within != nil && !reach.Within.Has(q) {
 			continue
 		}
 		out[q] = true
-		todo = append(todo, grid.Point{X: q.X + 1, Y: q.Y}, grid.Point{X: q.X - 1, Y: q.Y}, grid.Point{X: q.X, Y: q.Y + 1}, grid.Point{X: q.X, Y: q.Y - 1})
+		for dy := -1; dy <= 1; dy++ {
+			for dx := -1; dx <= 1; dx++ {
+				if reach.Corners || dx*dy == 0 {
+					todo = append(todo, grid.Point{X: q.X + dx, Y: q.Y + dy})
+				}
+			}
+		}
 	}
 	return out
 }
 
 func TestFillAgainstSlow(t *testing.T) {
 	r := rand.New(rand.NewPCG(5, 1))
-	for range 40 {
+	for i := range 120 {
 		p := noisy(r, 2)
+		if i%4 > 1 { // single cells, so that areas touch at corners
+			p, _ = PaintEach(everywhere(), bounds, func(x, y int) (Cell, bool) { return TileCell(1, r.IntN(2)), true }).Apply(p)
+		}
 		start := grid.Point{X: r.IntN(120) - 40, Y: r.IntN(100) - 40}
-		got := Fill(p, bounds, start)
-		want := slowFill(p, bounds, start)
+		reach := Reach{Corners: i%2 == 1}
+		if i%3 == 0 {
+			reach.Within = randomPatch(r).Region()
+		}
+		got := Fill(p, bounds, start, reach)
+		want := slowFill(p, bounds, start, reach)
 		if got.Count() != len(want) {
 			t.Fatalf("filled %d cells from %v, wanted %d", got.Count(), start, len(want))
 		}
@@ -160,8 +173,42 @@ func TestFillAgainstSlow(t *testing.T) {
 			}
 		}
 	}
-	if Fill(Plane{}, bounds, grid.Point{X: 500}).Count() != 0 {
+	if Fill(Plane{}, bounds, grid.Point{X: 500}, Reach{}).Count() != 0 {
 		t.Error("filled outside the bounds")
+	}
+}
+
+func everywhere() *grid.Region {
+	all := &grid.Region{}
+	all.AddRect(bounds)
+	return all
+}
+
+// What shows of several planes, the cells of a kind and patches put over each
+// other, against cell by cell.
+func TestFlattenedAndRegions(t *testing.T) {
+	r := rand.New(rand.NewPCG(9, 1))
+	for range 30 {
+		top, low := noisy(r, 3), noisy(r, 2)
+		shown := Flattened([]Plane{top, low})
+		kind := shown.Region(bounds, func(c Cell) bool { return c == TileCell(1, 1) })
+		p, q := randomPatch(r), randomPatch(r)
+		over, _ := p.Over(q).Apply(low)
+		after, _ := p.Apply(low)
+		after, _ = q.Apply(after)
+		same(t, over, after)
+		for y := -45; y < 65; y++ {
+			for x := -45; x < 85; x++ {
+				want := top.At(x, y)
+				if want == 0 {
+					want = low.At(x, y)
+				}
+				at := grid.Point{X: x, Y: y}
+				if shown.At(x, y) != want || kind.Has(at) != (want == TileCell(1, 1) && bounds.Contains(at)) {
+					t.Fatalf("%d,%d shows %x, wanted %x", x, y, shown.At(x, y), want)
+				}
+			}
+		}
 	}
 }
 
@@ -235,7 +282,7 @@ func BenchmarkFillMillion(b *testing.B) {
 		p, bounds := plane1M(rand.New(rand.NewPCG(1, 1)), noise)
 		b.Run(name, func(b *testing.B) {
 			for b.Loop() {
-				region := Fill(p, bounds, grid.Point{X: 500, Y: 500})
+				region := Fill(p, bounds, grid.Point{X: 500, Y: 500}, Reach{})
 				Paint(region, bounds, []Cell{TileCell(1, 9)}, 1, grid.Point{}).Apply(p)
 			}
 		})

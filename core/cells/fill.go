@@ -2,15 +2,23 @@ package cells
 
 import "azzel/core/grid"
 
-// Fill is the set of cells connected to start through their sides that hold
-// the same value as start, inside bounds. Each chunk is flooded as 32 words of
-// bits, a uniform chunk at once.
-func Fill(p Plane, bounds grid.Rect, start grid.Point) *grid.Region {
+// Reach says how far a fill goes.
+type Reach struct {
+	// Corners connects cells that touch at a corner, besides those that share a side.
+	Corners bool
+	// Within keeps the fill inside a set of cells; nil does not.
+	Within *grid.Region
+}
+
+// Fill is the set of cells connected to start that hold the same value as
+// start, inside bounds. Each chunk is flooded as 32 words of bits, a uniform
+// chunk at once.
+func Fill(p Plane, bounds grid.Rect, start grid.Point, reach Reach) *grid.Region {
 	region := &grid.Region{}
-	if !bounds.Contains(start) {
+	if !bounds.Contains(start) || reach.Within != nil && !reach.Within.Has(start) {
 		return region
 	}
-	f := filler{plane: p, bounds: bounds, value: p.At(start.X, start.Y), region: region, open: map[place]*grid.Mask{}}
+	f := filler{plane: p, bounds: bounds, reach: reach, value: p.At(start.X, start.Y), region: region, open: map[place]*grid.Mask{}}
 	cx, cy := grid.FloorDiv(start.X, side), grid.FloorDiv(start.Y, side)
 	var seed grid.Mask
 	seed[start.Y-cy*side] = 1 << uint(start.X-cx*side)
@@ -29,6 +37,7 @@ type place struct{ cx, cy int }
 type filler struct {
 	plane  Plane
 	bounds grid.Rect
+	reach  Reach
 	value  Cell
 	region *grid.Region
 	open   map[place]*grid.Mask // cells of the value, by chunk
@@ -58,6 +67,12 @@ func (f *filler) matching(cx, cy int) (m *grid.Mask) {
 		}
 	}
 	m.Clip(cx, cy, f.bounds)
+	if f.reach.Within != nil {
+		within := f.reach.Within.MaskAt(cx, cy)
+		for y := range m {
+			m[y] &= within[y]
+		}
+	}
 	f.open[key] = m
 	return m
 }
@@ -82,22 +97,24 @@ func (f *filler) flood(c grid.ChunkMask) {
 	if *open == grid.FullMask {
 		got = grid.FullMask
 	} else {
-		spread(&got, open)
+		spread(&got, open, f.reach.Corners)
 	}
 	filled := f.region.At(c.CX, c.CY)
-	var top, bottom, left, right grid.Mask
+	var left, right grid.Mask
 	for y := range got {
 		got[y] &^= filled[y]
 		filled[y] |= got[y]
 		left[y] = got[y] & 1 << 31
 		right[y] = got[y] >> 31
 	}
-	bottom[0], top[side-1] = got[side-1], got[0]
-	if top[side-1] != 0 {
-		f.push(c.CX, c.CY-1, top)
+	if f.reach.Corners {
+		f.pushCorners(c.CX, c.CY, &got, &left, &right)
 	}
-	if bottom[0] != 0 {
-		f.push(c.CX, c.CY+1, bottom)
+	if row := got[0]; row != 0 {
+		f.pushRow(c.CX, c.CY-1, side-1, f.widened(row))
+	}
+	if row := got[side-1]; row != 0 {
+		f.pushRow(c.CX, c.CY+1, 0, f.widened(row))
 	}
 	if left != (grid.Mask{}) {
 		f.push(c.CX-1, c.CY, left)
@@ -107,19 +124,57 @@ func (f *filler) flood(c grid.ChunkMask) {
 	}
 }
 
+func (f *filler) pushRow(cx, cy, y int, row uint32) {
+	var m grid.Mask
+	m[y] = row
+	f.push(cx, cy, m)
+}
+
+func (f *filler) widened(row uint32) uint32 {
+	if f.reach.Corners {
+		return row | row<<1 | row>>1
+	}
+	return row
+}
+
+// pushCorners goes on over the chunk's four corners, and up and down along its
+// left and right sides.
+func (f *filler) pushCorners(cx, cy int, got, left, right *grid.Mask) {
+	for i, at := range [4][2]int{{0, 0}, {0, side - 1}, {side - 1, 0}, {side - 1, side - 1}} {
+		if got[at[1]]&(1<<uint(at[0])) != 0 {
+			f.pushRow(cx+i/2*2-1, cy+i%2*2-1, side-1-at[1], 1<<uint(side-1-at[0]))
+		}
+	}
+	for _, m := range []*grid.Mask{left, right} {
+		before := uint32(0)
+		for y := range m {
+			row := m[y]
+			m[y] |= before
+			if y+1 < side {
+				m[y] |= m[y+1]
+			}
+			before = row
+		}
+	}
+}
+
 // spread grows got inside open until nothing is added: down and up by turns,
 // each row first along itself.
-func spread(got, open *grid.Mask) {
+func spread(got, open *grid.Mask, corners bool) {
+	near := func(row uint32) uint32 { return row }
+	if corners {
+		near = func(row uint32) uint32 { return row | row<<1 | row>>1 }
+	}
 	for {
 		before := *got
 		for y := range got {
 			if y > 0 {
-				got[y] |= got[y-1] & open[y]
+				got[y] |= near(got[y-1]) & open[y]
 			}
 			got[y] = alongRow(got[y], open[y])
 		}
 		for y := side - 2; y >= 0; y-- {
-			got[y] = alongRow(got[y]|got[y+1]&open[y], open[y])
+			got[y] = alongRow(got[y]|near(got[y+1])&open[y], open[y])
 		}
 		if *got == before {
 			return

@@ -51,6 +51,61 @@ func Paint(region *grid.Region, bounds grid.Rect, block []Cell, w int, origin gr
 	return out
 }
 
+// PaintEach is the patch that gives every cell of a region what f says; where f
+// says no the cell is left as it is. Cells outside bounds are left out.
+func PaintEach(region *grid.Region, bounds grid.Rect, f func(x, y int) (Cell, bool)) Patch {
+	var out Patch
+	for _, c := range region.Chunks() {
+		c.Rows.Clip(c.CX, c.CY, bounds)
+		rows := c.Rows
+		cp := ChunkPatch{CX: c.CX, CY: c.CY}
+		values := make([]Cell, 0, chunkArea)
+		for y := range rows {
+			for left := rows[y]; left != 0; left &= left - 1 {
+				x := bits.TrailingZeros32(left)
+				v, ok := f(c.CX*side+x, c.CY*side+y)
+				if !ok {
+					rows[y] &^= 1 << uint(x)
+					continue
+				}
+				values = append(values, v)
+			}
+		}
+		if len(values) == 0 {
+			continue
+		}
+		if len(values) < chunkArea {
+			cp.Mask = &rows
+		}
+		cp.Cells = values
+		out = append(out, cp.packed())
+	}
+	return out
+}
+
+// Over is the patch in which the cells of q come after those of p: where both
+// write a cell, q's value stays.
+func (p Patch) Over(q Patch) Patch {
+	region := p.Region()
+	region.Union(q.Region())
+	plane, _ := p.Apply(Plane{})
+	plane, _ = q.Apply(plane)
+	return PaintEach(region, region.Bounds(), func(x, y int) (Cell, bool) { return plane.At(x, y), true })
+}
+
+// Region is the cells that the patch writes.
+func (p Patch) Region() *grid.Region {
+	out := &grid.Region{}
+	for i := range p {
+		rows := out.At(p[i].CX, p[i].CY)
+		*rows = grid.FullMask
+		if p[i].Mask != nil {
+			*rows = *p[i].Mask
+		}
+	}
+	return out
+}
+
 // WholePatch is the patch that writes all of a plane over an empty one.
 func WholePatch(p Plane) Patch {
 	var out Patch

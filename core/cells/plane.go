@@ -211,3 +211,59 @@ func changedInRow(out [][2]int, cy int, a, b []placed) [][2]int {
 	}
 	return out
 }
+
+// Region is the cells of the plane, inside bounds, of which f is true; f is
+// asked once for a chunk of one value.
+func (p Plane) Region(bounds grid.Rect, f func(Cell) bool) *grid.Region {
+	out := &grid.Region{}
+	if bounds.Empty() {
+		return out
+	}
+	for cy := grid.FloorDiv(bounds.Y, side); cy <= grid.FloorDiv(bounds.Y+bounds.H-1, side); cy++ {
+		for cx := grid.FloorDiv(bounds.X, side); cx <= grid.FloorDiv(bounds.X+bounds.W-1, side); cx++ {
+			var m grid.Mask
+			chunk := p.Chunk(cx, cy)
+			if v, ok := chunk.Uniform(); ok {
+				if !f(v) {
+					continue
+				}
+				m = grid.FullMask
+			} else {
+				for i, v := range chunk.cells {
+					if f(v) {
+						m[i/side] |= 1 << uint(i%side)
+					}
+				}
+			}
+			m.Clip(cx, cy, bounds)
+			*out.At(cx, cy) = m
+		}
+	}
+	return out
+}
+
+// Flattened is what shows of several planes, the top one first: in each cell
+// the first that is not empty.
+func Flattened(planes []Plane) Plane {
+	var out Plane
+	for i := len(planes) - 1; i >= 0; i-- {
+		var changes []Placed
+		for _, c := range planes[i].Chunks() {
+			under := out.Chunk(c.CX, c.CY)
+			if v, ok := c.Chunk.Uniform(); ok && v != 0 || under == nil {
+				changes = append(changes, c)
+				continue
+			}
+			next := new([chunkArea]Cell)
+			under.Copy(next)
+			for k, v := range c.Chunk.cells {
+				if v != 0 {
+					next[k] = v
+				}
+			}
+			changes = append(changes, Placed{c.CX, c.CY, normal(next)})
+		}
+		out = out.with(changes)
+	}
+	return out
+}

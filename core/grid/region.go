@@ -122,6 +122,88 @@ func (r *Region) Clip(bounds Rect) {
 	}
 }
 
+// mask is the mask of a chunk for reading; all zeros where there is none.
+func (r *Region) mask(cx, cy int) Mask {
+	if i, ok := r.index[[2]int{cx, cy}]; ok {
+		return r.chunks[i].Rows
+	}
+	return Mask{}
+}
+
+// MaskAt is a copy of a chunk's mask.
+func (r *Region) MaskAt(cx, cy int) Mask { return r.mask(cx, cy) }
+
+// Clone is a set of the same cells.
+func (r *Region) Clone() *Region {
+	out := &Region{}
+	out.Union(r)
+	return out
+}
+
+// Union adds the cells of s.
+func (r *Region) Union(s *Region) {
+	for i := range s.chunks {
+		c := &s.chunks[i]
+		rows := r.At(c.CX, c.CY)
+		for y := range rows {
+			rows[y] |= c.Rows[y]
+		}
+	}
+}
+
+// Subtract removes the cells of s.
+func (r *Region) Subtract(s *Region) {
+	for i := range r.chunks {
+		c := &r.chunks[i]
+		other := s.mask(c.CX, c.CY)
+		for y := range c.Rows {
+			c.Rows[y] &^= other[y]
+		}
+	}
+}
+
+// Intersect removes the cells that are not in s.
+func (r *Region) Intersect(s *Region) {
+	for i := range r.chunks {
+		c := &r.chunks[i]
+		other := s.mask(c.CX, c.CY)
+		for y := range c.Rows {
+			c.Rows[y] &= other[y]
+		}
+	}
+}
+
+// Empty reports whether the set holds no cell.
+func (r *Region) Empty() bool {
+	for i := range r.chunks {
+		if r.chunks[i].Rows != (Mask{}) {
+			return false
+		}
+	}
+	return true
+}
+
+// Inner is the cells whose four neighbours are in the set as well.
+func (r *Region) Inner() *Region {
+	out := &Region{}
+	for _, c := range r.Chunks() {
+		up, down := r.mask(c.CX, c.CY-1), r.mask(c.CX, c.CY+1)
+		left, right := r.mask(c.CX-1, c.CY), r.mask(c.CX+1, c.CY)
+		rows := out.At(c.CX, c.CY)
+		for y := range c.Rows {
+			above, below := up[ChunkSize-1], down[0]
+			if y > 0 {
+				above = c.Rows[y-1]
+			}
+			if y < ChunkSize-1 {
+				below = c.Rows[y+1]
+			}
+			rows[y] = c.Rows[y] & above & below & (c.Rows[y]<<1 | left[y]>>31) & (c.Rows[y]>>1 | right[y]<<31)
+		}
+	}
+	return out
+}
+
 // Count is the number of cells in the set.
 func (r *Region) Count() int {
 	n := 0

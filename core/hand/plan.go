@@ -94,7 +94,7 @@ func region(m *document.Map, l *document.Layer, g Grip, ges Gesture) *grid.Regio
 		if l.Kind == document.LayerEntities {
 			return entityFill(m, l, end)
 		}
-		return cells.Fill(l.Cells, m.Bounds, end)
+		return cells.Fill(l.Cells, m.Bounds, end, cells.Reach{})
 	}
 	return stamped(grid.Freehand(ges.Way), g)
 }
@@ -128,7 +128,7 @@ func entityFill(m *document.Map, l *document.Layer, start grid.Point) *grid.Regi
 	if stood.At(start.X, start.Y) != 0 {
 		return taken
 	}
-	return cells.Fill(stood, m.Bounds, start)
+	return cells.Fill(stood, m.Bounds, start, cells.Reach{})
 }
 
 func touches(r *grid.Region, box grid.Rect) bool {

@@ -39,7 +39,7 @@
 	>
 </div>
 {#if making}
-	<form class="flex flex-col gap-1.5 border-y border-line bg-chalk p-2" onsubmit={make}>
+	<form class="flex flex-col gap-1.5 border-y border-line bg-chalk p-2" onsubmit={make} novalidate>
 		<!-- svelte-ignore a11y_autofocus -->
 		<input class="field w-full" placeholder="Name" aria-label="Name of the new map" bind:value={name} autofocus />
 		<div class="flex items-center gap-1">

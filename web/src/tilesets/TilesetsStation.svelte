@@ -115,6 +115,7 @@
 			{@const t = intake.taken}
 			<form
 				class="flex flex-col gap-3"
+				novalidate
 				onsubmit={(e) => {
 					e.preventDefault()
 					intake.accept()
