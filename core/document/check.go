@@ -115,7 +115,7 @@ func (t *Tileset) Check() error {
 		}
 		last = s
 	}
-	return nil
+	return t.checkInfos()
 }
 
 // Check finds what is wrong with a cut of a picture of this size.
@@ -143,8 +143,8 @@ func (m *Map) Check() error {
 
 // Check finds what is wrong with a layer's own fields.
 func (l *Layer) Check() error {
-	if l.Kind != LayerTiles && l.Kind != LayerEntities {
-		return fmt.Errorf("a layer holds tiles or entities")
+	if l.Kind != LayerTiles && l.Kind != LayerEntities && l.Kind != LayerZones {
+		return fmt.Errorf("a layer holds tiles, entities or zones")
 	}
 	return first(checkID("the layer", l.ID), checkName(l.Name), checkOrder(l.Order), checkRange("opacity", l.Opacity, 0, 100))
 }

@@ -14,6 +14,8 @@ type Document struct {
 	Passages Table[Passage]
 	Rules    Table[Rule]
 	Flags    Table[Flag]
+	Motifs   Table[Motif]
+	Zones    Table[Zone]
 }
 
 // New is an empty project with a grid of 16×16 pixels.
@@ -40,6 +42,26 @@ func (d *Document) MapsInOrder() []*Map {
 // TilesetsInOrder lists the tilesets as people see them.
 func (d *Document) TilesetsInOrder() []*Tileset {
 	return ordered(d.Tilesets.All(), func(t *Tileset) int { return t.Order })
+}
+
+// MotifsInOrder lists the motifs as people see them.
+func (d *Document) MotifsInOrder() []*Motif {
+	return ordered(d.Motifs.All(), func(m *Motif) int { return m.Order })
+}
+
+// ZonesInOrder lists the zones as people see them.
+func (d *Document) ZonesInOrder() []*Zone {
+	return ordered(d.Zones.All(), func(z *Zone) int { return z.Order })
+}
+
+// ZoneByNumber finds the zone that cells call by this number, nil when there is none.
+func (d *Document) ZoneByNumber(number int) *Zone {
+	for _, z := range d.Zones.All() {
+		if z.Number == number {
+			return z
+		}
+	}
+	return nil
 }
 
 // RulesInOrder lists the rules in the order in which they run.

@@ -44,8 +44,10 @@ type Tileset struct {
 	Width   int    `json:"width"`
 	Height  int    `json:"height"`
 	Cut     Cut    `json:"cut"`
-	// Solid lists the tiles that stop the hero, ascending.
+	// Solid lists the tiles that stop the hero all over, ascending.
 	Solid []int `json:"solid"`
+	// Infos is what else is set up for single tiles, by tile, ascending.
+	Infos []TileInfo `json:"infos"`
 }
 
 // Cut says how a picture is cut into tiles, in pixels.
@@ -74,6 +76,7 @@ type Map struct {
 const (
 	LayerTiles    = "tiles"
 	LayerEntities = "entities"
+	LayerZones    = "zones"
 )
 
 // Layer is one sheet of a map. Layers are drawn by ascending Order, then id.
@@ -91,6 +94,9 @@ type Layer struct {
 
 	Cells cells.Plane `json:"-"`
 }
+
+// Painted reports whether the layer holds cells.
+func (l *Layer) Painted() bool { return l.Kind == LayerTiles || l.Kind == LayerZones }
 
 // Entity is a thing that stands on a map.
 type Entity struct {

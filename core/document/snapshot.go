@@ -78,6 +78,8 @@ type stateHead struct {
 	Passages []*Passage `json:"passages"`
 	Rules    []*Rule    `json:"rules"`
 	Flags    []*Flag    `json:"flags"`
+	Motifs   []*Motif   `json:"motifs"`
+	Zones    []*Zone    `json:"zones"`
 }
 
 type stateMap struct {
@@ -89,7 +91,8 @@ type stateMap struct {
 // Encode writes the document in its one canonical form: a JSON head with all
 // objects sorted by id, then the cells of each layer in the same order.
 func (d *Document) Encode() []byte {
-	head := stateHead{Project: d.Project, Tilesets: d.Tilesets.All(), Passages: d.Passages.All(), Rules: d.Rules.All(), Flags: d.Flags.All(), Maps: []stateMap{}}
+	head := stateHead{Project: d.Project, Tilesets: d.Tilesets.All(), Passages: d.Passages.All(), Rules: d.Rules.All(), Flags: d.Flags.All(),
+		Motifs: d.Motifs.All(), Zones: d.Zones.All(), Maps: []stateMap{}}
 	var planes [][]byte
 	for _, m := range d.Maps.All() {
 		sm := stateMap{m, m.Layers.All(), m.Entities.All()}
@@ -163,7 +166,9 @@ func Decode(data []byte) (*Document, error) {
 		fillTable(&d.Tilesets, head.Tilesets, func(o *Tileset) ID { return o.ID }),
 		fillTable(&d.Passages, head.Passages, func(o *Passage) ID { return o.ID }),
 		fillTable(&d.Rules, head.Rules, func(o *Rule) ID { return o.ID }),
-		fillTable(&d.Flags, head.Flags, func(o *Flag) ID { return o.ID }))
+		fillTable(&d.Flags, head.Flags, func(o *Flag) ID { return o.ID }),
+		fillTable(&d.Motifs, head.Motifs, func(o *Motif) ID { return o.ID }),
+		fillTable(&d.Zones, head.Zones, func(o *Zone) ID { return o.ID }))
 }
 
 func fillTable[T any](t *Table[T], all []*T, id func(*T) ID) error {

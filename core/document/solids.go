@@ -8,7 +8,7 @@ import (
 // Solids answers what stands in the way on a document's maps; it keeps what it
 // looked up, so make one for each document.
 type Solids struct {
-	number map[int]*Tileset
+	sheets *Sheets
 	layers map[ID][]*Layer
 	kinds  map[mapKind][]*Entity
 }
@@ -20,13 +20,7 @@ type mapKind struct {
 
 // Solids makes the answerer for this document.
 func (d *Document) Solids() *Solids {
-	s := &Solids{number: map[int]*Tileset{}, layers: map[ID][]*Layer{}, kinds: map[mapKind][]*Entity{}}
-	for _, t := range d.Tilesets.All() {
-		if s.number[t.Number] == nil {
-			s.number[t.Number] = t
-		}
-	}
-	return s
+	return &Solids{sheets: d.Sheets(), layers: map[ID][]*Layer{}, kinds: map[mapKind][]*Entity{}}
 }
 
 // At reports whether a solid tile lies on a cell, on any layer that is not in
@@ -50,13 +44,7 @@ func (s *Solids) At(m *Map, p grid.Point) bool {
 }
 
 // Cell reports whether a cell shows a solid tile.
-func (s *Solids) Cell(c cells.Cell) bool {
-	if c == 0 {
-		return false
-	}
-	t := s.number[c.Tileset()]
-	return t != nil && t.IsSolid(c.Tile())
-}
+func (s *Solids) Cell(c cells.Cell) bool { return s.sheets.Solid(c) }
 
 // Doors, Exits and Collectibles list the entities of a kind on a map, by id.
 func (s *Solids) Doors(m *Map) []*Entity { return s.kind(m, KindDoor) }

@@ -64,8 +64,8 @@ func (a *applier) cells(p *Primitive) error {
 	if l == nil {
 		return errors.New("the layer is no longer there")
 	}
-	if l.Kind != document.LayerTiles {
-		return errors.New("only layers of tiles can be painted")
+	if !l.Painted() {
+		return errors.New("only layers of tiles and zones can be painted")
 	}
 	next := *l
 	var wrote, old cells.Patch

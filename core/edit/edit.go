@@ -75,6 +75,8 @@ const (
 	TypePassage = "passage"
 	TypeRule    = "rule"
 	TypeFlag    = "flag"
+	TypeMotif   = "motif"
+	TypeZone    = "zone"
 )
 
 // Ref names an object. Map is given for layers and entities only; the project has no ID.
@@ -165,7 +167,7 @@ func (p *Primitive) check() error {
 		if p.Op != OpSet && p.Op != OpSetBack {
 			return errors.New("the project can only be changed field by field")
 		}
-	case TypeTileset, TypeMap, TypeLayer, TypeEntity, TypePassage, TypeRule, TypeFlag:
+	case TypeTileset, TypeMap, TypeLayer, TypeEntity, TypePassage, TypeRule, TypeFlag, TypeMotif, TypeZone:
 		if !p.Ref.ID.Valid() {
 			return fmt.Errorf("the id of a %s is not valid", p.Ref.Type)
 		}

@@ -178,6 +178,14 @@ func (w *working) open(ref Ref) objects {
 		return &table[document.Flag]{word: "flag", limit: document.MaxFlags,
 			read: func() document.Table[document.Flag] { return d.Flags }, write: func(t document.Table[document.Flag]) { d.Flags = t },
 			id: func(o *document.Flag) document.ID { return o.ID }, name: func(o *document.Flag) *string { return &o.Name }}
+	case TypeMotif:
+		return &table[document.Motif]{word: "motif", limit: document.MaxMotifs,
+			read: func() document.Table[document.Motif] { return d.Motifs }, write: func(t document.Table[document.Motif]) { d.Motifs = t },
+			id: func(o *document.Motif) document.ID { return o.ID }, name: func(o *document.Motif) *string { return &o.Name }}
+	case TypeZone:
+		return &table[document.Zone]{word: "zone", limit: document.MaxZones,
+			read: func() document.Table[document.Zone] { return d.Zones }, write: func(t document.Table[document.Zone]) { d.Zones = t },
+			id: func(o *document.Zone) document.ID { return o.ID }, name: func(o *document.Zone) *string { return &o.Name }}
 	case TypeLayer:
 		return &table[document.Layer]{word: "layer", limit: document.MaxLayers,
 			read: func() document.Table[document.Layer] { return d.Maps.Get(ref.Map).Layers },

@@ -11,10 +11,13 @@ import (
 
 // What can be held.
 const (
-	Nothing = "nothing"
-	Tiles   = "tiles"
-	Eraser  = "eraser"
-	Entity  = "entity"
+	Nothing  = "nothing"
+	Tiles    = "tiles"
+	Material = "material"
+	Motif    = "motif"
+	Zone     = "zone"
+	Eraser   = "eraser"
+	Entity   = "entity"
 )
 
 // Shapes that what is held is put down with.
@@ -22,26 +25,60 @@ const (
 	Freehand = "freehand"
 	Line     = "line"
 	Box      = "box"
+	Rim      = "rim" // the outline of a box or oval, and its inside held apart
+	Oval     = "oval"
 	Fill     = "fill"
+	Empties  = "empties" // every empty cell of the map or selection
 )
 
 // Grip is all of what the hand does: it is what a slot of the tray stores.
 type Grip struct {
 	What string `json:"what"`
-	// Cells is a block of tiles, Width wide, row by row.
+	// Cells is a block of tiles, Width wide, row by row; empty cells of it put down nothing.
 	Cells []cells.Cell `json:"cells,omitempty"`
 	Width int          `json:"width,omitempty"`
+	// Number is that of the material or zone that is held.
+	Number int `json:"number,omitempty"`
+	// Motif is a motif of the project, or something copied that the session keeps.
+	Motif document.ID `json:"motif,omitempty"`
 	// Kind, Look and LookOn are those of the entity that is held.
 	Kind   string     `json:"kind,omitempty"`
 	Look   cells.Cell `json:"look,omitempty"`
 	LookOn cells.Cell `json:"lookOn,omitempty"`
-	Shape  string     `json:"shape"`
-	// Turn is quarter turns clockwise (0 to 3), plus 4 when mirrored left–right first.
-	Turn int `json:"turn,omitempty"`
+
+	Shape string `json:"shape"`
+	// Size is how broad a stroke, or how deep a rim is, in cells; 0 is 1.
+	Size int `json:"size,omitempty"`
+	// Round makes the tip a disc, and the rim that of an oval.
+	Round bool `json:"round,omitempty"`
+	// Corners lets a fill go on over corners; Shown lets it go by what all shown
+	// layers show rather than by its own layer.
+	Corners bool `json:"corners,omitempty"`
+	Shown   bool `json:"shown,omitempty"`
+	// Aligned repeats blocks aligned to the map rather than to where the stroke began.
+	Aligned bool `json:"aligned,omitempty"`
+	// Inside is what a rim puts inside; nil leaves it as it is.
+	Inside *Grip `json:"inside,omitempty"`
+
+	Turn    grid.Turn `json:"turn,omitempty"`
+	Scatter *Scatter  `json:"scatter,omitempty"`
+}
+
+// Scatter draws for each cell one of the tiles that are held, or nothing.
+type Scatter struct {
+	// Odds are the weights of the tiles in the order of Choices; empty takes them from the tilesets.
+	Odds []int `json:"odds,omitempty"`
+	// Nothing is the weight of leaving a cell as it is.
+	Nothing int `json:"nothing,omitempty"`
+	// Apart never puts the same tile beside itself where there is another choice.
+	Apart bool `json:"apart,omitempty"`
 }
 
 // Limits of what is held.
-const maxBlock = 256 * 256
+const (
+	maxBlock = 256 * 256
+	MaxSize  = 64
+)
 
 func (g *Grip) valid() bool {
 	switch g.What {
@@ -49,63 +86,77 @@ func (g *Grip) valid() bool {
 		if g.Width < 1 || len(g.Cells) == 0 || len(g.Cells) > maxBlock || len(g.Cells)%g.Width != 0 {
 			return false
 		}
+		for _, c := range g.Cells {
+			if !c.Valid() {
+				return false
+			}
+		}
 	case Entity:
 		if document.KindOf(g.Kind) == nil {
+			return false
+		}
+	case Material, Zone:
+		if g.Number < 1 || g.Number > cells.MaxTileset {
+			return false
+		}
+	case Motif:
+		if g.Motif == "" {
 			return false
 		}
 	case Eraser, Nothing:
 	default:
 		return false
 	}
-	return g.Turn >= 0 && g.Turn < 8
-}
-
-// Block is the held tiles as they are put down, turned.
-func (g *Grip) Block() ([]cells.Cell, int) {
-	block, w := g.Cells, g.Width
-	if g.Turn&4 != 0 {
-		block = rebuilt(block, w, w, func(x, y int) (int, int) { return w - 1 - x, y }, func(c cells.Cell) cells.Cell { return c ^ cells.MirrorX })
-	}
-	for range g.Turn & 3 {
-		h := len(block) / w
-		block = rebuilt(block, w, h, func(x, y int) (int, int) { return h - 1 - y, x }, quarter)
-		w = h
-	}
-	return block, w
-}
-
-func rebuilt(block []cells.Cell, w, newW int, to func(x, y int) (int, int), turn func(cells.Cell) cells.Cell) []cells.Cell {
-	out := make([]cells.Cell, len(block))
-	for i, c := range block {
-		x, y := to(i%w, i/w)
-		if c != 0 {
-			c = turn(c)
+	if s := g.Scatter; s != nil {
+		if s.Nothing < 0 || s.Nothing > document.MaxOdds || len(s.Odds) > maxBlock {
+			return false
 		}
-		out[y*newW+x] = c
+		for _, o := range s.Odds {
+			if o < 0 || o > document.MaxOdds {
+				return false
+			}
+		}
 	}
-	return out
+	return g.Turn.Valid() && g.Size >= 0 && g.Size <= MaxSize && (g.Inside == nil || g.Inside.Inside == nil && g.Inside.valid())
 }
 
-// quarter turns a cell clockwise: (x, y) goes to (h−1−y, x), which is the
-// exchange of axes followed by a left–right mirror.
-func quarter(c cells.Cell) cells.Cell {
-	out := c &^ cells.TurnBits
-	if c&cells.Exchange == 0 {
-		out |= cells.Exchange
+func (g *Grip) size() int { return max(1, g.Size) }
+
+// Block is the held tiles as they are put down, turned, and how wide they are.
+func (g *Grip) Block(s *document.Sheets) ([]cells.Cell, int) {
+	w, h := g.Width, len(g.Cells)/g.Width
+	if g.Turn == grid.Same {
+		return g.Cells, w
 	}
-	if c&cells.MirrorY == 0 {
-		out |= cells.MirrorX
+	tw, _ := g.Turn.Size(w, h)
+	out := make([]cells.Cell, len(g.Cells))
+	for i, c := range g.Cells {
+		r := g.Turn.Rect(grid.Rect{X: i % w, Y: i / w, W: 1, H: 1}, w, h)
+		out[r.Y*tw+r.X] = s.Turned(c, g.Turn)
 	}
-	if c&cells.MirrorX != 0 {
-		out |= cells.MirrorY
+	return out, tw
+}
+
+// Choices are the different tiles of a block, in order, as a scatter draws among them.
+func Choices(block []cells.Cell) []cells.Cell {
+	var out []cells.Cell
+	seen := map[cells.Cell]bool{}
+	for _, c := range block {
+		if c != 0 && !seen[c] {
+			seen[c] = true
+			out = append(out, c)
+		}
 	}
 	return out
 }
 
 // layerKind is the kind of layer that a grip is put down on.
 func (g *Grip) layerKind() string {
-	if g.What == Entity {
+	switch g.What {
+	case Entity:
 		return document.LayerEntities
+	case Zone:
+		return document.LayerZones
 	}
 	return document.LayerTiles
 }
@@ -114,6 +165,13 @@ func (g *Grip) layerKind() string {
 // the nearest that does, the lower of two as near. An eraser fits every layer.
 // Hidden and locked layers never fit. Nil when none does.
 func Target(m *document.Map, g *Grip, active document.ID) *document.Layer {
+	if g.What == Eraser {
+		return nearest(m, active, func(*document.Layer) bool { return true })
+	}
+	return nearest(m, active, func(l *document.Layer) bool { return l.Kind == g.layerKind() })
+}
+
+func nearest(m *document.Map, active document.ID, fits func(*document.Layer) bool) *document.Layer {
 	layers := m.LayersInOrder()
 	at := 0
 	for i, l := range layers {
@@ -124,7 +182,7 @@ func Target(m *document.Map, g *Grip, active document.ID) *document.Layer {
 	var best *document.Layer
 	bestAway := 0
 	for i, l := range layers {
-		if l.Hidden || l.Locked || g.What != Eraser && l.Kind != g.layerKind() {
+		if l.Hidden || l.Locked || !fits(l) {
 			continue
 		}
 		away := max(i-at, at-i)
@@ -136,7 +194,7 @@ func Target(m *document.Map, g *Grip, active document.ID) *document.Layer {
 }
 
 // PickUp is what lies under a cell, as a grip to hold: the topmost entity, else
-// the topmost tile of a layer that is shown; the layer it lies on comes with it.
+// the topmost cell of a layer that is shown; the layer it lies on comes with it.
 func PickUp(d *document.Document, m *document.Map, p grid.Point) (Grip, document.ID, bool) {
 	layers := m.LayersInOrder()
 	for i := len(layers) - 1; i >= 0; i-- {
@@ -153,6 +211,12 @@ func PickUp(d *document.Document, m *document.Map, p grid.Point) (Grip, document
 			continue
 		}
 		if c := l.Cells.At(p.X, p.Y); c != 0 && m.Bounds.Contains(p) {
+			switch {
+			case l.Kind == document.LayerZones:
+				return Grip{What: Zone, Number: c.Tileset(), Shape: Freehand}, l.ID, true
+			case c.IsMaterial():
+				return Grip{What: Material, Number: c.Tileset(), Shape: Freehand}, l.ID, true
+			}
 			return Grip{What: Tiles, Cells: []cells.Cell{c}, Width: 1, Shape: Freehand}, l.ID, true
 		}
 	}

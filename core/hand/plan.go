@@ -2,6 +2,7 @@ package hand
 
 import (
 	"azzel/core/cells"
+	"azzel/core/chance"
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
@@ -15,6 +16,41 @@ type Gesture struct {
 	Way []grid.Point `json:"way"`
 	// Remove is set for the secondary button: the same shape takes away.
 	Remove bool `json:"remove"`
+	// Even makes boxes square, ovals round and lines straight.
+	Even bool `json:"even,omitempty"`
+	// Seed is what scatters are drawn with; another one draws again.
+	Seed int64 `json:"seed,omitempty"`
+}
+
+// Work is where the hand works.
+type Work struct {
+	Doc    *document.Document
+	Map    *document.Map
+	Active document.ID
+	// Within keeps everything inside a set of cells; nil does not.
+	Within *grid.Region
+	Mirror grid.Mirror
+	// Sheets answers for the document; made when it is nil.
+	Sheets *document.Sheets
+	// Kept finds arrangements that are held without being motifs; may be nil.
+	Kept func(document.ID) *document.Motif
+}
+
+func (w *Work) sheets() *document.Sheets {
+	if w.Sheets == nil {
+		w.Sheets = w.Doc.Sheets()
+	}
+	return w.Sheets
+}
+
+func (w *Work) piece(id document.ID) *document.Motif {
+	if m := w.Doc.Motifs.Get(id); m != nil {
+		return m
+	}
+	if w.Kept != nil {
+		return w.Kept(id)
+	}
+	return nil
 }
 
 // Limits of a gesture.
@@ -25,8 +61,8 @@ type Plan struct {
 	Layer document.ID
 	// Region is every cell that is touched, inside the map.
 	Region *grid.Region
-	// Cells is what the cells become, for a layer of tiles.
-	Cells cells.Patch
+	// Writes are what cells become, on each layer.
+	Writes []Write
 	// Place and Take are the entities put down and taken away.
 	Place []*document.Entity
 	Take  []*document.Entity
@@ -34,101 +70,203 @@ type Plan struct {
 	Removing bool
 }
 
+// Write is what cells of one layer become.
+type Write struct {
+	Layer document.ID
+	Cells cells.Patch
+}
+
 // maxAtOnce limits the entities that one press places.
 const maxAtOnce = 2_000
 
-// Resolve plans what a gesture would do with this grip on a map. The error is
-// the sentence that says why nothing can be done.
-func Resolve(d *document.Document, m *document.Map, active document.ID, g Grip, ges Gesture) (*Plan, error) {
+// Resolve plans what a gesture would do with this grip. The error is the
+// sentence that says why nothing can be done.
+func Resolve(w Work, g Grip, ges Gesture) (*Plan, error) {
 	if !g.valid() || len(ges.Way) == 0 || len(ges.Way) > maxWay {
 		return nil, errors.New("the hand holds nothing that can be put down")
 	}
 	if g.What == Nothing {
 		return nil, errors.New("nothing is held")
 	}
-	l := Target(m, &g, active)
+	l := w.target(&g)
 	if l == nil {
 		return nil, fmt.Errorf("no layer of %s can be worked on here: add one, show one or unlock one", g.layerKind())
 	}
 	p := &Plan{Layer: l.ID, Removing: ges.Remove || g.What == Eraser}
-	p.Region = region(m, l, g, ges)
-	p.Region.Clip(m.Bounds)
-	if len(p.Region.Chunks()) == 0 {
+	var b block
+	if g.What != Entity {
+		var err error
+		if b, err = w.content(l, &g, &ges); err != nil {
+			return nil, err
+		}
+	}
+	a := w.area(l, &g, b, &ges)
+	w.keepIn(a.all)
+	w.keepIn(a.outline)
+	if a.all.Empty() {
+		if w.Within != nil && !w.Within.Empty() {
+			return nil, errors.New("that lies outside the selection: Ctrl+Shift+A drops it")
+		}
+		if g.Shape == Empties {
+			return nil, fmt.Errorf("no cell of %s is empty", l.Name)
+		}
 		return nil, errors.New("that lies outside the map")
 	}
-	switch {
-	case l.Kind == document.LayerEntities && p.Removing:
-		for _, e := range m.Entities.All() {
-			if e.Layer == l.ID && touches(p.Region, e.Box(m)) {
-				p.Take = append(p.Take, e)
-			}
+	p.Region = a.all
+	if l.Kind == document.LayerEntities && g.What != Motif {
+		p.Region = w.mirrored(a.all)
+		if p.Removing {
+			p.take(w.Map, l)
+			return p, nil
 		}
-	case l.Kind == document.LayerEntities:
-		return p, p.place(d, m, l, g, ges)
-	case p.Removing:
-		p.Cells = cells.Paint(p.Region, m.Bounds, []cells.Cell{0}, 1, grid.Point{})
-	default:
-		block, w := g.Block()
-		p.Cells = cells.Paint(p.Region, m.Bounds, block, w, ges.Way[0])
+		return p, p.place(&w, l, g, ges, a.all)
 	}
-	return p, nil
+	if p.Removing {
+		p.remove(&w, l, &g, b, a)
+		return p, nil
+	}
+	return p, p.put(&w, l, &g, b, a, &ges)
 }
 
-func region(m *document.Map, l *document.Layer, g Grip, ges Gesture) *grid.Region {
-	start, end := ges.Way[0], ges.Way[len(ges.Way)-1]
-	shape := g.Shape
-	if k := document.KindOf(g.Kind); g.What == Entity && k.Area {
-		shape = Box
+// target is the layer that shapes go by; for a motif that of its first part.
+func (w *Work) target(g *Grip) *document.Layer {
+	if g.What != Motif {
+		return Target(w.Map, g, w.Active)
 	}
-	r := &grid.Region{}
-	switch shape {
-	case Line:
-		for _, p := range grid.Line(start, end) {
-			r.Add(p)
-		}
-		return stamped(r, g)
-	case Box:
-		r.AddRect(grid.RectOf(start, end).Intersect(m.Bounds))
-		return r
-	case Fill:
-		if l.Kind == document.LayerEntities {
-			return entityFill(m, l, end)
-		}
-		return cells.Fill(l.Cells, m.Bounds, end, cells.Reach{})
+	m := w.piece(g.Motif)
+	if m != nil && len(m.Parts) > 0 {
+		return w.layerOf(m.Parts[0], len(m.Parts) == 1)
 	}
-	return stamped(grid.Freehand(ges.Way), g)
+	return Target(w.Map, &Grip{What: Entity}, w.Active)
 }
 
-// stamped widens a way to the whole blocks it touches, so that a block of
-// tiles is put down whole: blocks stay aligned to where the stroke began.
-func stamped(r *grid.Region, g Grip) *grid.Region {
-	if g.What != Tiles || len(g.Cells) == 1 {
+func (w *Work) keepIn(r *grid.Region) {
+	r.Clip(w.Map.Bounds)
+	if w.Within != nil {
+		r.Intersect(w.Within)
+	}
+}
+
+// mirrored is a set of cells with its images.
+func (w *Work) mirrored(r *grid.Region) *grid.Region {
+	images := w.Mirror.Images()
+	if len(images) == 0 {
 		return r
 	}
-	block, w := g.Block()
-	h := len(block) / w
-	points := r.Points()
-	out := &grid.Region{}
-	for _, p := range points {
-		out.AddRect(grid.Rect{X: p.X, Y: p.Y, W: w, H: h})
+	out := r.Clone()
+	for _, t := range images {
+		out.Union(w.Mirror.Region(r, t))
 	}
+	w.keepIn(out)
 	return out
 }
 
-// entityFill is the area around a cell where no entity of the layer stands;
-// nothing when one stands on the cell.
-func entityFill(m *document.Map, l *document.Layer, start grid.Point) *grid.Region {
-	taken := &grid.Region{}
-	for _, e := range m.Entities.All() {
-		if e.Layer == l.ID {
-			taken.AddRect(e.Box(m).Intersect(m.Bounds))
+// put plans what the parts of a block become, with its images in the mirror.
+func (p *Plan) put(w *Work, l *document.Layer, g *Grip, b block, a area, ges *Gesture) error {
+	origin := w.origin(g, ges)
+	for _, part := range b.parts {
+		p.write(w, part.layer, part.paint(a.outline, w.Map.Bounds, origin))
+	}
+	if g.Shape == Rim && g.Inside != nil {
+		inside := a.all.Clone()
+		inside.Subtract(a.outline)
+		if g.Inside.What == Entity || g.Inside.What == Motif || g.Inside.layerKind() != l.Kind && g.Inside.What != Eraser {
+			return fmt.Errorf("what is held for the inside does not go on %s", l.Name)
+		}
+		in, err := w.content(l, g.Inside, ges)
+		if err != nil {
+			return err
+		}
+		p.write(w, l, in.parts[0].paint(inside, w.Map.Bounds, origin))
+	} else {
+		p.Region = a.outline
+	}
+	p.Region = w.mirrored(p.Region)
+	if len(b.things) > 0 {
+		return p.placeThings(w, b, a.all, origin)
+	}
+	return nil
+}
+
+// remove empties cells: of a motif those of its layers, of a rim the inside
+// only when something is held for it.
+func (p *Plan) remove(w *Work, l *document.Layer, g *Grip, b block, a area) {
+	p.Region = a.outline
+	if g.Inside != nil {
+		p.Region = a.all
+	}
+	p.Region = w.mirrored(p.Region)
+	layers := []*document.Layer{l}
+	for _, part := range b.parts {
+		if part.layer != l {
+			layers = append(layers, part.layer)
 		}
 	}
-	stood, _ := cells.Paint(taken, m.Bounds, []cells.Cell{1}, 1, grid.Point{}).Apply(cells.Plane{})
-	if stood.At(start.X, start.Y) != 0 {
-		return taken
+	for _, l := range layers {
+		if l.Painted() {
+			p.write0(l, cells.Paint(p.Region, w.Map.Bounds, []cells.Cell{0}, 1, grid.Point{}))
+		}
 	}
-	return cells.Fill(stood, m.Bounds, start, cells.Reach{})
+	if b.thing != nil {
+		p.take(w.Map, b.thing)
+	}
+}
+
+// write adds a patch with its images; where they meet what was drawn itself stays.
+func (p *Plan) write(w *Work, l *document.Layer, patch cells.Patch) {
+	images := w.Mirror.Images()
+	if len(images) == 0 || len(patch) == 0 {
+		p.write0(l, patch)
+		return
+	}
+	region := patch.Region()
+	plane, _ := patch.Apply(cells.Plane{})
+	var all cells.Patch
+	for _, t := range images {
+		to := w.Mirror.Region(region, t)
+		w.keepIn(to)
+		back := t.Inverse()
+		image := cells.PaintEach(to, w.Map.Bounds, func(x, y int) (cells.Cell, bool) {
+			from := w.Mirror.Point(grid.Point{X: x, Y: y}, back)
+			c := plane.At(from.X, from.Y)
+			if l.Kind == document.LayerTiles {
+				c = w.sheets().Turned(c, t)
+			}
+			return c, true
+		})
+		all = image.Over(all)
+	}
+	p.write0(l, all.Over(patch))
+}
+
+func (p *Plan) write0(l *document.Layer, patch cells.Patch) {
+	if len(patch) == 0 {
+		return
+	}
+	for i := range p.Writes {
+		if p.Writes[i].Layer == l.ID {
+			p.Writes[i].Cells = p.Writes[i].Cells.Over(patch)
+			return
+		}
+	}
+	p.Writes = append(p.Writes, Write{l.ID, patch})
+}
+
+// Count is the number of cells that are written.
+func (p *Plan) Count() int {
+	n := 0
+	for _, w := range p.Writes {
+		n += w.Cells.Count()
+	}
+	return n
+}
+
+func (p *Plan) take(m *document.Map, l *document.Layer) {
+	for _, e := range m.Entities.All() {
+		if e.Layer == l.ID && touches(p.Region, e.Box(m)) {
+			p.Take = append(p.Take, e)
+		}
+	}
 }
 
 func touches(r *grid.Region, box grid.Rect) bool {
@@ -142,73 +280,134 @@ func touches(r *grid.Region, box grid.Rect) bool {
 	return false
 }
 
-func (p *Plan) place(d *document.Document, m *document.Map, l *document.Layer, g Grip, ges Gesture) error {
+// names gives new entities names that are free on a map.
+type names map[string]bool
+
+func namesOn(m *document.Map) names {
+	out := names{}
+	for _, e := range m.Entities.All() {
+		out[strings.ToLower(e.Name)] = true
+	}
+	return out
+}
+
+func (n names) unique(name string) string {
+	name = document.UniqueName(name, func(s string) bool { return n[strings.ToLower(s)] })
+	n[strings.ToLower(name)] = true
+	return name
+}
+
+func (p *Plan) place(w *Work, l *document.Layer, g Grip, ges Gesture, r *grid.Region) error {
+	m := w.Map
 	kind := document.KindOf(g.Kind)
-	names := map[string]bool{}
+	given := namesOn(m)
 	stands := map[grid.Rect]bool{}
 	for _, e := range m.Entities.All() {
-		names[strings.ToLower(e.Name)] = true
 		if e.Kind == g.Kind {
 			stands[e.Box(m)] = true
 		}
 	}
-	boxes := []grid.Rect{p.Region.Bounds()}
-	if !kind.Area {
-		boxes = boxes[:0]
-		for _, at := range p.Region.Points() {
-			boxes = append(boxes, grid.Rect{X: at.X, Y: at.Y, W: 1, H: 1})
+	type spot struct {
+		box  grid.Rect
+		turn grid.Turn
+	}
+	var spots []spot
+	add := func(box grid.Rect) {
+		spots = append(spots, spot{box, grid.Same})
+		for _, t := range w.Mirror.Images() {
+			if image := w.Mirror.Rect(box, t); !image.Intersect(m.Bounds).Empty() {
+				spots = append(spots, spot{image, t})
+			}
 		}
 	}
-	if len(boxes) > maxAtOnce {
-		return fmt.Errorf("that would place %d entities; %d at once are possible: choose a smaller area", len(boxes), maxAtOnce)
+	if kind.Area {
+		add(grid.RectOf(ges.Way[0], ges.Way[len(ges.Way)-1]).Intersect(m.Bounds))
+	} else {
+		for _, at := range r.Points() {
+			if s := g.Scatter; s == nil || chance.Pick(chance.At(ges.Seed, at.X, at.Y, 0), []int{1, s.Nothing}) == 0 {
+				add(grid.Rect{X: at.X, Y: at.Y, W: 1, H: 1})
+			}
+			if len(spots) > maxAtOnce {
+				break
+			}
+		}
 	}
-	for _, b := range boxes {
-		if stands[b] {
+	if len(spots) > maxAtOnce {
+		return fmt.Errorf("that would place %d entities; %d at once are possible: choose a smaller area", len(spots), maxAtOnce)
+	}
+	for _, s := range spots {
+		if stands[s.box] || s.box.Empty() {
 			continue
 		}
-		name := document.UniqueName(kind.Name, func(s string) bool { return names[strings.ToLower(s)] })
-		names[strings.ToLower(name)] = true
+		stands[s.box] = true
+		b := s.box
 		p.Place = append(p.Place, &document.Entity{
-			Layer: l.ID, Kind: g.Kind, Name: name, Facing: turnedFacing(g.Turn), Look: g.Look, LookOn: g.LookOn,
+			Layer: l.ID, Kind: g.Kind, Name: given.unique(kind.Name), Facing: document.Down.Turned(g.Turn).Turned(s.turn), Look: g.Look, LookOn: g.LookOn,
 			X: b.X * m.CellWidth, Y: b.Y * m.CellHeight, W: b.W * m.CellWidth, H: b.H * m.CellHeight,
 		})
 	}
+	return p.roomFor(m)
+}
+
+func (p *Plan) roomFor(m *document.Map) error {
 	if m.Entities.Len()+len(p.Place) > document.MaxEntities {
 		return fmt.Errorf("a map has at most %d entities", document.MaxEntities)
 	}
 	return nil
 }
 
-// turnedFacing lets the turn of what is held turn an entity's facing; unturned looks down.
-func turnedFacing(turn int) document.Facing { return document.Facings[(turn+2)%4] }
+// placeThings puts a motif's entities down wherever its top left is repeated.
+func (p *Plan) placeThings(w *Work, b block, r *grid.Region, origin grid.Point) error {
+	m := w.Map
+	given := namesOn(m)
+	for _, at := range r.Points() {
+		if grid.Mod(at.X-origin.X, b.w) != 0 || grid.Mod(at.Y-origin.Y, b.h) != 0 {
+			continue
+		}
+		if len(p.Place) > maxAtOnce {
+			return fmt.Errorf("that would place more than %d entities at once: choose a smaller area", maxAtOnce)
+		}
+		for _, e := range b.things {
+			next := *e
+			next.ID, next.Layer, next.Name = "", b.thing.ID, given.unique(e.Name)
+			next.X += at.X * m.CellWidth
+			next.Y += at.Y * m.CellHeight
+			p.Place = append(p.Place, &next)
+		}
+	}
+	return p.roomFor(m)
+}
 
 // Changes reports whether the press would change anything.
-func (p *Plan) Changes() bool { return len(p.Cells)+len(p.Place)+len(p.Take) > 0 }
+func (p *Plan) Changes() bool { return len(p.Writes)+len(p.Place)+len(p.Take) > 0 }
 
 // Edit makes the plan into primitives and a label. New entities get their ids here.
 func (p *Plan) Edit(d *document.Document, m *document.Map, g Grip) ([]edit.Primitive, edit.Label) {
 	label := edit.Label{Tool: g.Shape}
 	var do []edit.Primitive
-	switch {
-	case len(p.Cells) > 0:
-		do = append(do, edit.Primitive{Op: edit.OpCells, Ref: edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: p.Layer}, Cells: p.Cells})
-		verb := "Painted "
-		if p.Removing {
-			verb = "Erased "
-		}
-		label.Text = verb + counted(p.Cells.Count(), "cell")
-	case len(p.Take) > 0:
+	if len(p.Take) > 0 {
 		do = Removal(d, m, p.Take)
 		label.Text = "Removed " + counted(len(p.Take), "entity")
-	default:
-		for _, e := range p.Place {
-			e.ID = document.NewID()
-			do = append(do, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}, e))
-		}
+	}
+	for _, e := range p.Place {
+		e.ID = document.NewID()
+		do = append(do, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}, e))
+	}
+	if len(p.Place) > 0 {
 		label.Text = "Placed " + counted(len(p.Place), "entity")
 		if len(p.Place) == 1 {
 			label.Text = "Placed " + p.Place[0].Name
 		}
+	}
+	for _, w := range p.Writes {
+		do = append(do, edit.Primitive{Op: edit.OpCells, Ref: edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: w.Layer}, Cells: w.Cells})
+	}
+	if len(p.Writes) > 0 {
+		verb := "Painted "
+		if p.Removing {
+			verb = "Erased "
+		}
+		label.Text = verb + counted(p.Region.Count(), "cell")
 	}
 	return do, label
 }

@@ -14,6 +14,7 @@ type pressArgs struct {
 	Active  document.ID  `json:"active"`
 	Grip    hand.Grip    `json:"grip"`
 	Gesture hand.Gesture `json:"gesture"`
+	Mirror  grid.Mirror  `json:"mirror"`
 }
 
 // Ghost is what a press would do, for drawing.
@@ -28,6 +29,8 @@ type Ghost struct {
 	Spans    []grid.Span        `json:"spans,omitempty"`
 	Entities []*document.Entity `json:"entities,omitempty"`
 	Take     []document.ID      `json:"take,omitempty"`
+	// Drawn tells of a scatter how often each of its choices comes, then nothing.
+	Drawn []int `json:"drawn,omitempty"`
 	// Refusal says why nothing would happen.
 	Refusal string `json:"refusal,omitempty"`
 }
@@ -37,6 +40,20 @@ const (
 	maxGhostCells = 3000
 	maxGhostSpans = 6000
 )
+
+type cachedPlan struct {
+	doc    *document.Document
+	within *grid.Region
+	args   pressArgs
+	plan   *hand.Plan
+	// area is set where the plan is the same from anywhere in its region.
+	area bool
+}
+
+func (s *Session) work(m *document.Map, active document.ID) hand.Work {
+	return hand.Work{Doc: s.doc(), Map: m, Active: active, Within: s.within(m.ID), Sheets: s.looks(),
+		Kept: func(id document.ID) *document.Motif { return s.kept[id] }}
+}
 
 func (s *Session) plan(a pressArgs) (*document.Map, *hand.Plan, error) {
 	m, err := s.mapOf(a.Map)
@@ -48,21 +65,26 @@ func (s *Session) plan(a pressArgs) (*document.Map, *hand.Plan, error) {
 	if n := len(a.Gesture.Way); n > 0 {
 		last = a.Gesture.Way[n-1]
 	}
-	// a fill from anywhere in the same area is the same fill, unless a block's
-	// pattern starts elsewhere
-	if c.region && c.doc == s.doc() && c.plan.Region.Has(last) && len(a.Gesture.Way) > 0 && sameHold(c.args, a) {
+	w := s.work(m, a.Active)
+	if c.area && c.doc == s.doc() && c.within == w.Within && len(a.Gesture.Way) > 0 && sameHold(c.args, a) &&
+		(a.Grip.Shape == hand.Empties || c.plan.Region.Has(last)) {
 		return m, c.plan, nil
 	}
-	plan, err := hand.Resolve(s.doc(), m, a.Active, a.Grip, a.Gesture)
+	w.Mirror = a.Mirror
+	plan, err := hand.Resolve(w, a.Grip, a.Gesture)
 	if err != nil {
 		return m, nil, err
 	}
-	*c = cachedPlan{s.doc(), a, plan, a.Grip.Shape == hand.Fill && len(a.Grip.Cells) < 2 && a.Grip.What != hand.Entity}
+	// a fill from anywhere in the same area is the same fill, unless a block's
+	// pattern starts elsewhere or its images lie elsewhere
+	plain := a.Grip.What != hand.Entity && a.Grip.What != hand.Motif && (len(a.Grip.Cells) < 2 || a.Grip.Aligned || a.Grip.Scatter != nil)
+	*c = cachedPlan{s.doc(), w.Within, a, plan, plain && (a.Grip.Shape == hand.Fill && a.Mirror.Mode == "" || a.Grip.Shape == hand.Empties)}
 	return m, plan, nil
 }
 
 func sameHold(a, b pressArgs) bool {
-	return a.Map == b.Map && a.Active == b.Active && a.Gesture.Remove == b.Gesture.Remove && reflect.DeepEqual(a.Grip, b.Grip)
+	return a.Map == b.Map && a.Active == b.Active && a.Gesture.Remove == b.Gesture.Remove && a.Gesture.Seed == b.Gesture.Seed &&
+		a.Mirror == b.Mirror && reflect.DeepEqual(a.Grip, b.Grip)
 }
 
 func (s *Session) preview(a pressArgs) (any, error) {
@@ -77,13 +99,48 @@ func (s *Session) preview(a pressArgs) (any, error) {
 	for _, e := range plan.Take {
 		g.Take = append(g.Take, e.ID)
 	}
-	if plan.Cells.Count() == 0 || g.Count > maxGhostCells {
+	if a.Grip.What == hand.Tiles && a.Grip.Scatter != nil && !plan.Removing {
+		g.Drawn = s.drawn(&a.Grip, plan)
+	}
+	if n := plan.Count(); n == 0 || n > maxGhostCells || plan.Removing {
 		g.Spans = plan.Region.Spans()
 		g.Spans = g.Spans[:min(len(g.Spans), maxGhostSpans)]
 		return g, nil
 	}
-	plan.Cells.Each(func(p grid.Point, v cells.Cell) { g.Cells = append(g.Cells, int64(p.X), int64(p.Y), int64(v)) })
+	for _, w := range plan.Writes {
+		kind := m.Layers.Get(w.Layer).Kind
+		w.Cells.Each(func(p grid.Point, v cells.Cell) { g.Cells = append(g.Cells, int64(p.X), int64(p.Y), shown(kind, v)) })
+	}
 	return g, nil
+}
+
+// shown is a cell as it is drawn: zones are told apart from tiles by their sign.
+func shown(kind string, c cells.Cell) int64 {
+	if kind == document.LayerZones {
+		return -int64(c.Tileset())
+	}
+	return int64(c)
+}
+
+// drawn counts how often each choice of a scatter comes.
+func (s *Session) drawn(g *hand.Grip, plan *hand.Plan) []int {
+	block, _ := g.Block(s.looks())
+	choices := hand.Choices(block)
+	at := map[cells.Cell]int{}
+	for i, c := range choices {
+		at[c] = i
+	}
+	out := make([]int, len(choices)+1)
+	out[len(choices)] = plan.Region.Count()
+	for _, w := range plan.Writes {
+		w.Cells.Each(func(_ grid.Point, v cells.Cell) {
+			if i, ok := at[v]; ok {
+				out[i]++
+				out[len(choices)]--
+			}
+		})
+	}
+	return out
 }
 
 func (s *Session) press(a pressArgs) (any, error) {
@@ -96,4 +153,24 @@ func (s *Session) press(a pressArgs) (any, error) {
 	}
 	do, label := plan.Edit(s.doc(), m, a.Grip)
 	return s.make(do, label)
+}
+
+// choices lists what a scatter of a grip draws among, with the odds that the
+// tilesets give.
+func (s *Session) choices(a struct {
+	Grip hand.Grip `json:"grip"`
+}) (any, error) {
+	if a.Grip.What != hand.Tiles || a.Grip.Width < 1 || len(a.Grip.Cells)%a.Grip.Width != 0 {
+		return nil, errors.New("hold tiles to scatter them")
+	}
+	type choice struct {
+		Cell cells.Cell `json:"cell"`
+		Odds int        `json:"odds"`
+	}
+	out := []choice{}
+	block, _ := a.Grip.Block(s.looks())
+	for _, c := range hand.Choices(block) {
+		out = append(out, choice{c, s.looks().Odds(c)})
+	}
+	return out, nil
 }

@@ -6,7 +6,6 @@ package session
 import (
 	"azzel/core/document"
 	"azzel/core/edit"
-	"azzel/core/hand"
 	"azzel/core/play"
 	"azzel/core/replica"
 	"encoding/json"
@@ -21,14 +20,12 @@ type Session struct {
 	solids  *document.Solids
 	// solidsOf is the document that solids answers for.
 	solidsOf *document.Document
+	sheets   *document.Sheets
+	sheetsOf *document.Document
 	ghost    cachedPlan
-}
-
-type cachedPlan struct {
-	doc    *document.Document
-	args   pressArgs
-	plan   *hand.Plan
-	region bool
+	selected selection
+	// kept are arrangements that are held without being motifs.
+	kept map[document.ID]*document.Motif
 }
 
 // Outcome is what changed and, for a new edit, what has to be sent.
@@ -104,6 +101,13 @@ func (s *Session) ground() *document.Solids {
 		s.solids, s.solidsOf = s.doc().Solids(), s.doc()
 	}
 	return s.solids
+}
+
+func (s *Session) looks() *document.Sheets {
+	if s.sheetsOf != s.doc() {
+		s.sheets, s.sheetsOf = s.doc().Sheets(), s.doc()
+	}
+	return s.sheets
 }
 
 // outcome describes what changed since before.

@@ -1,0 +1,278 @@
+package session
+
+import (
+	"azzel/core/author"
+	"azzel/core/cells"
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/grid"
+	"azzel/core/hand"
+	"encoding/json"
+	"errors"
+)
+
+// selection is the cells that the designer has selected; it is not part of the document.
+type selection struct {
+	m      document.ID
+	region *grid.Region
+}
+
+// Selected is a selection as the interface draws it.
+type Selected struct {
+	Map    document.ID `json:"map"`
+	Count  int         `json:"count"`
+	Bounds grid.Rect   `json:"bounds"`
+	Spans  []grid.Span `json:"spans"`
+}
+
+func (s *Session) within(m document.ID) *grid.Region {
+	if s.selected.m == m && s.selected.region != nil && !s.selected.region.Empty() {
+		return s.selected.region
+	}
+	return nil
+}
+
+func (s *Session) take(m document.ID, r *grid.Region) Selected {
+	s.selected = selection{m, r}
+	out := Selected{Map: m, Spans: []grid.Span{}}
+	if r != nil {
+		out.Count, out.Bounds = r.Count(), r.Bounds()
+		spans := r.Spans()
+		out.Spans = append(out.Spans, spans[:min(len(spans), maxSelectionSpans)]...)
+	}
+	return out
+}
+
+// maxSelectionSpans limits what is drawn of a selection; beyond it its bounds are.
+const maxSelectionSpans = 20_000
+
+type selectArgs struct {
+	Map     document.ID  `json:"map"`
+	Active  document.ID  `json:"active"`
+	Picking hand.Picking `json:"picking"`
+}
+
+// sel selects cells.
+func (s *Session) sel(a selectArgs) (any, error) {
+	r, err := s.pick(a)
+	if err != nil {
+		return nil, err
+	}
+	return s.take(a.Map, r), nil
+}
+
+// previewSelect shows what sel would select.
+func (s *Session) previewSelect(a selectArgs) (any, error) {
+	before := s.selected
+	out, err := s.sel(a)
+	s.selected = before
+	return out, err
+}
+
+func (s *Session) pick(a selectArgs) (*grid.Region, error) {
+	m, err := s.mapOf(a.Map)
+	if err != nil {
+		return nil, err
+	}
+	w := s.work(m, a.Active)
+	return w.Pick(a.Picking, s.within(m.ID))
+}
+
+// selectAll selects all cells of a map, or all that are not selected.
+func (s *Session) selectAll(a struct {
+	Map    document.ID `json:"map"`
+	Invert bool        `json:"invert"`
+}) (any, error) {
+	m, err := s.mapOf(a.Map)
+	if err != nil {
+		return nil, err
+	}
+	r := &grid.Region{}
+	r.AddRect(m.Bounds)
+	if now := s.within(m.ID); now != nil && a.Invert {
+		r.Subtract(now)
+	}
+	return s.take(m.ID, r), nil
+}
+
+func (s *Session) deselect(none) (any, error) { return s.take("", nil), nil }
+
+type areaArgs struct {
+	Map document.ID `json:"map"`
+	// Layer is the one that is meant; empty means all and the entities.
+	Layer document.ID `json:"layer"`
+}
+
+func (s *Session) area(a areaArgs) (author.Area, error) {
+	m, err := s.mapOf(a.Map)
+	if err != nil {
+		return author.Area{}, err
+	}
+	r := s.within(m.ID)
+	if r == nil {
+		return author.Area{}, errors.New("no cells are selected")
+	}
+	return author.Area{Map: m, Region: r, Layer: a.Layer}, nil
+}
+
+// AreaOutcome is an outcome with the selection as it lies after it.
+type AreaOutcome struct {
+	Outcome
+	Selected Selected `json:"selected"`
+}
+
+func (s *Session) changeArea(a areaArgs, change func(author.Area) (author.Change, *grid.Region, error)) (any, error) {
+	area, err := s.area(a)
+	if err != nil {
+		return nil, err
+	}
+	c, r, err := change(area)
+	if err != nil {
+		return nil, err
+	}
+	o, err := s.make(c.Do, c.Label)
+	if err != nil {
+		return nil, err
+	}
+	o.Made = c.Made
+	return AreaOutcome{o, s.take(a.Map, r)}, nil
+}
+
+func (s *Session) moveArea(a struct {
+	areaArgs
+	DX int `json:"dx"`
+	DY int `json:"dy"`
+}) (any, error) {
+	return s.changeArea(a.areaArgs, func(area author.Area) (author.Change, *grid.Region, error) { return author.MoveArea(area, a.DX, a.DY) })
+}
+
+func (s *Session) turnArea(a struct {
+	areaArgs
+	Turn grid.Turn `json:"turn"`
+}) (any, error) {
+	return s.changeArea(a.areaArgs, func(area author.Area) (author.Change, *grid.Region, error) {
+		return author.TurnArea(s.doc(), area, a.Turn)
+	})
+}
+
+func (s *Session) emptyArea(a areaArgs) (any, error) {
+	return s.changeArea(a, func(area author.Area) (author.Change, *grid.Region, error) {
+		c, err := author.EmptyArea(s.doc(), area)
+		return c, area.Region, err
+	})
+}
+
+// liftArea gives what lies in the selection as an arrangement, for the clipboard.
+func (s *Session) liftArea(a areaArgs) (any, error) {
+	area, err := s.area(a)
+	if err != nil {
+		return nil, err
+	}
+	return author.Lift(area)
+}
+
+// maxKept limits the arrangements that are kept without being motifs.
+const maxKept = 64
+
+// keep takes an arrangement, from wherever it was copied, so that it can be held.
+func (s *Session) keep(a struct {
+	Piece json.RawMessage `json:"piece"`
+}) (any, error) {
+	var m document.Motif
+	if err := document.Strict(a.Piece, &m); err != nil {
+		return nil, errors.New("what is on the clipboard cannot be read")
+	}
+	if err := m.CheckPiece(); err != nil {
+		return nil, err
+	}
+	if s.kept == nil || len(s.kept) >= maxKept {
+		s.kept = map[document.ID]*document.Motif{}
+	}
+	m.ID = document.NewID()
+	s.kept[m.ID] = &m
+	return m.ID, nil
+}
+
+// keepSelected keeps what lies in the selection, so that it can be held.
+func (s *Session) keepSelected(a areaArgs) (any, error) {
+	piece, err := s.liftArea(a)
+	if err != nil {
+		return nil, err
+	}
+	return s.keep(struct {
+		Piece json.RawMessage `json:"piece"`
+	}{edit.JSON(piece)})
+}
+
+// motifOf gives a motif, or an arrangement that is held, for drawing: x, y and
+// cell of what it shows by turns, and its entities.
+func (s *Session) motifOf(a struct {
+	ID document.ID `json:"id"`
+}) (any, error) {
+	m := s.doc().Motifs.Get(a.ID)
+	if m == nil {
+		m = s.kept[a.ID]
+	}
+	if m == nil {
+		return nil, errors.New("the motif is no longer there")
+	}
+	out := struct {
+		W          int                `json:"w"`
+		H          int                `json:"h"`
+		CellWidth  int                `json:"cellWidth"`
+		CellHeight int                `json:"cellHeight"`
+		Cells      []int64            `json:"cells"`
+		Entities   []*document.Entity `json:"entities"`
+	}{m.W, m.H, m.CellWidth, m.CellHeight, []int64{}, m.Entities}
+	for _, p := range m.Parts {
+		for i := range p.Cells {
+			if len(out.Cells) > 3*maxGhostCells {
+				break
+			}
+			p.Cells[i : i+1].Each(func(at grid.Point, c cells.Cell) {
+				out.Cells = append(out.Cells, int64(at.X), int64(at.Y), shown(p.Kind, c))
+			})
+		}
+	}
+	return out, nil
+}
+
+func (s *Session) addMotif(a struct {
+	areaArgs
+	Name string `json:"name"`
+}) (any, error) {
+	return s.changeArea(a.areaArgs, func(area author.Area) (author.Change, *grid.Region, error) {
+		piece, err := author.Lift(area)
+		if err != nil {
+			return author.Change{}, nil, err
+		}
+		c, err := author.AddMotif(s.doc(), a.Name, piece)
+		return c, area.Region, err
+	})
+}
+
+// placings counts where a motif stands as it is.
+func (s *Session) placings(a struct {
+	ID document.ID `json:"id"`
+}) (any, error) {
+	m := s.doc().Motifs.Get(a.ID)
+	if m == nil {
+		return nil, errors.New("the motif is no longer there")
+	}
+	return append([]author.Placing{}, author.Placings(s.doc(), m)...), nil
+}
+
+func (s *Session) replaceMotif(a struct {
+	areaArgs
+	ID     document.ID `json:"id"`
+	Update bool        `json:"update"`
+}) (any, error) {
+	return s.changeArea(a.areaArgs, func(area author.Area) (author.Change, *grid.Region, error) {
+		piece, err := author.Lift(area)
+		if err != nil {
+			return author.Change{}, nil, err
+		}
+		c, err := author.ReplaceMotif(s.doc(), a.ID, piece, a.Update)
+		return c, area.Region, err
+	})
+}
