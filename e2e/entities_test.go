@@ -134,11 +134,16 @@ func TestSelectMoveNameDuplicateDelete(t *testing.T) {
 	k.same()
 }
 
+// grantClipboard lets the page use the clipboard, as a person would when asked.
+func (k *tab) grantClipboard() {
+	k.Helper()
+	must(k.T, proto.BrowserGrantPermissions{Permissions: []proto.BrowserPermissionType{"clipboardReadWrite", "clipboardSanitizedWrite"},
+		BrowserContextID: k.ctx.BrowserContextID, Origin: "http://" + k.rig.address}.Call(k.ctx))
+}
+
 func TestCopyToAnotherMap(t *testing.T) {
-	r := world(t)
-	k := r.open()
-	must(t, proto.BrowserGrantPermissions{Permissions: []proto.BrowserPermissionType{"clipboardReadWrite", "clipboardSanitizedWrite"},
-		BrowserContextID: k.ctx.BrowserContextID, Origin: "http://" + r.address}.Call(k.ctx))
+	k := world(t).open()
+	k.grantClipboard()
 	k.click(k.at(10, 2))
 	k.with(input.ControlLeft, input.KeyC)
 	k.notice("1 entity copied")

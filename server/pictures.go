@@ -70,7 +70,7 @@ func (s *Server) intake(ctx context.Context, project string, img *image.NRGBA) (
 	if t.Picture, err = s.store.SavePicture(ctx, out.Bytes(), t.Width, t.Height); err != nil {
 		return t, err
 	}
-	if t.Number, err = s.store.ReserveTileset(ctx, project); err != nil {
+	if t.Number, err = s.store.ReserveNumber(ctx, project); err != nil {
 		return t, err
 	}
 	t.Guesses = cut.Guesses(cut.Picture{Width: t.Width, Height: t.Height, Pix: img.Pix})
@@ -85,6 +85,15 @@ func (s *Server) picture(c fiber.Ctx) error {
 	c.Set("Content-Type", "image/png")
 	c.Set("Cache-Control", "public, max-age=31536000, immutable")
 	return c.Send(data)
+}
+
+// number gives a number that cells can call a material or zone by.
+func (s *Server) number(c fiber.Ctx) error {
+	n, err := s.store.ReserveNumber(c.Context(), projectOf(c))
+	if err != nil {
+		return err
+	}
+	return c.JSON(n)
 }
 
 // starter takes in the starter set's picture and gives the kit to put into the project.

@@ -181,17 +181,18 @@ func (s *Store) PictureBytes(ctx context.Context, sha string) ([]byte, error) {
 	return p.PNG, found(err)
 }
 
-// ReserveTileset gives a tileset number of a project that is never given again.
-func (s *Store) ReserveTileset(ctx context.Context, project string) (int, error) {
+// ReserveNumber gives a number, never given again, that cells of a project call a
+// tileset, material or zone by.
+func (s *Store) ReserveNumber(ctx context.Context, project string) (int, error) {
 	var p Project
 	err := s.db.WithContext(ctx).Model(&p).Clauses(clause.Returning{Columns: []clause.Column{{Name: "next_tileset"}}}).
 		Where("id = ? AND next_tileset <= ?", project, document.MaxTilesets).
 		Update("next_tileset", gorm.Expr("next_tileset + 1")).Error
 	if err != nil {
-		return 0, fmt.Errorf("reserve a tileset number: %w", err)
+		return 0, fmt.Errorf("reserve a number: %w", err)
 	}
 	if p.NextTileset == 0 {
-		return 0, fmt.Errorf("a project has at most %d tilesets", document.MaxTilesets)
+		return 0, fmt.Errorf("a project has at most %d tilesets, materials and zones", document.MaxTilesets)
 	}
 	return p.NextTileset - 1, nil
 }

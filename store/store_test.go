@@ -295,7 +295,7 @@ func TestPicturesAndTilesetNumbers(t *testing.T) {
 		work.Add(1)
 		go func() {
 			defer work.Done()
-			n, err := s.ReserveTileset(ctx, project)
+			n, err := s.ReserveNumber(ctx, project)
 			if err != nil {
 				t.Error(err)
 			}

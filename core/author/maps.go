@@ -73,7 +73,7 @@ func RemoveMap(d *document.Document, m *document.Map) Change {
 
 // AddLayer puts a new layer above another, or on top where above is not of the map.
 func AddLayer(m *document.Map, kind string, above document.ID) (Change, error) {
-	names := map[string]string{document.LayerTiles: "Tiles", document.LayerEntities: "Entities"}
+	names := map[string]string{document.LayerTiles: "Tiles", document.LayerEntities: "Entities", document.LayerZones: "Zones"}
 	l := document.Layer{ID: document.NewID(), Kind: kind, Opacity: 100, Name: names[kind]}
 	l.Order = orderAbove(m, above)
 	if err := l.Check(); err != nil {
@@ -137,6 +137,9 @@ func AddTileset(d *document.Document, t document.Tileset) (Change, error) {
 	}
 	if t.Solid == nil {
 		t.Solid = []int{}
+	}
+	if t.Infos == nil {
+		t.Infos = []document.TileInfo{}
 	}
 	if err := t.Check(); err != nil {
 		return Change{}, err

@@ -51,6 +51,9 @@ func blocked(d *document.Document, solids *document.Solids, m *document.Map, p g
 	if !solids.At(m, p) {
 		return ""
 	}
+	if solids.Zoned(m, p) {
+		return "The hero cannot stand there: a zone blocks it."
+	}
 	for _, l := range m.LayersInOrder() {
 		if l.Front || l.Kind != document.LayerTiles {
 			continue

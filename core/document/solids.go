@@ -9,6 +9,9 @@ import (
 // looked up, so make one for each document.
 type Solids struct {
 	sheets *Sheets
+	// zones says what each zone is, by number.
+	zones  map[int]string
+	zoned  map[ID][]*Layer
 	layers map[ID][]*Layer
 	kinds  map[mapKind][]*Entity
 }
@@ -20,27 +23,61 @@ type mapKind struct {
 
 // Solids makes the answerer for this document.
 func (d *Document) Solids() *Solids {
-	return &Solids{sheets: d.Sheets(), layers: map[ID][]*Layer{}, kinds: map[mapKind][]*Entity{}}
+	s := &Solids{sheets: d.Sheets(), zones: map[int]string{}, zoned: map[ID][]*Layer{}, layers: map[ID][]*Layer{}, kinds: map[mapKind][]*Entity{}}
+	for _, z := range d.Zones.All() {
+		s.zones[z.Number] = z.Is
+	}
+	return s
 }
 
-// At reports whether a solid tile lies on a cell, on any layer that is not in
+// At reports whether a cell stops the hero: a zone that is blocked or walkable
+// decides, the topmost first; else a solid tile on any layer that is not in
 // front of the hero. Hidden layers count: hiding is for the designer's eyes.
 func (s *Solids) At(m *Map, p grid.Point) bool {
-	layers, ok := s.layers[m.ID]
-	if !ok {
-		for _, l := range m.LayersInOrder() {
-			if l.Kind == LayerTiles && !l.Front && !l.Cells.Empty() {
-				layers = append(layers, l)
-			}
-		}
-		s.layers[m.ID] = layers
+	s.look(m)
+	switch s.zoneAt(m, p) {
+	case ZoneBlocked:
+		return true
+	case ZoneWalkable:
+		return false
 	}
-	for _, l := range layers {
+	for _, l := range s.layers[m.ID] {
 		if s.Cell(l.Cells.At(p.X, p.Y)) {
 			return true
 		}
 	}
 	return false
+}
+
+// Zoned reports whether a blocked zone, rather than a tile, stops the hero on a cell.
+func (s *Solids) Zoned(m *Map, p grid.Point) bool {
+	s.look(m)
+	return s.zoneAt(m, p) == ZoneBlocked
+}
+
+func (s *Solids) look(m *Map) {
+	if _, ok := s.layers[m.ID]; ok {
+		return
+	}
+	s.layers[m.ID] = nil
+	for _, l := range m.LayersInOrder() {
+		switch {
+		case l.Cells.Empty():
+		case l.Kind == LayerTiles && !l.Front:
+			s.layers[m.ID] = append(s.layers[m.ID], l)
+		case l.Kind == LayerZones:
+			s.zoned[m.ID] = append([]*Layer{l}, s.zoned[m.ID]...)
+		}
+	}
+}
+
+func (s *Solids) zoneAt(m *Map, p grid.Point) string {
+	for _, l := range s.zoned[m.ID] {
+		if is := s.zones[l.Cells.At(p.X, p.Y).Tileset()]; is == ZoneBlocked || is == ZoneWalkable {
+			return is
+		}
+	}
+	return ""
 }
 
 // Cell reports whether a cell shows a solid tile.
@@ -74,24 +111,16 @@ func (s *Solids) kind(m *Map, kind string) []*Entity {
 
 // Any reports whether anything on the map is solid.
 func (s *Solids) Any(m *Map) bool {
-	for _, l := range m.LayersInOrder() {
-		if l.Kind != LayerTiles || l.Front {
-			continue
+	s.look(m)
+	blocks := func(c cells.Cell) bool { return s.zones[c.Tileset()] == ZoneBlocked }
+	for _, l := range s.zoned[m.ID] {
+		if !l.Cells.Region(m.Bounds, blocks).Empty() {
+			return true
 		}
-		for _, c := range l.Cells.Chunks() {
-			if v, ok := c.Chunk.Uniform(); ok {
-				if s.Cell(v) {
-					return true
-				}
-				continue
-			}
-			for y := range grid.ChunkSize {
-				for x := range grid.ChunkSize {
-					if s.Cell(c.Chunk.At(x, y)) {
-						return true
-					}
-				}
-			}
+	}
+	for _, l := range s.layers[m.ID] {
+		if !l.Cells.Region(m.Bounds, s.Cell).Empty() {
+			return true
 		}
 	}
 	return false

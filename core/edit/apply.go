@@ -185,7 +185,7 @@ func (a *applier) remove(p *Primitive) error {
 	}
 	content := a.contentOf(p.Ref)
 	if p.Op == OpInsertBack {
-		if !sameJSON(now, p.WasValue) || content != nil {
+		if !t.is(p.Ref.ID, p.WasValue) || content != nil {
 			a.res.Kept++
 			return nil
 		}

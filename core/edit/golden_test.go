@@ -1,9 +1,11 @@
 package edit_test
 
 import (
+	"azzel/core/cells"
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/sample"
+	"encoding/base64"
 	"encoding/json"
 	"flag"
 	"fmt"
@@ -42,7 +44,7 @@ func TestWriteGolden(t *testing.T) {
 	for n := 2; n < 60; n++ {
 		put(n, sample.Primitives(r, d)...)
 	}
-	out = append(out, fmt.Sprintf("%q\n", d.Hash())...)
+	out = append(out, fmt.Sprintf("%q\n", base64.StdEncoding.EncodeToString(cells.Pack(d.Encode())))...)
 	if err := os.WriteFile(fmt.Sprintf("testdata/log-%d.jsonl", edit.Version), out, 0o644); err != nil {
 		t.Fatal(err)
 	}

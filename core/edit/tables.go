@@ -13,6 +13,9 @@ import (
 type objects interface {
 	// get gives an object as JSON, nil when it is missing.
 	get(id document.ID) json.RawMessage
+	// is reports whether an object is as this JSON says, which an older version,
+	// whose objects had fewer fields, may have written.
+	is(id document.ID, value json.RawMessage) bool
 	field(id document.ID, name string) (json.RawMessage, error)
 	set(id document.ID, field string, value json.RawMessage) error
 	insert(id document.ID, value json.RawMessage) error
@@ -39,6 +42,11 @@ func (t *table[T]) get(id document.ID) json.RawMessage {
 		return nil
 	}
 	return JSON(obj)
+}
+
+func (t *table[T]) is(id document.ID, value json.RawMessage) bool {
+	old := new(T)
+	return document.Strict(value, old) == nil && sameJSON(t.get(id), JSON(old))
 }
 
 func (t *table[T]) field(id document.ID, name string) (json.RawMessage, error) {

@@ -70,6 +70,7 @@ func init() {
 		"select":        with((*Session).sel),
 		"previewSelect": with((*Session).previewSelect),
 		"selectAll":     with((*Session).selectAll),
+		"selection":     with((*Session).selection),
 		"deselect":      with((*Session).deselect),
 		"moveArea":      with((*Session).moveArea),
 		"turnArea":      with((*Session).turnArea),
@@ -109,6 +110,7 @@ func init() {
 		}) (author.Change, error) {
 			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.AddLayer(m, a.Kind, a.Above) })
 		}),
+		"addZone": authored(author.AddZone),
 		"moveLayer": authored(func(d *document.Document, a struct {
 			Map document.ID `json:"map"`
 			ID  document.ID `json:"id"`
@@ -202,6 +204,14 @@ type headTileset struct {
 	Rows    int `json:"rows"`
 }
 
+// headMotif is a motif without what it holds.
+type headMotif struct {
+	ID   document.ID `json:"id"`
+	Name string      `json:"name"`
+	W    int         `json:"w"`
+	H    int         `json:"h"`
+}
+
 // head is all of the project but cells and entities.
 type head struct {
 	Project  *document.Project   `json:"project"`
@@ -210,15 +220,21 @@ type head struct {
 	Passages []*document.Passage `json:"passages"`
 	Rules    []headRule          `json:"rules"`
 	Flags    []*document.Flag    `json:"flags"`
-	Wires    []author.Drawn      `json:"wires"`
-	Kinds    []document.Kind     `json:"kinds"`
-	CanUndo  string              `json:"canUndo"`
-	CanRedo  string              `json:"canRedo"`
+	Motifs   []headMotif         `json:"motifs"`
+	Zones    []*document.Zone    `json:"zones"`
+	// ZoneWords and Hatches are what zones can be and look like.
+	ZoneWords any             `json:"zoneWords"`
+	Hatches   []string        `json:"hatches"`
+	Wires     []author.Drawn  `json:"wires"`
+	Kinds     []document.Kind `json:"kinds"`
+	CanUndo   string          `json:"canUndo"`
+	CanRedo   string          `json:"canRedo"`
 }
 
 func (s *Session) head() head {
 	d := s.doc()
 	h := head{Project: d.Project, Tilesets: []headTileset{}, Maps: []headMap{}, Rules: []headRule{}, Passages: d.Passages.All(), Flags: d.Flags.All(),
+		Motifs: []headMotif{}, Zones: d.ZonesInOrder(), ZoneWords: document.ZoneWords, Hatches: document.Hatches,
 		Wires: append([]author.Drawn{}, author.Wires(d)...), Kinds: document.Kinds, CanUndo: s.replica.CanUndo(), CanRedo: s.replica.CanRedo()}
 	for _, t := range d.TilesetsInOrder() {
 		columns, rows := t.Cut.Tiles(t.Width, t.Height)
@@ -226,6 +242,9 @@ func (s *Session) head() head {
 	}
 	for _, m := range d.MapsInOrder() {
 		h.Maps = append(h.Maps, headMap{m, m.LayersInOrder()})
+	}
+	for _, m := range d.MotifsInOrder() {
+		h.Motifs = append(h.Motifs, headMotif{m.ID, m.Name, m.W, m.H})
 	}
 	for _, r := range d.RulesInOrder() {
 		h.Rules = append(h.Rules, headRule{r, rules.Sentence(d, r)})

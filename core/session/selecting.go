@@ -95,6 +95,9 @@ func (s *Session) selectAll(a struct {
 	return s.take(m.ID, r), nil
 }
 
+// selection gives the selection as it is.
+func (s *Session) selection(none) (any, error) { return s.take(s.selected.m, s.selected.region), nil }
+
 func (s *Session) deselect(none) (any, error) { return s.take("", nil), nil }
 
 type areaArgs struct {

@@ -2,14 +2,24 @@ import { getContext, setContext } from 'svelte'
 import { Scene } from './canvas/scene'
 import { View } from './canvas/view.svelte'
 import { CoreError } from './core/module'
-import type { End, Entity, Grip, ID, Layer, MapInfo, Point, Shape } from './core/types'
+import type { End, Entity, Grip, ID, Layer, MapInfo, Outcome, Piece, Point, Selected, Shape } from './core/types'
 import type { Notices } from './frame/notices.svelte'
+import { send } from './live/http'
 import { Hand } from './hand/hand.svelte'
 import { Play } from './play/play.svelte'
 import { counted, type Project } from './project/project.svelte'
 
 export type Station = 'map' | 'tilesets' | 'rules'
-export type Drawer = 'tiles' | 'kinds' | 'rules'
+export type Drawer = 'tiles' | 'motifs' | 'zones' | 'kinds' | 'rules'
+
+/** What an act of selecting is made of. */
+export interface Picking {
+	by: string
+	through: boolean
+	way: Point[]
+	mode: 'replace' | 'add' | 'take' | 'common'
+	even?: boolean
+}
 
 /** Something to be pointed at on the map: any entity of these kinds. */
 export interface Pick {
@@ -24,6 +34,8 @@ export class Workspace {
 	mapId = $state<ID>('')
 	drawer = $state<Drawer>('tiles')
 	selected = $state.raw<ID[]>([])
+	/** The selected cells; null when there are none. */
+	area = $state.raw<Selected | null>(null)
 	grid = $state(true)
 	stackOpen = $state(true)
 	cabinetOpen = $state(true)
@@ -38,6 +50,8 @@ export class Workspace {
 	pixel = $state.raw<Point | null>(null)
 	/** What the press would do, in words. */
 	ghost = $state('')
+	/** How often each choice of a scatter would come, then nothing. */
+	drawn = $state.raw<number[]>([])
 	/** The rule whose card was asked for. */
 	rule = $state<ID>('')
 	tilesetId = $state<ID>('')
@@ -98,6 +112,7 @@ export class Workspace {
 		if (map === this.mapId) return
 		this.mapId = map
 		this.selected = []
+		this.dropArea()
 		localStorage.setItem(`azzel.map.${this.project.id}`, map)
 	}
 
@@ -154,6 +169,167 @@ export class Workspace {
 		}
 	}
 
+	// selected cells
+
+	/** The layer that an action on the selected cells is about; '' is all of them and the entities. */
+	private get areaLayer(): ID {
+		return this.hand.picks.what === 'layer' ? this.active : ''
+	}
+
+	private setArea(s: Selected | undefined) {
+		this.area = s?.count ? s : null
+	}
+
+	selectCells(picking: Picking, keep = true) {
+		const m = this.map
+		if (!m) return
+		try {
+			const method = keep ? 'select' : 'previewSelect'
+			this.setArea(this.project.ask<Selected>(method, { map: m.id, active: this.active, picking }))
+		} catch (e) {
+			this.notices.wrong(e)
+		}
+	}
+
+	/** Shows the selection as it is, after one that was begun is cancelled. */
+	refreshArea() {
+		this.setArea(this.project.ask<Selected>('selection'))
+	}
+
+	selectAll(invert = false) {
+		if (this.hand.picks.what === 'entities') this.hand.pick({ what: 'all' })
+		if (this.map) this.setArea(this.project.ask<Selected>('selectAll', { map: this.map.id, invert }))
+	}
+
+	dropArea() {
+		if (this.area) this.project.ask('deselect')
+		this.area = null
+	}
+
+	private changeArea(method: string, args: object = {}): Outcome | undefined {
+		const m = this.map
+		if (!m || !this.area) return
+		const made = this.project.try(method, { map: m.id, layer: this.areaLayer, ...args }) as
+			(Outcome & { selected: Selected }) | undefined
+		if (made) this.setArea(made.selected)
+		return made
+	}
+
+	moveArea(dx: number, dy: number) {
+		this.changeArea('moveArea', { dx, dy })
+	}
+
+	turnArea(turn: number) {
+		this.changeArea('turnArea', { turn })
+	}
+
+	emptyArea() {
+		this.changeArea('emptyArea')
+	}
+
+	/** Puts what is held into all of the selection. */
+	fillArea() {
+		const m = this.map
+		if (!m || !this.area || !this.hand.holding) return
+		const { x, y, w, h } = this.area.bounds
+		const way = [
+			{ x, y },
+			{ x: x + w - 1, y: y + h - 1 },
+		]
+		const grip = { ...this.hand.grip, shape: 'box' as const }
+		const gesture = { way, remove: false, seed: this.hand.seed }
+		this.project.try('press', { map: m.id, active: this.active, grip, gesture, mirror: { mode: '', x: 0, y: 0 } })
+	}
+
+	async copyArea(): Promise<boolean> {
+		const m = this.map
+		if (!m || !this.area) return false
+		try {
+			const piece = this.project.ask<Piece>('liftArea', { map: m.id, layer: this.areaLayer })
+			await navigator.clipboard.writeText(JSON.stringify({ azzel: 'piece', piece }))
+			this.notices.say(`${piece.w} × ${piece.h} cells copied: Ctrl+V takes them into the hand.`)
+			return true
+		} catch (e) {
+			this.notices.wrong(e)
+			return false
+		}
+	}
+
+	async cut() {
+		if (this.selected.length) {
+			await this.copySelected()
+			this.removeSelected()
+		} else if (await this.copyArea()) this.emptyArea()
+	}
+
+	/** Takes a copy of what is selected into the hand. */
+	holdArea() {
+		const m = this.map
+		if (!m || !this.area) return
+		try {
+			const motif = this.project.ask<ID>('keepSelected', { map: m.id, layer: this.areaLayer })
+			this.dropArea()
+			this.hold({ what: 'motif', motif, shape: 'freehand' })
+		} catch (e) {
+			this.notices.wrong(e)
+		}
+	}
+
+	/** Keeps what is selected as a motif. */
+	makeMotif() {
+		const taken = this.project.head.motifs.map((o) => o.name)
+		let n = taken.length + 1
+		while (taken.includes(`Motif ${n}`)) n++
+		const made = this.changeArea('addMotif', { name: `Motif ${n}` })
+		if (!made) return
+		this.drawer = 'motifs'
+		this.cabinetOpen = true
+		this.notices.say(`Motif ${n} is in the cabinet: double press renames it.`, 'done')
+	}
+
+	replaceMotif(id: ID, update: boolean) {
+		const made = this.changeArea('replaceMotif', { id, update })
+		if (made) this.notices.say(`${made.text}.`, 'done', { label: 'Undo', run: () => void this.project.undo() })
+	}
+
+	/** Empties the hand and lets it select cells. */
+	startSelecting() {
+		this.hand.letGo()
+		if (this.hand.picks.what === 'entities') this.hand.pick({ what: 'all' })
+		this.canvas?.focus()
+	}
+
+	// zones
+
+	/** Makes a zone of a sort and takes it into the hand; a map without a layer of zones gets one. */
+	async newZone(is: string) {
+		const taken = this.project.head.zones.map((z) => z.name)
+		const base = is === 'own' ? 'Zone' : is[0].toUpperCase() + is.slice(1)
+		let name = base
+		for (let n = 2; taken.includes(name); n++) name = `${base} ${n}`
+		try {
+			const number = await send<number>(`/api/projects/${this.project.id}/numbers`, '')
+			this.project.make('addZone', { name, number, is })
+			this.holdZone(number)
+		} catch (e) {
+			this.notices.wrong(e)
+		}
+	}
+
+	holdZone(number: number) {
+		const m = this.map
+		if (m && !m.layers.some((l) => l.kind === 'zones')) {
+			const made = this.project.try('addLayer', {
+				map: m.id,
+				kind: 'zones',
+				above: m.layers[m.layers.length - 1]?.id ?? '',
+			})
+			if (made?.made) this.hand.work(m.id, made.made)
+		}
+		this.hold({ what: 'zone', number })
+		this.canvas?.focus()
+	}
+
 	// entities
 
 	removeSelected() {
@@ -186,7 +362,8 @@ export class Workspace {
 		if (!m) return
 		let entities: Entity[]
 		try {
-			const found = JSON.parse(text) as { azzel?: string; entities?: Entity[] }
+			const found = JSON.parse(text) as { azzel?: string; entities?: Entity[]; piece?: Piece }
+			if (found.azzel === 'piece') return this.holdPiece(found.piece)
 			if (found.azzel !== 'entities' || !found.entities?.length) throw new Error()
 			entities = found.entities
 		} catch {
@@ -195,6 +372,16 @@ export class Workspace {
 		// the first one comes to the cell that is pointed at
 		const at = this.cell ?? m.bounds
 		this.paste(m, entities, at.x * m.cellWidth - entities[0].x, at.y * m.cellHeight - entities[0].y)
+	}
+
+	private holdPiece(piece: unknown) {
+		try {
+			const motif = this.project.ask<ID>('keep', { piece })
+			this.dropArea()
+			this.hold({ what: 'motif', motif, shape: 'freehand' })
+		} catch (e) {
+			this.notices.wrong(e)
+		}
 	}
 
 	// play
@@ -269,6 +456,7 @@ export class Workspace {
 		else if (this.play.on) this.stopPlay()
 		else if (this.selected.length) this.selected = []
 		else if (this.hand.holding) this.hand.letGo()
+		else if (this.area) this.dropArea()
 	}
 }
 

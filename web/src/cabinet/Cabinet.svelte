@@ -6,13 +6,17 @@
 	import { workspace, type Drawer } from '../workspace.svelte'
 	import Details from './Details.svelte'
 	import KindsDrawer from './KindsDrawer.svelte'
+	import MotifsDrawer from './MotifsDrawer.svelte'
 	import RulesDrawer from './RulesDrawer.svelte'
 	import TilesDrawer from './TilesDrawer.svelte'
+	import ZonesDrawer from './ZonesDrawer.svelte'
 
 	const w = workspace()
 	let query = $state('')
 	const drawers: { id: Drawer; name: string }[] = [
 		{ id: 'tiles', name: 'Tiles' },
+		{ id: 'motifs', name: 'Motifs' },
+		{ id: 'zones', name: 'Zones' },
 		{ id: 'kinds', name: 'Kinds' },
 		{ id: 'rules', name: 'Rules' },
 	]
@@ -44,6 +48,8 @@
 	{#if wanted}
 		<div class="min-h-0 grow overflow-y-auto">
 			<TilesDrawer {wanted} />
+			<MotifsDrawer {wanted} />
+			<ZonesDrawer {wanted} />
 			<KindsDrawer {wanted} />
 			<RulesDrawer {wanted} />
 		</div>
@@ -60,8 +66,9 @@
 				{/each}
 			</Tabs.List>
 			<Tabs.Content value={w.drawer} class="min-h-0 grow overflow-y-auto outline-none" tabindex={-1}>
-				{#if w.drawer === 'tiles'}<TilesDrawer />{:else if w.drawer === 'kinds'}<KindsDrawer />{:else}<RulesDrawer
-					/>{/if}
+				{#if w.drawer === 'tiles'}<TilesDrawer />{:else if w.drawer === 'motifs'}<MotifsDrawer
+					/>{:else if w.drawer === 'zones'}<ZonesDrawer />{:else if w.drawer === 'kinds'}<KindsDrawer
+					/>{:else}<RulesDrawer />{/if}
 			</Tabs.Content>
 		</Tabs.Root>
 	{/if}

@@ -33,6 +33,16 @@
 			out.push({ label: 'Copy', keys: 'Ctrl+C', run: () => void w.copySelected() })
 			out.push({ label: 'Delete', keys: 'Del', run: () => w.removeSelected() })
 		}
+		if (w.area) {
+			out.push({ label: 'Hold a copy of the selection', keys: 'Ctrl+D', run: () => w.holdArea() })
+			out.push({ label: 'Copy the selection', keys: 'Ctrl+C', run: () => void w.copyArea() })
+			out.push({ label: 'Cut the selection', keys: 'Ctrl+X', run: () => void w.cut() })
+			out.push({ label: 'Empty the selection', keys: 'Del', run: () => w.emptyArea() })
+			out.push({ label: 'Turn to the right', keys: 'R', run: () => w.turnArea(1) })
+			out.push({ label: 'Flip left–right', keys: 'M', run: () => w.turnArea(4) })
+			out.push({ label: 'Keep as a motif', keys: 'Ctrl+M', run: () => w.makeMotif() })
+			out.push({ label: 'Drop the selection', keys: 'Ctrl+Shift+A', run: () => w.dropArea() })
+		}
 		out.push({ label: 'Pick up what is here', keys: 'I', run: () => w.pickUp(at) })
 		out.push({ label: 'Play from here', keys: 'Shift+P', run: () => w.togglePlay(at) })
 		out.push({ label: w.grid ? 'Hide the grid' : 'Show the grid', keys: 'G', run: () => (w.grid = !w.grid) })

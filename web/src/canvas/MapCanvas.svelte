@@ -67,21 +67,31 @@
 	})
 	$effect(() => {
 		void [w.grid, w.selected, w.cell, press.does, press.hover, press.cursor, w.hand.grip, w.active]
-		void [w.project.turn, w.rule, w.picking, [...w.project.pointers.values()]]
+		void [w.project.turn, w.rule, w.picking, w.area, w.hand.mirrors, w.hand.seed, [...w.project.pointers.values()]]
 		plan(false)
 	})
 
 	// the ghost is told in words as well, for who cannot see it
 	$effect(() => {
-		void [w.cell, w.hand.grip, w.active, w.project.turn, press.does]
+		void [w.cell, w.hand.grip, w.active, w.project.turn, press.does, w.area, w.hand.mirrors, w.hand.seed]
 		const g = press.ghost()
+		w.drawn = []
 		if (!g) w.ghost = ''
 		else if (g.refusal) w.ghost = g.refusal
 		else {
 			const what = g.removing ? 'removes' : 'puts down'
-			w.ghost = `${what} ${g.bounds.w} × ${g.bounds.h} on ${g.layerName}`
+			w.ghost = `${what} ${g.bounds.w} × ${g.bounds.h} on ${g.layerName}${distance(press.does)}`
+			w.drawn = g.drawn ?? []
 		}
 	})
+
+	/** How far the press has come, in steps along the grid. */
+	function distance(does: typeof press.does): string {
+		if (does.what !== 'paint' || does.way.length < 2) return ''
+		const [a, b] = [does.way[0], does.way[does.way.length - 1]]
+		return `, ${signed(b.x - a.x)}, ${signed(b.y - a.y)} from the start`
+	}
+	const signed = (n: number) => (n > 0 ? `+${n}` : String(n))
 
 	// a map that is opened is shown whole once
 	$effect(() => {
@@ -196,7 +206,7 @@
 					if (e.button === 1) e.preventDefault()
 					press.down(e, at(e))
 				}}
-				onpointermove={(e) => press.move(at(e))}
+				onpointermove={(e) => press.move(at(e), e.shiftKey)}
 				onpointerup={() => press.up()}
 				onpointercancel={() => press.cancel()}
 				onpointerleave={() => press.does.what === 'nothing' && !press.cursor && press.point(null)}

@@ -1,6 +1,7 @@
 import type { Core } from '../core/module'
-import type { ChunkAt, Layer, MapInfo } from '../core/types'
-import type { Pictures } from './pictures'
+import type { ChunkAt, Layer, MapInfo, Zone } from '../core/types'
+import { drawZone } from './hatches'
+import { tilesetOf, type Pictures } from './pictures'
 
 /** Cells along a chunk's side, as the core stores them. */
 const side = 32
@@ -43,6 +44,7 @@ export class Chunks {
 	constructor(
 		private core: Core,
 		private pictures: Pictures,
+		private zone: (number: number) => Zone | undefined,
 	) {}
 
 	forget(changed: ChunkAt[]) {
@@ -144,7 +146,8 @@ export class Chunks {
 			if (before) ctx.clearRect(column * w, row * h, w, h)
 			const [cellX, cellY] = [cx * side + column, cy * side + row]
 			if (cell && cellX >= x && cellY >= y && cellX < x + mw && cellY < y + mh) {
-				this.pictures.draw(ctx, cell, column * w, row * h, w, h)
+				if (l.kind === 'zones') drawZone(ctx, this.zone(tilesetOf(cell)), column * w, row * h, w, h)
+				else this.pictures.draw(ctx, cell, column * w, row * h, w, h)
 			}
 		})
 		if (sheet.changed.length) sheet.version++

@@ -1,5 +1,7 @@
-import type { Entity, Ghost, MapInfo, Point, Rect } from '../core/types'
+import type { Entity, Ghost, MapInfo, Point, Rect, Selected } from '../core/types'
 import type { Workspace } from '../workspace.svelte'
+import { drawZone } from './hatches'
+import { outlineOf } from './outline'
 import { cased } from './scene'
 import type { View } from './view.svelte'
 
@@ -16,6 +18,8 @@ export interface Doing {
 	ghost: Ghost | null
 	/** Where entities that are dragged would come to, in cells. */
 	moved: Point | null
+	/** How far selected cells are dragged. */
+	shifted: Point | null
 	/** A box on the screen that selects. */
 	band: Rect | null
 	/** The end of a wire that is being drawn, on the screen. */
@@ -40,6 +44,8 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 	if (one && hasNub(one) && !doing.moved) drawNub(ctx, nubOf(view, one, dpr), dpr)
 	if (doing.wire) drawWire(ctx, middle(boxOf(view, doing.wire.from)), doing.wire.to, true)
 	if (doing.wire?.door) outline(ctx, boxOf(view, doing.wire.door), saffron, ink)
+	if (w.area?.map === m.id) drawArea(ctx, m, view, w.area, doing.shifted, dpr)
+	drawAxes(ctx, w, m, view, dpr)
 	if (doing.ghost) drawGhost(ctx, w, m, view, doing.ghost, dpr)
 	if (doing.band) {
 		ctx.fillStyle = 'rgb(226 165 42 / 0.18)'
@@ -231,6 +237,115 @@ function drawNub(ctx: Context, at: Point, dpr: number) {
 	ctx.stroke()
 }
 
+let traced: { of: Selected; path: Path2D } | null = null
+
+/** The selected cells: a dashed edge on a casing, and where they are dragged to. */
+function drawArea(ctx: Context, m: MapInfo, view: View, s: Selected, shifted: Point | null, dpr: number) {
+	if (traced?.of !== s) traced = { of: s, path: outlineOf(s) }
+	const trace = (by: Point) => {
+		const a = view.screen((s.bounds.x + by.x) * m.cellWidth, (s.bounds.y + by.y) * m.cellHeight)
+		const scaled = new Path2D()
+		const [w, h] = [m.cellWidth * view.scale, m.cellHeight * view.scale]
+		scaled.addPath(traced!.path, new DOMMatrix([w, 0, 0, h, a.x - s.bounds.x * w, a.y - s.bounds.y * h]))
+		ctx.lineWidth = 4 * dpr
+		ctx.strokeStyle = ink
+		ctx.stroke(scaled)
+		ctx.lineWidth = 2 * dpr
+		ctx.strokeStyle = chalk
+		ctx.stroke(scaled)
+		ctx.setLineDash([5 * dpr, 5 * dpr])
+		ctx.strokeStyle = saffron
+		ctx.stroke(scaled)
+		ctx.setLineDash([])
+	}
+	if (shifted) {
+		ctx.globalAlpha = 0.4
+		trace({ x: 0, y: 0 })
+		ctx.globalAlpha = 1
+	}
+	const by = shifted ?? { x: 0, y: 0 }
+	trace(by)
+	const r = view.cellRect(m, { ...s.bounds, x: s.bounds.x + by.x, y: s.bounds.y + by.y })
+	const text = shifted ? `${signed(by.x)}, ${signed(by.y)}` : `${s.bounds.w} × ${s.bounds.h}`
+	drawLabel(ctx, text, r.x + r.w / 2, Math.max(r.y - 12 * dpr, 12 * dpr), dpr, ink)
+}
+
+const signed = (n: number) => (n > 0 ? `+${n}` : String(n))
+
+/** The lines that the mirror repeats about. */
+function axes(w: Workspace, m: MapInfo, view: View) {
+	const mirror = w.hand.mirrorOf(m)
+	const b = view.cellRect(m, m.bounds)
+	const at = view.screen((mirror.x / 2) * m.cellWidth, (mirror.y / 2) * m.cellHeight)
+	const upright = mirror.mode !== '' && mirror.mode !== 'up–down'
+	const level = mirror.mode !== '' && mirror.mode !== 'left–right'
+	return { b, at, upright, level }
+}
+
+/** The knobs by which the mirror's lines are dragged, at the ends of each. */
+export function axisHandles(w: Workspace, m: MapInfo, view: View, dpr: number) {
+	const { b, at, upright, level } = axes(w, m, view)
+	const out: (Point & { upright: boolean })[] = []
+	const [top, left] = [Math.max(b.y - 12 * dpr, 12 * dpr), Math.max(b.x - 12 * dpr, 12 * dpr)]
+	const [bottom, right] = [
+		Math.min(b.y + b.h + 12 * dpr, view.height - 12 * dpr),
+		Math.min(b.x + b.w + 12 * dpr, view.width - 12 * dpr),
+	]
+	if (upright) out.push({ x: at.x, y: top, upright: true }, { x: at.x, y: bottom, upright: true })
+	if (level) out.push({ x: left, y: at.y, upright: false }, { x: right, y: at.y, upright: false })
+	return out
+}
+
+function drawAxes(ctx: Context, w: Workspace, m: MapInfo, view: View, dpr: number) {
+	const { b, at, upright, level } = axes(w, m, view)
+	if (!upright && !level) return
+	ctx.beginPath()
+	if (upright) {
+		ctx.moveTo(at.x, b.y)
+		ctx.lineTo(at.x, b.y + b.h)
+	}
+	if (level) {
+		ctx.moveTo(b.x, at.y)
+		ctx.lineTo(b.x + b.w, at.y)
+	}
+	ctx.lineWidth = 3 * dpr
+	ctx.strokeStyle = chalk
+	ctx.stroke()
+	ctx.setLineDash([10 * dpr, 3 * dpr, 2 * dpr, 3 * dpr])
+	ctx.lineWidth = 1.5 * dpr
+	ctx.strokeStyle = ink
+	ctx.stroke()
+	ctx.setLineDash([])
+	for (const h of axisHandles(w, m, view, dpr)) {
+		ctx.beginPath()
+		const [dx, dy] = h.upright ? [8 * dpr, 5 * dpr] : [5 * dpr, 8 * dpr]
+		ctx.moveTo(h.x - dx, h.y)
+		ctx.lineTo(h.x, h.y - dy)
+		ctx.lineTo(h.x + dx, h.y)
+		ctx.lineTo(h.x, h.y + dy)
+		ctx.closePath()
+		ctx.lineWidth = 3 * dpr
+		ctx.strokeStyle = chalk
+		ctx.stroke()
+		ctx.fillStyle = ink
+		ctx.fill()
+	}
+}
+
+/** Draws the cells of a ghost or piece: zones are told apart by their sign. */
+export function drawCell(ctx: Context, w: Workspace, cell: number, r: Rect) {
+	if (cell < 0)
+		drawZone(
+			ctx,
+			w.project.head.zones.find((z) => z.number === -cell),
+			r.x,
+			r.y,
+			r.w,
+			r.h,
+		)
+	else if (cell) w.scene.pictures.draw(ctx, cell, r.x, r.y, r.w, r.h)
+}
+
 function drawGhost(ctx: Context, w: Workspace, m: MapInfo, view: View, g: Ghost, dpr: number) {
 	if (g.refusal) return
 	const all = view.cellRect(m, g.bounds)
@@ -239,22 +354,17 @@ function drawGhost(ctx: Context, w: Workspace, m: MapInfo, view: View, g: Ghost,
 		fillRegion(ctx, m, view, g, 'rgb(177 68 44 / 0.4)')
 		const taken = new Set(g.take)
 		for (const e of w.project.entities(m.id)) if (taken.has(e.id)) outline(ctx, boxOf(view, e), brick, chalk)
-	} else if (g.entities?.length) {
-		ctx.globalAlpha = 0.8
-		for (const e of g.entities) w.scene.entity(ctx, m, view, e, false)
-		ctx.globalAlpha = 1
-		const one = g.entities[0]
-		if (one.kind === 'spawn' || one.kind === 'arrival') drawFacing(ctx, boxOf(view, one), one.facing)
-	} else if (g.cells) {
-		ctx.globalAlpha = 0.8
-		for (let i = 0; i < g.cells.length; i += 3) {
-			const r = view.cellRect(m, { x: g.cells[i], y: g.cells[i + 1], w: 1, h: 1 })
-			w.scene.pictures.draw(ctx, g.cells[i + 2], r.x, r.y, r.w, r.h)
-		}
-		ctx.globalAlpha = 1
-		if (g.count > 1) fillRegion(ctx, m, view, g, 'rgb(226 165 42 / 0.16)')
 	} else {
-		fillRegion(ctx, m, view, g, 'rgb(226 165 42 / 0.45)')
+		ctx.globalAlpha = 0.8
+		for (let i = 0; g.cells && i < g.cells.length; i += 3) {
+			drawCell(ctx, w, g.cells[i + 2], view.cellRect(m, { x: g.cells[i], y: g.cells[i + 1], w: 1, h: 1 }))
+		}
+		for (const e of g.entities ?? []) w.scene.entity(ctx, m, view, e, false)
+		ctx.globalAlpha = 1
+		if (!g.cells) fillRegion(ctx, m, view, g, `rgb(226 165 42 / ${g.entities?.length ? 0.16 : 0.45})`)
+		else if (g.count > 1) fillRegion(ctx, m, view, g, 'rgb(226 165 42 / 0.16)')
+		const one = g.entities?.length === 1 ? g.entities[0] : null
+		if (one && (one.kind === 'spawn' || one.kind === 'arrival')) drawFacing(ctx, boxOf(view, one), one.facing)
 	}
 	outline(ctx, all, g.removing ? brick : saffron, ink, 1)
 	if (g.bounds.w > 1 || g.bounds.h > 1) {

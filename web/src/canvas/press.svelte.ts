@@ -1,13 +1,16 @@
-import type { Entity, Ghost, ID, MapInfo, Point, Rect } from '../core/types'
-import type { Workspace } from '../workspace.svelte'
-import { hasNub, nubOf, nubRadius, type Doing } from './overlay'
+import type { Entity, Ghost, ID, MapInfo, Point, Rect, Selected } from '../core/types'
+import type { Picking, Workspace } from '../workspace.svelte'
+import { axisHandles, hasNub, nubOf, nubRadius, type Doing } from './overlay'
 
 type Does =
 	| { what: 'nothing' }
 	| { what: 'pan'; x: number; y: number }
-	| { what: 'paint'; way: Point[]; remove: boolean; byKey: boolean }
+	| { what: 'paint'; way: Point[]; remove: boolean; byKey: boolean; even: boolean }
 	| { what: 'move'; from: Point; by: Point }
 	| { what: 'band'; from: Point; to: Point; add: boolean }
+	| { what: 'pick'; way: Point[]; mode: Picking['mode'] }
+	| { what: 'axis'; upright: boolean }
+	| { what: 'shift'; from: Point; by: Point }
 	| { what: 'wire'; from: Entity; to: Point }
 
 const idle: Does = { what: 'nothing' }
@@ -32,7 +35,7 @@ export class Press {
 
 	// the pointer
 
-	down(e: { button: number; shiftKey: boolean; altKey: boolean }, at: Point) {
+	down(e: { button: number; shiftKey: boolean; altKey: boolean; ctrlKey: boolean; metaKey: boolean }, at: Point) {
 		const { w, m } = this
 		if (!m) return
 		this.cursor = null
@@ -52,14 +55,46 @@ export class Press {
 			return
 		}
 		if (e.altKey && e.button === 0) return w.pickUp(cell)
+		if (e.button === 0 && !w.play.on) {
+			const handle = axisHandles(w, m, w.view, this.dpr()).find(
+				(h) => Math.hypot(h.x - at.x, h.y - at.y) < 10 * this.dpr(),
+			)
+			if (handle) {
+				this.does = { what: 'axis', upright: handle.upright }
+				return
+			}
+		}
 		// painting goes on while the game is played; otherwise an empty hand selects
 		if (w.hand.holding) {
-			if (e.button === 0 || e.button === 2) this.begin(cell, e.button === 2, false)
+			if (e.button === 0 || e.button === 2) this.begin(cell, e.button === 2, false, e.shiftKey)
 			return
 		}
 		if (w.play.on) return
-		if (e.button === 0) this.select(e.shiftKey, at, cell)
+		const ctrl = e.ctrlKey || e.metaKey
+		if (e.button === 0 && w.hand.picks.what !== 'entities') this.pick(e.shiftKey, ctrl, cell)
+		else if (e.button === 0) this.select(e.shiftKey, at, cell)
 		else if (e.button === 2) this.aim(at)
+	}
+
+	/** Selects cells, or moves those that are selected. */
+	private pick(shift: boolean, ctrl: boolean, cell: Point) {
+		const { w } = this
+		if (!shift && !ctrl && w.area && has(w.area, cell)) {
+			this.does = { what: 'shift', from: cell, by: { x: 0, y: 0 } }
+			return
+		}
+		const mode = shift && ctrl ? 'common' : shift ? 'add' : ctrl ? 'take' : 'replace'
+		this.does = { what: 'pick', way: [cell], mode }
+		if (w.hand.picks.by !== 'box') this.showPick()
+	}
+
+	private picking(does: { way: Point[]; mode: Picking['mode'] }): Picking {
+		const { picks } = this.w.hand
+		return { by: picks.by, through: picks.what === 'all', way: does.way, mode: does.mode }
+	}
+
+	private showPick() {
+		if (this.does.what === 'pick') this.w.selectCells(this.picking(this.does), false)
 	}
 
 	/** Selects what the context menu is going to be about. */
@@ -111,10 +146,10 @@ export class Press {
 		w.project.pointAt(m.id, w.pixel.x, w.pixel.y)
 	}
 
-	move(at: Point) {
+	move(at: Point, shift = false) {
 		const { w, m, does } = this
 		if (!m) return
-		if (this.cursor && does.what !== 'paint') this.cursor = null
+		if (this.cursor && does.what !== 'paint' && does.what !== 'pick') this.cursor = null
 		if (does.what === 'pan') {
 			w.view.pan(at.x - does.x, at.y - does.y)
 			this.does = { what: 'pan', x: at.x, y: at.y }
@@ -126,9 +161,25 @@ export class Press {
 			case 'paint': {
 				if (does.byKey) return
 				const last = does.way[does.way.length - 1]
-				if (last.x !== cell.x || last.y !== cell.y) this.does = { ...does, way: [...does.way, cell] }
+				if (last.x !== cell.x || last.y !== cell.y) this.does = { ...does, even: shift, way: [...does.way, cell] }
+				else if (does.even !== shift) this.does = { ...does, even: shift }
 				return
 			}
+			case 'pick': {
+				const last = does.way[does.way.length - 1]
+				if (last.x === cell.x && last.y === cell.y) return
+				this.does = { ...does, way: [does.way[0], cell] }
+				return this.showPick()
+			}
+			case 'axis': {
+				const now = w.hand.mirrorOf(m)
+				const p = w.view.at(at.x, at.y)
+				// lines lie before a cell or in its middle
+				const to = does.upright ? Math.round((2 * p.x) / m.cellWidth) : Math.round((2 * p.y) / m.cellHeight)
+				if (to !== (does.upright ? now.x : now.y)) w.hand.mirror(m, does.upright ? { x: to } : { y: to })
+				return
+			}
+			case 'shift':
 			case 'move': {
 				const by = { x: cell.x - does.from.x, y: cell.y - does.from.y }
 				if (by.x !== does.by.x || by.y !== does.by.y) this.does = { ...does, by }
@@ -146,7 +197,21 @@ export class Press {
 		if (!m) return
 		switch (does.what) {
 			case 'paint':
-				return this.put(does.way, does.remove)
+				return this.put(does.way, does.remove, does.even)
+			case 'pick': {
+				const [first, last] = [does.way[0], does.way[does.way.length - 1]]
+				const still = first.x === last.x && first.y === last.y
+				const e = still && does.mode === 'replace' ? this.hover : null
+				if (e && w.hand.picks.by === 'box') return w.select([e.id])
+				w.select([])
+				// a press beside what is selected drops it
+				if (w.hand.picks.by === 'box' && still && does.mode === 'replace' && w.area) w.dropArea()
+				else w.selectCells(this.picking(does))
+				return
+			}
+			case 'shift':
+				if (does.by.x || does.by.y) w.moveArea(does.by.x, does.by.y)
+				return
 			case 'move':
 				if (does.by.x || does.by.y) this.moveBy(does.by.x, does.by.y)
 				return
@@ -181,21 +246,25 @@ export class Press {
 
 	// putting down
 
-	private begin(cell: Point, remove: boolean, byKey: boolean) {
-		this.does = { what: 'paint', way: [cell], remove, byKey }
+	private begin(cell: Point, remove: boolean, byKey: boolean, even = false) {
+		this.does = { what: 'paint', way: [cell], remove, byKey, even }
 	}
 
-	private put(way: Point[], remove: boolean) {
+	private put(way: Point[], remove: boolean, even: boolean) {
 		const { w, m } = this
 		if (!m) return
-		w.project.try('press', { map: m.id, active: w.active, grip: w.hand.grip, gesture: { way, remove } })
+		const { grip, seed } = w.hand
+		const gesture = { way, remove, even, seed }
+		w.project.try('press', { map: m.id, active: w.active, grip, gesture, mirror: w.hand.mirrorOf(m) })
+		// each press of a scatter, and of a material's alternatives, is drawn anew
+		if (grip.scatter || grip.what === 'material') w.hand.drawAgain()
 	}
 
-	/** Moves what is selected by whole cells. */
 	moveBy(dx: number, dy: number) {
 		const { w, m } = this
-		if (m && w.selected.length)
-			w.project.try('moveEntities', { map: m.id, ids: w.selected, dx: dx * m.cellWidth, dy: dy * m.cellHeight })
+		if (!m) return
+		if (!w.selected.length) w.moveArea(dx, dy)
+		else w.project.try('moveEntities', { map: m.id, ids: w.selected, dx: dx * m.cellWidth, dy: dy * m.cellHeight })
 	}
 
 	/** Enter or Delete on the canvas: puts down or removes at the cell cursor. */
@@ -214,17 +283,22 @@ export class Press {
 				const { done } = w.picking
 				w.picking = null
 				done(m.id, e)
-			} else w.select(e ? [e.id] : [])
+			} else if (does.what === 'pick') {
+				this.does = idle
+				w.selectCells(this.picking(does))
+			} else if (w.hand.picks.what === 'entities') w.select(e ? [e.id] : [])
+			else if (w.hand.picks.by === 'box') this.does = { what: 'pick', way: [cell], mode: 'replace' }
+			else w.selectCells(this.picking({ way: [cell], mode: 'replace' }))
 			return
 		}
 		if (does.what === 'paint') {
 			this.does = idle
-			this.put(does.way, does.remove)
+			this.put(does.way, does.remove, false)
 			return
 		}
 		const area = w.hand.grip.kind === 'exit' || w.hand.grip.kind === 'door'
-		if (w.hand.grip.shape === 'line' || w.hand.grip.shape === 'box' || area) this.begin(cell, remove, true)
-		else this.put([cell], remove)
+		if (['line', 'box', 'rim', 'oval'].includes(w.hand.grip.shape) || area) this.begin(cell, remove, true)
+		else this.put([cell], remove, false)
 	}
 
 	private firstCursor(): Point {
@@ -253,10 +327,15 @@ export class Press {
 		w.pixel = { x: c.x * m!.cellWidth, y: c.y * m!.cellHeight }
 		w.view.reveal(m!, c)
 		if (does.what === 'paint' && does.byKey) this.does = { ...does, way: [...does.way, c] }
+		if (does.what === 'pick') {
+			this.does = { ...does, way: [does.way[0], c] }
+			this.showPick()
+		}
 	}
 
 	cancel(): boolean {
 		if (this.does.what === 'nothing') return false
+		if (this.does.what === 'pick') this.w.refreshArea()
 		this.does = idle
 		return true
 	}
@@ -302,6 +381,7 @@ export class Press {
 		return {
 			ghost: this.ghost(),
 			moved: does.what === 'move' && (does.by.x || does.by.y) ? does.by : null,
+			shifted: does.what === 'shift' && (does.by.x || does.by.y) ? does.by : null,
 			band,
 			wire: does.what === 'wire' ? { from: does.from, to: does.to, door: this.doorAt(does.to) } : null,
 			cursor: w.play.on ? null : this.cursor,
@@ -317,11 +397,19 @@ export class Press {
 		const painting = does.what === 'paint'
 		if (!painting && (!cell || !inside(m.bounds, cell))) return null
 		const way = painting ? does.way : [cell!]
-		const gesture = { way, remove: painting && does.remove }
+		const gesture = { way, remove: painting && does.remove, even: painting && does.even, seed: w.hand.seed }
+		const mirror = w.hand.mirrorOf(m)
 		const last = way[way.length - 1]
-		const key = `${m.id} ${w.active} ${way.length} ${last.x},${last.y} ${gesture.remove} ${JSON.stringify(w.hand.grip)}`
+		const hold = JSON.stringify([w.hand.grip, mirror, w.hand.seed, w.area?.count, w.area?.bounds])
+		const key = `${m.id} ${w.active} ${way.length} ${last.x},${last.y} ${gesture.remove} ${gesture.even} ${hold}`
 		if (this.ghostOf?.key !== key || this.ghostOf.turn !== w.project.turn) {
-			const ghost = w.project.ask<Ghost>('preview', { map: m.id, active: w.active, grip: w.hand.grip, gesture })
+			const ghost = w.project.ask<Ghost>('preview', {
+				map: m.id,
+				active: w.active,
+				grip: w.hand.grip,
+				gesture,
+				mirror,
+			})
 			this.ghostOf = { key, turn: w.project.turn, ghost }
 		}
 		return this.ghostOf.ghost
@@ -329,6 +417,8 @@ export class Press {
 }
 
 const inside = (b: Rect, p: Point) => p.x >= b.x && p.y >= b.y && p.x < b.x + b.w && p.y < b.y + b.h
+
+const has = (s: Selected, c: Point) => s.spans.some((r) => r.y === c.y && c.x >= r.x0 && c.x < r.x1)
 
 const covers = (e: Entity, m: MapInfo, c: Point) =>
 	e.x < (c.x + 1) * m.cellWidth &&

@@ -21,7 +21,7 @@ export class Scene {
 		core: Core = project.core,
 	) {
 		this.pictures = new Pictures((n) => project.tileset(n))
-		this.chunks = new Chunks(core, this.pictures)
+		this.chunks = new Chunks(core, this.pictures, (n) => project.head.zones.find((z) => z.number === n))
 		this.pictures.loaded = () => {
 			this.chunks.forgetAll()
 			this.stale()
@@ -65,7 +65,8 @@ export class Scene {
 				heroDrawn = true
 			}
 			if ((l.hidden && !solo) || (solo && l.id !== solo.id)) continue
-			if (l.kind === 'tiles') {
+			if (l.kind === 'zones' && play) continue
+			if (l.kind !== 'entities') {
 				run.push(l)
 				continue
 			}

@@ -44,15 +44,34 @@ export interface Tileset {
 	height: number
 	cut: Cut
 	solid: number[] | null
+	infos: TileInfo[] | null
 	columns: number
 	rows: number
+}
+
+export interface Frame {
+	tile: number
+	ms: number
+}
+
+/** What is set up for one tile. */
+export interface TileInfo {
+	tile: number
+	odds: number
+	partner: number
+	part: string
+	own: Point[] | null
+	oneWay: Facing | ''
+	is: string
+	tags: string[] | null
+	frames: Frame[] | null
 }
 
 export interface Layer {
 	id: ID
 	name: string
 	order: number
-	kind: 'tiles' | 'entities'
+	kind: 'tiles' | 'entities' | 'zones'
 	hidden: boolean
 	locked: boolean
 	opacity: number
@@ -151,6 +170,40 @@ export interface Kind {
 	state: string
 }
 
+/** A motif without its cells. */
+export interface MotifInfo {
+	id: ID
+	name: string
+	w: number
+	h: number
+}
+
+/** A motif or an arrangement that is held, for drawing: x, y, cell by turns. */
+export interface Piece {
+	w: number
+	h: number
+	cellWidth: number
+	cellHeight: number
+	cells: number[]
+	entities: Entity[] | null
+}
+
+export interface Zone {
+	id: ID
+	name: string
+	number: number
+	is: string
+	hatch: string
+	colour: string
+}
+
+export interface ZoneWord {
+	is: string
+	help: string
+	hatch: string
+	colour: string
+}
+
 export interface Head {
 	project: ProjectInfo
 	tilesets: Tileset[]
@@ -158,23 +211,65 @@ export interface Head {
 	passages: Passage[]
 	rules: ToldRule[]
 	flags: Flag[]
+	motifs: MotifInfo[]
+	zones: Zone[]
+	zoneWords: ZoneWord[]
+	hatches: string[]
 	wires: Wire[]
 	kinds: Kind[]
 	canUndo: string
 	canRedo: string
 }
 
-export type Shape = 'freehand' | 'line' | 'box' | 'fill'
+export type Shape = 'freehand' | 'line' | 'box' | 'rim' | 'oval' | 'fill' | 'empties'
+
+export interface Scatter {
+	odds?: number[]
+	nothing?: number
+	apart?: boolean
+}
 
 export interface Grip {
-	what: 'nothing' | 'tiles' | 'eraser' | 'entity'
+	what: 'nothing' | 'tiles' | 'material' | 'motif' | 'zone' | 'eraser' | 'entity'
 	cells?: number[]
 	width?: number
+	number?: number
+	motif?: ID
 	kind?: string
 	look?: number
 	lookOn?: number
 	shape: Shape
+	size?: number
+	round?: boolean
+	corners?: boolean
+	shown?: boolean
+	aligned?: boolean
+	inside?: Grip
 	turn?: number
+	scatter?: Scatter
+}
+
+export type MirrorMode = '' | 'left–right' | 'up–down' | 'both' | 'quarters'
+
+/** x and y are in half cells: 2n lies before cell n. */
+export interface Mirror {
+	mode: MirrorMode
+	x: number
+	y: number
+}
+
+export interface Span {
+	y: number
+	x0: number
+	x1: number
+}
+
+/** The selected cells of a map. */
+export interface Selected {
+	map: ID
+	count: number
+	bounds: Rect
+	spans: Span[]
 }
 
 export interface ChunkAt {
@@ -208,9 +303,11 @@ export interface Ghost {
 	removing: boolean
 	/** x, y, cell by turns. */
 	cells?: number[]
-	spans?: { y: number; x0: number; x1: number }[]
+	spans?: Span[]
 	entities?: Entity[]
 	take?: ID[]
+	/** Of a scatter, how often each choice comes, then nothing. */
+	drawn?: number[]
 	refusal?: string
 }
 

@@ -5,7 +5,7 @@
 
 	// The keys that work here and now, and what the mouse does.
 	const w = workspace()
-	const order = ['Hand', 'Map', 'Entities', 'Play', 'View', 'Project'] as const
+	const order = ['Hand', 'Selection', 'Map', 'Entities', 'Play', 'View', 'Project'] as const
 	const groups = $derived.by(() => {
 		if (!w.keysOpen) return []
 		const now = actions(w).filter(
@@ -20,7 +20,8 @@
 		['Arrows', 'Move the cell cursor (Shift: by 8)'],
 		['Enter', 'Put down at the cursor; lines and boxes begin and end'],
 		['Del', 'Remove at the cursor, with the same shape'],
-		['Alt+Arrows', 'Move the selected entities'],
+		['Alt+Arrows', 'Move what is selected'],
+		['Shift+drag', 'Square boxes, round ovals, straight lines'],
 		['Alt+press', 'Pick up what is there'],
 		['1 – 0', 'Hold a slot of the tray (Shift+1 – 5 keeps)'],
 		['Space+drag', 'Move the view; so does the middle button'],

@@ -4,7 +4,7 @@ import type { Workspace } from '../workspace.svelte'
 /** Something that can be done by key or from the finder. */
 export interface Action {
 	name: string
-	group: 'Hand' | 'Map' | 'Entities' | 'Play' | 'Go to' | 'View' | 'Project'
+	group: 'Hand' | 'Selection' | 'Map' | 'Entities' | 'Play' | 'Go to' | 'View' | 'Project'
 	/** Keys as shown; several mean the same. */
 	keys?: string[]
 	/** Single keys work only while the canvas has the focus. */
@@ -19,6 +19,8 @@ export function actions(w: Workspace): Action[] {
 	const onMap = () => w.station === 'map' && w.map !== undefined
 	const editing = () => onMap() && !w.play.on
 	const selected = () => editing() && w.selected.length > 0
+	const area = () => editing() && w.area !== null
+	const inHand = () => onMap() && (w.hand.holding || (w.area !== null && !w.play.on))
 	const layer = (step: number) => {
 		const layers = w.map!.layers
 		const next = layers[layers.findIndex((l) => l.id === w.active) + step]
@@ -54,28 +56,68 @@ export function actions(w: Workspace): Action[] {
 			run: () => w.pickUp(),
 		},
 		{
-			name: 'Turn what is held to the right',
+			name: 'Turn what is held or selected to the right',
 			group: 'Hand',
 			keys: ['R'],
 			canvas: true,
-			when: () => onMap() && w.hand.holding,
-			run: () => w.hand.turn(1),
+			when: inHand,
+			run: () => (w.hand.holding ? w.hand.turn(1) : w.turnArea(1)),
 		},
 		{
-			name: 'Turn what is held to the left',
+			name: 'Turn what is held or selected to the left',
 			group: 'Hand',
 			keys: ['Shift+R'],
 			canvas: true,
-			when: () => onMap() && w.hand.holding,
-			run: () => w.hand.turn(-1),
+			when: inHand,
+			run: () => (w.hand.holding ? w.hand.turn(-1) : w.turnArea(3)),
 		},
 		{
-			name: 'Mirror what is held',
+			name: 'Flip what is held or selected left–right',
 			group: 'Hand',
 			keys: ['M'],
 			canvas: true,
-			when: () => onMap() && w.hand.holding,
-			run: () => w.hand.mirror(),
+			when: inHand,
+			run: () => (w.hand.holding ? w.hand.flip() : w.turnArea(4)),
+		},
+		{
+			name: 'Mirror what is put down: next way',
+			group: 'Hand',
+			keys: ['Y'],
+			canvas: true,
+			when: editing,
+			run: () => w.hand.nextMirror(w.map!),
+		},
+		{
+			name: 'Scatter what is held, or not',
+			group: 'Hand',
+			keys: ['S'],
+			canvas: true,
+			when: () => editing() && ['tiles', 'entity'].includes(w.hand.grip.what),
+			run: () => w.hand.scatter(w.hand.grip.scatter ? undefined : {}),
+		},
+		{
+			name: 'Draw the scatter again',
+			group: 'Hand',
+			keys: ['N'],
+			canvas: true,
+			when: () => editing() && w.hand.grip.scatter !== undefined,
+			run: () => w.hand.drawAgain(),
+		},
+		{
+			name: 'Broader stroke or deeper rim',
+			group: 'Hand',
+			keys: [']'],
+			canvas: true,
+			when: () => editing() && w.hand.holding,
+			run: () => w.hand.size((w.hand.grip.size ?? 1) + 1),
+		},
+		{
+			name: 'Narrower stroke or thinner rim',
+			group: 'Hand',
+			keys: ['['],
+			canvas: true,
+			when: () => editing() && w.hand.holding,
+			run: () => w.hand.size((w.hand.grip.size ?? 1) - 1),
 		},
 		{
 			name: 'Let go of what is held',
@@ -99,6 +141,18 @@ export function actions(w: Workspace): Action[] {
 			canvas: true,
 			when: () => onMap() && w.hand.holding,
 			run: () => w.hand.keep(i, w.target?.id ?? ''),
+		})),
+		...w.project.head.motifs.map((m): Action => ({
+			name: `Hold: ${m.name}`,
+			group: 'Hand',
+			when: onMap,
+			run: () => w.hold({ what: 'motif', motif: m.id }),
+		})),
+		...w.project.head.zones.map((z): Action => ({
+			name: `Hold: zone ${z.name}`,
+			group: 'Hand',
+			when: onMap,
+			run: () => w.holdZone(z.number),
 		})),
 		...w.project.head.kinds.map((k): Action => ({
 			name: `Hold: ${k.name}`,
@@ -134,28 +188,107 @@ export function actions(w: Workspace): Action[] {
 			run: () => w.view.fit(w.map!, 16),
 		},
 		{
-			name: 'Copy the selected entities',
-			group: 'Entities',
+			name: 'Select all cells',
+			group: 'Selection',
+			keys: ['Ctrl+A'],
+			canvas: true,
+			when: editing,
+			run: () => w.selectAll(),
+		},
+		{
+			name: 'Select the cells that are not selected',
+			group: 'Selection',
+			keys: ['Ctrl+I'],
+			canvas: true,
+			when: area,
+			run: () => w.selectAll(true),
+		},
+		{
+			name: 'Drop the selection of cells',
+			group: 'Selection',
+			keys: ['Ctrl+Shift+A'],
+			canvas: true,
+			when: area,
+			run: () => w.dropArea(),
+		},
+		...(['entities', 'layer', 'all'] as const).map((what): Action => ({
+			name: `Empty hand selects ${{ entities: 'entities', layer: 'cells of this layer', all: 'cells of all layers' }[what]}`,
+			group: 'Selection',
+			when: editing,
+			run: () => [w.hand.letGo(), w.hand.pick({ what })],
+		})),
+		{
+			name: 'Select something else with an empty hand: entities, cells, all',
+			group: 'Selection',
+			keys: ['C'],
+			canvas: true,
+			when: () => editing() && !w.hand.holding,
+			run: () =>
+				w.hand.pick({ what: ({ entities: 'layer', layer: 'all', all: 'entities' } as const)[w.hand.picks.what] }),
+		},
+		{
+			name: 'Select cells by box, connected area or same tile: next way',
+			group: 'Selection',
+			keys: ['Shift+C'],
+			canvas: true,
+			when: () => editing() && !w.hand.holding && w.hand.picks.what !== 'entities',
+			run: () => w.hand.pick({ by: ({ box: 'area', area: 'same', same: 'box' } as const)[w.hand.picks.by] }),
+		},
+		{
+			name: 'Copy what is selected',
+			group: 'Selection',
 			keys: ['Ctrl+C'],
 			canvas: true,
-			when: selected,
-			run: () => void w.copySelected(),
+			when: () => selected() || area(),
+			run: () => void (w.selected.length ? w.copySelected() : w.copyArea()),
 		},
 		{
-			name: 'Duplicate the selected entities',
-			group: 'Entities',
+			name: 'Cut what is selected',
+			group: 'Selection',
+			keys: ['Ctrl+X'],
+			canvas: true,
+			when: () => selected() || area(),
+			run: () => void w.cut(),
+		},
+		{
+			name: 'Duplicate the selected entities, or hold a copy of the selected cells',
+			group: 'Selection',
 			keys: ['Ctrl+D'],
 			canvas: true,
-			when: selected,
-			run: () => w.duplicateSelected(),
+			when: () => selected() || area(),
+			run: () => (w.selected.length ? w.duplicateSelected() : w.holdArea()),
 		},
 		{
-			name: 'Delete the selected entities',
-			group: 'Entities',
+			name: 'Delete what is selected',
+			group: 'Selection',
 			keys: ['Del', 'Backspace'],
 			canvas: true,
-			when: selected,
-			run: () => w.removeSelected(),
+			when: () => selected() || area(),
+			run: () => (w.selected.length ? w.removeSelected() : w.emptyArea()),
+		},
+		{
+			name: 'Fill the selection with what is held',
+			group: 'Selection',
+			keys: ['Shift+F'],
+			canvas: true,
+			when: () => area() && w.hand.holding,
+			run: () => w.fillArea(),
+		},
+		{
+			name: 'Flip what is selected up–down',
+			group: 'Selection',
+			keys: ['Shift+M'],
+			canvas: true,
+			when: () => area() && !w.hand.holding,
+			run: () => w.turnArea(6),
+		},
+		{
+			name: 'Keep the selection as a motif',
+			group: 'Selection',
+			keys: ['Ctrl+M'],
+			canvas: true,
+			when: area,
+			run: () => w.makeMotif(),
 		},
 		{
 			name: 'Choose where the selected exit leads',

@@ -1,6 +1,8 @@
 <script lang="ts">
 	import { drawGlyph } from '../canvas/glyphs'
-	import type { Grip } from '../core/types'
+	import { drawZone } from '../canvas/hatches'
+	import { drawCell } from '../canvas/overlay'
+	import type { Grip, Piece } from '../core/types'
 	import { workspace } from '../workspace.svelte'
 
 	let { grip, size = 24 }: { grip: Grip; size?: number } = $props()
@@ -13,6 +15,25 @@
 		w.scene.onPictures.add(again)
 		return () => w.scene.onPictures.delete(again)
 	})
+
+	function drawPiece(ctx: CanvasRenderingContext2D, id: string, px: number) {
+		let piece: Piece
+		try {
+			piece = w.project.ask<Piece>('motifOf', { id })
+		} catch {
+			return // it is gone; its name says so
+		}
+		const cell = px / Math.max(piece.w, piece.h)
+		for (let i = 0; i < piece.cells.length; i += 3) {
+			drawCell(ctx, w, piece.cells[i + 2], { x: piece.cells[i] * cell, y: piece.cells[i + 1] * cell, w: cell, h: cell })
+		}
+		const [sx, sy] = [cell / piece.cellWidth, cell / piece.cellHeight]
+		for (const e of piece.entities ?? []) {
+			const look = w.scene.look(e, false)
+			if (look) w.scene.pictures.draw(ctx, look, e.x * sx, e.y * sy, e.w * sx, e.h * sy)
+			else drawGlyph(ctx, e.kind, e.x * sx, e.y * sy, Math.min(e.w * sx, e.h * sy))
+		}
+	}
 
 	$effect(() => {
 		void [turn, w.project.head]
@@ -31,6 +52,11 @@
 			const look = w.scene.look({ kind: grip.kind ?? '', look: grip.look ?? 0, lookOn: grip.lookOn ?? 0 }, false)
 			if (look) w.scene.pictures.draw(ctx, look, 0, 0, px, px)
 			else drawGlyph(ctx, grip.kind ?? '', px * 0.06, px * 0.06, px * 0.88)
+		} else if (grip.what === 'zone') {
+			const zone = w.project.head.zones.find((z) => z.number === grip.number)
+			drawZone(ctx, zone, 0, 0, px, px)
+		} else if (grip.what === 'motif' && grip.motif) {
+			drawPiece(ctx, grip.motif, px)
 		} else if (grip.what === 'eraser') {
 			ctx.strokeStyle = '#b1442c'
 			ctx.lineWidth = px / 10

@@ -34,6 +34,7 @@
 	const kinds: Choice[] = [
 		{ label: 'Tiles', hint: 'painted cells', run: () => add('tiles') },
 		{ label: 'Entities', hint: 'things that stand on the map', run: () => add('entities') },
+		{ label: 'Zones', hint: 'what the ground is', run: () => add('zones') },
 	]
 
 	/** Moves a layer to a row of the list, the top one being 0. */

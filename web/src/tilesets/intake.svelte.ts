@@ -55,6 +55,7 @@ export class Intake {
 			height: t.height,
 			cut: this.cut,
 			solid: [],
+			infos: [],
 		}
 		const made = this.w.project.try('addTileset', set)
 		if (!made?.made) return

@@ -1,0 +1,33 @@
+package author
+
+import (
+	"azzel/core/document"
+	"azzel/core/edit"
+	"fmt"
+)
+
+// AddZone puts a zone behind the others; hatch and colour follow from what it
+// is where they are empty.
+func AddZone(d *document.Document, z document.Zone) (Change, error) {
+	z.ID, z.Order = document.NewID(), orderStep
+	for _, o := range d.ZonesInOrder() {
+		z.Order = o.Order + orderStep
+		if o.Number == z.Number {
+			return Change{}, fmt.Errorf("zone number %d is taken: make the zone again", z.Number)
+		}
+	}
+	for _, w := range document.ZoneWords {
+		if w.Is == z.Is && z.Hatch == "" {
+			z.Hatch = w.Hatch
+		}
+		if w.Is == z.Is && z.Colour == "" {
+			z.Colour = w.Colour
+		}
+	}
+	if err := z.Check(); err != nil {
+		return Change{}, err
+	}
+	c := changed("New zone "+z.Name, edit.Insert(edit.Ref{Type: edit.TypeZone, ID: z.ID}, z))
+	c.Made = z.ID
+	return c, nil
+}
