@@ -102,7 +102,7 @@ func (c *canvas) add(d *document.Document, name string) *document.Document {
 	bounds := grid.Rect{W: c.w, H: c.h}
 	all.AddRect(bounds)
 	byName := map[string]document.ID{}
-	for i, l := range author.LayerPlan {
+	for i, l := range document.LayerPlan {
 		byName[l.Name] = change.Do[i+1].Ref.ID
 	}
 	for _, l := range []struct {

@@ -154,7 +154,7 @@ func TestMapsAndLayers(t *testing.T) {
 	c, err := author.NewMap(d, " Pump Shaft ", 30, 40)
 	d = apply(t, d, c, err)
 	m := d.Maps.Get(c.Made)
-	if m.Name != "Pump Shaft" || m.Layers.Len() != len(author.LayerPlan) || m.LayersInOrder()[0].Name != "Ground" {
+	if m.Name != "Pump Shaft" || m.Layers.Len() != len(document.LayerPlan) || m.LayersInOrder()[0].Name != "Ground" {
 		t.Errorf("new map %+v", m)
 	}
 	for _, size := range [][2]int{{0, 5}, {5, 5000}, {-1, 1}} {

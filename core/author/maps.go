@@ -30,14 +30,6 @@ func clip(text string) string {
 	return text
 }
 
-// LayerPlan is the layers that a new map starts with, from the bottom.
-var LayerPlan = []document.Layer{
-	{Name: "Ground", Kind: document.LayerTiles, Opacity: 100},
-	{Name: "Things", Kind: document.LayerTiles, Opacity: 100},
-	{Name: "Entities", Kind: document.LayerEntities, Opacity: 100},
-	{Name: "Overhead", Kind: document.LayerTiles, Opacity: 100, Front: true},
-}
-
 const orderStep = 1 << 10
 
 // NewMap makes a map of w × h cells with the layer plan.
@@ -51,8 +43,8 @@ func NewMap(d *document.Document, name string, w, h int) (Change, error) {
 		return Change{}, err
 	}
 	c := changed("New map "+m.Name, edit.Insert(edit.Ref{Type: edit.TypeMap, ID: m.ID}, m))
-	for i, l := range LayerPlan {
-		l.ID, l.Order = document.NewID(), (i+1)*orderStep
+	for i, p := range d.Project.LayerPlan() {
+		l := document.Layer{ID: document.NewID(), Name: p.Name, Kind: p.Kind, Front: p.Front, Opacity: 100, Order: (i + 1) * orderStep}
 		c.Do = append(c.Do, edit.Insert(edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: l.ID}, l))
 	}
 	c.Made = m.ID

@@ -93,8 +93,34 @@ func (p *Project) Check() error {
 			}
 		}
 	}
+	if p.Screen != (Size{}) {
+		if err := p.Screen.check("the screen"); err != nil {
+			return err
+		}
+	}
+	if len(p.Presets) > maxPresets || len(p.Plan) > MaxLayers {
+		return fmt.Errorf("a project has at most %d sizes and %d layers in its plan", maxPresets, MaxLayers)
+	}
+	for _, s := range p.Presets {
+		if err := first(checkName(s.Name), s.check("a map")); err != nil {
+			return err
+		}
+	}
+	for _, l := range p.Plan {
+		probe := Layer{ID: "aaaaaaaaaaaa", Name: l.Name, Kind: l.Kind}
+		if err := probe.Check(); err != nil {
+			return err
+		}
+	}
 	return first(checkName(p.Name), checkCellSize(p.CellWidth, p.CellHeight), checkRange("the hero's speed", p.Hero.Speed, 1, 50))
 }
+
+func (s Size) check(what string) error {
+	return first(checkRange("the width of "+what, s.W, 1, MaxSide), checkRange("the height of "+what, s.H, 1, MaxSide))
+}
+
+// maxPresets limits the sizes that a project offers.
+const maxPresets = 40
 
 // Check finds what is wrong with a tileset.
 func (t *Tileset) Check() error {

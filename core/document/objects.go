@@ -12,8 +12,49 @@ type Project struct {
 	CellWidth  int  `json:"cellWidth"`
 	CellHeight int  `json:"cellHeight"`
 	Hero       Hero `json:"hero"`
+	// Screen is what the player sees at once, in cells; nought is not set.
+	Screen Size `json:"screen"`
+	// Presets are sizes of maps that are offered besides multiples of the screen.
+	Presets []Preset `json:"presets"`
+	// Plan is the layers that a new map starts with, from the bottom; empty is LayerPlan.
+	Plan []PlanLayer `json:"plan"`
 	// Looks are the tiles that entities of a kind are drawn as unless they have their own.
 	Looks []KindLook `json:"looks"`
+}
+
+// Size is a width and a height in cells.
+type Size struct {
+	W int `json:"w"`
+	H int `json:"h"`
+}
+
+// Preset is a size of maps with a name.
+type Preset struct {
+	Name string `json:"name"`
+	Size
+}
+
+// PlanLayer is a layer that a new map starts with.
+type PlanLayer struct {
+	Name  string `json:"name"`
+	Kind  string `json:"kind"`
+	Front bool   `json:"front"`
+}
+
+// LayerPlan is the plan of a project that has none of its own.
+var LayerPlan = []PlanLayer{
+	{Name: "Ground", Kind: LayerTiles},
+	{Name: "Things", Kind: LayerTiles},
+	{Name: "Entities", Kind: LayerEntities},
+	{Name: "Overhead", Kind: LayerTiles, Front: true},
+}
+
+// LayerPlan is the layers that a new map starts with, from the bottom.
+func (p *Project) LayerPlan() []PlanLayer {
+	if len(p.Plan) > 0 {
+		return p.Plan
+	}
+	return LayerPlan
 }
 
 // KindLook is the tile of a kind, and the tile while it is on or open.

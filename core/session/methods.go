@@ -100,6 +100,26 @@ func init() {
 		}) (author.Change, error) {
 			return author.NewMap(d, a.Name, a.W, a.H)
 		}),
+		"lossOf":   with((*Session).lossOf),
+		"crop":     with((*Session).crop),
+		"exchange": with((*Session).exchange),
+		"resize": authored(func(d *document.Document, a boundsArgs) (author.Change, error) {
+			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.Resize(m, a.Bounds) })
+		}),
+		"shift": authored(func(d *document.Document, a struct {
+			Map  document.ID `json:"map"`
+			DX   int         `json:"dx"`
+			DY   int         `json:"dy"`
+			Wrap bool        `json:"wrap"`
+		}) (author.Change, error) {
+			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.Shift(m, a.DX, a.DY, a.Wrap) })
+		}),
+		"clear": authored(func(d *document.Document, a struct {
+			Map   document.ID `json:"map"`
+			Layer document.ID `json:"layer"`
+		}) (author.Change, error) {
+			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.Clear(d, m, a.Layer) })
+		}),
 		"removeMap": authored(func(d *document.Document, a mapArgs) (author.Change, error) {
 			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.RemoveMap(d, m), nil })
 		}),
@@ -223,18 +243,20 @@ type head struct {
 	Motifs   []headMotif         `json:"motifs"`
 	Zones    []*document.Zone    `json:"zones"`
 	// ZoneWords and Hatches are what zones can be and look like.
-	ZoneWords any             `json:"zoneWords"`
-	Hatches   []string        `json:"hatches"`
-	Wires     []author.Drawn  `json:"wires"`
-	Kinds     []document.Kind `json:"kinds"`
-	CanUndo   string          `json:"canUndo"`
-	CanRedo   string          `json:"canRedo"`
+	ZoneWords any      `json:"zoneWords"`
+	Hatches   []string `json:"hatches"`
+	// Plan is the layers that a new map starts with.
+	Plan    []document.PlanLayer `json:"plan"`
+	Wires   []author.Drawn       `json:"wires"`
+	Kinds   []document.Kind      `json:"kinds"`
+	CanUndo string               `json:"canUndo"`
+	CanRedo string               `json:"canRedo"`
 }
 
 func (s *Session) head() head {
 	d := s.doc()
 	h := head{Project: d.Project, Tilesets: []headTileset{}, Maps: []headMap{}, Rules: []headRule{}, Passages: d.Passages.All(), Flags: d.Flags.All(),
-		Motifs: []headMotif{}, Zones: d.ZonesInOrder(), ZoneWords: document.ZoneWords, Hatches: document.Hatches,
+		Motifs: []headMotif{}, Zones: d.ZonesInOrder(), ZoneWords: document.ZoneWords, Hatches: document.Hatches, Plan: d.Project.LayerPlan(),
 		Wires: append([]author.Drawn{}, author.Wires(d)...), Kinds: document.Kinds, CanUndo: s.replica.CanUndo(), CanRedo: s.replica.CanRedo()}
 	for _, t := range d.TilesetsInOrder() {
 		columns, rows := t.Cut.Tiles(t.Width, t.Height)

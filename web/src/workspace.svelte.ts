@@ -2,7 +2,21 @@ import { getContext, setContext } from 'svelte'
 import { Scene } from './canvas/scene'
 import { View } from './canvas/view.svelte'
 import { CoreError } from './core/module'
-import type { End, Entity, Grip, ID, Layer, MapInfo, Outcome, Piece, Point, Selected, Shape } from './core/types'
+import type {
+	End,
+	Entity,
+	Grip,
+	ID,
+	Layer,
+	Loss,
+	MapInfo,
+	Outcome,
+	Piece,
+	Point,
+	Rect,
+	Selected,
+	Shape,
+} from './core/types'
 import type { Notices } from './frame/notices.svelte'
 import { send } from './live/http'
 import { Hand } from './hand/hand.svelte'
@@ -41,6 +55,12 @@ export class Workspace {
 	cabinetOpen = $state(true)
 	finderOpen = $state(false)
 	keysOpen = $state(false)
+	/** The sheet of what is done to a whole map. */
+	sheetOpen = $state(false)
+	/** The bounds that a map would get, while they are chosen. */
+	resizing = $state.raw<{ bounds: Rect; loss: Loss } | null>(null)
+	/** Shows what the player sees at once. */
+	screen = $state(true)
 	theme = $state(document.documentElement.dataset.theme ?? 'plaster')
 	/** The exit whose passage is being made. */
 	joining = $state.raw<End | null>(null)
@@ -118,6 +138,25 @@ export class Workspace {
 
 	select(ids: ID[]) {
 		this.selected = ids
+	}
+
+	/** Shows what other bounds would take away from the map. */
+	tryBounds(bounds: Rect | null) {
+		const m = this.map
+		if (!m || !bounds) this.resizing = null
+		else this.resizing = { bounds, loss: this.project.ask<Loss>('lossOf', { map: m.id, bounds }) }
+	}
+
+	resize() {
+		const m = this.map
+		const r = this.resizing
+		this.resizing = null
+		if (!m || !r) return false
+		return this.project.try('resize', { map: m.id, bounds: r.bounds }) !== undefined
+	}
+
+	cropToArea() {
+		if (this.map && this.area && this.project.try('crop', { map: this.map.id })) this.dropArea()
 	}
 
 	removeMap(id: ID) {

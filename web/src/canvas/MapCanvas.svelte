@@ -67,7 +67,17 @@
 	})
 	$effect(() => {
 		void [w.grid, w.selected, w.cell, press.does, press.hover, press.cursor, w.hand.grip, w.active]
-		void [w.project.turn, w.rule, w.picking, w.area, w.hand.mirrors, w.hand.seed, [...w.project.pointers.values()]]
+		void [
+			w.project.turn,
+			w.rule,
+			w.picking,
+			w.area,
+			w.resizing,
+			w.screen,
+			w.hand.mirrors,
+			w.hand.seed,
+			[...w.project.pointers.values()],
+		]
 		plan(false)
 	})
 

@@ -2,6 +2,7 @@ import type { Entity, Ghost, MapInfo, Point, Rect, Selected } from '../core/type
 import type { Workspace } from '../workspace.svelte'
 import { drawZone } from './hatches'
 import { outlineOf } from './outline'
+import { lossWords } from '../stack/lossWords'
 import { cased } from './scene'
 import type { View } from './view.svelte'
 
@@ -33,6 +34,9 @@ export interface Doing {
 export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, doing: Doing, dpr: number) {
 	if (w.grid && m.cellWidth * view.scale >= 6) drawGrid(ctx, m, view)
 	drawEdge(ctx, m, view)
+	if (w.screen) drawScreen(ctx, w, m, view, dpr)
+	if (w.resizing) drawResizing(ctx, w, m, view, dpr)
+	else if (!w.hand.holding) drawSides(ctx, m, view, dpr)
 	const entities = w.project.entities(m.id)
 	drawPassages(ctx, w, m, view, entities, doing.hover, dpr)
 	drawWires(ctx, w, m, view, entities)
@@ -84,6 +88,86 @@ function drawEdge(ctx: Context, m: MapInfo, view: View) {
 	ctx.lineWidth = 1
 	ctx.strokeStyle = ink
 	ctx.strokeRect(r.x - 0.5, r.y - 0.5, r.w + 1, r.h + 1)
+}
+
+export type Side = 'left' | 'top' | 'right' | 'bottom'
+
+/** The bars outside the middle of each side, by which a map is resized. */
+export function sideHandles(m: MapInfo, view: View, dpr: number): (Rect & { side: Side })[] {
+	const r = view.cellRect(m, m.bounds)
+	const [long, thick, gap] = [44 * dpr, 10 * dpr, 8 * dpr]
+	const x = Math.max(0, Math.min(r.x + r.w / 2 - long / 2, view.width - long))
+	const y = Math.max(0, Math.min(r.y + r.h / 2 - long / 2, view.height - long))
+	return [
+		{ side: 'left', x: r.x - gap - thick, y, w: thick, h: long },
+		{ side: 'right', x: r.x + r.w + gap, y, w: thick, h: long },
+		{ side: 'top', x, y: r.y - gap - thick, w: long, h: thick },
+		{ side: 'bottom', x, y: r.y + r.h + gap, w: long, h: thick },
+	]
+}
+
+function drawSides(ctx: Context, m: MapInfo, view: View, dpr: number) {
+	for (const h of sideHandles(m, view, dpr)) {
+		const upright = h.h > h.w
+		// a thin line with its middle nub, so that it reads as something to hold
+		const [cx, cy] = [h.x + h.w / 2, h.y + h.h / 2]
+		ctx.beginPath()
+		if (upright) [ctx.moveTo(cx, h.y), ctx.lineTo(cx, h.y + h.h)]
+		else [ctx.moveTo(h.x, cy), ctx.lineTo(h.x + h.w, cy)]
+		ctx.lineCap = 'round'
+		ctx.lineWidth = 5 * dpr
+		ctx.strokeStyle = chalk
+		ctx.stroke()
+		ctx.lineWidth = 2 * dpr
+		ctx.strokeStyle = '#566067'
+		ctx.stroke()
+		ctx.lineCap = 'butt'
+	}
+}
+
+/** The bounds that are being chosen, and what they would take away. */
+function drawResizing(ctx: Context, w: Workspace, m: MapInfo, view: View, dpr: number) {
+	const { bounds, loss } = w.resizing!
+	ctx.fillStyle = 'rgb(177 68 44 / 0.45)'
+	for (const s of loss.spans) {
+		const r = view.cellRect(m, { x: s.x0, y: s.y, w: s.x1 - s.x0, h: 1 })
+		ctx.fillRect(r.x, r.y, r.w, r.h)
+	}
+	const r = view.cellRect(m, bounds)
+	outline(ctx, r, saffron, ink, 1)
+	const words = lossWords(loss)
+	drawLabel(ctx, `${bounds.w} × ${bounds.h}`, r.x + r.w / 2, Math.max(r.y + 14 * dpr, 14 * dpr), dpr, ink)
+	if (words)
+		drawLabel(ctx, words.split(' would')[0] + ' outside', r.x + r.w / 2, Math.max(r.y + 36 * dpr, 36 * dpr), dpr, brick)
+}
+
+/** What the player sees at once, as corners at the map's top left, with marks where the next one begins. */
+function drawScreen(ctx: Context, w: Workspace, m: MapInfo, view: View, dpr: number) {
+	const { screen } = w.project.head.project
+	if (!screen.w || !screen.h || screen.w * m.cellWidth * view.scale < 40) return
+	ctx.beginPath()
+	for (let y = m.bounds.y; y < m.bounds.y + m.bounds.h; y += screen.h) {
+		for (let x = m.bounds.x; x < m.bounds.x + m.bounds.w; x += screen.w) {
+			const r = view.cellRect(m, { x, y, w: screen.w, h: screen.h })
+			const s = 12 * dpr
+			for (const [cx, cy, dx, dy] of [
+				[r.x, r.y, 1, 1],
+				[r.x + r.w, r.y, -1, 1],
+				[r.x, r.y + r.h, 1, -1],
+				[r.x + r.w, r.y + r.h, -1, -1],
+			]) {
+				ctx.moveTo(cx + dx * s, cy + dy * 2)
+				ctx.lineTo(cx + dx * 2, cy + dy * 2)
+				ctx.lineTo(cx + dx * 2, cy + dy * s)
+			}
+		}
+	}
+	ctx.lineWidth = 4 * dpr
+	ctx.strokeStyle = 'rgb(252 250 245 / 0.8)'
+	ctx.stroke()
+	ctx.lineWidth = 1.5 * dpr
+	ctx.strokeStyle = ink
+	ctx.stroke()
 }
 
 const boxOf = (view: View, e: Rect): Rect => {

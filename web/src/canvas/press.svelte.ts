@@ -1,6 +1,6 @@
 import type { Entity, Ghost, ID, MapInfo, Point, Rect, Selected } from '../core/types'
 import type { Picking, Workspace } from '../workspace.svelte'
-import { axisHandles, hasNub, nubOf, nubRadius, type Doing } from './overlay'
+import { axisHandles, hasNub, type Side, sideHandles, nubOf, nubRadius, type Doing } from './overlay'
 
 type Does =
 	| { what: 'nothing' }
@@ -10,6 +10,7 @@ type Does =
 	| { what: 'band'; from: Point; to: Point; add: boolean }
 	| { what: 'pick'; way: Point[]; mode: Picking['mode'] }
 	| { what: 'axis'; upright: boolean }
+	| { what: 'side'; side: Side }
 	| { what: 'shift'; from: Point; by: Point }
 	| { what: 'wire'; from: Entity; to: Point }
 
@@ -61,6 +62,14 @@ export class Press {
 			)
 			if (handle) {
 				this.does = { what: 'axis', upright: handle.upright }
+				return
+			}
+		}
+		if (e.button === 0 && !w.play.on && !w.hand.holding) {
+			const { x, y } = at
+			const bar = sideHandles(m, w.view, this.dpr()).find((h) => x >= h.x && y >= h.y && x < h.x + h.w && y < h.y + h.h)
+			if (bar) {
+				this.does = { what: 'side', side: bar.side }
 				return
 			}
 		}
@@ -179,6 +188,18 @@ export class Press {
 				if (to !== (does.upright ? now.x : now.y)) w.hand.mirror(m, does.upright ? { x: to } : { y: to })
 				return
 			}
+			case 'side': {
+				const p = w.view.at(at.x, at.y)
+				const b = { ...m.bounds }
+				const line = Math.round(does.side === 'left' || does.side === 'right' ? p.x / m.cellWidth : p.y / m.cellHeight)
+				if (does.side === 'left') [b.x, b.w] = [Math.min(line, b.x + b.w - 1), Math.max(1, b.x + b.w - line)]
+				if (does.side === 'top') [b.y, b.h] = [Math.min(line, b.y + b.h - 1), Math.max(1, b.y + b.h - line)]
+				if (does.side === 'right') b.w = Math.max(1, line - b.x)
+				if (does.side === 'bottom') b.h = Math.max(1, line - b.y)
+				const now = w.resizing?.bounds ?? m.bounds
+				if (now.x !== b.x || now.y !== b.y || now.w !== b.w || now.h !== b.h) w.tryBounds(b)
+				return
+			}
 			case 'shift':
 			case 'move': {
 				const by = { x: cell.x - does.from.x, y: cell.y - does.from.y }
@@ -209,6 +230,8 @@ export class Press {
 				else w.selectCells(this.picking(does))
 				return
 			}
+			case 'side':
+				return void w.resize()
 			case 'shift':
 				if (does.by.x || does.by.y) w.moveArea(does.by.x, does.by.y)
 				return
@@ -336,6 +359,7 @@ export class Press {
 	cancel(): boolean {
 		if (this.does.what === 'nothing') return false
 		if (this.does.what === 'pick') this.w.refreshArea()
+		if (this.does.what === 'side') this.w.tryBounds(null)
 		this.does = idle
 		return true
 	}

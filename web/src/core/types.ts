@@ -20,6 +20,23 @@ export interface Cut {
 	spacing: number
 }
 
+export interface Size {
+	w: number
+	h: number
+}
+
+export interface PlanLayer {
+	name: string
+	kind: Layer['kind']
+	front: boolean
+}
+
+export interface Loss {
+	cells: number
+	entities: number
+	spans: Span[]
+}
+
 export interface KindLook {
 	kind: string
 	look: number
@@ -31,6 +48,8 @@ export interface ProjectInfo {
 	cellWidth: number
 	cellHeight: number
 	hero: { frames: (number[] | null)[]; speed: number }
+	screen: Size
+	presets: (Size & { name: string })[] | null
 	looks: KindLook[] | null
 }
 
@@ -215,6 +234,7 @@ export interface Head {
 	zones: Zone[]
 	zoneWords: ZoneWord[]
 	hatches: string[]
+	plan: PlanLayer[]
 	wires: Wire[]
 	kinds: Kind[]
 	canUndo: string

@@ -9,6 +9,7 @@
 	import JoinDialog from '../passages/JoinDialog.svelte'
 	import PlayScreen from '../play/PlayScreen.svelte'
 	import RulesStation from '../rules/RulesStation.svelte'
+	import MapSheet from '../stack/MapSheet.svelte'
 	import Stack from '../stack/Stack.svelte'
 	import { Intake } from '../tilesets/intake.svelte'
 	import StarterOffer from '../tilesets/StarterOffer.svelte'
@@ -138,6 +139,7 @@
 		{/if}
 	</div>
 	{#if w.joining}<JoinDialog />{/if}
+	<MapSheet />
 	<Finder />
 	<KeySheet />
 	<NoticeList notices={w.notices} />

@@ -321,6 +321,17 @@ export function actions(w: Workspace): Action[] {
 		{ name: 'Rules', group: 'Go to', run: () => w.open('rules') },
 		{ name: 'All projects', group: 'Go to', run: () => location.assign('/') },
 	]
+	list.push(
+		{
+			name: 'Size, shift, exchange or clear this map…',
+			group: 'Map',
+			keys: ['Ctrl+E'],
+			when: editing,
+			run: () => (w.sheetOpen = true),
+		},
+		{ name: 'Crop the map to the selection', group: 'Map', when: area, run: () => w.cropToArea() },
+		{ name: 'Show or hide the screen', group: 'View', when: onMap, run: () => (w.screen = !w.screen) },
+	)
 	list.push({ name: `Delete map ${w.map?.name}`, group: 'Map', when: editing, run: () => w.removeMap(w.map!.id) })
 	for (const m of w.project.head.maps) list.push({ name: `Map ${m.name}`, group: 'Go to', run: () => w.show(m.id) })
 	return list

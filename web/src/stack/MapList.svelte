@@ -1,30 +1,15 @@
 <script lang="ts">
 	import Plus from '@lucide/svelte/icons/plus'
 	import Trash2 from '@lucide/svelte/icons/trash-2'
+	import Settings2 from '@lucide/svelte/icons/settings-2'
 	import Hint from '../frame/Hint.svelte'
 	import { workspace } from '../workspace.svelte'
+	import NewMap from './NewMap.svelte'
 
 	const w = workspace()
 	const maps = $derived(w.project.head.maps)
 	let making = $state(false)
 	let naming = $state('')
-	let name = $state('')
-	let width = $state(32)
-	let height = $state(24)
-
-	function make(e: Event) {
-		e.preventDefault()
-		const made = w.project.try('newMap', {
-			name: name.trim() || `Map ${maps.length + 1}`,
-			w: width || 0,
-			h: height || 0,
-		})
-		if (!made?.made) return
-		making = false
-		name = ''
-		w.show(made.made)
-	}
-
 	function rename(id: string, before: string, next: string) {
 		naming = ''
 		if (next !== before)
@@ -39,30 +24,7 @@
 	>
 </div>
 {#if making}
-	<form class="flex flex-col gap-1.5 border-y border-line bg-chalk p-2" onsubmit={make} novalidate>
-		<!-- svelte-ignore a11y_autofocus -->
-		<input class="field w-full" placeholder="Name" aria-label="Name of the new map" bind:value={name} autofocus />
-		<div class="flex items-center gap-1">
-			<input
-				class="field w-full font-mono"
-				type="number"
-				min="1"
-				max="2048"
-				aria-label="Width in cells"
-				bind:value={width}
-			/>
-			×
-			<input
-				class="field w-full font-mono"
-				type="number"
-				min="1"
-				max="2048"
-				aria-label="Height in cells"
-				bind:value={height}
-			/>
-		</div>
-		<button class="button button-main">Make the map</button>
-	</form>
+	<NewMap made={() => (making = false)} />
 {/if}
 <ul class="max-h-40 shrink-0 overflow-y-auto pb-1" aria-label="Maps">
 	{#each maps as m (m.id)}
@@ -96,6 +58,13 @@
 					<span class="font-mono text-[11px] text-dim">{m.bounds.w}×{m.bounds.h}</span>
 				</button>
 				{#if w.map?.id === m.id && !w.play.on}
+					<Hint
+						label="Size, shift, exchange or clear {m.name}"
+						class="button-plain"
+						onclick={() => (w.sheetOpen = true)}
+					>
+						<Settings2 size={15} />
+					</Hint>
 					<Hint label="Delete map {m.name}" class="button-plain hover:text-brick" onclick={() => w.removeMap(m.id)}>
 						<Trash2 size={15} />
 					</Hint>

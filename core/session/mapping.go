@@ -1,0 +1,83 @@
+package session
+
+import (
+	"azzel/core/author"
+	"azzel/core/document"
+	"azzel/core/grid"
+	"errors"
+)
+
+type boundsArgs struct {
+	Map    document.ID `json:"map"`
+	Bounds grid.Rect   `json:"bounds"`
+}
+
+func (s *Session) lossOf(a boundsArgs) (any, error) {
+	m, err := s.mapOf(a.Map)
+	if err != nil {
+		return nil, err
+	}
+	out := author.LossOf(m, a.Bounds)
+	out.Spans = out.Spans[:min(len(out.Spans), maxGhostSpans)]
+	return out, nil
+}
+
+// crop gives a map the bounds of what is selected on it.
+func (s *Session) crop(a mapArgs) (any, error) {
+	m, err := s.mapOf(a.Map)
+	if err != nil {
+		return nil, err
+	}
+	r := s.within(m.ID)
+	if r == nil {
+		return nil, errors.New("no cells are selected")
+	}
+	c, err := author.Resize(m, r.Bounds())
+	if err != nil {
+		return nil, err
+	}
+	return s.make(c.Do, c.Label)
+}
+
+// Where an exchange of tiles works.
+const (
+	inSelection = "selection"
+	inMap       = "map"
+	inProject   = "project"
+)
+
+func (s *Session) exchange(a struct {
+	Map   document.ID   `json:"map"`
+	In    string        `json:"in"`
+	Swaps []author.Swap `json:"swaps"`
+	// From and To are tilesets of the same arrangement, instead of single tiles.
+	From document.ID `json:"from"`
+	To   document.ID `json:"to"`
+}) (any, error) {
+	d := s.doc()
+	if a.From != "" {
+		from, to := d.Tilesets.Get(a.From), d.Tilesets.Get(a.To)
+		if from == nil || to == nil || from == to {
+			return nil, errors.New("choose two tilesets that are there")
+		}
+		a.Swaps, _ = author.Swaps(from, to)
+	}
+	var m *document.Map
+	var region *grid.Region
+	if a.In != inProject {
+		var err error
+		if m, err = s.mapOf(a.Map); err != nil {
+			return nil, err
+		}
+	}
+	if a.In == inSelection {
+		if region = s.within(a.Map); region == nil {
+			return nil, errors.New("no cells are selected")
+		}
+	}
+	c, err := author.Exchange(d, m, region, a.Swaps)
+	if err != nil {
+		return nil, err
+	}
+	return s.make(c.Do, c.Label)
+}

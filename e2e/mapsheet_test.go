@@ -1,0 +1,119 @@
+package e2e
+
+import (
+	"azzel/core/document"
+	"azzel/core/grid"
+	"azzel/core/sample"
+	"fmt"
+	"testing"
+
+	"github.com/go-rod/rod/lib/input"
+)
+
+func boundsAre(want grid.Rect) func(*document.Document) error {
+	return func(d *document.Document) error {
+		if got := d.Maps.Get(sample.Quay).Bounds; got != want {
+			return fmt.Errorf("the bounds are %v, wanted %v", got, want)
+		}
+		return nil
+	}
+}
+
+func TestMapIsResizedByNumberAndBySide(t *testing.T) {
+	k := world(t).open()
+	start := k.rig.doc().Hash()
+	k.press("Size, shift, exchange or clear Quay")
+	k.write("[aria-label='Cells more at the right']", "-4")
+	k.see("[data-testid=new-size]", "16 × 12")
+	k.see("[aria-label=Size]", "66 painted cells and 1 entity would lie outside")
+	k.write("[aria-label='Cells more at the top']", "2")
+	k.press("Resize")
+	k.stored(boundsAre(grid.Rect{X: 0, Y: -2, W: 16, H: 14}))
+	k.write("[aria-label='Cells more at the left']", "3000")
+	k.press("Resize")
+	k.notice("1 to 2048")
+	k.press("Close")
+	k.gone("[aria-label=Size]")
+	// the bar outside the right side is dragged back out
+	bar, to := k.at(16, 5), k.at(20, 5)
+	bar.X, bar.Y = bar.X-16+13, bar.Y-16
+	to.X, to.Y = to.X-16, bar.Y
+	k.drag(left, bar, to)
+	k.stored(boundsAre(grid.Rect{X: 0, Y: -2, W: 20, H: 14}))
+	k.focusMap()
+	k.with(input.ControlLeft, input.KeyZ, input.KeyZ)
+	k.stored(func(d *document.Document) error {
+		if d.Hash() != start {
+			return fmt.Errorf("something was lost")
+		}
+		return nil
+	})
+	k.same()
+}
+
+func TestShiftExchangeCropAndClear(t *testing.T) {
+	k := world(t).open()
+	k.holdTile(1)
+	k.holdTile(5)
+	k.keys(input.Escape)
+	k.focusMap()
+	k.with(input.ControlLeft, input.KeyE)
+	k.write("[aria-label='Shift to the right']", "3")
+	k.pressIn("[aria-label=Shift] button", "Shift")
+	k.stored(cellsAre(sample.Things, 3, 5, 1, 2, 5, 1, 0, 5, -1))
+	k.pressIn("[aria-label='Tile that is exchanged'] button", "tile 1 of Coast")
+	k.pressIn("[aria-label='Tile that takes its place'] button", "tile 5 of Coast")
+	k.press("Exchange the tile")
+	k.notice("Exchanged 60 cells")
+	k.stored(count(sample.Things, 5, 60))
+	k.press("Close")
+	k.word("Selects", "cells of all layers")
+	k.focusMap()
+	k.drag(left, k.at(2, 2), k.at(6, 6))
+	k.with(input.ControlLeft, input.KeyE)
+	k.press("Crop to the selection")
+	k.stored(boundsAre(grid.Rect{X: 2, Y: 2, W: 5, H: 5}))
+	k.press("Clear the map")
+	k.stored(func(d *document.Document) error {
+		// what lies outside the bounds is kept
+		if d.Entity(sample.Quay, sample.Spawn) != nil || d.Entity(sample.Quay, sample.Exit) == nil {
+			return fmt.Errorf("the spawn is there, or the exit is not")
+		}
+		return count(sample.Things, 5, 0)(d)
+	})
+	k.press("Close")
+	k.same()
+}
+
+// A new map's size comes from presets and screens, and its layers from the plan.
+func TestNewMapFromPresetAndPlan(t *testing.T) {
+	k := world(t).open()
+	k.press("Size, shift, exchange or clear Quay")
+	k.write("[aria-label='Width of the screen in cells']", "16")
+	k.keys(input.Tab)
+	k.stored(func(d *document.Document) error {
+		if d.Project.Screen != (document.Size{W: 16, H: 14}) {
+			return fmt.Errorf("the screen is %v", d.Project.Screen)
+		}
+		return nil
+	})
+	k.press("Close")
+	k.press("New map")
+	k.write("form [aria-label='Width in cells']", "30")
+	k.write("form [aria-label='Height in cells']", "22")
+	k.press("keep this size")
+	k.see("[aria-label=Sizes]", "30 × 22")
+	k.press("Two by two screens")
+	k.see("form", "2 × 2 screens")
+	k.press("Make the map")
+	k.see("header", "Map 3")
+	k.stored(func(d *document.Document) error {
+		for _, m := range d.MapsInOrder() {
+			if m.Name == "Map 3" && m.Bounds == (grid.Rect{W: 32, H: 28}) && m.Layers.Len() == 4 {
+				return nil
+			}
+		}
+		return fmt.Errorf("the map was not made")
+	})
+	k.same()
+}

@@ -1,0 +1,237 @@
+<script lang="ts">
+	import { Dialog } from 'bits-ui'
+	import type { Grip } from '../core/types'
+	import GripPicture from '../hand/GripPicture.svelte'
+	import { nameOf } from '../hand/naming'
+	import { workspace } from '../workspace.svelte'
+	import { lossWords } from './lossWords'
+
+	// What is done to a whole map: its size, shifting, exchanging tiles, clearing.
+	const w = workspace()
+	const m = $derived(w.map)
+	const project = $derived(w.project.head.project)
+	const sides = [
+		{ id: 'left', label: 'Left' },
+		{ id: 'top', label: 'Top' },
+		{ id: 'right', label: 'Right' },
+		{ id: 'bottom', label: 'Bottom' },
+	] as const
+	let grow = $state({ left: 0, top: 0, right: 0, bottom: 0 })
+	let shift = $state({ x: 0, y: 0, wrap: true })
+	let where = $state<'selection' | 'map' | 'project'>('map')
+	let from = $state(-1)
+	let to = $state(-1)
+	let setFrom = $state('')
+	let setTo = $state('')
+
+	const number = (e: { currentTarget: HTMLInputElement }) => Math.trunc(e.currentTarget.valueAsNumber) || 0
+	const bounds = $derived(
+		m && {
+			x: m.bounds.x - grow.left,
+			y: m.bounds.y - grow.top,
+			w: m.bounds.w + grow.left + grow.right,
+			h: m.bounds.h + grow.top + grow.bottom,
+		},
+	)
+	const changed = $derived(Object.values(grow).some((n) => n))
+	const singles = $derived(
+		w.hand.tray.flatMap((s) => (s && s.grip.what === 'tiles' && s.grip.cells?.length === 1 ? [s.grip] : [])),
+	)
+
+	function try_() {
+		w.tryBounds(changed && bounds && bounds.w > 0 && bounds.h > 0 ? bounds : null)
+	}
+
+	function open(is: boolean) {
+		if (is) return
+		w.sheetOpen = false
+		w.tryBounds(null)
+		grow = { left: 0, top: 0, right: 0, bottom: 0 }
+	}
+
+	function exchange() {
+		const done = w.project.try('exchange', {
+			map: m!.id,
+			in: where,
+			swaps: [{ from: singles[from].cells![0], to: to < 0 ? 0 : singles[to].cells![0] }],
+			from: '',
+			to: '',
+		})
+		if (done) w.notices.say(`${done.text}.`, 'done', { label: 'Undo', run: () => void w.project.undo() })
+	}
+
+	function exchangeSets() {
+		const done = w.project.try('exchange', { map: m!.id, in: where, swaps: [], from: setFrom, to: setTo })
+		if (done) w.notices.say(`${done.text}.`, 'done', { label: 'Undo', run: () => void w.project.undo() })
+	}
+
+	function screen(axis: 'w' | 'h', value: number) {
+		const now = project.screen.w ? project.screen : { w: 20, h: 14 }
+		w.project.try('set', {
+			ref: { type: 'project' },
+			field: 'screen',
+			value: { ...now, [axis]: value },
+			text: 'Changed the screen',
+		})
+	}
+</script>
+
+{#snippet tilePick(label: string, chosen: number, choose: (i: number) => void, none: string)}
+	<div class="flex flex-wrap gap-1" role="radiogroup" aria-label={label}>
+		{#if none}
+			<button
+				role="radio"
+				aria-checked={chosen < 0}
+				class="button {chosen < 0 ? 'border-held' : ''}"
+				onclick={() => choose(-1)}>{none}</button
+			>
+		{/if}
+		{#each singles as g, i (i)}
+			<button
+				role="radio"
+				aria-checked={chosen === i}
+				aria-label={nameOf(w.project, g as Grip)}
+				class="border-2 p-0.5 {chosen === i ? 'border-held' : 'border-line'}"
+				onclick={() => choose(i)}><GripPicture grip={g} size={24} /></button
+			>
+		{/each}
+	</div>
+{/snippet}
+
+<Dialog.Root bind:open={() => w.sheetOpen && m !== undefined, open}>
+	<Dialog.Portal>
+		<Dialog.Content
+			class="cut fixed top-12 left-[252px] z-50 max-h-[86vh] w-[340px] overflow-y-auto outline-none"
+			preventScroll={false}
+			trapFocus={false}
+			interactOutsideBehavior="ignore"
+		>
+			{#if m && bounds}
+				<div class="flex flex-col gap-3 p-4">
+					<Dialog.Title class="text-[15px] font-semibold">{m.name}</Dialog.Title>
+					<section class="flex flex-col gap-1.5" aria-label="Size">
+						<h3 class="heading">Size: cells more (or less) at each side</h3>
+						<div class="grid grid-cols-4 gap-1.5">
+							{#each sides as s (s.id)}
+								<label class="flex flex-col text-[12px] text-dim"
+									>{s.label}
+									<input
+										class="field w-full font-mono"
+										type="number"
+										aria-label="Cells more at the {s.id}"
+										value={grow[s.id]}
+										oninput={(e) => {
+											grow[s.id] = number(e)
+											try_()
+										}}
+									/>
+								</label>
+							{/each}
+						</div>
+						<p data-testid="new-size">
+							<span class="font-mono">{m.bounds.w} × {m.bounds.h}</span>
+							{#if changed}becomes <b class="font-mono">{bounds.w} × {bounds.h}</b>{/if}
+						</p>
+						{#if w.resizing && lossWords(w.resizing.loss)}
+							<p class="border-l-2 border-brick pl-2 text-brick">{lossWords(w.resizing.loss)}</p>
+						{/if}
+						<div class="flex gap-1.5">
+							<button
+								class="button grow button-main"
+								disabled={!changed}
+								onclick={() => {
+									w.resizing = { bounds, loss: { cells: 0, entities: 0, spans: [] } }
+									if (w.resize()) grow = { left: 0, top: 0, right: 0, bottom: 0 }
+								}}>Resize</button
+							>
+							<button class="button" disabled={!w.area} onclick={() => w.cropToArea()}>Crop to the selection</button>
+						</div>
+						<p class="text-[12px] text-dim">With an empty hand, the map’s sides can be dragged too.</p>
+					</section>
+					<section class="flex flex-col gap-1.5 border-t border-line pt-2" aria-label="Screen">
+						<h3 class="heading">Screen: what the player sees at once</h3>
+						<div class="flex items-center gap-1.5">
+							{#each ['w', 'h'] as const as axis (axis)}
+								<input
+									class="field w-20 font-mono"
+									type="number"
+									aria-label="{axis === 'w' ? 'Width' : 'Height'} of the screen in cells"
+									value={project.screen[axis] || (axis === 'w' ? 20 : 14)}
+									onchange={(e) => screen(axis, number(e))}
+								/>
+								{#if axis === 'w'}×{/if}
+							{/each}
+							<label class="flex items-center gap-1.5"
+								><input type="checkbox" class="accent-glaze" bind:checked={w.screen} /> show it</label
+							>
+						</div>
+					</section>
+					<section class="flex flex-col gap-1.5 border-t border-line pt-2" aria-label="Shift">
+						<h3 class="heading">Shift everything by cells</h3>
+						<div class="flex items-center gap-1.5">
+							{#each ['x', 'y'] as const as axis (axis)}
+								<input
+									class="field w-16 font-mono"
+									type="number"
+									aria-label="Shift {axis === 'x' ? 'to the right' : 'down'}"
+									value={shift[axis]}
+									oninput={(e) => (shift[axis] = number(e))}
+								/>
+							{/each}
+							<label class="flex grow items-center gap-1.5"
+								><input type="checkbox" class="accent-glaze" bind:checked={shift.wrap} /> around</label
+							>
+							<button
+								class="button"
+								onclick={() => w.project.try('shift', { map: m.id, dx: shift.x, dy: shift.y, wrap: shift.wrap })}
+								>Shift</button
+							>
+						</div>
+					</section>
+					<section class="flex flex-col gap-1.5 border-t border-line pt-2" aria-label="Exchange tiles">
+						<h3 class="heading">Exchange tiles</h3>
+						<label class="flex items-center gap-2"
+							>In <select class="field grow" bind:value={where} aria-label="Where tiles are exchanged">
+								<option value="selection" disabled={!w.area}>the selection</option>
+								<option value="map">this map</option>
+								<option value="project">all maps</option>
+							</select></label
+						>
+						{#if singles.length}
+							{@render tilePick('Tile that is exchanged', from, (i) => (from = i), '')}
+							<span class="text-[12px] text-dim">for</span>
+							{@render tilePick('Tile that takes its place', to, (i) => (to = i), 'nothing')}
+							<button class="button" disabled={from < 0 || from === to} onclick={exchange}>Exchange the tile</button>
+						{:else}
+							<p class="text-[12px] text-dim">Hold the tiles once: they are offered here from the tray.</p>
+						{/if}
+						{#if w.project.head.tilesets.length > 1}
+							<div class="grid grid-cols-2 gap-1.5">
+								<select class="field" bind:value={setFrom} aria-label="Tileset that is exchanged">
+									<option value="">a tileset…</option>
+									{#each w.project.head.tilesets as t (t.id)}<option value={t.id}>{t.name}</option>{/each}
+								</select>
+								<select class="field" bind:value={setTo} aria-label="Tileset that takes its place">
+									<option value="">for…</option>
+									{#each w.project.head.tilesets as t (t.id)}<option value={t.id}>{t.name}</option>{/each}
+								</select>
+							</div>
+							<button class="button" disabled={!setFrom || !setTo || setFrom === setTo} onclick={exchangeSets}
+								>Exchange the tileset, place by place</button
+							>
+						{/if}
+					</section>
+					<section class="flex gap-1.5 border-t border-line pt-2" aria-label="Clear">
+						<button class="button grow" onclick={() => w.project.try('clear', { map: m.id, layer: w.active })}
+							>Clear {m.layers.find((l) => l.id === w.active)?.name ?? 'the layer'}</button
+						>
+						<button class="button grow" onclick={() => w.project.try('clear', { map: m.id, layer: '' })}
+							>Clear the map</button
+						>
+					</section>
+					<Dialog.Close class="button">Close</Dialog.Close>
+				</div>
+			{/if}
+		</Dialog.Content>
+	</Dialog.Portal>
+</Dialog.Root>

@@ -1,0 +1,86 @@
+<script lang="ts">
+	import { workspace } from '../workspace.svelte'
+
+	// A new map: its name, and its size in cells or in screens.
+	let { made }: { made: () => void } = $props()
+	const w = workspace()
+	const project = $derived(w.project.head.project)
+	const screen = $derived(project.screen.w ? project.screen : { w: 20, h: 14 })
+	const sizes = $derived([
+		{ name: 'One screen', w: screen.w, h: screen.h },
+		{ name: 'Two by two screens', w: screen.w * 2, h: screen.h * 2 },
+		{ name: 'Four screens long', w: screen.w * 4, h: screen.h },
+		...(project.presets ?? []),
+	])
+	let name = $state('')
+	let width = $state<number | null>(32)
+	let height = $state<number | null>(24)
+	const fits = $derived(
+		width && height && width % screen.w === 0 && height % screen.h === 0
+			? `${width / screen.w} × ${height / screen.h} screens`
+			: '',
+	)
+
+	function make(e: Event) {
+		e.preventDefault()
+		const done = w.project.try('newMap', {
+			name: name.trim() || `Map ${w.project.head.maps.length + 1}`,
+			w: width ?? 0,
+			h: height ?? 0,
+		})
+		if (!done?.made) return
+		made()
+		w.show(done.made)
+	}
+
+	function keep() {
+		const presets = [...(project.presets ?? []), { name: `${width} × ${height}`, w: width ?? 0, h: height ?? 0 }]
+		w.project.try('set', { ref: { type: 'project' }, field: 'presets', value: presets, text: 'Kept a size of maps' })
+	}
+</script>
+
+<form class="flex flex-col gap-1.5 border-y border-line bg-chalk p-2" onsubmit={make} novalidate>
+	<!-- svelte-ignore a11y_autofocus -->
+	<input class="field w-full" placeholder="Name" aria-label="Name of the new map" bind:value={name} autofocus />
+	<div class="flex items-center gap-1">
+		<input
+			class="field w-full font-mono"
+			type="number"
+			min="1"
+			max="2048"
+			aria-label="Width in cells"
+			bind:value={width}
+		/>
+		×
+		<input
+			class="field w-full font-mono"
+			type="number"
+			min="1"
+			max="2048"
+			aria-label="Height in cells"
+			bind:value={height}
+		/>
+	</div>
+	<p class="text-[12px] text-dim">
+		{fits || `a screen is ${screen.w} × ${screen.h}`}
+		{#if width && height && !sizes.some((s) => s.w === width && s.h === height)}
+			· <button type="button" class="underline hover:text-ink" onclick={keep}>keep this size</button>
+		{/if}
+	</p>
+	<ul class="flex flex-col" aria-label="Sizes">
+		{#each sizes as s (s.name)}
+			<li class="flex">
+				<button
+					type="button"
+					class="flex h-6 min-w-0 grow items-center gap-1 px-1 text-left text-[12px] hover:bg-well"
+					aria-pressed={s.w === width && s.h === height}
+					onclick={() => ([width, height] = [s.w, s.h])}
+				>
+					<span class="grow truncate">{s.name}</span>
+					<span class="font-mono text-dim">{s.w}×{s.h}</span>
+				</button>
+			</li>
+		{/each}
+	</ul>
+	<button class="button button-main">Make the map</button>
+</form>
