@@ -87,6 +87,32 @@ func (s *Server) picture(c fiber.Ctx) error {
 	return c.Send(data)
 }
 
+// recognise finds the tiles of a material on a picture, by the one that shows it all over.
+func (s *Server) recognise(c fiber.Ctx) error {
+	var ask struct {
+		Picture string       `json:"picture"`
+		Cut     document.Cut `json:"cut"`
+		Full    int          `json:"full"`
+		By      string       `json:"by"`
+	}
+	if err := document.Strict(c.Body(), &ask); err != nil {
+		return bad(errors.New("say which tile of which picture shows the material all over"))
+	}
+	data, err := s.store.PictureBytes(c.Context(), ask.Picture)
+	if err != nil {
+		return err
+	}
+	img, err := DecodePicture(data)
+	if err != nil {
+		return bad(err)
+	}
+	p := cut.Picture{Width: img.Bounds().Dx(), Height: img.Bounds().Dy(), Pix: img.Pix}
+	if err := ask.Cut.Check(p.Width, p.Height); err != nil {
+		return bad(err)
+	}
+	return c.JSON(append([]cut.Marked{}, cut.Recognise(p, ask.Cut, ask.Full, ask.By)...))
+}
+
 // number gives a number that cells can call a material or zone by.
 func (s *Server) number(c fiber.Ctx) error {
 	n, err := s.store.ReserveNumber(c.Context(), projectOf(c))

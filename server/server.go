@@ -102,6 +102,7 @@ func (s *Server) routes() {
 	project.Post("/pictures", s.takePicture)
 	project.Post("/starter", s.starter)
 	project.Post("/numbers", s.number)
+	project.Post("/recognise", s.recognise)
 	api.Get("/pictures/:sha", s.picture)
 	s.app.Get("/live/:project", s.identify, s.member, s.sameOrigin, s.live())
 	s.app.Use("/api", func(fiber.Ctx) error {

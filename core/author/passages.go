@@ -58,7 +58,14 @@ func blocked(d *document.Document, solids *document.Solids, m *document.Map, p g
 		if l.Front || l.Kind != document.LayerTiles {
 			continue
 		}
-		if c := l.Cells.At(p.X, p.Y); solids.Cell(c) {
+		if c := l.Cells.At(p.X, p.Y); solids.Shown(m, l, p) {
+			if c.IsMaterial() {
+				name := "a material"
+				if found := d.MaterialByNumber(c.Tileset()); found != nil {
+					name = found.Name
+				}
+				return fmt.Sprintf("The hero cannot stand there: %s on layer %s is solid.", name, l.Name)
+			}
 			name := "its tileset"
 			if t := d.TilesetByNumber(c.Tileset()); t != nil {
 				name = t.Name

@@ -26,7 +26,7 @@ func Diff(a, b *Document) Change {
 	}
 	var c Change
 	c.Head = a.Project != b.Project || !a.Tilesets.Same(b.Tilesets) || !a.Passages.Same(b.Passages) ||
-		!a.Rules.Same(b.Rules) || !a.Flags.Same(b.Flags) || !a.Motifs.Same(b.Motifs) || !a.Zones.Same(b.Zones) || a.Maps.Len() != b.Maps.Len()
+		!a.Rules.Same(b.Rules) || !a.Flags.Same(b.Flags) || !a.Motifs.Same(b.Motifs) || !a.Zones.Same(b.Zones) || !a.Materials.Same(b.Materials) || a.Maps.Len() != b.Maps.Len()
 	if a.Maps.Same(b.Maps) {
 		return c
 	}
@@ -68,4 +68,22 @@ func (c *Change) layers(old, m *Map) {
 		c.Head = c.Head || a.ID != b.ID || a.Name != b.Name || a.Order != b.Order || a.Kind != b.Kind ||
 			a.Hidden != b.Hidden || a.Locked != b.Locked || a.Opacity != b.Opacity || a.Front != b.Front
 	}
+}
+
+// Around adds to chunks those beside them, whose materials may show otherwise.
+func Around(chunks []ChunkAt) []ChunkAt {
+	seen := map[ChunkAt]bool{}
+	var out []ChunkAt
+	for _, c := range chunks {
+		for dy := -1; dy <= 1; dy++ {
+			for dx := -1; dx <= 1; dx++ {
+				at := ChunkAt{c.Map, c.Layer, c.CX + dx, c.CY + dy}
+				if !seen[at] {
+					seen[at] = true
+					out = append(out, at)
+				}
+			}
+		}
+	}
+	return out
 }

@@ -8,14 +8,15 @@ import (
 
 // Document is a whole project.
 type Document struct {
-	Project  *Project
-	Tilesets Table[Tileset]
-	Maps     Table[Map]
-	Passages Table[Passage]
-	Rules    Table[Rule]
-	Flags    Table[Flag]
-	Motifs   Table[Motif]
-	Zones    Table[Zone]
+	Project   *Project
+	Tilesets  Table[Tileset]
+	Maps      Table[Map]
+	Passages  Table[Passage]
+	Rules     Table[Rule]
+	Flags     Table[Flag]
+	Motifs    Table[Motif]
+	Zones     Table[Zone]
+	Materials Table[Material]
 }
 
 // New is an empty project with a grid of 16×16 pixels.

@@ -72,14 +72,15 @@ func (c *Content) Fill(m Map) *Map {
 const magic = "azzel state 1\n"
 
 type stateHead struct {
-	Project  *Project   `json:"project"`
-	Tilesets []*Tileset `json:"tilesets"`
-	Maps     []stateMap `json:"maps"`
-	Passages []*Passage `json:"passages"`
-	Rules    []*Rule    `json:"rules"`
-	Flags    []*Flag    `json:"flags"`
-	Motifs   []*Motif   `json:"motifs"`
-	Zones    []*Zone    `json:"zones"`
+	Project   *Project    `json:"project"`
+	Tilesets  []*Tileset  `json:"tilesets"`
+	Maps      []stateMap  `json:"maps"`
+	Passages  []*Passage  `json:"passages"`
+	Rules     []*Rule     `json:"rules"`
+	Flags     []*Flag     `json:"flags"`
+	Motifs    []*Motif    `json:"motifs"`
+	Zones     []*Zone     `json:"zones"`
+	Materials []*Material `json:"materials"`
 }
 
 type stateMap struct {
@@ -92,7 +93,7 @@ type stateMap struct {
 // objects sorted by id, then the cells of each layer in the same order.
 func (d *Document) Encode() []byte {
 	head := stateHead{Project: d.Project, Tilesets: d.Tilesets.All(), Passages: d.Passages.All(), Rules: d.Rules.All(), Flags: d.Flags.All(),
-		Motifs: d.Motifs.All(), Zones: d.Zones.All(), Maps: []stateMap{}}
+		Motifs: d.Motifs.All(), Zones: d.Zones.All(), Materials: d.Materials.All(), Maps: []stateMap{}}
 	var planes [][]byte
 	for _, m := range d.Maps.All() {
 		sm := stateMap{m, m.Layers.All(), m.Entities.All()}
@@ -168,7 +169,8 @@ func Decode(data []byte) (*Document, error) {
 		fillTable(&d.Rules, head.Rules, func(o *Rule) ID { return o.ID }),
 		fillTable(&d.Flags, head.Flags, func(o *Flag) ID { return o.ID }),
 		fillTable(&d.Motifs, head.Motifs, func(o *Motif) ID { return o.ID }),
-		fillTable(&d.Zones, head.Zones, func(o *Zone) ID { return o.ID }))
+		fillTable(&d.Zones, head.Zones, func(o *Zone) ID { return o.ID }),
+		fillTable(&d.Materials, head.Materials, func(o *Material) ID { return o.ID }))
 }
 
 func fillTable[T any](t *Table[T], all []*T, id func(*T) ID) error {

@@ -3,12 +3,14 @@ package document
 import (
 	"azzel/core/cells"
 	"azzel/core/grid"
+	"azzel/core/material"
 )
 
 // Solids answers what stands in the way on a document's maps; it keeps what it
 // looked up, so make one for each document.
 type Solids struct {
 	sheets *Sheets
+	fitter *material.Fitter
 	// zones says what each zone is, by number.
 	zones  map[int]string
 	zoned  map[ID][]*Layer
@@ -23,7 +25,7 @@ type mapKind struct {
 
 // Solids makes the answerer for this document.
 func (d *Document) Solids() *Solids {
-	s := &Solids{sheets: d.Sheets(), zones: map[int]string{}, zoned: map[ID][]*Layer{}, layers: map[ID][]*Layer{}, kinds: map[mapKind][]*Entity{}}
+	s := &Solids{sheets: d.Sheets(), fitter: d.Fitter(), zones: map[int]string{}, zoned: map[ID][]*Layer{}, layers: map[ID][]*Layer{}, kinds: map[mapKind][]*Entity{}}
 	for _, z := range d.Zones.All() {
 		s.zones[z.Number] = z.Is
 	}
@@ -42,7 +44,26 @@ func (s *Solids) At(m *Map, p grid.Point) bool {
 		return false
 	}
 	for _, l := range s.layers[m.ID] {
-		if s.Cell(l.Cells.At(p.X, p.Y)) {
+		if s.Shown(m, l, p) {
+			return true
+		}
+	}
+	return false
+}
+
+// Shown reports whether what a layer shows on a cell is solid; of a material
+// that is the tile that fits, or any of the quarters.
+func (s *Solids) Shown(m *Map, l *Layer, p grid.Point) bool {
+	c := l.Cells.At(p.X, p.Y)
+	if !c.IsMaterial() {
+		return s.Cell(c)
+	}
+	shown := s.fitter.At(l.Cells, m.Bounds, p.X, p.Y)
+	if shown.Quarters == nil {
+		return s.Cell(shown.Cell)
+	}
+	for _, q := range shown.Quarters {
+		if s.Cell(q) {
 			return true
 		}
 	}
@@ -119,8 +140,10 @@ func (s *Solids) Any(m *Map) bool {
 		}
 	}
 	for _, l := range s.layers[m.ID] {
-		if !l.Cells.Region(m.Bounds, s.Cell).Empty() {
-			return true
+		for _, at := range l.Cells.Region(m.Bounds, func(c cells.Cell) bool { return c.IsMaterial() || s.Cell(c) }).Points() {
+			if s.Shown(m, l, at) {
+				return true
+			}
 		}
 	}
 	return false

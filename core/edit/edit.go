@@ -67,16 +67,17 @@ const (
 
 // Types of object that a Ref can name.
 const (
-	TypeProject = "project"
-	TypeTileset = "tileset"
-	TypeMap     = "map"
-	TypeLayer   = "layer"
-	TypeEntity  = "entity"
-	TypePassage = "passage"
-	TypeRule    = "rule"
-	TypeFlag    = "flag"
-	TypeMotif   = "motif"
-	TypeZone    = "zone"
+	TypeProject  = "project"
+	TypeTileset  = "tileset"
+	TypeMap      = "map"
+	TypeLayer    = "layer"
+	TypeEntity   = "entity"
+	TypePassage  = "passage"
+	TypeRule     = "rule"
+	TypeFlag     = "flag"
+	TypeMotif    = "motif"
+	TypeZone     = "zone"
+	TypeMaterial = "material"
 )
 
 // Ref names an object. Map is given for layers and entities only; the project has no ID.
@@ -167,7 +168,7 @@ func (p *Primitive) check() error {
 		if p.Op != OpSet && p.Op != OpSetBack {
 			return errors.New("the project can only be changed field by field")
 		}
-	case TypeTileset, TypeMap, TypeLayer, TypeEntity, TypePassage, TypeRule, TypeFlag, TypeMotif, TypeZone:
+	case TypeTileset, TypeMap, TypeLayer, TypeEntity, TypePassage, TypeRule, TypeFlag, TypeMotif, TypeZone, TypeMaterial:
 		if !p.Ref.ID.Valid() {
 			return fmt.Errorf("the id of a %s is not valid", p.Ref.Type)
 		}

@@ -194,6 +194,10 @@ func (w *working) open(ref Ref) objects {
 		return &table[document.Zone]{word: "zone", limit: document.MaxZones,
 			read: func() document.Table[document.Zone] { return d.Zones }, write: func(t document.Table[document.Zone]) { d.Zones = t },
 			id: func(o *document.Zone) document.ID { return o.ID }, name: func(o *document.Zone) *string { return &o.Name }}
+	case TypeMaterial:
+		return &table[document.Material]{word: "material", limit: document.MaxMaterials,
+			read: func() document.Table[document.Material] { return d.Materials }, write: func(t document.Table[document.Material]) { d.Materials = t },
+			id: func(o *document.Material) document.ID { return o.ID }, name: func(o *document.Material) *string { return &o.Name }}
 	case TypeLayer:
 		return &table[document.Layer]{word: "layer", limit: document.MaxLayers,
 			read: func() document.Table[document.Layer] { return d.Maps.Get(ref.Map).Layers },

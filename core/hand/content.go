@@ -49,6 +49,13 @@ func (w *Work) content(l *document.Layer, g *Grip, ges *Gesture) (block, error) 
 		}
 		return block{1, 1, []part{whole(l, cells.TileCell(g.Number, 0))}, nil, nil}, nil
 	case Material:
+		m := w.Doc.MaterialByNumber(g.Number)
+		if m == nil {
+			return block{}, errors.New("the material that is held was removed: hold another")
+		}
+		if len(m.Tiles) == 0 {
+			return block{}, fmt.Errorf("%s has no tiles yet: show them on the sheet, in the Tilesets station", m.Name)
+		}
 		return block{1, 1, []part{{layer: l, at: func(x, y int) (cells.Cell, bool) {
 			return cells.MaterialCell(g.Number, chance.Below(chance.At(ges.Seed, x, y, 0), cells.MaxVariant+1)), true
 		}}}, nil, nil}, nil

@@ -2,10 +2,12 @@ package session
 
 import (
 	"azzel/core/author"
+	"azzel/core/cells"
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/hand"
+	"azzel/core/material"
 	"azzel/core/replica"
 	"azzel/core/rules"
 	"encoding/json"
@@ -130,7 +132,18 @@ func init() {
 		}) (author.Change, error) {
 			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.AddLayer(m, a.Kind, a.Above) })
 		}),
-		"addZone": authored(author.AddZone),
+		"addZone":     authored(author.AddZone),
+		"addMaterial": authored(author.AddMaterial),
+		"markMaterial": authored(func(d *document.Document, a struct {
+			ID    document.ID     `json:"id"`
+			Tiles []material.Tile `json:"tiles"`
+		}) (author.Change, error) {
+			m := d.Materials.Get(a.ID)
+			if m == nil {
+				return author.Change{}, errors.New("the material is no longer there")
+			}
+			return author.MarkMaterial(m, a.Tiles)
+		}),
 		"moveLayer": authored(func(d *document.Document, a struct {
 			Map document.ID `json:"map"`
 			ID  document.ID `json:"id"`
@@ -224,6 +237,32 @@ type headTileset struct {
 	Rows    int `json:"rows"`
 }
 
+// headMaterial is a material with how its forms are filled.
+type headMaterial struct {
+	*document.Material
+	Covers []material.Cover `json:"covers"`
+	// Sample is a tile that shows what it is.
+	Sample cells.Cell `json:"sample"`
+}
+
+// materialOf describes a material; what it was before a change is not worked out again.
+func (s *Session) materialOf(m *document.Material) headMaterial {
+	if h, ok := s.fits.told[m]; ok {
+		return h
+	}
+	h := headMaterial{m, material.Covers(m.Set()), 0}
+	for _, t := range m.Tiles {
+		if h.Sample == 0 || t.Form == material.Whole {
+			h.Sample = t.Cell
+		}
+	}
+	if s.fits.told == nil || len(s.fits.told) > 2*document.MaxMaterials {
+		s.fits.told = map[*document.Material]headMaterial{}
+	}
+	s.fits.told[m] = h
+	return h
+}
+
 // headMotif is a motif without what it holds.
 type headMotif struct {
 	ID   document.ID `json:"id"`
@@ -234,14 +273,16 @@ type headMotif struct {
 
 // head is all of the project but cells and entities.
 type head struct {
-	Project  *document.Project   `json:"project"`
-	Tilesets []headTileset       `json:"tilesets"`
-	Maps     []headMap           `json:"maps"`
-	Passages []*document.Passage `json:"passages"`
-	Rules    []headRule          `json:"rules"`
-	Flags    []*document.Flag    `json:"flags"`
-	Motifs   []headMotif         `json:"motifs"`
-	Zones    []*document.Zone    `json:"zones"`
+	Project       *document.Project   `json:"project"`
+	Tilesets      []headTileset       `json:"tilesets"`
+	Maps          []headMap           `json:"maps"`
+	Passages      []*document.Passage `json:"passages"`
+	Rules         []headRule          `json:"rules"`
+	Flags         []*document.Flag    `json:"flags"`
+	Materials     []headMaterial      `json:"materials"`
+	MaterialWords any                 `json:"materialWords"`
+	Motifs        []headMotif         `json:"motifs"`
+	Zones         []*document.Zone    `json:"zones"`
 	// ZoneWords and Hatches are what zones can be and look like.
 	ZoneWords any      `json:"zoneWords"`
 	Hatches   []string `json:"hatches"`
@@ -256,7 +297,7 @@ type head struct {
 func (s *Session) head() head {
 	d := s.doc()
 	h := head{Project: d.Project, Tilesets: []headTileset{}, Maps: []headMap{}, Rules: []headRule{}, Passages: d.Passages.All(), Flags: d.Flags.All(),
-		Motifs: []headMotif{}, Zones: d.ZonesInOrder(), ZoneWords: document.ZoneWords, Hatches: document.Hatches, Plan: d.Project.LayerPlan(),
+		Materials: []headMaterial{}, MaterialWords: document.MaterialWords, Motifs: []headMotif{}, Zones: d.ZonesInOrder(), ZoneWords: document.ZoneWords, Hatches: document.Hatches, Plan: d.Project.LayerPlan(),
 		Wires: append([]author.Drawn{}, author.Wires(d)...), Kinds: document.Kinds, CanUndo: s.replica.CanUndo(), CanRedo: s.replica.CanRedo()}
 	for _, t := range d.TilesetsInOrder() {
 		columns, rows := t.Cut.Tiles(t.Width, t.Height)
@@ -264,6 +305,9 @@ func (s *Session) head() head {
 	}
 	for _, m := range d.MapsInOrder() {
 		h.Maps = append(h.Maps, headMap{m, m.LayersInOrder()})
+	}
+	for _, m := range d.MaterialsInOrder() {
+		h.Materials = append(h.Materials, s.materialOf(m))
 	}
 	for _, m := range d.MotifsInOrder() {
 		h.Motifs = append(h.Motifs, headMotif{m.ID, m.Name, m.W, m.H})

@@ -108,10 +108,33 @@ func (s *Session) preview(a pressArgs) (any, error) {
 		return g, nil
 	}
 	for _, w := range plan.Writes {
-		kind := m.Layers.Get(w.Layer).Kind
-		w.Cells.Each(func(p grid.Point, v cells.Cell) { g.Cells = append(g.Cells, int64(p.X), int64(p.Y), shown(kind, v)) })
+		s.ghostCells(&g, m, m.Layers.Get(w.Layer), w.Cells)
 	}
 	return g, nil
+}
+
+// ghostCells adds what a layer would show: what is written, and the materials
+// beside it that would fit otherwise then.
+func (s *Session) ghostCells(g *Ghost, m *document.Map, l *document.Layer, patch cells.Patch) {
+	if l.Kind != document.LayerTiles || !s.fitter().Any() {
+		patch.Each(func(p grid.Point, v cells.Cell) { g.Cells = append(g.Cells, int64(p.X), int64(p.Y), shown(l.Kind, v)) })
+		return
+	}
+	after, _ := patch.Apply(l.Cells)
+	region := patch.Region()
+	near := region.Clone()
+	for _, span := range region.Spans() {
+		near.AddRect(grid.Rect{X: span.X0 - 1, Y: span.Y - 1, W: span.X1 - span.X0 + 2, H: 3})
+	}
+	near.Clip(m.Bounds)
+	for _, p := range near.Points() {
+		c := after.At(p.X, p.Y)
+		if !c.IsMaterial() && !region.Has(p) {
+			continue
+		}
+		code := s.fits.code(c, s.fitter().At(after, m.Bounds, p.X, p.Y))
+		g.Cells = append(g.Cells, int64(p.X), int64(p.Y), int64(code))
+	}
 }
 
 // shown is a cell as it is drawn: zones are told apart from tiles by their sign.

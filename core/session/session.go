@@ -6,6 +6,7 @@ package session
 import (
 	"azzel/core/document"
 	"azzel/core/edit"
+	"azzel/core/material"
 	"azzel/core/play"
 	"azzel/core/replica"
 	"encoding/json"
@@ -22,6 +23,7 @@ type Session struct {
 	solidsOf *document.Document
 	sheets   *document.Sheets
 	sheetsOf *document.Document
+	fits     fitting
 	ghost    cachedPlan
 	selected selection
 	// kept are arrangements that are held without being motifs.
@@ -112,7 +114,11 @@ func (s *Session) looks() *document.Sheets {
 
 // outcome describes what changed since before.
 func (s *Session) outcome(before *document.Document) Outcome {
-	return Outcome{Change: document.Diff(before, s.doc()), CanUndo: s.replica.CanUndo(), CanRedo: s.replica.CanRedo(),
+	change := document.Diff(before, s.doc())
+	if s.doc().Materials.Len() > 0 {
+		change.Chunks = document.Around(change.Chunks)
+	}
+	return Outcome{Change: change, CanUndo: s.replica.CanUndo(), CanRedo: s.replica.CanRedo(),
 		Pending: len(s.replica.Pending())}
 }
 
@@ -135,8 +141,9 @@ func (s *Session) described(before *document.Document, e *edit.Edit, res edit.Re
 // Hash is the state hash of what the designer sees.
 func (s *Session) Hash() string { return s.doc().Hash() }
 
-// Chunk copies the 1,024 cells of a layer's chunk, 4 bytes each, lowest first,
-// into out; false when all are empty.
+// Chunk copies what the 1,024 cells of a layer's chunk show, 4 bytes each,
+// lowest first, into out; false when all are empty. Materials are fitted; what
+// is put together of quarters is told as fitting says.
 func (s *Session) Chunk(m, layer document.ID, cx, cy int, out *[4096]byte) bool {
 	where := s.doc().Maps.Get(m)
 	if where == nil {
@@ -150,8 +157,13 @@ func (s *Session) Chunk(m, layer document.ID, cx, cy int, out *[4096]byte) bool 
 	if chunk == nil {
 		return false
 	}
+	var shown [1024]material.Shown
+	fitted := l.Kind == document.LayerTiles && s.fitter().Chunk(l.Cells, where.Bounds, cx, cy, &shown)
 	for i := range 1024 {
 		c := chunk.At(i%32, i/32)
+		if fitted {
+			c = s.fits.code(c, shown[i])
+		}
 		out[i*4], out[i*4+1], out[i*4+2], out[i*4+3] = byte(c), byte(c>>8), byte(c>>16), byte(c>>24)
 	}
 	return true
