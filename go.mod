@@ -3,18 +3,19 @@ module azzel
 go 1.26.0
 
 require (
+	github.com/fasthttp/websocket v1.5.12
 	github.com/go-rod/rod v0.116.2
 	github.com/gofiber/contrib/v3/websocket v1.0.0
 	github.com/gofiber/fiber/v3 v3.1.0
 	github.com/jackc/pgx/v5 v5.12.0
 	github.com/pressly/goose/v3 v3.29.0
+	golang.org/x/image v0.47.0
 	gorm.io/driver/postgres v1.6.3
 	gorm.io/gorm v1.31.2
 )
 
 require (
 	github.com/andybalholm/brotli v1.2.6 // indirect
-	github.com/fasthttp/websocket v1.5.12 // indirect
 	github.com/gofiber/schema v1.7.0 // indirect
 	github.com/gofiber/utils/v2 v2.0.2 // indirect
 	github.com/google/uuid v1.6.0 // indirect

@@ -4,6 +4,7 @@ import (
 	"azzel/core/author"
 	"azzel/core/cut"
 	"azzel/core/document"
+	"azzel/core/grid"
 	"azzel/demo"
 	"bytes"
 	"context"
@@ -11,9 +12,15 @@ import (
 	"fmt"
 	"image"
 	"image/draw"
+	_ "image/gif"  // read by DecodePicture
+	_ "image/jpeg" // read by DecodePicture
 	"image/png"
+	"strings"
 
 	"github.com/gofiber/fiber/v3"
+	_ "golang.org/x/image/bmp" // read by DecodePicture
+	xdraw "golang.org/x/image/draw"
+	_ "golang.org/x/image/webp" // read by DecodePicture
 )
 
 // Taken is a picture that was taken in, with what it may be cut into.
@@ -25,27 +32,36 @@ type Taken struct {
 	Guesses []cut.Guess `json:"guesses"`
 }
 
-// DecodePicture reads a PNG under the limits. Sizes are checked before any
-// pixel is decoded; the error is a sentence for people.
+// DecodePicture reads a PNG, WebP, GIF (its first picture), JPEG or BMP under
+// the limits. Sizes are checked before any pixel is decoded; the error is a
+// sentence for people.
 func DecodePicture(data []byte) (*image.NRGBA, error) {
-	config, err := png.DecodeConfig(bytes.NewReader(data))
-	switch {
-	case err != nil:
-		return nil, errors.New("that is not a PNG picture: choose a file that ends in .png")
-	case config.Width < 1 || config.Height < 1:
-		return nil, errors.New("that picture has no pixels")
-	case config.Width > document.MaxPictureSide || config.Height > document.MaxPictureSide:
-		return nil, fmt.Errorf("that picture is %d × %d pixels; the most is %d a side: make it smaller or cut it in parts", config.Width, config.Height, document.MaxPictureSide)
-	case config.Width*config.Height > document.MaxPicturePixels:
-		return nil, fmt.Errorf("that picture has more than %d million pixels: make it smaller or cut it in parts", document.MaxPicturePixels/1_000_000)
-	}
-	img, err := png.Decode(bytes.NewReader(data))
+	config, format, err := image.DecodeConfig(bytes.NewReader(data))
 	if err != nil {
-		return nil, errors.New("that PNG picture is damaged: save it again and choose it once more")
+		return nil, errors.New("that is not a picture: choose a PNG, WebP, GIF, JPEG or BMP file")
+	}
+	if err := checkSize(config.Width, config.Height); err != nil {
+		return nil, err
+	}
+	img, _, err := image.Decode(bytes.NewReader(data))
+	if err != nil {
+		return nil, fmt.Errorf("that %s picture is damaged: save it again and choose it once more", strings.ToUpper(format))
 	}
 	out := image.NewNRGBA(image.Rect(0, 0, config.Width, config.Height))
-	draw.Draw(out, out.Bounds(), img, img.Bounds().Min, draw.Src)
+	draw.Draw(out, img.Bounds(), img, img.Bounds().Min, draw.Src) // a GIF's first picture may be smaller
 	return out, nil
+}
+
+func checkSize(w, h int) error {
+	switch {
+	case w < 1 || h < 1:
+		return errors.New("that picture has no pixels")
+	case w > document.MaxPictureSide || h > document.MaxPictureSide:
+		return fmt.Errorf("that picture is %d × %d pixels; the most is %d a side: make it smaller or cut it in parts", w, h, document.MaxPictureSide)
+	case w*h > document.MaxPicturePixels:
+		return fmt.Errorf("that picture has more than %d million pixels: make it smaller or cut it in parts", document.MaxPicturePixels/1_000_000)
+	}
+	return nil
 }
 
 func (s *Server) takePicture(c fiber.Ctx) error {
@@ -87,30 +103,161 @@ func (s *Server) picture(c fiber.Ctx) error {
 	return c.Send(data)
 }
 
+// storedPicture reads a picture that was taken in before.
+func (s *Server) storedPicture(ctx context.Context, sha string) (cut.Picture, *image.NRGBA, error) {
+	data, err := s.store.PictureBytes(ctx, sha)
+	if err != nil {
+		return cut.Picture{}, nil, err
+	}
+	img, err := DecodePicture(data)
+	if err != nil {
+		return cut.Picture{}, nil, bad(err)
+	}
+	return cut.Picture{Width: img.Bounds().Dx(), Height: img.Bounds().Dy(), Pix: img.Pix}, img, nil
+}
+
+// sight is a picture with a cut, as tiles are seen on it.
+type sight struct {
+	Picture string       `json:"picture"`
+	Cut     document.Cut `json:"cut"`
+}
+
+func (s *Server) look(ctx context.Context, a sight) (cut.Picture, error) {
+	p, _, err := s.storedPicture(ctx, a.Picture)
+	if err != nil {
+		return p, err
+	}
+	if err := a.Cut.Check(p.Width, p.Height); err != nil {
+		return p, bad(err)
+	}
+	return p, nil
+}
+
 // recognise finds the tiles of a material on a picture, by the one that shows it all over.
 func (s *Server) recognise(c fiber.Ctx) error {
 	var ask struct {
-		Picture string       `json:"picture"`
-		Cut     document.Cut `json:"cut"`
-		Full    int          `json:"full"`
-		By      string       `json:"by"`
+		sight
+		Full int    `json:"full"`
+		By   string `json:"by"`
 	}
 	if err := document.Strict(c.Body(), &ask); err != nil {
 		return bad(errors.New("say which tile of which picture shows the material all over"))
 	}
-	data, err := s.store.PictureBytes(c.Context(), ask.Picture)
+	p, err := s.look(c.Context(), ask.sight)
 	if err != nil {
 		return err
 	}
-	img, err := DecodePicture(data)
-	if err != nil {
-		return bad(err)
-	}
-	p := cut.Picture{Width: img.Bounds().Dx(), Height: img.Bounds().Dy(), Pix: img.Pix}
-	if err := ask.Cut.Check(p.Width, p.Height); err != nil {
-		return bad(err)
-	}
 	return c.JSON(append([]cut.Marked{}, cut.Recognise(p, ask.Cut, ask.Full, ask.By)...))
+}
+
+// match finds which tile of another cut or picture each tile becomes.
+func (s *Server) match(c fiber.Ctx) error {
+	var ask struct {
+		From sight `json:"from"`
+		To   sight `json:"to"`
+	}
+	if err := document.Strict(c.Body(), &ask); err != nil {
+		return bad(errors.New("say which picture and cut is matched to which"))
+	}
+	from, err := s.look(c.Context(), ask.From)
+	if err != nil {
+		return err
+	}
+	to, err := s.look(c.Context(), ask.To)
+	if err != nil {
+		return err
+	}
+	return c.JSON(cut.Match(from, ask.From.Cut, to, ask.To.Cut))
+}
+
+// partners finds the tiles that are mirror images of each other.
+func (s *Server) partners(c fiber.Ctx) error {
+	var ask sight
+	if err := document.Strict(c.Body(), &ask); err != nil {
+		return bad(errors.New("say which picture and cut is looked at"))
+	}
+	p, err := s.look(c.Context(), ask)
+	if err != nil {
+		return err
+	}
+	return c.JSON(append([][2]int{}, cut.Partners(p, ask.Cut)...))
+}
+
+// reshape makes another picture of one that was taken in: a part of it, at
+// another size, by the nearest pixel.
+func (s *Server) reshape(c fiber.Ctx) error {
+	var ask struct {
+		Picture string    `json:"picture"`
+		Crop    grid.Rect `json:"crop"`
+		Width   int       `json:"width"`
+		Height  int       `json:"height"`
+	}
+	if err := document.Strict(c.Body(), &ask); err != nil {
+		return bad(errors.New("say which part of the picture is wanted, and how large"))
+	}
+	_, img, err := s.storedPicture(c.Context(), ask.Picture)
+	if err != nil {
+		return err
+	}
+	b := img.Bounds()
+	if in := ask.Crop.Intersect(grid.Rect{W: b.Dx(), H: b.Dy()}); ask.Crop.Empty() || in != ask.Crop {
+		return bad(fmt.Errorf("that part lies outside the picture, which is %d × %d pixels", b.Dx(), b.Dy()))
+	}
+	if err := checkSize(ask.Width, ask.Height); err != nil {
+		return bad(err)
+	}
+	part := image.Rect(ask.Crop.X, ask.Crop.Y, ask.Crop.X+ask.Crop.W, ask.Crop.Y+ask.Crop.H)
+	out := image.NewNRGBA(image.Rect(0, 0, ask.Width, ask.Height))
+	xdraw.NearestNeighbor.Scale(out, out.Bounds(), img, part, xdraw.Src, nil)
+	taken, err := s.intake(c.Context(), projectOf(c), out)
+	if err != nil {
+		return err
+	}
+	return c.JSON(taken)
+}
+
+// maxGathered limits the pictures that are gathered into one.
+const maxGathered = 400
+
+// gather puts single pictures together on one sheet: each in a cell as large as
+// the largest, in its middle and standing on its bottom edge.
+func (s *Server) gather(c fiber.Ctx) error {
+	var ask struct {
+		Pictures []string `json:"pictures"`
+	}
+	if err := document.Strict(c.Body(), &ask); err != nil || len(ask.Pictures) == 0 || len(ask.Pictures) > maxGathered {
+		return bad(fmt.Errorf("1 to %d pictures can be gathered", maxGathered))
+	}
+	var all []*image.NRGBA
+	w, h := 1, 1
+	for _, sha := range ask.Pictures {
+		_, img, err := s.storedPicture(c.Context(), sha)
+		if err != nil {
+			return err
+		}
+		all = append(all, img)
+		w, h = max(w, img.Bounds().Dx()), max(h, img.Bounds().Dy())
+	}
+	columns := 1
+	for columns*columns < len(all) {
+		columns++
+	}
+	rows := (len(all) + columns - 1) / columns
+	if err := checkSize(columns*w, rows*h); err != nil {
+		return bad(err)
+	}
+	out := image.NewNRGBA(image.Rect(0, 0, columns*w, rows*h))
+	for i, img := range all {
+		b := img.Bounds()
+		at := image.Pt(i%columns*w+(w-b.Dx())/2, i/columns*h+h-b.Dy())
+		draw.Draw(out, b.Add(at), img, b.Min, draw.Src)
+	}
+	taken, err := s.intake(c.Context(), projectOf(c), out)
+	if err != nil {
+		return err
+	}
+	taken.Guesses = append([]cut.Guess{{Cut: document.Cut{CellWidth: w, CellHeight: h}, Why: "a cell for each picture"}}, taken.Guesses...)
+	return c.JSON(taken)
 }
 
 // number gives a number that cells can call a material or zone by.

@@ -103,6 +103,10 @@ func (s *Server) routes() {
 	project.Post("/starter", s.starter)
 	project.Post("/numbers", s.number)
 	project.Post("/recognise", s.recognise)
+	project.Post("/match", s.match)
+	project.Post("/partners", s.partners)
+	project.Post("/pictures/reshape", s.reshape)
+	project.Post("/pictures/gather", s.gather)
 	api.Get("/pictures/:sha", s.picture)
 	s.app.Get("/live/:project", s.identify, s.member, s.sameOrigin, s.live())
 	s.app.Use("/api", func(fiber.Ctx) error {

@@ -35,16 +35,16 @@ func AddMaterial(d *document.Document, m document.Material) (Change, error) {
 	return c, nil
 }
 
-// MarkMaterial sets the form of tiles of a material; one without odds is taken
-// out of it. Tiles are kept in the order of their cells.
+// MarkMaterial sets the form of tiles of a material; one of negative odds is
+// taken out of it, one of odds 0 counts as the material and is never put down. Tiles are kept in the order of their cells.
 func MarkMaterial(m *document.Material, marks []material.Tile) (Change, error) {
 	next := slices.Clone(m.Tiles)
 	for _, t := range marks {
 		i := slices.IndexFunc(next, func(o material.Tile) bool { return o.Cell&^cells.TurnBits == t.Cell&^cells.TurnBits })
 		switch {
-		case t.Odds == 0 && i >= 0:
+		case t.Odds < 0 && i >= 0:
 			next = slices.Delete(next, i, i+1)
-		case t.Odds == 0:
+		case t.Odds < 0:
 		case i >= 0:
 			next[i] = t
 		default:

@@ -11,7 +11,7 @@ type zone [4]int
 
 // near is how far, summed over the four parts, two means may lie apart to count
 // as the same ground; textures differ that much from tile to tile.
-const near = 56
+const near = 44
 
 func (a zone) like(b zone) bool {
 	d := 0
@@ -43,7 +43,7 @@ func Recognise(p Picture, c document.Cut, full int, by string) []Marked {
 				f |= 1 << i
 			}
 		}
-		return f, f != 0 || got[8].like(want[8])
+		return f, tidy(f, by) != 0 || by != material.ByCorners && got[8].like(want[8])
 	}
 	var out []Marked
 	seen := make([]bool, columns*rows)

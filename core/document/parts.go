@@ -1,6 +1,9 @@
 package document
 
-import "azzel/core/grid"
+import (
+	"azzel/core/cells"
+	"azzel/core/grid"
+)
 
 // Part is a part of a tile that is solid: a convex outline, in halves of the
 // tile's width and height, clockwise.
@@ -49,4 +52,80 @@ func PartOf(name string) *Part {
 		}
 	}
 	return nil
+}
+
+// Shape is what of a cell stops the hero, as a convex outline in pixels of the
+// cell, scaled by 2 so that halves are whole numbers; nil for nothing.
+type Shape []grid.Point
+
+// turnedOutline lays an outline in a box of w × h the way a cell is turned.
+func turnedOutline(area []grid.Point, w, h int, c cells.Cell) Shape {
+	out := make(Shape, len(area))
+	for i, p := range area {
+		if c&cells.Exchange != 0 {
+			p.X, p.Y = p.Y*w/h, p.X*h/w
+		}
+		if c&cells.MirrorX != 0 {
+			p.X = w - p.X
+		}
+		if c&cells.MirrorY != 0 {
+			p.Y = h - p.Y
+		}
+		out[i] = p
+	}
+	return out
+}
+
+// Overlaps reports whether an outline and a box share more than an edge, by
+// the separating axis theorem for convex outlines; all in the same units.
+func (s Shape) Overlaps(left, top, right, bottom int64) bool {
+	corners := [4][2]int64{{left, top}, {right, top}, {right, bottom}, {left, bottom}}
+	minX, minY, maxX, maxY := int64(s[0].X), int64(s[0].Y), int64(s[0].X), int64(s[0].Y)
+	for _, p := range s {
+		minX, maxX = min(minX, int64(p.X)), max(maxX, int64(p.X))
+		minY, maxY = min(minY, int64(p.Y)), max(maxY, int64(p.Y))
+	}
+	if right <= minX || left >= maxX || bottom <= minY || top >= maxY {
+		return false
+	}
+	for i, a := range s {
+		b := s[(i+1)%len(s)]
+		nx, ny := int64(b.Y-a.Y), int64(a.X-b.X)
+		// the outline lies on one side of its edge; where the box lies wholly on the other, they are apart
+		inside := int64(0)
+		for _, p := range s {
+			if d := nx*int64(p.X-a.X) + ny*int64(p.Y-a.Y); d != 0 {
+				inside = d
+				break
+			}
+		}
+		apart := true
+		for _, c := range corners {
+			d := nx*(c[0]-int64(a.X)) + ny*(c[1]-int64(a.Y))
+			if inside > 0 && d > 0 || inside < 0 && d < 0 {
+				apart = false
+				break
+			}
+		}
+		if apart {
+			return false
+		}
+	}
+	return true
+}
+
+// convex reports whether no corner of an outline points inward.
+func convex(area []grid.Point) bool {
+	sign := 0
+	for i, a := range area {
+		b, c := area[(i+1)%len(area)], area[(i+2)%len(area)]
+		cross := (b.X-a.X)*(c.Y-b.Y) - (b.Y-a.Y)*(c.X-b.X)
+		switch {
+		case cross > 0 && sign < 0, cross < 0 && sign > 0:
+			return false
+		case cross != 0:
+			sign = cross
+		}
+	}
+	return sign != 0
 }

@@ -8,22 +8,29 @@ import (
 // Sheets answers what is set up for the tiles of a document. It keeps what it
 // looked up, so make one for each document.
 type Sheets struct {
-	numbers map[int]*sheet
+	numbers []*sheet // by tileset number
 }
 
 type sheet struct {
 	set   *Tileset
+	solid []bool // by tile, as far as any is solid
 	infos map[int]*TileInfo
 }
 
 // Sheets makes the answerer for this document.
 func (d *Document) Sheets() *Sheets {
-	s := &Sheets{map[int]*sheet{}}
+	s := &Sheets{make([]*sheet, cells.MaxTileset+1)}
 	for _, t := range d.Tilesets.All() {
 		if s.numbers[t.Number] != nil {
 			continue // of two with one number the first id wins
 		}
-		one := &sheet{t, make(map[int]*TileInfo, len(t.Infos))}
+		one := &sheet{set: t, infos: make(map[int]*TileInfo, len(t.Infos))}
+		if n := len(t.Solid); n > 0 {
+			one.solid = make([]bool, t.Solid[n-1]+1)
+		}
+		for _, tile := range t.Solid {
+			one.solid[tile] = true
+		}
 		for i := range t.Infos {
 			one.infos[t.Infos[i].Tile] = &t.Infos[i]
 		}
@@ -40,6 +47,21 @@ func (s *Sheets) Tileset(c cells.Cell) *Tileset {
 	return nil
 }
 
+// anyPart reports whether any tile has a solid part.
+func (s *Sheets) anyPart() bool {
+	for _, one := range s.numbers {
+		if one == nil {
+			continue
+		}
+		for i := range one.set.Infos {
+			if one.set.Infos[i].Part != "" {
+				return true
+			}
+		}
+	}
+	return false
+}
+
 // Info is what is set up for a cell's tile, nil when nothing is.
 func (s *Sheets) Info(c cells.Cell) *TileInfo {
 	if one := s.numbers[c.Tileset()]; one != nil && !c.IsMaterial() {
@@ -50,8 +72,11 @@ func (s *Sheets) Info(c cells.Cell) *TileInfo {
 
 // Solid reports whether a cell's tile stops the hero all over.
 func (s *Sheets) Solid(c cells.Cell) bool {
-	t := s.Tileset(c)
-	return c != 0 && t != nil && t.IsSolid(c.Tile())
+	if c.IsMaterial() {
+		return false
+	}
+	one := s.numbers[c.Tileset()]
+	return one != nil && c.Tile() < len(one.solid) && one.solid[c.Tile()]
 }
 
 // Odds is the weight of a cell's tile in a scatter, 1 unless it was set.

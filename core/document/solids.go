@@ -16,6 +16,13 @@ type Solids struct {
 	zoned  map[ID][]*Layer
 	layers map[ID][]*Layer
 	kinds  map[mapKind][]*Entity
+	// shapes are the solid parts of tiles as they lie turned in cells of a size.
+	shapes map[shapeKey]Shape
+}
+
+type shapeKey struct {
+	cell cells.Cell
+	w, h int
 }
 
 type mapKind struct {
@@ -25,7 +32,7 @@ type mapKind struct {
 
 // Solids makes the answerer for this document.
 func (d *Document) Solids() *Solids {
-	s := &Solids{sheets: d.Sheets(), fitter: d.Fitter(), zones: map[int]string{}, zoned: map[ID][]*Layer{}, layers: map[ID][]*Layer{}, kinds: map[mapKind][]*Entity{}}
+	s := &Solids{sheets: d.Sheets(), fitter: d.Fitter(), zones: map[int]string{}, zoned: map[ID][]*Layer{}, layers: map[ID][]*Layer{}, kinds: map[mapKind][]*Entity{}, shapes: map[shapeKey]Shape{}}
 	for _, z := range d.Zones.All() {
 		s.zones[z.Number] = z.Is
 	}
@@ -66,6 +73,108 @@ func (s *Solids) Shown(m *Map, l *Layer, p grid.Point) bool {
 		if s.Cell(q) {
 			return true
 		}
+	}
+	return false
+}
+
+// Unit is how many parts a pixel has where boxes are tested.
+const Unit = 256
+
+// Extent is a box between two corners, in 1/256 map pixels.
+type Extent struct{ Left, Top, Right, Bottom int64 }
+
+// cellExtent is the box of a cell.
+func cellExtent(m *Map, p grid.Point) Extent {
+	return Extent{int64(p.X*m.CellWidth) * Unit, int64(p.Y*m.CellHeight) * Unit, int64((p.X+1)*m.CellWidth) * Unit, int64((p.Y+1)*m.CellHeight) * Unit}
+}
+
+// Stops reports whether what lies on a cell stops a box that comes from where
+// was lies: all of the cell, a solid part of its tile that the box touches, or
+// a one-way side that the box crosses.
+func (s *Solids) Stops(m *Map, p grid.Point, was, box Extent) bool {
+	if s.At(m, p) {
+		return true
+	}
+	if s.zoneAt(m, p) == ZoneWalkable {
+		return false
+	}
+	for _, l := range s.layers[m.ID] {
+		c := l.Cells.At(p.X, p.Y)
+		if c == 0 {
+			continue
+		}
+		if c.IsMaterial() {
+			c = s.fitter.At(l.Cells, m.Bounds, p.X, p.Y).Cell
+		}
+		info := s.sheets.Info(c)
+		if info == nil {
+			continue
+		}
+		if info.Part != "" && s.touches(m, p, c, info, box) {
+			return true
+		}
+		if info.OneWay != "" && crosses(cellExtent(m, p), info.OneWay.Turned(turnOf(c)), was, box) {
+			return true
+		}
+	}
+	return false
+}
+
+func (s *Solids) touches(m *Map, p grid.Point, c cells.Cell, info *TileInfo, box Extent) bool {
+	key := shapeKey{c, m.CellWidth, m.CellHeight}
+	shape, ok := s.shapes[key]
+	if !ok {
+		shape = s.shape(c, info, m.CellWidth, m.CellHeight)
+		s.shapes[key] = shape
+	}
+	at := cellExtent(m, p)
+	// the outline is in half pixels of the cell
+	const half = Unit / 2
+	moved := make(Shape, len(shape))
+	for i, q := range shape {
+		moved[i] = grid.Point{X: int(at.Left) + q.X*half, Y: int(at.Top) + q.Y*half}
+	}
+	return moved.Overlaps(box.Left, box.Top, box.Right, box.Bottom)
+}
+
+// shape is the outline of a tile's solid part in half pixels of a cell of w × h.
+func (s *Solids) shape(c cells.Cell, info *TileInfo, w, h int) Shape {
+	var area []grid.Point
+	if part := PartOf(info.Part); part != nil {
+		for _, q := range part.Area {
+			area = append(area, grid.Point{X: q.X * w, Y: q.Y * h})
+		}
+	} else if t := s.sheets.Tileset(c); t != nil {
+		for _, q := range info.Own {
+			area = append(area, grid.Point{X: 2 * q.X * w / t.Cut.CellWidth, Y: 2 * q.Y * h / t.Cut.CellHeight})
+		}
+	}
+	return turnedOutline(area, 2*w, 2*h, c)
+}
+
+// turnOf is the turn that a cell's bits stand for.
+func turnOf(c cells.Cell) grid.Turn {
+	for t := grid.Same; t < 8; t++ {
+		if cells.TileCell(1, 0).Turned(t)&cells.TurnBits == c&cells.TurnBits {
+			return t
+		}
+	}
+	return grid.Same
+}
+
+// crosses reports whether a box that moves comes over a side of a cell from outside.
+func crosses(cell Extent, side Facing, was, box Extent) bool {
+	across := box.Left < cell.Right && box.Right > cell.Left
+	along := box.Top < cell.Bottom && box.Bottom > cell.Top
+	switch side {
+	case Up:
+		return across && was.Bottom <= cell.Top && box.Bottom > cell.Top
+	case Down:
+		return across && was.Top >= cell.Bottom && box.Top < cell.Bottom
+	case Left:
+		return along && was.Right <= cell.Left && box.Right > cell.Left
+	case Right:
+		return along && was.Left >= cell.Right && box.Left < cell.Right
 	}
 	return false
 }

@@ -82,6 +82,8 @@ func (i *TileInfo) check(tiles int, c Cut) error {
 	switch {
 	case i.Part == PartOwn && (len(i.Own) < 3 || len(i.Own) > MaxOwn):
 		return fmt.Errorf("an own solid part has 3 to %d corners", MaxOwn)
+	case i.Part == PartOwn && !convex(i.Own):
+		return fmt.Errorf("no corner of an own solid part may point inward: leave it out, or use another tile")
 	case i.Part != "" && i.Part != PartOwn && PartOf(i.Part) == nil:
 		return fmt.Errorf("there is no solid part called “%.40s”", i.Part)
 	case i.OneWay != "" && i.OneWay.Index() < 0:

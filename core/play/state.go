@@ -12,7 +12,7 @@ const (
 	// TicksPerSecond is the fixed rate of steps.
 	TicksPerSecond = 60
 	// Sub is the fixed-point unit: 256 make a pixel.
-	Sub = 256
+	Sub = document.Unit
 	// FadeTicks is how long a passage takes to darken, and again to lighten.
 	FadeTicks = 12
 	// MaxHappenings stops rules that keep waking each other within one tick.

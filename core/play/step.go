@@ -152,15 +152,15 @@ func (g *game) slide(m *document.Map, dx, dy, speed int64) {
 }
 
 // blocked reports whether the hero's box at (x, y) lies outside the map or
-// touches a solid tile or a shut door.
+// touches something solid or a shut door.
 func (g *game) blocked(m *document.Map, x, y int64) bool {
 	if bx, by := g.within(m, x, y); bx != x || by != y {
 		return true
 	}
-	box := heroCells(m, x, y)
+	box, was, next := heroCells(m, x, y), extent(m, g.X, g.Y), extent(m, x, y)
 	for cy := box.Y; cy < box.Y+box.H; cy++ {
 		for cx := box.X; cx < box.X+box.W; cx++ {
-			if g.solids.At(m, grid.Point{X: cx, Y: cy}) {
+			if g.solids.Stops(m, grid.Point{X: cx, Y: cy}, was, next) {
 				return true
 			}
 		}
@@ -171,6 +171,12 @@ func (g *game) blocked(m *document.Map, x, y int64) bool {
 		}
 	}
 	return false
+}
+
+// extent is the hero's box at (x, y).
+func extent(m *document.Map, x, y int64) document.Extent {
+	w, h := heroBox(m)
+	return document.Extent{Left: x, Top: y, Right: x + w*Sub, Bottom: y + h*Sub}
 }
 
 func (g *game) open(e *document.Entity) bool { return e.On || g.Opened[e.ID] }

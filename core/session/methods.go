@@ -157,11 +157,30 @@ func init() {
 			Tiles []int       `json:"tiles"`
 			Solid bool        `json:"solid"`
 		}) (author.Change, error) {
-			t := d.Tilesets.Get(a.ID)
+			return onTileset(d, a.ID, func(t *document.Tileset) (author.Change, error) { return author.MarkSolid(t, a.Tiles, a.Solid) })
+		}),
+		"markTiles": authored(func(d *document.Document, a struct {
+			ID    document.ID     `json:"id"`
+			Tiles []int           `json:"tiles"`
+			Mark  author.TileMark `json:"mark"`
+		}) (author.Change, error) {
+			return onTileset(d, a.ID, func(t *document.Tileset) (author.Change, error) { return author.MarkTiles(t, a.Tiles, a.Mark) })
+		}),
+		"recut": authored(func(d *document.Document, a struct {
+			ID    document.ID  `json:"id"`
+			Recut author.Recut `json:"recut"`
+		}) (author.Change, error) {
+			return onTileset(d, a.ID, func(t *document.Tileset) (author.Change, error) { return author.RecutTileset(d, t, a.Recut) })
+		}),
+		"lostBy": with(func(s *Session, a struct {
+			ID    document.ID `json:"id"`
+			Match []int       `json:"match"`
+		}) (any, error) {
+			t := s.doc().Tilesets.Get(a.ID)
 			if t == nil {
-				return author.Change{}, errors.New("the tileset is no longer there")
+				return nil, errors.New("the tileset is no longer there")
 			}
-			return author.MarkSolid(t, a.Tiles, a.Solid)
+			return author.LostBy(s.doc(), t, a.Match), nil
 		}),
 		"moveEntities": authored(func(d *document.Document, a entitiesArgs) (author.Change, error) {
 			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.MoveEntities(m, a.IDs, a.DX, a.DY) })
@@ -218,6 +237,14 @@ func onMap(d *document.Document, id document.ID, f func(*document.Map) (author.C
 		return author.Change{}, errors.New("the map is no longer there")
 	}
 	return f(m)
+}
+
+func onTileset(d *document.Document, id document.ID, f func(*document.Tileset) (author.Change, error)) (author.Change, error) {
+	t := d.Tilesets.Get(id)
+	if t == nil {
+		return author.Change{}, errors.New("the tileset is no longer there")
+	}
+	return f(t)
 }
 
 // headMap is a map with its layers but without cells and entities.
@@ -279,6 +306,8 @@ type head struct {
 	Passages      []*document.Passage `json:"passages"`
 	Rules         []headRule          `json:"rules"`
 	Flags         []*document.Flag    `json:"flags"`
+	Parts         []document.Part     `json:"parts"`
+	Grounds       []string            `json:"grounds"`
 	Materials     []headMaterial      `json:"materials"`
 	MaterialWords any                 `json:"materialWords"`
 	Motifs        []headMotif         `json:"motifs"`
@@ -297,7 +326,7 @@ type head struct {
 func (s *Session) head() head {
 	d := s.doc()
 	h := head{Project: d.Project, Tilesets: []headTileset{}, Maps: []headMap{}, Rules: []headRule{}, Passages: d.Passages.All(), Flags: d.Flags.All(),
-		Materials: []headMaterial{}, MaterialWords: document.MaterialWords, Motifs: []headMotif{}, Zones: d.ZonesInOrder(), ZoneWords: document.ZoneWords, Hatches: document.Hatches, Plan: d.Project.LayerPlan(),
+		Parts: document.Parts, Grounds: document.Grounds, Materials: []headMaterial{}, MaterialWords: document.MaterialWords, Motifs: []headMotif{}, Zones: d.ZonesInOrder(), ZoneWords: document.ZoneWords, Hatches: document.Hatches, Plan: d.Project.LayerPlan(),
 		Wires: append([]author.Drawn{}, author.Wires(d)...), Kinds: document.Kinds, CanUndo: s.replica.CanUndo(), CanRedo: s.replica.CanRedo()}
 	for _, t := range d.TilesetsInOrder() {
 		columns, rows := t.Cut.Tiles(t.Width, t.Height)

@@ -24,7 +24,7 @@ import { Play } from './play/play.svelte'
 import { counted, type Project } from './project/project.svelte'
 
 export type Station = 'map' | 'tilesets' | 'rules'
-export type Drawer = 'tiles' | 'motifs' | 'zones' | 'kinds' | 'rules'
+export type Drawer = 'materials' | 'tiles' | 'motifs' | 'zones' | 'kinds' | 'rules'
 
 /** What an act of selecting is made of. */
 export interface Picking {
@@ -75,6 +75,8 @@ export class Workspace {
 	/** The rule whose card was asked for. */
 	rule = $state<ID>('')
 	tilesetId = $state<ID>('')
+	/** The material that is set up in the Tilesets station; '' for a tileset. */
+	materialId = $state<ID>('')
 
 	readonly view = new View()
 	readonly scene: Scene
@@ -336,6 +338,23 @@ export class Workspace {
 		this.hand.letGo()
 		if (this.hand.picks.what === 'entities') this.hand.pick({ what: 'all' })
 		this.canvas?.focus()
+	}
+
+	// materials
+
+	/** Makes a material of a sort, to be shown on the sheet. */
+	async newMaterial(is: string) {
+		const taken = this.project.head.materials.map((m) => m.name)
+		const base = is[0].toUpperCase() + is.slice(1)
+		let name = base
+		for (let n = 2; taken.includes(name); n++) name = `${base} ${n}`
+		try {
+			const number = await send<number>(`/api/projects/${this.project.id}/numbers`, '')
+			const made = this.project.make('addMaterial', { name, number, is, composes: true })
+			this.materialId = made.made ?? ''
+		} catch (e) {
+			this.notices.wrong(e)
+		}
 	}
 
 	// zones

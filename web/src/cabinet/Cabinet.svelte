@@ -6,6 +6,7 @@
 	import { workspace, type Drawer } from '../workspace.svelte'
 	import Details from './Details.svelte'
 	import KindsDrawer from './KindsDrawer.svelte'
+	import MaterialsDrawer from './MaterialsDrawer.svelte'
 	import MotifsDrawer from './MotifsDrawer.svelte'
 	import RulesDrawer from './RulesDrawer.svelte'
 	import TilesDrawer from './TilesDrawer.svelte'
@@ -14,6 +15,7 @@
 	const w = workspace()
 	let query = $state('')
 	const drawers: { id: Drawer; name: string }[] = [
+		{ id: 'materials', name: 'Paint' },
 		{ id: 'tiles', name: 'Tiles' },
 		{ id: 'motifs', name: 'Motifs' },
 		{ id: 'zones', name: 'Zones' },
@@ -47,6 +49,7 @@
 	</div>
 	{#if wanted}
 		<div class="min-h-0 grow overflow-y-auto">
+			<MaterialsDrawer {wanted} />
 			<TilesDrawer {wanted} />
 			<MotifsDrawer {wanted} />
 			<ZonesDrawer {wanted} />
@@ -66,9 +69,9 @@
 				{/each}
 			</Tabs.List>
 			<Tabs.Content value={w.drawer} class="min-h-0 grow overflow-y-auto outline-none" tabindex={-1}>
-				{#if w.drawer === 'tiles'}<TilesDrawer />{:else if w.drawer === 'motifs'}<MotifsDrawer
-					/>{:else if w.drawer === 'zones'}<ZonesDrawer />{:else if w.drawer === 'kinds'}<KindsDrawer
-					/>{:else}<RulesDrawer />{/if}
+				{#if w.drawer === 'materials'}<MaterialsDrawer />{:else if w.drawer === 'tiles'}<TilesDrawer
+					/>{:else if w.drawer === 'motifs'}<MotifsDrawer />{:else if w.drawer === 'zones'}<ZonesDrawer
+					/>{:else if w.drawer === 'kinds'}<KindsDrawer />{:else}<RulesDrawer />{/if}
 			</Tabs.Content>
 		</Tabs.Root>
 	{/if}

@@ -3,6 +3,7 @@ import type { Rect, Tileset } from '../core/types'
 const mirrorX = 0x80000000
 const mirrorY = 0x40000000
 const exchange = 0x20000000
+const material = 0x10000000
 
 /** How a cell is coded is the core's: these only read it for drawing. */
 export const tilesetOf = (cell: number) => (cell >>> 16) & 0xfff
@@ -28,7 +29,11 @@ export class Pictures {
 	loaded: (sha: string) => void = () => {}
 	private images = new Map<string, ImageBitmap | 'coming' | 'missing'>()
 
-	constructor(private tileset: (number: number) => Tileset | undefined) {}
+	constructor(
+		private tileset: (number: number) => Tileset | undefined,
+		/** The four quarters that a fitted material is put together of; undefined for a gap. */
+		private composed: (place: number) => number[] | undefined,
+	) {}
 
 	image(sha: string): ImageBitmap | undefined {
 		const found = this.images.get(sha)
@@ -50,6 +55,7 @@ export class Pictures {
 
 	/** Draws a cell into a rectangle, turned as it says; one that is missing is hatched. */
 	draw(ctx: Context, cell: number, x: number, y: number, w: number, h: number) {
+		if (cell & material) return this.drawComposed(ctx, cell & 0xfffffff, x, y, w, h)
 		const t = this.tileset(tilesetOf(cell))
 		const image = t && this.image(t.picture)
 		if (!t || !image) {
@@ -67,6 +73,33 @@ export class Pictures {
 		if (cell & exchange) ctx.transform(0, 1, 1, 0, 0, 0)
 		ctx.drawImage(image, r.x, r.y, r.w, r.h, -w / 2, -h / 2, w, h)
 		ctx.restore()
+	}
+
+	private drawComposed(ctx: Context, place: number, x: number, y: number, w: number, h: number) {
+		const quarters = place ? this.composed(place) : undefined
+		if (!quarters) return drawGap(ctx, x, y, w, h)
+		quarters.forEach((cell, i) => {
+			ctx.save()
+			ctx.beginPath()
+			ctx.rect(x + (i % 2) * (w / 2), y + (i >> 1) * (h / 2), w / 2, h / 2)
+			ctx.clip()
+			this.draw(ctx, cell, x, y, w, h)
+			ctx.restore()
+		})
+	}
+}
+
+/** A material that has no tile of the form: a frame with a slash, on whatever lies below. */
+function drawGap(ctx: Context, x: number, y: number, w: number, h: number) {
+	ctx.lineWidth = Math.max(1, w / 12)
+	for (const colour of ['#fcfaf5', '#b1442c']) {
+		ctx.strokeStyle = colour
+		ctx.beginPath()
+		ctx.rect(x + w * 0.1, y + h * 0.1, w * 0.8, h * 0.8)
+		ctx.moveTo(x + w * 0.1, y + h * 0.9)
+		ctx.lineTo(x + w * 0.9, y + h * 0.1)
+		ctx.stroke()
+		ctx.lineWidth /= 2
 	}
 }
 

@@ -20,7 +20,10 @@ export class Scene {
 		private project: Project,
 		core: Core = project.core,
 	) {
-		this.pictures = new Pictures((n) => project.tileset(n))
+		this.pictures = new Pictures(
+			(n) => project.tileset(n),
+			(place) => this.composed(place),
+		)
 		this.chunks = new Chunks(core, this.pictures, (n) => project.head.zones.find((z) => z.number === n))
 		this.pictures.loaded = () => {
 			this.chunks.forgetAll()
@@ -32,6 +35,32 @@ export class Scene {
 		})
 	}
 
+	private quarters: number[][] = []
+
+	private composed(place: number): number[] | undefined {
+		if (place >= this.quarters.length) {
+			this.quarters.push(...this.project.ask<number[][]>('composed', { from: this.quarters.length }))
+		}
+		return this.quarters[place]
+	}
+
+	private looksOf?: object
+	private looksKey = ''
+
+	/** Forgets what is drawn when tilesets, materials or zones look otherwise than before. */
+	private checkLooks() {
+		const { head } = this.project
+		if (head === this.looksOf) return
+		this.looksOf = head
+		const key = JSON.stringify([
+			head.tilesets.map((t) => [t.number, t.picture, t.cut]),
+			head.materials.map(({ covers: _, ...m }) => m),
+			head.zones.map((z) => [z.number, z.hatch, z.colour]),
+		])
+		if (this.looksKey && key !== this.looksKey) this.chunks.forgetAll()
+		this.looksKey = key
+	}
+
 	/** Has everything drawn anew. */
 	stale() {
 		for (const told of this.onStale) told()
@@ -40,6 +69,7 @@ export class Scene {
 
 	/** Draws a map as the view shows it; false when some of it has to come in a later frame. */
 	draw(ctx: CanvasRenderingContext2D, m: MapInfo, view: View, play?: PlayView, solo?: Layer): boolean {
+		this.checkLooks()
 		this.chunks.beginFrame()
 		ctx.imageSmoothingEnabled = view.scale < 1
 		const a = view.screen(m.bounds.x * m.cellWidth, m.bounds.y * m.cellHeight)

@@ -189,6 +189,34 @@ export interface Kind {
 	state: string
 }
 
+/** A tile of a material; form has a bit for each neighbour, clockwise from the one above. */
+export interface MaterialTile {
+	cell: number
+	form: number
+	odds: number
+	beside: number
+}
+
+export interface Cover {
+	form: number
+	how: 'has' | 'turned' | 'composed' | 'lacks'
+}
+
+export interface Material {
+	id: ID
+	name: string
+	number: number
+	is: string
+	by: 'sides' | 'corners' | 'both'
+	beyond: boolean
+	turns: boolean
+	composes: boolean
+	tiles: MaterialTile[] | null
+	covers: Cover[]
+	/** A tile that shows what it is; 0 while there is none. */
+	sample: number
+}
+
 /** A motif without its cells. */
 export interface MotifInfo {
 	id: ID
@@ -230,6 +258,8 @@ export interface Head {
 	passages: Passage[]
 	rules: ToldRule[]
 	flags: Flag[]
+	materials: Material[]
+	materialWords: { is: string; by: Material['by']; help: string }[]
 	motifs: MotifInfo[]
 	zones: Zone[]
 	zoneWords: ZoneWord[]

@@ -142,6 +142,12 @@ export function actions(w: Workspace): Action[] {
 			when: () => onMap() && w.hand.holding,
 			run: () => w.hand.keep(i, w.target?.id ?? ''),
 		})),
+		...w.project.head.materials.map((m): Action => ({
+			name: `Hold: ${m.name}`,
+			group: 'Hand',
+			when: onMap,
+			run: () => w.hold({ what: 'material', number: m.number }),
+		})),
 		...w.project.head.motifs.map((m): Action => ({
 			name: `Hold: ${m.name}`,
 			group: 'Hand',

@@ -52,6 +52,9 @@
 			const look = w.scene.look({ kind: grip.kind ?? '', look: grip.look ?? 0, lookOn: grip.lookOn ?? 0 }, false)
 			if (look) w.scene.pictures.draw(ctx, look, 0, 0, px, px)
 			else drawGlyph(ctx, grip.kind ?? '', px * 0.06, px * 0.06, px * 0.88)
+		} else if (grip.what === 'material') {
+			const sample = w.project.head.materials.find((m) => m.number === grip.number)?.sample
+			if (sample) w.scene.pictures.draw(ctx, sample, 0, 0, px, px)
 		} else if (grip.what === 'zone') {
 			const zone = w.project.head.zones.find((z) => z.number === grip.number)
 			drawZone(ctx, zone, 0, 0, px, px)

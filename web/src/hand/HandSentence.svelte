@@ -30,6 +30,14 @@
 				w.project.head.motifs.map((m) => ({ label: m.name, run: () => w.hold({ what: 'motif', motif: m.id }) })),
 			],
 			[
+				'Materials',
+				w.project.head.materials.map((m) => ({
+					label: m.name,
+					hint: m.is,
+					run: () => w.hold({ what: 'material', number: m.number }),
+				})),
+			],
+			[
 				'Zones',
 				w.project.head.zones.map((z) => ({
 					label: z.name,

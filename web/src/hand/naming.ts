@@ -25,6 +25,8 @@ export function nameOf(project: Project, grip: Grip): string {
 		}
 		case 'entity':
 			return (project.head.kinds.find((k) => k.id === grip.kind)?.name ?? 'entity').toLowerCase()
+		case 'material':
+			return project.head.materials.find((m) => m.number === grip.number)?.name ?? 'a removed material'
 		case 'zone':
 			return `zone ${project.head.zones.find((z) => z.number === grip.number)?.name ?? 'that was removed'}`
 		case 'motif':

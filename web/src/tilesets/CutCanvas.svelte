@@ -1,9 +1,22 @@
+<script lang="ts" module>
+	/** What a stroke over the sheet has touched: of each tile which of its nine parts. */
+	export interface Stroke {
+		hits: Map<number, Set<number>>
+		/** Whether it marks or clears; the first part decides. */
+		on: boolean
+	}
+
+	/** The part of a tile in its middle; 0 to 7 lie around it, clockwise from the top. */
+	export const middlePart = 8
+</script>
+
 <script lang="ts">
 	import { onMount } from 'svelte'
 	import type { Cut } from '../core/types'
 	import { workspace } from '../workspace.svelte'
 
-	// A tileset's picture with its cut drawn over it. Painting over tiles marks them, when they can be.
+	// A tileset's picture with its cut drawn over it. Painting over it marks tiles, or parts of
+	// them, when somebody wants to know.
 	let {
 		picture,
 		width,
@@ -11,8 +24,12 @@
 		cut,
 		columns,
 		rows,
-		solid = null,
-		mark,
+		decorate,
+		begins,
+		ends,
+		pressed,
+		tells,
+		chosen = $bindable(0),
 	}: {
 		picture: string
 		width: number
@@ -20,8 +37,25 @@
 		cut: Cut
 		columns: number
 		rows: number
-		solid?: number[] | null
-		mark?: (tiles: number[], solid: boolean) => void
+		/** Draws what is marked on a tile. */
+		decorate?: (
+			ctx: CanvasRenderingContext2D,
+			tile: number,
+			x: number,
+			y: number,
+			w: number,
+			h: number,
+			stroke: Stroke | null,
+		) => void
+		/** Whether a stroke that begins at a part marks. */
+		begins?: (tile: number, part: number, remove: boolean) => boolean
+		ends?: (stroke: Stroke) => void
+		/** Takes a press instead of a stroke; true when it did. */
+		pressed?: (tile: number) => boolean
+		/** What a tile is, for who cannot see it. */
+		tells?: (tile: number) => string
+		/** The tile that was pressed last. */
+		chosen?: number
 	} = $props()
 
 	const w = workspace()
@@ -29,11 +63,9 @@
 	let holder: HTMLDivElement
 	let room = $state(600)
 	let turn = $state(0)
-	let stroke = $state.raw<{ tiles: Set<number>; solid: boolean } | null>(null)
-	let cursor = $state(0)
+	let stroke = $state.raw<Stroke | null>(null)
 	let focused = $state(false)
 	const scale = $derived(Math.max(1, Math.min(6, Math.floor(room / width))))
-	const marked = $derived(new Set(solid ?? []))
 
 	onMount(() => {
 		const again = () => turn++
@@ -77,83 +109,78 @@
 			edges('rgb(30 42 46 / 0.75)', 1)
 			ctx.setLineDash([])
 		}
-		for (let i = 0; i < columns * rows; i++) {
-			const on = stroke?.tiles.has(i) ? stroke.solid : marked.has(i)
-			if (on) hatch(ctx, tileX(i) * s, tileY(i) * s, cut.cellWidth * s, cut.cellHeight * s)
+		if (decorate) {
+			for (let i = 0; i < columns * rows; i++)
+				decorate(ctx, i, tileX(i) * s, tileY(i) * s, cut.cellWidth * s, cut.cellHeight * s, stroke)
 		}
-		if (focused && mark) {
+		if (ends && chosen < columns * rows) {
+			const frame = [
+				tileX(chosen) * s + 1,
+				tileY(chosen) * s + 1,
+				cut.cellWidth * s - 2,
+				cut.cellHeight * s - 2,
+			] as const
 			ctx.lineWidth = 4
 			ctx.strokeStyle = '#1e2a2e'
-			ctx.strokeRect(tileX(cursor) * s + 1, tileY(cursor) * s + 1, cut.cellWidth * s - 2, cut.cellHeight * s - 2)
+			ctx.strokeRect(...frame)
 			ctx.lineWidth = 2
-			ctx.strokeStyle = '#e2a52a'
-			ctx.strokeRect(tileX(cursor) * s + 1, tileY(cursor) * s + 1, cut.cellWidth * s - 2, cut.cellHeight * s - 2)
+			ctx.strokeStyle = focused ? '#fcfaf5' : '#e2a52a'
+			ctx.strokeRect(...frame)
 		}
 	})
 
-	/** Solid tiles carry slanting lines and a frame, not a colour alone. */
-	function hatch(ctx: CanvasRenderingContext2D, x: number, y: number, tw: number, th: number) {
-		ctx.save()
-		ctx.beginPath()
-		ctx.rect(x, y, tw, th)
-		ctx.clip()
-		ctx.beginPath()
-		const gap = Math.max(8, tw / 2)
-		for (let d = -th; d < tw; d += gap) {
-			ctx.moveTo(x + d, y + th)
-			ctx.lineTo(x + d + th, y)
-		}
-		ctx.lineWidth = 3
-		ctx.strokeStyle = 'rgb(252 250 245 / 0.6)'
-		ctx.stroke()
-		ctx.lineWidth = 1.5
-		ctx.strokeStyle = '#b1442c'
-		ctx.stroke()
-		ctx.lineWidth = 3
-		ctx.strokeRect(x, y, tw, th)
-		ctx.restore()
-	}
-
-	function tileAt(e: PointerEvent): number {
+	/** The tile and its part under the pointer. */
+	function at(e: PointerEvent): { tile: number; part: number } | null {
 		const r = canvas.getBoundingClientRect()
 		const x = (e.clientX - r.left) / scale - cut.margin
 		const y = (e.clientY - r.top) / scale - cut.margin
-		const column = Math.floor(x / (cut.cellWidth + cut.spacing))
-		const row = Math.floor(y / (cut.cellHeight + cut.spacing))
-		return column >= 0 && row >= 0 && column < columns && row < rows ? row * columns + column : -1
+		const [stepX, stepY] = [cut.cellWidth + cut.spacing, cut.cellHeight + cut.spacing]
+		const column = Math.floor(x / stepX)
+		const row = Math.floor(y / stepY)
+		if (column < 0 || row < 0 || column >= columns || row >= rows) return null
+		const third = (v: number, size: number) => Math.max(0, Math.min(2, Math.floor((v * 3) / size)))
+		const parts = [7, 0, 1, 6, middlePart, 2, 5, 4, 3]
+		const part = parts[third(y - row * stepY, cut.cellHeight) * 3 + third(x - column * stepX, cut.cellWidth)]
+		return { tile: row * columns + column, part }
 	}
 
 	function down(e: PointerEvent) {
-		const i = tileAt(e)
-		if (!mark || i < 0) return
+		const hit = at(e)
+		if (!hit) return
+		if (pressed?.(hit.tile)) return
+		if (!ends || !begins) return
 		canvas.setPointerCapture(e.pointerId)
-		// the first tile decides whether the stroke marks or clears; the secondary button clears
-		stroke = { tiles: new Set([i]), solid: e.button !== 2 && !marked.has(i) }
+		chosen = hit.tile
+		stroke = { hits: new Map([[hit.tile, new Set([hit.part])]]), on: begins(hit.tile, hit.part, e.button === 2) }
 	}
 
 	function move(e: PointerEvent) {
-		const i = tileAt(e)
-		if (stroke && i >= 0 && !stroke.tiles.has(i)) stroke = { ...stroke, tiles: new Set([...stroke.tiles, i]) }
+		const hit = stroke && at(e)
+		if (!stroke || !hit || stroke.hits.get(hit.tile)?.has(hit.part)) return
+		const hits = new Map(stroke.hits)
+		hits.set(hit.tile, new Set([...(hits.get(hit.tile) ?? []), hit.part]))
+		stroke = { ...stroke, hits }
 	}
 
 	function up() {
-		if (stroke)
-			mark?.(
-				[...stroke.tiles].sort((a, b) => a - b),
-				stroke.solid,
-			)
+		if (stroke) ends?.(stroke)
 		stroke = null
 	}
 
 	function keydown(e: KeyboardEvent) {
+		if (!ends || !begins) return
 		const step = { ArrowUp: -columns, ArrowRight: 1, ArrowDown: columns, ArrowLeft: -1 }[e.key]
+		// digits lie as on a number pad
+		const pad = /^(?:Digit|Numpad)([1-9])$/.exec(e.code)
+		const part = pad ? [5, 4, 3, 6, middlePart, 2, 7, 0, 1][Number(pad[1]) - 1] : middlePart
 		if (step) {
 			e.preventDefault()
-			const next = cursor + step
-			if (next >= 0 && next < columns * rows) cursor = next
-		} else if (e.key === 'Enter' || e.key === ' ') {
+			const next = chosen + step
+			if (next >= 0 && next < columns * rows) chosen = next
+		} else if (e.key === 'Enter' || e.key === ' ' || pad) {
 			e.preventDefault()
-			mark?.([cursor], !marked.has(cursor))
+			if (!pad && pressed?.(chosen)) return
+			ends({ hits: new Map([[chosen, new Set([part])]]), on: begins(chosen, part, false) })
 		} else if (e.key === 'Escape' && stroke) {
 			e.stopPropagation()
 			stroke = null
@@ -168,11 +195,9 @@
 		style:width="{width * scale}px"
 		style:height="{height * scale}px"
 		class="touch-none bg-sheet outline-none pixels focus-visible:outline-2 focus-visible:outline-glaze"
-		tabindex={mark ? 0 : -1}
-		role={mark ? 'application' : 'img'}
-		aria-label={mark
-			? `Tiles: arrows choose, Enter marks solid; tile ${cursor} is ${marked.has(cursor) ? 'solid' : 'not solid'}`
-			: 'The picture with its cut'}
+		tabindex={ends ? 0 : -1}
+		role={ends ? 'application' : 'img'}
+		aria-label={ends ? `Tiles: arrows choose, Enter marks; ${tells?.(chosen) ?? ''}` : 'The picture with its cut'}
 		data-testid="cut"
 		onpointerdown={down}
 		onpointermove={move}

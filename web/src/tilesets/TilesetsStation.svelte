@@ -4,7 +4,14 @@
 	import type { Cut } from '../core/types'
 	import Hint from '../frame/Hint.svelte'
 	import { workspace } from '../workspace.svelte'
-	import CutCanvas from './CutCanvas.svelte'
+	import { send } from '../live/http'
+	import GripPicture from '../hand/GripPicture.svelte'
+	import { cellOf } from '../canvas/pictures'
+	import type { MaterialTile } from '../core/types'
+	import CutCanvas, { type Stroke } from './CutCanvas.svelte'
+	import { hatch } from './marks'
+	import MaterialPanel from './MaterialPanel.svelte'
+	import MaterialSheet from './MaterialSheet.svelte'
 	import HeroSize from './HeroSize.svelte'
 	import type { Intake } from './intake.svelte'
 	import StarterOffer from './StarterOffer.svelte'
@@ -13,6 +20,9 @@
 	const w = workspace()
 	const sets = $derived(w.project.head.tilesets)
 	const shown = $derived(sets.find((t) => t.id === w.tilesetId) ?? sets[0])
+	const material = $derived(intake.taken ? undefined : w.project.head.materials.find((m) => m.id === w.materialId))
+	let chosen = $state(0)
+	let recognising = $state(false)
 	let choose: HTMLInputElement
 	const told = $derived(intake.told)
 	const fields: { key: keyof Cut; label: string }[] = [
@@ -21,6 +31,38 @@
 		{ key: 'margin', label: 'Margin' },
 		{ key: 'spacing', label: 'Spacing' },
 	]
+
+	const solid = $derived(new Set(shown?.solid ?? []))
+
+	function markSolid(stroke: Stroke) {
+		const tiles = [...stroke.hits.keys()].sort((a, b) => a - b)
+		w.project.try('markSolid', { id: shown!.id, tiles, solid: stroke.on })
+	}
+
+	/** Has the tiles of the material found, from the one that it covers. */
+	async function recognise(tile: number) {
+		if (!material || !shown) return
+		try {
+			const ask = { picture: shown.picture, cut: shown.cut, full: tile, by: material.by }
+			const found = await send<{ tile: number; form: number }[]>(
+				`/api/projects/${w.project.id}/recognise`,
+				JSON.stringify(ask),
+			)
+			const tiles: MaterialTile[] = found.map((f) => ({
+				cell: cellOf(shown.number, f.tile),
+				form: f.form,
+				odds: 1,
+				beside: 0,
+			}))
+			if (w.project.try('markMaterial', { id: material.id, tiles }))
+				w.notices.say(`${tiles.length} tiles are recognised: look whether all are right.`, 'done', {
+					label: 'Undo',
+					run: () => void w.project.undo(),
+				})
+		} catch (e) {
+			w.notices.wrong(e)
+		}
+	}
 
 	const same = (a: Cut, b: Cut) => fields.every((f) => a[f.key] === b[f.key])
 
@@ -60,11 +102,14 @@
 			{#each sets as t (t.id)}
 				<li>
 					<button
-						class="flex h-8 w-full items-center gap-2 px-2 text-left hover:bg-well {!intake.taken && t === shown
+						class="flex h-8 w-full items-center gap-2 px-2 text-left hover:bg-well {!intake.taken &&
+						!material &&
+						t === shown
 							? 'bg-well font-semibold'
 							: ''}"
 						onclick={() => {
 							w.tilesetId = t.id
+							w.materialId = ''
 							intake.taken = null
 						}}
 					>
@@ -73,6 +118,38 @@
 					</button>
 				</li>
 			{/each}
+			{#if sets.length}
+				<li class="mt-3 px-2 heading">Materials</li>
+			{/if}
+			{#each w.project.head.materials as m (m.id)}
+				<li>
+					<button
+						class="flex h-8 w-full items-center gap-2 px-2 text-left hover:bg-well {m === material
+							? 'bg-well font-semibold'
+							: ''}"
+						aria-current={m === material ? 'true' : undefined}
+						onclick={() => {
+							w.materialId = m.id
+							intake.taken = null
+						}}
+					>
+						<GripPicture grip={{ what: 'material', number: m.number, shape: 'freehand' }} size={18} />
+						<span class="min-w-0 grow truncate">{m.name}</span>
+						<span class="font-mono text-[11px] text-dim">{m.tiles?.length ?? 0}</span>
+					</button>
+				</li>
+			{/each}
+			{#if sets.length}
+				<li class="flex flex-wrap gap-1 p-2" aria-label="New material">
+					{#each w.project.head.materialWords as o (o.is)}
+						<Hint
+							label="New material: {o.is}, {o.help}"
+							class="button h-6 px-1.5"
+							onclick={() => void w.newMaterial(o.is)}>+ {o.is}</Hint
+						>
+					{/each}
+				</li>
+			{/if}
 		</ul>
 	</aside>
 	<div class="min-h-0 min-w-0 overflow-auto p-4">
@@ -85,6 +162,8 @@
 				columns={typeof told === 'string' ? 0 : told.columns}
 				rows={typeof told === 'string' ? 0 : told.rows}
 			/>
+		{:else if shown && material}
+			<MaterialSheet set={shown} {material} bind:recognising bind:chosen {recognise} />
 		{:else if shown}
 			<CutCanvas
 				picture={shown.picture}
@@ -93,8 +172,13 @@
 				cut={shown.cut}
 				columns={shown.columns}
 				rows={shown.rows}
-				solid={shown.solid}
-				mark={(tiles, solid) => w.project.try('markSolid', { id: shown.id, tiles, solid })}
+				bind:chosen
+				decorate={(ctx, tile, x, y, tw, th, stroke) => {
+					if (stroke?.hits.has(tile) ? stroke.on : solid.has(tile)) hatch(ctx, x, y, tw, th)
+				}}
+				begins={(tile, _, remove) => !remove && !solid.has(tile)}
+				ends={markSolid}
+				tells={(tile) => `tile ${tile} is ${solid.has(tile) ? 'solid' : 'not solid'}`}
 			/>
 		{:else}
 			<div class="flex max-w-md flex-col items-start gap-3 p-6">
@@ -174,6 +258,16 @@
 					<button type="button" class="button" onclick={() => (intake.taken = null)}>Leave it</button>
 				</div>
 			</form>
+		{:else if shown && material}
+			{#if sets.length > 1}
+				<label class="mb-3 flex items-center gap-2"
+					><span class="w-20 text-dim">Sheet</span>
+					<select class="field grow" value={shown.id} onchange={(e) => (w.tilesetId = e.currentTarget.value)}>
+						{#each sets as t (t.id)}<option value={t.id}>{t.name}</option>{/each}
+					</select></label
+				>
+			{/if}
+			<MaterialPanel {material} set={shown} {chosen} bind:recognising />
 		{:else if shown}
 			<div class="flex flex-col gap-3">
 				<label class="flex flex-col gap-1">

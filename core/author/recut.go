@@ -1,0 +1,295 @@
+package author
+
+import (
+	"azzel/core/cells"
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/grid"
+	"azzel/core/material"
+	"errors"
+	"fmt"
+	"slices"
+)
+
+// Recut is a tileset cut or pictured otherwise: Match says for each old tile
+// which new one it becomes, −1 where there is none.
+type Recut struct {
+	Picture string       `json:"picture"`
+	Width   int          `json:"width"`
+	Height  int          `json:"height"`
+	Cut     document.Cut `json:"cut"`
+	Match   []int        `json:"match"`
+}
+
+// Lost is what a recut could not match.
+type Lost struct {
+	// Tiles are old tiles without a match, Used those of them that lie on maps,
+	// Cells how many cells that are.
+	Tiles []int `json:"tiles"`
+	Used  []int `json:"used"`
+	Cells int   `json:"cells"`
+}
+
+// MatchByPlace matches the tiles of an old cut to those of a new one that cover
+// most of the same pixels, at least half of the smaller of the two.
+func MatchByPlace(old document.Cut, oldW, oldH int, next document.Cut, nextW, nextH int) []int {
+	columns, rows := old.Tiles(oldW, oldH)
+	others, down := next.Tiles(nextW, nextH)
+	out := make([]int, columns*rows)
+	for i := range out {
+		r := tileRect(old, i, columns)
+		out[i] = -1
+		best := 0
+		// only tiles near the same place can cover it
+		x0, y0 := (r.X-next.Margin)/(next.CellWidth+next.Spacing), (r.Y-next.Margin)/(next.CellHeight+next.Spacing)
+		x1, y1 := (r.X+r.W-next.Margin)/(next.CellWidth+next.Spacing), (r.Y+r.H-next.Margin)/(next.CellHeight+next.Spacing)
+		for y := max(0, y0); y <= min(down-1, y1); y++ {
+			for x := max(0, x0); x <= min(others-1, x1); x++ {
+				n := tileRect(next, y*others+x, others)
+				both := r.Intersect(n)
+				area := both.W * both.H
+				if area > best && 2*area >= min(r.W*r.H, n.W*n.H) {
+					best, out[i] = area, y*others+x
+				}
+			}
+		}
+	}
+	return out
+}
+
+func tileRect(c document.Cut, tile, columns int) grid.Rect {
+	return grid.Rect{X: c.Margin + tile%columns*(c.CellWidth+c.Spacing), Y: c.Margin + tile/columns*(c.CellHeight+c.Spacing), W: c.CellWidth, H: c.CellHeight}
+}
+
+// LostBy tells what a recut would lose.
+func LostBy(d *document.Document, t *document.Tileset, match []int) Lost {
+	out := Lost{Tiles: []int{}, Used: []int{}}
+	gone := map[int]bool{}
+	for tile, to := range match {
+		if to < 0 {
+			gone[tile] = true
+			out.Tiles = append(out.Tiles, tile)
+		}
+	}
+	used := map[int]int{}
+	for _, m := range d.MapsInOrder() {
+		for _, l := range m.LayersInOrder() {
+			if l.Kind != document.LayerTiles {
+				continue
+			}
+			lost := l.Cells.Region(m.Bounds, func(c cells.Cell) bool { return of(c, t) && (gone[c.Tile()] || c.Tile() >= len(match)) })
+			out.Cells += lost.Count()
+			for _, p := range lost.Points() {
+				used[l.Cells.At(p.X, p.Y).Tile()]++
+			}
+		}
+	}
+	for _, tile := range out.Tiles {
+		if used[tile] > 0 {
+			out.Used = append(out.Used, tile)
+		}
+	}
+	return out
+}
+
+func of(c cells.Cell, t *document.Tileset) bool {
+	return c != 0 && !c.IsMaterial() && c.Tileset() == t.Number
+}
+
+// RecutTileset cuts or pictures a tileset otherwise and brings everything that
+// shows its tiles along: maps, materials, motifs, looks and what is set up for
+// tiles. What has no match is emptied.
+func RecutTileset(d *document.Document, t *document.Tileset, r Recut) (Change, error) {
+	next := *t
+	next.Picture, next.Width, next.Height, next.Cut = r.Picture, r.Width, r.Height, r.Cut
+	if err := r.Cut.Check(r.Width, r.Height); err != nil {
+		return Change{}, err
+	}
+	columns, rows := r.Cut.Tiles(r.Width, r.Height)
+	for _, to := range r.Match {
+		if to >= columns*rows {
+			return Change{}, errors.New("a tile is matched to one that the new cut does not have")
+		}
+	}
+	m := matcher{t, r.Match}
+	next.Solid, next.Infos = m.tiles(t.Solid), m.infos(t.Infos)
+	if err := next.Check(); err != nil {
+		return Change{}, err
+	}
+	ref := edit.Ref{Type: edit.TypeTileset, ID: t.ID}
+	// taken out and put back whole, since cut, size and tiles only hold together
+	c := changed("Recut "+t.Name, edit.Remove(ref), edit.Insert(ref, next))
+	if r.Picture != t.Picture {
+		c.Label.Text = "Another picture for " + t.Name
+	}
+	if !m.moves() {
+		return c, nil
+	}
+	for _, where := range d.MapsInOrder() {
+		c.Do = append(c.Do, m.mapCells(where)...)
+	}
+	c.Do = append(c.Do, m.others(d)...)
+	return c, nil
+}
+
+// matcher brings cells of a tileset to their matches.
+type matcher struct {
+	t     *document.Tileset
+	match []int
+}
+
+func (m *matcher) moves() bool {
+	for i, to := range m.match {
+		if i != to {
+			return true
+		}
+	}
+	return false
+}
+
+func (m *matcher) tile(i int) int {
+	if i < 0 || i >= len(m.match) {
+		return -1
+	}
+	return m.match[i]
+}
+
+func (m *matcher) cell(c cells.Cell) cells.Cell {
+	if !of(c, m.t) {
+		return c
+	}
+	if to := m.tile(c.Tile()); to >= 0 {
+		return c&cells.TurnBits | cells.TileCell(c.Tileset(), to)
+	}
+	return 0
+}
+
+func (m *matcher) tiles(all []int) []int {
+	out := []int{}
+	for _, i := range all {
+		if to := m.tile(i); to >= 0 {
+			out = append(out, to)
+		}
+	}
+	slices.Sort(out)
+	return slices.Compact(out)
+}
+
+func (m *matcher) infos(all []document.TileInfo) []document.TileInfo {
+	out := []document.TileInfo{}
+	for _, i := range all {
+		if i.Tile = m.tile(i.Tile); i.Tile < 0 {
+			continue
+		}
+		i.Partner = m.tile(i.Partner)
+		frames := []document.Frame{}
+		for _, f := range i.Frames {
+			if f.Tile = m.tile(f.Tile); f.Tile >= 0 {
+				frames = append(frames, f)
+			}
+		}
+		if len(frames) < 2 {
+			frames = []document.Frame{}
+		}
+		if i.Frames = frames; i.Part == document.PartOwn {
+			i.Part, i.Own = "", nil // its corners are pixels of the old cut
+		}
+		out = append(out, i)
+	}
+	slices.SortFunc(out, func(a, b document.TileInfo) int { return a.Tile - b.Tile })
+	return slices.CompactFunc(out, func(a, b document.TileInfo) bool { return a.Tile == b.Tile })
+}
+
+func (m *matcher) mapCells(where *document.Map) []edit.Primitive {
+	var do []edit.Primitive
+	for _, l := range where.LayersInOrder() {
+		if l.Kind != document.LayerTiles {
+			continue
+		}
+		hit := l.Cells.Region(where.Bounds, func(c cells.Cell) bool { return m.cell(c) != c })
+		if !hit.Empty() {
+			do = append(do, write(where, l, cells.PaintEach(hit, where.Bounds, func(x, y int) (cells.Cell, bool) { return m.cell(l.Cells.At(x, y)), true })))
+		}
+	}
+	for _, e := range where.Entities.All() {
+		ref := edit.Ref{Type: edit.TypeEntity, Map: where.ID, ID: e.ID}
+		if look := m.cell(e.Look); look != e.Look {
+			do = append(do, edit.Set(ref, "look", look))
+		}
+		if look := m.cell(e.LookOn); look != e.LookOn {
+			do = append(do, edit.Set(ref, "lookOn", look))
+		}
+	}
+	return do
+}
+
+// others are the project's looks and hero, materials and motifs.
+func (m *matcher) others(d *document.Document) []edit.Primitive {
+	var do []edit.Primitive
+	looks := slices.Clone(d.Project.Looks)
+	for i := range looks {
+		looks[i].Look, looks[i].LookOn = m.cell(looks[i].Look), m.cell(looks[i].LookOn)
+	}
+	hero := d.Project.Hero
+	for i, frames := range hero.Frames {
+		hero.Frames[i] = nil
+		for _, f := range frames {
+			if f = m.cell(f); f != 0 {
+				hero.Frames[i] = append(hero.Frames[i], f)
+			}
+		}
+	}
+	project := edit.Ref{Type: edit.TypeProject}
+	if !slices.Equal(looks, d.Project.Looks) {
+		do = append(do, edit.Set(project, "looks", looks))
+	}
+	if string(edit.JSON(hero)) != string(edit.JSON(d.Project.Hero)) {
+		do = append(do, edit.Set(project, "hero", hero))
+	}
+	for _, o := range d.MaterialsInOrder() {
+		next := slices.Clone(o.Tiles)
+		for i := range next {
+			next[i].Cell = m.cell(next[i].Cell)
+		}
+		next = slices.DeleteFunc(next, func(t material.Tile) bool { return t.Cell == 0 })
+		if !slices.Equal(next, o.Tiles) {
+			do = append(do, edit.Set(edit.Ref{Type: edit.TypeMaterial, ID: o.ID}, "tiles", next))
+		}
+	}
+	for _, o := range d.MotifsInOrder() {
+		parts := slices.Clone(o.Parts)
+		for i, p := range parts {
+			plane, _ := p.Cells.Apply(cells.Plane{})
+			region := p.Cells.Region()
+			parts[i].Cells = cells.PaintEach(region, region.Bounds(), func(x, y int) (cells.Cell, bool) {
+				c := plane.At(x, y)
+				if p.Kind == document.LayerTiles {
+					c = m.cell(c)
+				}
+				return c, true
+			})
+		}
+		if string(edit.JSON(parts)) != string(edit.JSON(o.Parts)) {
+			do = append(do, edit.Set(edit.Ref{Type: edit.TypeMotif, ID: o.ID}, "parts", parts))
+		}
+	}
+	return do
+}
+
+// PictureOf gives a tileset another picture of the same arrangement: tiles keep
+// their places, and what the new picture does not reach shows as missing.
+func PictureOf(t *document.Tileset, picture string, width, height int) (Recut, error) {
+	columns, rows := t.Cut.Tiles(t.Width, t.Height)
+	others, down := t.Cut.Tiles(width, height)
+	if others < 1 || down < 1 {
+		return Recut{}, fmt.Errorf("that picture is smaller than one tile of %s: choose another, or cut it anew", t.Name)
+	}
+	r := Recut{Picture: picture, Width: width, Height: height, Cut: t.Cut, Match: make([]int, columns*rows)}
+	for i := range r.Match {
+		r.Match[i] = -1
+		if x, y := i%columns, i/columns; x < others && y < down {
+			r.Match[i] = y*others + x
+		}
+	}
+	return r, nil
+}

@@ -1,0 +1,112 @@
+package author
+
+import (
+	"azzel/core/document"
+	"azzel/core/edit"
+	"errors"
+	"fmt"
+	"slices"
+)
+
+// TileMark is what is set up for tiles; fields that are nil stay as they are.
+type TileMark struct {
+	Solid   *bool             `json:"solid,omitempty"`
+	Odds    *int              `json:"odds,omitempty"`
+	Partner *int              `json:"partner,omitempty"`
+	Part    *string           `json:"part,omitempty"`
+	OneWay  *document.Facing  `json:"oneWay,omitempty"`
+	Is      *string           `json:"is,omitempty"`
+	Tags    *[]string         `json:"tags,omitempty"`
+	Frames  *[]document.Frame `json:"frames,omitempty"`
+}
+
+// MarkTiles sets up tiles of a tileset. A tile that gets a solid part is not
+// solid all over any more, and the other way round.
+func MarkTiles(t *document.Tileset, tiles []int, mark TileMark) (Change, error) {
+	columns, rows := t.Cut.Tiles(t.Width, t.Height)
+	if len(tiles) == 0 {
+		return Change{}, errors.New("no tile was pointed at")
+	}
+	next := *t
+	next.Infos = slices.Clone(t.Infos)
+	solid := map[int]bool{}
+	for _, s := range t.Solid {
+		solid[s] = true
+	}
+	for _, tile := range tiles {
+		if tile < 0 || tile >= columns*rows {
+			return Change{}, errors.New("that tile is not in the tileset")
+		}
+		i, ok := slices.BinarySearchFunc(next.Infos, tile, func(o document.TileInfo, tile int) int { return o.Tile - tile })
+		info := document.NewTileInfo(tile)
+		if ok {
+			info = next.Infos[i]
+		}
+		if mark.Solid != nil {
+			solid[tile] = *mark.Solid
+			info.Part = ""
+		}
+		if mark.Part != nil && *mark.Part != "" {
+			solid[tile] = false
+		}
+		mark.put(&info)
+		switch {
+		case info.Bare() && ok:
+			next.Infos = slices.Delete(next.Infos, i, i+1)
+		case info.Bare():
+		case ok:
+			next.Infos[i] = info
+		default:
+			next.Infos = slices.Insert(next.Infos, i, info)
+		}
+	}
+	next.Solid = []int{}
+	for s := range columns * rows {
+		if solid[s] {
+			next.Solid = append(next.Solid, s)
+		}
+	}
+	if err := next.Check(); err != nil {
+		return Change{}, err
+	}
+	c := changed(fmt.Sprintf("Set up %d tiles of %s", len(tiles), t.Name))
+	if len(tiles) == 1 {
+		c = changed(fmt.Sprintf("Set up tile %d of %s", tiles[0], t.Name))
+	}
+	ref := edit.Ref{Type: edit.TypeTileset, ID: t.ID}
+	if !slices.Equal(next.Solid, t.Solid) {
+		c.Do = append(c.Do, edit.Set(ref, "solid", next.Solid))
+	}
+	if string(edit.JSON(next.Infos)) != string(edit.JSON(t.Infos)) {
+		c.Do = append(c.Do, edit.Set(ref, "infos", next.Infos))
+	}
+	if len(c.Do) == 0 {
+		return Change{}, errors.New("the tiles are like that already")
+	}
+	return c, nil
+}
+
+func (m *TileMark) put(i *document.TileInfo) {
+	set(&i.Odds, m.Odds)
+	set(&i.Partner, m.Partner)
+	set(&i.Part, m.Part)
+	set(&i.OneWay, m.OneWay)
+	set(&i.Is, m.Is)
+	set(&i.Tags, m.Tags)
+	set(&i.Frames, m.Frames)
+	if i.Part != document.PartOwn {
+		i.Own = nil
+	}
+	if i.Tags == nil {
+		i.Tags = []string{}
+	}
+	if i.Frames == nil {
+		i.Frames = []document.Frame{}
+	}
+}
+
+func set[T any](to *T, from *T) {
+	if from != nil {
+		*to = *from
+	}
+}

@@ -1,0 +1,180 @@
+package author_test
+
+import (
+	"azzel/core/author"
+	"azzel/core/cells"
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/grid"
+	"azzel/core/material"
+	"azzel/core/sample"
+	"slices"
+	"strings"
+	"testing"
+)
+
+func coast(d *document.Document) *document.Tileset { return d.Tilesets.Get(sample.Coast) }
+
+func p[T any](v T) *T { return &v }
+
+func TestMarkTiles(t *testing.T) {
+	d := sample.World()
+	mark := func(m author.TileMark, tiles ...int) {
+		t.Helper()
+		c, err := author.MarkTiles(coast(d), tiles, m)
+		d = done(t, d, c, err)
+	}
+	mark(author.TileMark{Part: p("upper half")}, 1, 5)
+	if coast(d).IsSolid(1) || len(coast(d).Infos) != 2 || coast(d).Infos[1].Part != "upper half" {
+		t.Errorf("parts: %v %+v", coast(d).Solid, coast(d).Infos)
+	}
+	mark(author.TileMark{Solid: p(true)}, 5)
+	if !coast(d).IsSolid(5) || len(coast(d).Infos) != 1 {
+		t.Error("a tile is solid all over and in part")
+	}
+	mark(author.TileMark{Odds: p(7), Is: p("water"), OneWay: p(document.Up), Tags: p([]string{"wet"}), Frames: p([]document.Frame{{Tile: 2, Ms: 200}, {Tile: 3, Ms: 300}})}, 2)
+	if i := coast(d).Infos[1]; i.Tile != 2 || i.Length() != 500 || i.Odds != 7 || i.Is != "water" {
+		t.Errorf("%+v", i)
+	}
+	mark(author.TileMark{Odds: p(1), Is: p(""), OneWay: p(document.Facing("")), Tags: p([]string{}), Frames: p([]document.Frame{})}, 2)
+	if len(coast(d).Infos) != 1 {
+		t.Error("what is set up for nothing is kept")
+	}
+	for name, m := range map[string]author.TileMark{
+		"0 ms":          {Frames: p([]document.Frame{{Tile: 2, Ms: 0}, {Tile: 3, Ms: 10}})},
+		"one frame":     {Frames: p([]document.Frame{{Tile: 2, Ms: 100}})},
+		"far frame":     {Frames: p([]document.Frame{{Tile: 2, Ms: 100}, {Tile: 3000, Ms: 100}})},
+		"negative odds": {Odds: p(-1)},
+		"part":          {Part: p("round")},
+		"facing":        {OneWay: p(document.Facing("north"))},
+		"ground":        {Is: p("lava")},
+		"tag":           {Tags: p([]string{" "})},
+		"long tag":      {Tags: p([]string{strings.Repeat("x", 41)})},
+		"partner":       {Partner: p(4000)},
+	} {
+		if _, err := author.MarkTiles(coast(d), []int{3}, m); err == nil {
+			t.Errorf("%s was taken", name)
+		}
+	}
+	for _, tiles := range [][]int{{}, {-1}, {64}} {
+		if _, err := author.MarkTiles(coast(d), tiles, author.TileMark{Odds: p(3)}); err == nil {
+			t.Errorf("tiles %v were taken", tiles)
+		}
+	}
+}
+
+func TestMatchByPlace(t *testing.T) {
+	// gutters that were not entered at first: each tile is found again
+	old := document.Cut{CellWidth: 16, CellHeight: 16}
+	next := document.Cut{CellWidth: 16, CellHeight: 16, Margin: 1, Spacing: 1}
+	match := author.MatchByPlace(old, 70, 36, next, 70, 36)
+	if want := []int{0, 1, 2, 3, 4, 5, 6, 7}; !slices.Equal(match, want) {
+		t.Errorf("with gutters: %v", match)
+	}
+	// halved cells: the first of the four that a tile covers
+	match = author.MatchByPlace(old, 64, 32, document.Cut{CellWidth: 8, CellHeight: 8}, 64, 32)
+	if match[0] != 0 || match[1] != 2 || match[4] != 16 {
+		t.Errorf("halved: %v", match)
+	}
+	// a crop loses what lies outside
+	match = author.MatchByPlace(old, 64, 32, old, 32, 16)
+	if want := []int{0, 1, -1, -1, -1, -1, -1, -1}; !slices.Equal(match, want) {
+		t.Errorf("cropped: %v", match)
+	}
+}
+
+// A recut brings along everything that shows the tiles, and tells before what
+// it would lose.
+func TestRecutBringsEverythingAlong(t *testing.T) {
+	d := sample.World()
+	two := cells.TileCell(1, 2)
+	d = edit.Apply(d, &edit.Edit{Do: []edit.Primitive{
+		sample.Paint(sample.Pans, sample.Things, box(2, 2, 3, 1), two|cells.MirrorX),
+		edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Pearl}, "look", two),
+		edit.Set(edit.Ref{Type: edit.TypeProject}, "looks", []document.KindLook{{Kind: document.KindDoor, Look: two, LookOn: sample.Wall}}),
+	}}).Doc
+	c, err := author.AddMaterial(d, document.Material{Name: "Path", Number: 9, Is: "path", Tiles: []material.Tile{{Cell: two, Form: 5, Odds: 1}, {Cell: cells.TileCell(1, 63), Form: 1, Odds: 1}}})
+	d = done(t, d, c, err)
+	c, err = author.MarkTiles(coast(d), []int{2}, author.TileMark{Odds: p(4), Partner: p(63)})
+	d = done(t, d, c, err)
+	piece, err := author.Lift(author.Area{Map: d.Maps.Get(sample.Pans), Region: box(2, 2, 3, 1), Layer: sample.Things})
+	if err != nil {
+		t.Fatal(err)
+	}
+	c, err = author.AddMotif(d, "Row", piece)
+	d = done(t, d, c, err)
+	motif := c.Made
+
+	match := make([]int, 64)
+	for i := range match {
+		match[i] = i + 10
+		if i >= 50 {
+			match[i] = -1
+		}
+	}
+	match[0] = -1 // the floor
+	lost := author.LostBy(d, coast(d), match)
+	if len(lost.Tiles) != 15 || !slices.Equal(lost.Used, []int{0}) || lost.Cells != 480 {
+		t.Errorf("the loss is %d tiles, %v used in %d cells", len(lost.Tiles), lost.Used, lost.Cells)
+	}
+	set := coast(d)
+	c, err = author.RecutTileset(d, set, author.Recut{Picture: set.Picture, Width: 128, Height: 128, Cut: set.Cut, Match: match})
+	d = done(t, d, c, err)
+	moved := cells.TileCell(1, 12)
+	things := d.Maps.Get(sample.Pans).Layers.Get(sample.Things).Cells
+	if things.At(3, 2) != moved|cells.MirrorX || !d.Maps.Get(sample.Pans).Layers.Get(sample.Ground).Cells.Empty() {
+		t.Errorf("the maps show %x", things.At(3, 2))
+	}
+	m := d.MaterialByNumber(9)
+	if !coast(d).IsSolid(11) || len(coast(d).Infos) != 1 || coast(d).Infos[0].Tile != 12 || coast(d).Infos[0].Partner != -1 ||
+		len(m.Tiles) != 1 || m.Tiles[0].Cell != moved || d.Entity(sample.Quay, sample.Pearl).Look != moved ||
+		d.Project.Looks[0].Look != moved || d.Project.Looks[0].LookOn != cells.TileCell(1, 11) {
+		t.Errorf("something did not come along: %v %+v %+v", coast(d).Solid, coast(d).Infos, m.Tiles)
+	}
+	got := 0
+	d.Motifs.Get(motif).Parts[0].Cells.Each(func(_ grid.Point, c cells.Cell) {
+		if c == moved|cells.MirrorX {
+			got++
+		}
+	})
+	if got != 3 {
+		t.Errorf("%d cells of the motif came along", got)
+	}
+	if _, err := author.RecutTileset(d, coast(d), author.Recut{Picture: set.Picture, Width: 128, Height: 128, Cut: document.Cut{CellWidth: 300, CellHeight: 16}}); err == nil {
+		t.Error("a cut that fits nothing was taken")
+	}
+	if _, err := author.PictureOf(coast(d), set.Picture, 8, 8); err == nil {
+		t.Error("a picture smaller than a tile was taken")
+	}
+	r, err := author.PictureOf(coast(d), set.Picture, 64, 256)
+	if err != nil || r.Match[3] != 3 || r.Match[4] != -1 || r.Match[8] != 4 {
+		t.Errorf("a taller picture matches %v %v", r.Match, err)
+	}
+}
+
+func TestMarkMaterial(t *testing.T) {
+	d := sample.World()
+	c, err := author.AddMaterial(d, document.Material{Name: "Wall", Number: 9, Is: "wall"})
+	d = done(t, d, c, err)
+	m := d.Materials.Get(c.Made)
+	if m.By != material.ByBoth {
+		t.Errorf("walls follow %s", m.By)
+	}
+	c, err = author.MarkMaterial(m, []material.Tile{{Cell: cells.TileCell(1, 7), Form: 3, Odds: 1}, {Cell: cells.TileCell(1, 4), Form: 9, Odds: 0}, {Cell: cells.TileCell(1, 5), Odds: -1}})
+	d = done(t, d, c, err)
+	c, err = author.MarkMaterial(d.Materials.Get(m.ID), []material.Tile{{Cell: cells.TileCell(1, 4), Odds: -1}, {Cell: cells.TileCell(1, 7), Form: 8, Odds: 2}})
+	d = done(t, d, c, err)
+	if got := d.Materials.Get(m.ID).Tiles; len(got) != 1 || got[0].Form != 8 || got[0].Odds != 2 {
+		t.Errorf("the tiles are %+v", got)
+	}
+	for name, bad := range map[string]document.Material{
+		"number": {Name: "X", Number: 9, Is: "wall"}, "is": {Name: "X", Number: 10, Is: "fog"}, "name": {Number: 10, Is: "wall"},
+		"by":         {Name: "X", Number: 10, Is: "wall", By: "looks"},
+		"all odds 0": {Name: "X", Number: 10, Is: "wall", Tiles: []material.Tile{{Cell: 1 << 16, Odds: 0}}},
+		"no tile":    {Name: "X", Number: 10, Is: "wall", Tiles: []material.Tile{{Cell: cells.MaterialCell(3, 1), Odds: 1}}},
+	} {
+		if _, err := author.AddMaterial(d, bad); err == nil {
+			t.Errorf("%s was taken", name)
+		}
+	}
+}

@@ -1,0 +1,111 @@
+package document_test
+
+import (
+	"azzel/core/cells"
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/grid"
+	"azzel/core/sample"
+	"math/rand/v2"
+	"testing"
+)
+
+// The rectangles cover exactly the cells of the set, each once.
+func TestRectanglesCoverExactly(t *testing.T) {
+	r := rand.New(rand.NewPCG(2, 2))
+	for range 150 {
+		region := &grid.Region{}
+		for range 1 + r.IntN(9) {
+			region.AddRect(grid.Rect{X: r.IntN(120) - 60, Y: r.IntN(120) - 60, W: r.IntN(50), H: r.IntN(50)})
+			region.Add(grid.Point{X: r.IntN(120) - 60, Y: r.IntN(120) - 60})
+		}
+		seen := map[grid.Point]bool{}
+		all := document.Rectangles(region)
+		for _, b := range all {
+			for y := b.Y; y < b.Y+b.H; y++ {
+				for x := b.X; x < b.X+b.W; x++ {
+					p := grid.Point{X: x, Y: y}
+					if seen[p] || !region.Has(p) {
+						t.Fatalf("%v lies in two rectangles, or in none of the set", p)
+					}
+					seen[p] = true
+				}
+			}
+		}
+		if len(seen) != region.Count() {
+			t.Fatalf("%d of %d cells are covered", len(seen), region.Count())
+		}
+	}
+	box := &grid.Region{}
+	box.AddRect(grid.Rect{X: -40, Y: -3, W: 200, H: 90})
+	if got := document.Rectangles(box); len(got) != 1 {
+		t.Errorf("a box over many chunks is %d rectangles", len(got))
+	}
+}
+
+func TestSlopesAreJoined(t *testing.T) {
+	d := sample.World()
+	set := *d.Tilesets.Get(sample.Coast)
+	one := func(tile int, part string) document.TileInfo {
+		i := document.NewTileInfo(tile)
+		i.Part = part
+		return i
+	}
+	set.Infos = []document.TileInfo{one(10, "ground rising right"), one(11, "gentle left, upper"), one(12, "gentle left, lower")}
+	d.Tilesets = d.Tilesets.With(set.ID, &set)
+	at := func(x, y int) *grid.Region {
+		r := &grid.Region{}
+		r.Add(grid.Point{X: x, Y: y})
+		return r
+	}
+	put := func(x, y, tile int) edit.Primitive {
+		return sample.Paint(sample.Pans, sample.Things, at(x, y), cells.TileCell(1, tile))
+	}
+	d = edit.Apply(d, &edit.Edit{Do: []edit.Primitive{
+		put(3, 6, 10), put(4, 5, 10), put(5, 4, 10), // one rising line of three cells
+		put(8, 5, 11), put(9, 5, 12), // one falling line over two
+		put(12, 5, 10), put(12, 6, 10), // two that do not meet
+	}}).Doc
+	got := d.Solids().Merged(d.Maps.Get(sample.Pans)).Segments
+	want := []document.Segment{
+		{A: grid.Point{X: 96, Y: 224}, B: grid.Point{X: 192, Y: 128}},
+		{A: grid.Point{X: 256, Y: 160}, B: grid.Point{X: 320, Y: 192}},
+	}
+	if len(got) != 4 || got[0] != want[0] || got[1] != want[1] {
+		t.Errorf("the segments are %v", got)
+	}
+	quay := d.Solids().Merged(d.Maps.Get(sample.Quay))
+	if len(quay.Rects) != 4 || len(quay.Segments) != 0 {
+		t.Errorf("the walls round the Quay are %v", quay.Rects)
+	}
+}
+
+func BenchmarkMergeSolids(b *testing.B) {
+	d := sample.World()
+	m := *d.Maps.Get(sample.Pans)
+	m.Bounds = grid.Rect{W: 1024, H: 1024}
+	r := rand.New(rand.NewPCG(1, 1))
+	all := &grid.Region{}
+	all.AddRect(m.Bounds)
+	for i, id := range []document.ID{sample.Ground, sample.Things, "layerthreela", "layerfourlay"} {
+		l := document.Layer{ID: id, Name: string(id), Kind: document.LayerTiles, Order: i, Opacity: 100}
+		l.Cells, _ = cells.PaintEach(all, m.Bounds, func(x, y int) (cells.Cell, bool) {
+			return cells.TileCell(1, min(1, r.IntN(30))*2+1), true
+		}).Apply(cells.Plane{})
+		m.Layers = m.Layers.With(id, &l)
+	}
+	d.Maps = d.Maps.With(m.ID, &m)
+	flat := make([]cells.Cell, 1<<20)
+	b.Run("baseline-write", func(b *testing.B) {
+		for b.Loop() {
+			for i := range flat {
+				flat[i] = 7
+			}
+		}
+	})
+	b.Run("merge-1024x1024x4", func(b *testing.B) {
+		for b.Loop() {
+			d.Solids().Merged(&m)
+		}
+	})
+}

@@ -1,0 +1,132 @@
+package document_test
+
+import (
+	"azzel/core/cells"
+	"azzel/core/document"
+	"azzel/core/grid"
+	"azzel/core/sample"
+	"testing"
+)
+
+// stopped asks whether a box of 2×2 pixels is stopped by the tile on cell 5,5.
+func stopped(t *testing.T, info document.TileInfo, c cells.Cell, x, y int64, from [2]int64) bool {
+	t.Helper()
+	d := sample.World()
+	set := *d.Tilesets.Get(sample.Coast)
+	info.Tile = 9
+	set.Infos = []document.TileInfo{info}
+	if err := set.Check(); err != nil {
+		t.Fatal(err)
+	}
+	d.Tilesets = d.Tilesets.With(set.ID, &set)
+	m := *d.Maps.Get(sample.Pans)
+	l := *m.Layers.Get(sample.Things)
+	region := &grid.Region{}
+	region.Add(grid.Point{X: 5, Y: 5})
+	l.Cells, _ = cells.Paint(region, m.Bounds, []cells.Cell{c}, 1, grid.Point{}).Apply(l.Cells)
+	m.Layers = m.Layers.With(l.ID, &l)
+	d.Maps = d.Maps.With(m.ID, &m)
+	box := func(x, y int64) document.Extent {
+		x, y = (x+80)*document.Unit, (y+80)*document.Unit
+		return document.Extent{Left: x, Top: y, Right: x + 2*document.Unit, Bottom: y + 2*document.Unit}
+	}
+	return d.Solids().Stops(&m, grid.Point{X: 5, Y: 5}, box(from[0], from[1]), box(x, y))
+}
+
+// A part stops where a slow test, pixel by pixel, finds it under the box.
+func TestPartsStopWhereTheyLie(t *testing.T) {
+	for _, part := range document.Parts {
+		for turn := grid.Turn(0); turn < 8; turn++ {
+			info := document.NewTileInfo(9)
+			info.Part = part.Name
+			c := cells.TileCell(1, 9).Turned(turn)
+			back := turn.Inverse()
+			for y := int64(0); y < 15; y += 2 {
+				for x := int64(0); x < 15; x += 2 {
+					want := false
+					for _, q := range [][2]int{{1, 1}, {5, 1}, {1, 5}, {5, 5}, {3, 3}, {7, 7}, {0, 7}, {7, 0}, {4, 7}, {7, 4}} {
+						// eighths of pixels inside the box, turned back into the tile
+						r := back.Rect(grid.Rect{X: int(x)*8 + q[0]*2, Y: int(y)*8 + q[1]*2, W: 1, H: 1}, 128, 128)
+						want = want || within(part.Area, r.X*2+1, r.Y*2+1, 128)
+					}
+					got := stopped(t, info, c, x, y, [2]int64{x, y})
+					if want && !got {
+						t.Fatalf("%s, turned %d: nothing stops at %d,%d", part.Name, turn, x, y)
+					}
+					if got && !want && !nearEdge(part.Area, back, x, y) {
+						t.Fatalf("%s, turned %d: something stops at %d,%d", part.Name, turn, x, y)
+					}
+				}
+			}
+		}
+	}
+}
+
+// within tests a point in half units of n parts against an outline in halves.
+func within(area []grid.Point, x, y, n int) bool {
+	for i, a := range area {
+		b := area[(i+1)%len(area)]
+		if (b.X-a.X)*(y-a.Y*n)-(b.Y-a.Y)*(x-a.X*n) < 0 {
+			return false
+		}
+	}
+	return true
+}
+
+// nearEdge allows for boxes of which only a sliver lies in the part.
+func nearEdge(area []grid.Point, back grid.Turn, x, y int64) bool {
+	for dy := range 17 {
+		for dx := range 17 {
+			r := back.Rect(grid.Rect{X: min(127, int(x)*8+dx), Y: min(127, int(y)*8+dy), W: 1, H: 1}, 128, 128)
+			if within(area, r.X*2+1, r.Y*2+1, 128) {
+				return true
+			}
+		}
+	}
+	return false
+}
+
+func TestOneWayStopsFromOneSide(t *testing.T) {
+	info := document.NewTileInfo(9)
+	info.OneWay = document.Up
+	tile := cells.TileCell(1, 9)
+	for _, c := range []struct {
+		name       string
+		cell       cells.Cell
+		from, x, y int64
+		fromY      int64
+		want       bool
+	}{
+		{"from above", tile, 4, 4, -1, -2, true},
+		{"from below", tile, 4, 4, 13, 16, false},
+		{"already inside", tile, 4, 4, 6, 5, false},
+		{"turned upside down, from below", tile.Turned(grid.Half), 4, 4, 15, 16, true},
+		{"turned right, from the right", tile.Turned(grid.Quarter), 17, 15, 4, 4, true},
+	} {
+		if got := stopped(t, info, c.cell, c.x, c.y, [2]int64{c.from, c.fromY}); got != c.want {
+			t.Errorf("%s: stopped %v", c.name, got)
+		}
+	}
+}
+
+func TestOwnParts(t *testing.T) {
+	own := func(p ...int) document.TileInfo {
+		info := document.NewTileInfo(9)
+		info.Part = document.PartOwn
+		for i := 0; i < len(p); i += 2 {
+			info.Own = append(info.Own, grid.Point{X: p[i], Y: p[i+1]})
+		}
+		return info
+	}
+	if !stopped(t, own(8, 8, 16, 8, 16, 16, 8, 16), cells.TileCell(1, 9), 9, 9, [2]int64{}) ||
+		stopped(t, own(8, 8, 16, 8, 16, 16, 8, 16), cells.TileCell(1, 9), 4, 9, [2]int64{}) {
+		t.Error("an own rectangle does not stop where it lies")
+	}
+	for _, bad := range []document.TileInfo{own(0, 0, 16, 0), own(0, 0, 40, 0, 16, 16), own(0, 0, 16, 0, 4, 4, 0, 16)} {
+		set := document.Tileset{ID: "coastcoastco", Name: "C", Number: 1, Picture: sample.World().Tilesets.Get(sample.Coast).Picture, Width: 128, Height: 128,
+			Cut: document.Cut{CellWidth: 16, CellHeight: 16}, Infos: []document.TileInfo{bad}}
+		if set.Check() == nil {
+			t.Errorf("%v was taken", bad.Own)
+		}
+	}
+}
