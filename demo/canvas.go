@@ -19,8 +19,13 @@ type canvas struct {
 	stands []document.Entity
 }
 
-// number is the tileset's in the demo project.
-const number = 1
+// The numbers of the tileset and of its materials in the demo project.
+const (
+	number   = 1
+	seaPaint = iota + 1
+	grassPaint
+	panPaint
+)
 
 func newCanvas(sheet *Sheet, w, h int) *canvas {
 	return &canvas{sheet: sheet, w: w, h: h, ground: make([]cells.Cell, w*h), things: make([]cells.Cell, w*h), above: make([]cells.Cell, w*h)}
@@ -40,24 +45,13 @@ func (c *canvas) box(layer []cells.Cell, x, y, w, h int, tiles ...string) {
 	}
 }
 
-// land lays a corner set: in says at which corners of cells the second ground
-// lies. Cells wholly of the first ground get one of base, wholly of the second one of over.
-func (c *canvas) land(set string, base, over []string, in func(x, y int) bool) {
+// paint lays a material on every cell that some corner of it lies in; in says
+// at which corners of cells it lies.
+func (c *canvas) paint(material int, in func(x, y int) bool) {
 	for y := range c.h {
 		for x := range c.w {
-			mask := 0
-			for i, at := range [4][2]int{{x, y}, {x + 1, y}, {x, y + 1}, {x + 1, y + 1}} {
-				if in(at[0], at[1]) {
-					mask |= 1 << i
-				}
-			}
-			switch {
-			case mask == 15:
-				c.put(c.ground, x, y, over[noise(x, y, 31, len(over))])
-			case mask != 0:
-				c.put(c.ground, x, y, set+" "+string(rune('a'+mask)))
-			case len(base) > 0:
-				c.put(c.ground, x, y, base[noise(x, y, 32, len(base))])
+			if in(x, y) || in(x+1, y) || in(x, y+1) || in(x+1, y+1) {
+				c.ground[y*c.w+x] = cells.MaterialCell(material, noise(x, y, 31, 256))
 			}
 		}
 	}

@@ -46,11 +46,12 @@ func mudTile(seed int) pic {
 }
 
 // seaTile has short waves in rows.
-func seaTile(seed int) (p pic) {
+// seaTile is open water; its glints drift from phase to phase and back.
+func seaTile(seed, phase int) (p pic) {
 	p.rect(0, 0, side, side, sea)
 	for row := range 4 {
 		y := row*4 + noise(row, 2, seed, 2)
-		x := noise(row, 3, seed, 16)
+		x := noise(row, 3, seed, 16) + []int{0, 1, 2, 1}[phase]*(1-2*(row%2)) + side
 		for i := range 4 + noise(row, 4, seed, 3) {
 			p.set((x+i)%side, y, seaHi)
 			p.set((x+i+1)%side, y+1, seaLo)
@@ -125,7 +126,7 @@ func planks(seed int) (p pic) {
 
 // deckEdge is the front of the quay: planks end, piles stand in the water.
 func deckEdge() pic {
-	p := seaTile(2)
+	p := seaTile(2, 0)
 	top := planks(3)
 	for y := range 7 {
 		p[y] = top[y]

@@ -10,7 +10,7 @@ func pans(s *Sheet) *canvas {
 	// six pans in two rows
 	type field struct{ x, y, w, h, stage int }
 	fields := []field{{5, 3, 9, 8, 0}, {17, 3, 9, 8, 1}, {29, 3, 6, 8, 2}, {5, 17, 9, 8, 2}, {17, 17, 9, 8, 0}, {29, 17, 6, 8, 1}}
-	c.land("pan", nil, []string{"pan 1", "pan 1", "pan 2"}, func(x, y int) bool {
+	c.paint(panPaint, func(x, y int) bool {
 		for _, f := range fields {
 			if x > f.x && x < f.x+f.w && y > f.y && y < f.y+f.h {
 				return true

@@ -18,9 +18,18 @@ func Project(s *Sheet, picture string) *document.Document {
 	project := edit.Ref{Type: edit.TypeProject}
 	d = do(d, author.Change{Do: []edit.Primitive{edit.Set(project, "hero", s.Hero(number)), edit.Set(project, "looks", s.Looks(number))}}, nil)
 
-	q, p := quay(s), pans(s)
+	for _, m := range s.Materials(number, seaPaint) {
+		c, err := author.AddMaterial(d, m)
+		d = do(d, c, err)
+	}
+	q, p, b := quay(s), pans(s), brineHouse(s)
 	d = q.add(d, "Quay")
 	d = p.add(d, "Pans")
+	d = b.add(d, "Brine House")
+	d = motif(d, q, "Warden’s house", grid.Rect{X: 19, Y: 6, W: 7, H: 4})
+	d = motif(d, q, "Crates", grid.Rect{X: 27, Y: 11, W: 3, H: 2})
+	c, err = author.Join(d, author.Way{From: end(q, "To the brine house"), To: b.m.ID, At: grid.Point{X: 8, Y: 12}, Facing: document.Up, Back: true})
+	d = do(d, c, err)
 	c, err = author.Join(d, author.Way{From: end(q, "To the pans"), To: p.m.ID, At: grid.Point{X: 1, Y: 13}, Facing: document.Right, Back: true})
 	d = do(d, c, err)
 
@@ -48,12 +57,31 @@ func Project(s *Sheet, picture string) *document.Document {
 		{When: document.When{On: document.WhenTake, Map: q.m.ID, Entity: end(q, "Salt crystal").Entity}, Once: true,
 			Then: []document.Step{{Do: document.DoSet, Flag: crystal, To: true}, say("A clear crystal. The lamp keeper pays for these.")}},
 		{When: document.When{On: document.WhenArrive, Map: p.m.ID}, Once: true, Then: []document.Step{say("The pans. Keep to the dykes when the water comes.")}},
+		{When: document.When{On: document.WhenArrive, Map: b.m.ID}, Once: true, Then: []document.Step{say("The brine house. Warm, and it smells of the sea.")}},
 		{When: used(p, "Yard wheel"), Once: true, Then: []document.Step{opens(p, "Beacon gate"), {Do: document.DoSet, Flag: lit, To: true}, say("The beacon yard stands open.")}},
 	} {
 		c, err := author.AddRule(d, r)
 		d = do(d, c, err)
 	}
 	return d
+}
+
+// motif keeps what stands on a map, above its ground, as a motif.
+func motif(d *document.Document, c *canvas, name string, at grid.Rect) *document.Document {
+	ground := *c.m
+	for _, l := range c.m.LayersInOrder() {
+		if l.Name == "Ground" {
+			ground.Layers = ground.Layers.Without(l.ID)
+		}
+	}
+	region := &grid.Region{}
+	region.AddRect(at)
+	piece, err := author.Lift(author.Area{Map: &ground, Region: region})
+	if err != nil {
+		panic(err)
+	}
+	change, err := author.AddMotif(d, name, piece)
+	return do(d, change, err)
 }
 
 func end(c *canvas, name string) document.End {

@@ -14,8 +14,9 @@ func quay(s *Sheet) *canvas {
 		}
 		return x < west || y > south || y < 2 && x < 16+noise(x, 0, 43, 2)
 	}
-	c.land("sea", []string{"sand 1", "sand 1", "sand 2", "sand 1", "sand 4", "sand 1", "sand 3"}, []string{"sea 1", "sea 1", "sea 2"}, water)
-	c.land("grass", nil, []string{"grass 1", "grass 1", "grass 2"}, func(x, y int) bool {
+	c.box(c.ground, 0, 0, c.w, c.h, "sand 1", "sand 1", "sand 2", "sand 1", "sand 4", "sand 1", "sand 3")
+	c.paint(seaPaint, water)
+	c.paint(grassPaint, func(x, y int) bool {
 		if water(x, y) || water(x-1, y) || water(x, y-1) || water(x+1, y+1) {
 			return false
 		}
@@ -78,6 +79,7 @@ func quay(s *Sheet) *canvas {
 	c.entity(document.KindSpawn, "Warden", 21, 11, 1, 1, document.Down)
 	c.entity(document.KindSwitch, "Sluice wheel", 9, 13, 1, 1, document.Down)
 	c.entity(document.KindDoor, "Pan gate", 40, 14, 1, 2, document.Down)
+	c.entity(document.KindExit, "To the brine house", 22, 10, 1, 1, document.Up)
 	c.entity(document.KindExit, "To the pans", 43, 14, 1, 2, document.Right)
 	for i, at := range [][2]int{{12, 16}, {3, 15}, {24, 20}, {37, 19}, {36, 4}} {
 		name := "Salt crystal"

@@ -3,6 +3,7 @@ package demo
 import (
 	"azzel/core/cells"
 	"azzel/core/document"
+	"azzel/core/material"
 	"image"
 	"image/color"
 	"slices"
@@ -18,6 +19,18 @@ type Sheet struct {
 	tiles   []pic
 	ids     map[string]int
 	solid   []int
+	infos   []document.TileInfo
+	sets    []set
+}
+
+// set is a material of the sheet: a corner set, more tiles that are it all
+// over, and tiles that only count as it.
+type set struct {
+	name, is string
+	corners  string
+	whole    []string
+	counts   []string
+	beyond   bool
 }
 
 func newSheet(name string) *Sheet { return &Sheet{name: name, ids: map[string]int{}} }
@@ -56,7 +69,58 @@ func (s *Sheet) finish() *Sheet {
 func (s *Sheet) Tileset(number int, picture string) document.Tileset {
 	b := s.Picture.Bounds()
 	return document.Tileset{Name: s.name, Number: number, Picture: picture, Width: b.Dx(), Height: b.Dy(),
-		Cut: document.Cut{CellWidth: side, CellHeight: side}, Solid: slices.Sorted(slices.Values(s.solid))}
+		Cut: document.Cut{CellWidth: side, CellHeight: side}, Solid: slices.Sorted(slices.Values(s.solid)), Infos: s.infos}
+}
+
+// animate lets a tile show others by turns, each for a time.
+func (s *Sheet) animate(name string, ms int, frames ...string) {
+	info := document.NewTileInfo(s.ids[name])
+	for _, f := range frames {
+		info.Frames = append(info.Frames, document.Frame{Tile: s.ids[f], Ms: ms})
+	}
+	s.infos = append(s.infos, info)
+	slices.SortFunc(s.infos, func(a, b document.TileInfo) int { return a.Tile - b.Tile })
+}
+
+// cornerForms are the corners that the bits of a corner set's mask stand for.
+var cornerForms = [4]material.Form{material.NW, material.NE, material.SW, material.SE}
+
+// Materials describes the sheet's materials; tileset is its own number, first
+// that of the first material.
+func (s *Sheet) Materials(tileset, first int) []document.Material {
+	var out []document.Material
+	for i, set := range s.sets {
+		m := document.Material{Name: set.name, Number: first + i, Is: set.is, By: material.ByCorners, Beyond: set.beyond}
+		add := func(name string, form material.Form, odds int) {
+			m.Tiles = append(m.Tiles, material.Tile{Cell: s.Cell(tileset, name), Form: form, Odds: odds})
+		}
+		for mask := range 16 {
+			form := material.Form(0)
+			for k, f := range cornerForms {
+				if mask>>k&1 == 1 {
+					form |= f
+				}
+			}
+			odds := 1
+			if mask == 15 {
+				odds = 0 // the tiles that are it all over are drawn instead
+			}
+			if mask > 0 {
+				add(set.corners+" "+string(rune('a'+mask)), form, odds)
+			} else {
+				add(set.whole[0], form, 1) // a lone cell
+			}
+		}
+		for _, name := range set.whole[1:] {
+			add(name, material.Whole, 1)
+		}
+		for _, name := range set.counts {
+			add(name, material.Whole, 0)
+		}
+		slices.SortFunc(m.Tiles, func(a, b material.Tile) int { return int(a.Cell) - int(b.Cell) })
+		out = append(out, m)
+	}
+	return out
 }
 
 // Cell is the cell that shows a tile of the sheet.
@@ -120,7 +184,7 @@ func (s *Sheet) kindRow() {
 // Coast is the tileset of the demo.
 func Coast() *Sheet {
 	s := newSheet("Coast")
-	s.cornerSet("sea", 2, sandTile(1), seaTile(1), foam, sandLo)
+	s.cornerSet("sea", 2, sandTile(1), seaTile(1, 0), foam, sandLo)
 	s.cornerSet("grass", 9, sandTile(1), grassTile(1), grassLo, sandHi)
 	s.cornerSet("pan", 9, mudTile(1), panTile(1), panLo, mudLo)
 	s.row()
@@ -129,8 +193,8 @@ func Coast() *Sheet {
 	}
 	s.put("mud", false, mudTile(2))
 	s.put("mud 2", false, mudTile(3))
-	s.put("sea 1", true, seaTile(1))
-	s.put("sea 2", true, seaTile(3))
+	s.put("sea 1", true, seaTile(1, 0))
+	s.put("sea 2", true, seaTile(3, 0))
 	s.put("deep", true, deepTile(1))
 	s.put("deep 2", true, deepTile(2))
 	s.put("grass 1", false, grassTile(1))
@@ -147,6 +211,14 @@ func Coast() *Sheet {
 	s.put("boards", false, floorBoards())
 	s.put("dyke", false, dyke(false))
 	s.put("dyke front", false, dyke(true))
+	for i, name := range []string{"b", "c", "d"} {
+		s.put("sea 1 "+name, true, seaTile(1, i+1))
+		s.put("sea 2 "+name, true, seaTile(3, i+1))
+	}
+	s.animate("sea 1", 320, "sea 1", "sea 1 b", "sea 1 c", "sea 1 d")
+	s.animate("sea 2", 410, "sea 2", "sea 2 b", "sea 2 c", "sea 2 d")
+	s.put("hearth", true, hearth())
+	s.put("rug", false, rug())
 	s.row()
 	for row, name := range []string{"ridge", "roof", "eaves"} {
 		for column, part := range []string{"left", "mid", "right"} {
@@ -173,14 +245,29 @@ func Coast() *Sheet {
 		s.put(t.name, t.solid, t.p)
 	}
 	s.kindRow()
+	s.put("vat left", true, vat(0))
+	s.put("vat mid", true, vat(1))
+	s.put("vat right", true, vat(2))
+	s.put("shelf", true, shelf())
+	s.put("table", true, table())
+	s.put("bed head", true, bed(0))
+	s.put("bed foot", true, bed(1))
+	s.put("inner wall", true, wall(1))
+	s.put("inner top", true, innerTop())
 	s.heroRow()
+	s.sets = []set{
+		{name: "Sea", is: "water", corners: "sea", whole: []string{"sea 1", "sea 1", "sea 2"}, beyond: true,
+			counts: []string{"deep", "deep 2", "planks", "planks 2", "deck edge"}},
+		{name: "Grass", is: "ground", corners: "grass", whole: []string{"grass 1", "grass 1", "grass 2"}, beyond: true},
+		{name: "Salt pan", is: "ground", corners: "pan", whole: []string{"pan 1", "pan 1", "pan 2"}, counts: []string{"salt", "salt 2"}},
+	}
 	return s.finish()
 }
 
 // Starter is the plainer set that an empty project can begin with.
 func Starter() *Sheet {
 	s := newSheet("Starter set")
-	s.cornerSet("water", 2, grassTile(1), seaTile(1), foam, grassLo)
+	s.cornerSet("water", 2, grassTile(1), seaTile(1, 0), foam, grassLo)
 	s.cornerSet("path", 9, grassTile(1), sandTile(1), sandLo, grassLo)
 	s.row()
 	s.put("grass 1", false, grassTile(1))
@@ -189,7 +276,11 @@ func Starter() *Sheet {
 	s.put("cobbles", false, cobbles(1))
 	s.put("boards", false, floorBoards())
 	s.put("planks", false, planks(1))
-	s.put("water", true, seaTile(1))
+	s.put("water", true, seaTile(1, 0))
+	s.put("water b", true, seaTile(1, 1))
+	s.put("water c", true, seaTile(1, 2))
+	s.put("water d", true, seaTile(1, 3))
+	s.animate("water", 320, "water", "water b", "water c", "water d")
 	s.put("stone top", true, stoneWall(true))
 	s.put("stone", true, stoneWall(false))
 	s.put("rock", true, rock())
@@ -199,5 +290,9 @@ func Starter() *Sheet {
 	s.put("sign", true, sign())
 	s.kindRow()
 	s.heroRow()
+	s.sets = []set{
+		{name: "Water", is: "water", corners: "water", whole: []string{"water", "water"}, beyond: true, counts: []string{"planks"}},
+		{name: "Path", is: "path", corners: "path", whole: []string{"sand", "sand"}},
+	}
 	return s.finish()
 }

@@ -2,10 +2,13 @@ package e2e
 
 import (
 	"azzel/core/document"
+	"azzel/core/sample"
 	"bytes"
 	"fmt"
 	"hash/crc32"
 	"image"
+	"image/gif"
+	"image/jpeg"
 	"image/png"
 	"os"
 	"path/filepath"
@@ -123,7 +126,7 @@ func TestTilesetFromPicture(t *testing.T) {
 	solid(6)
 	k.find("[data-testid=cut]", "").MustFocus()
 	k.keys(input.ArrowRight, input.Enter)
-	solid(1, 6)
+	solid(6, 9)
 	k.with(input.ControlLeft, input.KeyZ)
 	solid(6)
 	// and they are in the cabinet
@@ -140,11 +143,11 @@ func TestBadPictures(t *testing.T) {
 		data     []byte
 		sentence string
 	}{
-		{"notes.png", []byte("these are only words"), "That is not a PNG picture"},
+		{"notes.png", []byte("these are only words"), "That is not a picture"},
 		{"empty.png", nil, "That file is empty"},
 		{"cut-off.png", sheet(8, 8, 16)[:200], "damaged"},
 		{"wide.png", header(20000, 20000), "20000 × 20000 pixels"},
-		{"none.png", header(0, 0), "PNG"},
+		{"none.png", header(0, 0), "picture"},
 	} {
 		k.choose(file(t, c.name, c.data))
 		k.notice(c.sentence)
@@ -152,6 +155,225 @@ func TestBadPictures(t *testing.T) {
 	if k.rig.doc().Hash() != before {
 		t.Error("a bad picture changed the project")
 	}
+}
+
+// stands is where tiles of 16 pixels lie on the sheet of the station, in its thirds.
+func (k *tab) onSheet(width float64, tile, columns int, part [2]float64) proto.Point {
+	k.Helper()
+	box := k.box("[data-testid=cut]")
+	scale := box.Width / width
+	x, y := float64(tile%columns)*16+16*part[0], float64(tile/columns)*16+16*part[1]
+	return proto.NewPoint(box.X+x*scale, box.Y+y*scale)
+}
+
+var middleOf = [2]float64{0.5, 0.5}
+
+func TestTilesAreSetUpByPainting(t *testing.T) {
+	k := world(t).open()
+	k.pressIn("nav button", "Tilesets")
+	tile := func(i int) proto.Point { return k.onSheet(128, i, 8, middleOf) }
+	info := func(i int, ok func(o document.TileInfo) bool) {
+		t.Helper()
+		k.stored(func(d *document.Document) error {
+			for _, o := range d.Tilesets.Get(sample.Coast).Infos {
+				if o.Tile == i && ok(o) {
+					return nil
+				}
+			}
+			return fmt.Errorf("tile %d is set up as %+v", i, d.Tilesets.Get(sample.Coast).Infos)
+		})
+	}
+	k.press("Solid in part: ground rising right")
+	k.drag(left, tile(9), tile(10))
+	info(10, func(o document.TileInfo) bool { return o.Part == "ground rising right" })
+	k.press("One-way: nobody comes in from above")
+	k.click(tile(11))
+	info(11, func(o document.TileInfo) bool { return o.OneWay == document.Up })
+	k.press("water")
+	k.click(tile(12))
+	info(12, func(o document.TileInfo) bool { return o.Is == "water" })
+	k.clickWith(tile(12), right)
+	k.stored(func(d *document.Document) error {
+		if n := len(d.Tilesets.Get(sample.Coast).Infos); n != 3 {
+			return fmt.Errorf("%d tiles are set up", n)
+		}
+		return nil
+	})
+	k.click(tile(12))
+	k.see("[aria-label=Tile]", "Tile 12")
+	k.write("[aria-label='Odds of the tile']", "5")
+	k.keys(input.Tab)
+	info(12, func(o document.TileInfo) bool { return o.Odds == 5 })
+	k.write("[aria-label='Odds of the tile']", "-4")
+	k.keys(input.Tab)
+	k.notice("odds")
+	k.write("[aria-label='Tags of the tile']", "wet, deep")
+	k.keys(input.Tab)
+	info(12, func(o document.TileInfo) bool { return fmt.Sprint(o.Tags) == "[wet deep]" })
+	// frames are pressed on the sheet, and move on the map
+	k.press("Animate it")
+	k.click(tile(20))
+	k.click(tile(21))
+	k.see("[aria-label=Frames]", "")
+	k.write("[aria-label='Milliseconds of frame 1']", "0")
+	k.keys(input.Tab)
+	k.notice("10 to 60000")
+	k.write("[aria-label='Milliseconds of frame 1']", "60")
+	k.keys(input.Tab)
+	info(12, func(o document.TileInfo) bool {
+		return len(o.Frames) == 3 && o.Frames[0].Ms == 60 && o.Frames[2].Tile == 21
+	})
+	k.pressIn("nav button", "Map")
+	k.holdTile(12)
+	k.click(k.at(5, 5))
+	k.showsTile(5, 5, 20)
+	k.showsTile(5, 5, 21)
+	k.showsTile(5, 5, 12)
+	k.same()
+}
+
+func TestMaterialIsShownOnTheSheetAndFits(t *testing.T) {
+	k := world(t).open()
+	k.pressIn("nav button", "Tilesets")
+	k.press("New material: path")
+	k.see("[aria-label=Material]", "0 of 16 have a tile")
+	k.see("[data-testid=covers]", "16 gaps")
+	// a path of which tile 16 is alone, 17 goes right, 18 left, 19 both ways
+	paint := func(tile int, parts ...[2]float64) {
+		t.Helper()
+		k.click(k.onSheet(128, tile, 8, middleOf))
+		for _, p := range parts {
+			k.click(k.onSheet(128, tile, 8, p))
+		}
+	}
+	east, west := [2]float64{0.9, 0.5}, [2]float64{0.1, 0.5}
+	paint(16)
+	paint(17, east)
+	paint(18, west)
+	paint(19, east, west)
+	k.see("[data-testid=covers]", "4 of 16 have a tile")
+	k.press("Hold it")
+	k.see("[data-testid=hand]", "Path")
+	k.keys(input.KeyH)
+	k.drag(left, k.at(4, 5), k.at(7, 5))
+	k.stored(func(d *document.Document) error {
+		c := d.Maps.Get(sample.Quay).Layers.Get(sample.Ground).Cells.At(5, 5)
+		if !c.IsMaterial() || d.MaterialByNumber(c.Tileset()) == nil {
+			return fmt.Errorf("the cell is %#x", c)
+		}
+		return nil
+	})
+	for x, tile := range map[int]int{4: 17, 5: 19, 6: 19, 7: 18} {
+		k.showsTile(x, 5, tile)
+	}
+	// what lies beside is fitted anew, and again when it is taken away
+	k.click(k.at(8, 5))
+	k.showsTile(7, 5, 19)
+	k.clickWith(k.at(5, 5), right)
+	k.showsTile(4, 5, 16)
+	k.showsTile(6, 5, 17)
+	// a tile of it that is fixed by hand counts as the material
+	k.press("Tiles")
+	k.holdTile(19)
+	k.click(k.at(9, 5))
+	k.showsTile(8, 5, 19)
+	k.same()
+}
+
+// A sheet is cut anew after it was painted with: every tile is found again by
+// what it shows, what is lost is said before, and one undo takes all back.
+func TestRecutKeepsThePainting(t *testing.T) {
+	k := world(t).open()
+	start := k.rig.doc().Hash()
+	k.pressIn("nav button", "Tilesets")
+	// the picture again, with its rows of tiles in another order and one column less
+	img := image.NewNRGBA(image.Rect(0, 0, 7*16, 8*16))
+	whole, err := png.Decode(bytes.NewReader(sheet(8, 8, 16)))
+	must(t, err)
+	for y := range 128 {
+		for x := range 112 {
+			img.Set(x, y, whole.At(x+16, (y+16)%128))
+		}
+	}
+	var out bytes.Buffer
+	must(t, png.Encode(&out, img))
+	e, err := k.page.Element("input[aria-label='Another picture for the tileset']")
+	must(t, err)
+	k.eval(`() => { HTMLInputElement.prototype.click = () => {} }`) // no chooser opens in a test
+	k.press("New picture…")
+	must(t, e.SetFiles([]string{file(t, "again.png", out.Bytes())}))
+	k.press("Show what changes")
+	k.see("[data-testid=recut]", "8 tiles of Coast have no match")
+	k.see("[data-testid=recut]", "480 painted cells would be emptied")
+	k.press("Cut it anew")
+	k.notice("is cut anew")
+	k.stored(func(d *document.Document) error {
+		// the wall was tile 1: column 1 of row 0, now column 0 of row 7
+		if c := d.Maps.Get(sample.Quay).Layers.Get(sample.Things).Cells.At(0, 0); c.Tile() != 49 {
+			return fmt.Errorf("the wall is tile %d", c.Tile())
+		}
+		if s := d.Tilesets.Get(sample.Coast); s.Width != 112 || !slices.Equal(s.Solid, []int{49}) {
+			return fmt.Errorf("the tileset is %+v", s)
+		}
+		return nil
+	})
+	k.pressIn("nav button", "Map")
+	k.showsTile(0, 0, 1)
+	k.focusMap()
+	k.with(input.ControlLeft, input.KeyZ)
+	k.stored(func(d *document.Document) error {
+		if d.Hash() != start {
+			return fmt.Errorf("the undo does not bring all back")
+		}
+		return nil
+	})
+	// the same picture cut otherwise
+	k.pressIn("nav button", "Tilesets")
+	k.press("Recut…")
+	k.write("form label:nth-of-type(3) input[type=number]", "999")
+	k.see("[data-testid=cut-told]", "margin")
+	k.press("Leave it")
+	k.same()
+}
+
+func TestSeveralPicturesAndOtherFormats(t *testing.T) {
+	k := world(t).open()
+	k.pressIn("nav button", "Tilesets")
+	photo := image.NewNRGBA(image.Rect(0, 0, 48, 32))
+	for i := range photo.Pix {
+		photo.Pix[i] = 200
+	}
+	var jpg, small bytes.Buffer
+	must(t, jpeg.Encode(&jpg, photo, nil))
+	must(t, gif.Encode(&small, photo.SubImage(image.Rect(0, 0, 16, 16)), nil))
+	e, err := k.page.Element("input[type=file]")
+	must(t, err)
+	must(t, e.SetFiles([]string{file(t, "rocks.jpg", jpg.Bytes()), file(t, "lamp.gif", small.Bytes())}))
+	k.press("Gather all 2 pictures into one tileset")
+	k.see("[aria-label='Guessed cuts']", "48 × 32")
+	k.press("Use this cut")
+	k.stored(tilesetIs("rocks", func(s *document.Tileset) error {
+		if s.Width != 96 || s.Height != 32 || s.Cut.CellWidth != 48 {
+			return fmt.Errorf("the tileset is %+v", s)
+		}
+		return nil
+	}))
+	// cropped and scaled before it is cut
+	k.choose(file(t, "big.png", sheet(4, 4, 32)))
+	k.pressIn("summary", "Crop or scale")
+	k.press("÷ 2")
+	k.see("summary", "64 × 64")
+	k.write("[aria-label='Crop: width']", "32")
+	k.press("Crop to this part")
+	k.see("summary", "32 × 64")
+	k.press("Use this cut")
+	k.stored(tilesetIs("big", func(s *document.Tileset) error {
+		if s.Width != 32 || s.Height != 64 {
+			return fmt.Errorf("the tileset is %+v", s)
+		}
+		return nil
+	}))
+	k.same()
 }
 
 // header is a PNG that claims a size and has nothing else.

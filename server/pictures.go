@@ -276,6 +276,12 @@ func (s *Server) starter(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	kit := author.Kit{Tileset: sheet.Tileset(taken.Number, taken.Picture), Hero: sheet.Hero(taken.Number), Looks: sheet.Looks(taken.Number)}
+	kit := author.Kit{Tileset: sheet.Tileset(taken.Number, taken.Picture), Hero: sheet.Hero(taken.Number), Looks: sheet.Looks(taken.Number),
+		Materials: sheet.Materials(taken.Number, 0)}
+	for i := range kit.Materials {
+		if kit.Materials[i].Number, err = s.store.ReserveNumber(c.Context(), projectOf(c)); err != nil {
+			return err
+		}
+	}
 	return c.JSON(kit)
 }

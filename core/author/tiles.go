@@ -86,6 +86,28 @@ func MarkTiles(t *document.Tileset, tiles []int, mark TileMark) (Change, error) 
 	return c, nil
 }
 
+// SetPartners gives tiles the tiles that show them flipped left–right.
+func SetPartners(t *document.Tileset, pairs [][2]int) (Change, error) {
+	next := *t
+	for _, pair := range pairs {
+		c, err := MarkTiles(&next, pair[:1], TileMark{Partner: &pair[1]})
+		if err != nil {
+			continue // it has this partner already
+		}
+		for _, p := range c.Do {
+			changed, err := document.WithField(&next, p.Field, p.Value)
+			if err != nil {
+				return Change{}, err
+			}
+			next = *changed
+		}
+	}
+	if string(edit.JSON(next.Infos)) == string(edit.JSON(t.Infos)) {
+		return Change{}, errors.New("every tile that is the mirror image of another knows it already")
+	}
+	return changed("Mirrored partners in "+t.Name, edit.Set(edit.Ref{Type: edit.TypeTileset, ID: t.ID}, "infos", next.Infos)), nil
+}
+
 func (m *TileMark) put(i *document.TileInfo) {
 	set(&i.Odds, m.Odds)
 	set(&i.Partner, m.Partner)

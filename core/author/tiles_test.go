@@ -63,6 +63,18 @@ func TestMarkTiles(t *testing.T) {
 	}
 }
 
+func TestSetPartnersInOneEdit(t *testing.T) {
+	d := sample.World()
+	c, err := author.SetPartners(coast(d), [][2]int{{5, 6}, {6, 5}, {2, 9}})
+	d = done(t, d, c, err)
+	if i := coast(d).Infos; len(c.Do) != 1 || len(i) != 3 || i[1].Tile != 5 || i[1].Partner != 6 {
+		t.Errorf("%d steps, %+v", len(c.Do), i)
+	}
+	if _, err := author.SetPartners(coast(d), [][2]int{{5, 6}}); err == nil {
+		t.Error("nothing new was taken")
+	}
+}
+
 func TestMatchByPlace(t *testing.T) {
 	// gutters that were not entered at first: each tile is found again
 	old := document.Cut{CellWidth: 16, CellHeight: 16}

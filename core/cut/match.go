@@ -26,13 +26,25 @@ func Match(old Picture, oldCut document.Cut, next Picture, nextCut document.Cut)
 			first[sum] = i
 		}
 	}
+	found := map[int]bool{} // new tiles that show what an old one did
+	exact := make([]bool, len(out))
 	for i := range out {
 		sum, clear := sumOf(old, oldCut, i, columns)
-		if out[i] >= 0 && sums[out[i]] == sum || clear {
+		if clear {
 			continue
 		}
 		if same, ok := first[sum]; ok {
-			out[i] = same
+			if out[i] < 0 || sums[out[i]] != sum {
+				out[i] = same
+			}
+			exact[i] = true
+			found[out[i]] = true
+		}
+	}
+	for i := range out {
+		// at its place lies what another tile showed: this one is gone
+		if !exact[i] && found[out[i]] {
+			out[i] = -1
 		}
 	}
 	return out

@@ -46,6 +46,7 @@ func TestMatchBySight(t *testing.T) {
 		{"gutters put in", drawn(2, 0, 1, 2, 3, 4), four, drawn(2, 1, 1, 2, 3, 4), spaced, []int{0, 1, 2, 3}},
 		{"retouched at its place", drawn(2, 0, 1, 2), four, drawn(2, 0, 9, 2), four, []int{0, 1}},
 		{"gone", drawn(3, 0, 1, 2, 3), four, drawn(2, 0, 1, 2), four, []int{0, 1, -1}},
+		{"moved over another", drawn(3, 0, 1, 2, 3), four, drawn(2, 0, 2, 3), four, []int{-1, 0, 1}},
 		{"clear ones stay at their place", drawn(2, 0, -1, 1, -1, 2), four, drawn(2, 0, -1, 1), four, []int{0, 1, -1, -1}},
 	} {
 		if got := Match(c.old, c.oldCut, c.next, c.nextCut); !reflect.DeepEqual(got, c.expected) {

@@ -78,7 +78,7 @@ func Rectangles(r *grid.Region) []grid.Rect {
 		}
 		rows[y] = joined
 	}
-	var out, open []grid.Rect
+	out, open := []grid.Rect{}, []grid.Rect(nil)
 	for i, y := range order {
 		if i > 0 && order[i-1] != y-1 {
 			out, open = append(out, open...), nil

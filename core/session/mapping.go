@@ -81,3 +81,14 @@ func (s *Session) exchange(a struct {
 	}
 	return s.make(c.Do, c.Label)
 }
+
+// merged is what is solid on a map in few pieces, for the overlay.
+func (s *Session) merged(a mapArgs) (any, error) {
+	m, err := s.mapOf(a.Map)
+	if err != nil {
+		return nil, err
+	}
+	out := s.ground().Merged(m)
+	out.Rects = out.Rects[:min(len(out.Rects), maxGhostSpans)]
+	return out, nil
+}

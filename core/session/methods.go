@@ -166,6 +166,13 @@ func init() {
 		}) (author.Change, error) {
 			return onTileset(d, a.ID, func(t *document.Tileset) (author.Change, error) { return author.MarkTiles(t, a.Tiles, a.Mark) })
 		}),
+		"setPartners": authored(func(d *document.Document, a struct {
+			ID    document.ID `json:"id"`
+			Pairs [][2]int    `json:"pairs"`
+		}) (author.Change, error) {
+			return onTileset(d, a.ID, func(t *document.Tileset) (author.Change, error) { return author.SetPartners(t, a.Pairs) })
+		}),
+		"solids": with((*Session).merged),
 		"recut": authored(func(d *document.Document, a struct {
 			ID    document.ID  `json:"id"`
 			Recut author.Recut `json:"recut"`
@@ -279,8 +286,11 @@ func (s *Session) materialOf(m *document.Material) headMaterial {
 	}
 	h := headMaterial{m, material.Covers(m.Set()), 0}
 	for _, t := range m.Tiles {
-		if h.Sample == 0 || t.Form == material.Whole {
+		if whole := t.Form == material.Whole && t.Odds > 0; h.Sample == 0 || whole {
 			h.Sample = t.Cell
+			if whole {
+				break
+			}
 		}
 	}
 	if s.fits.told == nil || len(s.fits.told) > 2*document.MaxMaterials {

@@ -59,6 +59,10 @@ export class Workspace {
 	sheetOpen = $state(false)
 	/** The bounds that a map would get, while they are chosen. */
 	resizing = $state.raw<{ bounds: Rect; loss: Loss } | null>(null)
+	/** Lets animated tiles move. */
+	animated = $state(!matchMedia('(prefers-reduced-motion: reduce)').matches)
+	/** Shows what is solid. */
+	solids = $state(false)
 	/** Shows what the player sees at once. */
 	screen = $state(true)
 	theme = $state(document.documentElement.dataset.theme ?? 'plaster')

@@ -135,10 +135,14 @@
 			cancel: () => press.cancel(),
 			press: (remove) => press.byKey(remove),
 		}
+		const clock = setInterval(() => {
+			if (w.animated && w.scene.pictures.tick(performance.now())) plan(true)
+		}, 40)
 		over.addEventListener('wheel', wheel, { passive: false })
 		return () => {
 			w.scene.onStale.delete(told)
 			resized.disconnect()
+			clearInterval(clock)
 			cancelAnimationFrame(frame)
 			w.canvas = null
 		}

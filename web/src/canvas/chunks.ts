@@ -23,6 +23,8 @@ interface Sheet {
 	cells: Uint32Array | null
 	/** Something was edited since it was drawn. */
 	stale: boolean
+	/** The turn of the animation that it shows; −1 where nothing on it is animated. */
+	clock: number
 	/** The versions of the layers' sheets that a sheet of several layers shows. */
 	of: number[]
 }
@@ -69,7 +71,7 @@ export class Chunks {
 		if (run.length === 1) return this.single(m, run[0], cx, cy, level)?.bitmap
 		const key = `${m.id} ${run.map((l) => l.id + l.opacity).join()} ${cx},${cy},${level}`
 		const found = this.sheets.get(key)
-		if (found && !found.stale) {
+		if (found && !found.stale && !this.late(found)) {
 			found.used = this.turn
 			return found.bitmap
 		}
@@ -82,8 +84,14 @@ export class Chunks {
 		return this.compose(m, run, found ?? this.add(key, `${m.id},${cx},${cy}`), parts, level)
 	}
 
+	/** Whether animated tiles have moved on since a sheet was drawn. */
+	private late(s: Sheet): boolean {
+		return s.clock >= 0 && s.clock !== this.pictures.turn
+	}
+
 	private compose(m: MapInfo, run: Layer[], sheet: Sheet, parts: Sheet[], level: number): OffscreenCanvas | null {
 		sheet.stale = false
+		sheet.clock = parts.some((p) => p.clock >= 0) ? this.pictures.turn : -1
 		sheet.used = this.turn
 		if (parts.every((p) => !p.bitmap) && !sheet.bitmap) return null
 		const fresh = !sheet.bitmap
@@ -114,7 +122,7 @@ export class Chunks {
 	private single(m: MapInfo, l: Layer, cx: number, cy: number, level: number): Sheet | undefined {
 		const key = `${m.id} ${l.id} ${cx},${cy},${level}`
 		let sheet = this.sheets.get(key)
-		if (sheet && !sheet.stale) {
+		if (sheet && !sheet.stale && !this.late(sheet)) {
 			sheet.used = this.turn
 			return sheet
 		}
@@ -139,8 +147,12 @@ export class Chunks {
 		ctx.imageSmoothingEnabled = level > 0
 		const [w, h] = [m.cellWidth / 2 ** level, m.cellHeight / 2 ** level]
 		const { x, y, w: mw, h: mh } = m.bounds
+		const moved = this.late(sheet)
+		sheet.clock = -1
 		sheet.cells.forEach((cell, i) => {
-			if (cell === (before ? before[i] : 0)) return
+			const lives = cell !== 0 && l.kind === 'tiles' && this.pictures.isAnimated(cell)
+			if (lives) sheet.clock = this.pictures.turn
+			if (cell === (before ? before[i] : 0) && !(lives && moved)) return
 			sheet.changed.push(i)
 			const [column, row] = [i % side, i >> 5]
 			if (before) ctx.clearRect(column * w, row * h, w, h)
@@ -176,6 +188,7 @@ export class Chunks {
 			changed: [],
 			cells: null,
 			stale: false,
+			clock: -1,
 			of: [],
 		}
 		this.sheets.set(key, sheet)

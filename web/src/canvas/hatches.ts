@@ -11,7 +11,7 @@ export function drawZone(ctx: Context, zone: Zone | undefined, x: number, y: num
 	ctx.fillStyle = `${zone?.colour ?? '#808080'}4d`
 	ctx.fillRect(x, y, w, h)
 	ctx.beginPath()
-	hatch(ctx, zone?.hatch ?? 'crosses', x, y, w, h)
+	hatchOf(ctx, zone?.hatch ?? 'crosses', x, y, w, h)
 	const thick = Math.max(1, Math.min(w, h) / 12)
 	ctx.lineWidth = thick * 2.2
 	ctx.strokeStyle = 'rgb(252 250 245 / 0.65)'
@@ -22,7 +22,8 @@ export function drawZone(ctx: Context, zone: Zone | undefined, x: number, y: num
 	ctx.restore()
 }
 
-function hatch(ctx: Context, name: string, x: number, y: number, w: number, h: number) {
+/** Adds the lines of a hatch to the path. */
+export function hatchOf(ctx: Context, name: string, x: number, y: number, w: number, h: number) {
 	const line = (...p: number[]) => {
 		ctx.moveTo(x + p[0] * w, y + p[1] * h)
 		for (let i = 2; i < p.length; i += 2) ctx.lineTo(x + p[i] * w, y + p[i + 1] * h)

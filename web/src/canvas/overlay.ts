@@ -1,4 +1,4 @@
-import type { Entity, Ghost, MapInfo, Point, Rect, Selected } from '../core/types'
+import type { Entity, Ghost, MapInfo, Merged, Point, Rect, Selected } from '../core/types'
 import type { Workspace } from '../workspace.svelte'
 import { drawZone } from './hatches'
 import { outlineOf } from './outline'
@@ -34,6 +34,7 @@ export interface Doing {
 export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, doing: Doing, dpr: number) {
 	if (w.grid && m.cellWidth * view.scale >= 6) drawGrid(ctx, m, view)
 	drawEdge(ctx, m, view)
+	if (w.solids) drawSolids(ctx, w, m, view, dpr)
 	if (w.screen) drawScreen(ctx, w, m, view, dpr)
 	if (w.resizing) drawResizing(ctx, w, m, view, dpr)
 	else if (!w.hand.holding) drawSides(ctx, m, view, dpr)
@@ -88,6 +89,39 @@ function drawEdge(ctx: Context, m: MapInfo, view: View) {
 	ctx.lineWidth = 1
 	ctx.strokeStyle = ink
 	ctx.strokeRect(r.x - 0.5, r.y - 0.5, r.w + 1, r.h + 1)
+}
+
+let merged: { turn: number; map: string; pieces: Merged } | null = null
+
+/** What is solid, in as few pieces as play and export use, each with its size. */
+function drawSolids(ctx: Context, w: Workspace, m: MapInfo, view: View, dpr: number) {
+	if (merged?.turn !== w.project.turn || merged.map !== m.id) {
+		merged = { turn: w.project.turn, map: m.id, pieces: w.project.ask<Merged>('solids', { map: m.id }) }
+	}
+	for (const piece of merged.pieces.rects) {
+		const r = view.cellRect(m, piece)
+		if (r.x > view.width || r.y > view.height || r.x + r.w < 0 || r.y + r.h < 0) continue
+		ctx.fillStyle = 'rgb(177 68 44 / 0.28)'
+		ctx.fillRect(r.x, r.y, r.w, r.h)
+		cased(ctx, r.x + 1, r.y + 1, r.w - 2, r.h - 2, brick)
+		if (r.w > 44 * dpr && r.h > 20 * dpr) {
+			drawLabel(ctx, `${piece.w} × ${piece.h}`, r.x + r.w / 2, r.y + r.h / 2, dpr, brick)
+		}
+	}
+	ctx.beginPath()
+	for (const s of merged.pieces.segments) {
+		const [a, b] = [view.screen(s.a.x / 2, s.a.y / 2), view.screen(s.b.x / 2, s.b.y / 2)]
+		ctx.moveTo(a.x, a.y)
+		ctx.lineTo(b.x, b.y)
+	}
+	for (const [width, colour] of [
+		[5, chalk],
+		[2.5, brick],
+	] as const) {
+		ctx.lineWidth = width * dpr
+		ctx.strokeStyle = colour
+		ctx.stroke()
+	}
 }
 
 export type Side = 'left' | 'top' | 'right' | 'bottom'

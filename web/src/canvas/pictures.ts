@@ -41,6 +41,54 @@ export class Pictures {
 		return typeof found === 'object' ? found : undefined
 	}
 
+	/** Whether a picture could not be had; turn has a component ask again when pictures come. */
+	isMissing(sha: string, turn: number): boolean {
+		void turn
+		this.image(sha)
+		return this.images.get(sha) === 'missing'
+	}
+
+	// animation
+
+	private clips = new Map<number, { frames: { cell: number; end: number }[]; length: number }>()
+	private now = new Map<number, number>()
+	/** Goes up whenever an animated tile shows its next frame. */
+	turn = 0
+
+	/** Takes over which tiles are animated. */
+	animate(tilesets: Tileset[]) {
+		this.clips.clear()
+		this.now.clear()
+		for (const t of tilesets) {
+			for (const info of t.infos ?? []) {
+				if (!info.frames?.length) continue
+				let end = 0
+				const frames = info.frames.map((f) => ({ cell: cellOf(t.number, f.tile), end: (end += f.ms) }))
+				this.clips.set(cellOf(t.number, info.tile), { frames, length: end })
+			}
+		}
+	}
+
+	/** Moves the animated tiles on to a time in milliseconds; true when one shows another frame. */
+	tick(ms: number): boolean {
+		let changed = false
+		for (const [cell, clip] of this.clips) {
+			const at = ms % clip.length
+			const next = clip.frames.find((f) => at < f.end)!.cell
+			if (this.now.get(cell) === next) continue
+			this.now.set(cell, next)
+			changed = true
+		}
+		if (changed) this.turn++
+		return changed
+	}
+
+	isAnimated(cell: number): boolean {
+		if (!this.clips.size) return false
+		if (cell & material) return this.composed(cell & 0xfffffff)?.some((q) => this.isAnimated(q)) ?? false
+		return this.clips.has(cell & 0xfffffff)
+	}
+
 	private async load(sha: string) {
 		this.images.set(sha, 'coming')
 		try {
@@ -56,6 +104,8 @@ export class Pictures {
 	/** Draws a cell into a rectangle, turned as it says; one that is missing is hatched. */
 	draw(ctx: Context, cell: number, x: number, y: number, w: number, h: number) {
 		if (cell & material) return this.drawComposed(ctx, cell & 0xfffffff, x, y, w, h)
+		const frame = this.now.get(cell & 0xfffffff)
+		if (frame !== undefined) cell = ((cell & 0xe0000000) | frame) >>> 0
 		const t = this.tileset(tilesetOf(cell))
 		const image = t && this.image(t.picture)
 		if (!t || !image) {

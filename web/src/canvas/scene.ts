@@ -53,11 +53,12 @@ export class Scene {
 		if (head === this.looksOf) return
 		this.looksOf = head
 		const key = JSON.stringify([
-			head.tilesets.map((t) => [t.number, t.picture, t.cut]),
+			head.tilesets.map((t) => [t.number, t.picture, t.cut, (t.infos ?? []).map((i) => [i.tile, i.frames])]),
 			head.materials.map(({ covers: _, ...m }) => m),
 			head.zones.map((z) => [z.number, z.hatch, z.colour]),
 		])
 		if (this.looksKey && key !== this.looksKey) this.chunks.forgetAll()
+		if (key !== this.looksKey) this.pictures.animate(head.tilesets)
 		this.looksKey = key
 	}
 

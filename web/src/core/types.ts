@@ -258,6 +258,8 @@ export interface Head {
 	passages: Passage[]
 	rules: ToldRule[]
 	flags: Flag[]
+	parts: { name: string; help: string; area: Point[] }[]
+	grounds: string[]
 	materials: Material[]
 	materialWords: { is: string; by: Material['by']; help: string }[]
 	motifs: MotifInfo[]
@@ -387,6 +389,18 @@ export interface PlayView {
 export interface Guess {
 	cut: Cut
 	why: string
+}
+
+export interface Lost {
+	tiles: number[]
+	used: number[]
+	cells: number
+}
+
+/** What is solid, in few pieces: cells, and segments in half pixels. */
+export interface Merged {
+	rects: Rect[]
+	segments: { a: Point; b: Point }[]
 }
 
 export interface Taken {

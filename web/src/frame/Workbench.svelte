@@ -46,6 +46,10 @@
 <svelte:window
 	onkeydown={(e) => runKey(w, e)}
 	onpaste={(e) => {
+		if (e.clipboardData?.files.length) {
+			e.preventDefault()
+			return void intake.bring(e.clipboardData.files)
+		}
 		const onCanvas = e.target instanceof Element && e.target.matches('[data-testid=map], body')
 		if (onCanvas && w.station === 'map') w.pasteText(e.clipboardData?.getData('text/plain') ?? '')
 	}}
@@ -59,7 +63,7 @@
 		if (!files(e)) return
 		e.preventDefault()
 		dropping = false
-		void intake.bring(e.dataTransfer?.files[0])
+		void intake.bring(e.dataTransfer?.files)
 	}}
 />
 
@@ -147,7 +151,7 @@
 		<div
 			class="pointer-events-none fixed inset-0 z-70 flex items-center justify-center border-4 border-dashed border-glaze bg-plaster/80"
 		>
-			<p class="text-[20px] font-semibold">Drop a PNG to make a tileset of it</p>
+			<p class="text-[20px] font-semibold">Drop pictures to make tilesets of them</p>
 		</div>
 	{/if}
 </Tooltip.Provider>

@@ -183,6 +183,15 @@ export function actions(w: Workspace): Action[] {
 			when: onMap,
 			run: () => (w.grid = !w.grid),
 		},
+		{
+			name: 'Show or hide what is solid',
+			group: 'View',
+			keys: ['K'],
+			canvas: true,
+			when: onMap,
+			run: () => (w.solids = !w.solids),
+		},
+		{ name: 'Let animated tiles move, or stand', group: 'View', when: onMap, run: () => (w.animated = !w.animated) },
 		{ name: 'Zoom in', group: 'View', keys: ['+', '='], canvas: true, when: onMap, run: () => w.view.zoom(1) },
 		{ name: 'Zoom out', group: 'View', keys: ['-'], canvas: true, when: onMap, run: () => w.view.zoom(-1) },
 		{

@@ -1,15 +1,19 @@
 <script lang="ts">
 	import ImagePlus from '@lucide/svelte/icons/image-plus'
 	import Trash2 from '@lucide/svelte/icons/trash-2'
-	import type { Cut } from '../core/types'
+	import type { Cut, Tileset } from '../core/types'
 	import Hint from '../frame/Hint.svelte'
 	import { workspace } from '../workspace.svelte'
 	import { send } from '../live/http'
 	import GripPicture from '../hand/GripPicture.svelte'
 	import { cellOf } from '../canvas/pictures'
-	import type { MaterialTile } from '../core/types'
+	import type { MaterialTile, TileInfo } from '../core/types'
 	import CutCanvas, { type Stroke } from './CutCanvas.svelte'
-	import { hatch } from './marks'
+	import { drawMarks, hasMark, type SheetMark, valueOf } from './sheetMarks'
+	import ReshapePanel from './ReshapePanel.svelte'
+	import SheetBrush from './SheetBrush.svelte'
+	import TilePanel from './TilePanel.svelte'
+	import { counted } from '../project/project.svelte'
 	import MaterialPanel from './MaterialPanel.svelte'
 	import MaterialSheet from './MaterialSheet.svelte'
 	import HeroSize from './HeroSize.svelte'
@@ -23,6 +27,7 @@
 	const material = $derived(intake.taken ? undefined : w.project.head.materials.find((m) => m.id === w.materialId))
 	let chosen = $state(0)
 	let recognising = $state(false)
+	const accepted = 'image/png,image/webp,image/gif,image/jpeg,image/bmp'
 	let choose: HTMLInputElement
 	const told = $derived(intake.told)
 	const fields: { key: keyof Cut; label: string }[] = [
@@ -34,9 +39,60 @@
 
 	const solid = $derived(new Set(shown?.solid ?? []))
 
-	function markSolid(stroke: Stroke) {
+	const infos = $derived(new Map((shown?.infos ?? []).map((i) => [i.tile, i])))
+	let mark = $state.raw<SheetMark>({ kind: 'solid' })
+	/** Whether pressed tiles become frames of the chosen one. */
+	let framing = $state(false)
+	let another: HTMLInputElement
+	let missing = $state(0)
+	$effect(() => {
+		const again = () => missing++
+		w.scene.onPictures.add(again)
+		return () => w.scene.onPictures.delete(again)
+	})
+	/** The tileset that the next picture is for. */
+	let replaces = $state.raw<Tileset | null>(null)
+
+	const bare = (tile: number): TileInfo => ({
+		tile,
+		odds: 1,
+		partner: -1,
+		part: '',
+		own: null,
+		oneWay: '',
+		is: '',
+		tags: null,
+		frames: null,
+	})
+
+	function paint(stroke: Stroke) {
 		const tiles = [...stroke.hits.keys()].sort((a, b) => a - b)
-		w.project.try('markSolid', { id: shown!.id, tiles, solid: stroke.on })
+		w.project.try('markTiles', { id: shown!.id, tiles, mark: valueOf(mark, stroke.on) })
+	}
+
+	function addFrame(tile: number) {
+		const before = infos.get(chosen)?.frames ?? []
+		// the first two are put in together: an animation has at least two frames
+		const frames = before.length
+			? [...before, { tile, ms: before[before.length - 1].ms }]
+			: [
+					{ tile: chosen, ms: 200 },
+					{ tile, ms: 200 },
+				]
+		w.project.try('markTiles', { id: shown!.id, tiles: [chosen], mark: { frames } })
+	}
+
+	/** Looks for tiles that are mirror images of each other. */
+	async function findPartners(t: Tileset) {
+		try {
+			const body = JSON.stringify({ picture: t.picture, cut: t.cut })
+			const pairs = await send<[number, number][]>(`/api/projects/${w.project.id}/partners`, body)
+			if (!pairs.length) return w.notices.say('No tile is the mirror image of another.')
+			if (w.project.try('setPartners', { id: t.id, pairs }))
+				w.notices.say(`${counted(pairs.length, 'tile')} have a mirrored partner.`, 'done')
+		} catch (e) {
+			w.notices.wrong(e)
+		}
 	}
 
 	/** Has the tiles of the material found, from the one that it covers. */
@@ -84,11 +140,23 @@
 <input
 	bind:this={choose}
 	type="file"
-	accept="image/png,.png"
+	accept={accepted}
+	multiple
 	class="hidden"
 	aria-label="Picture for a tileset"
 	onchange={(e) => {
-		void intake.bring(e.currentTarget.files?.[0])
+		void intake.bring(e.currentTarget.files)
+		e.currentTarget.value = ''
+	}}
+/>
+<input
+	bind:this={another}
+	type="file"
+	accept={accepted}
+	class="hidden"
+	aria-label="Another picture for the tileset"
+	onchange={(e) => {
+		void intake.bring(e.currentTarget.files, replaces)
 		e.currentTarget.value = ''
 	}}
 />
@@ -110,7 +178,7 @@
 						onclick={() => {
 							w.tilesetId = t.id
 							w.materialId = ''
-							intake.taken = null
+							if (intake.taken) intake.leave()
 						}}
 					>
 						<span class="min-w-0 grow truncate">{t.name}</span>
@@ -162,6 +230,18 @@
 				columns={typeof told === 'string' ? 0 : told.columns}
 				rows={typeof told === 'string' ? 0 : told.rows}
 			/>
+		{:else if shown && w.scene.pictures.isMissing(shown.picture, missing)}
+			<div class="flex max-w-md flex-col items-start gap-3 p-6">
+				<h2 class="text-[17px] font-semibold">The picture of {shown.name} is missing</h2>
+				<p>Its tiles are drawn as brick and chalk squares until it is there again. Nothing that is painted is lost.</p>
+				<button
+					class="button button-main"
+					onclick={() => {
+						replaces = shown
+						another.click()
+					}}>Supply the picture…</button
+				>
+			</div>
 		{:else if shown && material}
 			<MaterialSheet set={shown} {material} bind:recognising bind:chosen {recognise} />
 		{:else if shown}
@@ -174,18 +254,30 @@
 				rows={shown.rows}
 				bind:chosen
 				decorate={(ctx, tile, x, y, tw, th, stroke) => {
-					if (stroke?.hits.has(tile) ? stroke.on : solid.has(tile)) hatch(ctx, x, y, tw, th)
+					let info = infos.get(tile)
+					let full = solid.has(tile)
+					if (stroke?.hits.has(tile)) {
+						const to = valueOf(mark, stroke.on) as { solid?: boolean; part?: string }
+						info = { ...(info ?? bare(tile)), ...to }
+						full = to.solid ?? (full && !to.part)
+						if (full) info.part = ''
+					}
+					drawMarks(ctx, w.project.head.parts, info, full, x, y, tw, th)
 				}}
-				begins={(tile, _, remove) => !remove && !solid.has(tile)}
-				ends={markSolid}
+				begins={(tile, _, remove) => !remove && !hasMark(mark, infos.get(tile), solid.has(tile))}
+				ends={paint}
+				pressed={(tile) => {
+					if (framing) addFrame(tile)
+					return framing
+				}}
 				tells={(tile) => `tile ${tile} is ${solid.has(tile) ? 'solid' : 'not solid'}`}
 			/>
 		{:else}
 			<div class="flex max-w-md flex-col items-start gap-3 p-6">
 				<h2 class="text-[17px] font-semibold">No tilesets yet</h2>
 				<p>
-					Drop a PNG anywhere on this page, or choose one. Its cell size is guessed from the picture and shown before
-					anything is accepted.
+					Drop pictures anywhere on this page, paste one, or choose them: PNG, WebP, GIF, JPEG or BMP. Its cell size is
+					guessed from the picture and shown before anything is accepted.
 				</p>
 				<div class="flex gap-2">
 					<button class="button button-main" onclick={() => choose.click()}>Choose a picture…</button>
@@ -205,10 +297,14 @@
 					intake.accept()
 				}}
 			>
-				<label class="flex flex-col gap-1">
-					<span class="heading">Name</span>
-					<input class="field" maxlength="80" bind:value={intake.name} />
-				</label>
+				{#if intake.target}
+					<p><b>{intake.target.name}</b> is painted with. Cut it anew: what becomes of its tiles is shown first.</p>
+				{:else}
+					<label class="flex flex-col gap-1">
+						<span class="heading">Name</span>
+						<input class="field" maxlength="80" bind:value={intake.name} />
+					</label>
+				{/if}
 				{#if t.guesses?.length}
 					<div class="flex flex-col gap-1" role="group" aria-label="Guessed cuts">
 						<span class="heading">Guessed from the picture</span>
@@ -219,7 +315,7 @@
 									? 'border-glaze bg-chalk font-semibold'
 									: 'border-line'}"
 								aria-pressed={same(g.cut, intake.cut)}
-								onclick={() => (intake.cut = { ...g.cut })}
+								onclick={() => intake.change(g.cut)}
 							>
 								<span class="grow font-mono">{words(g.cut)}</span>
 								<span class="text-[12px] font-normal text-dim">{g.why}</span>
@@ -236,8 +332,7 @@
 								type="number"
 								min="0"
 								value={intake.cut[f.key]}
-								oninput={(e) =>
-									(intake.cut = { ...intake.cut, [f.key]: Math.trunc(e.currentTarget.valueAsNumber) || 0 })}
+								oninput={(e) => intake.change({ [f.key]: Math.trunc(e.currentTarget.valueAsNumber) || 0 })}
 							/>
 						</label>
 					{/each}
@@ -253,9 +348,44 @@
 					{/if}
 				</div>
 				{#if typeof told !== 'string'}<HeroSize picture={t.picture} cut={intake.cut} />{/if}
+				{#if !intake.target || intake.target.picture !== t.picture}<ReshapePanel {intake} />{/if}
+				{#if intake.waiting.length}
+					<button type="button" class="button" disabled={intake.busy} onclick={() => void intake.gather()}
+						>Gather all {intake.waiting.length + 1} pictures into one tileset</button
+					>
+				{/if}
+				{#if intake.target && intake.plan}
+					<div class="flex flex-col gap-1 border-l-2 border-glaze pl-2" data-testid="recut">
+						{#if intake.plan.lost.tiles.length}
+							<p>
+								{counted(intake.plan.lost.tiles.length, 'tile')} of {intake.target.name} have no match.
+								{#if intake.plan.lost.cells}
+									<b class="text-brick">{counted(intake.plan.lost.cells, 'painted cell')} would be emptied:</b>
+								{:else}None of them is painted with.{/if}
+							</p>
+							<div class="flex flex-wrap gap-1">
+								{#each intake.plan.lost.used.slice(0, 40) as tile (tile)}
+									<GripPicture
+										grip={{
+											what: 'tiles',
+											cells: [cellOf(intake.target.number, tile)],
+											width: 1,
+											shape: 'freehand',
+										}}
+										size={24}
+									/>
+								{/each}
+							</div>
+						{:else}
+							<p>Every tile has a match: all painting comes along.</p>
+						{/if}
+					</div>
+				{/if}
 				<div class="flex gap-2">
-					<button class="button grow button-main" disabled={typeof told === 'string'}>Use this cut</button>
-					<button type="button" class="button" onclick={() => (intake.taken = null)}>Leave it</button>
+					<button class="button grow button-main" disabled={typeof told === 'string' || intake.busy}
+						>{intake.target ? (intake.plan ? 'Cut it anew' : 'Show what changes') : 'Use this cut'}</button
+					>
+					<button type="button" class="button" onclick={() => intake.leave()}>Leave it</button>
 				</div>
 			</form>
 		{:else if shown && material}
@@ -293,13 +423,21 @@
 				<p>
 					{shown.width} × {shown.height} pixels, cut into {shown.columns} × {shown.rows} tiles of {words(shown.cut)}.
 				</p>
-				<div class="border-l-2 border-glaze pl-2">
-					<b>{shown.solid?.length ?? 0} tiles are solid.</b>
-					<p class="text-dim">
-						Paint over the tiles that stop the hero; paint again, or with the secondary button, to clear them.
-					</p>
-				</div>
+				<p><b>{shown.solid?.length ?? 0} tiles are solid.</b></p>
+				<SheetBrush bind:mark />
+				<TilePanel set={shown} tile={chosen} bind:framing />
 				<HeroSize picture={shown.picture} cut={shown.cut} />
+				<div class="grid grid-cols-2 gap-1">
+					<button class="button" onclick={() => intake.recut(shown)}>Recut…</button>
+					<button
+						class="button"
+						onclick={() => {
+							replaces = shown
+							another.click()
+						}}>New picture…</button
+					>
+					<button class="col-span-2 button" onclick={() => void findPartners(shown)}>Find mirrored partners</button>
+				</div>
 				<Hint
 					label="Delete this tileset"
 					class="button self-start hover:text-brick"

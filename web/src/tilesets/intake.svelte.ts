@@ -1,35 +1,122 @@
 import { CoreError } from '../core/module'
-import type { Cut, Taken, Tileset } from '../core/types'
+import type { Cut, Lost, Rect, Taken, Tileset } from '../core/types'
 import { send } from '../live/http'
 import type { Workspace } from '../workspace.svelte'
 
 /** The largest file that is sent; the server says the same. */
 const largest = 32 << 20
 
-/** A picture on its way to become a tileset: it is cut before it is accepted. */
+/** What a new cut or picture of a tileset would change. */
+interface Plan {
+	match: number[]
+	lost: Lost
+}
+
+/** A picture on its way to become a tileset, or another cut of one: it is seen before it is accepted. */
 export class Intake {
 	taken = $state.raw<Taken | null>(null)
 	name = $state('')
 	cut = $state.raw<Cut>({ cellWidth: 16, cellHeight: 16, margin: 0, spacing: 0 })
 	busy = $state(false)
+	/** The tileset that is recut or gets another picture. */
+	target = $state.raw<Tileset | null>(null)
+	plan = $state.raw<Plan | null>(null)
+	/** Pictures that were brought in together and wait for their turn. */
+	waiting = $state.raw<{ name: string; taken: Taken }[]>([])
 
 	constructor(private w: Workspace) {}
 
-	async bring(file: File | undefined) {
-		if (!file) return
-		if (file.size > largest)
-			return this.w.notices.say('That file is larger than 32 MB: make the picture smaller.', 'wrong')
-		if (file.size === 0) return this.w.notices.say('That file is empty: choose a PNG picture.', 'wrong')
+	private path(end: string) {
+		return `/api/projects/${this.w.project.id}/${end}`
+	}
+
+	private async working(what: () => Promise<void>) {
 		this.busy = true
 		try {
-			this.taken = await send<Taken>(`/api/projects/${this.w.project.id}/pictures`, file)
-			this.name = file.name.replace(/\.[^.]*$/, '').slice(0, 80) || 'Tileset'
-			this.cut = this.taken.guesses?.[0]?.cut ?? { cellWidth: 16, cellHeight: 16, margin: 0, spacing: 0 }
-			this.w.open('tilesets')
+			await what()
 		} catch (e) {
 			this.w.notices.wrong(e)
 		}
 		this.busy = false
+	}
+
+	async bring(files: ArrayLike<File> | null | undefined, target: Tileset | null = null) {
+		const all = Array.from(files ?? [])
+		if (!all.length) return
+		await this.working(async () => {
+			const found: { name: string; taken: Taken }[] = []
+			for (const file of all) {
+				if (file.size > largest) {
+					this.w.notices.say(`${file.name} is larger than 32 MB: make the picture smaller.`, 'wrong')
+				} else if (file.size === 0) {
+					this.w.notices.say('That file is empty: choose a picture.', 'wrong')
+				} else {
+					try {
+						const taken = await send<Taken>(this.path('pictures'), file)
+						found.push({ name: file.name.replace(/\.[^.]*$/, '').slice(0, 80) || 'Tileset', taken })
+					} catch (e) {
+						this.w.notices.wrong(e)
+					}
+				}
+			}
+			if (!found.length) return
+			this.waiting = target ? [] : found.slice(1)
+			this.show(found[0].name, found[0].taken, target)
+		})
+	}
+
+	private show(name: string, taken: Taken, target: Tileset | null) {
+		this.taken = taken
+		this.target = target
+		this.plan = null
+		this.name = target?.name ?? name
+		this.cut = target?.cut ?? taken.guesses?.[0]?.cut ?? { cellWidth: 16, cellHeight: 16, margin: 0, spacing: 0 }
+		this.w.materialId = ''
+		this.w.open('tilesets')
+	}
+
+	/** Cuts a tileset that is there anew. */
+	recut(t: Tileset) {
+		this.show(t.name, { picture: t.picture, width: t.width, height: t.height, number: t.number, guesses: null }, t)
+	}
+
+	leave() {
+		this.taken = null
+		this.target = null
+		this.plan = null
+		const next = this.waiting[0]
+		this.waiting = this.waiting.slice(1)
+		if (next) this.show(next.name, next.taken, null)
+	}
+
+	change(cut: Partial<Cut>) {
+		this.cut = { ...this.cut, ...cut }
+		this.plan = null
+	}
+
+	/** A part of the picture, at another size. */
+	reshape(crop: Rect, width: number, height: number) {
+		const { taken, target } = this
+		if (!taken) return
+		return this.working(async () => {
+			const body = JSON.stringify({ picture: taken.picture, crop, width, height })
+			const next = await send<Taken>(this.path('pictures/reshape'), body)
+			const { cut, name } = this
+			this.show(name, next, target)
+			if (target) this.cut = cut
+		})
+	}
+
+	/** Puts all pictures that were brought in together on one sheet. */
+	gather() {
+		const { taken } = this
+		if (!taken) return
+		return this.working(async () => {
+			const pictures = [taken.picture, ...this.waiting.map((o) => o.taken.picture)]
+			const next = await send<Taken>(this.path('pictures/gather'), JSON.stringify({ pictures }))
+			this.waiting = []
+			this.show(this.name, next, null)
+		})
 	}
 
 	/** What the cut makes of the picture, or the sentence that says what is wrong with it. */
@@ -44,9 +131,24 @@ export class Intake {
 		}
 	}
 
+	/** Finds what becomes of the tiles that are painted with, before anything is done. */
+	look() {
+		const { taken, target } = this
+		if (!taken || !target) return
+		return this.working(async () => {
+			const body = JSON.stringify({
+				from: { picture: target.picture, cut: target.cut },
+				to: { picture: taken.picture, cut: this.cut },
+			})
+			const match = await send<number[]>(this.path('match'), body)
+			this.plan = { match, lost: this.w.project.ask<Lost>('lostBy', { id: target.id, match }) }
+		})
+	}
+
 	accept() {
 		const t = this.taken
 		if (!t) return
+		if (this.target) return this.acceptRecut(t, this.target)
 		const set: Omit<Tileset, 'columns' | 'rows' | 'id' | 'order'> = {
 			name: this.name.trim() || 'Tileset',
 			number: t.number,
@@ -59,9 +161,21 @@ export class Intake {
 		}
 		const made = this.w.project.try('addTileset', set)
 		if (!made?.made) return
-		this.taken = null
 		this.w.tilesetId = made.made
 		this.w.drawer = 'tiles'
 		this.w.notices.say(`${set.name} is in the cabinet. Paint over the tiles that stop the hero.`, 'done')
+		this.leave()
+	}
+
+	private acceptRecut(t: Taken, target: Tileset) {
+		if (!this.plan) return void this.look()
+		const { picture, width, height } = t
+		const recut = { picture, width, height, cut: this.cut, match: this.plan.match }
+		if (!this.w.project.try('recut', { id: target.id, recut })) return
+		this.w.notices.say(`${target.name} is cut anew; all painting came along.`, 'done', {
+			label: 'Undo',
+			run: () => void this.w.project.undo(),
+		})
+		this.leave()
 	}
 }

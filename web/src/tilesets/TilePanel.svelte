@@ -1,0 +1,129 @@
+<script lang="ts">
+	import X from '@lucide/svelte/icons/x'
+	import { cellOf } from '../canvas/pictures'
+	import type { Frame, Tileset } from '../core/types'
+	import GripPicture from '../hand/GripPicture.svelte'
+	import { workspace } from '../workspace.svelte'
+
+	// What is set up for one tile.
+	let { set: t, tile, framing = $bindable(false) }: { set: Tileset; tile: number; framing?: boolean } = $props()
+	const w = workspace()
+	const info = $derived(t.infos?.find((i) => i.tile === tile))
+	const frames = $derived(info?.frames ?? [])
+	const mark = (to: object) => w.project.try('markTiles', { id: t.id, tiles: [tile], mark: to })
+	const time = (i: number, ms: number) => mark({ frames: frames.map((f, k): Frame => (k === i ? { ...f, ms } : f)) })
+
+	function drop(i: number) {
+		const left = frames.filter((_, k) => k !== i)
+		mark({ frames: left.length > 1 ? left : [] })
+	}
+
+	// the live preview shows what a player sees
+	let now = $state(0)
+	$effect(() => {
+		if (!frames.length) return
+		const timer = setInterval(() => (now = performance.now()), 40)
+		return () => clearInterval(timer)
+	})
+	const shown = $derived.by(() => {
+		let at =
+			now %
+			Math.max(
+				1,
+				frames.reduce((n, f) => n + f.ms, 0),
+			)
+		for (const f of frames) {
+			if (at < f.ms) return f.tile
+			at -= f.ms
+		}
+		return tile
+	})
+</script>
+
+<section class="flex flex-col gap-1.5 border-t border-line pt-2" aria-label="Tile">
+	<div class="flex items-center gap-2">
+		<GripPicture grip={{ what: 'tiles', cells: [cellOf(t.number, shown)], width: 1, shape: 'freehand' }} size={32} />
+		<h3 class="grow font-semibold">Tile {tile}</h3>
+		<label class="flex items-center gap-1.5" title="Its weight when a scatter draws among tiles"
+			>odds
+			<input
+				class="field w-16 font-mono"
+				type="number"
+				min="0"
+				max="10000"
+				aria-label="Odds of the tile"
+				value={info?.odds ?? 1}
+				onchange={(e) => mark({ odds: Math.trunc(e.currentTarget.valueAsNumber) || 0 })}
+			/></label
+		>
+	</div>
+	<label class="flex items-center gap-2"
+		><span class="w-12 text-dim">Tags</span>
+		{#key `${tile} ${info?.tags?.join()}`}
+			<input
+				class="field grow"
+				value={info?.tags?.join(', ') ?? ''}
+				placeholder="words, with commas between"
+				aria-label="Tags of the tile"
+				onchange={(e) =>
+					mark({
+						tags: e.currentTarget.value
+							.split(',')
+							.map((s) => s.trim())
+							.filter((s) => s),
+					})}
+			/>
+		{/key}
+	</label>
+	<label class="flex items-center gap-2"
+		><span class="w-12 text-dim">Mirror</span>
+		<span class="grow text-[12px]"
+			>{(info?.partner ?? -1) >= 0 ? `tile ${info!.partner} shows it flipped` : 'no partner'}</span
+		>
+		<input
+			class="field w-16 font-mono"
+			type="number"
+			min="-1"
+			aria-label="Partner of the tile"
+			value={info?.partner ?? -1}
+			onchange={(e) =>
+				mark({ partner: Number.isNaN(e.currentTarget.valueAsNumber) ? -1 : Math.trunc(e.currentTarget.valueAsNumber) })}
+		/>
+	</label>
+	<div class="flex flex-col gap-1">
+		<div class="flex items-center gap-2">
+			<span class="grow text-dim">Animation</span>
+			<button
+				class="button h-6 {framing ? 'border-held' : ''}"
+				aria-pressed={framing}
+				onclick={() => (framing = !framing)}
+				>{framing ? 'Press its tiles, then here' : frames.length ? 'Add frames' : 'Animate it'}</button
+			>
+		</div>
+		{#if frames.length}
+			<ol class="flex flex-wrap gap-1" aria-label="Frames">
+				{#each frames as f, i (i)}
+					<li class="flex items-center gap-1 border border-line bg-chalk p-0.5">
+						<GripPicture
+							grip={{ what: 'tiles', cells: [cellOf(t.number, f.tile)], width: 1, shape: 'freehand' }}
+							size={20}
+						/>
+						<input
+							class="field h-6 w-16 font-mono"
+							type="number"
+							min="10"
+							max="60000"
+							step="10"
+							value={f.ms}
+							aria-label="Milliseconds of frame {i + 1}"
+							onchange={(e) => time(i, Math.trunc(e.currentTarget.valueAsNumber) || 0)}
+						/>
+						<button class="button-plain size-5" aria-label="Take frame {i + 1} out" onclick={() => drop(i)}
+							><X size={12} /></button
+						>
+					</li>
+				{/each}
+			</ol>
+		{/if}
+	</div>
+</section>
