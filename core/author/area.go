@@ -22,7 +22,7 @@ type Area struct {
 func (a Area) layers() []*document.Layer {
 	var out []*document.Layer
 	for _, l := range a.Map.LayersInOrder() {
-		if l.Painted() && (l.ID == a.Layer || a.Layer == "" && !l.Hidden && !l.Locked) {
+		if l.Painted() && (l.ID == a.Layer || a.Layer == "" && a.Map.Open(l)) {
 			out = append(out, l)
 		}
 	}
@@ -42,7 +42,7 @@ func (a Area) check() error {
 		return errors.New("no cells are selected")
 	case a.Layer != "" && l == nil:
 		return errors.New("the layer is no longer there")
-	case l != nil && l.Locked:
+	case l != nil && a.Map.Shown(l) && !a.Map.Open(l):
 		return fmt.Errorf("%s is locked: unlock it first", l.Name)
 	case l != nil && !l.Painted():
 		return fmt.Errorf("%s has no cells: choose a layer of tiles, or select through all layers", l.Name)

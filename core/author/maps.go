@@ -67,26 +67,38 @@ func RemoveMap(d *document.Document, m *document.Map) Change {
 func AddLayer(m *document.Map, kind string, above document.ID) (Change, error) {
 	names := map[string]string{document.LayerTiles: "Tiles", document.LayerEntities: "Entities", document.LayerZones: "Zones"}
 	l := document.Layer{ID: document.NewID(), Kind: kind, Opacity: 100, Name: names[kind]}
-	l.Order = orderAbove(m, above)
+	var order []edit.Primitive
+	l.Order, order = orderAbove(m, above)
 	if err := l.Check(); err != nil {
 		return Change{}, err
 	}
-	c := changed("New layer", edit.Insert(edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: l.ID}, l))
+	c := changed("New layer", append(order, edit.Insert(edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: l.ID}, l))...)
 	c.Made = l.ID
 	return c, nil
 }
 
-func orderAbove(m *document.Map, below document.ID) int {
+// orderAbove is the order of a new layer right above another, or on top. Where
+// there is no number left between two layers all are numbered afresh.
+func orderAbove(m *document.Map, below document.ID) (order int, renumbered []edit.Primitive) {
 	layers := m.LayersInOrder()
 	for i, l := range layers {
-		if l.ID == below && i+1 < len(layers) {
-			return (l.Order + layers[i+1].Order) / 2
+		if l.ID != below || i+1 == len(layers) {
+			continue
 		}
+		if gap := layers[i+1].Order - l.Order; gap > 1 {
+			return l.Order + gap/2, nil
+		}
+		for k, o := range layers {
+			if order := (k + 1) * orderStep; order != o.Order {
+				renumbered = append(renumbered, edit.Set(edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: o.ID}, "order", order))
+			}
+		}
+		return (i+1)*orderStep + orderStep/2, renumbered
 	}
 	if len(layers) == 0 {
-		return orderStep
+		return orderStep, nil
 	}
-	return layers[len(layers)-1].Order + orderStep
+	return layers[len(layers)-1].Order + orderStep, nil
 }
 
 // MoveLayer puts a layer at another place from the bottom (0) among the map's

@@ -108,6 +108,9 @@ func (p *Project) Check() error {
 	}
 	for _, l := range p.Plan {
 		probe := Layer{ID: "aaaaaaaaaaaa", Name: l.Name, Kind: l.Kind}
+		if l.Kind == LayerPicture || l.Kind == LayerGroup {
+			return fmt.Errorf("a plan has layers of tiles, entities and zones")
+		}
 		if err := probe.Check(); err != nil {
 			return err
 		}
@@ -131,8 +134,8 @@ func (t *Tileset) Check() error {
 		t.Cut.Check(t.Width, t.Height)); err != nil {
 		return err
 	}
-	if len(t.Picture) != 64 || strings.Trim(t.Picture, "0123456789abcdef") != "" {
-		return fmt.Errorf("the tileset names no stored picture")
+	if err := checkPicture(t.Picture); err != nil {
+		return err
 	}
 	last := -1
 	for _, s := range t.Solid {
@@ -169,10 +172,55 @@ func (m *Map) Check() error {
 
 // Check finds what is wrong with a layer's own fields.
 func (l *Layer) Check() error {
-	if l.Kind != LayerTiles && l.Kind != LayerEntities && l.Kind != LayerZones {
-		return fmt.Errorf("a layer holds tiles, entities or zones")
+	switch l.Kind {
+	case LayerTiles, LayerEntities, LayerZones, LayerGroup:
+		if l.Image != nil {
+			return fmt.Errorf("only a layer of a picture shows one")
+		}
+	case LayerPicture:
+		if l.Image == nil {
+			return fmt.Errorf("a layer of a picture needs a picture or a gradient")
+		}
+		if err := l.Image.check(); err != nil {
+			return err
+		}
+	default:
+		return fmt.Errorf("a layer holds tiles, entities, zones, a picture or other layers")
 	}
-	return first(checkID("the layer", l.ID), checkName(l.Name), checkOrder(l.Order), checkRange("opacity", l.Opacity, 0, 100))
+	if l.Tint != "" {
+		if err := checkColour(l.Tint); err != nil {
+			return err
+		}
+	}
+	if l.Group != "" && (!l.Group.Valid() || l.Group == l.ID || l.Kind == LayerGroup) {
+		return fmt.Errorf("a layer belongs to a group, and groups to none")
+	}
+	return first(checkID("the layer", l.ID), checkName(l.Name), checkOrder(l.Order), checkRange("opacity", l.Opacity, 0, 100),
+		checkRange("the offset to the right", l.OffsetX, -maxPixel, maxPixel), checkRange("the offset down", l.OffsetY, -maxPixel, maxPixel),
+		checkRange("how far the layer goes with the camera", l.LagX, -maxLag, maxLag), checkRange("how far the layer goes with the camera", l.LagY, -maxLag, maxLag))
+}
+
+// maxLag limits how far a layer goes with the camera, in percent.
+const maxLag = 400
+
+func (i *LayerImage) check() error {
+	if i.Picture == "" {
+		if err := first(checkColour(i.From), checkColour(i.To)); err != nil {
+			return err
+		}
+	} else if err := first(checkPicture(i.Picture), checkRange("the picture's width", i.Width, 1, MaxPictureSide),
+		checkRange("the picture's height", i.Height, 1, MaxPictureSide)); err != nil {
+		return err
+	}
+	return first(checkRange("the picture's x", i.X, -maxPixel, maxPixel), checkRange("the picture's y", i.Y, -maxPixel, maxPixel),
+		checkRange("the picture's size in percent", i.Scale, 1, 3200), checkRange("the drift", i.DriftX, -4000, 4000), checkRange("the drift", i.DriftY, -4000, 4000))
+}
+
+func checkPicture(sha string) error {
+	if len(sha) != 64 || strings.Trim(sha, "0123456789abcdef") != "" {
+		return fmt.Errorf("that is no stored picture")
+	}
+	return nil
 }
 
 // Check finds what is wrong with an entity.

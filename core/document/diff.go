@@ -1,5 +1,10 @@
 package document
 
+import (
+	"azzel/core/cells"
+	"reflect"
+)
+
 // Change says what differs between two documents, by identity, so that only
 // that has to be drawn or sent again.
 type Change struct {
@@ -65,8 +70,8 @@ func (c *Change) layers(old, m *Map) {
 		for _, at := range changed {
 			c.Chunks = append(c.Chunks, ChunkAt{m.ID, l.ID, at[0], at[1]})
 		}
-		c.Head = c.Head || a.ID != b.ID || a.Name != b.Name || a.Order != b.Order || a.Kind != b.Kind ||
-			a.Hidden != b.Hidden || a.Locked != b.Locked || a.Opacity != b.Opacity || a.Front != b.Front
+		a.Cells, b.Cells = cells.Plane{}, cells.Plane{}
+		c.Head = c.Head || !reflect.DeepEqual(a, b)
 	}
 }
 

@@ -75,6 +75,18 @@ func (m *Map) LayersInOrder() []*Layer {
 	return ordered(m.Layers.All(), func(l *Layer) int { return l.Order })
 }
 
+// Shown reports whether a layer and its group are shown.
+func (m *Map) Shown(l *Layer) bool {
+	g := m.Layers.Get(l.Group)
+	return !l.Hidden && (g == nil || !g.Hidden)
+}
+
+// Open reports whether a layer can be worked on: it and its group are shown and unlocked.
+func (m *Map) Open(l *Layer) bool {
+	g := m.Layers.Get(l.Group)
+	return m.Shown(l) && !l.Locked && (g == nil || !g.Locked)
+}
+
 // ordered sorts by order; All has sorted by id before, and the sort is stable.
 func ordered[T any](all []*T, order func(*T) int) []*T {
 	sort.SliceStable(all, func(i, j int) bool { return order(all[i]) < order(all[j]) })

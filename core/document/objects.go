@@ -118,6 +118,8 @@ const (
 	LayerTiles    = "tiles"
 	LayerEntities = "entities"
 	LayerZones    = "zones"
+	LayerPicture  = "picture" // one picture or gradient
+	LayerGroup    = "group"   // holds other layers
 )
 
 // Layer is one sheet of a map. Layers are drawn by ascending Order, then id.
@@ -132,8 +134,46 @@ type Layer struct {
 	Opacity int `json:"opacity"`
 	// Front layers are drawn before the hero; their tiles stop nobody.
 	Front bool `json:"front"`
+	// Foot sorts the rows of a layer of tiles among entities by their lower edges.
+	Foot bool `json:"foot"`
+	// Group is the group that the layer belongs to; empty for none.
+	Group ID `json:"group"`
+	// Tint is multiplied with what is drawn; empty changes nothing.
+	Tint string `json:"tint"`
+	// OffsetX and OffsetY displace what is drawn, in map pixels.
+	OffsetX int `json:"offsetX"`
+	OffsetY int `json:"offsetY"`
+	// LagX and LagY say, in percent, how much of the camera's way the layer goes
+	// along: 0 stands with the map, 100 with the screen, below 0 is nearer.
+	LagX int `json:"lagX"`
+	LagY int `json:"lagY"`
+	// Image is what a layer of a picture shows.
+	Image *LayerImage `json:"image"`
 
 	Cells cells.Plane `json:"-"`
+}
+
+// LayerImage is a picture, or a gradient of two colours where Picture is empty.
+type LayerImage struct {
+	// Picture is the SHA-256 of the stored PNG; Width and Height its size in pixels.
+	Picture string `json:"picture"`
+	Width   int    `json:"width"`
+	Height  int    `json:"height"`
+	// From and To are the gradient's colours, from the top, or with Across from the left.
+	From   string `json:"from"`
+	To     string `json:"to"`
+	Across bool   `json:"across"`
+	// X and Y are its top left in map pixels, Scale its size in percent.
+	X     int `json:"x"`
+	Y     int `json:"y"`
+	Scale int `json:"scale"`
+	// RepeatX and RepeatY tile it; Stretch lays it over all of the map.
+	RepeatX bool `json:"repeatX"`
+	RepeatY bool `json:"repeatY"`
+	Stretch bool `json:"stretch"`
+	// DriftX and DriftY move it by itself, in pixels a second.
+	DriftX int `json:"driftX"`
+	DriftY int `json:"driftY"`
 }
 
 // Painted reports whether the layer holds cells.

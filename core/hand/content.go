@@ -128,7 +128,7 @@ func (w *Work) motif(l *document.Layer, g *Grip, origin grid.Point) (block, erro
 }
 
 func (w *Work) layerOf(p document.MotifPart, single bool) *document.Layer {
-	free := func(l *document.Layer) bool { return l.Kind == p.Kind && !l.Hidden && !l.Locked }
+	free := func(l *document.Layer) bool { return l.Kind == p.Kind && w.Map.Open(l) }
 	if l := w.Map.Layers.Get(w.Active); single && l != nil && free(l) {
 		return l
 	}

@@ -182,7 +182,7 @@ func nearest(m *document.Map, active document.ID, fits func(*document.Layer) boo
 	var best *document.Layer
 	bestAway := 0
 	for i, l := range layers {
-		if l.Hidden || l.Locked || !fits(l) {
+		if !m.Open(l) || l.Kind == document.LayerGroup || l.Kind == document.LayerPicture || !fits(l) {
 			continue
 		}
 		away := max(i-at, at-i)
@@ -199,7 +199,7 @@ func PickUp(d *document.Document, m *document.Map, p grid.Point) (Grip, document
 	layers := m.LayersInOrder()
 	for i := len(layers) - 1; i >= 0; i-- {
 		l := layers[i]
-		if l.Hidden {
+		if !m.Shown(l) || l.Kind == document.LayerGroup || l.Kind == document.LayerPicture {
 			continue
 		}
 		if l.Kind == document.LayerEntities {

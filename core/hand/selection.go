@@ -96,7 +96,7 @@ func EntitiesIn(m *document.Map, r *grid.Region) []*document.Entity {
 	for _, e := range m.Entities.All() {
 		l := m.Layers.Get(e.Layer)
 		middle := grid.Point{X: grid.FloorDiv(e.X+e.W/2, m.CellWidth), Y: grid.FloorDiv(e.Y+e.H/2, m.CellHeight)}
-		if l != nil && !l.Hidden && !l.Locked && r.Has(middle) {
+		if l != nil && m.Open(l) && r.Has(middle) {
 			out = append(out, e)
 		}
 	}

@@ -129,7 +129,7 @@ func Shown(m *document.Map) cells.Plane {
 	var planes []cells.Plane
 	layers := m.LayersInOrder()
 	for i := len(layers) - 1; i >= 0; i-- {
-		if l := layers[i]; l.Kind == document.LayerTiles && !l.Hidden {
+		if l := layers[i]; l.Kind == document.LayerTiles && m.Shown(l) {
 			planes = append(planes, l.Cells)
 		}
 	}

@@ -151,6 +151,40 @@ func init() {
 		}) (author.Change, error) {
 			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.MoveLayer(m, a.ID, a.To) })
 		}),
+		"moveSheet": authored(func(d *document.Document, a struct {
+			Map document.ID `json:"map"`
+			ID  document.ID `json:"id"`
+			Lag int         `json:"lag"`
+		}) (author.Change, error) {
+			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.MoveSheet(m, a.ID, a.Lag) })
+		}),
+		"addPictureLayer": authored(func(d *document.Document, a struct {
+			Map   document.ID         `json:"map"`
+			Name  string              `json:"name"`
+			Image document.LayerImage `json:"image"`
+			Above document.ID         `json:"above"`
+		}) (author.Change, error) {
+			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) {
+				return author.AddPictureLayer(m, a.Name, a.Image, a.Above)
+			})
+		}),
+		"groupLayer": onLayer(func(_ *document.Document, m *document.Map, id document.ID) (author.Change, error) {
+			return author.GroupLayers(m, id)
+		}),
+		"duplicateLayer": onLayer(func(_ *document.Document, m *document.Map, id document.ID) (author.Change, error) {
+			return author.DuplicateLayer(m, id)
+		}),
+		"mergeDown": onLayer(func(_ *document.Document, m *document.Map, id document.ID) (author.Change, error) {
+			return author.MergeDown(m, id)
+		}),
+		"removeLayer": onLayer(author.RemoveLayer),
+		"zoneAreas": with(func(s *Session, a mapArgs) (any, error) {
+			m, err := s.mapOf(a.Map)
+			if err != nil {
+				return nil, err
+			}
+			return author.ZoneAreas(s.doc(), m), nil
+		}),
 		"addTileset": authored(author.AddTileset),
 		"markSolid": authored(func(d *document.Document, a struct {
 			ID    document.ID `json:"id"`
@@ -246,6 +280,16 @@ func onMap(d *document.Document, id document.ID, f func(*document.Map) (author.C
 	return f(m)
 }
 
+// onLayer makes a method from a function about one layer of a map.
+func onLayer(f func(*document.Document, *document.Map, document.ID) (author.Change, error)) method {
+	return authored(func(d *document.Document, a struct {
+		Map document.ID `json:"map"`
+		ID  document.ID `json:"id"`
+	}) (author.Change, error) {
+		return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return f(d, m, a.ID) })
+	})
+}
+
 func onTileset(d *document.Document, id document.ID, f func(*document.Tileset) (author.Change, error)) (author.Change, error) {
 	t := d.Tilesets.Get(id)
 	if t == nil {
@@ -257,7 +301,14 @@ func onTileset(d *document.Document, id document.ID, f func(*document.Tileset) (
 // headMap is a map with its layers but without cells and entities.
 type headMap struct {
 	*document.Map
-	Layers []*document.Layer `json:"layers"`
+	Layers []headLayer `json:"layers"`
+}
+
+// headLayer is a layer with whether, its group considered, it is shown and can be worked on.
+type headLayer struct {
+	*document.Layer
+	Shown bool `json:"shown"`
+	Open  bool `json:"open"`
 }
 
 type headRule struct {
@@ -343,7 +394,11 @@ func (s *Session) head() head {
 		h.Tilesets = append(h.Tilesets, headTileset{t, columns, rows})
 	}
 	for _, m := range d.MapsInOrder() {
-		h.Maps = append(h.Maps, headMap{m, m.LayersInOrder()})
+		layers := []headLayer{}
+		for _, l := range m.LayersInOrder() {
+			layers = append(layers, headLayer{l, m.Shown(l), m.Open(l)})
+		}
+		h.Maps = append(h.Maps, headMap{m, layers})
 	}
 	for _, m := range d.MaterialsInOrder() {
 		h.Materials = append(h.Materials, s.materialOf(m))

@@ -61,6 +61,10 @@ export class Workspace {
 	resizing = $state.raw<{ bounds: Rect; loss: Loss } | null>(null)
 	/** Lets animated tiles move. */
 	animated = $state(!matchMedia('(prefers-reduced-motion: reduce)').matches)
+	/** The one layer or group that is shown alone, to this designer only. */
+	solo = $state<ID | undefined>(undefined)
+	/** The stack turned sideways: layers as sheets before and behind the hero. */
+	depth = $state(false)
 	/** Shows what is solid. */
 	solids = $state(false)
 	/** Shows what the player sees at once. */
@@ -138,6 +142,7 @@ export class Workspace {
 		if (map === this.mapId) return
 		this.mapId = map
 		this.selected = []
+		this.solo = undefined
 		this.dropArea()
 		localStorage.setItem(`azzel.map.${this.project.id}`, map)
 	}

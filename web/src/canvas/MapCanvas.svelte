@@ -45,7 +45,7 @@
 			mapStale = false
 			const ctx = base.getContext('2d')!
 			ctx.clearRect(0, 0, base.width, base.height)
-			if (m && !w.scene.draw(ctx, m, view, w.play.view ?? undefined)) plan(true)
+			if (m && !w.scene.draw(ctx, m, view, { play: w.play.view ?? undefined, solo: w.solo, moves: w.depth })) plan(true)
 		}
 		const top = over.getContext('2d')!
 		top.clearRect(0, 0, over.width, over.height)
@@ -62,7 +62,7 @@
 	// everything that is drawn is named here, and a frame is planned when it changes
 	$effect(() => {
 		void [view.x, view.y, view.scale, view.width, view.height, w.map, w.theme, stale]
-		void [w.play.view, w.project.head, w.project.entityTurn]
+		void [w.play.view, w.project.head, w.project.entityTurn, w.solo, w.depth]
 		plan(true)
 	})
 	$effect(() => {
@@ -136,7 +136,8 @@
 			press: (remove) => press.byKey(remove),
 		}
 		const clock = setInterval(() => {
-			if (w.animated && w.scene.pictures.tick(performance.now())) plan(true)
+			const drifts = w.map?.layers.some((l) => l.image && (l.image.driftX || l.image.driftY))
+			if (w.animated && (w.scene.pictures.tick(performance.now()) || drifts)) plan(true)
 		}, 40)
 		over.addEventListener('wheel', wheel, { passive: false })
 		return () => {

@@ -370,7 +370,7 @@ export class Press {
 	private shown(): Entity[] {
 		const m = this.m
 		if (!m) return []
-		const open = new Set<ID>(m.layers.filter((l) => !l.hidden && !l.locked).map((l) => l.id))
+		const open = new Set<ID>(m.layers.filter((l) => l.open).map((l) => l.id))
 		return this.w.project.entities(m.id).filter((e) => open.has(e.layer))
 	}
 

@@ -1,5 +1,5 @@
 import type { Core } from '../core/module'
-import type { ChunkAt, Entity, Layer, MapInfo, PlayView } from '../core/types'
+import type { ChunkAt, Entity, ID, Layer, LayerImage, MapInfo, PlayView } from '../core/types'
 import type { Project } from '../project/project.svelte'
 import { Chunks, chunkSide, levelOf } from './chunks'
 import { drawFigure, drawGlyph } from './glyphs'
@@ -68,10 +68,14 @@ export class Scene {
 		for (const told of this.onPictures) told()
 	}
 
-	/** Draws a map as the view shows it; false when some of it has to come in a later frame. */
-	draw(ctx: CanvasRenderingContext2D, m: MapInfo, view: View, play?: PlayView, solo?: Layer): boolean {
+	/**
+	 * Draws a map as the view shows it; false when some of it has to come in a later frame.
+	 * Solo draws one layer or group alone; with moves, layers go with the camera by their lag.
+	 */
+	draw(ctx: CanvasRenderingContext2D, m: MapInfo, view: View, o: Drawing = {}): boolean {
 		this.checkLooks()
 		this.chunks.beginFrame()
+		const { play } = o
 		ctx.imageSmoothingEnabled = view.scale < 1
 		const a = view.screen(m.bounds.x * m.cellWidth, m.bounds.y * m.cellHeight)
 		const b = view.screen((m.bounds.x + m.bounds.w) * m.cellWidth, (m.bounds.y + m.bounds.h) * m.cellHeight)
@@ -84,27 +88,35 @@ export class Scene {
 		let whole = true
 		let heroDrawn = !play
 		let run: Layer[] = []
-		// neighbouring layers of tiles are drawn together
+		// neighbouring plain layers of tiles are drawn together
 		const flush = () => {
 			if (run.length) whole = this.tiles(ctx, m, run, view) && whole
 			run = []
 		}
-		for (const l of m.layers) {
+		const layers = this.shownLayers(m, o)
+		for (let i = 0; i < layers.length; i++) {
+			const l = layers[i]
 			if (play && l.front && !heroDrawn) {
 				flush()
 				this.hero(ctx, m, view, play)
 				heroDrawn = true
 			}
-			if ((l.hidden && !solo) || (solo && l.id !== solo.id)) continue
-			if (l.kind === 'zones' && play) continue
-			if (l.kind !== 'entities') {
+			if ((l.kind === 'tiles' || l.kind === 'zones') && plain(l)) {
 				run.push(l)
 				continue
 			}
 			flush()
-			ctx.globalAlpha = l.opacity / 100
-			this.entities(ctx, m, l, view, play)
-			ctx.globalAlpha = 1
+			// layers of entities and those sorted with them go together as far as they are neighbours
+			const sorted = [l]
+			while (sortable(l) && layers[i + 1] && sortable(layers[i + 1]) && layers[i + 1].front === l.front) {
+				sorted.push(layers[++i])
+			}
+			if (sorted.some((s) => s.foot)) {
+				whole = this.sorted(ctx, m, sorted, view, play, heroDrawn ? undefined : play) && whole
+				heroDrawn = true
+				continue
+			}
+			for (const one of sorted) whole = this.layer(ctx, m, one, view, o) && whole
 		}
 		flush()
 		if (!heroDrawn && play) this.hero(ctx, m, view, play)
@@ -112,12 +124,186 @@ export class Scene {
 		return whole
 	}
 
-	private tiles(ctx: CanvasRenderingContext2D, m: MapInfo, run: Layer[], view: View): boolean {
+	/** The layers that are drawn, with what their groups add to them. */
+	private shownLayers(m: MapInfo, { play, solo }: Drawing): Layer[] {
+		const groups = new Map(m.layers.filter((l) => l.kind === 'group').map((g) => [g.id, g]))
+		const out: Layer[] = []
+		for (const l of m.layers) {
+			if (l.kind === 'group' || (l.kind === 'zones' && play)) continue
+			const g = groups.get(l.group)
+			if (solo ? l.id !== solo && l.group !== solo : !l.shown) continue
+			out.push(
+				g
+					? {
+							...l,
+							opacity: (l.opacity * g.opacity) / 100,
+							tint: l.tint || g.tint,
+							offsetX: l.offsetX + g.offsetX,
+							offsetY: l.offsetY + g.offsetY,
+							lagX: l.lagX + g.lagX,
+							lagY: l.lagY + g.lagY,
+						}
+					: l,
+			)
+		}
+		return out
+	}
+
+	/** Draws one layer that is displaced, tinted, of entities or of a picture. */
+	private layer(ctx: CanvasRenderingContext2D, m: MapInfo, l: Layer, view: View, o: Drawing): boolean {
+		const seen = this.seen(m, l, view, o)
+		if (l.tint) return this.tinted(ctx, m, l, seen, o)
+		return this.bare(ctx, m, l, seen, o)
+	}
+
+	/** The view from which a layer is seen: displaced, and going along with the camera. */
+	private seen(m: MapInfo, l: Layer, view: View, { play, moves }: Drawing): View {
+		let [dx, dy] = [l.offsetX, l.offsetY]
+		if ((play || moves) && (l.lagX || l.lagY)) {
+			const cx = view.x + view.width / 2 / view.scale - (m.bounds.x + m.bounds.w / 2) * m.cellWidth
+			const cy = view.y + view.height / 2 / view.scale - (m.bounds.y + m.bounds.h / 2) * m.cellHeight
+			dx += (cx * l.lagX) / 100
+			dy += (cy * l.lagY) / 100
+		}
+		return dx || dy ? view.displaced(dx, dy) : view
+	}
+
+	private bare(ctx: CanvasRenderingContext2D, m: MapInfo, l: Layer, view: View, { play }: Drawing): boolean {
+		if (l.kind === 'picture') {
+			ctx.globalAlpha = l.opacity / 100
+			this.picture(ctx, m, l.image!, view)
+			ctx.globalAlpha = 1
+			return true
+		}
+		if (l.kind === 'entities') {
+			ctx.globalAlpha = l.opacity / 100
+			this.entities(ctx, m, l, view, play)
+			ctx.globalAlpha = 1
+			return true
+		}
+		return this.tiles(ctx, m, [l], view)
+	}
+
+	private veil?: OffscreenCanvas
+
+	/** Draws a layer apart, multiplies it with its tint, and puts it down. */
+	private tinted(ctx: CanvasRenderingContext2D, m: MapInfo, l: Layer, view: View, o: Drawing): boolean {
+		const [w, h] = [Math.max(1, view.width), Math.max(1, view.height)]
+		this.veil ??= new OffscreenCanvas(w, h)
+		if (this.veil.width !== w || this.veil.height !== h) [this.veil.width, this.veil.height] = [w, h]
+		const apart = this.veil.getContext('2d')! as unknown as CanvasRenderingContext2D
+		apart.globalCompositeOperation = 'source-over'
+		apart.clearRect(0, 0, w, h)
+		apart.imageSmoothingEnabled = ctx.imageSmoothingEnabled
+		const whole = this.bare(apart, m, { ...l, opacity: 100 }, view, o)
+		// the tint lies only where something is drawn, and keeps its light and shade
+		apart.globalCompositeOperation = 'source-atop'
+		apart.globalAlpha = 1
+		apart.save()
+		apart.globalCompositeOperation = 'multiply'
+		apart.fillStyle = l.tint
+		apart.fillRect(0, 0, w, h)
+		apart.restore()
+		apart.globalCompositeOperation = 'destination-in'
+		this.bare(apart, m, { ...l, opacity: 100 }, view, o)
+		ctx.globalAlpha = l.opacity / 100
+		ctx.drawImage(this.veil, 0, 0)
+		ctx.globalAlpha = 1
+		return whole
+	}
+
+	private picture(ctx: CanvasRenderingContext2D, m: MapInfo, i: LayerImage, view: View) {
+		const b = m.bounds
+		const all = view.cellRect(m, b)
+		if (!i.picture) {
+			const end = i.across ? [all.x + all.w, all.y] : [all.x, all.y + all.h]
+			const g = ctx.createLinearGradient(all.x, all.y, end[0], end[1])
+			g.addColorStop(0, i.from)
+			g.addColorStop(1, i.to)
+			ctx.fillStyle = g
+			ctx.fillRect(all.x, all.y, all.w, all.h)
+			return
+		}
+		const image = this.pictures.image(i.picture)
+		if (!image) return
+		if (i.stretch) return ctx.drawImage(image, all.x, all.y, all.w, all.h)
+		const [w, h] = [(i.width * i.scale) / 100, (i.height * i.scale) / 100]
+		const t = performance.now() / 1000
+		let [x, y] = [i.x + i.driftX * t, i.y + i.driftY * t]
+		let [columns, rows] = [1, 1]
+		const seen = { x: view.x, y: view.y, w: view.width / view.scale, h: view.height / view.scale }
+		if (i.repeatX) {
+			x = seen.x - ((((seen.x - x) % w) + w) % w)
+			columns = Math.min(200, Math.ceil((seen.x + seen.w - x) / w))
+		}
+		if (i.repeatY) {
+			y = seen.y - ((((seen.y - y) % h) + h) % h)
+			rows = Math.min(200, Math.ceil((seen.y + seen.h - y) / h))
+		}
+		for (let row = 0; row < rows; row++) {
+			for (let column = 0; column < columns; column++) {
+				const p = view.screen(x + column * w, y + row * h)
+				const q = view.screen(x + (column + 1) * w, y + (row + 1) * h)
+				ctx.drawImage(image, p.x, p.y, q.x - p.x, q.y - p.y)
+			}
+		}
+	}
+
+	/** Draws rows of tiles, entities and the hero by their lower edges. */
+	private sorted(
+		ctx: CanvasRenderingContext2D,
+		m: MapInfo,
+		layers: Layer[],
+		view: View,
+		play?: PlayView,
+		hero?: PlayView,
+	): boolean {
+		const things: { foot: number; draw: () => void }[] = []
+		const gone = play && new Set(play.gone)
+		const on = play && new Set(play.on)
+		let whole = true
+		for (const l of layers) {
+			if (l.kind === 'entities') {
+				for (const e of this.project.entities(m.id)) {
+					if (e.layer !== l.id || gone?.has(e.id)) continue
+					things.push({
+						foot: e.y + e.h,
+						draw: () => {
+							ctx.globalAlpha = l.opacity / 100
+							this.entity(ctx, m, view, e, on ? on.has(e.id) : e.on, play !== undefined)
+						},
+					})
+				}
+				continue
+			}
+			const seen = this.seen(m, l, view, { play })
+			const first = Math.max(m.bounds.y, seen.cell(m, 0, 0).y)
+			const last = Math.min(m.bounds.y + m.bounds.h - 1, seen.cell(m, 0, seen.height).y)
+			for (let row = first; row <= last; row++) {
+				things.push({
+					foot: (row + 1) * m.cellHeight + l.offsetY - 0.5,
+					draw: () => (whole = this.tiles(ctx, m, [l], seen, row) && whole),
+				})
+			}
+		}
+		if (hero) things.push({ foot: hero.y + m.cellHeight, draw: () => this.hero(ctx, m, view, hero) })
+		things.sort((a, b) => a.foot - b.foot)
+		for (const t of things) {
+			ctx.globalAlpha = 1
+			t.draw()
+		}
+		ctx.globalAlpha = 1
+		return whole
+	}
+
+	/** Draws layers of tiles; of a single one also a single row. */
+	private tiles(ctx: CanvasRenderingContext2D, m: MapInfo, run: Layer[], view: View, row?: number): boolean {
 		const level = levelOf(view.scale)
 		const first = view.cell(m, 0, 0)
 		const last = view.cell(m, view.width, view.height)
 		const from = { x: Math.max(first.x, m.bounds.x), y: Math.max(first.y, m.bounds.y) }
 		const to = { x: Math.min(last.x, m.bounds.x + m.bounds.w - 1), y: Math.min(last.y, m.bounds.y + m.bounds.h - 1) }
+		if (row !== undefined) from.y = to.y = row
 		let whole = true
 		// of a single layer the bitmap is opaque, of several it holds their opacity
 		ctx.globalAlpha = run.length === 1 ? run[0].opacity / 100 : 1
@@ -126,6 +312,12 @@ export class Scene {
 				const bitmap = this.chunks.get(m, run, cx, cy, level)
 				if (bitmap === undefined) whole = false
 				if (!bitmap) continue
+				if (row !== undefined) {
+					const r = view.cellRect(m, { x: cx * chunkSide, y: row, w: chunkSide, h: 1 })
+					const h = bitmap.height / chunkSide
+					ctx.drawImage(bitmap, 0, (row - cy * chunkSide) * h, bitmap.width, h, r.x, r.y, r.w, r.h)
+					continue
+				}
 				const r = view.cellRect(m, { x: cx * chunkSide, y: cy * chunkSide, w: chunkSide, h: chunkSide })
 				ctx.drawImage(bitmap, r.x, r.y, r.w, r.h)
 			}
@@ -196,6 +388,19 @@ export class Scene {
 		this.heroAt(ctx, m, view, play.x, play.y, play.facing, play.steps)
 	}
 }
+
+/** How a map is drawn. */
+export interface Drawing {
+	play?: PlayView
+	/** The one layer or group that is shown. */
+	solo?: ID
+	/** Layers go with the camera outside of play as well. */
+	moves?: boolean
+}
+
+const plain = (l: Layer) => !l.tint && !l.offsetX && !l.offsetY && !l.lagX && !l.lagY && !l.foot
+const sortable = (l: Layer) =>
+	!l.tint && !l.lagX && !l.lagY && (l.kind === 'entities' ? !l.offsetX && !l.offsetY : l.kind === 'tiles' && l.foot)
 
 /** A line with a casing of chalk, so that it shows on any art. */
 export function cased(ctx: CanvasRenderingContext2D, x: number, y: number, w: number, h: number, colour: string) {

@@ -83,6 +83,17 @@ export class View {
 		this.y = place(y, m.bounds.y * m.cellHeight, m.bounds.h * m.cellHeight, this.height / this.scale)
 	}
 
+	/** The view from which what is displaced by so many map pixels is seen. */
+	displaced(dx: number, dy: number): View {
+		const out = new View()
+		out.scale = this.scale
+		out.width = this.width
+		out.height = this.height
+		out.x = this.x - dx
+		out.y = this.y - dy
+		return out
+	}
+
 	save() {
 		return { scale: this.scale, x: this.x, y: this.y }
 	}

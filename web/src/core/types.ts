@@ -90,11 +90,40 @@ export interface Layer {
 	id: ID
 	name: string
 	order: number
-	kind: 'tiles' | 'entities' | 'zones'
+	kind: 'tiles' | 'entities' | 'zones' | 'picture' | 'group'
 	hidden: boolean
 	locked: boolean
 	opacity: number
 	front: boolean
+	foot: boolean
+	group: ID
+	tint: string
+	offsetX: number
+	offsetY: number
+	lagX: number
+	lagY: number
+	image: LayerImage | null
+	/** Whether, its group considered, it is shown and can be worked on. */
+	shown: boolean
+	open: boolean
+}
+
+/** A picture, or a gradient of two colours where picture is ''. */
+export interface LayerImage {
+	picture: string
+	width: number
+	height: number
+	from: string
+	to: string
+	across: boolean
+	x: number
+	y: number
+	scale: number
+	repeatX: boolean
+	repeatY: boolean
+	stretch: boolean
+	driftX: number
+	driftY: number
 }
 
 /** A map with its layers, the lowest first. */

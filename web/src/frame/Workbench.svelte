@@ -9,6 +9,7 @@
 	import JoinDialog from '../passages/JoinDialog.svelte'
 	import PlayScreen from '../play/PlayScreen.svelte'
 	import RulesStation from '../rules/RulesStation.svelte'
+	import DepthView from '../stack/DepthView.svelte'
 	import MapSheet from '../stack/MapSheet.svelte'
 	import Stack from '../stack/Stack.svelte'
 	import { Intake } from '../tilesets/intake.svelte'
@@ -91,6 +92,7 @@
 						{#if w.map}
 							<MapCanvas />
 							<PlayScreen />
+							{#if w.depth && !w.play.on}<DepthView />{/if}
 							{#if !w.project.head.tilesets.length}
 								<div class="cut absolute top-6 left-1/2 w-[420px] -translate-x-1/2">
 									<div class="flex flex-col gap-3 p-5">

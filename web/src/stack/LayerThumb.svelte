@@ -34,7 +34,7 @@
 			const room = Math.min(view.width / (map.bounds.w * map.cellWidth), view.height / (map.bounds.h * map.cellHeight))
 			view.scale = room
 			view.centre((map.bounds.x + map.bounds.w / 2) * map.cellWidth, (map.bounds.y + map.bounds.h / 2) * map.cellHeight)
-			if (!w.scene.draw(ctx, map, view, undefined, layer)) timer = setTimeout(draw, 30)
+			if (!w.scene.draw(ctx, map, view, { solo: layer?.id })) timer = setTimeout(draw, 30)
 		}
 		return () => clearTimeout(timer)
 	})

@@ -5,12 +5,16 @@
 	import Lock from '@lucide/svelte/icons/lock'
 	import LockOpen from '@lucide/svelte/icons/lock-open'
 	import Plus from '@lucide/svelte/icons/plus'
-	import Trash2 from '@lucide/svelte/icons/trash-2'
 	import { DropdownMenu } from 'bits-ui'
-	import type { Layer } from '../core/types'
+	import Focus from '@lucide/svelte/icons/focus'
+	import Layers from '@lucide/svelte/icons/layers'
+	import type { Layer, Taken } from '../core/types'
+	import { send } from '../live/http'
 	import Hint from '../frame/Hint.svelte'
 	import Menu, { type Choice } from '../frame/Menu.svelte'
 	import { workspace } from '../workspace.svelte'
+	import { saveGuide } from './guide'
+	import LayerSettings, { emptyImage } from './LayerSettings.svelte'
 	import LayerThumb from './LayerThumb.svelte'
 	import MapList from './MapList.svelte'
 
@@ -19,6 +23,37 @@
 	let dragged = $state<string | null>(null)
 	let over = $state(-1)
 	let naming = $state('')
+	let choose: HTMLInputElement
+	/** Whether the picture that is chosen was painted over a guide. */
+	let back = false
+
+	async function bringPicture(file: File | undefined) {
+		const m = w.map
+		const aligned = back
+		back = false
+		if (!file || !m) return
+		try {
+			const taken = await send<Taken>(`/api/projects/${w.project.id}/pictures`, file)
+			const name = file.name.replace(/\.[^.]*$/, '').slice(0, 80) || 'Picture'
+			const image = { ...emptyImage, picture: taken.picture, width: taken.width, height: taken.height }
+			const wide = m.bounds.w * m.cellWidth
+			if (aligned) {
+				const shape = (taken.width * m.bounds.h * m.cellHeight) / (taken.height * wide)
+				if (Math.abs(shape - 1) > 0.02)
+					return w.notices.say(
+						'That picture has another shape than this map’s guide: save the guide and paint over it.',
+						'wrong',
+					)
+				image.stretch = true
+			}
+			image.x = m.bounds.x * m.cellWidth
+			image.y = m.bounds.y * m.cellHeight
+			const made = w.project.try('addPictureLayer', { map: m.id, name, image, above: w.active })
+			if (made?.made) w.hand.work(m.id, made.made)
+		} catch (e) {
+			w.notices.wrong(e)
+		}
+	}
 
 	const ref = (l: Layer) => ({ type: 'layer', map: w.map!.id, id: l.id })
 
@@ -31,10 +66,30 @@
 		if (made?.made) w.hand.work(w.map!.id, made.made)
 	}
 
+	function addGradient() {
+		const image = { ...emptyImage, from: '#23415c', to: '#e9b98a', stretch: true }
+		const made = w.project.try('addPictureLayer', { map: w.map!.id, name: 'Sky', image, above: w.active })
+		if (made?.made) w.hand.work(w.map!.id, made.made)
+	}
+
 	const kinds: Choice[] = [
 		{ label: 'Tiles', hint: 'painted cells', run: () => add('tiles') },
 		{ label: 'Entities', hint: 'things that stand on the map', run: () => add('entities') },
 		{ label: 'Zones', hint: 'what the ground is', run: () => add('zones') },
+		{ label: 'Picture…', hint: 'an image, tiled or drifting', run: () => choose.click() },
+		{ label: 'Gradient', hint: 'two colours', run: addGradient },
+		{
+			label: 'Group of this layer',
+			hint: 'hidden and locked together',
+			run: () => w.project.try('groupLayer', { map: w.map!.id, id: w.active }),
+		},
+		{ heading: 'For painters' },
+		{ label: 'Save a guide of the map', hint: 'PNG', run: () => void saveGuide(w) },
+		{
+			label: 'Put a painted picture back…',
+			hint: 'same shape as the guide',
+			run: () => ((back = true), choose.click()),
+		},
 	]
 
 	/** Moves a layer to a row of the list, the top one being 0. */
@@ -57,6 +112,17 @@
 </script>
 
 <aside class="flex min-h-0 flex-col border-r border-line bg-plaster" aria-label="Stack">
+	<input
+		bind:this={choose}
+		type="file"
+		accept="image/png,image/webp,image/gif,image/jpeg,image/bmp"
+		class="hidden"
+		aria-label="Picture for a layer"
+		onchange={(e) => {
+			void bringPicture(e.currentTarget.files?.[0])
+			e.currentTarget.value = ''
+		}}
+	/>
 	<MapList />
 	<div class="flex h-8 items-center border-t border-line pl-2">
 		<h2 class="grow heading">Stack</h2>
@@ -67,6 +133,13 @@
 				>
 			{/snippet}
 		</Menu>
+		<Hint
+			label="Turn the stack sideways: the depth view"
+			class="button-plain {w.depth ? 'text-glaze' : ''}"
+			expanded={w.depth}
+			disabled={!w.map}
+			onclick={() => (w.depth = !w.depth)}><Layers size={16} /></Hint
+		>
 		<Hint label="Fold the stack away" keys="Ctrl+[" class="button-plain" onclick={() => (w.stackOpen = false)}
 			><ChevronsLeft size={16} /></Hint
 		>
@@ -92,7 +165,7 @@
 				}}
 			>
 				{#if active}<span class="absolute inset-y-0 left-0 w-1 bg-glaze"></span>{/if}
-				<div class="flex items-center gap-2 py-1 pr-1 pl-2.5">
+				<div class="flex items-center gap-2 py-1 pr-1 {l.group ? 'pl-5' : 'pl-2.5'}">
 					{#if w.map}<LayerThumb map={w.map} layer={l} />{/if}
 					{#if naming === l.id}
 						<!-- svelte-ignore a11y_autofocus -->
@@ -123,10 +196,12 @@
 							ondblclick={() => (naming = l.id)}
 							onkeydown={(e) => keys(e, l, row)}
 						>
-							<span class="block truncate {active ? 'font-semibold' : ''} {l.hidden ? 'text-dim line-through' : ''}"
+							<span class="block truncate {active ? 'font-semibold' : ''} {l.shown ? '' : 'text-dim line-through'}"
 								>{l.name}</span
 							>
-							<span class="block truncate text-[11px] text-dim">{l.kind}{l.front ? ', before the hero' : ''}</span>
+							<span class="block truncate text-[11px] text-dim"
+								>{l.kind}{l.front ? ', before the hero' : ''}{l.foot ? ', by foot' : ''}</span
+							>
 						</button>
 					{/if}
 				</div>
@@ -159,12 +234,11 @@
 							/>
 						</label>
 						<Hint
-							label="Delete this layer"
-							class="button-plain hover:text-brick"
-							onclick={() => w.project.try('remove', { ref: ref(l), text: `Deleted layer ${l.name}` })}
+							label={w.solo === l.id ? 'Show the others again' : 'Show this layer alone'}
+							class="button-plain {w.solo === l.id ? 'text-glaze' : ''}"
+							onclick={() => (w.solo = w.solo === l.id ? undefined : l.id)}><Focus size={15} /></Hint
 						>
-							<Trash2 size={15} />
-						</Hint>
+						<LayerSettings layer={l} />
 					</div>
 				{/if}
 			</li>

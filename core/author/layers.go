@@ -1,0 +1,217 @@
+package author
+
+import (
+	"azzel/core/cells"
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/grid"
+	"errors"
+	"fmt"
+)
+
+// AddPictureLayer puts a layer of a picture or gradient above another.
+func AddPictureLayer(m *document.Map, name string, image document.LayerImage, above document.ID) (Change, error) {
+	at, order := orderAbove(m, above)
+	l := document.Layer{ID: document.NewID(), Kind: document.LayerPicture, Opacity: 100, Name: name, Image: &image, Order: at}
+	if err := l.Check(); err != nil {
+		return Change{}, err
+	}
+	c := changed("New layer "+name, append(order, edit.Insert(edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: l.ID}, l))...)
+	c.Made = l.ID
+	return c, nil
+}
+
+// GroupLayers makes a group of a layer, above it; others are put in later.
+func GroupLayers(m *document.Map, id document.ID) (Change, error) {
+	l := m.Layers.Get(id)
+	if l == nil {
+		return Change{}, errors.New("the layer is no longer there")
+	}
+	if l.Kind == document.LayerGroup {
+		return Change{}, errors.New("a group belongs to no other group")
+	}
+	at, order := orderAbove(m, id)
+	g := document.Layer{ID: document.NewID(), Kind: document.LayerGroup, Opacity: 100, Name: "Group", Order: at}
+	c := changed("Grouped "+l.Name, append(order, edit.Insert(edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: g.ID}, g),
+		edit.Set(edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: id}, "group", g.ID))...)
+	c.Made = g.ID
+	return c, nil
+}
+
+// RemoveLayer removes a layer; of a group the layers in it stay.
+func RemoveLayer(d *document.Document, m *document.Map, id document.ID) (Change, error) {
+	l := m.Layers.Get(id)
+	if l == nil {
+		return Change{}, errors.New("the layer is no longer there")
+	}
+	c := changed("Deleted layer " + l.Name)
+	for _, o := range m.LayersInOrder() {
+		if o.Group == id {
+			c.Do = append(c.Do, edit.Set(edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: o.ID}, "group", document.ID("")))
+		}
+	}
+	var ids []document.ID
+	for _, e := range m.Entities.All() {
+		if e.Layer == id {
+			ids = append(ids, e.ID)
+		}
+	}
+	if len(ids) > 0 { // with the passages at them
+		gone, err := RemoveEntities(d, m, ids)
+		if err != nil {
+			return Change{}, err
+		}
+		c.Do = append(c.Do, gone.Do...)
+	}
+	c.Do = append(c.Do, edit.Remove(edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: id}))
+	return c, nil
+}
+
+// DuplicateLayer puts a copy of a layer, with all that lies on it, right above.
+func DuplicateLayer(m *document.Map, id document.ID) (Change, error) {
+	l := m.Layers.Get(id)
+	if l == nil {
+		return Change{}, errors.New("the layer is no longer there")
+	}
+	next := *l
+	at, order := orderAbove(m, id)
+	next.ID, next.Order, next.Cells = document.NewID(), at, cells.Plane{}
+	ref := edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: next.ID}
+	c := changed("Duplicated layer "+l.Name, append(order, edit.Insert(ref, next))...)
+	c.Made = next.ID
+	if l.Painted() {
+		if p := painted(m, l); len(p) > 0 {
+			c.Do = append(c.Do, edit.Primitive{Op: edit.OpCells, Ref: ref, Cells: p})
+		}
+	}
+	for _, e := range m.Entities.All() {
+		if e.Layer == id {
+			copied := *e
+			copied.ID, copied.Layer = document.NewID(), next.ID
+			c.Do = append(c.Do, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: copied.ID}, copied))
+		}
+	}
+	return c, nil
+}
+
+// painted is the patch that writes all painted cells of a layer that lie on the map.
+func painted(m *document.Map, l *document.Layer) cells.Patch {
+	full := l.Cells.Region(m.Bounds, func(c cells.Cell) bool { return c != 0 })
+	return cells.PaintEach(full, m.Bounds, func(x, y int) (cells.Cell, bool) { return l.Cells.At(x, y), true })
+}
+
+// MergeDown brings what lies on a layer onto the next one below of its kind and
+// removes it; cells of the upper one win.
+func MergeDown(m *document.Map, id document.ID) (Change, error) {
+	var upper, lower *document.Layer
+	for _, l := range m.LayersInOrder() {
+		if l.ID == id {
+			upper = l
+			break
+		}
+	}
+	if upper == nil {
+		return Change{}, errors.New("the layer is no longer there")
+	}
+	for _, l := range m.LayersInOrder() {
+		if l.ID == id {
+			break
+		}
+		if l.Kind == upper.Kind {
+			lower = l
+		}
+	}
+	switch {
+	case upper.Kind == document.LayerPicture || upper.Kind == document.LayerGroup || lower == nil:
+		return Change{}, fmt.Errorf("below %s there is no layer of the same kind to merge it with", upper.Name)
+	case !m.Open(lower) || !m.Open(upper):
+		return Change{}, fmt.Errorf("%s or %s is hidden or locked: show and unlock both first", upper.Name, lower.Name)
+	}
+	c := changed(fmt.Sprintf("Merged %s with %s", upper.Name, lower.Name))
+	if upper.Painted() {
+		if p := painted(m, upper); len(p) > 0 {
+			c.Do = append(c.Do, write(m, lower, p))
+		}
+	}
+	for _, e := range m.Entities.All() {
+		if e.Layer == id {
+			c.Do = append(c.Do, edit.Set(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}, "layer", lower.ID))
+		}
+	}
+	c.Do = append(c.Do, edit.Remove(edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: id}))
+	c.Made = lower.ID
+	return c, nil
+}
+
+// MoveSheet sets how far a layer goes with the camera, and with it its place:
+// farther layers are drawn first. Among layers of the same lag the order stays;
+// a layer that is nearer than the map stands before the hero.
+func MoveSheet(m *document.Map, id document.ID, lag int) (Change, error) {
+	moved := m.Layers.Get(id)
+	if moved == nil {
+		return Change{}, errors.New("the layer is no longer there")
+	}
+	lag = max(-maxSheetLag, min(lag, maxSheetLag))
+	ref := edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: id}
+	c := changed(fmt.Sprintf("Moved %s to %d %% parallax", moved.Name, 100-lag))
+	for _, field := range []string{"lagX", "lagY"} {
+		c.Do = append(c.Do, edit.Set(ref, field, lag))
+	}
+	if front := lag < 0; front != moved.Front && (front || moved.LagX < 0) {
+		c.Do = append(c.Do, edit.Set(ref, "front", front))
+	}
+	// only as far up or down as farther and nearer layers make it go
+	layers := m.LayersInOrder()
+	at, to := 0, 0
+	for i, l := range layers {
+		if l.ID == id {
+			at = i
+		}
+	}
+	to = at
+	for i, l := range layers {
+		if i > at && l.LagX > lag {
+			to = i
+		}
+	}
+	if to == at {
+		for i := len(layers) - 1; i >= 0; i-- {
+			if i < at && layers[i].LagX < lag {
+				to = i
+			}
+		}
+	}
+	if to != at {
+		order, err := MoveLayer(m, id, to)
+		if err == nil {
+			c.Do = append(c.Do, order.Do...)
+		}
+	}
+	return c, nil
+}
+
+// maxSheetLag is how far the depth view reaches, in percent.
+const maxSheetLag = 100
+
+// GuideArea is what a guide for painters outlines: see document.Merged.
+type GuideArea struct {
+	Zone  int         `json:"zone"`
+	Rects []grid.Rect `json:"rects"`
+}
+
+// ZoneAreas are the zones of a map, each as few rectangles, for a guide.
+func ZoneAreas(d *document.Document, m *document.Map) []GuideArea {
+	out := []GuideArea{}
+	for _, z := range d.ZonesInOrder() {
+		all := &grid.Region{}
+		for _, l := range m.LayersInOrder() {
+			if l.Kind == document.LayerZones {
+				all.Union(l.Cells.Region(m.Bounds, func(c cells.Cell) bool { return c != 0 && c.Tileset() == z.Number }))
+			}
+		}
+		if !all.Empty() {
+			out = append(out, GuideArea{z.Number, document.Rectangles(all)})
+		}
+	}
+	return out
+}
