@@ -69,6 +69,36 @@ func (s *Server) history(c fiber.Ctx) error {
 	return c.JSON(fiber.Map{"undo": undo, "redo": redo})
 }
 
+// eventsAtOnce is how many edits of the history are listed at once.
+const eventsAtOnce = 100
+
+// events lists what was done in a project before an edit number.
+func (s *Server) events(c fiber.Ctx) error {
+	seq, err := seqOf(c)
+	if err != nil {
+		return err
+	}
+	all, err := s.store.Events(c.Context(), projectOf(c), seq, eventsAtOnce)
+	if err != nil {
+		return err
+	}
+	return c.JSON(all)
+}
+
+// stateAt gives a project as it was after an edit, to jump back to.
+func (s *Server) stateAt(c fiber.Ctx) error {
+	seq, err := seqOf(c)
+	if err != nil {
+		return err
+	}
+	doc, err := s.log.StateAt(c.Context(), projectOf(c), seq)
+	if err != nil {
+		return err
+	}
+	c.Set("Content-Type", "application/octet-stream")
+	return c.Send(doc.Encode())
+}
+
 func (s *Server) revert(c fiber.Ctx) error {
 	seq, err := seqOf(c)
 	if err != nil {

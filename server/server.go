@@ -96,6 +96,8 @@ func (s *Server) routes() {
 	project := api.Group("/projects/:project", s.member)
 	project.Get("/state", s.state)
 	project.Get("/history/:seq", s.history)
+	project.Get("/events/:seq", s.events)
+	project.Get("/state/:seq", s.stateAt)
 	project.Get("/edits/:seq/revert", s.revert)
 	project.Post("/edits", s.edit)
 	project.Post("/edits/stored", s.stored)

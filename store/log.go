@@ -213,7 +213,7 @@ func rowOf(project string, seq int64, j job, res edit.Result) Row {
 		revert = []edit.Primitive{}
 	}
 	r := Row{ProjectID: project, Seq: seq, PersonID: j.person, Client: string(j.edit.Client), Number: j.edit.Number, Format: j.edit.V,
-		Kind: j.edit.Label.Kind, Label: storable(j.edit.Label.Text), Edit: j.raw, Revert: edit.JSON(revert), Changes: len(revert) > 0}
+		Kind: j.edit.Label.Kind, Label: storable(j.edit.Label.Text), Tool: storable(j.edit.Label.Tool), Edit: j.raw, Revert: edit.JSON(revert), Changes: len(revert) > 0}
 	if of := j.edit.Label.Of; of != nil {
 		r.OfClient, r.OfNumber = storable(string(of.Client)), of.Number
 	}
@@ -311,6 +311,26 @@ func (l *Log) State(ctx context.Context, project string) (*document.Document, in
 	}
 	doc, err := q.upTo(tx, p.Head)
 	return doc, q.seq, err
+}
+
+// StateAt gives a project's document as it was after an edit number.
+func (l *Log) StateAt(ctx context.Context, project string, seq int64) (*document.Document, error) {
+	tx := l.store.db.WithContext(ctx)
+	var s Snapshot
+	if err := found(tx.Where("project_id = ? AND seq <= ?", project, seq).Order("seq DESC").Take(&s).Error); err != nil {
+		return nil, err
+	}
+	// a queue of its own, which nobody else appends to
+	q := &queue{project: project, log: l}
+	state, err := cells.Unpack(s.State, maxState)
+	if err != nil {
+		return nil, fmt.Errorf("read a snapshot: %w", err)
+	}
+	if q.doc, err = document.Decode(state); err != nil {
+		return nil, fmt.Errorf("read a snapshot: %w", err)
+	}
+	q.seq, q.snapshot = s.Seq, s.Seq
+	return q.upTo(tx, seq)
 }
 
 // LogRow is a row as it is sent to designers.

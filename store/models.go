@@ -60,6 +60,7 @@ type Row struct {
 	OfClient  string
 	OfNumber  int64
 	Label     string
+	Tool      string
 	Edit      []byte
 	Revert    []byte
 	// Changes is false when all parts of the edit had lost their target.

@@ -39,6 +39,12 @@ func main() {
 			js.CopyBytesToJS(args[4], out[:])
 			return true
 		}),
+		// jump(state: Uint8Array, label: string)
+		"jump": js.FuncOf(func(_ js.Value, args []js.Value) any {
+			state := make([]byte, args[0].Length())
+			js.CopyBytesToGo(state, args[0])
+			return answer(s.Jump(state, args[1].String()))
+		}),
 		"hash": js.FuncOf(func(js.Value, []js.Value) any { return s.Hash() }),
 	}))
 	select {}

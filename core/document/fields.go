@@ -24,6 +24,19 @@ func field(obj reflect.Value, name string) (reflect.Value, error) {
 	return reflect.Value{}, fmt.Errorf("there is no field “%.40s” to set", name)
 }
 
+// FieldNames lists the fields of an object that can be set, by the names that
+// they have in JSON, in the order in which they are declared.
+func FieldNames[T any](obj *T) []string {
+	var out []string
+	t := reflect.TypeOf(obj).Elem()
+	for i := range t.NumField() {
+		if tag, _, _ := strings.Cut(t.Field(i).Tag.Get("json"), ","); tag != "" && tag != "-" && tag != "id" {
+			out = append(out, tag)
+		}
+	}
+	return out
+}
+
 // Field gives a field of an object as JSON, by the name it has in JSON.
 func Field[T any](obj *T, name string) (json.RawMessage, error) {
 	f, err := field(reflect.ValueOf(obj).Elem(), name)

@@ -26,6 +26,7 @@ type Step struct {
 	Mark   edit.Mark        `json:"mark"`
 	Seq    int64            `json:"seq"`
 	Text   string           `json:"text"`
+	Tool   string           `json:"tool,omitempty"`
 	Revert []edit.Primitive `json:"revert"`
 }
 

@@ -172,6 +172,42 @@ func TestUndoAfterReload(t *testing.T) {
 	}
 }
 
+// Only the region is turned back, step by step; later work beside it stays, and
+// the turning back can itself be undone.
+func TestTurnBackHere(t *testing.T) {
+	a := replica.New("persona22222", "clienta22222", sample.World(), 0)
+	paint := func(x, w, tile int) {
+		t.Helper()
+		if _, _, err := a.Make([]edit.Primitive{sample.Paint(sample.Pans, sample.Ground, rect(x, 3, w, 1), cells.TileCell(1, tile))}, edit.Label{Text: "row"}); err != nil {
+			t.Fatal(err)
+		}
+	}
+	row := func() (out [6]int) {
+		for x := range out {
+			out[x] = a.Current.Maps.Get(sample.Pans).Layers.Get(sample.Ground).Cells.At(x, 3).Tile()
+		}
+		return out
+	}
+	paint(0, 6, 5)
+	paint(1, 3, 6)
+	paint(5, 1, 7)
+	here := rect(2, 0, 2, 9)
+	for _, want := range [][6]int{{5, 6, 5, 5, 5, 7}, {5, 6, 0, 0, 5, 7}} {
+		if _, _, err := a.TurnBackHere(sample.Pans, here); err != nil || row() != want {
+			t.Fatalf("the row is %v, wanted %v; %v", row(), want, err)
+		}
+	}
+	if _, _, err := a.TurnBackHere(sample.Pans, here); !errors.Is(err, replica.ErrNothing) {
+		t.Errorf("turned back more than there was: %v", err)
+	}
+	if _, _, err := a.TurnBackHere(sample.Quay, here); !errors.Is(err, replica.ErrNothing) {
+		t.Errorf("turned back on another map: %v", err)
+	}
+	if _, _, err := a.Undo(); err != nil || row() != [6]int{5, 6, 5, 5, 5, 7} {
+		t.Errorf("undone it is %v %v", row(), err)
+	}
+}
+
 func TestRefuseAndGap(t *testing.T) {
 	d := sample.World()
 	a := replica.New("persona22222", "clienta22222", d, 0)

@@ -2,9 +2,11 @@ package session
 
 import (
 	"azzel/core/author"
+	"azzel/core/cells"
 	"azzel/core/document"
 	"azzel/core/grid"
 	"errors"
+	"fmt"
 )
 
 type boundsArgs struct {
@@ -91,4 +93,57 @@ func (s *Session) merged(a mapArgs) (any, error) {
 	out := s.ground().Merged(m)
 	out.Rects = out.Rects[:min(len(out.Rects), maxGhostSpans)]
 	return out, nil
+}
+
+// under names what lies on each layer under a cell, the top one first.
+func (s *Session) under(a pointArgs) (any, error) {
+	m, err := s.mapOf(a.Map)
+	if err != nil {
+		return nil, err
+	}
+	type found struct {
+		Layer string `json:"layer"`
+		What  string `json:"what"`
+	}
+	d, out := s.doc(), []found{}
+	layers := m.LayersInOrder()
+	for i := len(layers) - 1; i >= 0; i-- {
+		l := layers[i]
+		what := ""
+		if l.Kind == document.LayerEntities {
+			for _, e := range m.Entities.All() {
+				if e.Layer == l.ID && e.Box(m).Contains(a.At) {
+					if what != "" {
+						what += ", "
+					}
+					what += e.Name
+				}
+			}
+		} else if c := l.Cells.At(a.At.X, a.At.Y); c != 0 {
+			what = s.nameOf(d, l, c)
+		}
+		if what != "" {
+			out = append(out, found{l.Name, what})
+		}
+	}
+	return out, nil
+}
+
+func (s *Session) nameOf(d *document.Document, l *document.Layer, c cells.Cell) string {
+	switch {
+	case l.Kind == document.LayerZones:
+		if z := d.ZoneByNumber(c.Tileset()); z != nil {
+			return "zone " + z.Name
+		}
+		return "a removed zone"
+	case c.IsMaterial():
+		if m := d.MaterialByNumber(c.Tileset()); m != nil {
+			return m.Name
+		}
+		return "a removed material"
+	}
+	if t := s.looks().Tileset(c); t != nil {
+		return fmt.Sprintf("tile %d of %s", c.Tile(), t.Name)
+	}
+	return "a removed tile"
 }

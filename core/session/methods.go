@@ -63,11 +63,19 @@ func init() {
 		"undo":     with(func(s *Session, _ none) (any, error) { return s.turnBack(s.replica.Undo) }),
 		"redo":     with(func(s *Session, _ none) (any, error) { return s.turnBack(s.replica.Redo) }),
 		"supply":   with((*Session).supply),
-		"set":      with((*Session).set),
-		"remove":   with((*Session).remove),
-		"preview":  with((*Session).preview),
-		"press":    with((*Session).press),
-		"choices":  with((*Session).choices),
+		"turnBackHere": with(func(s *Session, a mapArgs) (any, error) {
+			r := s.within(a.Map)
+			if r == nil {
+				return nil, errors.New("select the cells that are turned back first")
+			}
+			return s.turnBack(func() (*edit.Edit, edit.Result, error) { return s.replica.TurnBackHere(a.Map, r) })
+		}),
+		"under":   with((*Session).under),
+		"set":     with((*Session).set),
+		"remove":  with((*Session).remove),
+		"preview": with((*Session).preview),
+		"press":   with((*Session).press),
+		"choices": with((*Session).choices),
 
 		"select":        with((*Session).sel),
 		"previewSelect": with((*Session).previewSelect),

@@ -4,6 +4,7 @@
 package session
 
 import (
+	"azzel/core/author"
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/material"
@@ -86,6 +87,26 @@ func (s *Session) Open(state []byte, seq int64, person, client document.ID) erro
 	}
 	*s = Session{replica: replica.New(person, client, doc, seq)}
 	return nil
+}
+
+// Jump makes the project what a stored state of it was, as a new edit.
+func (s *Session) Jump(state []byte, label string) (json.RawMessage, error) {
+	if s.replica == nil {
+		return nil, errors.New("no project is open")
+	}
+	then, err := document.Decode(state)
+	if err != nil {
+		return nil, err
+	}
+	do, err := author.Difference(s.doc(), then)
+	if err != nil {
+		return nil, err
+	}
+	o, err := s.make(do, edit.Label{Text: label, Tool: "jump"})
+	if err != nil {
+		return nil, err
+	}
+	return json.Marshal(o)
 }
 
 func (s *Session) doc() *document.Document { return s.replica.Current }

@@ -1,4 +1,5 @@
 import { getContext, setContext } from 'svelte'
+import { SvelteMap } from 'svelte/reactivity'
 import { Scene } from './canvas/scene'
 import { View } from './canvas/view.svelte'
 import { CoreError } from './core/module'
@@ -24,7 +25,7 @@ import { Play } from './play/play.svelte'
 import { counted, type Project } from './project/project.svelte'
 
 export type Station = 'map' | 'tilesets' | 'rules'
-export type Drawer = 'materials' | 'tiles' | 'motifs' | 'zones' | 'kinds' | 'rules'
+export type Drawer = 'materials' | 'tiles' | 'motifs' | 'zones' | 'kinds' | 'rules' | 'history'
 
 /** What an act of selecting is made of. */
 export interface Picking {
@@ -59,6 +60,14 @@ export class Workspace {
 	sheetOpen = $state(false)
 	/** The bounds that a map would get, while they are chosen. */
 	resizing = $state.raw<{ bounds: Rect; loss: Loss } | null>(null)
+	/** Shows all of a map in a corner when the view holds only a part. */
+	minimap = $state(true)
+	/** Numbers cells along the top and the left. */
+	rulers = $state(true)
+	/** Parts of a cell that dragged entities snap to; 0 is every pixel. */
+	snap = $state(1)
+	/** Small pictures of what edits of this page touched, by their number in the log. */
+	readonly snaps = new SvelteMap<number, ImageBitmap>()
 	/** Lets animated tiles move. */
 	animated = $state(!matchMedia('(prefers-reduced-motion: reduce)').matches)
 	/** The one layer or group that is shown alone, to this designer only. */
@@ -91,7 +100,12 @@ export class Workspace {
 	readonly hand: Hand
 	readonly play: Play
 	/** The canvas gives this so that actions can give it the focus and presses back. */
-	canvas: { focus: () => void; cancel: () => boolean; press: (remove: boolean) => void } | null = null
+	canvas: {
+		focus: () => void
+		cancel: () => boolean
+		press: (remove: boolean) => void
+		point: (cell: Point) => void
+	} | null = null
 	private before: { map: ID; view: ReturnType<View['save']> } | null = null
 	private warned = ''
 
@@ -109,6 +123,16 @@ export class Workspace {
 	/** The map that is shown: in play, the one that the hero is on. */
 	get map(): MapInfo | undefined {
 		return this.project.map(this.play.view?.map ?? this.mapId) ?? this.project.head.maps[0]
+	}
+
+	/** Whether the map reaches beyond what is seen. */
+	get beyondView(): boolean {
+		const m = this.map
+		const { view } = this
+		return (
+			!!m &&
+			(m.bounds.w * m.cellWidth * view.scale > view.width || m.bounds.h * m.cellHeight * view.scale > view.height)
+		)
 	}
 
 	/** The layer that is worked on. */
@@ -310,6 +334,23 @@ export class Workspace {
 			await this.copySelected()
 			this.removeSelected()
 		} else if (await this.copyArea()) this.emptyArea()
+	}
+
+	/** Turns back the latest change inside the selection, later work elsewhere staying. */
+	turnBackHere() {
+		if (this.map && this.area) void this.project.turnBackHere(this.map.id)
+	}
+
+	goToCell(x: number, y: number) {
+		const m = this.map
+		if (!m) return
+		const cell = {
+			x: Math.min(Math.max(x, 0), m.bounds.w - 1) + m.bounds.x,
+			y: Math.min(Math.max(y, 0), m.bounds.h - 1) + m.bounds.y,
+		}
+		this.view.centre((cell.x + 0.5) * m.cellWidth, (cell.y + 0.5) * m.cellHeight)
+		this.canvas?.point(cell)
+		this.canvas?.focus()
 	}
 
 	/** Takes a copy of what is selected into the hand. */

@@ -3,6 +3,7 @@
 	import Search from '@lucide/svelte/icons/search'
 	import { Tabs } from 'bits-ui'
 	import Hint from '../frame/Hint.svelte'
+	import HistoryDrawer from '../frame/HistoryDrawer.svelte'
 	import { workspace, type Drawer } from '../workspace.svelte'
 	import Details from './Details.svelte'
 	import KindsDrawer from './KindsDrawer.svelte'
@@ -21,6 +22,7 @@
 		{ id: 'zones', name: 'Zones' },
 		{ id: 'kinds', name: 'Kinds' },
 		{ id: 'rules', name: 'Rules' },
+		{ id: 'history', name: 'History' },
 	]
 	const wanted = $derived(query.trim().toLowerCase())
 </script>
@@ -58,7 +60,7 @@
 		</div>
 	{:else}
 		<Tabs.Root bind:value={() => w.drawer, (d) => (w.drawer = d as Drawer)} class="flex min-h-0 grow flex-col">
-			<Tabs.List class="flex border-b border-line px-2" aria-label="Drawers">
+			<Tabs.List class="grid grid-cols-4 border-b border-line px-2" aria-label="Drawers">
 				{#each drawers as d (d.id)}
 					<Tabs.Trigger
 						value={d.id}
@@ -71,7 +73,8 @@
 			<Tabs.Content value={w.drawer} class="min-h-0 grow overflow-y-auto outline-none" tabindex={-1}>
 				{#if w.drawer === 'materials'}<MaterialsDrawer />{:else if w.drawer === 'tiles'}<TilesDrawer
 					/>{:else if w.drawer === 'motifs'}<MotifsDrawer />{:else if w.drawer === 'zones'}<ZonesDrawer
-					/>{:else if w.drawer === 'kinds'}<KindsDrawer />{:else}<RulesDrawer />{/if}
+					/>{:else if w.drawer === 'kinds'}<KindsDrawer />{:else if w.drawer === 'history'}<HistoryDrawer
+					/>{:else}<RulesDrawer />{/if}
 			</Tabs.Content>
 		</Tabs.Root>
 	{/if}

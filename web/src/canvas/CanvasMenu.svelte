@@ -41,6 +41,7 @@
 			out.push({ label: 'Turn to the right', keys: 'R', run: () => w.turnArea(1) })
 			out.push({ label: 'Flip left–right', keys: 'M', run: () => w.turnArea(4) })
 			out.push({ label: 'Keep as a motif', keys: 'Ctrl+M', run: () => w.makeMotif() })
+			out.push({ label: 'Turn back here', keys: 'Ctrl+B', run: () => w.turnBackHere() })
 			out.push({ label: 'Drop the selection', keys: 'Ctrl+Shift+A', run: () => w.dropArea() })
 		}
 		out.push({ label: 'Pick up what is here', keys: 'I', run: () => w.pickUp(at) })

@@ -103,6 +103,30 @@
 	}
 	const signed = (n: number) => (n > 0 ? `+${n}` : String(n))
 
+	// after an edit of this page is stored, what it touched is kept as a small picture
+	const touched: { seq: number; rect: { x: number; y: number; w: number; h: number } }[] = []
+	w.project.onStored = (seq) => {
+		const g = press.last
+		if (g && w.snaps.size < 400) touched.push({ seq, rect: g })
+		else return
+		// after the frame that draws it
+		requestAnimationFrame(() =>
+			requestAnimationFrame(() => {
+				for (const t of touched.splice(0)) {
+					const m = w.map
+					if (!m) continue
+					const r = view.cellRect(m, t.rect)
+					const side = Math.max(r.w, r.h * 1.45, 48)
+					const [x, y] = [r.x + r.w / 2 - side / 2, r.y + r.h / 2 - side / 2.9]
+					createImageBitmap(base, x, y, side, side / 1.45, { resizeWidth: 64, resizeHeight: 44 }).then(
+						(b) => w.snaps.set(t.seq, b),
+						() => {}, // it lies outside what is seen
+					)
+				}
+			}),
+		)
+	}
+
 	// a map that is opened is shown whole once
 	$effect(() => {
 		const id = w.mapId
@@ -134,6 +158,7 @@
 			focus: () => over.focus({ preventScroll: true }),
 			cancel: () => press.cancel(),
 			press: (remove) => press.byKey(remove),
+			point: (cell) => press.pointTo(cell),
 		}
 		const clock = setInterval(() => {
 			const drifts = w.map?.layers.some((l) => l.image && (l.image.driftX || l.image.driftY))

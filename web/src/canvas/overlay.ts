@@ -17,7 +17,7 @@ const brick = '#b1442c'
 /** What the pointer is doing, as far as it is drawn. */
 export interface Doing {
 	ghost: Ghost | null
-	/** Where entities that are dragged would come to, in cells. */
+	/** How far entities are dragged, in map pixels. */
 	moved: Point | null
 	/** How far selected cells are dragged. */
 	shifted: Point | null
@@ -42,7 +42,7 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 	drawPassages(ctx, w, m, view, entities, doing.hover, dpr)
 	drawWires(ctx, w, m, view, entities)
 	for (const e of entities) {
-		if (w.selected.includes(e.id)) drawSelected(ctx, m, view, e, doing.moved)
+		if (w.selected.includes(e.id)) drawSelected(ctx, view, e, doing.moved)
 		else if (e === doing.hover && !w.hand.holding) outline(ctx, boxOf(view, e), chalk, ink)
 	}
 	const one = w.selection.length === 1 && !w.hand.holding ? w.selection[0] : null
@@ -58,6 +58,7 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 		cased(ctx, doing.band.x + 0.5, doing.band.y + 0.5, doing.band.w, doing.band.h, saffron)
 	}
 	if (doing.cursor) drawCursor(ctx, view.cellRect(m, { ...doing.cursor, w: 1, h: 1 }))
+	if (w.rulers) drawRulers(ctx, w, m, view, dpr)
 	for (const p of w.project.pointers.values()) {
 		if (p.map === m.id) drawPointer(ctx, view.screen(p.x, p.y), p.name, dpr)
 	}
@@ -122,6 +123,49 @@ function drawSolids(ctx: Context, w: Workspace, m: MapInfo, view: View, dpr: num
 		ctx.strokeStyle = colour
 		ctx.stroke()
 	}
+}
+
+/** Cells numbered along the top and the left, from the map's own corner. */
+function drawRulers(ctx: Context, w: Workspace, m: MapInfo, view: View, dpr: number) {
+	const thick = 16 * dpr
+	const kiln = w.theme === 'kiln'
+	ctx.fillStyle = kiln ? 'rgb(32 38 40 / 0.92)' : 'rgb(252 250 245 / 0.92)'
+	ctx.fillRect(0, 0, view.width, thick)
+	ctx.fillRect(0, 0, thick, view.height)
+	ctx.fillStyle = ctx.strokeStyle = kiln ? '#a6aca9' : '#566067'
+	ctx.font = `${10 * dpr}px 'Sometype Mono Variable', monospace`
+	ctx.textBaseline = 'middle'
+	ctx.lineWidth = 1
+	ctx.beginPath()
+	const every = (cell: number) =>
+		[1, 2, 5, 10, 20, 50, 100, 200, 500].find((n) => n * cell * view.scale >= 34 * dpr) ?? 1000
+	const nx = every(m.cellWidth)
+	ctx.textAlign = 'left'
+	for (let i = 0; i < m.bounds.w; i += nx) {
+		const x = view.screen((m.bounds.x + i) * m.cellWidth, 0).x
+		if (x < thick || x > view.width) continue
+		ctx.moveTo(x + 0.5, thick * 0.35)
+		ctx.lineTo(x + 0.5, thick)
+		ctx.fillText(String(i), x + 3 * dpr, thick / 2 + 1)
+	}
+	const ny = every(m.cellHeight)
+	for (let i = 0; i < m.bounds.h; i += ny) {
+		const y = view.screen(0, (m.bounds.y + i) * m.cellHeight).y
+		if (y < thick || y > view.height) continue
+		ctx.moveTo(thick * 0.35, y + 0.5)
+		ctx.lineTo(thick, y + 0.5)
+		ctx.save()
+		ctx.translate(thick / 2 + 1, y + 3 * dpr)
+		ctx.rotate(Math.PI / 2)
+		ctx.fillText(String(i), 0, 0)
+		ctx.restore()
+	}
+	ctx.stroke()
+	if (!w.cell) return
+	const r = view.cellRect(m, { ...w.cell, w: 1, h: 1 })
+	ctx.fillStyle = saffron
+	ctx.fillRect(Math.max(thick, r.x), thick - 3 * dpr, r.w, 3 * dpr)
+	ctx.fillRect(thick - 3 * dpr, Math.max(thick, r.y), 3 * dpr, r.h)
 }
 
 export type Side = 'left' | 'top' | 'right' | 'bottom'
@@ -221,11 +265,11 @@ function outline(ctx: Context, r: Rect, colour: string, casing: string, out = 2)
 	ctx.strokeRect(r.x - out, r.y - out, r.w + 2 * out, r.h + 2 * out)
 }
 
-function drawSelected(ctx: Context, m: MapInfo, view: View, e: Entity, moved: Point | null) {
+function drawSelected(ctx: Context, view: View, e: Entity, moved: Point | null) {
 	const r = boxOf(view, e)
 	if (moved) {
-		r.x += Math.round(moved.x * m.cellWidth * view.scale)
-		r.y += Math.round(moved.y * m.cellHeight * view.scale)
+		r.x += Math.round(moved.x * view.scale)
+		r.y += Math.round(moved.y * view.scale)
 		ctx.fillStyle = 'rgb(226 165 42 / 0.3)'
 		ctx.fillRect(r.x, r.y, r.w, r.h)
 	}

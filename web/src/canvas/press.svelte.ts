@@ -81,7 +81,7 @@ export class Press {
 		if (w.play.on) return
 		const ctrl = e.ctrlKey || e.metaKey
 		if (e.button === 0 && w.hand.picks.what !== 'entities') this.pick(e.shiftKey, ctrl, cell)
-		else if (e.button === 0) this.select(e.shiftKey, at, cell)
+		else if (e.button === 0) this.select(e.shiftKey, at)
 		else if (e.button === 2) this.aim(at)
 	}
 
@@ -113,7 +113,7 @@ export class Press {
 		else if (!e) this.w.select([])
 	}
 
-	private select(add: boolean, at: Point, cell: Point) {
+	private select(add: boolean, at: Point) {
 		const { w } = this
 		const one = w.selection.length === 1 ? w.selection[0] : null
 		if (one && hasNub(one)) {
@@ -134,7 +134,7 @@ export class Press {
 			return
 		}
 		if (!w.selected.includes(e.id)) w.select([e.id])
-		this.does = { what: 'move', from: cell, by: { x: 0, y: 0 } }
+		this.does = { what: 'move', from: w.view.at(at.x, at.y), by: { x: 0, y: 0 } }
 	}
 
 	/** The pointer came to a place on the screen. */
@@ -200,8 +200,17 @@ export class Press {
 				if (now.x !== b.x || now.y !== b.y || now.w !== b.w || now.h !== b.h) w.tryBounds(b)
 				return
 			}
-			case 'shift':
 			case 'move': {
+				const p = w.view.at(at.x, at.y)
+				const step = w.snap ? { x: m.cellWidth / w.snap, y: m.cellHeight / w.snap } : { x: 1, y: 1 }
+				const by = {
+					x: Math.round(Math.round((p.x - does.from.x) / step.x) * step.x),
+					y: Math.round(Math.round((p.y - does.from.y) / step.y) * step.y),
+				}
+				if (by.x !== does.by.x || by.y !== does.by.y) this.does = { ...does, by }
+				return
+			}
+			case 'shift': {
 				const by = { x: cell.x - does.from.x, y: cell.y - does.from.y }
 				if (by.x !== does.by.x || by.y !== does.by.y) this.does = { ...does, by }
 				return
@@ -236,7 +245,8 @@ export class Press {
 				if (does.by.x || does.by.y) w.moveArea(does.by.x, does.by.y)
 				return
 			case 'move':
-				if (does.by.x || does.by.y) this.moveBy(does.by.x, does.by.y)
+				if (does.by.x || does.by.y)
+					w.project.try('moveEntities', { map: m.id, ids: w.selected, dx: does.by.x, dy: does.by.y })
 				return
 			case 'band': {
 				const a = w.view.at(Math.min(does.from.x, does.to.x), Math.min(does.from.y, does.to.y))
@@ -273,9 +283,18 @@ export class Press {
 		this.does = { what: 'paint', way: [cell], remove, byKey, even }
 	}
 
+	/** What the last press touched, in cells. */
+	last: Rect | null = null
+
+	/** Puts the cell cursor on a cell. */
+	pointTo(c: Point) {
+		this.setCursor(c)
+	}
+
 	private put(way: Point[], remove: boolean, even: boolean) {
 		const { w, m } = this
 		if (!m) return
+		this.last = this.ghostOf?.ghost.bounds ?? null
 		const { grip, seed } = w.hand
 		const gesture = { way, remove, even, seed }
 		w.project.try('press', { map: m.id, active: w.active, grip, gesture, mirror: w.hand.mirrorOf(m) })

@@ -9,6 +9,7 @@ interface Exposed {
 	open(state: Uint8Array, seq: number, person: ID, client: ID): Answer
 	call(method: string, args: string): Answer
 	chunk(map: ID, layer: ID, cx: number, cy: number, into: Uint8Array): boolean
+	jump(state: Uint8Array, label: string): Answer
 	hash(): string
 }
 
@@ -48,6 +49,11 @@ export class Core {
 
 	call<T>(method: string, args: unknown = {}): T {
 		return JSON.parse(taken(this.exposed.call(method, JSON.stringify(args)))) as T
+	}
+
+	/** Makes the project what a stored state of it was. */
+	jump<T>(state: Uint8Array, label: string): T {
+		return JSON.parse(taken(this.exposed.jump(state, label))) as T
 	}
 
 	/** The 1,024 cells of a chunk, or null when all are empty; good until the next call. */

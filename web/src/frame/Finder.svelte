@@ -42,6 +42,11 @@
 
 	/** Each word has to be found; the shortest names come first, and never more than can be read. */
 	const found = $derived.by(() => {
+		const cell = /^(\d+)\s*[,; x]\s*(\d+)$/.exec(query.trim())
+		if (cell) {
+			const [x, y] = [Number(cell[1]), Number(cell[2])]
+			return [{ name: `Go to cell ${x}, ${y}`, group: 'Go to', run: () => w.goToCell(x, y) } as Found]
+		}
 		const words = query.toLowerCase().split(/\s+/).filter(Boolean)
 		const hits = all.filter((f) => words.every((word) => `${f.group} ${f.name}`.toLowerCase().includes(word)))
 		if (words.length) hits.sort((a, b) => rank(a, words[0]) - rank(b, words[0]) || a.name.length - b.name.length)

@@ -11,13 +11,14 @@
 			w.cell.x < m.bounds.x + m.bounds.w &&
 			w.cell.y < m.bounds.y + m.bounds.h,
 	)
+	// what lies here, on every layer from the top
 	const here = $derived.by(() => {
+		void w.project.turn
 		if (!m || !w.cell || !inside) return ''
-		const [x, y] = [w.cell.x * m.cellWidth, w.cell.y * m.cellHeight]
-		const found = w.project
-			.entities(m.id)
-			.filter((e) => e.x < x + m.cellWidth && e.y < y + m.cellHeight && e.x + e.w > x && e.y + e.h > y)
-		return found.map((e) => e.name).join(', ')
+		return w.project
+			.ask<{ layer: string; what: string }[]>('under', { map: m.id, active: '', at: w.cell })
+			.map((u) => `${u.layer}: ${u.what}`)
+			.join(' · ')
 	})
 	const hint = $derived.by(() => {
 		if (w.picking) return 'Press it on the map, or Escape'
@@ -36,9 +37,9 @@
 		>{inside ? `cell ${w.cell!.x - m!.bounds.x}, ${w.cell!.y - m!.bounds.y}` : 'no cell'}</span
 	>
 	<span class="w-32 font-mono">{inside && w.pixel ? `pixel ${w.pixel.x}, ${w.pixel.y}` : ''}</span>
-	<span class="min-w-0 grow truncate text-ink" data-testid="here">{here}</span>
+	<span class="min-w-0 grow truncate text-ink" data-testid="here" title={here}>{here}</span>
 	{#if w.ghost}<span class="truncate font-mono text-saffron" data-testid="ghost">{w.ghost}</span>{/if}
-	<span class="truncate">{hint}</span>
+	{#if !here}<span class="truncate">{hint}</span>{/if}
 	{#if m}<span class="font-mono">{m.bounds.w} × {m.bounds.h} cells</span>{/if}
 	<span class="flex items-center">
 		<button class="h-6 w-6 hover:bg-well" aria-label="Zoom out" onclick={() => w.view.zoom(-1)}>−</button>

@@ -3,6 +3,7 @@
 	import ChevronsRight from '@lucide/svelte/icons/chevrons-right'
 	import { Tooltip } from 'bits-ui'
 	import Cabinet from '../cabinet/Cabinet.svelte'
+	import MiniMap from '../canvas/MiniMap.svelte'
 	import MapCanvas from '../canvas/MapCanvas.svelte'
 	import HandSentence from '../hand/HandSentence.svelte'
 	import Tray from '../hand/Tray.svelte'
@@ -92,6 +93,7 @@
 						{#if w.map}
 							<MapCanvas />
 							<PlayScreen />
+							{#if w.minimap && !w.play.on && w.beyondView}<MiniMap />{/if}
 							{#if w.depth && !w.play.on}<DepthView />{/if}
 							{#if !w.project.head.tilesets.length}
 								<div class="cut absolute top-6 left-1/2 w-[420px] -translate-x-1/2">

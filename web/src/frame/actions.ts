@@ -344,6 +344,36 @@ export function actions(w: Workspace): Action[] {
 			when: editing,
 			run: () => (w.sheetOpen = true),
 		},
+		{
+			name: 'Turn back here: undo inside the selection',
+			group: 'Selection',
+			keys: ['Ctrl+B'],
+			canvas: true,
+			when: area,
+			run: () => w.turnBackHere(),
+		},
+		{ name: 'Show or hide the minimap', group: 'View', when: onMap, run: () => (w.minimap = !w.minimap) },
+		{ name: 'Show or hide the rulers', group: 'View', when: onMap, run: () => (w.rulers = !w.rulers) },
+		{
+			name: 'History',
+			group: 'Go to',
+			keys: ['Ctrl+H'],
+			when: onMap,
+			run: () => ((w.cabinetOpen = true), (w.drawer = 'history')),
+		},
+		{
+			name: `Snap dragged entities: ${['every pixel', 'whole cells', 'half cells', '', 'quarter cells'][w.snap]}, next`,
+			group: 'Entities',
+			keys: ['Shift+G'],
+			canvas: true,
+			when: editing,
+			run: () => {
+				w.snap = ({ 1: 2, 2: 4, 4: 0, 0: 1 } as Record<number, number>)[w.snap]
+				w.notices.say(
+					`Dragged entities snap to ${['every pixel', 'whole cells', 'half cells', '', 'quarter cells'][w.snap]}.`,
+				)
+			},
+		},
 		{ name: 'Crop the map to the selection', group: 'Map', when: area, run: () => w.cropToArea() },
 		{ name: 'Show or hide the screen', group: 'View', when: onMap, run: () => (w.screen = !w.screen) },
 	)

@@ -36,6 +36,8 @@ export class Project {
 	/** Goes up with every change of any kind. */
 	turn = $state(0)
 
+	/** Told when an edit of this page is stored. */
+	onStored: (seq: number) => void = () => {}
 	readonly onChunks = new Set<(chunks: ChunkAt[]) => void>()
 
 	private outbox = new Map<string, { mark: Mark; text: string }>()
@@ -167,7 +169,10 @@ export class Project {
 
 	/** Does something that may make an edit; throws the core's sentence. */
 	make(method: string, args?: unknown): Outcome {
-		const outcome = this.core.call<Outcome>(method, args)
+		return this.made(this.core.call<Outcome>(method, args))
+	}
+
+	private made(outcome: Outcome): Outcome {
 		this.take(outcome)
 		if (outcome.edit) this.post(outcome.edit as { client: ID; number: number })
 		return outcome
@@ -188,13 +193,29 @@ export class Project {
 		return (this.turning = this.turning.then(() => this.turnBack(method)))
 	}
 
-	private async turnBack(method: 'undo' | 'redo') {
+	/** Turns back the latest change inside the selection of a map. */
+	turnBackHere(map: ID): Promise<void> {
+		return (this.turning = this.turning.then(() => this.turnBack('turnBackHere', { map })))
+	}
+
+	/** Makes the project what it was after an edit of the log. */
+	async jump(seq: number, label: string) {
 		try {
-			let outcome = this.make(method)
+			const answer = await ask('GET', `/api/projects/${this.id}/state/${seq}`)
+			const state = new Uint8Array(await answer.arrayBuffer())
+			this.made(this.core.jump<Outcome>(state, label))
+		} catch (e) {
+			this.notices.wrong(e)
+		}
+	}
+
+	private async turnBack(method: 'undo' | 'redo' | 'turnBackHere', args?: unknown) {
+		try {
+			let outcome = this.make(method, args)
 			while (outcome.fetch) {
 				const revert = await read(`/api/projects/${this.id}/edits/${outcome.fetch}/revert`)
 				this.core.call('supply', { seq: outcome.fetch, revert })
-				outcome = this.make(method)
+				outcome = this.make(method, args)
 			}
 			if (outcome.kept) {
 				const all = (outcome.restored ?? 0) + outcome.kept
@@ -243,7 +264,10 @@ export class Project {
 			return location.reload() // rows are missing: what is not sent is kept
 		}
 		this.seq = rows[rows.length - 1].seq
-		for (const row of rows) this.settled(row.mark)
+		for (const row of rows) {
+			if (row.mark.client === this.client) this.onStored(row.seq)
+			this.settled(row.mark)
+		}
 		this.take(outcome)
 	}
 
@@ -258,6 +282,11 @@ export class Project {
 		if (!this.outbox.delete(key(mark))) return
 		this.waiting = this.outbox.size
 		void this.kept.forget(this.id, mark.client, mark.number)
+	}
+
+	/** The number of the last edit that is confirmed here. */
+	get confirmed(): number {
+		return this.seq
 	}
 
 	private take(outcome: Outcome) {

@@ -18,11 +18,13 @@
 	const lagOf = (l: Layer) => (dragged?.id === l.id ? dragged.lag : l.lagX)
 	// sheets at one distance stand beside each other in their order
 	const sheets = $derived.by(() => {
+		const all: Record<number, number> = {}
+		for (const l of layers) all[lagOf(l)] = (all[lagOf(l)] ?? 0) + 1
 		const seen: Record<number, number> = {}
 		return layers.map((l) => {
 			const lag = lagOf(l)
-			const nth = seen[lag] ?? 0
-			seen[lag] = nth + 1
+			const nth = (seen[lag] ?? 0) - (all[lag] - 1) / 2
+			seen[lag] = (seen[lag] ?? 0) + 1
 			return { l, lag, at: place(lag), nth }
 		})
 	})
@@ -47,7 +49,7 @@
 </script>
 
 <section
-	class="absolute inset-x-3 bottom-3 z-20 border border-dim bg-chalk/95 px-4 pt-2 pb-3"
+	class="absolute inset-x-3 bottom-3 z-20 border border-dim bg-chalk px-4 pt-2 pb-3"
 	aria-label="Depth view"
 	data-testid="depth"
 >
@@ -58,21 +60,20 @@
 		>
 		<Hint label="Turn the stack back" class="button-plain" onclick={() => (w.depth = false)}><X size={16} /></Hint>
 	</div>
-	<div class="relative mx-16 h-32" bind:this={track}>
-		<div class="absolute inset-x-0 bottom-5 h-px bg-dim"></div>
-		<div class="absolute bottom-0 left-1/2 flex -translate-x-1/2 flex-col items-center text-[11px] text-dim">
-			<span class="mb-1 h-28 w-px border-l border-dashed border-glaze"></span>
-			<span class="absolute -bottom-1 bg-chalk px-1">the hero, 100 %</span>
-		</div>
-		<span class="absolute -bottom-1 left-0 -translate-x-1/2 text-[11px] text-dim">far, 0 %</span>
-		<span class="absolute right-0 -bottom-1 translate-x-1/2 text-[11px] text-dim">near, 200 %</span>
+	<div class="relative mx-20 h-36" bind:this={track}>
+		<div class="absolute inset-x-0 bottom-8 h-px bg-dim"></div>
+		<div class="absolute bottom-4 left-1/2 h-32 border-l border-dashed border-glaze"></div>
+		<span class="absolute bottom-0 left-1/2 -translate-x-1/2 text-[11px] whitespace-nowrap text-dim"
+			>with the map and the hero, 100 %</span
+		>
+		<span class="absolute bottom-0 left-0 -translate-x-1/2 text-[11px] whitespace-nowrap text-dim">far, 0 %</span>
+		<span class="absolute right-0 bottom-0 translate-x-1/2 text-[11px] whitespace-nowrap text-dim">near, 200 %</span>
 		{#each sheets as s (s.l.id)}
 			<button
-				class="absolute top-1 origin-bottom touch-none border-2 bg-well shadow-none {w.active === s.l.id
+				class="absolute top-3 origin-bottom touch-none border-2 bg-well shadow-none {w.active === s.l.id
 					? 'border-glaze'
 					: 'border-line'} {s.l.shown ? '' : 'opacity-40'}"
-				style:left="calc({s.at * 100}% + {s.nth * 14 - 30}px)"
-				style:top="{6 + s.nth * 3}px"
+				style:left="calc({s.at * 100}% + {s.nth * 58 - 39}px)"
 				style:transform="skewY(-14deg) scaleX(0.72)"
 				aria-label="Sheet {s.l.name}: parallax {100 - s.lag} %, arrows move it"
 				aria-pressed={w.active === s.l.id}
@@ -92,8 +93,13 @@
 				}}
 			>
 				{#if w.map}<LayerThumb map={w.map} layer={s.l} width={76} height={56} />{/if}
-				<span class="absolute -bottom-5 left-0 w-24 truncate text-left text-[11px]">{s.l.name}</span>
 			</button>
+			<span
+				class="pointer-events-none absolute bottom-10 w-14 truncate text-center text-[11px] {w.active === s.l.id
+					? 'font-semibold'
+					: 'text-dim'}"
+				style:left="calc({s.at * 100}% + {s.nth * 58 - 28}px)">{s.l.name}</span
+			>
 		{/each}
 	</div>
 </section>
