@@ -283,3 +283,44 @@ func TestZonesArePaintedAndStopTheHero(t *testing.T) {
 	must(t, k.page.Keyboard.Release(input.ArrowRight))
 	k.same()
 }
+
+func TestLooseSetIsHeldAndLeavesWhatIsBetween(t *testing.T) {
+	k := world(t).open()
+	k.holdTile(2)
+	box := k.box("[data-testid=sheet]")
+	size := box.Width / 8
+	must(t, k.page.Keyboard.Press(input.ControlLeft))
+	k.click(proto.NewPoint(box.X+4.5*size, box.Y+size/2))
+	must(t, k.page.Keyboard.Release(input.ControlLeft))
+	k.see("[data-testid=hand]", "3 × 1 tiles")
+	k.keys(input.KeyH)
+	k.click(k.at(5, 5))
+	k.stored(cellsAre(sample.Ground, 5, 5, 2, 6, 5, 0, 7, 5, 4))
+}
+
+// What is copied in one project is put down in another of the same server, and
+// brings along what it is made of.
+func TestCopyToAnotherProject(t *testing.T) {
+	k := world(t).open()
+	k.grantClipboard()
+	k.word("Selects", "cells of this layer")
+	k.pressIn("aside ul button", "Things")
+	k.focusMap()
+	k.drag(left, k.at(0, 0), k.at(2, 2))
+	k.with(input.ControlLeft, input.KeyC)
+	k.notice("3 × 3 cells copied")
+	k.visit("/")
+	k.press("New project")
+	within(t, soon, func() error { return contains(k.eval(`() => location.pathname`), "/p/") })
+	k.ready()
+	k.press("Make the first map")
+	k.see("header", "Map 1")
+	k.focusMap()
+	k.move(k.at(5, 5))
+	k.with(input.ControlLeft, input.KeyV)
+	k.see("[data-testid=hand]", "what was copied")
+	k.click(k.at(5, 5))
+	k.see("aside", "Coast")
+	k.showsTile(5, 5, 1)
+	k.showsTile(7, 5, 1)
+}

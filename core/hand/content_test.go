@@ -197,6 +197,20 @@ func TestWithinASelection(t *testing.T) {
 	}
 }
 
+// Points far outside are taken in time, whatever the shape.
+func TestFarPointsAreBroughtNear(t *testing.T) {
+	for _, shape := range []string{hand.Line, hand.Box, hand.Rim, hand.Oval, hand.Freehand} {
+		p, err := hand.Resolve(pans(), tile(shape), hand.Gesture{Way: way(3, 3, 1<<50, -1<<50, 1<<40, 1<<50)})
+		if err != nil || p.Region.Count() == 0 {
+			t.Errorf("%s: %v", shape, err)
+		}
+	}
+	w := pans()
+	if r, err := w.Pick(hand.Picking{By: hand.ByBox, Way: way(-1<<50, -1<<50, 1<<50, 1<<50)}, nil); err != nil || r.Count() != 240 {
+		t.Errorf("selecting far: %v", err)
+	}
+}
+
 func TestSelecting(t *testing.T) {
 	d := sample.World()
 	w := at(d, d.Maps.Get(sample.Quay))

@@ -88,6 +88,7 @@ func Resolve(w Work, g Grip, ges Gesture) (*Plan, error) {
 	if g.What == Nothing {
 		return nil, errors.New("nothing is held")
 	}
+	ges.Way = w.near(ges.Way)
 	l := w.target(&g)
 	if l == nil {
 		return nil, fmt.Errorf("no layer of %s can be worked on here: add one, show one or unlock one", g.layerKind())
@@ -126,6 +127,17 @@ func Resolve(w Work, g Grip, ges Gesture) (*Plan, error) {
 		return p, nil
 	}
 	return p, p.put(&w, l, &g, b, a, &ges)
+}
+
+// near brings points that lie far outside the map nearer, so that no shape is
+// larger than three maps a side.
+func (w *Work) near(way []grid.Point) []grid.Point {
+	b := w.Map.Bounds
+	out := make([]grid.Point, len(way))
+	for i, p := range way {
+		out[i] = grid.Point{X: max(b.X-document.MaxSide, min(p.X, b.X+b.W+document.MaxSide)), Y: max(b.Y-document.MaxSide, min(p.Y, b.Y+b.H+document.MaxSide))}
+	}
+	return out
 }
 
 // target is the layer that shapes go by; for a motif that of its first part.

@@ -38,6 +38,7 @@ func (w *Work) Pick(p Picking, before *grid.Region) (*grid.Region, error) {
 	if len(p.Way) == 0 || len(p.Way) > maxWay {
 		return nil, errors.New("nothing was pointed at")
 	}
+	p.Way = w.near(p.Way)
 	out, err := w.picked(p)
 	if err != nil {
 		return nil, err

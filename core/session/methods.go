@@ -86,7 +86,7 @@ func init() {
 		"turnArea":      with((*Session).turnArea),
 		"emptyArea":     with((*Session).emptyArea),
 		"liftArea":      with((*Session).liftArea),
-		"keep":          with((*Session).keep),
+		"adoptPiece":    with((*Session).adoptPiece),
 		"keepSelected":  with((*Session).keepSelected),
 		"motifOf":       with((*Session).motifOf),
 		"addMotif":      with((*Session).addMotif),
@@ -123,6 +123,9 @@ func init() {
 			Wrap bool        `json:"wrap"`
 		}) (author.Change, error) {
 			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.Shift(m, a.DX, a.DY, a.Wrap) })
+		}),
+		"planOf": authored(func(d *document.Document, a mapArgs) (author.Change, error) {
+			return onMap(d, a.Map, author.PlanOf)
 		}),
 		"clear": authored(func(d *document.Document, a struct {
 			Map   document.ID `json:"map"`

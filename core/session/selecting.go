@@ -4,7 +4,6 @@ import (
 	"azzel/core/author"
 	"azzel/core/cells"
 	"azzel/core/document"
-	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/hand"
 	"encoding/json"
@@ -165,8 +164,22 @@ func (s *Session) emptyArea(a areaArgs) (any, error) {
 	})
 }
 
+// Copied is an arrangement on the clipboard with what it is made of.
+type Copied struct {
+	Piece *document.Motif `json:"piece"`
+	From  author.Foreign  `json:"from"`
+}
+
 // liftArea gives what lies in the selection as an arrangement, for the clipboard.
 func (s *Session) liftArea(a areaArgs) (any, error) {
+	piece, err := s.lifted(a)
+	if err != nil {
+		return nil, err
+	}
+	return Copied{piece, author.UsedBy(s.doc(), piece)}, nil
+}
+
+func (s *Session) lifted(a areaArgs) (*document.Motif, error) {
 	area, err := s.area(a)
 	if err != nil {
 		return nil, err
@@ -177,34 +190,60 @@ func (s *Session) liftArea(a areaArgs) (any, error) {
 // maxKept limits the arrangements that are kept without being motifs.
 const maxKept = 64
 
-// keep takes an arrangement, from wherever it was copied, so that it can be held.
-func (s *Session) keep(a struct {
-	Piece json.RawMessage `json:"piece"`
+// adoptPiece takes an arrangement from the clipboard so that it can be held. What it
+// is made of and this project lacks is brought in under the numbers given; the
+// answer says how many more are needed.
+func (s *Session) adoptPiece(a struct {
+	Copied  json.RawMessage `json:"copied"`
+	Numbers []int           `json:"numbers"`
 }) (any, error) {
-	var m document.Motif
-	if err := document.Strict(a.Piece, &m); err != nil {
+	var c Copied
+	if err := document.Strict(a.Copied, &c); err != nil || c.Piece == nil {
 		return nil, errors.New("what is on the clipboard cannot be read")
 	}
-	if err := m.CheckPiece(); err != nil {
+	if err := c.Piece.CheckPiece(); err != nil {
 		return nil, err
 	}
+	found, err := author.Adopt(s.doc(), c.Piece, c.From, a.Numbers)
+	if err != nil {
+		return nil, err
+	}
+	out := struct {
+		Outcome
+		Needs int         `json:"needs"`
+		Held  document.ID `json:"held"`
+	}{Needs: found.Needs}
+	if found.Needs > 0 {
+		out.Outcome = s.outcome(s.doc())
+		return out, nil
+	}
+	out.Outcome = s.outcome(s.doc())
+	if len(found.Do) > 0 {
+		if out.Outcome, err = s.make(found.Do, found.Label); err != nil {
+			return nil, err
+		}
+	}
+	out.Held = s.keep(found.Piece)
+	return out, nil
+}
+
+func (s *Session) keep(piece *document.Motif) document.ID {
 	if s.kept == nil || len(s.kept) >= maxKept {
 		s.kept = map[document.ID]*document.Motif{}
 	}
+	m := *piece
 	m.ID = document.NewID()
 	s.kept[m.ID] = &m
-	return m.ID, nil
+	return m.ID
 }
 
 // keepSelected keeps what lies in the selection, so that it can be held.
 func (s *Session) keepSelected(a areaArgs) (any, error) {
-	piece, err := s.liftArea(a)
+	piece, err := s.lifted(a)
 	if err != nil {
 		return nil, err
 	}
-	return s.keep(struct {
-		Piece json.RawMessage `json:"piece"`
-	}{edit.JSON(piece)})
+	return s.keep(piece), nil
 }
 
 // motifOf gives a motif, or an arrangement that is held, for drawing: x, y and

@@ -162,6 +162,12 @@ func (s *Session) described(before *document.Document, e *edit.Edit, res edit.Re
 // Hash is the state hash of what the designer sees.
 func (s *Session) Hash() string { return s.doc().Hash() }
 
+// Storable checks that the document survives being stored.
+func (s *Session) Storable() error {
+	_, err := document.Decode(s.doc().Encode())
+	return err
+}
+
 // Chunk copies what the 1,024 cells of a layer's chunk show, 4 bytes each,
 // lowest first, into out; false when all are empty. Materials are fitted; what
 // is put together of quarters is told as fitting says.

@@ -319,9 +319,10 @@ export class Workspace {
 		const m = this.map
 		if (!m || !this.area) return false
 		try {
-			const piece = this.project.ask<Piece>('liftArea', { map: m.id, layer: this.areaLayer })
-			await navigator.clipboard.writeText(JSON.stringify({ azzel: 'piece', piece }))
-			this.notices.say(`${piece.w} × ${piece.h} cells copied: Ctrl+V takes them into the hand.`)
+			const copied = this.project.ask<{ piece: Piece }>('liftArea', { map: m.id, layer: this.areaLayer })
+			await navigator.clipboard.writeText(JSON.stringify({ azzel: 'piece', copied }))
+			const { w, h } = copied.piece
+			this.notices.say(`${w} × ${h} cells copied: Ctrl+V takes them into the hand, here or in another project.`)
 			return true
 		} catch (e) {
 			this.notices.wrong(e)
@@ -470,8 +471,8 @@ export class Workspace {
 		if (!m) return
 		let entities: Entity[]
 		try {
-			const found = JSON.parse(text) as { azzel?: string; entities?: Entity[]; piece?: Piece }
-			if (found.azzel === 'piece') return this.holdPiece(found.piece)
+			const found = JSON.parse(text) as { azzel?: string; entities?: Entity[]; copied?: unknown }
+			if (found.azzel === 'piece') return void this.holdPiece(found.copied)
 			if (found.azzel !== 'entities' || !found.entities?.length) throw new Error()
 			entities = found.entities
 		} catch {
@@ -482,11 +483,20 @@ export class Workspace {
 		this.paste(m, entities, at.x * m.cellWidth - entities[0].x, at.y * m.cellHeight - entities[0].y)
 	}
 
-	private holdPiece(piece: unknown) {
+	/** Holds what was copied, and brings in what it is made of where this project lacks it. */
+	private async holdPiece(copied: unknown) {
+		type Adopted = Outcome & { needs: number; held: ID }
 		try {
-			const motif = this.project.ask<ID>('keep', { piece })
+			let adopted = this.project.make('adoptPiece', { copied, numbers: [] }) as Adopted
+			if (adopted.needs) {
+				const numbers: number[] = []
+				for (let i = 0; i < adopted.needs; i++)
+					numbers.push(await send<number>(`/api/projects/${this.project.id}/numbers`, ''))
+				adopted = this.project.make('adoptPiece', { copied, numbers }) as Adopted
+				this.notices.say('What the copy is made of was brought into this project as well.', 'done')
+			}
 			this.dropArea()
-			this.hold({ what: 'motif', motif, shape: 'freehand' })
+			this.hold({ what: 'motif', motif: adopted.held, shape: 'freehand' })
 		} catch (e) {
 			this.notices.wrong(e)
 		}

@@ -20,7 +20,7 @@
 	/** The block that is held, when it comes from this sheet as it stands there. */
 	const held = $derived.by(() => {
 		const g = w.hand.grip
-		const first = g.cells?.[0] ?? 0
+		const first = g.cells?.find((c) => c) ?? 0
 		if (g.what !== 'tiles' || tilesetOf(first) !== t.number || !g.width) return null
 		return {
 			x: tileOf(first) % t.columns,
@@ -62,7 +62,13 @@
 			ctx.strokeStyle = colour
 			ctx.strokeRect(x * cw + 1, y * ch + 1, bw * cw - 2, bh * ch - 2)
 		}
-		if (held) mark(held.x, held.y, held.w, held.h, '#e2a52a')
+		// of a loose set each tile by itself
+		const loose = w.hand.grip.cells?.some((c) => !c)
+		if (held && !loose) mark(held.x, held.y, held.w, held.h, '#e2a52a')
+		for (const c of loose ? w.hand.grip.cells! : []) {
+			if (c && tilesetOf(c) === t.number)
+				mark(tileOf(c) % t.columns, Math.floor(tileOf(c) / t.columns), 1, 1, '#e2a52a')
+		}
 		if (focused) mark(cursor.x, cursor.y, 1, 1, '#fcfaf5')
 	})
 
@@ -81,6 +87,30 @@
 			cellOf(t.number, (y + Math.floor(i / width)) * t.columns + x + (i % width)),
 		)
 		w.hold({ what: 'tiles', cells, width })
+	}
+
+	/** Takes a tile into the held set or out of it: what is between stays out. */
+	function toggle(p: Point) {
+		const tiles = new Map<number, Point>()
+		const put = (q: Point) => tiles.set(q.y * t.columns + q.x, q)
+		if (w.hand.grip.what === 'tiles') {
+			for (const c of w.hand.grip.cells ?? []) {
+				if (c && tilesetOf(c) === t.number) put({ x: tileOf(c) % t.columns, y: Math.floor(tileOf(c) / t.columns) })
+			}
+		}
+		const index = p.y * t.columns + p.x
+		if (tiles.has(index) && tiles.size > 1) tiles.delete(index)
+		else put(p)
+		const all = [...tiles.values()]
+		const x = Math.min(...all.map((q) => q.x))
+		const y = Math.min(...all.map((q) => q.y))
+		const width = Math.max(...all.map((q) => q.x)) - x + 1
+		const height = Math.max(...all.map((q) => q.y)) - y + 1
+		const cells = Array.from({ length: width * height }, (_, i) => {
+			const tile = (y + Math.floor(i / width)) * t.columns + x + (i % width)
+			return tiles.has(tile) ? cellOf(t.number, tile) : 0
+		})
+		w.hold({ what: 'tiles', cells, width, scatter: w.hand.grip.scatter && {} })
 	}
 
 	function keydown(e: KeyboardEvent) {
@@ -115,7 +145,9 @@
 		data-testid="sheet"
 		onpointerdown={(e) => {
 			canvas.setPointerCapture(e.pointerId)
-			from = cursor = at(e)
+			cursor = at(e)
+			if (e.ctrlKey || e.metaKey) return toggle(cursor)
+			from = cursor
 			hold(from, from)
 		}}
 		onpointermove={(e) => {
@@ -133,7 +165,7 @@
 	></canvas>
 </div>
 <div class="flex items-center gap-1 px-1.5 text-[12px] text-dim">
-	<span class="grow">Press a tile, or drag a block.</span>
+	<span class="grow">Press a tile or drag a block; Ctrl adds one.</span>
 	<button class="button-plain" aria-label="Show the sheet smaller" disabled={larger === 0} onclick={() => larger--}
 		>−</button
 	>

@@ -221,6 +221,15 @@
 							>
 						{/if}
 					</section>
+					<section class="flex flex-col gap-1.5 border-t border-line pt-2" aria-label="Layer plan">
+						<h3 class="heading">Layer plan: what a new map starts with</h3>
+						<p class="text-[12px]">
+							{w.project.head.plan.map((l) => l.name + (l.front ? ' (before the hero)' : '')).join(', ')}
+						</p>
+						<button class="button" onclick={() => w.project.try('planOf', { map: m.id })}
+							>Start new maps with this map’s layers</button
+						>
+					</section>
 					<section class="flex gap-1.5 border-t border-line pt-2" aria-label="Clear">
 						<button class="button grow" onclick={() => w.project.try('clear', { map: m.id, layer: w.active })}
 							>Clear {m.layers.find((l) => l.id === w.active)?.name ?? 'the layer'}</button

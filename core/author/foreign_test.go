@@ -1,0 +1,71 @@
+package author_test
+
+import (
+	"azzel/core/author"
+	"azzel/core/cells"
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/grid"
+	"azzel/core/material"
+	"azzel/core/sample"
+	"testing"
+)
+
+// What is copied to another project finds its tilesets, materials and zones
+// there again, or brings them along.
+func TestAdoptBringsWhatIsMissing(t *testing.T) {
+	d := sample.World()
+	c, err := author.AddMaterial(d, document.Material{Name: "Sea", Number: 4, Is: "water", Tiles: []material.Tile{{Cell: cells.TileCell(1, 3), Form: 255, Odds: 1}}})
+	d = done(t, d, c, err)
+	c, err = author.AddZone(d, document.Zone{Name: "Bog", Number: 6, Is: "water"})
+	d = done(t, d, c, err)
+	zones := document.Layer{ID: "zoneszonesen", Name: "Zones", Kind: document.LayerZones, Opacity: 100, Order: 9}
+	d = edit.Apply(d, &edit.Edit{Do: []edit.Primitive{
+		edit.Insert(edit.Ref{Type: edit.TypeLayer, Map: sample.Quay, ID: zones.ID}, zones),
+		sample.Paint(sample.Quay, zones.ID, box(2, 2, 1, 1), cells.TileCell(6, 0)),
+		sample.Paint(sample.Quay, sample.Things, box(2, 2, 2, 1), cells.MaterialCell(4, 9)),
+	}}).Doc
+	piece, err := author.Lift(author.Area{Map: quay(d), Region: box(1, 1, 4, 3)})
+	if err != nil {
+		t.Fatal(err)
+	}
+	from := author.UsedBy(d, piece)
+	if len(from.Tilesets) != 1 || len(from.Materials) != 1 || len(from.Zones) != 1 {
+		t.Fatalf("it is made of %+v", from)
+	}
+	other := document.New("Other")
+	a, err := author.Adopt(other, piece, from, nil)
+	if err != nil || a.Needs != 3 {
+		t.Fatalf("it needs %d numbers; %v", a.Needs, err)
+	}
+	a, err = author.Adopt(other, piece, from, []int{7, 8, 9})
+	other = done(t, other, a.Change, err)
+	if other.TilesetByNumber(7) == nil || other.MaterialByNumber(8).Tiles[0].Cell != cells.TileCell(7, 3) || other.ZoneByNumber(9) == nil {
+		t.Error("something did not come along")
+	}
+	got := map[cells.Cell]bool{}
+	for _, p := range a.Piece.Parts {
+		p.Cells.Each(func(_ grid.Point, c cells.Cell) { got[c] = true })
+	}
+	for _, want := range []cells.Cell{cells.TileCell(7, 0), cells.MaterialCell(8, 9), cells.TileCell(9, 0)} {
+		if !got[want] {
+			t.Errorf("%x is missing in %v", want, got)
+		}
+	}
+	// a second time all is found
+	a, err = author.Adopt(other, piece, from, nil)
+	if err != nil || a.Needs != 0 || len(a.Do) != 0 {
+		t.Errorf("again it needs %d and does %d steps; %v", a.Needs, len(a.Do), err)
+	}
+}
+
+func TestPlanOfAMap(t *testing.T) {
+	d := sample.World()
+	c, err := author.PlanOf(quay(d))
+	d = done(t, d, c, err)
+	c, err = author.NewMap(d, "Shaft", 9, 9)
+	d = done(t, d, c, err)
+	if got := d.Maps.Get(c.Made).LayersInOrder(); len(got) != 3 || got[1].Name != "Things" {
+		t.Errorf("the new map has %d layers", len(got))
+	}
+}
