@@ -117,3 +117,27 @@ func TestNewMapFromPresetAndPlan(t *testing.T) {
 	})
 	k.same()
 }
+
+// A map's cells get another size after it was painted: what is painted stays,
+// and tiles that are smaller now stand on the lower edges, which is said.
+func TestCellSizeAfterPainting(t *testing.T) {
+	k := world(t).open()
+	k.press("Size, shift, exchange or clear Quay")
+	k.write("[aria-label='Height of a cell']", "32")
+	k.see("[data-testid=cell-told]", "Coast have another size")
+	k.write("[aria-label='Width of a cell']", "0")
+	k.press("This map")
+	k.notice("cell width")
+	k.write("[aria-label='Width of a cell']", "16")
+	k.press("This map")
+	k.stored(func(d *document.Document) error {
+		m := d.Maps.Get(sample.Quay)
+		if e := d.Entity(sample.Quay, sample.Door); m.CellHeight != 32 || e.Y != 64 || e.H != 32 {
+			return fmt.Errorf("cells are %d high, the door stands at %d", m.CellHeight, e.Y)
+		}
+		return cellsAre(sample.Things, 0, 0, 1)(d)
+	})
+	k.press("Close")
+	k.see("[data-testid=odd-size]", "stand on the lower edge")
+	k.same()
+}

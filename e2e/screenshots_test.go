@@ -42,6 +42,7 @@ func TestScreenshots(t *testing.T) {
 	must(t, k.page.Keyboard.Type(input.Escape))
 	must(t, k.page.Mouse.Up(left, 1))
 	// tufts and rocks scattered over the grass
+	k.pressIn("aside ul button", "Things")
 	k.drag(left, tile(4, 6), tile(6, 6))
 	k.keys(input.KeyS, input.KeyO)
 	k.pressIn("[data-testid=hand] button", "Scatter")
@@ -54,6 +55,7 @@ func TestScreenshots(t *testing.T) {
 	k.keys(input.Escape, input.Escape)
 	k.focusMap()
 	k.keys(input.Escape)
+	k.pressIn("aside ul button", "Ground")
 	k.word("Selects", "cells of all layers")
 	k.press("Motifs")
 	k.focusMap()

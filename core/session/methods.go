@@ -124,6 +124,20 @@ func init() {
 		}) (author.Change, error) {
 			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.Shift(m, a.DX, a.DY, a.Wrap) })
 		}),
+		"setCellSize": authored(func(d *document.Document, a struct {
+			Map document.ID `json:"map"`
+			W   int         `json:"w"`
+			H   int         `json:"h"`
+		}) (author.Change, error) {
+			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.SetCellSize(m, a.W, a.H) })
+		}),
+		"oddLayers": with(func(s *Session, a mapArgs) (any, error) {
+			m, err := s.mapOf(a.Map)
+			if err != nil {
+				return nil, err
+			}
+			return author.OddLayers(s.doc(), m), nil
+		}),
 		"planOf": authored(func(d *document.Document, a mapArgs) (author.Change, error) {
 			return onMap(d, a.Map, author.PlanOf)
 		}),

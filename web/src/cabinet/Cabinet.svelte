@@ -16,7 +16,7 @@
 	const w = workspace()
 	let query = $state('')
 	const drawers: { id: Drawer; name: string }[] = [
-		{ id: 'materials', name: 'Paint' },
+		{ id: 'materials', name: 'Materials' },
 		{ id: 'tiles', name: 'Tiles' },
 		{ id: 'motifs', name: 'Motifs' },
 		{ id: 'zones', name: 'Zones' },

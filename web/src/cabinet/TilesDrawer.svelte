@@ -45,6 +45,12 @@
 				<Settings2 size={15} />
 			</Hint>
 		</div>
+		{#if w.map && (shown.cut.cellWidth !== w.map.cellWidth || shown.cut.cellHeight !== w.map.cellHeight)}
+			<p class="mx-1.5 border-l-2 border-brick pl-2 text-[12px]" data-testid="odd-size">
+				<b class="text-brick">Other than this map’s cells of {w.map.cellWidth} × {w.map.cellHeight}:</b>
+				its tiles keep their size and stand on the lower edge of a cell.
+			</p>
+		{/if}
 		<TileSheet tileset={shown} />
 	</section>
 {:else if !wanted}

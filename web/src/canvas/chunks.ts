@@ -25,6 +25,8 @@ interface Sheet {
 	stale: boolean
 	/** The turn of the animation that it shows; −1 where nothing on it is animated. */
 	clock: number
+	/** Cells whose tiles have another size than the map's: index and cell by turns; drawn by the scene. */
+	odd: number[]
 	/** The versions of the layers' sheets that a sheet of several layers shows. */
 	of: number[]
 }
@@ -89,6 +91,11 @@ export class Chunks {
 		return s.clock >= 0 && s.clock !== this.pictures.turn
 	}
 
+	/** The tiles of another size on a chunk that was drawn, index and cell by turns. */
+	oddOf(m: MapInfo, l: Layer, cx: number, cy: number, level: number): number[] {
+		return this.sheets.get(`${m.id} ${l.id} ${cx},${cy},${level}`)?.odd ?? []
+	}
+
 	private compose(m: MapInfo, run: Layer[], sheet: Sheet, parts: Sheet[], level: number): OffscreenCanvas | null {
 		sheet.stale = false
 		sheet.clock = parts.some((p) => p.clock >= 0) ? this.pictures.turn : -1
@@ -149,7 +156,10 @@ export class Chunks {
 		const { x, y, w: mw, h: mh } = m.bounds
 		const moved = this.late(sheet)
 		sheet.clock = -1
+		sheet.odd = []
 		sheet.cells.forEach((cell, i) => {
+			const odd = cell !== 0 && l.kind === 'tiles' && this.pictures.isOdd(cell, m.cellWidth, m.cellHeight)
+			if (odd) sheet.odd.push(i, cell)
 			const lives = cell !== 0 && l.kind === 'tiles' && this.pictures.isAnimated(cell)
 			if (lives) sheet.clock = this.pictures.turn
 			if (cell === (before ? before[i] : 0) && !(lives && moved)) return
@@ -159,7 +169,7 @@ export class Chunks {
 			const [cellX, cellY] = [cx * side + column, cy * side + row]
 			if (cell && cellX >= x && cellY >= y && cellX < x + mw && cellY < y + mh) {
 				if (l.kind === 'zones') drawZone(ctx, this.zone(tilesetOf(cell)), column * w, row * h, w, h)
-				else this.pictures.draw(ctx, cell, column * w, row * h, w, h)
+				else if (!odd) this.pictures.draw(ctx, cell, column * w, row * h, w, h)
 			}
 		})
 		if (sheet.changed.length) sheet.version++
@@ -189,6 +199,7 @@ export class Chunks {
 			cells: null,
 			stale: false,
 			clock: -1,
+			odd: [],
 			of: [],
 		}
 		this.sheets.set(key, sheet)

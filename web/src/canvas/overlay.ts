@@ -37,7 +37,7 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 	if (w.solids) drawSolids(ctx, w, m, view, dpr)
 	if (w.screen) drawScreen(ctx, w, m, view, dpr)
 	if (w.resizing) drawResizing(ctx, w, m, view, dpr)
-	else if (!w.hand.holding) drawSides(ctx, m, view, dpr)
+	else if (!w.hand.holding && w.hand.mirrorOf(m).mode === '') drawSides(ctx, m, view, dpr)
 	const entities = w.project.entities(m.id)
 	drawPassages(ctx, w, m, view, entities, doing.hover, dpr)
 	drawWires(ctx, w, m, view, entities)
@@ -495,7 +495,7 @@ function drawAxes(ctx: Context, w: Workspace, m: MapInfo, view: View, dpr: numbe
 }
 
 /** Draws the cells of a ghost or piece: zones are told apart by their sign. */
-export function drawCell(ctx: Context, w: Workspace, cell: number, r: Rect) {
+export function drawCell(ctx: Context, w: Workspace, cell: number, r: Rect, m?: MapInfo) {
 	if (cell < 0)
 		drawZone(
 			ctx,
@@ -505,7 +505,10 @@ export function drawCell(ctx: Context, w: Workspace, cell: number, r: Rect) {
 			r.w,
 			r.h,
 		)
-	else if (cell) w.scene.pictures.draw(ctx, cell, r.x, r.y, r.w, r.h)
+	else if (cell) {
+		const p = m ? w.scene.pictures.standing(cell, m.cellWidth, m.cellHeight, r) : r
+		w.scene.pictures.draw(ctx, cell, p.x, p.y, p.w, p.h)
+	}
 }
 
 function drawGhost(ctx: Context, w: Workspace, m: MapInfo, view: View, g: Ghost, dpr: number) {
@@ -519,7 +522,7 @@ function drawGhost(ctx: Context, w: Workspace, m: MapInfo, view: View, g: Ghost,
 	} else {
 		ctx.globalAlpha = 0.8
 		for (let i = 0; g.cells && i < g.cells.length; i += 3) {
-			drawCell(ctx, w, g.cells[i + 2], view.cellRect(m, { x: g.cells[i], y: g.cells[i + 1], w: 1, h: 1 }))
+			drawCell(ctx, w, g.cells[i + 2], view.cellRect(m, { x: g.cells[i], y: g.cells[i + 1], w: 1, h: 1 }), m)
 		}
 		for (const e of g.entities ?? []) w.scene.entity(ctx, m, view, e, false)
 		ctx.globalAlpha = 1

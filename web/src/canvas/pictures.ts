@@ -125,6 +125,24 @@ export class Pictures {
 		ctx.restore()
 	}
 
+	/**
+	 * Where a tile is drawn whose cell lies in a rectangle: a tile of another size than
+	 * the map's cells keeps its own and stands on the lower edge, in the middle.
+	 */
+	standing(cell: number, cellWidth: number, cellHeight: number, r: Rect): Rect {
+		const t = cell & material ? undefined : this.tileset(tilesetOf(cell))
+		if (!t || (t.cut.cellWidth === cellWidth && t.cut.cellHeight === cellHeight)) return r
+		const [sx, sy] = [r.w / cellWidth, r.h / cellHeight]
+		const side = cell & exchange ? [t.cut.cellHeight, t.cut.cellWidth] : [t.cut.cellWidth, t.cut.cellHeight]
+		const [w, h] = [Math.round(side[0] * sx), Math.round(side[1] * sy)]
+		return { x: r.x + Math.round((r.w - w) / 2), y: r.y + r.h - h, w, h }
+	}
+
+	isOdd(cell: number, cellWidth: number, cellHeight: number): boolean {
+		const t = cell & material ? undefined : this.tileset(tilesetOf(cell))
+		return t !== undefined && (t.cut.cellWidth !== cellWidth || t.cut.cellHeight !== cellHeight)
+	}
+
 	private drawComposed(ctx: Context, place: number, x: number, y: number, w: number, h: number) {
 		const quarters = place ? this.composed(place) : undefined
 		if (!quarters) return drawGap(ctx, x, y, w, h)

@@ -65,7 +65,7 @@ export class Press {
 				return
 			}
 		}
-		if (e.button === 0 && !w.play.on && !w.hand.holding) {
+		if (e.button === 0 && !w.play.on && !w.hand.holding && w.hand.mirrorOf(m).mode === '') {
 			const { x, y } = at
 			const bar = sideHandles(m, w.view, this.dpr()).find((h) => x >= h.x && y >= h.y && x < h.x + h.w && y < h.y + h.h)
 			if (bar) {

@@ -94,6 +94,7 @@ export class Scene {
 			run = []
 		}
 		const layers = this.shownLayers(m, o)
+		const odd = this.oddLayers(m)
 		for (let i = 0; i < layers.length; i++) {
 			const l = layers[i]
 			if (play && l.front && !heroDrawn) {
@@ -101,7 +102,7 @@ export class Scene {
 				this.hero(ctx, m, view, play)
 				heroDrawn = true
 			}
-			if ((l.kind === 'tiles' || l.kind === 'zones') && plain(l)) {
+			if ((l.kind === 'tiles' || l.kind === 'zones') && plain(l) && !odd.has(l.id)) {
 				run.push(l)
 				continue
 			}
@@ -122,6 +123,19 @@ export class Scene {
 		if (!heroDrawn && play) this.hero(ctx, m, view, play)
 		ctx.restore()
 		return whole
+	}
+
+	private odd?: { turn: number; map: ID; layers: Set<ID> }
+
+	/** The layers on which tiles of another size than the map's cells lie. */
+	private oddLayers(m: MapInfo): Set<ID> {
+		const { head, turn } = this.project
+		const any = head.tilesets.some((t) => t.cut.cellWidth !== m.cellWidth || t.cut.cellHeight !== m.cellHeight)
+		if (!any) return none
+		if (this.odd?.turn !== turn || this.odd.map !== m.id) {
+			this.odd = { turn, map: m.id, layers: new Set(this.project.ask<ID[]>('oddLayers', { map: m.id })) }
+		}
+		return this.odd.layers
 	}
 
 	/** The layers that are drawn, with what their groups add to them. */
@@ -304,6 +318,7 @@ export class Scene {
 		const from = { x: Math.max(first.x, m.bounds.x), y: Math.max(first.y, m.bounds.y) }
 		const to = { x: Math.min(last.x, m.bounds.x + m.bounds.w - 1), y: Math.min(last.y, m.bounds.y + m.bounds.h - 1) }
 		if (row !== undefined) from.y = to.y = row
+		const odd: [number, number][] = []
 		let whole = true
 		// of a single layer the bitmap is opaque, of several it holds their opacity
 		ctx.globalAlpha = run.length === 1 ? run[0].opacity / 100 : 1
@@ -311,6 +326,7 @@ export class Scene {
 			for (let cx = Math.floor(from.x / chunkSide); cx <= Math.floor(to.x / chunkSide); cx++) {
 				const bitmap = this.chunks.get(m, run, cx, cy, level)
 				if (bitmap === undefined) whole = false
+				if (run.length === 1) odd.push([cx, cy])
 				if (!bitmap) continue
 				if (row !== undefined) {
 					const r = view.cellRect(m, { x: cx * chunkSide, y: row, w: chunkSide, h: 1 })
@@ -320,6 +336,28 @@ export class Scene {
 				}
 				const r = view.cellRect(m, { x: cx * chunkSide, y: cy * chunkSide, w: chunkSide, h: chunkSide })
 				ctx.drawImage(bitmap, r.x, r.y, r.w, r.h)
+			}
+		}
+		// what stands higher than its cell lies over the rows behind it
+		for (const [cx, cy] of odd) {
+			const list = this.chunks.oddOf(m, run[0], cx, cy, level)
+			for (let i = 0; i < list.length; i += 2) {
+				const at = { x: cx * chunkSide + (list[i] % chunkSide), y: cy * chunkSide + Math.floor(list[i] / chunkSide) }
+				if (
+					at.x < m.bounds.x ||
+					at.y < m.bounds.y ||
+					at.x >= m.bounds.x + m.bounds.w ||
+					at.y >= m.bounds.y + m.bounds.h
+				)
+					continue
+				if (row !== undefined && at.y !== row) continue
+				const r = this.pictures.standing(
+					list[i + 1],
+					m.cellWidth,
+					m.cellHeight,
+					view.cellRect(m, { ...at, w: 1, h: 1 }),
+				)
+				this.pictures.draw(ctx, list[i + 1], r.x, r.y, r.w, r.h)
 			}
 		}
 		ctx.globalAlpha = 1
@@ -397,6 +435,8 @@ export interface Drawing {
 	/** Layers go with the camera outside of play as well. */
 	moves?: boolean
 }
+
+const none = new Set<ID>()
 
 const plain = (l: Layer) => !l.tint && !l.offsetX && !l.offsetY && !l.lagX && !l.lagY && !l.foot
 const sortable = (l: Layer) =>

@@ -38,6 +38,18 @@
 		w.hand.tray.flatMap((s) => (s && s.grip.what === 'tiles' && s.grip.cells?.length === 1 ? [s.grip] : [])),
 	)
 
+	/** The cell size that is being chosen. */
+	let cell = $state<{ w: number; h: number } | null>(null)
+
+	function newMaps() {
+		if (!cell) return
+		for (const [field, value] of [
+			['cellWidth', cell.w],
+			['cellHeight', cell.h],
+		])
+			w.project.try('set', { ref: { type: 'project' }, field, value, text: 'Changed the cell size of new maps' })
+	}
+
 	function try_() {
 		w.tryBounds(changed && bounds && bounds.w > 0 && bounds.h > 0 ? bounds : null)
 	}
@@ -165,6 +177,43 @@
 								><input type="checkbox" class="accent-glaze" bind:checked={w.screen} /> show it</label
 							>
 						</div>
+					</section>
+					<section class="flex flex-col gap-1.5 border-t border-line pt-2" aria-label="Cell size">
+						<h3 class="heading">Size of a cell in pixels</h3>
+						<div class="flex items-center gap-1.5">
+							{#each ['w', 'h'] as const as axis (axis)}
+								<input
+									class="field w-16 font-mono"
+									type="number"
+									min="1"
+									max="512"
+									aria-label="{axis === 'w' ? 'Width' : 'Height'} of a cell"
+									value={cell?.[axis] ?? (axis === 'w' ? m.cellWidth : m.cellHeight)}
+									oninput={(e) => (cell = { w: cell?.w ?? m.cellWidth, h: cell?.h ?? m.cellHeight, [axis]: number(e) })}
+								/>
+								{#if axis === 'w'}×{/if}
+							{/each}
+							<button
+								class="button grow"
+								disabled={!cell}
+								onclick={() => {
+									if (cell && w.project.try('setCellSize', { map: m.id, ...cell })) cell = null
+								}}>This map</button
+							>
+							<button class="button grow" disabled={!cell} onclick={newMaps}>New maps</button>
+						</div>
+						{#if cell}
+							{@const others = w.project.head.tilesets.filter(
+								(t) => t.cut.cellWidth !== cell!.w || t.cut.cellHeight !== cell!.h,
+							)}
+							<p class="text-[12px]" data-testid="cell-told">
+								{#if others.length}
+									Tiles of {others.map((t) => t.name).join(', ')} have another size: they keep it and stand on the lower edge
+									of a cell.
+								{:else}All tilesets have this size.{/if}
+								Nothing that is painted moves.
+							</p>
+						{/if}
 					</section>
 					<section class="flex flex-col gap-1.5 border-t border-line pt-2" aria-label="Shift">
 						<h3 class="heading">Shift everything by cells</h3>
