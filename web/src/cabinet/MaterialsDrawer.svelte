@@ -17,7 +17,6 @@
 				<button
 					class="flex min-w-0 grow items-center gap-2.5 p-1.5 text-left hover:bg-well"
 					aria-pressed={held}
-					aria-label="Hold material {m.name}"
 					onclick={() => {
 						w.hold({ what: 'material', number: m.number })
 						w.canvas?.focus()

@@ -60,7 +60,9 @@
 		</p>
 	</div>
 	<Hint
-		label="Press the tile that is {m.name} all over, and the others are recognised"
+		label={recognising
+			? `Now press the tile that is all ${m.name}…`
+			: `Recognise the tiles, from the one that is ${m.name} all over`}
 		class="button {recognising ? 'border-held' : m.tiles?.length ? '' : 'button-main'}"
 		expanded={recognising}
 		onclick={() => (recognising = !recognising)}
