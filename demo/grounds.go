@@ -167,3 +167,58 @@ func floorBoards() (p pic) {
 	}
 	return
 }
+
+// cliffTop is bare rock seen from above.
+func cliffTop() pic { return speckled(ash, shell, stone, 21, 7) }
+
+// cliffFace is the side of a cliff: left, middle or right.
+func cliffFace(part int) (p pic) {
+	p.rect(0, 0, side, side, stone)
+	for y := range side {
+		for x := range side {
+			if noise(x/3, y/4, 61+part, 4) == 0 {
+				p.set(x, y, slate)
+			}
+			if y%5 == 0 && noise(x/2, y, 62, 3) > 0 {
+				p.set(x, y, ash)
+			}
+		}
+	}
+	if part == 0 {
+		p.rect(0, 0, 2, side, slate)
+	}
+	if part == 2 {
+		p.rect(14, 0, 2, side, night)
+	}
+	return
+}
+
+// sky is one of four bands of an evening sky, from the top.
+func sky(band int) (p pic) {
+	shades := [5]color.NRGBA{rgb(0x2b4a66), rgb(0x4a6c86), rgb(0x86929a), rgb(0xc9a58a), rgb(0xe6bd92)}
+	for y := range side {
+		for x := range side {
+			// bands run into each other in a woven pattern
+			c := shades[band]
+			if (x+y)%4 < y/4 {
+				c = shades[band+1]
+			}
+			p.set(x, y, c)
+		}
+	}
+	return
+}
+
+// hills is half of a far ridge, clear above.
+func hills(half int) (p pic) {
+	for x := range side {
+		top := 12 - x/2
+		if half == 1 {
+			top = 5 + x/2
+		}
+		for y := max(0, top+noise(x/3, half, 63, 2)); y < side; y++ {
+			p.set(x, y, seaLo)
+		}
+	}
+	return
+}

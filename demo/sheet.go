@@ -288,9 +288,30 @@ func Starter() *Sheet {
 	s.put("barrel", true, barrel())
 	s.put("tuft", false, tuft(1))
 	s.put("sign", true, sign())
+	s.put("rug", false, rug())
+	s.put("inner top", true, innerTop())
+	s.put("inner wall", true, wall(1))
+	s.put("window", true, window())
+	s.put("hearth", true, hearth())
+	s.put("shelf", true, shelf())
+	s.put("table", true, table())
+	s.put("bed head", true, bed(0))
+	s.put("bed foot", true, bed(1))
+	s.cornerSet("cliff", 1, grassTile(1), cliffTop(), stone, grassLo)
+	s.row()
+	for i, part := range []string{"left", "mid", "right"} {
+		s.put("cliff face "+part, true, cliffFace(i))
+	}
+	s.put("cliff", false, cliffTop())
+	for i := range 4 {
+		s.put("sky "+string(rune('1'+i)), false, sky(i))
+	}
+	s.put("hills left", false, hills(0))
+	s.put("hills right", false, hills(1))
 	s.kindRow()
 	s.heroRow()
 	s.sets = []set{
+		{name: "Cliff", is: "cliff", corners: "cliff", whole: []string{"cliff", "cliff"}, beyond: true},
 		{name: "Water", is: "water", corners: "water", whole: []string{"water", "water"}, beyond: true, counts: []string{"planks"}},
 		{name: "Path", is: "path", corners: "path", whole: []string{"sand", "sand"}},
 	}

@@ -15,6 +15,7 @@ import (
 	"slices"
 	"testing"
 
+	"github.com/go-rod/rod"
 	"github.com/go-rod/rod/lib/input"
 	"github.com/go-rod/rod/lib/proto"
 )
@@ -229,6 +230,92 @@ func TestTilesAreSetUpByPainting(t *testing.T) {
 	k.showsTile(5, 5, 20)
 	k.showsTile(5, 5, 21)
 	k.showsTile(5, 5, 12)
+	k.same()
+}
+
+func TestPropertiesOfTilesAndZonesAndOwnParts(t *testing.T) {
+	k := world(t).open()
+	k.pressIn("nav button", "Tilesets")
+	k.pressIn("summary", "Own properties of tiles")
+	k.press("Add a property")
+	k.write("[aria-label='Name of property 1']", "Slip")
+	k.keys(input.Tab)
+	k.see("[aria-label='Own properties of tiles']", "Slip")
+	must(t, k.find("[aria-label='Type of Slip']", "").Select([]string{"number"}, true, rod.SelectorTypeText))
+	k.stored(func(d *document.Document) error {
+		if p := d.Tilesets.Get(sample.Coast).Properties; len(p) != 1 || p[0].Name != "Slip" || p[0].Type != "number" {
+			return fmt.Errorf("the properties are %+v", p)
+		}
+		return nil
+	})
+	k.click(k.onSheet(128, 12, 8, middleOf))
+	k.write("[aria-label='Slip of the tile']", "much")
+	k.keys(input.Tab)
+	k.notice("Slip is a number")
+	k.write("[aria-label='Slip of the tile']", "7")
+	k.keys(input.Tab)
+	values := func(want int) {
+		t.Helper()
+		k.stored(func(d *document.Document) error {
+			n := 0
+			for _, i := range d.Tilesets.Get(sample.Coast).Infos {
+				n += len(i.Values)
+			}
+			if n != want {
+				return fmt.Errorf("%d values differ from their defaults, wanted %d", n, want)
+			}
+			return nil
+		})
+	}
+	values(1)
+	k.press("Put Slip back to its default")
+	values(0)
+	// a solid part by its corners
+	k.pressIn("summary", "Solid in a part of its own")
+	k.write("[aria-label^='Corners of the solid part']", "0,8 16,8 8,16 4,10")
+	k.keys(input.Tab)
+	k.notice("inward")
+	k.write("[aria-label^='Corners of the solid part']", "0,8 16,8 16,16 0,16")
+	k.keys(input.Tab)
+	k.stored(func(d *document.Document) error {
+		for _, i := range d.Tilesets.Get(sample.Coast).Infos {
+			if i.Tile == 12 && i.Part == document.PartOwn && len(i.Own) == 4 {
+				return nil
+			}
+		}
+		return fmt.Errorf("the tiles are set up as %+v", d.Tilesets.Get(sample.Coast).Infos)
+	})
+	// a zone has its own as well
+	k.pressIn("nav button", "Map")
+	k.press("Zones")
+	k.press("hazard")
+	k.see("[data-testid=hand]", "zone Hazard")
+	k.pressIn("aside button", "edit")
+	k.pressIn("summary", "Own properties")
+	k.press("Add a property")
+	k.stored(func(d *document.Document) error {
+		if z := d.ZonesInOrder(); len(z) != 1 || len(z[0].Properties) != 1 {
+			return fmt.Errorf("the zones are %+v", z)
+		}
+		return nil
+	})
+	k.same()
+}
+
+func TestDecorationIsATilePlacedFreely(t *testing.T) {
+	k := world(t).open()
+	k.holdTile(9)
+	k.keys(input.KeyD)
+	k.see("[data-testid=hand]", "decoration")
+	k.click(k.at(5, 5))
+	k.stored(func(d *document.Document) error {
+		all := entities(d, sample.Quay, document.KindDecoration)
+		if len(all) != 1 || all[0].Look.Tile() != 9 {
+			return fmt.Errorf("the decorations are %+v", all)
+		}
+		return nil
+	})
+	k.showsTile(5, 5, 9)
 	k.same()
 }
 

@@ -142,6 +142,9 @@ func AddTileset(d *document.Document, t document.Tileset) (Change, error) {
 	if t.Solid == nil {
 		t.Solid = []int{}
 	}
+	if t.Properties == nil {
+		t.Properties = []document.Property{}
+	}
 	if t.Infos == nil {
 		t.Infos = []document.TileInfo{}
 	}

@@ -3,6 +3,7 @@ package author
 import (
 	"azzel/core/document"
 	"azzel/core/edit"
+	"azzel/core/grid"
 	"errors"
 	"fmt"
 	"slices"
@@ -18,6 +19,9 @@ type TileMark struct {
 	Is      *string           `json:"is,omitempty"`
 	Tags    *[]string         `json:"tags,omitempty"`
 	Frames  *[]document.Frame `json:"frames,omitempty"`
+	Values  *[]document.Value `json:"values,omitempty"`
+	// Own is the outline of a solid part of its own; it sets Part with it.
+	Own *[]grid.Point `json:"own,omitempty"`
 }
 
 // MarkTiles sets up tiles of a tileset. A tile that gets a solid part is not
@@ -46,7 +50,7 @@ func MarkTiles(t *document.Tileset, tiles []int, mark TileMark) (Change, error) 
 			solid[tile] = *mark.Solid
 			info.Part = ""
 		}
-		if mark.Part != nil && *mark.Part != "" {
+		if mark.Part != nil && *mark.Part != "" || mark.Own != nil {
 			solid[tile] = false
 		}
 		mark.put(&info)
@@ -116,15 +120,45 @@ func (m *TileMark) put(i *document.TileInfo) {
 	set(&i.Is, m.Is)
 	set(&i.Tags, m.Tags)
 	set(&i.Frames, m.Frames)
+	set(&i.Values, m.Values)
+	if m.Own != nil {
+		i.Part, i.Own = document.PartOwn, *m.Own
+	}
 	if i.Part != document.PartOwn {
 		i.Own = nil
 	}
 	if i.Tags == nil {
 		i.Tags = []string{}
 	}
+	if i.Values == nil {
+		i.Values = []document.Value{}
+	}
 	if i.Frames == nil {
 		i.Frames = []document.Frame{}
 	}
+}
+
+// SetProperties says which properties the tiles of a tileset have. Values of
+// those that are gone, or do not fit any more, go with them.
+func SetProperties(t *document.Tileset, all []document.Property) (Change, error) {
+	next := *t
+	next.Properties, next.Infos = all, []document.TileInfo{}
+	for _, i := range t.Infos {
+		i.Values = slices.DeleteFunc(slices.Clone(i.Values), func(v document.Value) bool {
+			k := slices.IndexFunc(all, func(p document.Property) bool { return p.Name == v.Name })
+			return k < 0 || all[k].Fits(v.Value) != nil
+		})
+		if !i.Bare() {
+			next.Infos = append(next.Infos, i)
+		}
+	}
+	if err := next.Check(); err != nil {
+		return Change{}, err
+	}
+	ref := edit.Ref{Type: edit.TypeTileset, ID: t.ID}
+	// values without a property and properties without a value hold by themselves
+	bare := []document.TileInfo{}
+	return changed("Properties of the tiles of "+t.Name, edit.Set(ref, "infos", bare), edit.Set(ref, "properties", all), edit.Set(ref, "infos", next.Infos)), nil
 }
 
 func set[T any](to *T, from *T) {

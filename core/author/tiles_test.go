@@ -63,6 +63,31 @@ func TestMarkTiles(t *testing.T) {
 	}
 }
 
+func TestTilePropertiesAndOwnParts(t *testing.T) {
+	d := sample.World()
+	c, err := author.SetProperties(coast(d), []document.Property{{Name: "Slip", Type: "number", Default: "0"}, {Name: "Sound", Type: "file"}})
+	d = done(t, d, c, err)
+	c, err = author.MarkTiles(coast(d), []int{4}, author.TileMark{Values: p([]document.Value{{Name: "Slip", Value: "3"}, {Name: "Sound", Value: "splash"}})})
+	d = done(t, d, c, err)
+	for name, v := range map[string]document.Value{"type": {Name: "Slip", Value: "wet"}, "name": {Name: "Depth", Value: "3"}} {
+		if _, err := author.MarkTiles(coast(d), []int{4}, author.TileMark{Values: p([]document.Value{v})}); err == nil {
+			t.Errorf("a value of the wrong %s was taken", name)
+		}
+	}
+	// a property that goes, or changes its type, takes its values along
+	c, err = author.SetProperties(coast(d), []document.Property{{Name: "Slip", Type: "yes/no", Default: "no"}})
+	d = done(t, d, c, err)
+	if len(coast(d).Infos) != 0 {
+		t.Errorf("values are left: %+v", coast(d).Infos)
+	}
+	own := []grid.Point{{X: 2, Y: 4}, {X: 14, Y: 4}, {X: 14, Y: 16}, {X: 2, Y: 16}}
+	c, err = author.MarkTiles(coast(d), []int{1}, author.TileMark{Own: &own})
+	d = done(t, d, c, err)
+	if i := coast(d).Infos; coast(d).IsSolid(1) || len(i) != 1 || i[0].Part != document.PartOwn || len(i[0].Own) != 4 {
+		t.Errorf("%+v", i)
+	}
+}
+
 func TestSetPartnersInOneEdit(t *testing.T) {
 	d := sample.World()
 	c, err := author.SetPartners(coast(d), [][2]int{{5, 6}, {6, 5}, {2, 9}})

@@ -16,6 +16,9 @@ func AddZone(d *document.Document, z document.Zone) (Change, error) {
 			return Change{}, fmt.Errorf("zone number %d is taken: make the zone again", z.Number)
 		}
 	}
+	if z.Properties == nil {
+		z.Properties = []document.Property{}
+	}
 	for _, w := range document.ZoneWords {
 		if w.Is == z.Is && z.Hatch == "" {
 			z.Hatch = w.Hatch

@@ -8,6 +8,7 @@ const (
 	KindCollectible = "collectible"
 	KindSwitch      = "switch"
 	KindDoor        = "door"
+	KindDecoration  = "decoration"
 )
 
 // Kind is what all entities of one kind have in common.
@@ -32,6 +33,7 @@ var Kinds = []Kind{
 	{ID: KindCollectible, Name: "Collectible", Help: "Taken and counted when touched"},
 	{ID: KindSwitch, Name: "Switch", Help: "Used by the hero; rules follow it", State: "On at the start"},
 	{ID: KindDoor, Name: "Door", Help: "Stops the hero until it is opened", Area: true, State: "Open at the start"},
+	{ID: KindDecoration, Name: "Decoration", Help: "A tile placed freely, in nobody's way"},
 }
 
 // KindOf finds a kind by id, nil when there is none.

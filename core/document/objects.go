@@ -89,6 +89,8 @@ type Tileset struct {
 	Solid []int `json:"solid"`
 	// Infos is what else is set up for single tiles, by tile, ascending.
 	Infos []TileInfo `json:"infos"`
+	// Properties are what tiles have of the designer's own.
+	Properties []Property `json:"properties"`
 }
 
 // Cut says how a picture is cut into tiles, in pixels.

@@ -25,6 +25,8 @@ type TileInfo struct {
 	Tags []string `json:"tags"`
 	// Frames animate the tile; they repeat for ever.
 	Frames []Frame `json:"frames"`
+	// Values are the tileset's properties where they differ from their defaults.
+	Values []Value `json:"values"`
 }
 
 // Frame is a tile that is shown for a time, in milliseconds.
@@ -56,12 +58,12 @@ const (
 
 // NewTileInfo is what holds for a tile for which nothing was set up.
 func NewTileInfo(tile int) TileInfo {
-	return TileInfo{Tile: tile, Odds: 1, Partner: -1, Own: []grid.Point{}, Tags: []string{}, Frames: []Frame{}}
+	return TileInfo{Tile: tile, Odds: 1, Partner: -1, Own: []grid.Point{}, Tags: []string{}, Frames: []Frame{}, Values: []Value{}}
 }
 
 // Bare reports whether nothing is set up.
 func (i *TileInfo) Bare() bool {
-	return i.Odds == 1 && i.Partner < 0 && i.Part == "" && i.OneWay == "" && i.Is == "" && len(i.Tags)+len(i.Frames) == 0
+	return i.Odds == 1 && i.Partner < 0 && i.Part == "" && i.OneWay == "" && i.Is == "" && len(i.Tags)+len(i.Frames)+len(i.Values) == 0
 }
 
 // Length is how long all frames take together, in milliseconds.
@@ -123,9 +125,9 @@ func (t *Tileset) checkInfos() error {
 			return fmt.Errorf("tiles must be set up once each, ascending")
 		}
 		last = i.Tile
-		if err := i.check(columns*rows, t.Cut); err != nil {
+		if err := first(i.check(columns*rows, t.Cut), checkValues(i.Values, t.Properties)); err != nil {
 			return err
 		}
 	}
-	return nil
+	return checkProperties(t.Properties)
 }

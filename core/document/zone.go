@@ -18,6 +18,8 @@ type Zone struct {
 	// Hatch and Colour tell zones apart on the map.
 	Hatch  string `json:"hatch"`
 	Colour string `json:"colour"`
+	// Properties are the designer's own; of a zone their defaults are their values.
+	Properties []Property `json:"properties"`
 }
 
 // What zones do.
@@ -67,7 +69,8 @@ func (z *Zone) Check() error {
 		return fmt.Errorf("there is no hatch called “%.40s”", z.Hatch)
 	}
 	return first(checkID("the zone", z.ID), checkName(z.Name), checkOrder(z.Order), checkColour(z.Colour),
-		checkRange("the zone's number", z.Number, 1, cells.MaxTileset))
+		checkRange("the zone's number", z.Number, 1, cells.MaxTileset),
+		checkProperties(z.Properties))
 }
 
 func checkColour(c string) error {

@@ -225,6 +225,12 @@ func init() {
 		}) (author.Change, error) {
 			return onTileset(d, a.ID, func(t *document.Tileset) (author.Change, error) { return author.MarkTiles(t, a.Tiles, a.Mark) })
 		}),
+		"setProperties": authored(func(d *document.Document, a struct {
+			ID         document.ID         `json:"id"`
+			Properties []document.Property `json:"properties"`
+		}) (author.Change, error) {
+			return onTileset(d, a.ID, func(t *document.Tileset) (author.Change, error) { return author.SetProperties(t, a.Properties) })
+		}),
 		"setPartners": authored(func(d *document.Document, a struct {
 			ID    document.ID `json:"id"`
 			Pairs [][2]int    `json:"pairs"`
@@ -394,6 +400,7 @@ type head struct {
 	Flags         []*document.Flag    `json:"flags"`
 	Parts         []document.Part     `json:"parts"`
 	Grounds       []string            `json:"grounds"`
+	PropertyTypes []string            `json:"propertyTypes"`
 	Materials     []headMaterial      `json:"materials"`
 	MaterialWords any                 `json:"materialWords"`
 	Motifs        []headMotif         `json:"motifs"`
@@ -412,7 +419,7 @@ type head struct {
 func (s *Session) head() head {
 	d := s.doc()
 	h := head{Project: d.Project, Tilesets: []headTileset{}, Maps: []headMap{}, Rules: []headRule{}, Passages: d.Passages.All(), Flags: d.Flags.All(),
-		Parts: document.Parts, Grounds: document.Grounds, Materials: []headMaterial{}, MaterialWords: document.MaterialWords, Motifs: []headMotif{}, Zones: d.ZonesInOrder(), ZoneWords: document.ZoneWords, Hatches: document.Hatches, Plan: d.Project.LayerPlan(),
+		Parts: document.Parts, Grounds: document.Grounds, PropertyTypes: document.PropertyTypes, Materials: []headMaterial{}, MaterialWords: document.MaterialWords, Motifs: []headMotif{}, Zones: d.ZonesInOrder(), ZoneWords: document.ZoneWords, Hatches: document.Hatches, Plan: d.Project.LayerPlan(),
 		Wires: append([]author.Drawn{}, author.Wires(d)...), Kinds: document.Kinds, CanUndo: s.replica.CanUndo(), CanRedo: s.replica.CanRedo()}
 	for _, t := range d.TilesetsInOrder() {
 		columns, rows := t.Cut.Tiles(t.Width, t.Height)

@@ -3,6 +3,7 @@
 	import type { Zone } from '../core/types'
 	import Hint from '../frame/Hint.svelte'
 	import GripPicture from '../hand/GripPicture.svelte'
+	import PropertyList from '../tilesets/PropertyList.svelte'
 	import { workspace } from '../workspace.svelte'
 
 	let { wanted = '' }: { wanted?: string } = $props()
@@ -73,6 +74,17 @@
 								onchange={(e) => set(z, 'colour', e.currentTarget.value)}
 							/>
 						</label>
+						<PropertyList
+							properties={z.properties ?? []}
+							title="Own properties"
+							change={(properties) =>
+								w.project.try('set', {
+									ref: { type: 'zone', id: z.id },
+									field: 'properties',
+									value: properties,
+									text: `Properties of zone ${z.name}`,
+								})}
+						/>
 						<Hint
 							label="Delete zone {z.name}"
 							class="button self-start hover:text-brick"

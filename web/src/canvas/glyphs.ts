@@ -18,6 +18,11 @@ export const glyphs: Record<string, Glyph> = {
 	collectible: { path: 'M8 1l5.5 7L8 15 2.5 8z', colour: '#a06800' },
 	// a rocker
 	switch: { path: 'M1.5 12h13v2.5h-13zM3 9.5 12.5 4l1.5 2.6-7 4.4H3z', colour: '#7a4a9a' },
+	// a leaf on a stalk
+	decoration: {
+		path: 'M7.2 15V10C3 10 2 6.5 2 2c6 0 8 2 7.4 6.2C10.5 6.5 12 5.5 14 5.5c0 4-2 6-5.2 6V15z',
+		colour: '#3d693b',
+	},
 	// two leaves
 	door: { path: 'M2 2h5.2v13H2zM8.8 2H14v13H8.8z', colour: '#8a4b22' },
 }

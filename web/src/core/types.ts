@@ -64,6 +64,7 @@ export interface Tileset {
 	cut: Cut
 	solid: number[] | null
 	infos: TileInfo[] | null
+	properties: Property[] | null
 	columns: number
 	rows: number
 }
@@ -84,6 +85,15 @@ export interface TileInfo {
 	is: string
 	tags: string[] | null
 	frames: Frame[] | null
+	values: { name: string; value: string }[] | null
+}
+
+/** Something of the designer's own that tiles or zones have. */
+export interface Property {
+	name: string
+	type: string
+	default: string
+	choices: string[] | null
 }
 
 export interface Layer {
@@ -271,6 +281,7 @@ export interface Zone {
 	is: string
 	hatch: string
 	colour: string
+	properties: Property[] | null
 }
 
 export interface ZoneWord {
@@ -289,6 +300,7 @@ export interface Head {
 	flags: Flag[]
 	parts: { name: string; help: string; area: Point[] }[]
 	grounds: string[]
+	propertyTypes: string[]
 	materials: Material[]
 	materialWords: { is: string; by: Material['by']; help: string }[]
 	motifs: MotifInfo[]

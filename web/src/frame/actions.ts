@@ -48,6 +48,15 @@ export function actions(w: Workspace): Action[] {
 			run: () => w.hold({ what: 'eraser' }),
 		},
 		{
+			name: 'Hold the tile as a decoration, placed freely',
+			group: 'Hand',
+			keys: ['D'],
+			canvas: true,
+			when: () => editing() && w.hand.grip.what === 'tiles',
+			run: () =>
+				w.hold({ what: 'entity', kind: 'decoration', look: w.hand.grip.cells?.find((c) => c) ?? 0, shape: 'freehand' }),
+		},
+		{
 			name: 'Pick up what is under the pointer',
 			group: 'Hand',
 			keys: ['I'],

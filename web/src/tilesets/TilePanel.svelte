@@ -4,6 +4,8 @@
 	import type { Frame, Tileset } from '../core/types'
 	import GripPicture from '../hand/GripPicture.svelte'
 	import { workspace } from '../workspace.svelte'
+	import OwnPart from './OwnPart.svelte'
+	import PropertyField from './PropertyField.svelte'
 
 	// What is set up for one tile.
 	let { set: t, tile, framing = $bindable(false) }: { set: Tileset; tile: number; framing?: boolean } = $props()
@@ -16,6 +18,13 @@
 	function drop(i: number) {
 		const left = frames.filter((_, k) => k !== i)
 		mark({ frames: left.length > 1 ? left : [] })
+	}
+
+	const valueOf = (name: string) => info?.values?.find((v) => v.name === name)?.value
+
+	function setValue(name: string, value: string | undefined) {
+		const others = (info?.values ?? []).filter((v) => v.name !== name)
+		mark({ values: value === undefined ? others : [...others, { name, value }] })
 	}
 
 	// the live preview shows what a player sees
@@ -90,6 +99,32 @@
 				mark({ partner: Number.isNaN(e.currentTarget.valueAsNumber) ? -1 : Math.trunc(e.currentTarget.valueAsNumber) })}
 		/>
 	</label>
+	{#each t.properties ?? [] as p (p.name)}
+		<div class="flex items-center gap-1.5">
+			<span class="w-20 truncate {valueOf(p.name) === undefined ? 'text-dim' : 'font-semibold'}" title={p.name}
+				>{p.name}</span
+			>
+			<PropertyField
+				property={p}
+				value={valueOf(p.name) ?? p.default}
+				label="{p.name} of the tile"
+				change={(v) => setValue(p.name, v === p.default ? undefined : v)}
+			/>
+			{#if valueOf(p.name) !== undefined}
+				<button
+					class="button-plain"
+					aria-label="Put {p.name} back to its default"
+					onclick={() => setValue(p.name, undefined)}><X size={13} /></button
+				>
+			{/if}
+		</div>
+	{/each}
+	<OwnPart
+		set={t}
+		{tile}
+		own={info?.part === 'own' ? (info.own ?? []) : []}
+		change={(own) => mark(own ? { own } : { part: '' })}
+	/>
 	<div class="flex flex-col gap-1">
 		<div class="flex items-center gap-2">
 			<span class="grow text-dim">Animation</span>

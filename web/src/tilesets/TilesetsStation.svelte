@@ -13,6 +13,7 @@
 	import ReshapePanel from './ReshapePanel.svelte'
 	import SheetBrush from './SheetBrush.svelte'
 	import TilePanel from './TilePanel.svelte'
+	import PropertyList from './PropertyList.svelte'
 	import { counted } from '../project/project.svelte'
 	import MaterialPanel from './MaterialPanel.svelte'
 	import MaterialSheet from './MaterialSheet.svelte'
@@ -63,6 +64,7 @@
 		is: '',
 		tags: null,
 		frames: null,
+		values: null,
 	})
 
 	function paint(stroke: Stroke) {
@@ -262,7 +264,7 @@
 						full = to.solid ?? (full && !to.part)
 						if (full) info.part = ''
 					}
-					drawMarks(ctx, w.project.head.parts, info, full, x, y, tw, th)
+					drawMarks(ctx, w.project.head.parts, shown.cut, info, full, x, y, tw, th)
 				}}
 				begins={(tile, _, remove) => !remove && !hasMark(mark, infos.get(tile), solid.has(tile))}
 				ends={paint}
@@ -425,6 +427,11 @@
 				</p>
 				<p><b>{shown.solid?.length ?? 0} tiles are solid.</b></p>
 				<SheetBrush bind:mark />
+				<PropertyList
+					properties={shown.properties ?? []}
+					title="Own properties of tiles"
+					change={(properties) => w.project.try('setProperties', { id: shown.id, properties })}
+				/>
 				<TilePanel set={shown} tile={chosen} bind:framing />
 				<HeroSize picture={shown.picture} cut={shown.cut} />
 				<div class="grid grid-cols-2 gap-1">

@@ -158,6 +158,7 @@ export class Intake {
 			cut: this.cut,
 			solid: [],
 			infos: [],
+			properties: [],
 		}
 		const made = this.w.project.try('addTileset', set)
 		if (!made?.made) return

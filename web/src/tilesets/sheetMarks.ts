@@ -1,5 +1,5 @@
 import { hatchOf } from '../canvas/hatches'
-import type { Facing, Head, TileInfo } from '../core/types'
+import type { Cut, Facing, Head, TileInfo } from '../core/types'
 import { hatch } from './marks'
 
 /** What can be painted over the sheet. */
@@ -42,6 +42,7 @@ export const sameMark = (a: SheetMark, b: SheetMark) => JSON.stringify(a) === JS
 export function drawMarks(
 	ctx: CanvasRenderingContext2D,
 	parts: Head['parts'],
+	cut: Cut,
 	info: TileInfo | undefined,
 	solid: boolean,
 	x: number,
@@ -53,6 +54,16 @@ export function drawMarks(
 	if (!info) return
 	const part = parts.find((p) => p.name === info.part)
 	if (part) drawPart(ctx, part.area, x, y, w, h)
+	// own outlines are in pixels of the tile: brought to halves of it
+	else if (info.part === 'own' && info.own)
+		drawPart(
+			ctx,
+			info.own.map((p) => ({ x: (2 * p.x) / cut.cellWidth, y: (2 * p.y) / cut.cellHeight })),
+			x,
+			y,
+			w,
+			h,
+		)
 	if (info.oneWay) drawOneWay(ctx, info.oneWay, x, y, w, h)
 	if (info.is) {
 		ctx.save()
