@@ -222,3 +222,34 @@ func hills(half int) (p pic) {
 	}
 	return
 }
+
+// pathTile is a way over grass that reaches the sides of a mask: above, right,
+// below, left.
+func pathTile(mask int) pic {
+	p, way := grassTile(1), sandTile(1)
+	var on [side][side]bool
+	for y := range side {
+		for x := range side {
+			round := (x-7)*(x-8)+(y-7)*(y-8) <= 24
+			middleX, middleY := x > 2 && x < 13, y > 2 && y < 13
+			on[y][x] = round || middleX && (mask&1 != 0 && y < 8 || mask&4 != 0 && y >= 8) || middleY && (mask&2 != 0 && x >= 8 || mask&8 != 0 && x < 8)
+		}
+	}
+	at := func(x, y int) bool {
+		return on[max(0, min(side-1, y))][max(0, min(side-1, x))]
+	}
+	for y := range side {
+		for x := range side {
+			switch {
+			case !on[y][x]:
+			case !at(x, y+1) || !at(x+1, y):
+				p.set(x, y, sandLo)
+			case !at(x, y-1) || !at(x-1, y):
+				p.set(x, y, grassLo)
+			default:
+				p.set(x, y, way[y][x])
+			}
+		}
+	}
+	return p
+}

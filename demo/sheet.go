@@ -23,11 +23,12 @@ type Sheet struct {
 	sets    []set
 }
 
-// set is a material of the sheet: a corner set, more tiles that are it all
-// over, and tiles that only count as it.
+// set is a material of the sheet: 16 tiles by corners or by sides, more tiles
+// that are it all over, and tiles that only count as it.
 type set struct {
 	name, is string
 	corners  string
+	sides    string // instead of corners
 	whole    []string
 	counts   []string
 	beyond   bool
@@ -37,6 +38,9 @@ func newSheet(name string) *Sheet { return &Sheet{name: name, ids: map[string]in
 
 // put adds a tile under a name.
 func (s *Sheet) put(name string, solid bool, p pic) {
+	if _, taken := s.ids[name]; taken {
+		panic("demo: two tiles called " + name)
+	}
 	s.ids[name] = len(s.tiles)
 	if solid {
 		s.solid = append(s.solid, len(s.tiles))
@@ -85,6 +89,9 @@ func (s *Sheet) animate(name string, ms int, frames ...string) {
 // cornerForms are the corners that the bits of a corner set's mask stand for.
 var cornerForms = [4]material.Form{material.NW, material.NE, material.SW, material.SE}
 
+// sideForms are the sides that the bits of a set by sides stand for.
+var sideForms = [4]material.Form{material.N, material.E, material.S, material.W}
+
 // Materials describes the sheet's materials; tileset is its own number, first
 // that of the first material.
 func (s *Sheet) Materials(tileset, first int) []document.Material {
@@ -96,6 +103,16 @@ func (s *Sheet) Materials(tileset, first int) []document.Material {
 		}
 		for mask := range 16 {
 			form := material.Form(0)
+			if set.sides != "" {
+				for k, f := range sideForms {
+					if mask>>k&1 == 1 {
+						form |= f
+					}
+				}
+				m.By = material.BySides
+				add(set.sides+" "+string(rune('a'+mask)), form, 1)
+				continue
+			}
 			for k, f := range cornerForms {
 				if mask>>k&1 == 1 {
 					form |= f
@@ -111,8 +128,10 @@ func (s *Sheet) Materials(tileset, first int) []document.Material {
 				add(set.whole[0], form, 1) // a lone cell
 			}
 		}
-		for _, name := range set.whole[1:] {
-			add(name, material.Whole, 1)
+		for i, name := range set.whole {
+			if i > 0 {
+				add(name, material.Whole, 1)
+			}
 		}
 		for _, name := range set.counts {
 			add(name, material.Whole, 0)
@@ -268,7 +287,10 @@ func Coast() *Sheet {
 func Starter() *Sheet {
 	s := newSheet("Starter set")
 	s.cornerSet("water", 2, grassTile(1), seaTile(1, 0), foam, grassLo)
-	s.cornerSet("path", 9, grassTile(1), sandTile(1), sandLo, grassLo)
+	s.row()
+	for mask := range 16 {
+		s.put("path "+string(rune('a'+mask)), false, pathTile(mask))
+	}
 	s.row()
 	s.put("grass 1", false, grassTile(1))
 	s.put("grass 2", false, grassTile(2))
@@ -277,10 +299,10 @@ func Starter() *Sheet {
 	s.put("boards", false, floorBoards())
 	s.put("planks", false, planks(1))
 	s.put("water", true, seaTile(1, 0))
-	s.put("water b", true, seaTile(1, 1))
-	s.put("water c", true, seaTile(1, 2))
-	s.put("water d", true, seaTile(1, 3))
-	s.animate("water", 320, "water", "water b", "water c", "water d")
+	s.put("water moved b", true, seaTile(1, 1))
+	s.put("water moved c", true, seaTile(1, 2))
+	s.put("water moved d", true, seaTile(1, 3))
+	s.animate("water", 320, "water", "water moved b", "water moved c", "water moved d")
 	s.put("stone top", true, stoneWall(true))
 	s.put("stone", true, stoneWall(false))
 	s.put("rock", true, rock())
@@ -313,7 +335,7 @@ func Starter() *Sheet {
 	s.sets = []set{
 		{name: "Cliff", is: "cliff", corners: "cliff", whole: []string{"cliff", "cliff"}, beyond: true},
 		{name: "Water", is: "water", corners: "water", whole: []string{"water", "water"}, beyond: true, counts: []string{"planks"}},
-		{name: "Path", is: "path", corners: "path", whole: []string{"sand", "sand"}},
+		{name: "Path", is: "path", sides: "path"},
 	}
 	return s.finish()
 }

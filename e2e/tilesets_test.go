@@ -240,7 +240,7 @@ func TestPropertiesOfTilesAndZonesAndOwnParts(t *testing.T) {
 	k.press("Add a property")
 	k.write("[aria-label='Name of property 1']", "Slip")
 	k.keys(input.Tab)
-	k.see("[aria-label='Own properties of tiles']", "Slip")
+	k.see("[aria-label='Name of property 1']", "Slip")
 	must(t, k.find("[aria-label='Type of Slip']", "").Select([]string{"number"}, true, rod.SelectorTypeText))
 	k.stored(func(d *document.Document) error {
 		if p := d.Tilesets.Get(sample.Coast).Properties; len(p) != 1 || p[0].Name != "Slip" || p[0].Type != "number" {
