@@ -316,6 +316,10 @@ func (l *Log) State(ctx context.Context, project string) (*document.Document, in
 // StateAt gives a project's document as it was after an edit number.
 func (l *Log) StateAt(ctx context.Context, project string, seq int64) (*document.Document, error) {
 	tx := l.store.db.WithContext(ctx)
+	var p Project
+	if err := found(tx.Select("head").Take(&p, "id = ? AND head >= ?", project, seq).Error); err != nil {
+		return nil, err
+	}
 	var s Snapshot
 	if err := found(tx.Where("project_id = ? AND seq <= ?", project, seq).Order("seq DESC").Take(&s).Error); err != nil {
 		return nil, err

@@ -92,8 +92,8 @@ func Lift(a Area) (*document.Motif, error) {
 	return out, nil
 }
 
-func moved(r *grid.Region, dx, dy int) *grid.Region {
-	out := &grid.Region{}
+func moved(r *grid.Region, dx, dy int) (out *grid.Region) {
+	out = &grid.Region{}
 	for _, s := range r.Spans() {
 		out.AddRect(grid.Rect{X: s.X0 + dx, Y: s.Y + dy, W: s.X1 - s.X0, H: 1})
 	}

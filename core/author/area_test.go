@@ -11,8 +11,8 @@ import (
 	"testing"
 )
 
-func box(x, y, w, h int) *grid.Region {
-	r := &grid.Region{}
+func box(x, y, w, h int) (r *grid.Region) {
+	r = &grid.Region{}
 	r.AddRect(grid.Rect{X: x, Y: y, W: w, H: h})
 	return r
 }

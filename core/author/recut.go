@@ -57,7 +57,7 @@ func MatchByPlace(old document.Cut, oldW, oldH int, next document.Cut, nextW, ne
 	return out
 }
 
-func tileRect(c document.Cut, tile, columns int) grid.Rect {
+func tileRect(c document.Cut, tile, columns int) (r grid.Rect) {
 	return grid.Rect{X: c.Margin + tile%columns*(c.CellWidth+c.Spacing), Y: c.Margin + tile/columns*(c.CellHeight+c.Spacing), W: c.CellWidth, H: c.CellHeight}
 }
 

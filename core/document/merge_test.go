@@ -53,8 +53,8 @@ func TestSlopesAreJoined(t *testing.T) {
 	}
 	set.Infos = []document.TileInfo{one(10, "ground rising right"), one(11, "gentle left, upper"), one(12, "gentle left, lower")}
 	d.Tilesets = d.Tilesets.With(set.ID, &set)
-	at := func(x, y int) *grid.Region {
-		r := &grid.Region{}
+	at := func(x, y int) (r *grid.Region) {
+		r = &grid.Region{}
 		r.Add(grid.Point{X: x, Y: y})
 		return r
 	}

@@ -16,8 +16,8 @@ func TestZonesDecideWhatIsSolid(t *testing.T) {
 	zone := func(id document.ID, number int, is string) edit.Primitive {
 		return edit.Insert(edit.Ref{Type: edit.TypeZone, ID: id}, document.Zone{ID: id, Name: is, Number: number, Is: is, Hatch: "dots", Colour: "#102030"})
 	}
-	one := func(x, y int) *grid.Region {
-		r := &grid.Region{}
+	one := func(x, y int) (r *grid.Region) {
+		r = &grid.Region{}
 		r.Add(grid.Point{X: x, Y: y})
 		return r
 	}

@@ -32,8 +32,8 @@ func pans() hand.Work {
 	return at(d, d.Maps.Get(sample.Pans))
 }
 
-func inside(x0, y0, x1, y1 int) *grid.Region {
-	r := &grid.Region{}
+func inside(x0, y0, x1, y1 int) (r *grid.Region) {
+	r = &grid.Region{}
 	r.AddRect(grid.RectOf(grid.Point{X: x0, Y: y0}, grid.Point{X: x1, Y: y1}))
 	return r
 }
