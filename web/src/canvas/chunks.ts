@@ -83,6 +83,8 @@ export class Chunks {
 			if (!part) return found?.bitmap // the old picture until there is time
 			parts.push(part)
 		}
+		// put together in a frame of its own when drawing the parts took the time
+		if (!found && performance.now() > this.until) return undefined
 		return this.compose(m, run, found ?? this.add(key, `${m.id},${cx},${cy}`), parts, level)
 	}
 

@@ -547,11 +547,20 @@ function fillRegion(ctx: Context, m: MapInfo, view: View, g: Ghost, colour: stri
 		}
 		return
 	}
-	for (const s of g.spans ?? []) {
-		const r = view.cellRect(m, { x: s.x0, y: s.y, w: s.x1 - s.x0, h: 1 })
-		ctx.fillRect(r.x, r.y, r.w, r.h)
+	// many spans are kept as one path, in cells
+	if (spanned?.of !== g) {
+		const path = new Path2D()
+		for (const s of g.spans ?? []) path.rect(s.x0, s.y, s.x1 - s.x0, 1)
+		spanned = { of: g, path }
 	}
+	const a = view.screen(0, 0)
+	ctx.save()
+	ctx.transform(m.cellWidth * view.scale, 0, 0, m.cellHeight * view.scale, a.x, a.y)
+	ctx.fill(spanned.path)
+	ctx.restore()
 }
+
+let spanned: { of: Ghost; path: Path2D } | null = null
 
 export function drawLabel(ctx: Context, text: string, x: number, y: number, dpr: number, colour: string) {
 	ctx.font = `600 ${12 * dpr}px 'Sometype Mono Variable', monospace`

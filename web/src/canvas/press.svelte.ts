@@ -23,7 +23,7 @@ export class Press {
 	cursor = $state.raw<Point | null>(null)
 	hover = $state.raw<Entity | null>(null)
 	spaceDown = $state(false)
-	private ghostOf: { key: string; turn: number; ghost: Ghost } | null = null
+	private ghostOf: { key: string; hold: string; turn: number; ghost: Ghost } | null = null
 
 	constructor(
 		private w: Workspace,
@@ -432,6 +432,15 @@ export class Press {
 		}
 	}
 
+	/** Whether a fill from another cell is sure to do the same. */
+	private sameFill(g: Ghost, at: Point): boolean {
+		const { grip } = this.w.hand
+		const plain =
+			['eraser', 'zone', 'material'].includes(grip.what) || (grip.what === 'tiles' && grip.cells?.length === 1)
+		if (grip.shape !== 'fill' || !plain || g.refusal || this.w.hand.mirrorOf(this.m!).mode) return false
+		return (g.spans ?? []).some((s) => s.y === at.y && at.x >= s.x0 && at.x < s.x1)
+	}
+
 	/** What the press would do, asked from the core only when something differs. */
 	ghost(): Ghost | null {
 		const { w, m, does } = this
@@ -443,8 +452,12 @@ export class Press {
 		const gesture = { way, remove: painting && does.remove, even: painting && does.even, seed: w.hand.seed }
 		const mirror = w.hand.mirrorOf(m)
 		const last = way[way.length - 1]
-		const hold = JSON.stringify([w.hand.grip, mirror, w.hand.seed, w.area?.count, w.area?.bounds])
-		const key = `${m.id} ${w.active} ${way.length} ${last.x},${last.y} ${gesture.remove} ${gesture.even} ${hold}`
+		const hold = `${m.id} ${w.active} ${gesture.remove} ${JSON.stringify([w.hand.grip, mirror, w.hand.seed, w.area?.count, w.area?.bounds])}`
+		const key = `${hold} ${way.length} ${last.x},${last.y} ${gesture.even}`
+		// a fill from anywhere in the same area is the same fill
+		const before = this.ghostOf
+		if (before?.hold === hold && before.turn === w.project.turn && this.sameFill(before.ghost, last))
+			return before.ghost
 		if (this.ghostOf?.key !== key || this.ghostOf.turn !== w.project.turn) {
 			const ghost = w.project.ask<Ghost>('preview', {
 				map: m.id,
@@ -453,7 +466,7 @@ export class Press {
 				gesture,
 				mirror,
 			})
-			this.ghostOf = { key, turn: w.project.turn, ghost }
+			this.ghostOf = { key, hold, turn: w.project.turn, ghost }
 		}
 		return this.ghostOf.ghost
 	}
