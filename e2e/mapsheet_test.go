@@ -4,10 +4,13 @@ import (
 	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/sample"
+	"encoding/json"
 	"fmt"
 	"testing"
 
+	"github.com/go-rod/rod"
 	"github.com/go-rod/rod/lib/input"
+	"github.com/go-rod/rod/lib/proto"
 )
 
 func boundsAre(want grid.Rect) func(*document.Document) error {
@@ -139,5 +142,58 @@ func TestCellSizeAfterPainting(t *testing.T) {
 	})
 	k.press("Close")
 	k.see("[data-testid=odd-size]", "stand on the lower edge")
+	k.same()
+}
+
+// onDiamond is the middle of a cell on a grid of diamonds, on the page.
+func (k *tab) onDiamond(x, y int) proto.Point {
+	k.Helper()
+	var v struct{ Scale, X, Y, Left, Top float64 }
+	must(k.T, json.Unmarshal([]byte(k.eval(`() => {
+		const r = document.querySelector('[data-testid=map]').getBoundingClientRect()
+		return JSON.stringify({ ...azzel.view(), left: r.left, top: r.top })
+	}`)), &v))
+	u, w := float64(x)+0.5, float64(y)+0.5
+	return proto.NewPoint(v.Left+((u-w)*8-v.X)*v.Scale, v.Top+((u+w)*4-v.Y)*v.Scale)
+}
+
+// On a grid of diamonds pointing, ghosts and painting are about the same cells.
+func TestGridOfDiamonds(t *testing.T) {
+	k := world(t).open()
+	k.press("Size, shift, exchange or clear Quay")
+	must(t, k.find("[aria-label=Grid]", "").Select([]string{"diamonds"}, true, rod.SelectorTypeText))
+	k.stored(func(d *document.Document) error {
+		if m := d.Maps.Get(sample.Quay); m.Grid != document.GridDiamond || m.CellHeight != 8 {
+			return fmt.Errorf("the map is %+v", m)
+		}
+		return nil
+	})
+	k.press("Close")
+	k.gone("[aria-label='Cell size']")
+	k.holdTile(5)
+	k.keys(input.KeyB)
+	for _, c := range [][2]int{{0, 0}, {19, 0}, {0, 11}, {7, 4}} {
+		k.move(k.onDiamond(c[0], c[1]))
+		k.see("[data-testid=status]", fmt.Sprintf("cell %d, %d", c[0], c[1]))
+	}
+	k.hold(left, k.onDiamond(3, 4), k.onDiamond(8, 6))
+	k.see("[data-testid=ghost]", "puts down 6 × 3 on Ground")
+	must(t, k.page.Mouse.Up(left, 1))
+	k.stored(cellsAre(sample.Ground, 3, 4, 5, 8, 6, 5, 9, 6, 0))
+	k.stored(count(sample.Ground, 5, 18))
+	// picking entities, and moving them by cells
+	k.keys(input.Escape)
+	k.click(k.onDiamond(4, 2))
+	k.see("[data-testid=details] input", "Pearl")
+	k.drag(left, k.onDiamond(4, 2), k.onDiamond(6, 3))
+	k.stored(func(d *document.Document) error {
+		if e := d.Entity(sample.Quay, sample.Pearl); e.X != 96 || e.Y != 24 {
+			return fmt.Errorf("the pearl stands at %d,%d", e.X, e.Y)
+		}
+		return nil
+	})
+	k.focusMap()
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing]", "")
 	k.same()
 }

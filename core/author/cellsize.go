@@ -39,6 +39,39 @@ func SetCellSize(m *document.Map, w, h int) (Change, error) {
 	return c, nil
 }
 
+// SetGrid draws a map's cells as squares or as diamonds. Cells as high as broad
+// become half as high for diamonds, and whole again for squares.
+func SetGrid(m *document.Map, kind string) (Change, error) {
+	if kind == m.Grid {
+		return Change{}, errors.New("the map has this grid already")
+	}
+	ref := edit.Ref{Type: edit.TypeMap, ID: m.ID}
+	c := changed("Square cells on "+m.Name, edit.Set(ref, "grid", kind))
+	w, h := m.CellWidth, m.CellHeight
+	switch {
+	case kind == document.GridDiamond:
+		c.Label.Text = "Diamonds on " + m.Name
+		if h == w && w > 1 {
+			h = w / 2
+		}
+	case h == w/2:
+		h = w
+	}
+	next := *m
+	next.Grid = kind
+	if err := next.Check(); err != nil {
+		return Change{}, err
+	}
+	if h != m.CellHeight {
+		size, err := SetCellSize(m, w, h)
+		if err != nil {
+			return Change{}, err
+		}
+		c.Do = append(c.Do, size.Do...)
+	}
+	return c, nil
+}
+
 // OddLayers lists the layers of a map on which tiles of another size than its
 // cells lie; these stand on the lower edge of their cells.
 func OddLayers(d *document.Document, m *document.Map) []document.ID {

@@ -9,6 +9,24 @@ import (
 	"testing"
 )
 
+func TestGridOfDiamonds(t *testing.T) {
+	start := sample.World()
+	c, err := author.SetGrid(quay(start), document.GridDiamond)
+	d := done(t, start, c, err)
+	if m := quay(d); m.Grid != document.GridDiamond || m.CellHeight != 8 || d.Entity(sample.Quay, sample.Door).Y != 16 {
+		t.Errorf("the map is %+v", m)
+	}
+	c, err = author.SetGrid(quay(d), document.GridSquare)
+	if d = done(t, d, c, err); d.Hash() != start.Hash() {
+		t.Error("squares again are not what they were")
+	}
+	for _, kind := range []string{"hexagon", document.GridSquare} {
+		if _, err := author.SetGrid(quay(start), kind); err == nil {
+			t.Errorf("a grid of %q was taken", kind)
+		}
+	}
+}
+
 func TestCellSizeIsChangedAfterPainting(t *testing.T) {
 	d := sample.World()
 	if odd := author.OddLayers(d, quay(d)); len(odd) != 0 {

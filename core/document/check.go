@@ -165,6 +165,9 @@ func (c Cut) Check(width, height int) error {
 
 // Check finds what is wrong with a map's own fields.
 func (m *Map) Check() error {
+	if m.Grid != GridSquare && m.Grid != GridDiamond {
+		return fmt.Errorf("there is no grid called “%.40s”", m.Grid)
+	}
 	return first(checkID("the map", m.ID), checkName(m.Name), checkOrder(m.Order), checkCellSize(m.CellWidth, m.CellHeight),
 		checkRange("a map's width", m.Bounds.W, 1, MaxSide), checkRange("a map's height", m.Bounds.H, 1, MaxSide),
 		checkRange("a map's left side", m.Bounds.X, -MaxSide*16, MaxSide*16), checkRange("a map's top", m.Bounds.Y, -MaxSide*16, MaxSide*16))

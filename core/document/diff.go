@@ -44,7 +44,7 @@ func Diff(a, b *Document) Change {
 			old = &Map{}
 		}
 		c.Head = c.Head || old.Name != m.Name || old.Order != m.Order || old.Bounds != m.Bounds ||
-			old.CellWidth != m.CellWidth || old.CellHeight != m.CellHeight || old.Layers.Len() != m.Layers.Len()
+			old.CellWidth != m.CellWidth || old.CellHeight != m.CellHeight || old.Grid != m.Grid || old.Layers.Len() != m.Layers.Len()
 		if !old.Entities.Same(m.Entities) {
 			c.Entities = append(c.Entities, m.ID)
 		}

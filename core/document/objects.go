@@ -110,10 +110,19 @@ type Map struct {
 	Bounds     grid.Rect `json:"bounds"`
 	CellWidth  int       `json:"cellWidth"`
 	CellHeight int       `json:"cellHeight"`
+	// Grid is how cells are drawn: GridSquare or GridDiamond. Whatever it is, cells,
+	// entities and the hero live on the square ground plane.
+	Grid string `json:"grid"`
 
 	Layers   Table[Layer]  `json:"-"`
 	Entities Table[Entity] `json:"-"`
 }
+
+// The grids: a diamond is as wide as CellWidth and as high as CellHeight.
+const (
+	GridSquare  = ""
+	GridDiamond = "diamond"
+)
 
 // Layer kinds.
 const (

@@ -131,6 +131,12 @@ func init() {
 		}) (author.Change, error) {
 			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.SetCellSize(m, a.W, a.H) })
 		}),
+		"setGrid": authored(func(d *document.Document, a struct {
+			Map  document.ID `json:"map"`
+			Grid string      `json:"grid"`
+		}) (author.Change, error) {
+			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.SetGrid(m, a.Grid) })
+		}),
 		"oddLayers": with(func(s *Session, a mapArgs) (any, error) {
 			m, err := s.mapOf(a.Map)
 			if err != nil {

@@ -41,6 +41,7 @@
 		frame = 0
 		const m = w.map
 		if (!view.width) return
+		if (m) view.use(m)
 		if (mapStale) {
 			mapStale = false
 			const ctx = base.getContext('2d')!

@@ -9,9 +9,10 @@
 	let over: HTMLCanvasElement
 	let turn = $state(0)
 	const m = $derived(w.map!)
-	const scale = $derived(Math.min(150 / (m.bounds.w * m.cellWidth), 110 / (m.bounds.h * m.cellHeight)))
-	const width = $derived(Math.max(8, Math.round(m.bounds.w * m.cellWidth * scale)))
-	const height = $derived(Math.max(8, Math.round(m.bounds.h * m.cellHeight * scale)))
+	const all = $derived(new View().drawn(m))
+	const scale = $derived(Math.min(150 / all.w, 110 / all.h))
+	const width = $derived(Math.max(8, Math.round(all.w * scale)))
+	const height = $derived(Math.max(8, Math.round(all.h * scale)))
 
 	$effect(() => {
 		const again = () => turn++
@@ -26,8 +27,8 @@
 			canvas.width = small.width = width
 			canvas.height = small.height = height
 			small.scale = scale
-			small.x = m.bounds.x * m.cellWidth
-			small.y = m.bounds.y * m.cellHeight
+			small.x = all.x
+			small.y = all.y
 			if (!w.scene.draw(canvas.getContext('2d')!, m, small)) timer = setTimeout(draw, 30)
 		}
 		return () => clearTimeout(timer)
@@ -38,8 +39,8 @@
 		over.width = width
 		over.height = height
 		const ctx = over.getContext('2d')!
-		const x = (view.x - m.bounds.x * m.cellWidth) * scale
-		const y = (view.y - m.bounds.y * m.cellHeight) * scale
+		const x = (view.x - all.x) * scale
+		const y = (view.y - all.y) * scale
 		const [fw, fh] = [(view.width / view.scale) * scale, (view.height / view.scale) * scale]
 		for (const [line, colour] of [
 			[3, '#1e2a2e'],
@@ -53,10 +54,8 @@
 
 	function go(e: PointerEvent) {
 		const r = over.getBoundingClientRect()
-		w.view.centre(
-			m.bounds.x * m.cellWidth + (e.clientX - r.left) / scale,
-			m.bounds.y * m.cellHeight + (e.clientY - r.top) / scale,
-		)
+		w.view.x = all.x + (e.clientX - r.left) / scale - w.view.width / 2 / w.view.scale
+		w.view.y = all.y + (e.clientY - r.top) / scale - w.view.height / 2 / w.view.scale
 	}
 </script>
 

@@ -3,11 +3,22 @@ import type { Zone } from '../core/types'
 type Context = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D
 
 /** Draws a zone's cell: its hatch on a veil of its colour, so that colour alone tells nothing. */
-export function drawZone(ctx: Context, zone: Zone | undefined, x: number, y: number, w: number, h: number) {
+export function drawZone(
+	ctx: Context,
+	zone: Zone | undefined,
+	x: number,
+	y: number,
+	w: number,
+	h: number,
+	area?: Path2D,
+) {
 	ctx.save()
-	ctx.beginPath()
-	ctx.rect(x, y, w, h)
-	ctx.clip()
+	if (area) ctx.clip(area)
+	else {
+		ctx.beginPath()
+		ctx.rect(x, y, w, h)
+		ctx.clip()
+	}
 	ctx.fillStyle = `${zone?.colour ?? '#808080'}4d`
 	ctx.fillRect(x, y, w, h)
 	ctx.beginPath()

@@ -3,7 +3,7 @@ import type { Workspace } from '../workspace.svelte'
 import { drawZone } from './hatches'
 import { outlineOf } from './outline'
 import { lossWords } from '../stack/lossWords'
-import { cased } from './scene'
+import { areaOf, boxOf, cased, casedArea, cellArea } from './scene'
 import type { View } from './view.svelte'
 
 type Context = CanvasRenderingContext2D
@@ -37,18 +37,18 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 	if (w.solids) drawSolids(ctx, w, m, view, dpr)
 	if (w.screen) drawScreen(ctx, w, m, view, dpr)
 	if (w.resizing) drawResizing(ctx, w, m, view, dpr)
-	else if (!w.hand.holding && w.hand.mirrorOf(m).mode === '') drawSides(ctx, m, view, dpr)
+	else if (!w.hand.holding && w.hand.mirrorOf(m).mode === '' && !view.diamond) drawSides(ctx, m, view, dpr)
 	const entities = w.project.entities(m.id)
 	drawPassages(ctx, w, m, view, entities, doing.hover, dpr)
 	drawWires(ctx, w, m, view, entities)
 	for (const e of entities) {
 		if (w.selected.includes(e.id)) drawSelected(ctx, view, e, doing.moved)
-		else if (e === doing.hover && !w.hand.holding) outline(ctx, boxOf(view, e), chalk, ink)
+		else if (e === doing.hover && !w.hand.holding) outline(ctx, frameOf(view, e), chalk, ink)
 	}
 	const one = w.selection.length === 1 && !w.hand.holding ? w.selection[0] : null
 	if (one && hasNub(one) && !doing.moved) drawNub(ctx, nubOf(view, one, dpr), dpr)
 	if (doing.wire) drawWire(ctx, middle(boxOf(view, doing.wire.from)), doing.wire.to, true)
-	if (doing.wire?.door) outline(ctx, boxOf(view, doing.wire.door), saffron, ink)
+	if (doing.wire?.door) outline(ctx, frameOf(view, doing.wire.door), saffron, ink)
 	if (w.area?.map === m.id) drawArea(ctx, m, view, w.area, doing.shifted, dpr)
 	drawAxes(ctx, w, m, view, dpr)
 	if (doing.ghost) drawGhost(ctx, w, m, view, doing.ghost, dpr)
@@ -57,8 +57,9 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 		ctx.fillRect(doing.band.x, doing.band.y, doing.band.w, doing.band.h)
 		cased(ctx, doing.band.x + 0.5, doing.band.y + 0.5, doing.band.w, doing.band.h, saffron)
 	}
-	if (doing.cursor) drawCursor(ctx, view.cellRect(m, { ...doing.cursor, w: 1, h: 1 }))
-	if (w.rulers) drawRulers(ctx, w, m, view, dpr)
+	if (doing.cursor && view.diamond) outline(ctx, cellArea(view, m, doing.cursor.x, doing.cursor.y), saffron, ink)
+	else if (doing.cursor) drawCursor(ctx, view.cellRect(m, { ...doing.cursor, w: 1, h: 1 }))
+	if (w.rulers && !view.diamond) drawRulers(ctx, w, m, view, dpr)
 	for (const p of w.project.pointers.values()) {
 		if (p.map === m.id) drawPointer(ctx, view.screen(p.x, p.y), p.name, dpr)
 	}
@@ -66,6 +67,17 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 
 function drawGrid(ctx: Context, m: MapInfo, view: View) {
 	const b = m.bounds
+	if (view.diamond) {
+		const lines = new Path2D()
+		for (let x = b.x; x <= b.x + b.w; x++) [lines.moveTo(x, b.y), lines.lineTo(x, b.y + b.h)]
+		for (let y = b.y; y <= b.y + b.h; y++) [lines.moveTo(b.x, y), lines.lineTo(b.x + b.w, y)]
+		const placed = new Path2D()
+		placed.addPath(lines, view.matrix(m))
+		ctx.lineWidth = 1
+		ctx.strokeStyle = 'rgb(30 42 46 / 0.22)'
+		ctx.stroke(placed)
+		return
+	}
 	const all = view.cellRect(m, b)
 	const first = view.cell(m, 0, 0)
 	const last = view.cell(m, view.width, view.height)
@@ -89,6 +101,7 @@ function drawEdge(ctx: Context, m: MapInfo, view: View) {
 	const r = view.cellRect(m, m.bounds)
 	ctx.lineWidth = 1
 	ctx.strokeStyle = ink
+	if (view.diamond) return ctx.stroke(cellArea(view, m, m.bounds.x, m.bounds.y, m.bounds.w, m.bounds.h))
 	ctx.strokeRect(r.x - 0.5, r.y - 0.5, r.w + 1, r.h + 1)
 }
 
@@ -102,9 +115,11 @@ function drawSolids(ctx: Context, w: Workspace, m: MapInfo, view: View, dpr: num
 	for (const piece of merged.pieces.rects) {
 		const r = view.cellRect(m, piece)
 		if (r.x > view.width || r.y > view.height || r.x + r.w < 0 || r.y + r.h < 0) continue
+		const area = cellArea(view, m, piece.x, piece.y, piece.w, piece.h)
 		ctx.fillStyle = 'rgb(177 68 44 / 0.28)'
-		ctx.fillRect(r.x, r.y, r.w, r.h)
-		cased(ctx, r.x + 1, r.y + 1, r.w - 2, r.h - 2, brick)
+		ctx.fill(area)
+		if (view.diamond) casedArea(ctx, area, brick)
+		else cased(ctx, r.x + 1, r.y + 1, r.w - 2, r.h - 2, brick)
 		if (r.w > 44 * dpr && r.h > 20 * dpr) {
 			drawLabel(ctx, `${piece.w} × ${piece.h}`, r.x + r.w / 2, r.y + r.h / 2, dpr, brick)
 		}
@@ -208,11 +223,10 @@ function drawResizing(ctx: Context, w: Workspace, m: MapInfo, view: View, dpr: n
 	const { bounds, loss } = w.resizing!
 	ctx.fillStyle = 'rgb(177 68 44 / 0.45)'
 	for (const s of loss.spans) {
-		const r = view.cellRect(m, { x: s.x0, y: s.y, w: s.x1 - s.x0, h: 1 })
-		ctx.fillRect(r.x, r.y, r.w, r.h)
+		ctx.fill(cellArea(view, m, s.x0, s.y, s.x1 - s.x0, 1))
 	}
 	const r = view.cellRect(m, bounds)
-	outline(ctx, r, saffron, ink, 1)
+	outline(ctx, cellsFrame(view, m, bounds), saffron, ink, 1)
 	const words = lossWords(loss)
 	drawLabel(ctx, `${bounds.w} × ${bounds.h}`, r.x + r.w / 2, Math.max(r.y + 14 * dpr, 14 * dpr), dpr, ink)
 	if (words)
@@ -224,6 +238,7 @@ function drawScreen(ctx: Context, w: Workspace, m: MapInfo, view: View, dpr: num
 	const { screen } = w.project.head.project
 	if (!screen.w || !screen.h || screen.w * m.cellWidth * view.scale < 40) return
 	ctx.beginPath()
+	if (view.diamond) return casedArea(ctx, cellArea(view, m, m.bounds.x, m.bounds.y, screen.w, screen.h), ink)
 	for (let y = m.bounds.y; y < m.bounds.y + m.bounds.h; y += screen.h) {
 		for (let x = m.bounds.x; x < m.bounds.x + m.bounds.w; x += screen.w) {
 			const r = view.cellRect(m, { x, y, w: screen.w, h: screen.h })
@@ -248,32 +263,38 @@ function drawScreen(ctx: Context, w: Workspace, m: MapInfo, view: View, dpr: num
 	ctx.stroke()
 }
 
-const boxOf = (view: View, e: Rect): Rect => {
-	const a = view.screen(e.x, e.y)
-	const b = view.screen(e.x + e.w, e.y + e.h)
-	return { x: a.x, y: a.y, w: b.x - a.x, h: b.y - a.y }
-}
-
 const middle = (r: Rect): Point => ({ x: r.x + r.w / 2, y: r.y + r.h / 2 })
 
-function outline(ctx: Context, r: Rect, colour: string, casing: string, out = 2) {
+/** A frame of two colours around a rectangle of the screen, or along any outline. */
+function outline(ctx: Context, shape: Rect | Path2D, colour: string, casing: string, out = 2) {
+	let area: Path2D
+	if (shape instanceof Path2D) area = shape
+	else {
+		area = new Path2D()
+		area.rect(shape.x - out, shape.y - out, shape.w + 2 * out, shape.h + 2 * out)
+	}
 	ctx.lineWidth = 4
 	ctx.strokeStyle = casing
-	ctx.strokeRect(r.x - out, r.y - out, r.w + 2 * out, r.h + 2 * out)
+	ctx.stroke(area)
 	ctx.lineWidth = 2
 	ctx.strokeStyle = colour
-	ctx.strokeRect(r.x - out, r.y - out, r.w + 2 * out, r.h + 2 * out)
+	ctx.stroke(area)
 }
 
+/** The frame of a box of the ground plane: outside it where cells are square. */
+const frameOf = (view: View, e: Rect): Rect | Path2D => (view.diamond ? areaOf(view, e) : boxOf(view, e))
+
+const cellsFrame = (view: View, m: MapInfo, r: Rect): Rect | Path2D =>
+	view.diamond ? cellArea(view, m, r.x, r.y, r.w, r.h) : view.cellRect(m, r)
+
 function drawSelected(ctx: Context, view: View, e: Entity, moved: Point | null) {
+	if (moved) e = { ...e, x: e.x + moved.x, y: e.y + moved.y }
 	const r = boxOf(view, e)
 	if (moved) {
-		r.x += Math.round(moved.x * view.scale)
-		r.y += Math.round(moved.y * view.scale)
 		ctx.fillStyle = 'rgb(226 165 42 / 0.3)'
-		ctx.fillRect(r.x, r.y, r.w, r.h)
+		ctx.fill(areaOf(view, e))
 	}
-	outline(ctx, r, saffron, ink)
+	outline(ctx, frameOf(view, e), saffron, ink)
 	if (e.kind === 'spawn' || e.kind === 'arrival') drawFacing(ctx, r, e.facing)
 }
 
@@ -315,16 +336,17 @@ function drawPassages(
 		const p = from.get(e.id)
 		if (!p) {
 			ctx.setLineDash([4 * dpr, 3 * dpr])
-			cased(ctx, r.x + 0.5, r.y + 0.5, r.w - 1, r.h - 1, brick)
+			casedArea(ctx, areaOf(view, e, 0.5), brick)
 			ctx.setLineDash([])
 			continue
 		}
+		const area = areaOf(view, e)
 		ctx.lineWidth = 5
 		ctx.strokeStyle = cobalt
-		ctx.strokeRect(r.x, r.y, r.w, r.h)
+		ctx.stroke(area)
 		ctx.lineWidth = 2
 		ctx.strokeStyle = chalk
-		ctx.strokeRect(r.x, r.y, r.w, r.h)
+		ctx.stroke(area)
 		if (e === hover || w.selected.includes(e.id)) {
 			const to = w.project.map(p.to.map)
 			drawLabel(ctx, to ? `to ${to.name}` : 'to a map that was removed', r.x + r.w / 2, r.y - 8 * dpr, dpr, cobalt)
@@ -405,10 +427,8 @@ let traced: { of: Selected; path: Path2D } | null = null
 function drawArea(ctx: Context, m: MapInfo, view: View, s: Selected, shifted: Point | null, dpr: number) {
 	if (traced?.of !== s) traced = { of: s, path: outlineOf(s) }
 	const trace = (by: Point) => {
-		const a = view.screen((s.bounds.x + by.x) * m.cellWidth, (s.bounds.y + by.y) * m.cellHeight)
 		const scaled = new Path2D()
-		const [w, h] = [m.cellWidth * view.scale, m.cellHeight * view.scale]
-		scaled.addPath(traced!.path, new DOMMatrix([w, 0, 0, h, a.x - s.bounds.x * w, a.y - s.bounds.y * h]))
+		scaled.addPath(traced!.path, view.matrix(m).translate(by.x, by.y))
 		ctx.lineWidth = 4 * dpr
 		ctx.strokeStyle = ink
 		ctx.stroke(scaled)
@@ -448,6 +468,17 @@ function axes(w: Workspace, m: MapInfo, view: View) {
 export function axisHandles(w: Workspace, m: MapInfo, view: View, dpr: number) {
 	const { b, at, upright, level } = axes(w, m, view)
 	const out: (Point & { upright: boolean })[] = []
+	if (view.diamond) {
+		// on diamonds the knobs lie at the ends of the lines themselves
+		const mirror = w.hand.mirrorOf(m)
+		const [x, y] = [(mirror.x / 2) * m.cellWidth, (mirror.y / 2) * m.cellHeight]
+		const { bounds } = m
+		if (upright) out.push({ ...view.screen(x, bounds.y * m.cellHeight), upright: true })
+		if (upright) out.push({ ...view.screen(x, (bounds.y + bounds.h) * m.cellHeight), upright: true })
+		if (level) out.push({ ...view.screen(bounds.x * m.cellWidth, y), upright: false })
+		if (level) out.push({ ...view.screen((bounds.x + bounds.w) * m.cellWidth, y), upright: false })
+		return out
+	}
 	const [top, left] = [Math.max(b.y - 12 * dpr, 12 * dpr), Math.max(b.x - 12 * dpr, 12 * dpr)]
 	const [bottom, right] = [
 		Math.min(b.y + b.h + 12 * dpr, view.height - 12 * dpr),
@@ -459,17 +490,19 @@ export function axisHandles(w: Workspace, m: MapInfo, view: View, dpr: number) {
 }
 
 function drawAxes(ctx: Context, w: Workspace, m: MapInfo, view: View, dpr: number) {
-	const { b, at, upright, level } = axes(w, m, view)
+	const { upright, level } = axes(w, m, view)
 	if (!upright && !level) return
+	const mirror = w.hand.mirrorOf(m)
+	const [x, y] = [(mirror.x / 2) * m.cellWidth, (mirror.y / 2) * m.cellHeight]
+	const { bounds } = m
+	const line = (x0: number, y0: number, x1: number, y1: number) => {
+		const [a, b] = [view.screen(x0, y0), view.screen(x1, y1)]
+		ctx.moveTo(a.x, a.y)
+		ctx.lineTo(b.x, b.y)
+	}
 	ctx.beginPath()
-	if (upright) {
-		ctx.moveTo(at.x, b.y)
-		ctx.lineTo(at.x, b.y + b.h)
-	}
-	if (level) {
-		ctx.moveTo(b.x, at.y)
-		ctx.lineTo(b.x + b.w, at.y)
-	}
+	if (upright) line(x, bounds.y * m.cellHeight, x, (bounds.y + bounds.h) * m.cellHeight)
+	if (level) line(bounds.x * m.cellWidth, y, (bounds.x + bounds.w) * m.cellWidth, y)
 	ctx.lineWidth = 3 * dpr
 	ctx.strokeStyle = chalk
 	ctx.stroke()
@@ -495,7 +528,7 @@ function drawAxes(ctx: Context, w: Workspace, m: MapInfo, view: View, dpr: numbe
 }
 
 /** Draws the cells of a ghost or piece: zones are told apart by their sign. */
-export function drawCell(ctx: Context, w: Workspace, cell: number, r: Rect, m?: MapInfo) {
+export function drawCell(ctx: Context, w: Workspace, cell: number, r: Rect, m?: MapInfo, area?: Path2D) {
 	if (cell < 0)
 		drawZone(
 			ctx,
@@ -504,6 +537,7 @@ export function drawCell(ctx: Context, w: Workspace, cell: number, r: Rect, m?: 
 			r.y,
 			r.w,
 			r.h,
+			area,
 		)
 	else if (cell) {
 		const p = m ? w.scene.pictures.standing(cell, m.cellWidth, m.cellHeight, r) : r
@@ -518,11 +552,13 @@ function drawGhost(ctx: Context, w: Workspace, m: MapInfo, view: View, g: Ghost,
 	if (g.removing) {
 		fillRegion(ctx, m, view, g, 'rgb(177 68 44 / 0.4)')
 		const taken = new Set(g.take)
-		for (const e of w.project.entities(m.id)) if (taken.has(e.id)) outline(ctx, boxOf(view, e), brick, chalk)
+		for (const e of w.project.entities(m.id)) if (taken.has(e.id)) outline(ctx, frameOf(view, e), brick, chalk)
 	} else {
 		ctx.globalAlpha = 0.8
 		for (let i = 0; g.cells && i < g.cells.length; i += 3) {
-			drawCell(ctx, w, g.cells[i + 2], view.cellRect(m, { x: g.cells[i], y: g.cells[i + 1], w: 1, h: 1 }), m)
+			const [x, y] = [g.cells[i], g.cells[i + 1]]
+			const area = view.diamond ? cellArea(view, m, x, y) : undefined
+			drawCell(ctx, w, g.cells[i + 2], view.cellRect(m, { x, y, w: 1, h: 1 }), m, area)
 		}
 		for (const e of g.entities ?? []) w.scene.entity(ctx, m, view, e, false)
 		ctx.globalAlpha = 1
@@ -531,7 +567,7 @@ function drawGhost(ctx: Context, w: Workspace, m: MapInfo, view: View, g: Ghost,
 		const one = g.entities?.length === 1 ? g.entities[0] : null
 		if (one && (one.kind === 'spawn' || one.kind === 'arrival')) drawFacing(ctx, boxOf(view, one), one.facing)
 	}
-	outline(ctx, all, g.removing ? brick : saffron, ink, 1)
+	outline(ctx, cellsFrame(view, m, g.bounds), g.removing ? brick : saffron, ink, 1)
 	if (g.bounds.w > 1 || g.bounds.h > 1) {
 		const text = `${g.bounds.w} × ${g.bounds.h}`
 		drawLabel(ctx, text, all.x + all.w / 2, Math.max(all.y - 10 * dpr, 12 * dpr), dpr, g.removing ? brick : ink)
@@ -542,8 +578,7 @@ function fillRegion(ctx: Context, m: MapInfo, view: View, g: Ghost, colour: stri
 	ctx.fillStyle = colour
 	if (g.cells) {
 		for (let i = 0; i < g.cells.length; i += 3) {
-			const r = view.cellRect(m, { x: g.cells[i], y: g.cells[i + 1], w: 1, h: 1 })
-			ctx.fillRect(r.x, r.y, r.w, r.h)
+			ctx.fill(cellArea(view, m, g.cells[i], g.cells[i + 1]))
 		}
 		return
 	}
@@ -553,11 +588,9 @@ function fillRegion(ctx: Context, m: MapInfo, view: View, g: Ghost, colour: stri
 		for (const s of g.spans ?? []) path.rect(s.x0, s.y, s.x1 - s.x0, 1)
 		spanned = { of: g, path }
 	}
-	const a = view.screen(0, 0)
-	ctx.save()
-	ctx.transform(m.cellWidth * view.scale, 0, 0, m.cellHeight * view.scale, a.x, a.y)
-	ctx.fill(spanned.path)
-	ctx.restore()
+	const placed = new Path2D()
+	placed.addPath(spanned.path, view.matrix(m))
+	ctx.fill(placed)
 }
 
 let spanned: { of: Ghost; path: Path2D } | null = null

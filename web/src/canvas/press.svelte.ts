@@ -1,6 +1,7 @@
 import type { Entity, Ghost, ID, MapInfo, Point, Rect, Selected } from '../core/types'
 import type { Picking, Workspace } from '../workspace.svelte'
 import { axisHandles, hasNub, type Side, sideHandles, nubOf, nubRadius, type Doing } from './overlay'
+import { boxOf } from './scene'
 
 type Does =
 	| { what: 'nothing' }
@@ -65,7 +66,7 @@ export class Press {
 				return
 			}
 		}
-		if (e.button === 0 && !w.play.on && !w.hand.holding && w.hand.mirrorOf(m).mode === '') {
+		if (e.button === 0 && !w.play.on && !w.hand.holding && w.hand.mirrorOf(m).mode === '' && !w.view.diamond) {
 			const { x, y } = at
 			const bar = sideHandles(m, w.view, this.dpr()).find((h) => x >= h.x && y >= h.y && x < h.x + h.w && y < h.y + h.h)
 			if (bar) {
@@ -252,7 +253,18 @@ export class Press {
 				const a = w.view.at(Math.min(does.from.x, does.to.x), Math.min(does.from.y, does.to.y))
 				const b = w.view.at(Math.max(does.from.x, does.to.x), Math.max(does.from.y, does.to.y))
 				const ids = this.shown()
-					.filter((e) => e.x < b.x && e.y < b.y && e.x + e.w > a.x && e.y + e.h > a.y)
+					.filter((e) => {
+						if (!w.view.diamond) return e.x < b.x && e.y < b.y && e.x + e.w > a.x && e.y + e.h > a.y
+						// on diamonds what is seen in the box is meant
+						const r = boxOf(w.view, e)
+						const [from, to] = [does.from, does.to]
+						return (
+							r.x < Math.max(from.x, to.x) &&
+							r.y < Math.max(from.y, to.y) &&
+							r.x + r.w > Math.min(from.x, to.x) &&
+							r.y + r.h > Math.min(from.y, to.y)
+						)
+					})
 					.map((e) => e.id)
 				const pressed = Math.hypot(does.to.x - does.from.x, does.to.y - does.from.y) < 3
 				w.select(pressed && !does.add ? [] : does.add ? [...new Set([...w.selected, ...ids])] : ids)

@@ -1,9 +1,10 @@
 import type { Core } from '../core/module'
-import type { ChunkAt, Entity, ID, Layer, LayerImage, MapInfo, PlayView } from '../core/types'
+import { drawZone } from './hatches'
+import type { ChunkAt, Entity, ID, Layer, LayerImage, MapInfo, PlayView, Rect } from '../core/types'
 import type { Project } from '../project/project.svelte'
 import { Chunks, chunkSide, levelOf } from './chunks'
 import { drawFigure, drawGlyph } from './glyphs'
-import { Pictures } from './pictures'
+import { Pictures, tilesetOf } from './pictures'
 import type { View } from './view.svelte'
 
 /** Draws maps: layers, entities and, in play, the hero. One is shared by all that shows maps. */
@@ -77,14 +78,18 @@ export class Scene {
 		this.chunks.beginFrame()
 		const { play } = o
 		ctx.imageSmoothingEnabled = view.scale < 1
-		const a = view.screen(m.bounds.x * m.cellWidth, m.bounds.y * m.cellHeight)
-		const b = view.screen((m.bounds.x + m.bounds.w) * m.cellWidth, (m.bounds.y + m.bounds.h) * m.cellHeight)
+		view.use(m)
+		const all = areaOf(view, {
+			x: m.bounds.x * m.cellWidth,
+			y: m.bounds.y * m.cellHeight,
+			w: m.bounds.w * m.cellWidth,
+			h: m.bounds.h * m.cellHeight,
+		})
 		ctx.fillStyle = play ? '#0d1112' : ground()
-		ctx.fillRect(a.x, a.y, b.x - a.x, b.y - a.y)
+		ctx.fill(all)
 		ctx.save()
-		ctx.beginPath()
-		ctx.rect(a.x, a.y, b.x - a.x, b.y - a.y)
-		ctx.clip()
+		// what stands on diamonds reaches over the map's edge
+		if (!view.diamond) ctx.clip(all)
 		let whole = true
 		let heroDrawn = !play
 		let run: Layer[] = []
@@ -312,6 +317,10 @@ export class Scene {
 
 	/** Draws layers of tiles; of a single one also a single row. */
 	private tiles(ctx: CanvasRenderingContext2D, m: MapInfo, run: Layer[], view: View, row?: number): boolean {
+		if (view.diamond) {
+			for (const l of run) this.diamonds(ctx, m, l, view)
+			return true
+		}
 		const level = levelOf(view.scale)
 		const first = view.cell(m, 0, 0)
 		const last = view.cell(m, view.width, view.height)
@@ -364,6 +373,50 @@ export class Scene {
 		return whole
 	}
 
+	/** Draws a layer's cells on a grid of diamonds, the farthest first. */
+	private diamonds(ctx: CanvasRenderingContext2D, m: MapInfo, l: Layer, view: View) {
+		const b = m.bounds
+		// the cells under the corners of what is seen, with room for what stands higher
+		const seen = [
+			view.cell(m, 0, 0),
+			view.cell(m, view.width, 0),
+			view.cell(m, 0, view.height + 128 * view.scale),
+			view.cell(m, view.width, view.height + 128 * view.scale),
+		]
+		const x0 = Math.max(b.x, Math.min(...seen.map((c) => c.x)))
+		const x1 = Math.min(b.x + b.w - 1, Math.max(...seen.map((c) => c.x)))
+		const y0 = Math.max(b.y, Math.min(...seen.map((c) => c.y)))
+		const y1 = Math.min(b.y + b.h - 1, Math.max(...seen.map((c) => c.y)))
+		const chunks = new Map<string, Uint32Array | null>()
+		const at = (x: number, y: number): number => {
+			const [cx, cy] = [Math.floor(x / chunkSide), Math.floor(y / chunkSide)]
+			const key = `${cx},${cy}`
+			let cells = chunks.get(key)
+			if (cells === undefined) {
+				cells = this.project.core.chunk(m.id, l.id, cx, cy)?.slice() ?? null
+				chunks.set(key, cells)
+			}
+			return cells ? cells[(y - cy * chunkSide) * chunkSide + x - cx * chunkSide] : 0
+		}
+		ctx.globalAlpha = l.opacity / 100
+		for (let sum = x0 + y0; sum <= x1 + y1; sum++) {
+			for (let x = Math.max(x0, sum - y1); x <= Math.min(x1, sum - y0); x++) {
+				const cell = at(x, sum - x)
+				if (!cell) continue
+				const r = view.cellRect(m, { x, y: sum - x, w: 1, h: 1 })
+				if (r.x > view.width || r.x + r.w < 0) continue
+				if (l.kind === 'zones') {
+					const zone = this.project.head.zones.find((z) => z.number === tilesetOf(cell))
+					drawZone(ctx, zone, r.x, r.y, r.w, r.h, cellArea(view, m, x, sum - x))
+				} else {
+					const p = this.pictures.standing(cell, m.cellWidth, m.cellHeight, r)
+					this.pictures.draw(ctx, cell, p.x, p.y, p.w, p.h)
+				}
+			}
+		}
+		ctx.globalAlpha = 1
+	}
+
 	/** The tiles that an entity is drawn as; 0 for its glyph. */
 	look(e: Pick<Entity, 'kind' | 'look' | 'lookOn'>, on: boolean): number {
 		const { project } = this.project.head
@@ -386,17 +439,18 @@ export class Scene {
 
 	/** Draws one entity; in play only what the player sees. */
 	entity(ctx: CanvasRenderingContext2D, m: MapInfo, view: View, e: Entity, on: boolean, playing = false) {
-		const a = view.screen(e.x, e.y)
-		const b = view.screen(e.x + e.w, e.y + e.h)
+		const box = boxOf(view, e)
+		const a = { x: box.x, y: box.y }
+		const b = { x: box.x + box.w, y: box.y + box.h }
 		if (b.x < 0 || b.y < 0 || a.x > view.width || a.y > view.height) return
 		const look = this.look(e, on)
 		if (look) {
 			// what covers many cells repeats its tile
 			for (let y = e.y; y < e.y + e.h; y += m.cellHeight) {
 				for (let x = e.x; x < e.x + e.w; x += m.cellWidth) {
-					const p = view.screen(x, y)
-					const q = view.screen(x + m.cellWidth, y + m.cellHeight)
-					this.pictures.draw(ctx, look, p.x, p.y, q.x - p.x, q.y - p.y)
+					const r = boxOf(view, { x, y, w: m.cellWidth, h: m.cellHeight })
+					const p = view.diamond ? this.pictures.standing(look, m.cellWidth, m.cellHeight, r) : r
+					this.pictures.draw(ctx, look, p.x, p.y, p.w, p.h)
 				}
 			}
 			return
@@ -404,7 +458,7 @@ export class Scene {
 		if (playing) {
 			if (e.kind === 'spawn' || e.kind === 'arrival' || e.kind === 'exit' || (e.kind === 'door' && on)) return
 		} else if (e.kind === 'exit' || e.kind === 'door') {
-			cased(ctx, a.x + 0.5, a.y + 0.5, b.x - a.x - 1, b.y - a.y - 1, e.kind === 'exit' ? '#33509e' : '#8a4b22')
+			casedArea(ctx, areaOf(view, e, 0.5), e.kind === 'exit' ? '#33509e' : '#8a4b22')
 		}
 		const cell = Math.min(b.x - a.x, b.y - a.y, m.cellWidth * view.scale)
 		const size = Math.max(6, Math.min(cell * 0.86, 40))
@@ -414,8 +468,14 @@ export class Scene {
 	/** Draws the hero with the top left of its picture's cell at a map pixel. */
 	heroAt(ctx: CanvasRenderingContext2D, m: MapInfo, view: View, x: number, y: number, facing: string, steps = 0) {
 		const frames = this.project.head.project.hero.frames[['up', 'right', 'down', 'left'].indexOf(facing)]
-		const a = view.screen(x, y)
-		const b = view.screen(x + m.cellWidth, y + m.cellHeight)
+		const box = boxOf(view, { x, y, w: m.cellWidth, h: m.cellHeight })
+		// on diamonds the hero keeps its size and stands in the middle of its cell
+		const side = Math.min(box.w, m.cellWidth * view.scale)
+		const r = view.diamond
+			? { x: box.x + (box.w - side) / 2, y: box.y + box.h / 2 - side * 0.9, w: side, h: side }
+			: box
+		const a = { x: r.x, y: r.y }
+		const b = { x: r.x + r.w, y: r.y + r.h }
 		// the first picture stands, the others walk
 		const frame = frames && steps > 0 && frames.length > 1 ? 1 + (Math.floor(steps / 8) % (frames.length - 1)) : 0
 		if (frames?.length) this.pictures.draw(ctx, frames[frame], a.x, a.y, b.x - a.x, b.y - a.y)
@@ -441,6 +501,43 @@ const none = new Set<ID>()
 const plain = (l: Layer) => !l.tint && !l.offsetX && !l.offsetY && !l.lagX && !l.lagY && !l.foot
 const sortable = (l: Layer) =>
 	!l.tint && !l.lagX && !l.lagY && (l.kind === 'entities' ? !l.offsetX && !l.offsetY : l.kind === 'tiles' && l.foot)
+
+/** The rectangle of the screen around a box of the ground plane, in map pixels. */
+export function boxOf(view: View, e: Rect): Rect {
+	if (!view.diamond) {
+		const a = view.screen(e.x, e.y)
+		const b = view.screen(e.x + e.w, e.y + e.h)
+		return { x: a.x, y: a.y, w: b.x - a.x, h: b.y - a.y }
+	}
+	const all = view.corners(e)
+	return { x: all[3].x, y: all[0].y, w: all[1].x - all[3].x, h: all[2].y - all[0].y }
+}
+
+/** The outline of a box of the ground plane on the screen, drawn in by so many pixels. */
+export function areaOf(view: View, e: Rect, inset = 0): Path2D {
+	const out = new Path2D()
+	if (!view.diamond) {
+		const r = boxOf(view, e)
+		out.rect(r.x + inset, r.y + inset, r.w - 2 * inset, r.h - 2 * inset)
+		return out
+	}
+	view.corners(e).forEach((p, i) => out[i ? 'lineTo' : 'moveTo'](p.x, p.y))
+	out.closePath()
+	return out
+}
+
+export const cellArea = (view: View, m: MapInfo, x: number, y: number, w = 1, h = 1) =>
+	areaOf(view, { x: x * m.cellWidth, y: y * m.cellHeight, w: w * m.cellWidth, h: h * m.cellHeight })
+
+/** As cased, of any outline. */
+export function casedArea(ctx: CanvasRenderingContext2D, area: Path2D, colour: string) {
+	ctx.lineWidth = 3
+	ctx.strokeStyle = '#fcfaf5'
+	ctx.stroke(area)
+	ctx.lineWidth = 1.5
+	ctx.strokeStyle = colour
+	ctx.stroke(area)
+}
 
 /** A line with a casing of chalk, so that it shows on any art. */
 export function cased(ctx: CanvasRenderingContext2D, x: number, y: number, w: number, h: number, colour: string) {

@@ -10,6 +10,64 @@ export class View {
 	y = $state(0)
 	width = $state(0)
 	height = $state(0)
+	/** The size of a cell where the map's grid is of diamonds, in map pixels; null for squares. */
+	diamond = $state.raw<{ w: number; h: number } | null>(null)
+
+	/** Takes over a map's grid. */
+	use(m: MapInfo) {
+		const now = this.diamond
+		if (m.grid !== 'diamond') {
+			if (now) this.diamond = null
+		} else if (now?.w !== m.cellWidth || now.h !== m.cellHeight) this.diamond = { w: m.cellWidth, h: m.cellHeight }
+	}
+
+	/** Where a place of the ground plane lies on the drawn plane, both in map pixels. */
+	private project(x: number, y: number): Point {
+		const d = this.diamond
+		if (!d) return { x, y }
+		const [u, v] = [x / d.w, y / d.h]
+		return { x: ((u - v) * d.w) / 2, y: ((u + v) * d.h) / 2 }
+	}
+
+	/** The corners of a rectangle of the ground plane, in map pixels, on the screen. */
+	corners(r: Rect): Point[] {
+		return [
+			this.screen(r.x, r.y),
+			this.screen(r.x + r.w, r.y),
+			this.screen(r.x + r.w, r.y + r.h),
+			this.screen(r.x, r.y + r.h),
+		]
+	}
+
+	/** What brings a path in cells onto the screen. */
+	matrix(m: MapInfo): DOMMatrix {
+		const o = this.screen(0, 0)
+		const [w, h] = [m.cellWidth * this.scale, m.cellHeight * this.scale]
+		return this.diamond ? new DOMMatrix([w / 2, h / 2, -w / 2, h / 2, o.x, o.y]) : new DOMMatrix([w, 0, 0, h, o.x, o.y])
+	}
+
+	/** The smallest rectangle of the drawn plane that holds a map, in map pixels. */
+	drawn(m: MapInfo): Rect {
+		this.use(m)
+		const b = m.bounds
+		const ground = { x: b.x * m.cellWidth, y: b.y * m.cellHeight, w: b.w * m.cellWidth, h: b.h * m.cellHeight }
+		const all = [
+			this.project(ground.x, ground.y),
+			this.project(ground.x + ground.w, ground.y),
+			this.project(ground.x, ground.y + ground.h),
+			this.project(ground.x + ground.w, ground.y + ground.h),
+		]
+		const [x, y] = [Math.min(...all.map((p) => p.x)), Math.min(...all.map((p) => p.y))]
+		return { x, y, w: Math.max(...all.map((p) => p.x)) - x, h: Math.max(...all.map((p) => p.y)) - y }
+	}
+
+	/** Shows all of a map as large as it fits, at any scale up to the most. */
+	whole(m: MapInfo, most = Infinity) {
+		const all = this.drawn(m)
+		this.scale = Math.min(this.width / all.w, this.height / all.h, most)
+		this.x = all.x + all.w / 2 - this.width / 2 / this.scale
+		this.y = all.y + all.h / 2 - this.height / 2 / this.scale
+	}
 
 	get percent(): number {
 		return Math.round(this.scale * 100)
@@ -17,7 +75,11 @@ export class View {
 
 	/** The map pixel under a point of the screen. */
 	at(sx: number, sy: number): Point {
-		return { x: this.x + sx / this.scale, y: this.y + sy / this.scale }
+		const [x, y] = [this.x + sx / this.scale, this.y + sy / this.scale]
+		const d = this.diamond
+		if (!d) return { x, y }
+		const [a, b] = [(2 * x) / d.w, (2 * y) / d.h]
+		return { x: ((a + b) / 2) * d.w, y: ((b - a) / 2) * d.h }
 	}
 
 	cell(m: MapInfo, sx: number, sy: number): Point {
@@ -27,10 +89,21 @@ export class View {
 
 	/** The place on the screen of a map pixel, on whole device pixels. */
 	screen(x: number, y: number): Point {
-		return { x: Math.round((x - this.x) * this.scale), y: Math.round((y - this.y) * this.scale) }
+		const p = this.project(x, y)
+		return { x: Math.round((p.x - this.x) * this.scale), y: Math.round((p.y - this.y) * this.scale) }
 	}
 
+	/** The rectangle of the screen that cells lie in; of diamonds the one around them. */
 	cellRect(m: MapInfo, r: Rect): Rect {
+		if (this.diamond) {
+			const all = this.corners({
+				x: r.x * m.cellWidth,
+				y: r.y * m.cellHeight,
+				w: r.w * m.cellWidth,
+				h: r.h * m.cellHeight,
+			})
+			return { x: all[3].x, y: all[0].y, w: all[1].x - all[3].x, h: all[2].y - all[0].y }
+		}
 		const a = this.screen(r.x * m.cellWidth, r.y * m.cellHeight)
 		const b = this.screen((r.x + r.w) * m.cellWidth, (r.y + r.h) * m.cellHeight)
 		return { x: a.x, y: a.y, w: b.x - a.x, h: b.y - a.y }
@@ -45,24 +118,25 @@ export class View {
 	zoom(steps: number, sx = this.width / 2, sy = this.height / 2) {
 		const now = scales.findIndex((s) => s >= this.scale - 1e-6)
 		const next = scales[Math.min(scales.length - 1, Math.max(0, now + steps))]
-		const p = this.at(sx, sy)
+		const [x, y] = [this.x + sx / this.scale, this.y + sy / this.scale]
 		this.scale = next
-		this.x = p.x - sx / next
-		this.y = p.y - sy / next
+		this.x = x - sx / next
+		this.y = y - sy / next
 	}
 
 	/** Shows all of a map, or as much as fits at the smallest scale. */
 	fit(m: MapInfo, most = 4) {
-		const w = m.bounds.w * m.cellWidth
-		const h = m.bounds.h * m.cellHeight
+		const { w, h } = this.drawn(m)
 		const room = Math.min((this.width - 24) / w, (this.height - 24) / h)
 		this.scale = [...scales].reverse().find((s) => s <= room && s <= most) ?? scales[0]
 		this.centre((m.bounds.x + m.bounds.w / 2) * m.cellWidth, (m.bounds.y + m.bounds.h / 2) * m.cellHeight)
 	}
 
+	/** Brings a place of the ground plane, in map pixels, into the middle. */
 	centre(x: number, y: number) {
-		this.x = x - this.width / 2 / this.scale
-		this.y = y - this.height / 2 / this.scale
+		const p = this.project(x, y)
+		this.x = p.x - this.width / 2 / this.scale
+		this.y = p.y - this.height / 2 / this.scale
 	}
 
 	/** Moves as little as is needed to show a cell. */
@@ -77,6 +151,8 @@ export class View {
 
 	/** Keeps a map pixel in the middle, without showing more than is needed beyond the map. */
 	follow(m: MapInfo, x: number, y: number) {
+		this.use(m)
+		if (this.diamond) return this.centre(x, y)
 		const place = (at: number, from: number, length: number, room: number) =>
 			length <= room ? from - (room - length) / 2 : Math.min(Math.max(at - room / 2, from), from + length - room)
 		this.x = place(x, m.bounds.x * m.cellWidth, m.bounds.w * m.cellWidth, this.width / this.scale)
@@ -89,6 +165,7 @@ export class View {
 		out.scale = this.scale
 		out.width = this.width
 		out.height = this.height
+		out.diamond = this.diamond
 		out.x = this.x - dx
 		out.y = this.y - dy
 		return out

@@ -144,6 +144,8 @@ export interface MapInfo {
 	bounds: Rect
 	cellWidth: number
 	cellHeight: number
+	/** Square cells, or diamonds as wide and high as a cell. */
+	grid: '' | 'diamond'
 	layers: Layer[]
 }
 

@@ -43,8 +43,7 @@
 		const dpr = devicePixelRatio
 		view.width = canvas.width = canvas.clientWidth * dpr
 		view.height = canvas.height = canvas.clientHeight * dpr
-		view.scale = Math.min(view.width / (map.bounds.w * map.cellWidth), view.height / (map.bounds.h * map.cellHeight), 4)
-		view.centre((map.bounds.x + map.bounds.w / 2) * map.cellWidth, (map.bounds.y + map.bounds.h / 2) * map.cellHeight)
+		view.whole(map, 4)
 		const ctx = canvas.getContext('2d')!
 		ctx.clearRect(0, 0, canvas.width, canvas.height)
 		if (!w.scene.draw(ctx, map, view)) requestAnimationFrame(() => turn++)

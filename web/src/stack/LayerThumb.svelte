@@ -31,9 +31,7 @@
 			const ctx = canvas.getContext('2d')!
 			view.width = canvas.width = width * devicePixelRatio
 			view.height = canvas.height = height * devicePixelRatio
-			const room = Math.min(view.width / (map.bounds.w * map.cellWidth), view.height / (map.bounds.h * map.cellHeight))
-			view.scale = room
-			view.centre((map.bounds.x + map.bounds.w / 2) * map.cellWidth, (map.bounds.y + map.bounds.h / 2) * map.cellHeight)
+			view.whole(map)
 			if (!w.scene.draw(ctx, map, view, { solo: layer?.id })) timer = setTimeout(draw, 30)
 		}
 		return () => clearTimeout(timer)

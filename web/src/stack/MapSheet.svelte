@@ -41,6 +41,10 @@
 	/** The cell size that is being chosen. */
 	let cell = $state<{ w: number; h: number } | null>(null)
 
+	function refit() {
+		if (m) w.view.fit(m)
+	}
+
 	function newMaps() {
 		if (!cell) return
 		for (const [field, value] of [
@@ -179,7 +183,20 @@
 						</div>
 					</section>
 					<section class="flex flex-col gap-1.5 border-t border-line pt-2" aria-label="Cell size">
-						<h3 class="heading">Size of a cell in pixels</h3>
+						<div class="flex items-center gap-2">
+							<h3 class="grow heading">Grid, and the size of a cell in pixels</h3>
+							<select
+								class="field"
+								aria-label="Grid"
+								value={m.grid}
+								onchange={(e) => {
+									if (w.project.try('setGrid', { map: m.id, grid: e.currentTarget.value })) refit()
+								}}
+							>
+								<option value="">squares</option>
+								<option value="diamond">diamonds</option>
+							</select>
+						</div>
 						<div class="flex items-center gap-1.5">
 							{#each ['w', 'h'] as const as axis (axis)}
 								<input

@@ -1,5 +1,6 @@
 import { drawGlyph } from '../canvas/glyphs'
 import { drawZone } from '../canvas/hatches'
+import { areaOf, boxOf, cellArea } from '../canvas/scene'
 import { View } from '../canvas/view.svelte'
 import type { Merged, Rect } from '../core/types'
 import type { Workspace } from '../workspace.svelte'
@@ -11,7 +12,9 @@ const largest = 8192
 export async function saveGuide(w: Workspace, scale = 2) {
 	const m = w.map
 	if (!m) return
-	const [width, height] = [m.bounds.w * m.cellWidth, m.bounds.h * m.cellHeight]
+	// a guide is of what is drawn: diamonds too
+	const all = new View().drawn(m)
+	const [width, height] = [all.w, all.h]
 	scale = Math.max(1, Math.min(scale, Math.floor(largest / Math.max(width, height))))
 	if (Math.max(width, height) > largest)
 		return w.notices.say('This map is too large for one picture: crop a copy of it first.', 'wrong')
@@ -23,32 +26,33 @@ export async function saveGuide(w: Workspace, scale = 2) {
 	ctx.fillRect(0, 0, canvas.width, canvas.height)
 	const view = new View()
 	view.scale = scale
-	view.x = m.bounds.x * m.cellWidth
-	view.y = m.bounds.y * m.cellHeight
-	const frame = (r: Rect, colour: string, dash: number[] = []) => {
+	view.use(m)
+	view.x = all.x
+	view.y = all.y
+	const frame = (area: Path2D, colour: string, dash: number[] = []) => {
 		ctx.setLineDash(dash)
 		ctx.lineWidth = 2
 		ctx.strokeStyle = colour
-		ctx.strokeRect(r.x + 1, r.y + 1, r.w - 2, r.h - 2)
+		ctx.stroke(area)
 		ctx.setLineDash([])
 	}
+	const cells = (r: Rect) => cellArea(view, m, r.x, r.y, r.w, r.h)
 	for (const area of w.project.ask<{ zone: number; rects: Rect[] }[]>('zoneAreas', { map: m.id })) {
 		const zone = w.project.head.zones.find((z) => z.number === area.zone)
 		for (const rect of area.rects) {
 			for (let y = rect.y; y < rect.y + rect.h; y++)
 				for (let x = rect.x; x < rect.x + rect.w; x++) {
 					const r = view.cellRect(m, { x, y, w: 1, h: 1 })
-					drawZone(ctx, zone, r.x, r.y, r.w, r.h)
+					drawZone(ctx, zone, r.x, r.y, r.w, r.h, cellArea(view, m, x, y))
 				}
-			frame(view.cellRect(m, rect), zone?.colour ?? '#33509e', [6, 4])
+			frame(cells(rect), zone?.colour ?? '#33509e', [6, 4])
 		}
 	}
 	const solid = w.project.ask<Merged>('solids', { map: m.id })
 	for (const rect of solid.rects) {
-		const r = view.cellRect(m, rect)
 		ctx.fillStyle = 'rgb(30 42 46 / 0.12)'
-		ctx.fillRect(r.x, r.y, r.w, r.h)
-		frame(r, '#1e2a2e')
+		ctx.fill(cells(rect))
+		frame(cells(rect), '#1e2a2e')
 	}
 	ctx.beginPath()
 	for (const s of solid.segments) {
@@ -60,9 +64,8 @@ export async function saveGuide(w: Workspace, scale = 2) {
 	ctx.strokeStyle = '#1e2a2e'
 	ctx.stroke()
 	for (const e of w.project.entities(m.id)) {
-		const a = view.screen(e.x, e.y)
-		const r = { x: a.x, y: a.y, w: e.w * scale, h: e.h * scale }
-		frame(r, '#33509e', [3, 3])
+		const r = boxOf(view, e)
+		frame(areaOf(view, e, 1), '#33509e', [3, 3])
 		const size = Math.min(r.w, r.h)
 		drawGlyph(ctx, e.kind, r.x + (r.w - size) / 2, r.y + (r.h - size) / 2, size)
 	}
