@@ -124,7 +124,10 @@
 		>
 			{#if m && bounds}
 				<div class="flex flex-col gap-3 p-4">
-					<Dialog.Title class="text-[15px] font-semibold">{m.name}</Dialog.Title>
+					<div class="flex items-center">
+						<Dialog.Title class="grow text-[15px] font-semibold">{m.name}</Dialog.Title>
+						<Dialog.Close class="button mr-3 h-7">Close</Dialog.Close>
+					</div>
 					<section class="flex flex-col gap-1.5" aria-label="Size">
 						<h3 class="heading">Size: cells more (or less) at each side</h3>
 						<div class="grid grid-cols-4 gap-1.5">
@@ -162,7 +165,9 @@
 							>
 							<button class="button" disabled={!w.area} onclick={() => w.cropToArea()}>Crop to the selection</button>
 						</div>
-						<p class="text-[12px] text-dim">With an empty hand, the map’s sides can be dragged too.</p>
+						{#if m.grid === ''}
+							<p class="text-[12px] text-dim">With an empty hand, the map’s sides can be dragged too.</p>
+						{/if}
 					</section>
 					<section class="flex flex-col gap-1.5 border-t border-line pt-2" aria-label="Screen">
 						<h3 class="heading">Screen: what the player sees at once</h3>
@@ -304,7 +309,6 @@
 							>Clear the map</button
 						>
 					</section>
-					<Dialog.Close class="button">Close</Dialog.Close>
 				</div>
 			{/if}
 		</Dialog.Content>
