@@ -62,7 +62,6 @@
 		own: null,
 		oneWay: '',
 		is: '',
-		zone: '',
 		tags: null,
 		frames: null,
 		values: null,
