@@ -126,7 +126,7 @@
 				<div class="flex flex-col gap-3 p-4">
 					<div class="flex items-center">
 						<Dialog.Title class="grow text-[15px] font-semibold">{m.name}</Dialog.Title>
-						<Dialog.Close class="button mr-3 h-7">Close</Dialog.Close>
+						<Dialog.Close class="mr-3 button h-7">Close</Dialog.Close>
 					</div>
 					<section class="flex flex-col gap-1.5" aria-label="Size">
 						<h3 class="heading">Size: cells more (or less) at each side</h3>
