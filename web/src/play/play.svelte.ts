@@ -97,7 +97,8 @@ export class Play {
 		const bit = inputs[e.code]
 		if (!bit || (down && (e.ctrlKey || e.metaKey || e.altKey))) return false
 		if (down) {
-			if (!e.repeat) this.taps.push(bit)
+			// a key that is hit faster than the game can tell apart leaves no queue to walk off afterwards
+			if (!e.repeat && this.taps.at(-1) !== bit) this.taps.push(bit)
 			this.held.set(e.code, bit)
 		} else {
 			this.held.delete(e.code)
