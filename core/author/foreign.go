@@ -6,6 +6,7 @@ import (
 	"azzel/core/edit"
 	"azzel/core/material"
 	"errors"
+	"slices"
 )
 
 // Foreign is what an arrangement from another project is made of.
@@ -51,6 +52,11 @@ func UsedBy(d *document.Document, piece *document.Motif) Foreign {
 	for _, t := range d.TilesetsInOrder() {
 		if sets[t.Number] {
 			out.Tilesets = append(out.Tilesets, *t)
+			for _, i := range t.Infos {
+				if z := d.Zones.Get(i.Zone); z != nil {
+					zones[z.Number] = true
+				}
+			}
 		}
 	}
 	for _, z := range d.ZonesInOrder() {
@@ -101,12 +107,31 @@ func Adopt(d *document.Document, piece *document.Motif, from Foreign, numbers []
 		return n
 	}
 	sets, paints, zones := map[int]int{}, map[int]int{}, map[int]int{}
+	ids := map[document.ID]document.ID{}
+	for _, z := range from.Zones {
+		if own := sameZone(d, &z); own != nil {
+			zones[z.Number], ids[z.ID] = own.Number, own.ID
+			continue
+		}
+		next := z
+		next.Number = take()
+		zones[z.Number] = next.Number
+		if a.Needs == 0 {
+			c, err := AddZone(d, next)
+			if err != nil {
+				return a, err
+			}
+			ids[z.ID] = c.Made
+			a.Do = append(a.Do, c.Do...)
+		}
+	}
 	for _, t := range from.Tilesets {
 		if own := sameTileset(d, &t); own != nil {
 			sets[t.Number] = own.Number
 			continue
 		}
 		next := t
+		next.Infos = rezoned(t.Infos, ids)
 		next.Number = take()
 		sets[t.Number] = next.Number
 		if a.Needs == 0 {
@@ -132,22 +157,6 @@ func Adopt(d *document.Document, piece *document.Motif, from Foreign, numbers []
 		paints[m.Number] = next.Number
 		if a.Needs == 0 {
 			c, err := AddMaterial(d, next)
-			if err != nil {
-				return a, err
-			}
-			a.Do = append(a.Do, c.Do...)
-		}
-	}
-	for _, z := range from.Zones {
-		if own := sameZone(d, &z); own != nil {
-			zones[z.Number] = own.Number
-			continue
-		}
-		next := z
-		next.Number = take()
-		zones[z.Number] = next.Number
-		if a.Needs == 0 {
-			c, err := AddZone(d, next)
 			if err != nil {
 				return a, err
 			}
@@ -231,6 +240,15 @@ func sameZone(d *document.Document, z *document.Zone) *document.Zone {
 		}
 	}
 	return nil
+}
+
+// rezoned are tiles' infos with zones of another project put for this one's.
+func rezoned(infos []document.TileInfo, ids map[document.ID]document.ID) []document.TileInfo {
+	out := slices.Clone(infos)
+	for i := range out {
+		out[i].Zone = ids[out[i].Zone]
+	}
+	return out
 }
 
 // PlanOf is the layer plan that a map's own layers make.

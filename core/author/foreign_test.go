@@ -40,14 +40,14 @@ func TestAdoptBringsWhatIsMissing(t *testing.T) {
 	}
 	a, err = author.Adopt(other, piece, from, []int{7, 8, 9})
 	other = done(t, other, a.Change, err)
-	if other.TilesetByNumber(7) == nil || other.MaterialByNumber(8).Tiles[0].Cell != cells.TileCell(7, 3) || other.ZoneByNumber(9) == nil {
+	if other.TilesetByNumber(8) == nil || other.MaterialByNumber(9).Tiles[0].Cell != cells.TileCell(8, 3) || other.ZoneByNumber(7) == nil {
 		t.Error("something did not come along")
 	}
 	got := map[cells.Cell]bool{}
 	for _, p := range a.Piece.Parts {
 		p.Cells.Each(func(_ grid.Point, c cells.Cell) { got[c] = true })
 	}
-	for _, want := range []cells.Cell{cells.TileCell(7, 0), cells.MaterialCell(8, 9), cells.TileCell(9, 0)} {
+	for _, want := range []cells.Cell{cells.TileCell(8, 0), cells.MaterialCell(9, 9), cells.TileCell(7, 0)} {
 		if !got[want] {
 			t.Errorf("%x is missing in %v", want, got)
 		}
@@ -67,5 +67,38 @@ func TestPlanOfAMap(t *testing.T) {
 	d = done(t, d, c, err)
 	if got := d.Maps.Get(c.Made).LayersInOrder(); len(got) != 3 || got[1].Name != "Things" {
 		t.Errorf("the new map has %d layers", len(got))
+	}
+}
+
+// The zone of a tile is brought along with its tileset, and found again by name
+// where the other project has it.
+func TestZonesOfTilesAreBroughtAlong(t *testing.T) {
+	d := sample.World()
+	zone := document.Zone{ID: "zonezonezone", Name: "Quicksand", Number: 7, Is: document.ZoneBlocked, Hatch: "dots", Colour: "#102030"}
+	c, err := author.AddZone(d, zone)
+	d = done(t, d, c, err)
+	zone.ID = c.Made
+	c, err = author.MarkTiles(d.Tilesets.Get(sample.Coast), []int{3}, author.TileMark{Zone: &zone.ID})
+	d = done(t, d, c, err)
+	piece := &document.Motif{W: 1, H: 1, CellWidth: 16, CellHeight: 16, Parts: []document.MotifPart{{Layer: "Ground", Kind: document.LayerTiles,
+		Cells: cells.Paint(box(0, 0, 1, 1), grid.Rect{W: 1, H: 1}, []cells.Cell{cells.TileCell(1, 3)}, 1, grid.Point{})}}}
+	from := author.UsedBy(d, piece)
+	if len(from.Zones) != 1 {
+		t.Fatalf("the copy brings %d zones", len(from.Zones))
+	}
+	for _, has := range []bool{false, true} {
+		other := document.New("Other")
+		if has {
+			own := zone
+			own.Number = 3
+			c, err := author.AddZone(other, own)
+			other = done(t, other, c, err)
+		}
+		a, err := author.Adopt(other, piece, from, []int{20, 21})
+		other = done(t, other, a.Change, err)
+		sets, zones := other.TilesetsInOrder(), other.ZonesInOrder()
+		if len(sets) != 1 || len(zones) != 1 || len(sets[0].Infos) != 1 || sets[0].Infos[0].Zone != zones[0].ID {
+			t.Errorf("with the zone there already, %v: the tile lost its zone", has)
+		}
 	}
 }

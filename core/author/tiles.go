@@ -17,6 +17,7 @@ type TileMark struct {
 	Part    *string           `json:"part,omitempty"`
 	OneWay  *document.Facing  `json:"oneWay,omitempty"`
 	Is      *string           `json:"is,omitempty"`
+	Zone    *document.ID      `json:"zone,omitempty"`
 	Tags    *[]string         `json:"tags,omitempty"`
 	Frames  *[]document.Frame `json:"frames,omitempty"`
 	Values  *[]document.Value `json:"values,omitempty"`
@@ -118,6 +119,7 @@ func (m *TileMark) put(i *document.TileInfo) {
 	set(&i.Part, m.Part)
 	set(&i.OneWay, m.OneWay)
 	set(&i.Is, m.Is)
+	set(&i.Zone, m.Zone)
 	set(&i.Tags, m.Tags)
 	set(&i.Frames, m.Frames)
 	set(&i.Values, m.Values)

@@ -12,7 +12,9 @@ type Solids struct {
 	sheets *Sheets
 	fitter *material.Fitter
 	// zones says what each zone is, by number.
-	zones  map[int]string
+	zones map[int]string
+	// words says it by the zones' ids, for tiles that count as a zone.
+	words  map[ID]string
 	zoned  map[ID][]*Layer
 	layers map[ID][]*Layer
 	kinds  map[mapKind][]*Entity
@@ -32,9 +34,9 @@ type mapKind struct {
 
 // Solids makes the answerer for this document.
 func (d *Document) Solids() *Solids {
-	s := &Solids{sheets: d.Sheets(), fitter: d.Fitter(), zones: map[int]string{}, zoned: map[ID][]*Layer{}, layers: map[ID][]*Layer{}, kinds: map[mapKind][]*Entity{}, shapes: map[shapeKey]Shape{}}
+	s := &Solids{sheets: d.Sheets(), fitter: d.Fitter(), zones: map[int]string{}, words: map[ID]string{}, zoned: map[ID][]*Layer{}, layers: map[ID][]*Layer{}, kinds: map[mapKind][]*Entity{}, shapes: map[shapeKey]Shape{}}
 	for _, z := range d.Zones.All() {
-		s.zones[z.Number] = z.Is
+		s.zones[z.Number], s.words[z.ID] = z.Is, z.Is
 	}
 	return s
 }
@@ -210,8 +212,19 @@ func (s *Solids) zoneAt(m *Map, p grid.Point) string {
 	return ""
 }
 
-// Cell reports whether a cell shows a solid tile.
-func (s *Solids) Cell(c cells.Cell) bool { return s.sheets.Solid(c) }
+// Cell reports whether a cell shows a tile that stops the hero all over: one
+// that counts as a blocked zone, or a solid one that does not count as walkable.
+func (s *Solids) Cell(c cells.Cell) bool {
+	if info := s.sheets.Info(c); info != nil {
+		switch s.words[info.Zone] {
+		case ZoneBlocked:
+			return true
+		case ZoneWalkable:
+			return false
+		}
+	}
+	return s.sheets.Solid(c)
+}
 
 // Doors, Exits and Collectibles list the entities of a kind on a map, by id.
 func (s *Solids) Doors(m *Map) []*Entity { return s.kind(m, KindDoor) }

@@ -51,3 +51,42 @@ func TestZonesDecideWhatIsSolid(t *testing.T) {
 		}
 	}
 }
+
+// A tile that counts as a blocked zone stops the hero, a solid one that counts
+// as walkable does not; a zone that was removed says nothing.
+func TestTilesCountAsZones(t *testing.T) {
+	for _, c := range []struct {
+		is           string
+		gone         bool
+		plain, solid bool
+	}{
+		{document.ZoneBlocked, false, true, true},
+		{document.ZoneWalkable, false, false, false},
+		{document.ZoneWater, false, false, true},
+		{document.ZoneBlocked, true, false, true},
+	} {
+		d := sample.World()
+		set := *d.Tilesets.Get(sample.Coast)
+		for _, tile := range []int{0, set.Solid[0]} {
+			info := document.NewTileInfo(tile)
+			info.Zone = "zonezonezone"
+			set.Infos = append(set.Infos, info)
+		}
+		do := []edit.Primitive{edit.Set(edit.Ref{Type: edit.TypeTileset, ID: set.ID}, "infos", set.Infos)}
+		if !c.gone {
+			z := document.Zone{ID: "zonezonezone", Name: "Z", Number: 7, Is: c.is, Hatch: "dots", Colour: "#102030"}
+			do = append(do, edit.Insert(edit.Ref{Type: edit.TypeZone, ID: z.ID}, z))
+		}
+		res := edit.Apply(d, &edit.Edit{Do: do})
+		if len(res.Dropped) > 0 {
+			t.Fatal(res.Dropped)
+		}
+		s := res.Doc.Solids()
+		if got := s.Cell(cells.TileCell(set.Number, 0)); got != c.plain {
+			t.Errorf("%s, removed %v: an open tile stops: %v", c.is, c.gone, got)
+		}
+		if got := s.Cell(cells.TileCell(set.Number, set.Solid[0])); got != c.solid {
+			t.Errorf("%s, removed %v: a solid tile stops: %v", c.is, c.gone, got)
+		}
+	}
+}

@@ -21,7 +21,9 @@ type TileInfo struct {
 	// OneWay is the side from which alone the tile can be entered no further; empty for none.
 	OneWay Facing `json:"oneWay"`
 	// Is says what the ground is: one of Grounds, or empty.
-	Is   string   `json:"is"`
+	Is string `json:"is"`
+	// Zone is the zone that the tile counts as wherever it lies; empty for none.
+	Zone ID       `json:"zone"`
 	Tags []string `json:"tags"`
 	// Frames animate the tile; they repeat for ever.
 	Frames []Frame `json:"frames"`
@@ -63,7 +65,7 @@ func NewTileInfo(tile int) TileInfo {
 
 // Bare reports whether nothing is set up.
 func (i *TileInfo) Bare() bool {
-	return i.Odds == 1 && i.Partner < 0 && i.Part == "" && i.OneWay == "" && i.Is == "" && len(i.Tags)+len(i.Frames)+len(i.Values) == 0
+	return i.Odds == 1 && i.Partner < 0 && i.Part == "" && i.OneWay == "" && i.Is == "" && i.Zone == "" && len(i.Tags)+len(i.Frames)+len(i.Values) == 0
 }
 
 // Length is how long all frames take together, in milliseconds.
@@ -92,6 +94,8 @@ func (i *TileInfo) check(tiles int, c Cut) error {
 		return fmt.Errorf("a tile is one-way from up, right, down or left")
 	case i.Is != "" && i.Is != GroundLadder && i.Is != GroundWater && i.Is != GroundHazard:
 		return fmt.Errorf("the ground of a tile is ladder, water, hazard or nothing of these")
+	case i.Zone != "" && !i.Zone.Valid():
+		return fmt.Errorf("the zone of %s is not valid", what)
 	case len(i.Tags) > MaxTags || len(i.Frames) > MaxFrames:
 		return fmt.Errorf("a tile has at most %d tags and %d frames", MaxTags, MaxFrames)
 	case len(i.Frames) == 1:

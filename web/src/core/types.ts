@@ -83,6 +83,8 @@ export interface TileInfo {
 	own: Point[] | null
 	oneWay: Facing | ''
 	is: string
+	/** The zone that the tile counts as, or empty. */
+	zone: ID
 	tags: string[] | null
 	frames: Frame[] | null
 	values: { name: string; value: string }[] | null

@@ -99,6 +99,20 @@
 				mark({ partner: Number.isNaN(e.currentTarget.valueAsNumber) ? -1 : Math.trunc(e.currentTarget.valueAsNumber) })}
 		/>
 	</label>
+	<label class="flex items-center gap-2" title="What the ground of the tile is, wherever it lies">
+		<span class="w-12 text-dim">Zone</span>
+		<select
+			class="field grow"
+			aria-label="Zone of the tile"
+			value={w.project.head.zones.some((z) => z.id === info?.zone) ? info!.zone : ''}
+			onchange={(e) => mark({ zone: e.currentTarget.value })}
+		>
+			<option value="">{w.project.head.zones.length ? 'none' : 'none; zones are made on a map'}</option>
+			{#each w.project.head.zones as z (z.id)}
+				<option value={z.id}>{z.name}</option>
+			{/each}
+		</select>
+	</label>
 	{#each t.properties ?? [] as p (p.name)}
 		<div class="flex items-center gap-1.5">
 			<span class="w-20 truncate {valueOf(p.name) === undefined ? 'text-dim' : 'font-semibold'}" title={p.name}

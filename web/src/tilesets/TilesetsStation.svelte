@@ -62,6 +62,7 @@
 		own: null,
 		oneWay: '',
 		is: '',
+		zone: '',
 		tags: null,
 		frames: null,
 		values: null,
