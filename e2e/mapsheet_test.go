@@ -6,6 +6,7 @@ import (
 	"azzel/core/sample"
 	"encoding/json"
 	"fmt"
+	"math"
 	"testing"
 
 	"github.com/go-rod/rod"
@@ -192,6 +193,16 @@ func TestGridOfDiamonds(t *testing.T) {
 		}
 		return nil
 	})
+	// the bar outside a slanting side is dragged
+	k.keys(input.Escape)
+	corner := func(x, y int) proto.Point {
+		a, b := k.onDiamond(x-1, y-1), k.onDiamond(x, y)
+		return proto.NewPoint((a.X+b.X)/2, (a.Y+b.Y)/2)
+	}
+	bar := corner(20, 6)
+	bar.X, bar.Y = bar.X+13/math.Sqrt(5), bar.Y+13*2/math.Sqrt(5)
+	k.drag(left, bar, corner(23, 6))
+	k.stored(boundsAre(grid.Rect{W: 23, H: 12}))
 	k.focusMap()
 	k.keys(input.KeyP)
 	k.see("[data-testid=playing]", "")

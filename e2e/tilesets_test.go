@@ -2,6 +2,7 @@ package e2e
 
 import (
 	"azzel/core/document"
+	"azzel/core/grid"
 	"azzel/core/sample"
 	"bytes"
 	"fmt"
@@ -18,6 +19,8 @@ import (
 	"github.com/go-rod/rod"
 	"github.com/go-rod/rod/lib/input"
 	"github.com/go-rod/rod/lib/proto"
+	"gorm.io/driver/postgres"
+	"gorm.io/gorm"
 )
 
 // file writes a file for the picker of pictures.
@@ -211,6 +214,25 @@ func TestTilesAreSetUpByPainting(t *testing.T) {
 	k.write("[aria-label='Tags of the tile']", "wet, deep")
 	k.keys(input.Tab)
 	info(12, func(o document.TileInfo) bool { return fmt.Sprint(o.Tags) == "[wet deep]" })
+	// so are tags, odds and what else is written first
+	k.write("[aria-label='Tag to paint']", "slippery")
+	k.drag(left, tile(33), tile(34))
+	info(34, func(o document.TileInfo) bool { return fmt.Sprint(o.Tags) == "[slippery]" })
+	k.clickWith(tile(33), right)
+	k.stored(func(d *document.Document) error {
+		for _, o := range d.Tilesets.Get(sample.Coast).Infos {
+			if o.Tile == 33 {
+				return fmt.Errorf("the tag is left on %+v", o)
+			}
+		}
+		return nil
+	})
+	must(t, k.find("[aria-label='What else to paint over the sheet']", "").Select([]string{"odds"}, true, rod.SelectorTypeText))
+	k.write("[aria-label='Odds to paint']", "7")
+	k.click(tile(34))
+	info(34, func(o document.TileInfo) bool { return o.Odds == 7 && len(o.Tags) == 1 })
+	k.click(tile(12))
+	info(12, func(o document.TileInfo) bool { return o.Odds == 7 })
 	// frames are pressed on the sheet, and move on the map
 	k.press("Animate it")
 	k.click(tile(20))
@@ -252,6 +274,14 @@ func TestPropertiesOfTilesAndZonesAndOwnParts(t *testing.T) {
 	k.write("[aria-label='Slip of the tile']", "much")
 	k.keys(input.Tab)
 	k.notice("Slip is a number")
+	// painted over other tiles, and put back on one
+	must(t, k.find("[aria-label='What else to paint over the sheet']", "").Select([]string{"Slip"}, true, rod.SelectorTypeText))
+	k.write("[aria-label='Slip to paint']", "3")
+	k.keys(input.Tab)
+	k.drag(left, k.onSheet(128, 16, 8, middleOf), k.onSheet(128, 17, 8, middleOf))
+	k.clickWith(k.onSheet(128, 16, 8, middleOf), right)
+	k.clickWith(k.onSheet(128, 17, 8, middleOf), right)
+	k.click(k.onSheet(128, 12, 8, middleOf))
 	k.write("[aria-label='Slip of the tile']", "7")
 	k.keys(input.Tab)
 	values := func(want int) {
@@ -272,19 +302,41 @@ func TestPropertiesOfTilesAndZonesAndOwnParts(t *testing.T) {
 	values(0)
 	// a solid part by its corners
 	k.pressIn("summary", "Solid in a part of its own")
-	k.write("[aria-label^='Corners of the solid part']", "0,8 16,8 8,16 4,10")
+	k.write("[aria-label^='Corners of the solid part']", "0,8 16,8 0,16 12,16")
 	k.keys(input.Tab)
-	k.notice("inward")
+	k.notice("cross")
 	k.write("[aria-label^='Corners of the solid part']", "0,8 16,8 16,16 0,16")
 	k.keys(input.Tab)
 	k.stored(func(d *document.Document) error {
 		for _, i := range d.Tilesets.Get(sample.Coast).Infos {
-			if i.Tile == 12 && i.Part == document.PartOwn && len(i.Own) == 4 {
+			if i.Tile == 12 && i.Part == document.PartOwn && len(i.Own) == 1 && len(i.Own[0]) == 4 {
 				return nil
 			}
 		}
 		return fmt.Errorf("the tiles are set up as %+v", d.Tilesets.Get(sample.Coast).Infos)
 	})
+	// a rectangle is dragged and a corner drawn by its corners, beside what is there
+	must(t, k.find("[data-testid=own-part]", "").ScrollIntoView())
+	box := k.box("[data-testid=own-part]")
+	on := func(x, y float64) proto.Point {
+		return proto.NewPoint(box.X+(box.Width-0.5)*x/16, box.Y+(box.Height-0.5)*y/16)
+	}
+	k.drag(left, on(0, 0), on(4, 4))
+	k.see("[data-testid=own-part][aria-label*='2 outlines']", "")
+	for _, c := range [][2]float64{{8, 0}, {16, 0}, {16, 8}, {12, 8}, {12, 4}, {8, 4}, {8, 0}} {
+		k.click(on(c[0], c[1]))
+	}
+	k.see("[data-testid=own-part][aria-label*='3 outlines']", "")
+	k.stored(func(d *document.Document) error {
+		for _, i := range d.Tilesets.Get(sample.Coast).Infos {
+			if i.Tile == 12 && len(i.Own) == 3 && len(i.Own[2]) == 6 && i.Own[1][2] == (grid.Point{X: 4, Y: 4}) {
+				return nil
+			}
+		}
+		return fmt.Errorf("the tiles are set up as %+v", d.Tilesets.Get(sample.Coast).Infos)
+	})
+	k.press("Take back")
+	k.see("[data-testid=own-part][aria-label*='2 outlines']", "")
 	// a zone has its own as well
 	k.pressIn("nav button", "Map")
 	k.press("Zones")
@@ -299,6 +351,73 @@ func TestPropertiesOfTilesAndZonesAndOwnParts(t *testing.T) {
 		}
 		return nil
 	})
+	k.keys(input.Escape)
+	// and can be what a tile counts as
+	k.pressIn("nav button", "Tilesets")
+	must(t, k.find("[aria-label='What else to paint over the sheet']", "").Select([]string{"zone"}, true, rod.SelectorTypeText))
+	k.see("[aria-label='Zone to paint']", "Hazard")
+	k.press("paint it")
+	k.click(k.onSheet(128, 40, 8, middleOf))
+	k.stored(func(d *document.Document) error {
+		for _, i := range d.Tilesets.Get(sample.Coast).Infos {
+			if i.Tile == 40 && i.Zone == d.ZonesInOrder()[0].ID {
+				return nil
+			}
+		}
+		return fmt.Errorf("no tile is of the zone")
+	})
+	k.same()
+}
+
+// A picture that the server has not got draws as such and is supplied again.
+func TestMissingPictureIsSupplied(t *testing.T) {
+	k := startWith(t, sample.World()).open()
+	k.pressIn("nav button", "Tilesets")
+	k.see("main", "The picture of Coast is missing")
+	e, err := k.page.Element("input[aria-label='Another picture for the tileset']")
+	must(t, err)
+	k.press("Supply the picture…")
+	must(t, e.SetFiles([]string{file(t, "coast.png", sheet(8, 8, 16))}))
+	k.press("Show what changes")
+	k.press("Cut it anew")
+	k.stored(func(d *document.Document) error {
+		if s := d.Tilesets.Get(sample.Coast); s.Picture[:4] == "0000" {
+			return fmt.Errorf("the picture is %s", s.Picture)
+		}
+		return nil
+	})
+	k.pressIn("nav button", "Map")
+	k.showsTile(0, 0, 1)
+	// a layer's picture is lost, and the same file brought again
+	e, err = k.page.Element("input[aria-label='Picture for a layer']")
+	must(t, err)
+	clouds := file(t, "clouds.png", sheet16())
+	must(t, e.SetFiles([]string{clouds}))
+	k.press("Settings of layer clouds")
+	k.pressIn("[aria-label='Layer settings'] label", "stretched")
+	k.saved()
+	db, err := gorm.Open(postgres.Open(k.rig.dsn))
+	must(t, err)
+	must(t, db.Exec("DELETE FROM pictures WHERE width = 16").Error)
+	k = k.rig.open() // another computer, which has not kept the picture
+	k.pressIn("aside button", "clouds")
+	k.press("Settings of layer clouds")
+	k.see("[aria-label='Layer settings']", "The picture is missing")
+	brick := func(yes bool) func() error {
+		return func() error {
+			p := k.at(7, 3)
+			if got := k.pixel(proto.NewPoint(p.X-5, p.Y-5)); (got == "177,68,44") != yes {
+				return fmt.Errorf("the layer shows %s", got)
+			}
+			return nil
+		}
+	}
+	within(t, soon, brick(true))
+	e, err = k.page.Element("input[aria-label='Another picture for the layer']")
+	must(t, err)
+	must(t, e.SetFiles([]string{clouds}))
+	k.gone("[aria-label='Layer settings'] .border-brick")
+	within(t, soon, brick(false))
 	k.same()
 }
 

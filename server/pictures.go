@@ -6,6 +6,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/demo"
+	"azzel/store"
 	"bytes"
 	"context"
 	"errors"
@@ -111,7 +112,7 @@ func (s *Server) storedPicture(ctx context.Context, sha string) (cut.Picture, *i
 	}
 	img, err := DecodePicture(data)
 	if err != nil {
-		return cut.Picture{}, nil, bad(err)
+		return cut.Picture{}, nil, fmt.Errorf("%w: it cannot be read, %w", store.ErrNotFound, err) // as good as missing
 	}
 	return cut.Picture{Width: img.Bounds().Dx(), Height: img.Bounds().Dy(), Pix: img.Pix}, img, nil
 }
@@ -153,17 +154,26 @@ func (s *Server) recognise(c fiber.Ctx) error {
 // match finds which tile of another cut or picture each tile becomes.
 func (s *Server) match(c fiber.Ctx) error {
 	var ask struct {
-		From sight `json:"from"`
-		To   sight `json:"to"`
+		From struct {
+			sight
+			// Width and Height are what is known of a picture that is missing itself.
+			Width  int `json:"width"`
+			Height int `json:"height"`
+		} `json:"from"`
+		To sight `json:"to"`
 	}
 	if err := document.Strict(c.Body(), &ask); err != nil {
 		return bad(errors.New("say which picture and cut is matched to which"))
 	}
-	from, err := s.look(c.Context(), ask.From)
+	to, err := s.look(c.Context(), ask.To)
 	if err != nil {
 		return err
 	}
-	to, err := s.look(c.Context(), ask.To)
+	from, err := s.look(c.Context(), ask.From.sight)
+	if errors.Is(err, store.ErrNotFound) && ask.From.Cut.Check(ask.From.Width, ask.From.Height) == nil {
+		// what it showed is gone: each tile is taken to lie where it lay
+		return c.JSON(author.MatchByPlace(ask.From.Cut, ask.From.Width, ask.From.Height, ask.To.Cut, to.Width, to.Height))
+	}
 	if err != nil {
 		return err
 	}

@@ -7,6 +7,7 @@ import (
 	"azzel/server"
 	"encoding/json"
 	"fmt"
+	"slices"
 	"strings"
 	"testing"
 )
@@ -50,6 +51,12 @@ func TestPicturesAreReshapedGatheredAndLookedAt(t *testing.T) {
 	post("/match", map[string]any{"from": sight, "to": sight}, &match)
 	if len(match) != 12 || match[11] != 11 {
 		t.Errorf("matched with itself: %v", match)
+	}
+	// of a picture that is missing the tiles are matched by where they lay
+	gone := map[string]any{"picture": strings.Repeat("0", 64), "cut": cut, "width": 64, "height": 32}
+	post("/match", map[string]any{"from": gone, "to": sight}, &match)
+	if !slices.Equal(match, []int{0, 1, 2, 3, 4, 5, 6, 7}) {
+		t.Errorf("matched with what is missing: %v", match)
 	}
 	var found []struct{ Tile, Form int }
 	post("/recognise", map[string]any{"picture": a.Picture, "cut": cut, "full": 0, "by": "both"}, &found)

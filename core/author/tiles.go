@@ -3,7 +3,6 @@ package author
 import (
 	"azzel/core/document"
 	"azzel/core/edit"
-	"azzel/core/grid"
 	"errors"
 	"fmt"
 	"slices"
@@ -20,9 +19,14 @@ type TileMark struct {
 	Zone    *document.ID      `json:"zone,omitempty"`
 	Tags    *[]string         `json:"tags,omitempty"`
 	Frames  *[]document.Frame `json:"frames,omitempty"`
-	Values  *[]document.Value `json:"values,omitempty"`
-	// Own is the outline of a solid part of its own; it sets Part with it.
-	Own *[]grid.Point `json:"own,omitempty"`
+	// Tag is given beside the tags that a tile has, Untag taken away.
+	Tag   *string `json:"tag,omitempty"`
+	Untag *string `json:"untag,omitempty"`
+	// Value is given to one of the tileset's own properties, Reset names one that goes back to its default.
+	Value *document.Value `json:"value,omitempty"`
+	Reset *string         `json:"reset,omitempty"`
+	// Own is the outlines of a solid part of its own; it sets Part with it.
+	Own *document.Outlines `json:"own,omitempty"`
 }
 
 // MarkTiles sets up tiles of a tileset. A tile that gets a solid part is not
@@ -54,7 +58,7 @@ func MarkTiles(t *document.Tileset, tiles []int, mark TileMark) (Change, error) 
 		if mark.Part != nil && *mark.Part != "" || mark.Own != nil {
 			solid[tile] = false
 		}
-		mark.put(&info)
+		mark.put(&info, t.Properties)
 		switch {
 		case info.Bare() && ok:
 			next.Infos = slices.Delete(next.Infos, i, i+1)
@@ -113,7 +117,7 @@ func SetPartners(t *document.Tileset, pairs [][2]int) (Change, error) {
 	return changed("Mirrored partners in "+t.Name, edit.Set(edit.Ref{Type: edit.TypeTileset, ID: t.ID}, "infos", next.Infos)), nil
 }
 
-func (m *TileMark) put(i *document.TileInfo) {
+func (m *TileMark) put(i *document.TileInfo, properties []document.Property) {
 	set(&i.Odds, m.Odds)
 	set(&i.Partner, m.Partner)
 	set(&i.Part, m.Part)
@@ -122,7 +126,21 @@ func (m *TileMark) put(i *document.TileInfo) {
 	set(&i.Zone, m.Zone)
 	set(&i.Tags, m.Tags)
 	set(&i.Frames, m.Frames)
-	set(&i.Values, m.Values)
+	if m.Tag != nil && !slices.Contains(i.Tags, *m.Tag) {
+		i.Tags = append(slices.Clone(i.Tags), *m.Tag)
+	}
+	if m.Untag != nil {
+		i.Tags = slices.DeleteFunc(slices.Clone(i.Tags), func(tag string) bool { return tag == *m.Untag })
+	}
+	if m.Value != nil {
+		i.Values = without(i.Values, m.Value.Name)
+		if !slices.ContainsFunc(properties, func(p document.Property) bool { return p.Name == m.Value.Name && p.Default == m.Value.Value }) {
+			i.Values = append(i.Values, *m.Value)
+		}
+	}
+	if m.Reset != nil {
+		i.Values = without(i.Values, *m.Reset)
+	}
 	if m.Own != nil {
 		i.Part, i.Own = document.PartOwn, *m.Own
 	}
@@ -138,6 +156,10 @@ func (m *TileMark) put(i *document.TileInfo) {
 	if i.Frames == nil {
 		i.Frames = []document.Frame{}
 	}
+}
+
+func without(values []document.Value, name string) []document.Value {
+	return slices.DeleteFunc(slices.Clone(values), func(v document.Value) bool { return v.Name == name })
 }
 
 // SetProperties says which properties the tiles of a tileset have. Values of

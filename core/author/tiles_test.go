@@ -67,10 +67,28 @@ func TestTilePropertiesAndOwnParts(t *testing.T) {
 	d := sample.World()
 	c, err := author.SetProperties(coast(d), []document.Property{{Name: "Slip", Type: "number", Default: "0"}, {Name: "Sound", Type: "file"}})
 	d = done(t, d, c, err)
-	c, err = author.MarkTiles(coast(d), []int{4}, author.TileMark{Values: p([]document.Value{{Name: "Slip", Value: "3"}, {Name: "Sound", Value: "splash"}})})
+	for _, m := range []author.TileMark{
+		{Value: &document.Value{Name: "Slip", Value: "3"}}, {Value: &document.Value{Name: "Sound", Value: "splash"}},
+		{Tag: p("wet")}, {Tag: p("deep")}, {Untag: p("wet")},
+	} {
+		c, err = author.MarkTiles(coast(d), []int{4, 5}, m)
+		d = done(t, d, c, err)
+	}
+	if i := coast(d).Infos; len(i) != 2 || len(i[0].Values) != 2 || len(i[1].Values) != 2 || !slices.Equal(i[1].Tags, []string{"deep"}) {
+		t.Errorf("%+v", i)
+	}
+	// the default and putting back are the same
+	for _, m := range []author.TileMark{{Value: &document.Value{Name: "Slip", Value: "0"}}, {Untag: p("deep")}, {Reset: p("Sound")}} {
+		c, err = author.MarkTiles(coast(d), []int{5}, m)
+		d = done(t, d, c, err)
+	}
+	c, err = author.MarkTiles(coast(d), []int{4}, author.TileMark{Untag: p("deep")})
 	d = done(t, d, c, err)
+	if i := coast(d).Infos; len(i) != 1 || i[0].Tile != 4 {
+		t.Errorf("what is set up for nothing is kept: %+v", i)
+	}
 	for name, v := range map[string]document.Value{"type": {Name: "Slip", Value: "wet"}, "name": {Name: "Depth", Value: "3"}} {
-		if _, err := author.MarkTiles(coast(d), []int{4}, author.TileMark{Values: p([]document.Value{v})}); err == nil {
+		if _, err := author.MarkTiles(coast(d), []int{4}, author.TileMark{Value: &v}); err == nil {
 			t.Errorf("a value of the wrong %s was taken", name)
 		}
 	}
@@ -80,10 +98,10 @@ func TestTilePropertiesAndOwnParts(t *testing.T) {
 	if len(coast(d).Infos) != 0 {
 		t.Errorf("values are left: %+v", coast(d).Infos)
 	}
-	own := []grid.Point{{X: 2, Y: 4}, {X: 14, Y: 4}, {X: 14, Y: 16}, {X: 2, Y: 16}}
+	own := document.Outlines{{{X: 2, Y: 4}, {X: 14, Y: 4}, {X: 14, Y: 16}, {X: 2, Y: 16}}}
 	c, err = author.MarkTiles(coast(d), []int{1}, author.TileMark{Own: &own})
 	d = done(t, d, c, err)
-	if i := coast(d).Infos; coast(d).IsSolid(1) || len(i) != 1 || i[0].Part != document.PartOwn || len(i[0].Own) != 4 {
+	if i := coast(d).Infos; coast(d).IsSolid(1) || len(i) != 1 || i[0].Part != document.PartOwn || len(i[0].Own[0]) != 4 {
 		t.Errorf("%+v", i)
 	}
 }

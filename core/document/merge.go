@@ -3,14 +3,16 @@ package document
 import (
 	"azzel/core/cells"
 	"azzel/core/grid"
+	"cmp"
 	"slices"
 )
 
 // Merged is what is solid on a map as few large pieces: rectangles of whole
-// cells, in cells, and the slanting sides of parts joined to segments, in half
-// pixels of the map.
+// cells, in cells, and, in half pixels of the map, the rectangles that solid parts
+// of tiles are, and the slanting sides of the others (of own parts all sides).
 type Merged struct {
 	Rects    []grid.Rect `json:"rects"`
+	Parts    []grid.Rect `json:"parts"`
 	Segments []Segment   `json:"segments"`
 }
 
@@ -22,7 +24,9 @@ type Segment struct {
 
 // Merged merges what is solid on a map.
 func (s *Solids) Merged(m *Map) Merged {
-	return Merged{Rects: Rectangles(s.Region(m)), Segments: s.segments(m)}
+	out := Merged{Rects: Rectangles(s.Region(m))}
+	out.Parts, out.Segments = s.parts(m)
+	return out
 }
 
 // Region is the cells of a map that are solid all over.
@@ -112,71 +116,96 @@ func Rectangles(r *grid.Region) []grid.Rect {
 	return out
 }
 
-// segments joins the slanting sides of the parts on a map where one goes on
-// straight in the next.
-func (s *Solids) segments(m *Map) []Segment {
-	out := []Segment{}
-	starts := map[grid.Point][]int{} // by where a segment can go on
+// parts joins the pieces of cells that are solid: rectangles where one goes on
+// in the next, and slanting sides to lines.
+func (s *Solids) parts(m *Map) ([]grid.Rect, []Segment) {
+	rects, lines := []grid.Rect{}, []Segment{}
 	if !s.sheets.anyPart() {
-		return out
+		return rects, lines
 	}
 	for _, l := range s.layers[m.ID] {
 		hit := l.Cells.Region(m.Bounds, func(c cells.Cell) bool { i := s.sheets.Info(c); return i != nil && i.Part != "" })
 		for _, p := range hit.Points() {
 			c := l.Cells.At(p.X, p.Y)
-			shape := s.shape(c, s.sheets.Info(c), m.CellWidth, m.CellHeight)
-			for i, a := range shape {
-				b := shape[(i+1)%len(shape)]
-				if a.X == b.X || a.Y == b.Y {
+			info := s.sheets.Info(c)
+			at := grid.Point{X: 2 * p.X * m.CellWidth, Y: 2 * p.Y * m.CellHeight}
+			for _, o := range s.outlines(c, info, m.CellWidth, m.CellHeight) {
+				if r, ok := o.box(); ok {
+					rects = append(rects, grid.Rect{X: r.X + at.X, Y: r.Y + at.Y, W: r.W, H: r.H})
 					continue
 				}
-				if a.X > b.X {
-					a, b = b, a
-				}
-				at := grid.Point{X: 2 * p.X * m.CellWidth, Y: 2 * p.Y * m.CellHeight}
-				seg := Segment{grid.Point{X: a.X + at.X, Y: a.Y + at.Y}, grid.Point{X: b.X + at.X, Y: b.Y + at.Y}}
-				joined := false
-				for _, k := range starts[seg.A] {
-					if o := out[k]; o.B == seg.A && (o.B.X-o.A.X)*(seg.B.Y-seg.A.Y) == (o.B.Y-o.A.Y)*(seg.B.X-seg.A.X) {
-						out[k].B = seg.B
-						starts[seg.B] = append(starts[seg.B], k)
-						joined = true
-						break
+				for i, a := range o {
+					if _, _, end := o.around(i); info.Part == PartOwn || a.X != end.X && a.Y != end.Y {
+						lines = append(lines, Segment{grid.Point{X: a.X + at.X, Y: a.Y + at.Y}, grid.Point{X: end.X + at.X, Y: end.Y + at.Y}}.rightward())
 					}
 				}
-				if !joined {
-					starts[seg.B] = append(starts[seg.B], len(out))
-					out = append(out, seg)
-				}
 			}
 		}
 	}
-	// rows come from the top, so a line that rises to the right was met from its
-	// right end: those that touch are joined once more
-	return joinedUp(out)
+	return joinedRects(rects), joinedLines(lines)
 }
 
-func joinedUp(all []Segment) []Segment {
-	slices.SortFunc(all, func(a, b Segment) int {
-		if a.A.X != b.A.X {
-			return a.A.X - b.A.X
+// joinedRects joins rectangles that go on beside and then those that go on below.
+func joinedRects(all []grid.Rect) []grid.Rect {
+	side := func(a, b grid.Rect) int { return cmp.Or(a.Y-b.Y, a.H-b.H, a.X-b.X) }
+	down := func(a, b grid.Rect) int { return cmp.Or(a.X-b.X, a.W-b.W, a.Y-b.Y) }
+	for _, order := range []func(a, b grid.Rect) int{side, down} {
+		slices.SortFunc(all, order)
+		out := []grid.Rect{}
+		for _, r := range all {
+			if len(out) > 0 {
+				o := &out[len(out)-1]
+				if o.Y == r.Y && o.H == r.H && r.X <= o.X+o.W {
+					o.W = max(o.W, r.X+r.W-o.X)
+					continue
+				}
+				if o.X == r.X && o.W == r.W && r.Y <= o.Y+o.H {
+					o.H = max(o.H, r.Y+r.H-o.Y)
+					continue
+				}
+			}
+			out = append(out, r)
 		}
-		return a.A.Y - b.A.Y
-	})
-	ends := map[grid.Point]int{}
+		all = out
+	}
+	return all
+}
+
+// rightward is the same line with its left end first.
+func (s Segment) rightward() Segment {
+	if s.A.X > s.B.X {
+		return Segment{s.B, s.A}
+	}
+	return s
+}
+
+// joinedLines joins lines where one goes on straight in the next.
+func joinedLines(all []Segment) []Segment {
+	slices.SortFunc(all, func(a, b Segment) int { return cmp.Or(a.A.X-b.A.X, a.A.Y-b.A.Y) })
+	type end struct{ at, way grid.Point }
+	open := map[end]int{} // lines by their right ends and directions
 	out := []Segment{}
 	for _, s := range all {
-		if k, ok := ends[s.A]; ok {
-			o := out[k]
-			if (o.B.X-o.A.X)*(s.B.Y-s.A.Y) == (o.B.Y-o.A.Y)*(s.B.X-s.A.X) {
-				delete(ends, s.A)
-				out[k].B = s.B
-				ends[s.B] = k
-				continue
-			}
+		dx, dy := s.B.X-s.A.X, s.B.Y-s.A.Y
+		g := divisor(dx, dy)
+		way := grid.Point{X: dx / g, Y: dy / g}
+		k, ok := open[end{s.A, way}]
+		if ok {
+			delete(open, end{s.A, way})
+			out[k].B = s.B
+		} else {
+			k = len(out)
+			out = append(out, s)
 		}
-		ends[s.B] = len(out)
-		out = append(out, s)
+		open[end{s.B, way}] = k
 	}
 	return out
+}
+
+// divisor is the greatest common divisor of two numbers that are not both 0, by Euclid.
+func divisor(a, b int) int {
+	for b != 0 {
+		a, b = b, a%b
+	}
+	return max(a, -a)
 }

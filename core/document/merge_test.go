@@ -7,6 +7,7 @@ import (
 	"azzel/core/grid"
 	"azzel/core/sample"
 	"math/rand/v2"
+	"slices"
 	"testing"
 )
 
@@ -73,6 +74,20 @@ func TestSlopesAreJoined(t *testing.T) {
 	}
 	if len(got) != 4 || got[0] != want[0] || got[1] != want[1] {
 		t.Errorf("the segments are %v", got)
+	}
+	// parts that are rectangles are joined beside and below each other
+	set.Infos = []document.TileInfo{one(10, "upper half"), one(11, "left half"), one(12, "lower left quarter")}
+	d.Tilesets = d.Tilesets.With(set.ID, &set)
+	merged := d.Solids().Merged(d.Maps.Get(sample.Pans))
+	parts := []grid.Rect{{X: 96, Y: 192, W: 32, H: 16}, {X: 128, Y: 160, W: 32, H: 16}, {X: 160, Y: 128, W: 32, H: 16},
+		{X: 256, Y: 160, W: 16, H: 32}, {X: 288, Y: 176, W: 16, H: 16}, {X: 384, Y: 160, W: 32, H: 16}, {X: 384, Y: 192, W: 32, H: 16}}
+	if len(merged.Segments) != 0 || !slices.Equal(merged.Parts, parts) {
+		t.Errorf("the parts are %v", merged.Parts)
+	}
+	d = edit.Apply(d, &edit.Edit{Do: []edit.Primitive{put(13, 5, 10), put(14, 5, 10), put(8, 6, 11), put(8, 7, 11)}}).Doc
+	merged = d.Solids().Merged(d.Maps.Get(sample.Pans))
+	if len(merged.Parts) != 7 || !slices.Contains(merged.Parts, grid.Rect{X: 256, Y: 160, W: 16, H: 96}) || !slices.Contains(merged.Parts, grid.Rect{X: 384, Y: 160, W: 96, H: 16}) {
+		t.Errorf("joined they are %v", merged.Parts)
 	}
 	quay := d.Solids().Merged(d.Maps.Get(sample.Quay))
 	if len(quay.Rects) != 4 || len(quay.Segments) != 0 {

@@ -1,22 +1,19 @@
 package document
 
-import (
-	"azzel/core/cells"
-	"azzel/core/grid"
-)
+import "azzel/core/grid"
 
 // Part is a part of a tile that is solid: a convex outline, in halves of the
 // tile's width and height, clockwise.
 type Part struct {
-	Name string       `json:"name"`
-	Help string       `json:"help"`
-	Area []grid.Point `json:"area"`
+	Name string  `json:"name"`
+	Help string  `json:"help"`
+	Area Outline `json:"area"`
 }
 
-// PartOwn is an outline of the designer's own.
+// PartOwn is made of outlines of the designer's own.
 const PartOwn = "own"
 
-func outline(p ...int) (out []grid.Point) {
+func outline(p ...int) (out Outline) {
 	for i := 0; i < len(p); i += 2 {
 		out = append(out, grid.Point{X: p[i], Y: p[i+1]})
 	}
@@ -54,27 +51,8 @@ func PartOf(name string) *Part {
 	return nil
 }
 
-// Shape is what of a cell stops the hero, as a convex outline in pixels of the
-// cell, scaled by 2 so that halves are whole numbers; nil for nothing.
+// Shape is a convex piece of what of a cell stops the hero, in half pixels of the cell.
 type Shape []grid.Point
-
-// turnedOutline lays an outline in a box of w × h the way a cell is turned.
-func turnedOutline(area []grid.Point, w, h int, c cells.Cell) Shape {
-	out := make(Shape, len(area))
-	for i, p := range area {
-		if c&cells.Exchange != 0 {
-			p.X, p.Y = p.Y*w/h, p.X*h/w
-		}
-		if c&cells.MirrorX != 0 {
-			p.X = w - p.X
-		}
-		if c&cells.MirrorY != 0 {
-			p.Y = h - p.Y
-		}
-		out[i] = p
-	}
-	return out
-}
 
 // Overlaps reports whether an outline and a box share more than an edge, by
 // the separating axis theorem for convex outlines; all in the same units.
@@ -112,20 +90,4 @@ func (s Shape) Overlaps(left, top, right, bottom int64) bool {
 		}
 	}
 	return true
-}
-
-// convex reports whether no corner of an outline points inward.
-func convex(area []grid.Point) bool {
-	sign := 0
-	for i, a := range area {
-		b, c := area[(i+1)%len(area)], area[(i+2)%len(area)]
-		cross := (b.X-a.X)*(c.Y-b.Y) - (b.Y-a.Y)*(c.X-b.X)
-		switch {
-		case cross > 0 && sign < 0, cross < 0 && sign > 0:
-			return false
-		case cross != 0:
-			sign = cross
-		}
-	}
-	return sign != 0
 }

@@ -5,6 +5,8 @@ import (
 	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/sample"
+	"encoding/json"
+	"slices"
 	"testing"
 )
 
@@ -113,8 +115,9 @@ func TestOwnParts(t *testing.T) {
 	own := func(p ...int) document.TileInfo {
 		info := document.NewTileInfo(9)
 		info.Part = document.PartOwn
+		info.Own = document.Outlines{nil}
 		for i := 0; i < len(p); i += 2 {
-			info.Own = append(info.Own, grid.Point{X: p[i], Y: p[i+1]})
+			info.Own[0] = append(info.Own[0], grid.Point{X: p[i], Y: p[i+1]})
 		}
 		return info
 	}
@@ -122,11 +125,66 @@ func TestOwnParts(t *testing.T) {
 		stopped(t, own(8, 8, 16, 8, 16, 16, 8, 16), cells.TileCell(1, 9), 4, 9, [2]int64{}) {
 		t.Error("an own rectangle does not stop where it lies")
 	}
-	for _, bad := range []document.TileInfo{own(0, 0, 16, 0), own(0, 0, 40, 0, 16, 16), own(0, 0, 16, 0, 4, 4, 0, 16)} {
+	for _, bad := range []document.TileInfo{own(0, 0, 16, 0), own(0, 0, 40, 0, 16, 16), own(0, 0, 16, 0, 0, 16, 16, 16), own(0, 0, 8, 0, 16, 0), own(0, 0, 16, 0, 16, 8, 16, 4, 0, 4)} {
 		set := document.Tileset{ID: "coastcoastco", Name: "C", Number: 1, Picture: sample.World().Tilesets.Get(sample.Coast).Picture, Width: 128, Height: 128,
 			Cut: document.Cut{CellWidth: 16, CellHeight: 16}, Infos: []document.TileInfo{bad}}
 		if set.Check() == nil {
 			t.Errorf("%v was taken", bad.Own)
 		}
+	}
+}
+
+// An outline of any form, and several at once, stop exactly where a point of
+// them lies under the box, by the crossings that a ray from it counts.
+func TestOutlinesOfAnyForm(t *testing.T) {
+	inside := func(o document.Outline, x, y float64) (in bool) {
+		for i, a := range o {
+			b := o[(i+1)%len(o)]
+			if (float64(a.Y) > y) != (float64(b.Y) > y) && x < float64(b.X-a.X)*(y-float64(a.Y))/float64(b.Y-a.Y)+float64(a.X) {
+				in = !in
+			}
+		}
+		return in
+	}
+	for name, own := range map[string]document.Outlines{
+		"a corner":          {{{X: 0, Y: 0}, {X: 16, Y: 0}, {X: 16, Y: 4}, {X: 4, Y: 4}, {X: 4, Y: 16}, {X: 0, Y: 16}}},
+		"the other way":     {{{X: 0, Y: 16}, {X: 4, Y: 16}, {X: 4, Y: 4}, {X: 16, Y: 4}, {X: 16, Y: 0}, {X: 0, Y: 0}}},
+		"a comb":            {{{X: 0, Y: 0}, {X: 16, Y: 0}, {X: 16, Y: 16}, {X: 12, Y: 16}, {X: 12, Y: 4}, {X: 8, Y: 4}, {X: 8, Y: 16}, {X: 4, Y: 16}, {X: 4, Y: 4}, {X: 0, Y: 4}}},
+		"an arrow":          {{{X: 0, Y: 0}, {X: 16, Y: 8}, {X: 0, Y: 16}, {X: 8, Y: 8}}},
+		"corners in a row":  {{{X: 0, Y: 0}, {X: 8, Y: 0}, {X: 16, Y: 0}, {X: 16, Y: 4}, {X: 8, Y: 4}, {X: 8, Y: 16}, {X: 0, Y: 16}, {X: 0, Y: 8}}},
+		"two rectangles":    {{{X: 0, Y: 0}, {X: 4, Y: 0}, {X: 4, Y: 16}, {X: 0, Y: 16}}, {{X: 12, Y: 4}, {X: 16, Y: 4}, {X: 16, Y: 12}, {X: 12, Y: 12}}},
+		"a square and more": {{{X: 2, Y: 2}, {X: 6, Y: 2}, {X: 6, Y: 6}, {X: 2, Y: 6}}, {{X: 16, Y: 8}, {X: 16, Y: 16}, {X: 8, Y: 16}}},
+	} {
+		info := document.NewTileInfo(9)
+		info.Part, info.Own = document.PartOwn, own
+		for y := int64(0); y <= 14; y++ {
+			for x := int64(0); x <= 14; x++ {
+				want := false
+				for sy := 0.05; sy < 2; sy += 0.1 {
+					for sx := 0.05; sx < 2; sx += 0.1 {
+						for _, o := range own {
+							want = want || inside(o, float64(x)+sx, float64(y)+sy)
+						}
+					}
+				}
+				if got := stopped(t, info, cells.TileCell(1, 9), x, y, [2]int64{x, y}); got != want {
+					t.Errorf("%s at %d,%d: stopped %v", name, x, y, got)
+				}
+			}
+		}
+	}
+}
+
+// One outline that stands without a list round it is still read.
+func TestOutlineStoredAlone(t *testing.T) {
+	for text, want := range map[string]int{`[{"x":1,"y":2},{"x":3,"y":2},{"x":3,"y":5}]`: 3, `[[{"x":1,"y":2},{"x":3,"y":2},{"x":3,"y":5}]]`: 3, `[]`: 0, `null`: 0} {
+		var got document.Outlines
+		if err := json.Unmarshal([]byte(text), &got); err != nil || len(slices.Concat(got...)) != want {
+			t.Errorf("%s is read as %v, %v", text, got, err)
+		}
+	}
+	var got document.Outlines
+	if json.Unmarshal([]byte(`[[1]]`), &got) == nil {
+		t.Errorf("read as %v", got)
 	}
 }

@@ -4,6 +4,7 @@ import (
 	"azzel/core/cells"
 	"azzel/core/grid"
 	"azzel/core/material"
+	"slices"
 )
 
 // Solids answers what stands in the way on a document's maps; it keeps what it
@@ -19,7 +20,7 @@ type Solids struct {
 	layers map[ID][]*Layer
 	kinds  map[mapKind][]*Entity
 	// shapes are the solid parts of tiles as they lie turned in cells of a size.
-	shapes map[shapeKey]Shape
+	shapes map[shapeKey][]Shape
 }
 
 type shapeKey struct {
@@ -34,7 +35,7 @@ type mapKind struct {
 
 // Solids makes the answerer for this document.
 func (d *Document) Solids() *Solids {
-	s := &Solids{sheets: d.Sheets(), fitter: d.Fitter(), zones: map[int]string{}, words: map[ID]string{}, zoned: map[ID][]*Layer{}, layers: map[ID][]*Layer{}, kinds: map[mapKind][]*Entity{}, shapes: map[shapeKey]Shape{}}
+	s := &Solids{sheets: d.Sheets(), fitter: d.Fitter(), zones: map[int]string{}, words: map[ID]string{}, zoned: map[ID][]*Layer{}, layers: map[ID][]*Layer{}, kinds: map[mapKind][]*Entity{}, shapes: map[shapeKey][]Shape{}}
 	for _, z := range d.Zones.All() {
 		s.zones[z.Number], s.words[z.ID] = z.Is, z.Is
 	}
@@ -124,34 +125,41 @@ func (s *Solids) Stops(m *Map, p grid.Point, was, box Extent) bool {
 
 func (s *Solids) touches(m *Map, p grid.Point, c cells.Cell, info *TileInfo, box Extent) bool {
 	key := shapeKey{c, m.CellWidth, m.CellHeight}
-	shape, ok := s.shapes[key]
+	shapes, ok := s.shapes[key]
 	if !ok {
-		shape = s.shape(c, info, m.CellWidth, m.CellHeight)
-		s.shapes[key] = shape
+		for _, o := range s.outlines(c, info, m.CellWidth, m.CellHeight) {
+			shapes = append(shapes, o.pieces()...)
+		}
+		s.shapes[key] = shapes
 	}
 	at := cellExtent(m, p)
-	// the outline is in half pixels of the cell
-	const half = Unit / 2
-	moved := make(Shape, len(shape))
-	for i, q := range shape {
-		moved[i] = grid.Point{X: int(at.Left) + q.X*half, Y: int(at.Top) + q.Y*half}
-	}
-	return moved.Overlaps(box.Left, box.Top, box.Right, box.Bottom)
+	return slices.ContainsFunc(shapes, func(shape Shape) bool {
+		// the outline is in half pixels of the cell
+		const half = Unit / 2
+		moved := make(Shape, len(shape))
+		for i, q := range shape {
+			moved[i] = grid.Point{X: int(at.Left) + q.X*half, Y: int(at.Top) + q.Y*half}
+		}
+		return moved.Overlaps(box.Left, box.Top, box.Right, box.Bottom)
+	})
 }
 
-// shape is the outline of a tile's solid part in half pixels of a cell of w × h.
-func (s *Solids) shape(c cells.Cell, info *TileInfo, w, h int) Shape {
-	var area []grid.Point
+// outlines are those of a tile's solid part, as it lies turned, in half pixels
+// of a cell of w × h.
+func (s *Solids) outlines(c cells.Cell, info *TileInfo, w, h int) []Outline {
+	all, wide, high := info.Own.clone(), 1, 1
 	if part := PartOf(info.Part); part != nil {
-		for _, q := range part.Area {
-			area = append(area, grid.Point{X: q.X * w, Y: q.Y * h})
-		}
+		all, wide, high = Outlines{slices.Clone(part.Area)}, 2, 2
 	} else if t := s.sheets.Tileset(c); t != nil {
-		for _, q := range info.Own {
-			area = append(area, grid.Point{X: 2 * q.X * w / t.Cut.CellWidth, Y: 2 * q.Y * h / t.Cut.CellHeight})
-		}
+		wide, high = t.Cut.CellWidth, t.Cut.CellHeight
 	}
-	return turnedOutline(area, 2*w, 2*h, c)
+	for i, o := range all {
+		for k := range o {
+			o[k] = grid.Point{X: o[k].X * 2 * w / wide, Y: o[k].Y * 2 * h / high}
+		}
+		all[i] = o.turned(2*w, 2*h, c)
+	}
+	return all
 }
 
 // turnOf is the turn that a cell's bits stand for.

@@ -1,7 +1,6 @@
 package document
 
 import (
-	"azzel/core/grid"
 	"fmt"
 	"strings"
 	"unicode/utf8"
@@ -17,7 +16,7 @@ type TileInfo struct {
 	// Part names the part that stops the hero where it is not all: one of Parts, or PartOwn.
 	Part string `json:"part"`
 	// Own is the outline of an own part, in pixels of the tile.
-	Own []grid.Point `json:"own"`
+	Own Outlines `json:"own"`
 	// OneWay is the side from which alone the tile can be entered no further; empty for none.
 	OneWay Facing `json:"oneWay"`
 	// Is says what the ground is: one of Grounds, or empty.
@@ -55,12 +54,11 @@ const (
 	MaxTag    = 40 // characters
 	MinFrame  = 10 // milliseconds
 	MaxFrame  = 60_000
-	MaxOwn    = 16 // corners
 )
 
 // NewTileInfo is what holds for a tile for which nothing was set up.
 func NewTileInfo(tile int) TileInfo {
-	return TileInfo{Tile: tile, Odds: 1, Partner: -1, Own: []grid.Point{}, Tags: []string{}, Frames: []Frame{}, Values: []Value{}}
+	return TileInfo{Tile: tile, Odds: 1, Partner: -1, Own: Outlines{}, Tags: []string{}, Frames: []Frame{}, Values: []Value{}}
 }
 
 // Bare reports whether nothing is set up.
@@ -84,10 +82,8 @@ func (i *TileInfo) check(tiles int, c Cut) error {
 		return err
 	}
 	switch {
-	case i.Part == PartOwn && (len(i.Own) < 3 || len(i.Own) > MaxOwn):
-		return fmt.Errorf("an own solid part has 3 to %d corners", MaxOwn)
-	case i.Part == PartOwn && !convex(i.Own):
-		return fmt.Errorf("no corner of an own solid part may point inward: leave it out, or use another tile")
+	case i.Part == PartOwn && len(i.Own) == 0 || len(i.Own) > MaxOutlines:
+		return fmt.Errorf("an own solid part has 1 to %d outlines", MaxOutlines)
 	case i.Part != "" && i.Part != PartOwn && PartOf(i.Part) == nil:
 		return fmt.Errorf("there is no solid part called “%.40s”", i.Part)
 	case i.OneWay != "" && i.OneWay.Index() < 0:
@@ -101,9 +97,14 @@ func (i *TileInfo) check(tiles int, c Cut) error {
 	case len(i.Frames) == 1:
 		return fmt.Errorf("an animation has at least 2 frames: add one, or take this one away")
 	}
-	for _, p := range i.Own {
-		if p.X < 0 || p.Y < 0 || p.X > c.CellWidth || p.Y > c.CellHeight {
-			return fmt.Errorf("a corner of the solid part of %s lies outside the tile", what)
+	for _, o := range i.Own {
+		if err := o.check(); err != nil {
+			return err
+		}
+		for _, p := range o {
+			if p.X < 0 || p.Y < 0 || p.X > c.CellWidth || p.Y > c.CellHeight {
+				return fmt.Errorf("a corner of the solid part of %s lies outside the tile", what)
+			}
 		}
 	}
 	for _, t := range i.Tags {

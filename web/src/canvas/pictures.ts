@@ -42,10 +42,15 @@ export class Pictures {
 	}
 
 	/** Whether a picture could not be had; turn has a component ask again when pictures come. */
-	isMissing(sha: string, turn: number): boolean {
+	isMissing(sha: string, turn = 0): boolean {
 		void turn
 		this.image(sha)
 		return this.images.get(sha) === 'missing'
+	}
+
+	/** Asks again for a picture that was missing: it has been supplied. */
+	retry(sha: string) {
+		if (this.images.get(sha) === 'missing') void this.load(sha)
 	}
 
 	// animation
@@ -109,7 +114,7 @@ export class Pictures {
 		const t = this.tileset(tilesetOf(cell))
 		const image = t && this.image(t.picture)
 		if (!t || !image) {
-			if (!t || this.images.get(t.picture) === 'missing') missing(ctx, x, y, w, h)
+			if (!t || this.images.get(t.picture) === 'missing') drawMissing(ctx, x, y, w, h)
 			return
 		}
 		const r = tileRect(t, tileOf(cell))
@@ -171,7 +176,8 @@ function drawGap(ctx: Context, x: number, y: number, w: number, h: number) {
 	}
 }
 
-function missing(ctx: Context, x: number, y: number, w: number, h: number) {
+/** What stands for a picture that could not be had. */
+export function drawMissing(ctx: Context, x: number, y: number, w: number, h: number) {
 	ctx.fillStyle = '#fcfaf5'
 	ctx.fillRect(x, y, w, h)
 	ctx.fillStyle = '#b1442c'

@@ -1,7 +1,10 @@
 import type { Entity, Ghost, ID, MapInfo, Point, Rect, Selected } from '../core/types'
 import type { Picking, Workspace } from '../workspace.svelte'
-import { axisHandles, hasNub, type Side, sideHandles, nubOf, nubRadius, type Doing } from './overlay'
-import { boxOf } from './scene'
+import { barAt, type Side } from './bounds'
+import { axisHandles } from './mirrorLines'
+import type { Doing } from './overlay'
+import { hasNub, nubOf, nubRadius } from './wires'
+import { boxOf } from './areas'
 
 type Does =
 	| { what: 'nothing' }
@@ -66,9 +69,8 @@ export class Press {
 				return
 			}
 		}
-		if (e.button === 0 && !w.play.on && !w.hand.holding && w.hand.mirrorOf(m).mode === '' && !w.view.diamond) {
-			const { x, y } = at
-			const bar = sideHandles(m, w.view, this.dpr()).find((h) => x >= h.x && y >= h.y && x < h.x + h.w && y < h.y + h.h)
+		if (e.button === 0 && !w.play.on && !w.hand.holding && w.hand.mirrorOf(m).mode === '') {
+			const bar = barAt(m, w.view, at, this.dpr())
 			if (bar) {
 				this.does = { what: 'side', side: bar.side }
 				return

@@ -1,10 +1,12 @@
+import { areaOf, boxOf, cellArea } from './areas'
+import { casedArea } from './frames'
 import type { Core } from '../core/module'
 import { drawZone } from './hatches'
-import type { ChunkAt, Entity, ID, Layer, LayerImage, MapInfo, PlayView, Rect } from '../core/types'
+import type { ChunkAt, Entity, ID, Layer, LayerImage, MapInfo, PlayView } from '../core/types'
 import type { Project } from '../project/project.svelte'
 import { Chunks, chunkSide, levelOf } from './chunks'
 import { drawFigure, drawGlyph } from './glyphs'
-import { Pictures, tilesetOf } from './pictures'
+import { drawMissing, Pictures, tilesetOf } from './pictures'
 import type { View } from './view.svelte'
 
 /** Draws maps: layers, entities and, in play, the hero. One is shared by all that shows maps. */
@@ -244,7 +246,14 @@ export class Scene {
 			return
 		}
 		const image = this.pictures.image(i.picture)
-		if (!image) return
+		if (!image) {
+			if (!this.pictures.isMissing(i.picture)) return
+			const [p, q] = [
+				view.screen(i.x, i.y),
+				view.screen(i.x + (i.width * i.scale) / 100, i.y + (i.height * i.scale) / 100),
+			]
+			return i.stretch ? drawMissing(ctx, all.x, all.y, all.w, all.h) : drawMissing(ctx, p.x, p.y, q.x - p.x, q.y - p.y)
+		}
 		if (i.stretch) return ctx.drawImage(image, all.x, all.y, all.w, all.h)
 		const [w, h] = [(i.width * i.scale) / 100, (i.height * i.scale) / 100]
 		const t = performance.now() / 1000
@@ -501,53 +510,6 @@ const none = new Set<ID>()
 const plain = (l: Layer) => !l.tint && !l.offsetX && !l.offsetY && !l.lagX && !l.lagY && !l.foot
 const sortable = (l: Layer) =>
 	!l.tint && !l.lagX && !l.lagY && (l.kind === 'entities' ? !l.offsetX && !l.offsetY : l.kind === 'tiles' && l.foot)
-
-/** The rectangle of the screen around a box of the ground plane, in map pixels. */
-export function boxOf(view: View, e: Rect): Rect {
-	if (!view.diamond) {
-		const a = view.screen(e.x, e.y)
-		const b = view.screen(e.x + e.w, e.y + e.h)
-		return { x: a.x, y: a.y, w: b.x - a.x, h: b.y - a.y }
-	}
-	const all = view.corners(e)
-	return { x: all[3].x, y: all[0].y, w: all[1].x - all[3].x, h: all[2].y - all[0].y }
-}
-
-/** The outline of a box of the ground plane on the screen, drawn in by so many pixels. */
-export function areaOf(view: View, e: Rect, inset = 0): Path2D {
-	const out = new Path2D()
-	if (!view.diamond) {
-		const r = boxOf(view, e)
-		out.rect(r.x + inset, r.y + inset, r.w - 2 * inset, r.h - 2 * inset)
-		return out
-	}
-	view.corners(e).forEach((p, i) => out[i ? 'lineTo' : 'moveTo'](p.x, p.y))
-	out.closePath()
-	return out
-}
-
-export const cellArea = (view: View, m: MapInfo, x: number, y: number, w = 1, h = 1) =>
-	areaOf(view, { x: x * m.cellWidth, y: y * m.cellHeight, w: w * m.cellWidth, h: h * m.cellHeight })
-
-/** As cased, of any outline. */
-export function casedArea(ctx: CanvasRenderingContext2D, area: Path2D, colour: string) {
-	ctx.lineWidth = 3
-	ctx.strokeStyle = '#fcfaf5'
-	ctx.stroke(area)
-	ctx.lineWidth = 1.5
-	ctx.strokeStyle = colour
-	ctx.stroke(area)
-}
-
-/** A line with a casing of chalk, so that it shows on any art. */
-export function cased(ctx: CanvasRenderingContext2D, x: number, y: number, w: number, h: number, colour: string) {
-	ctx.lineWidth = 3
-	ctx.strokeStyle = '#fcfaf5'
-	ctx.strokeRect(x, y, w, h)
-	ctx.lineWidth = 1.5
-	ctx.strokeStyle = colour
-	ctx.strokeRect(x, y, w, h)
-}
 
 const grounds: Record<string, string> = { plaster: '#e9e2d5', kiln: '#262c2e' }
 const ground = () => grounds[document.documentElement.dataset.theme ?? 'plaster']

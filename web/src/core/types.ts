@@ -80,7 +80,8 @@ export interface TileInfo {
 	odds: number
 	partner: number
 	part: string
-	own: Point[] | null
+	/** The outlines of its own solid part. */
+	own: Point[][] | null
 	oneWay: Facing | ''
 	is: string
 	/** The zone that the tile counts as, or empty. */
@@ -442,9 +443,10 @@ export interface Lost {
 	cells: number
 }
 
-/** What is solid, in few pieces: cells, and segments in half pixels. */
+/** What is solid, in few pieces: cells, and parts of tiles in half pixels. */
 export interface Merged {
 	rects: Rect[]
+	parts: Rect[]
 	segments: { a: Point; b: Point }[]
 }
 

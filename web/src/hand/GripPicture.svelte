@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { drawGlyph } from '../canvas/glyphs'
 	import { drawZone } from '../canvas/hatches'
-	import { drawCell } from '../canvas/overlay'
+	import { drawCell } from '../canvas/ghost'
 	import type { Grip, Piece } from '../core/types'
 	import { workspace } from '../workspace.svelte'
 

@@ -1,7 +1,6 @@
 <script lang="ts">
 	import { Dialog } from 'bits-ui'
-	import { drawFacing } from '../canvas/overlay'
-	import { cased } from '../canvas/scene'
+	import { cased, drawFacing } from '../canvas/frames'
 	import { View } from '../canvas/view.svelte'
 	import type { Facing, ID, Place, Point } from '../core/types'
 	import LayerThumb from '../stack/LayerThumb.svelte'

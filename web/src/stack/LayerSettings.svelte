@@ -25,7 +25,9 @@
 	import Settings2 from '@lucide/svelte/icons/settings-2'
 	import Trash2 from '@lucide/svelte/icons/trash-2'
 	import { Popover } from 'bits-ui'
-	import type { Layer } from '../core/types'
+	import type { Layer, Taken } from '../core/types'
+	import { send } from '../live/http'
+	import { accepted } from '../tilesets/intake.svelte'
 	import { workspace } from '../workspace.svelte'
 
 	// All that can be set of a layer, without leaving the map.
@@ -42,6 +44,27 @@
 			text: `Changed layer ${l.name}`,
 		})
 	const image = (change: Partial<LayerImage>) => set('image', { ...l.image!, ...change })
+	let choose = $state<HTMLInputElement>()
+	let turn = $state(0)
+	$effect(() => {
+		const again = () => turn++
+		w.scene.onPictures.add(again)
+		return () => void w.scene.onPictures.delete(again)
+	})
+	const missing = $derived(!!l.image?.picture && w.scene.pictures.isMissing(l.image.picture, turn))
+
+	/** Puts another picture in the place of the layer's. */
+	async function supply(file: File | undefined) {
+		if (!file) return
+		try {
+			const { picture, width, height } = await send<Taken>(`/api/projects/${w.project.id}/pictures`, file)
+			w.scene.pictures.retry(picture)
+			image({ picture, width, height })
+		} catch (e) {
+			w.notices.wrong(e)
+		}
+	}
+
 	const whole = (e: { currentTarget: HTMLInputElement }) => Math.trunc(e.currentTarget.valueAsNumber) || 0
 
 	function act(method: string) {
@@ -143,6 +166,25 @@
 					{@const i = l.image}
 					<div class="flex flex-col gap-2 border-t border-line pt-2">
 						{#if i.picture}
+							{#if missing}
+								<p class="border-l-2 border-brick pl-2 text-brick">
+									The picture is missing: brick and chalk squares stand for it.
+								</p>
+							{/if}
+							<input
+								bind:this={choose}
+								type="file"
+								accept={accepted}
+								class="hidden"
+								aria-label="Another picture for the layer"
+								onchange={(e) => {
+									void supply(e.currentTarget.files?.[0])
+									e.currentTarget.value = ''
+								}}
+							/>
+							<button class="button" onclick={() => choose?.click()}
+								>{missing ? 'Supply the picture…' : 'New picture…'}</button
+							>
 							{@render pair('Place', 'x', 'y', 'px', [i.x, i.y], (k, v) => image(k ? { y: v } : { x: v }))}
 							<label class="flex items-center gap-1.5"
 								><span class="w-16 text-dim">Size</span><input

@@ -12,6 +12,7 @@
 	import { send } from '../live/http'
 	import Hint from '../frame/Hint.svelte'
 	import Menu, { type Choice } from '../frame/Menu.svelte'
+	import { accepted } from '../tilesets/intake.svelte'
 	import { workspace } from '../workspace.svelte'
 	import { saveGuide } from './guide'
 	import LayerSettings, { emptyImage } from './LayerSettings.svelte'
@@ -115,7 +116,7 @@
 	<input
 		bind:this={choose}
 		type="file"
-		accept="image/png,image/webp,image/gif,image/jpeg,image/bmp"
+		accept={accepted}
 		class="hidden"
 		aria-label="Picture for a layer"
 		onchange={(e) => {

@@ -1,6 +1,7 @@
 import { drawGlyph } from '../canvas/glyphs'
 import { drawZone } from '../canvas/hatches'
-import { areaOf, boxOf, cellArea } from '../canvas/scene'
+import { areaOf, boxOf, cellArea } from '../canvas/areas'
+import { partLines } from '../canvas/solids'
 import { View } from '../canvas/view.svelte'
 import type { Merged, Rect } from '../core/types'
 import type { Workspace } from '../workspace.svelte'
@@ -54,15 +55,9 @@ export async function saveGuide(w: Workspace, scale = 2) {
 		ctx.fill(cells(rect))
 		frame(cells(rect), '#1e2a2e')
 	}
-	ctx.beginPath()
-	for (const s of solid.segments) {
-		const [a, b] = [view.screen(s.a.x / 2, s.a.y / 2), view.screen(s.b.x / 2, s.b.y / 2)]
-		ctx.moveTo(a.x, a.y)
-		ctx.lineTo(b.x, b.y)
-	}
 	ctx.lineWidth = 2
 	ctx.strokeStyle = '#1e2a2e'
-	ctx.stroke()
+	ctx.stroke(partLines(solid, view))
 	for (const e of w.project.entities(m.id)) {
 		const r = boxOf(view, e)
 		frame(areaOf(view, e, 1), '#33509e', [3, 3])

@@ -1,11 +1,12 @@
 <script lang="ts">
-	import type { Facing } from '../core/types'
+	import type { Facing, Property } from '../core/types'
 	import Hint from '../frame/Hint.svelte'
 	import { workspace } from '../workspace.svelte'
+	import PropertyField from './PropertyField.svelte'
 	import { sameMark, type SheetMark } from './sheetMarks'
 
 	// What is painted over the sheet.
-	let { mark = $bindable() }: { mark: SheetMark } = $props()
+	let { mark = $bindable(), properties }: { mark: SheetMark; properties: Property[] } = $props()
 	const w = workspace()
 	const sides: { side: Facing; help: string }[] = [
 		{ side: 'up', help: 'nobody comes in from above' },
@@ -13,6 +14,28 @@
 		{ side: 'down', help: 'nobody comes in from below' },
 		{ side: 'left', help: 'nobody comes in from the left' },
 	]
+	// what is named or written before it is painted
+	let what = $state('tag')
+	let tag = $state('')
+	let odds = $state<number | null>(2)
+	let zone = $state('')
+	let value = $state('')
+	const property = $derived(properties.find((p) => `own ${p.name}` === what))
+	const written = $derived.by((): SheetMark | null => {
+		if (what === 'tag') return tag.trim() ? { kind: 'tag', tag: tag.trim() } : null
+		if (what === 'odds') return odds === null ? null : { kind: 'odds', odds }
+		if (what === 'zone') {
+			const z = w.project.head.zones.find((o) => o.id === zone) ?? w.project.head.zones[0]
+			return z ? { kind: 'zone', zone: z.id } : null
+		}
+		return property ? { kind: 'value', name: property.name, value } : null
+	})
+
+	/** Takes what is written into the hand. */
+	function hold() {
+		if (written) mark = written
+	}
+
 	const look = (m: SheetMark) =>
 		`flex h-8 items-center justify-center border px-1 hover:border-glaze ${
 			sameMark(m, mark) ? 'border-held bg-chalk outline-2 -outline-offset-2 outline-held' : 'border-line'
@@ -63,6 +86,72 @@
 				</svg>
 			</Hint>
 		{/each}
+	</div>
+	<div class="flex gap-1">
+		<select
+			class="field w-24 shrink-0"
+			aria-label="What else to paint over the sheet"
+			bind:value={what}
+			onchange={() => {
+				value = property?.default ?? ''
+				hold()
+			}}
+		>
+			<option value="tag">tag</option>
+			<option value="odds">odds</option>
+			<option value="zone">zone</option>
+			{#each properties as p (p.name)}<option value="own {p.name}">{p.name}</option>{/each}
+		</select>
+		{#if what === 'tag'}
+			<input
+				class="field min-w-0 grow"
+				placeholder="a word"
+				aria-label="Tag to paint"
+				bind:value={tag}
+				oninput={hold}
+			/>
+		{:else if what === 'odds'}
+			<input
+				class="field min-w-0 grow font-mono"
+				type="number"
+				min="0"
+				max="10000"
+				aria-label="Odds to paint"
+				bind:value={odds}
+				oninput={hold}
+			/>
+		{:else if what === 'zone'}
+			<select
+				class="field min-w-0 grow"
+				aria-label="Zone to paint"
+				disabled={!w.project.head.zones.length}
+				value={written?.kind === 'zone' ? written.zone : ''}
+				onchange={(e) => {
+					zone = e.currentTarget.value
+					hold()
+				}}
+			>
+				{#each w.project.head.zones as z (z.id)}<option value={z.id}>{z.name}</option>{:else}
+					<option value="">no zone yet</option>
+				{/each}
+			</select>
+		{:else if property}
+			<PropertyField
+				{property}
+				{value}
+				label="{property.name} to paint"
+				change={(v) => {
+					value = v
+					hold()
+				}}
+			/>
+		{/if}
+		<button
+			class="{written ? look(written) : 'button h-8'} shrink-0"
+			disabled={!written}
+			aria-pressed={!!written && sameMark(written, mark)}
+			onclick={hold}>paint it</button
+		>
 	</div>
 	<p class="text-[12px] text-dim">Paint again, or with the secondary button, to clear.</p>
 </section>

@@ -22,11 +22,6 @@
 
 	const valueOf = (name: string) => info?.values?.find((v) => v.name === name)?.value
 
-	function setValue(name: string, value: string | undefined) {
-		const others = (info?.values ?? []).filter((v) => v.name !== name)
-		mark({ values: value === undefined ? others : [...others, { name, value }] })
-	}
-
 	// the live preview shows what a player sees
 	let now = $state(0)
 	$effect(() => {
@@ -87,19 +82,23 @@
 	<label class="flex items-center gap-2"
 		><span class="w-12 text-dim">Mirror</span>
 		<span class="grow text-[12px]"
-			>{(info?.partner ?? -1) >= 0 ? `tile ${info!.partner} shows it flipped` : 'no partner'}</span
+			>{(info?.partner ?? -1) >= 0 ? `tile ${info!.partner} shows it flipped` : 'the tile that shows it flipped'}</span
 		>
 		<input
 			class="field w-16 font-mono"
 			type="number"
-			min="-1"
+			min="0"
+			placeholder="none"
 			aria-label="Partner of the tile"
-			value={info?.partner ?? -1}
+			value={(info?.partner ?? -1) >= 0 ? info!.partner : ''}
 			onchange={(e) =>
 				mark({ partner: Number.isNaN(e.currentTarget.valueAsNumber) ? -1 : Math.trunc(e.currentTarget.valueAsNumber) })}
 		/>
 	</label>
-	<label class="flex items-center gap-2" title="What the ground of the tile is, wherever it lies">
+	<label
+		class="flex items-center gap-2"
+		title="What the ground of the tile is, wherever it lies; zones are made on a map"
+	>
 		<span class="w-12 text-dim">Zone</span>
 		<select
 			class="field grow"
@@ -107,7 +106,7 @@
 			value={w.project.head.zones.some((z) => z.id === info?.zone) ? info!.zone : ''}
 			onchange={(e) => mark({ zone: e.currentTarget.value })}
 		>
-			<option value="">{w.project.head.zones.length ? 'none' : 'none; zones are made on a map'}</option>
+			<option value="">none</option>
 			{#each w.project.head.zones as z (z.id)}
 				<option value={z.id}>{z.name}</option>
 			{/each}
@@ -122,13 +121,13 @@
 				property={p}
 				value={valueOf(p.name) ?? p.default}
 				label="{p.name} of the tile"
-				change={(v) => setValue(p.name, v === p.default ? undefined : v)}
+				change={(value) => mark({ value: { name: p.name, value } })}
 			/>
 			{#if valueOf(p.name) !== undefined}
 				<button
 					class="button-plain"
 					aria-label="Put {p.name} back to its default"
-					onclick={() => setValue(p.name, undefined)}><X size={13} /></button
+					onclick={() => mark({ reset: p.name })}><X size={13} /></button
 				>
 			{/if}
 		</div>

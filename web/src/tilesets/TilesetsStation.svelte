@@ -6,10 +6,11 @@
 	import { workspace } from '../workspace.svelte'
 	import { send } from '../live/http'
 	import GripPicture from '../hand/GripPicture.svelte'
+	import { drawZone } from '../canvas/hatches'
 	import { cellOf } from '../canvas/pictures'
 	import type { MaterialTile, TileInfo } from '../core/types'
 	import CutCanvas, { type Stroke } from './CutCanvas.svelte'
-	import { drawMarks, hasMark, type SheetMark, valueOf } from './sheetMarks'
+	import { drawMarks, drawWord, hasMark, type SheetMark, valueOf, wordOf } from './sheetMarks'
 	import ReshapePanel from './ReshapePanel.svelte'
 	import SheetBrush from './SheetBrush.svelte'
 	import TilePanel from './TilePanel.svelte'
@@ -18,7 +19,7 @@
 	import MaterialPanel from './MaterialPanel.svelte'
 	import MaterialSheet from './MaterialSheet.svelte'
 	import HeroSize from './HeroSize.svelte'
-	import type { Intake } from './intake.svelte'
+	import { accepted, type Intake } from './intake.svelte'
 	import StarterOffer from './StarterOffer.svelte'
 
 	let { intake }: { intake: Intake } = $props()
@@ -28,7 +29,6 @@
 	const material = $derived(intake.taken ? undefined : w.project.head.materials.find((m) => m.id === w.materialId))
 	let chosen = $state(0)
 	let recognising = $state(false)
-	const accepted = 'image/png,image/webp,image/gif,image/jpeg,image/bmp'
 	let choose: HTMLInputElement
 	const told = $derived(intake.told)
 	const fields: { key: keyof Cut; label: string }[] = [
@@ -53,6 +53,8 @@
 	})
 	/** The tileset that the next picture is for. */
 	let replaces = $state.raw<Tileset | null>(null)
+
+	const zones = $derived(new Map(w.project.head.zones.map((z) => [z.id, z])))
 
 	const bare = (tile: number): TileInfo => ({
 		tile,
@@ -262,10 +264,15 @@
 					if (stroke?.hits.has(tile)) {
 						const to = valueOf(mark, stroke.on) as { solid?: boolean; part?: string }
 						info = { ...(info ?? bare(tile)), ...to }
+						if (mark.kind === 'tag' && stroke.on) info.tags = [...(info.tags ?? []), mark.tag]
+						if (mark.kind === 'value' && stroke.on) info.values = [mark]
 						full = to.solid ?? (full && !to.part)
 						if (full) info.part = ''
 					}
+					if (info?.zone) drawZone(ctx, zones.get(info.zone), x, y, tw, th)
 					drawMarks(ctx, w.project.head.parts, shown.cut, info, full, x, y, tw, th)
+					const word = wordOf(mark, info)
+					if (word) drawWord(ctx, word, x, y, tw, th)
 				}}
 				begins={(tile, _, remove) => !remove && !hasMark(mark, infos.get(tile), solid.has(tile))}
 				ends={paint}
@@ -427,7 +434,7 @@
 					{shown.width} × {shown.height} pixels, cut into {shown.columns} × {shown.rows} tiles of {words(shown.cut)}.
 				</p>
 				<p><b>{shown.solid?.length ?? 0} tiles are solid.</b></p>
-				<SheetBrush bind:mark />
+				<SheetBrush bind:mark properties={shown.properties ?? []} />
 				<PropertyList
 					properties={shown.properties ?? []}
 					title="Own properties of tiles"

@@ -3,6 +3,9 @@ import type { Cut, Lost, Rect, Taken, Tileset } from '../core/types'
 import { send } from '../live/http'
 import type { Workspace } from '../workspace.svelte'
 
+/** The kinds of picture that can be brought in. */
+export const accepted = 'image/png,image/webp,image/gif,image/jpeg,image/bmp'
+
 /** The largest file that is sent; the server says the same. */
 const largest = 32 << 20
 
@@ -53,6 +56,7 @@ export class Intake {
 				} else {
 					try {
 						const taken = await send<Taken>(this.path('pictures'), file)
+						this.w.scene.pictures.retry(taken.picture)
 						found.push({ name: file.name.replace(/\.[^.]*$/, '').slice(0, 80) || 'Tileset', taken })
 					} catch (e) {
 						this.w.notices.wrong(e)
@@ -60,6 +64,8 @@ export class Intake {
 				}
 			}
 			if (!found.length) return
+			if (target?.picture === found[0].taken.picture)
+				return this.w.notices.say(`The picture of ${target.name} is there; all is as it was.`, 'done')
 			this.waiting = target ? [] : found.slice(1)
 			this.show(found[0].name, found[0].taken, target)
 		})
@@ -137,7 +143,7 @@ export class Intake {
 		if (!taken || !target) return
 		return this.working(async () => {
 			const body = JSON.stringify({
-				from: { picture: target.picture, cut: target.cut },
+				from: { picture: target.picture, cut: target.cut, width: target.width, height: target.height },
 				to: { picture: taken.picture, cut: this.cut },
 			})
 			const match = await send<number[]>(this.path('match'), body)

@@ -1,10 +1,17 @@
 import { hatchOf } from '../canvas/hatches'
-import type { Cut, Facing, Head, TileInfo } from '../core/types'
+import type { Cut, Facing, Head, ID, TileInfo } from '../core/types'
 import { hatch } from './marks'
 
 /** What can be painted over the sheet. */
 export type SheetMark =
-	{ kind: 'solid' } | { kind: 'part'; part: string } | { kind: 'oneWay'; side: Facing } | { kind: 'is'; is: string }
+	| { kind: 'solid' }
+	| { kind: 'part'; part: string }
+	| { kind: 'oneWay'; side: Facing }
+	| { kind: 'is'; is: string }
+	| { kind: 'zone'; zone: ID }
+	| { kind: 'tag'; tag: string }
+	| { kind: 'odds'; odds: number }
+	| { kind: 'value'; name: string; value: string }
 
 export const hatches: Record<string, string> = { ladder: 'rungs', water: 'waves', hazard: 'teeth' }
 const colours: Record<string, string> = { ladder: '#855300', water: '#2f6f9e', hazard: '#b0226a' }
@@ -20,6 +27,14 @@ export function valueOf(mark: SheetMark, on: boolean): object {
 			return { oneWay: on ? mark.side : '' }
 		case 'is':
 			return { is: on ? mark.is : '' }
+		case 'zone':
+			return { zone: on ? mark.zone : '' }
+		case 'tag':
+			return on ? { tag: mark.tag } : { untag: mark.tag }
+		case 'odds':
+			return { odds: on ? mark.odds : 1 }
+		case 'value':
+			return on ? { value: { name: mark.name, value: mark.value } } : { reset: mark.name }
 	}
 }
 
@@ -33,7 +48,40 @@ export function hasMark(mark: SheetMark, info: TileInfo | undefined, solid: bool
 			return info?.oneWay === mark.side
 		case 'is':
 			return info?.is === mark.is
+		case 'zone':
+			return info?.zone === mark.zone
+		case 'tag':
+			return !!info?.tags?.includes(mark.tag)
+		case 'odds':
+			return info?.odds === mark.odds
+		case 'value':
+			return info?.values?.some((v) => v.name === mark.name && v.value === mark.value) ?? false
 	}
+}
+
+/** What the sheet says on a tile while a mark is in the hand that has no sign of its own. */
+export function wordOf(mark: SheetMark, info: TileInfo | undefined): string {
+	if (!info) return ''
+	if (mark.kind === 'tag') return info.tags?.join(', ') ?? ''
+	if (mark.kind === 'odds') return info.odds === 1 ? '' : String(info.odds)
+	if (mark.kind === 'value') return info.values?.find((v) => v.name === mark.name)?.value ?? ''
+	return ''
+}
+
+/** Writes a word on the lower edge of a tile, as much of it as fits. */
+export function drawWord(ctx: CanvasRenderingContext2D, word: string, x: number, y: number, w: number, h: number) {
+	const size = Math.max(9, Math.min(h / 3, 14 * devicePixelRatio))
+	ctx.save()
+	ctx.beginPath()
+	ctx.rect(x, y, w, h)
+	ctx.clip()
+	ctx.font = `600 ${size}px "Sometype Mono Variable", monospace`
+	const wide = Math.min(w, ctx.measureText(word).width + 4)
+	ctx.fillStyle = '#fcfaf5'
+	ctx.fillRect(x, y + h - size - 3, wide, size + 3)
+	ctx.fillStyle = '#1e2a2e'
+	ctx.fillText(word, x + 2, y + h - 4)
+	ctx.restore()
 }
 
 export const sameMark = (a: SheetMark, b: SheetMark) => JSON.stringify(a) === JSON.stringify(b)
@@ -55,15 +103,11 @@ export function drawMarks(
 	const part = parts.find((p) => p.name === info.part)
 	if (part) drawPart(ctx, part.area, x, y, w, h)
 	// own outlines are in pixels of the tile: brought to halves of it
-	else if (info.part === 'own' && info.own)
-		drawPart(
-			ctx,
-			info.own.map((p) => ({ x: (2 * p.x) / cut.cellWidth, y: (2 * p.y) / cut.cellHeight })),
-			x,
-			y,
-			w,
-			h,
-		)
+	else if (info.part === 'own')
+		for (const own of info.own ?? []) {
+			const area = own.map((p) => ({ x: (2 * p.x) / cut.cellWidth, y: (2 * p.y) / cut.cellHeight }))
+			drawPart(ctx, area, x, y, w, h)
+		}
 	if (info.oneWay) drawOneWay(ctx, info.oneWay, x, y, w, h)
 	if (info.is) {
 		ctx.save()

@@ -1,0 +1,81 @@
+import type { Point, Rect } from '../core/types'
+
+// Lines and labels that show on any art: a colour on a casing.
+
+export type Context = CanvasRenderingContext2D
+
+export const chalk = '#fcfaf5'
+export const ink = '#1e2a2e'
+export const saffron = '#e2a52a'
+export const cobalt = '#33509e'
+export const brick = '#b1442c'
+
+export const middle = (r: Rect): Point => ({ x: r.x + r.w / 2, y: r.y + r.h / 2 })
+
+/** A frame of two colours around a rectangle of the screen, or along any outline. */
+export function outline(ctx: Context, shape: Rect | Path2D, colour: string, casing: string, out = 2) {
+	let area: Path2D
+	if (shape instanceof Path2D) area = shape
+	else {
+		area = new Path2D()
+		area.rect(shape.x - out, shape.y - out, shape.w + 2 * out, shape.h + 2 * out)
+	}
+	ctx.lineWidth = 4
+	ctx.strokeStyle = casing
+	ctx.stroke(area)
+	ctx.lineWidth = 2
+	ctx.strokeStyle = colour
+	ctx.stroke(area)
+}
+
+/** A small wedge on the side to which an entity looks. */
+export function drawFacing(ctx: Context, r: Rect, facing: string) {
+	const turns = ['up', 'right', 'down', 'left'].indexOf(facing)
+	const c = middle(r)
+	const s = Math.max(5, r.w / 4)
+	ctx.save()
+	ctx.translate(c.x, c.y)
+	ctx.rotate((turns * Math.PI) / 2)
+	ctx.beginPath()
+	ctx.moveTo(-s, -r.h / 2 - 4)
+	ctx.lineTo(0, -r.h / 2 - 4 - s)
+	ctx.lineTo(s, -r.h / 2 - 4)
+	ctx.closePath()
+	ctx.fillStyle = saffron
+	ctx.strokeStyle = ink
+	ctx.lineWidth = 2
+	ctx.stroke()
+	ctx.fill()
+	ctx.restore()
+}
+
+export function drawLabel(ctx: Context, text: string, x: number, y: number, dpr: number, colour: string) {
+	ctx.font = `600 ${12 * dpr}px 'Sometype Mono Variable', monospace`
+	ctx.textBaseline = 'middle'
+	ctx.textAlign = 'center'
+	const w = ctx.measureText(text).width + 10 * dpr
+	ctx.fillStyle = chalk
+	ctx.fillRect(x - w / 2, y - 9 * dpr, w, 18 * dpr)
+	ctx.fillStyle = colour
+	ctx.fillText(text, x, y + 0.5)
+}
+
+/** As cased, of any outline. */
+export function casedArea(ctx: CanvasRenderingContext2D, area: Path2D, colour: string) {
+	ctx.lineWidth = 3
+	ctx.strokeStyle = chalk
+	ctx.stroke(area)
+	ctx.lineWidth = 1.5
+	ctx.strokeStyle = colour
+	ctx.stroke(area)
+}
+
+/** A line with a casing of chalk, so that it shows on any art. */
+export function cased(ctx: CanvasRenderingContext2D, x: number, y: number, w: number, h: number, colour: string) {
+	ctx.lineWidth = 3
+	ctx.strokeStyle = chalk
+	ctx.strokeRect(x, y, w, h)
+	ctx.lineWidth = 1.5
+	ctx.strokeStyle = colour
+	ctx.strokeRect(x, y, w, h)
+}

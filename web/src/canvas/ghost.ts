@@ -1,0 +1,74 @@
+import type { Ghost, MapInfo, Rect } from '../core/types'
+import type { Workspace } from '../workspace.svelte'
+import { brick, chalk, type Context, drawFacing, drawLabel, ink, outline, saffron } from './frames'
+import { drawZone } from './hatches'
+import { boxOf, cellArea, cellsFrame, frameOf } from './areas'
+import type { View } from './view.svelte'
+
+/** Draws the cells of a ghost or piece: zones are told apart by their sign. */
+export function drawCell(ctx: Context, w: Workspace, cell: number, r: Rect, m?: MapInfo, area?: Path2D) {
+	if (cell < 0)
+		drawZone(
+			ctx,
+			w.project.head.zones.find((z) => z.number === -cell),
+			r.x,
+			r.y,
+			r.w,
+			r.h,
+			area,
+		)
+	else if (cell) {
+		const p = m ? w.scene.pictures.standing(cell, m.cellWidth, m.cellHeight, r) : r
+		w.scene.pictures.draw(ctx, cell, p.x, p.y, p.w, p.h)
+	}
+}
+
+export function drawGhost(ctx: Context, w: Workspace, m: MapInfo, view: View, g: Ghost, dpr: number) {
+	if (g.refusal) return
+	const all = view.cellRect(m, g.bounds)
+	ctx.imageSmoothingEnabled = false
+	if (g.removing) {
+		fillRegion(ctx, m, view, g, 'rgb(177 68 44 / 0.4)')
+		const taken = new Set(g.take)
+		for (const e of w.project.entities(m.id)) if (taken.has(e.id)) outline(ctx, frameOf(view, e), brick, chalk)
+	} else {
+		ctx.globalAlpha = 0.8
+		for (let i = 0; g.cells && i < g.cells.length; i += 3) {
+			const [x, y] = [g.cells[i], g.cells[i + 1]]
+			const area = view.diamond ? cellArea(view, m, x, y) : undefined
+			drawCell(ctx, w, g.cells[i + 2], view.cellRect(m, { x, y, w: 1, h: 1 }), m, area)
+		}
+		for (const e of g.entities ?? []) w.scene.entity(ctx, m, view, e, false)
+		ctx.globalAlpha = 1
+		if (!g.cells) fillRegion(ctx, m, view, g, `rgb(226 165 42 / ${g.entities?.length ? 0.16 : 0.45})`)
+		else if (g.count > 1) fillRegion(ctx, m, view, g, 'rgb(226 165 42 / 0.16)')
+		const one = g.entities?.length === 1 ? g.entities[0] : null
+		if (one && (one.kind === 'spawn' || one.kind === 'arrival')) drawFacing(ctx, boxOf(view, one), one.facing)
+	}
+	outline(ctx, cellsFrame(view, m, g.bounds), g.removing ? brick : saffron, ink, 1)
+	if (g.bounds.w > 1 || g.bounds.h > 1) {
+		const text = `${g.bounds.w} × ${g.bounds.h}`
+		drawLabel(ctx, text, all.x + all.w / 2, Math.max(all.y - 10 * dpr, 12 * dpr), dpr, g.removing ? brick : ink)
+	}
+}
+
+function fillRegion(ctx: Context, m: MapInfo, view: View, g: Ghost, colour: string) {
+	ctx.fillStyle = colour
+	if (g.cells) {
+		for (let i = 0; i < g.cells.length; i += 3) {
+			ctx.fill(cellArea(view, m, g.cells[i], g.cells[i + 1]))
+		}
+		return
+	}
+	// many spans are kept as one path, in cells
+	if (spanned?.of !== g) {
+		const path = new Path2D()
+		for (const s of g.spans ?? []) path.rect(s.x0, s.y, s.x1 - s.x0, 1)
+		spanned = { of: g, path }
+	}
+	const placed = new Path2D()
+	placed.addPath(spanned.path, view.matrix(m))
+	ctx.fill(placed)
+}
+
+let spanned: { of: Ghost; path: Path2D } | null = null

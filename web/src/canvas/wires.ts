@@ -1,0 +1,107 @@
+import type { Entity, MapInfo, Point } from '../core/types'
+import type { Workspace } from '../workspace.svelte'
+import { brick, casedArea, chalk, cobalt, type Context, drawLabel, middle } from './frames'
+import { areaOf, boxOf } from './areas'
+import type { View } from './view.svelte'
+
+/** Joined exits have a double line; one that leads nowhere is dashed in brick. */
+export function drawPassages(
+	ctx: Context,
+	w: Workspace,
+	m: MapInfo,
+	view: View,
+	entities: Entity[],
+	hover: Entity | null,
+	dpr: number,
+) {
+	const from = new Map(w.project.head.passages.filter((p) => p.from.map === m.id).map((p) => [p.from.entity, p]))
+	for (const e of entities) {
+		if (e.kind !== 'exit') continue
+		const r = boxOf(view, e)
+		const p = from.get(e.id)
+		if (!p) {
+			ctx.setLineDash([4 * dpr, 3 * dpr])
+			casedArea(ctx, areaOf(view, e, 0.5), brick)
+			ctx.setLineDash([])
+			continue
+		}
+		const area = areaOf(view, e)
+		ctx.lineWidth = 5
+		ctx.strokeStyle = cobalt
+		ctx.stroke(area)
+		ctx.lineWidth = 2
+		ctx.strokeStyle = chalk
+		ctx.stroke(area)
+		if (e === hover || w.selected.includes(e.id)) {
+			const to = w.project.map(p.to.map)
+			drawLabel(ctx, to ? `to ${to.name}` : 'to a map that was removed', r.x + r.w / 2, r.y - 8 * dpr, dpr, cobalt)
+		}
+	}
+}
+
+export function drawWires(ctx: Context, w: Workspace, m: MapInfo, view: View, entities: Entity[]) {
+	const by = new Map(entities.map((e) => [e.id, e]))
+	for (const wire of w.project.head.wires) {
+		if (wire.from.map !== m.id || wire.to.map !== m.id) continue
+		const a = by.get(wire.from.entity)
+		const b = by.get(wire.to.entity)
+		if (!a || !b) continue
+		const seen = w.selected.includes(a.id) || w.selected.includes(b.id) || w.rule === wire.rule
+		drawWire(ctx, middle(boxOf(view, a)), middle(boxOf(view, b)), seen)
+	}
+}
+
+/** One line with barbs that point the way. */
+export function drawWire(ctx: Context, a: Point, b: Point, strong: boolean) {
+	const length = Math.hypot(b.x - a.x, b.y - a.y)
+	if (length < 1) return
+	const ux = (b.x - a.x) / length
+	const uy = (b.y - a.y) / length
+	ctx.beginPath()
+	ctx.moveTo(a.x, a.y)
+	ctx.lineTo(b.x, b.y)
+	for (const at of [0.35, 0.65, 1]) {
+		const x = a.x + (b.x - a.x) * at
+		const y = a.y + (b.y - a.y) * at
+		ctx.moveTo(x - ux * 8 - uy * 5, y - uy * 8 + ux * 5)
+		ctx.lineTo(x, y)
+		ctx.lineTo(x - ux * 8 + uy * 5, y - uy * 8 - ux * 5)
+	}
+	ctx.lineJoin = 'round'
+	ctx.globalAlpha = strong ? 1 : 0.75
+	ctx.lineWidth = strong ? 6 : 5
+	ctx.strokeStyle = chalk
+	ctx.stroke()
+	ctx.lineWidth = strong ? 2.5 : 2
+	ctx.strokeStyle = cobalt
+	ctx.stroke()
+	ctx.globalAlpha = 1
+}
+
+/** Switches are wired and exits joined from a nub beside them. */
+export const hasNub = (e: Entity) => e.kind === 'switch' || e.kind === 'exit'
+
+export function nubOf(view: View, e: Entity, dpr: number): Point {
+	const r = boxOf(view, e)
+	return { x: r.x + r.w + 12 * dpr, y: r.y + r.h / 2 }
+}
+
+export const nubRadius = 8
+
+export function drawNub(ctx: Context, at: Point, dpr: number) {
+	ctx.beginPath()
+	ctx.arc(at.x, at.y, (nubRadius - 1) * dpr, 0, Math.PI * 2)
+	ctx.lineWidth = 3 * dpr
+	ctx.strokeStyle = chalk
+	ctx.stroke()
+	ctx.fillStyle = cobalt
+	ctx.fill()
+	ctx.beginPath()
+	ctx.moveTo(at.x - 3 * dpr, at.y)
+	ctx.lineTo(at.x + 3 * dpr, at.y)
+	ctx.moveTo(at.x + 0.5 * dpr, at.y - 2.5 * dpr)
+	ctx.lineTo(at.x + 3 * dpr, at.y)
+	ctx.lineTo(at.x + 0.5 * dpr, at.y + 2.5 * dpr)
+	ctx.lineWidth = 1.5 * dpr
+	ctx.stroke()
+}
