@@ -144,7 +144,9 @@ export function sideBars(m: MapInfo, view: View, dpr: number): SideBar[] {
 		const [cx, cy] = [(p.x + q.x) / 2, (p.y + q.y) / 2]
 		// outward is away from the middle of the map
 		const out = (cx - between.x) * -uy + (cy - between.y) * ux > 0 ? 1 : -1
-		const [half, gap] = [22 * dpr, 13 * dpr]
+		// along the upper sides of a diamond there are numbers between
+		const gap = (view.diamond && (side === 'left' || side === 'top') ? 38 : 13) * dpr
+		const half = 22 * dpr
 		const [mx, my] = [cx - uy * out * gap, cy + ux * out * gap]
 		// of a long side the bar stays where it is seen
 		const inView = (v: number, unit: number, most: number) =>

@@ -65,6 +65,7 @@
 	let turn = $state(0)
 	let stroke = $state.raw<Stroke | null>(null)
 	let focused = $state(false)
+	let last = { clientX: 0, clientY: 0 }
 	const scale = $derived(Math.max(1, Math.min(6, Math.floor(room / width))))
 
 	onMount(() => {
@@ -130,7 +131,7 @@
 	})
 
 	/** The tile and its part under the pointer. */
-	function at(e: PointerEvent): { tile: number; part: number } | null {
+	function at(e: { clientX: number; clientY: number }): { tile: number; part: number } | null {
 		const r = canvas.getBoundingClientRect()
 		const x = (e.clientX - r.left) / scale - cut.margin
 		const y = (e.clientY - r.top) / scale - cut.margin
@@ -151,15 +152,25 @@
 		if (!ends || !begins) return
 		canvas.setPointerCapture(e.pointerId)
 		chosen = hit.tile
+		last = { clientX: e.clientX, clientY: e.clientY }
 		stroke = { hits: new Map([[hit.tile, new Set([hit.part])]]), on: begins(hit.tile, hit.part, e.button === 2) }
 	}
 
 	function move(e: PointerEvent) {
-		const hit = stroke && at(e)
-		if (!stroke || !hit || stroke.hits.get(hit.tile)?.has(hit.part)) return
+		if (!stroke) return
+		// a quick pointer skips tiles: all that lie between are touched as well
+		const [dx, dy] = [e.clientX - last.clientX, e.clientY - last.clientY]
+		const steps = Math.ceil((Math.hypot(dx, dy) * 4) / (scale * Math.min(cut.cellWidth, cut.cellHeight))) || 1
 		const hits = new Map(stroke.hits)
-		hits.set(hit.tile, new Set([...(hits.get(hit.tile) ?? []), hit.part]))
-		stroke = { ...stroke, hits }
+		let more = false
+		for (let i = 1; i <= steps; i++) {
+			const hit = at({ clientX: last.clientX + (dx * i) / steps, clientY: last.clientY + (dy * i) / steps })
+			if (!hit || hits.get(hit.tile)?.has(hit.part)) continue
+			hits.set(hit.tile, new Set([...(hits.get(hit.tile) ?? []), hit.part]))
+			more = true
+		}
+		last = { clientX: e.clientX, clientY: e.clientY }
+		if (more) stroke = { ...stroke, hits }
 	}
 
 	function up() {

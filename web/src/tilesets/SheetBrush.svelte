@@ -147,7 +147,7 @@
 			/>
 		{/if}
 		<button
-			class="{written ? look(written) : 'button h-8'} shrink-0"
+			class="{written ? look(written).replace('h-8', 'h-7') : 'button'} shrink-0 px-1.5"
 			disabled={!written}
 			aria-pressed={!!written && sameMark(written, mark)}
 			onclick={hold}>paint it</button

@@ -82,10 +82,10 @@
 	<label class="flex items-center gap-2"
 		><span class="w-12 text-dim">Mirror</span>
 		<span class="grow text-[12px]"
-			>{(info?.partner ?? -1) >= 0 ? `tile ${info!.partner} shows it flipped` : 'the tile that shows it flipped'}</span
+			>{(info?.partner ?? -1) >= 0 ? `tile ${info!.partner} shows it flipped` : 'shown flipped by'}</span
 		>
 		<input
-			class="field w-16 font-mono"
+			class="field w-20 font-mono"
 			type="number"
 			min="0"
 			placeholder="none"
