@@ -1,9 +1,12 @@
 package e2e
 
 import (
+	"azzel/core/author"
+	"azzel/core/cells"
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
+	"azzel/core/material"
 	"azzel/core/sample"
 	"fmt"
 	"os"
@@ -47,6 +50,12 @@ func TestBrowserBench(t *testing.T) {
 			"id": id, "name": fmt.Sprint("Layer ", i), "order": 10 + i, "kind": "tiles", "hidden": false, "locked": false, "opacity": 100, "front": false}))
 		r.append(sample.Paint(sample.Quay, id, all, sample.Wall))
 	}
+	// a material of all forms of edges and corners
+	var tiles []material.Tile
+	for _, f := range material.Keys(material.ByBoth) {
+		tiles = append(tiles, material.Tile{Cell: cells.TileCell(1, len(tiles)), Form: f, Odds: 1})
+	}
+	r.author(author.AddMaterial(r.doc(), document.Material{Name: "Sea", Number: 40, Is: "water", By: material.ByBoth, Tiles: tiles}))
 	k := r.open()
 	_, err := k.page.EvalOnNewDocument(meter)
 	must(t, err)
@@ -80,6 +89,20 @@ func TestBrowserBench(t *testing.T) {
 		k.drag(left, points...)
 	}
 	report("strokes")
+	k.press("Materials")
+	k.press("Sea")
+	k.focusMap()
+	for i := range 40 {
+		points := []proto.Point{at(60, 60+float64(i*10))}
+		for j := range 12 {
+			points = append(points, at(60+float64(j*40), 60+float64(i*10+j%3*16)))
+		}
+		k.drag(left, points...)
+	}
+	report("strokes of a material")
+	k.press("Tiles")
+	k.holdTile(5)
+	k.focusMap()
 	for i := range 200 {
 		k.move(at(60+float64(i*3), 60+float64(i%50*8)))
 	}

@@ -195,6 +195,20 @@ func TestHistoryJumpsAndTurnsBackHere(t *testing.T) {
 	k.drag(left, k.at(7, 4), k.at(8, 7))
 	k.with(input.ControlLeft, input.KeyB)
 	k.stored(cellsAre(sample.Ground, 8, 5, 0, 3, 5, 6))
+	// pictures of what was done before the page was opened come from the log
+	k.with(input.ControlLeft, input.KeyH)
+	c := paint(6)
+	within(t, soon, func() error {
+		got := k.eval(`() => {
+			const row = [...document.querySelectorAll('[data-testid=history] li')].findLast((e) => e.innerText.includes('Painted 12 cells'))
+			const picture = row?.querySelector('canvas')
+			return picture ? [...picture.getContext('2d').getImageData(picture.width / 2 + 4, picture.height / 2 + 4, 1, 1).data.slice(0, 3)].join() : 'none'
+		}`)
+		if want := fmt.Sprintf("%d,%d,%d", c.R, c.G, c.B); got != want {
+			return fmt.Errorf("the picture of the box shows %s, wanted %s", got, want)
+		}
+		return nil
+	})
 	k.same()
 }
 

@@ -99,6 +99,19 @@ func (s *Server) stateAt(c fiber.Ctx) error {
 	return c.Send(doc.Encode())
 }
 
+// sketch gives what a small picture of an edit is drawn from.
+func (s *Server) sketch(c fiber.Ctx) error {
+	seq, err := seqOf(c)
+	if err != nil {
+		return err
+	}
+	e, err := s.store.Edit(c.Context(), projectOf(c), seq)
+	if err != nil {
+		return err
+	}
+	return c.JSON(e.Sketch())
+}
+
 func (s *Server) revert(c fiber.Ctx) error {
 	seq, err := seqOf(c)
 	if err != nil {

@@ -99,6 +99,7 @@ func (s *Server) routes() {
 	project.Get("/events/:seq", s.events)
 	project.Get("/state/:seq", s.stateAt)
 	project.Get("/edits/:seq/revert", s.revert)
+	project.Get("/edits/:seq/sketch", s.sketch)
 	project.Post("/edits", s.edit)
 	project.Post("/edits/stored", s.stored)
 	project.Post("/pictures", s.takePicture)

@@ -125,7 +125,12 @@ func TestEventsAndEarlierStates(t *testing.T) {
 			t.Errorf("after edit %d the state is another; %v", seq, err)
 		}
 	}
-	for path, want := range map[string]int{"/state/9": 404, "/state/-1": 400, "/state/x": 400, "/events/x": 400} {
+	var sketch edit.Sketch
+	_, body, _ = d.do("GET", here+"/edits/2/sketch", nil)
+	if err := json.Unmarshal([]byte(body), &sketch); err != nil || sketch.About != edit.TypeProject {
+		t.Errorf("the sketch of an edit is %s", body)
+	}
+	for path, want := range map[string]int{"/edits/9/sketch": 404, "/edits/x/sketch": 400, "/state/9": 404, "/state/-1": 400, "/state/x": 400, "/events/x": 400} {
 		if status, body, _ := d.do("GET", here+path, nil); status != want {
 			t.Errorf("%s gave %d %s", path, status, body)
 		}

@@ -217,6 +217,19 @@ func rowsAfter(db *gorm.DB, project string, after int64, limit int) ([]Row, erro
 	return rows, nil
 }
 
+// Edit gives one edit of the log.
+func (s *Store) Edit(ctx context.Context, project string, seq int64) (*edit.Edit, error) {
+	var row Row
+	if err := s.db.WithContext(ctx).Select("edit").Take(&row, "project_id = ? AND seq = ?", project, seq).Error; err != nil {
+		return nil, found(err)
+	}
+	e, err := edit.Decode(row.Edit)
+	if err != nil {
+		return nil, fmt.Errorf("read edit %d: %w", seq, err)
+	}
+	return e, nil
+}
+
 // Revert gives the way back of one edit, as JSON.
 func (s *Store) Revert(ctx context.Context, project string, seq int64) ([]byte, error) {
 	var row Row

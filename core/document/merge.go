@@ -123,52 +123,63 @@ func (s *Solids) parts(m *Map) ([]grid.Rect, []Segment) {
 	if !s.sheets.anyPart() {
 		return rects, lines
 	}
+	hit := &grid.Region{}
 	for _, l := range s.layers[m.ID] {
-		hit := l.Cells.Region(m.Bounds, func(c cells.Cell) bool { i := s.sheets.Info(c); return i != nil && i.Part != "" })
-		for _, p := range hit.Points() {
-			c := l.Cells.At(p.X, p.Y)
-			info := s.sheets.Info(c)
-			at := grid.Point{X: 2 * p.X * m.CellWidth, Y: 2 * p.Y * m.CellHeight}
+		hit.Union(l.Cells.Region(m.Bounds, func(c cells.Cell) bool {
+			i := s.sheets.Info(c)
+			return c.IsMaterial() || i != nil && i.Part != ""
+		}))
+	}
+	for _, p := range hit.Points() {
+		if s.At(m, p) {
+			continue
+		}
+		s.partsAt(m, p, func(c cells.Cell, info *TileInfo) {
 			for _, o := range s.outlines(c, info, m.CellWidth, m.CellHeight) {
+				o = o.moved(2*p.X*m.CellWidth, 2*p.Y*m.CellHeight)
 				if r, ok := o.box(); ok {
-					rects = append(rects, grid.Rect{X: r.X + at.X, Y: r.Y + at.Y, W: r.W, H: r.H})
+					rects = append(rects, r)
 					continue
 				}
 				for i, a := range o {
 					if _, _, end := o.around(i); info.Part == PartOwn || a.X != end.X && a.Y != end.Y {
-						lines = append(lines, Segment{grid.Point{X: a.X + at.X, Y: a.Y + at.Y}, grid.Point{X: end.X + at.X, Y: end.Y + at.Y}}.rightward())
+						lines = append(lines, Segment{a, end}.rightward())
 					}
 				}
 			}
-		}
+		})
 	}
 	return joinedRects(rects), joinedLines(lines)
 }
 
 // joinedRects joins rectangles that go on beside and then those that go on below.
-func joinedRects(all []grid.Rect) []grid.Rect {
-	side := func(a, b grid.Rect) int { return cmp.Or(a.Y-b.Y, a.H-b.H, a.X-b.X) }
-	down := func(a, b grid.Rect) int { return cmp.Or(a.X-b.X, a.W-b.W, a.Y-b.Y) }
-	for _, order := range []func(a, b grid.Rect) int{side, down} {
-		slices.SortFunc(all, order)
-		out := []grid.Rect{}
-		for _, r := range all {
-			if len(out) > 0 {
-				o := &out[len(out)-1]
-				if o.Y == r.Y && o.H == r.H && r.X <= o.X+o.W {
-					o.W = max(o.W, r.X+r.W-o.X)
-					continue
-				}
-				if o.X == r.X && o.W == r.W && r.Y <= o.Y+o.H {
-					o.H = max(o.H, r.Y+r.H-o.Y)
-					continue
-				}
-			}
-			out = append(out, r)
+func joinedRects(all []grid.Rect) []grid.Rect { return joinedAlong(joinedAlong(all, true), false) }
+
+// joinedAlong joins rectangles of the same rows that go on beside each other, or
+// of the same columns that go on below.
+func joinedAlong(all []grid.Rect, beside bool) []grid.Rect {
+	slices.SortFunc(all, func(a, b grid.Rect) int {
+		if beside {
+			return cmp.Or(a.Y-b.Y, a.H-b.H, a.X-b.X)
 		}
-		all = out
+		return cmp.Or(a.X-b.X, a.W-b.W, a.Y-b.Y)
+	})
+	out := []grid.Rect{}
+	for _, r := range all {
+		if len(out) > 0 {
+			o := &out[len(out)-1]
+			if beside && o.Y == r.Y && o.H == r.H && r.X <= o.X+o.W {
+				o.W = max(o.W, r.X+r.W-o.X)
+				continue
+			}
+			if !beside && o.X == r.X && o.W == r.W && r.Y <= o.Y+o.H {
+				o.H = max(o.H, r.Y+r.H-o.Y)
+				continue
+			}
+		}
+		out = append(out, r)
 	}
-	return all
+	return out
 }
 
 // rightward is the same line with its left end first.

@@ -88,6 +88,15 @@ func (o Outline) box() (grid.Rect, bool) {
 	return r, level || upright
 }
 
+// moved is the outline with its corners elsewhere.
+func (o Outline) moved(dx, dy int) Outline {
+	out := make(Outline, len(o))
+	for i, p := range o {
+		out[i] = grid.Point{X: p.X + dx, Y: p.Y + dy}
+	}
+	return out
+}
+
 // turned lays an outline in a box of w × h the way a cell is turned.
 func (o Outline) turned(w, h int, c cells.Cell) Outline {
 	out := make(Outline, len(o))

@@ -32,7 +32,7 @@ func stopped(t *testing.T, info document.TileInfo, c cells.Cell, x, y int64, fro
 		x, y = (x+80)*document.Unit, (y+80)*document.Unit
 		return document.Extent{Left: x, Top: y, Right: x + 2*document.Unit, Bottom: y + 2*document.Unit}
 	}
-	return d.Solids().Stops(&m, grid.Point{X: 5, Y: 5}, box(from[0], from[1]), box(x, y))
+	return d.Solids().Stops(&m, box(from[0], from[1]), box(x, y))
 }
 
 // A part stops where a slow test, pixel by pixel, finds it under the box.

@@ -19,13 +19,8 @@ type Solids struct {
 	zoned  map[ID][]*Layer
 	layers map[ID][]*Layer
 	kinds  map[mapKind][]*Entity
-	// shapes are the solid parts of tiles as they lie turned in cells of a size.
-	shapes map[shapeKey][]Shape
-}
-
-type shapeKey struct {
-	cell cells.Cell
-	w, h int
+	// blocks are merged when they are first asked for.
+	blocks map[blockKey]*barriers
 }
 
 type mapKind struct {
@@ -35,7 +30,7 @@ type mapKind struct {
 
 // Solids makes the answerer for this document.
 func (d *Document) Solids() *Solids {
-	s := &Solids{sheets: d.Sheets(), fitter: d.Fitter(), zones: map[int]string{}, words: map[ID]string{}, zoned: map[ID][]*Layer{}, layers: map[ID][]*Layer{}, kinds: map[mapKind][]*Entity{}, shapes: map[shapeKey][]Shape{}}
+	s := &Solids{sheets: d.Sheets(), fitter: d.Fitter(), zones: map[int]string{}, words: map[ID]string{}, zoned: map[ID][]*Layer{}, layers: map[ID][]*Layer{}, kinds: map[mapKind][]*Entity{}, blocks: map[blockKey]*barriers{}}
 	for _, z := range d.Zones.All() {
 		s.zones[z.Number], s.words[z.ID] = z.Is, z.Is
 	}
@@ -80,70 +75,6 @@ func (s *Solids) Shown(m *Map, l *Layer, p grid.Point) bool {
 	return false
 }
 
-// Unit is how many parts a pixel has where boxes are tested.
-const Unit = 256
-
-// Extent is a box between two corners, in 1/256 map pixels.
-type Extent struct{ Left, Top, Right, Bottom int64 }
-
-// cellExtent is the box of a cell.
-func cellExtent(m *Map, p grid.Point) Extent {
-	return Extent{int64(p.X*m.CellWidth) * Unit, int64(p.Y*m.CellHeight) * Unit, int64((p.X+1)*m.CellWidth) * Unit, int64((p.Y+1)*m.CellHeight) * Unit}
-}
-
-// Stops reports whether what lies on a cell stops a box that comes from where
-// was lies: all of the cell, a solid part of its tile that the box touches, or
-// a one-way side that the box crosses.
-func (s *Solids) Stops(m *Map, p grid.Point, was, box Extent) bool {
-	if s.At(m, p) {
-		return true
-	}
-	if s.zoneAt(m, p) == ZoneWalkable {
-		return false
-	}
-	for _, l := range s.layers[m.ID] {
-		c := l.Cells.At(p.X, p.Y)
-		if c == 0 {
-			continue
-		}
-		if c.IsMaterial() {
-			c = s.fitter.At(l.Cells, m.Bounds, p.X, p.Y).Cell
-		}
-		info := s.sheets.Info(c)
-		if info == nil {
-			continue
-		}
-		if info.Part != "" && s.touches(m, p, c, info, box) {
-			return true
-		}
-		if info.OneWay != "" && crosses(cellExtent(m, p), info.OneWay.Turned(turnOf(c)), was, box) {
-			return true
-		}
-	}
-	return false
-}
-
-func (s *Solids) touches(m *Map, p grid.Point, c cells.Cell, info *TileInfo, box Extent) bool {
-	key := shapeKey{c, m.CellWidth, m.CellHeight}
-	shapes, ok := s.shapes[key]
-	if !ok {
-		for _, o := range s.outlines(c, info, m.CellWidth, m.CellHeight) {
-			shapes = append(shapes, o.pieces()...)
-		}
-		s.shapes[key] = shapes
-	}
-	at := cellExtent(m, p)
-	return slices.ContainsFunc(shapes, func(shape Shape) bool {
-		// the outline is in half pixels of the cell
-		const half = Unit / 2
-		moved := make(Shape, len(shape))
-		for i, q := range shape {
-			moved[i] = grid.Point{X: int(at.Left) + q.X*half, Y: int(at.Top) + q.Y*half}
-		}
-		return moved.Overlaps(box.Left, box.Top, box.Right, box.Bottom)
-	})
-}
-
 // outlines are those of a tile's solid part, as it lies turned, in half pixels
 // of a cell of w × h.
 func (s *Solids) outlines(c cells.Cell, info *TileInfo, w, h int) []Outline {
@@ -170,23 +101,6 @@ func turnOf(c cells.Cell) grid.Turn {
 		}
 	}
 	return grid.Same
-}
-
-// crosses reports whether a box that moves comes over a side of a cell from outside.
-func crosses(cell Extent, side Facing, was, box Extent) bool {
-	across := box.Left < cell.Right && box.Right > cell.Left
-	along := box.Top < cell.Bottom && box.Bottom > cell.Top
-	switch side {
-	case Up:
-		return across && was.Bottom <= cell.Top && box.Bottom > cell.Top
-	case Down:
-		return across && was.Top >= cell.Bottom && box.Top < cell.Bottom
-	case Left:
-		return along && was.Right <= cell.Left && box.Right > cell.Left
-	case Right:
-		return along && was.Left >= cell.Right && box.Left < cell.Right
-	}
-	return false
 }
 
 // Zoned reports whether a blocked zone, rather than a tile, stops the hero on a cell.

@@ -157,13 +157,8 @@ func (g *game) blocked(m *document.Map, x, y int64) bool {
 	if bx, by := g.within(m, x, y); bx != x || by != y {
 		return true
 	}
-	box, was, next := heroCells(m, x, y), extent(m, g.X, g.Y), extent(m, x, y)
-	for cy := box.Y; cy < box.Y+box.H; cy++ {
-		for cx := box.X; cx < box.X+box.W; cx++ {
-			if g.solids.Stops(m, grid.Point{X: cx, Y: cy}, was, next) {
-				return true
-			}
-		}
+	if g.solids.Stops(m, extent(m, g.X, g.Y), extent(m, x, y)) {
+		return true
 	}
 	for _, e := range g.solids.Doors(m) {
 		if !g.open(e) && overlaps(m, x, y, e) {
@@ -180,15 +175,6 @@ func extent(m *document.Map, x, y int64) document.Extent {
 }
 
 func (g *game) open(e *document.Entity) bool { return e.On || g.Opened[e.ID] }
-
-func heroCells(m *document.Map, x, y int64) grid.Rect {
-	w, h := heroBox(m)
-	left, top := floorDiv(x, Sub), floorDiv(y, Sub)
-	right, bottom := floorDiv(x+w*Sub-1, Sub), floorDiv(y+h*Sub-1, Sub)
-	a := grid.Point{X: grid.FloorDiv(int(left), m.CellWidth), Y: grid.FloorDiv(int(top), m.CellHeight)}
-	b := grid.Point{X: grid.FloorDiv(int(right), m.CellWidth), Y: grid.FloorDiv(int(bottom), m.CellHeight)}
-	return grid.RectOf(a, b)
-}
 
 func overlaps(m *document.Map, x, y int64, e *document.Entity) bool {
 	w, h := heroBox(m)

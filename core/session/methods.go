@@ -89,6 +89,7 @@ func init() {
 		"adoptPiece":    with((*Session).adoptPiece),
 		"keepSelected":  with((*Session).keepSelected),
 		"motifOf":       with((*Session).motifOf),
+		"sketch":        with((*Session).sketch),
 		"addMotif":      with((*Session).addMotif),
 		"placings":      with((*Session).placings),
 		"replaceMotif":  with((*Session).replaceMotif),

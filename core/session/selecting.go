@@ -4,6 +4,7 @@ import (
 	"azzel/core/author"
 	"azzel/core/cells"
 	"azzel/core/document"
+	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/hand"
 	"encoding/json"
@@ -246,8 +247,36 @@ func (s *Session) keepSelected(a areaArgs) (any, error) {
 	return s.keep(piece), nil
 }
 
-// motifOf gives a motif, or an arrangement that is held, for drawing: x, y and
-// cell of what it shows by turns, and its entities.
+// drawable is an arrangement as it is drawn: by turns x, y and what is shown
+// there, and entities.
+type drawable struct {
+	W          int                `json:"w"`
+	H          int                `json:"h"`
+	CellWidth  int                `json:"cellWidth"`
+	CellHeight int                `json:"cellHeight"`
+	Cells      []int64            `json:"cells"`
+	Entities   []*document.Entity `json:"entities"`
+}
+
+// add adds what lies on one layer; materials fit as if nothing lay around it.
+func (d *drawable) add(s *Session, kind string, patch cells.Patch) {
+	plane, _ := patch.Apply(cells.Plane{})
+	bounds := grid.Rect{W: d.W, H: d.H}
+	for i := range patch {
+		if len(d.Cells) > 3*maxGhostCells {
+			return
+		}
+		patch[i : i+1].Each(func(at grid.Point, c cells.Cell) {
+			code := shown(kind, c)
+			if c.IsMaterial() && kind == document.LayerTiles {
+				code = int64(s.fits.code(c, s.fitter().At(plane, bounds, at.X, at.Y)))
+			}
+			d.Cells = append(d.Cells, int64(at.X), int64(at.Y), code)
+		})
+	}
+}
+
+// motifOf gives a motif, or an arrangement that is held, for drawing.
 func (s *Session) motifOf(a struct {
 	ID document.ID `json:"id"`
 }) (any, error) {
@@ -258,23 +287,28 @@ func (s *Session) motifOf(a struct {
 	if m == nil {
 		return nil, errors.New("the motif is no longer there")
 	}
-	out := struct {
-		W          int                `json:"w"`
-		H          int                `json:"h"`
-		CellWidth  int                `json:"cellWidth"`
-		CellHeight int                `json:"cellHeight"`
-		Cells      []int64            `json:"cells"`
-		Entities   []*document.Entity `json:"entities"`
-	}{m.W, m.H, m.CellWidth, m.CellHeight, []int64{}, m.Entities}
+	out := drawable{m.W, m.H, m.CellWidth, m.CellHeight, []int64{}, m.Entities}
 	for _, p := range m.Parts {
-		for i := range p.Cells {
-			if len(out.Cells) > 3*maxGhostCells {
-				break
+		out.add(s, p.Kind, p.Cells)
+	}
+	return out, nil
+}
+
+// sketch gives the cells of an edit's sketch for drawing, fitted as materials are now.
+func (s *Session) sketch(a edit.Sketch) (any, error) {
+	out := drawable{W: a.W, H: a.H, CellWidth: 1, CellHeight: 1, Cells: []int64{}, Entities: []*document.Entity{}}
+	if a.W > edit.SketchWidth || a.H > edit.SketchHeight {
+		return nil, errors.New("this sketch is too large")
+	}
+	for _, p := range a.Parts {
+		kind := document.LayerTiles
+		if m := s.doc().Maps.Get(a.Map); m != nil {
+			out.CellWidth, out.CellHeight = m.CellWidth, m.CellHeight
+			if l := m.Layers.Get(p.Layer); l != nil {
+				kind = l.Kind
 			}
-			p.Cells[i : i+1].Each(func(at grid.Point, c cells.Cell) {
-				out.Cells = append(out.Cells, int64(at.X), int64(at.Y), shown(p.Kind, c))
-			})
 		}
+		out.add(s, kind, p.Cells)
 	}
 	return out, nil
 }

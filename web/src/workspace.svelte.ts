@@ -23,6 +23,7 @@ import { send } from './live/http'
 import { Hand } from './hand/hand.svelte'
 import { Play } from './play/play.svelte'
 import { counted, type Project } from './project/project.svelte'
+import { Sketches } from './project/sketches.svelte'
 
 export type Station = 'map' | 'tilesets' | 'rules'
 export type Drawer = 'materials' | 'tiles' | 'motifs' | 'zones' | 'kinds' | 'rules' | 'history'
@@ -68,6 +69,7 @@ export class Workspace {
 	snap = $state(1)
 	/** Small pictures of what edits of this page touched, by their number in the log. */
 	readonly snaps = new SvelteMap<number, ImageBitmap>()
+	readonly sketches: Sketches
 	/** Lets animated tiles move. */
 	animated = $state(!matchMedia('(prefers-reduced-motion: reduce)').matches)
 	/** The one layer or group that is shown alone, to this designer only. */
@@ -114,6 +116,7 @@ export class Workspace {
 		readonly notices: Notices,
 	) {
 		this.scene = new Scene(project)
+		this.sketches = new Sketches(project.id)
 		this.hand = new Hand(`azzel.hand.${project.id}`)
 		this.play = new Play(project, () => this.played())
 		const last = localStorage.getItem(`azzel.map.${project.id}`) ?? ''

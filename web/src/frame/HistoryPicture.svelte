@@ -1,17 +1,65 @@
 <script lang="ts">
+	import ArrowLeftRight from '@lucide/svelte/icons/arrow-left-right'
+	import Images from '@lucide/svelte/icons/images'
+	import Layers from '@lucide/svelte/icons/layers'
+	import MapIcon from '@lucide/svelte/icons/map'
+	import PencilLine from '@lucide/svelte/icons/pencil-line'
+	import ScrollText from '@lucide/svelte/icons/scroll-text'
+	import { drawGlyph } from '../canvas/glyphs'
+	import { drawPiece } from '../canvas/piece'
+	import type { Piece } from '../core/types'
 	import { workspace } from '../workspace.svelte'
 
-	// A small picture of what an edit of this page touched, as it looked right after it.
+	// A small picture of what an edit wrote: of this page's own as the map looked
+	// right after it, of others the cells that they put down.
 	let { seq }: { seq: number } = $props()
 	const w = workspace()
 	let canvas: HTMLCanvasElement
-	const picture = $derived(w.snaps.get(seq))
+	let seen = $state(false)
+	let turn = $state(0)
+	const snap = $derived(w.snaps.get(seq))
+	const sketch = $derived(seen && !snap ? w.sketches.get(seq) : undefined)
+	const about = {
+		tileset: Images,
+		material: Images,
+		map: MapIcon,
+		layer: Layers,
+		rule: ScrollText,
+		passage: ArrowLeftRight,
+	}
+	const Sign = $derived(sketch && !sketch.w && !sketch.kind ? (about[sketch.about as 'map'] ?? PencilLine) : undefined)
 
 	$effect(() => {
+		const watch = new IntersectionObserver((all) => (seen ||= all.some((e) => e.isIntersecting)))
+		watch.observe(canvas)
+		const again = () => turn++
+		w.scene.onPictures.add(again)
+		return () => {
+			watch.disconnect()
+			w.scene.onPictures.delete(again)
+		}
+	})
+
+	$effect(() => {
+		if (seen && !snap) w.sketches.fetch(seq)
+	})
+
+	$effect(() => {
+		void turn
 		const ctx = canvas.getContext('2d')!
-		ctx.clearRect(0, 0, canvas.width, canvas.height)
-		if (picture) ctx.drawImage(picture, 0, 0, canvas.width, canvas.height)
+		const { width, height } = canvas
+		ctx.clearRect(0, 0, width, height)
+		ctx.imageSmoothingEnabled = false
+		if (snap) ctx.drawImage(snap, 0, 0, width, height)
+		else if (sketch?.w && sketch.h) {
+			const piece = w.project.ask<Piece>('sketch', sketch)
+			const cell = Math.min(width / piece.w, height / piece.h, 22)
+			drawPiece(ctx, w, piece, (width - piece.w * cell) / 2, (height - piece.h * cell) / 2, cell)
+		} else if (sketch?.kind) drawGlyph(ctx, sketch.kind, (width - 36) / 2, 4, 36)
 	})
 </script>
 
-<canvas bind:this={canvas} width="64" height="44" class="h-[22px] w-8 shrink-0 bg-well" aria-hidden="true"></canvas>
+<span class="relative grid h-[22px] w-8 shrink-0 place-items-center bg-well" aria-hidden="true">
+	<canvas bind:this={canvas} width="64" height="44" class="absolute inset-0 h-[22px] w-8"></canvas>
+	{#if Sign}<Sign size={14} class="relative text-dim" />{/if}
+</span>

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { drawGlyph } from '../canvas/glyphs'
 	import { drawZone } from '../canvas/hatches'
-	import { drawCell } from '../canvas/ghost'
+	import { drawPiece } from '../canvas/piece'
 	import type { Grip, Piece } from '../core/types'
 	import { workspace } from '../workspace.svelte'
 
@@ -16,23 +16,14 @@
 		return () => w.scene.onPictures.delete(again)
 	})
 
-	function drawPiece(ctx: CanvasRenderingContext2D, id: string, px: number) {
+	function drawMotif(ctx: CanvasRenderingContext2D, id: string, px: number) {
 		let piece: Piece
 		try {
 			piece = w.project.ask<Piece>('motifOf', { id })
 		} catch {
 			return // it is gone; its name says so
 		}
-		const cell = px / Math.max(piece.w, piece.h)
-		for (let i = 0; i < piece.cells.length; i += 3) {
-			drawCell(ctx, w, piece.cells[i + 2], { x: piece.cells[i] * cell, y: piece.cells[i + 1] * cell, w: cell, h: cell })
-		}
-		const [sx, sy] = [cell / piece.cellWidth, cell / piece.cellHeight]
-		for (const e of piece.entities ?? []) {
-			const look = w.scene.look(e, false)
-			if (look) w.scene.pictures.draw(ctx, look, e.x * sx, e.y * sy, e.w * sx, e.h * sy)
-			else drawGlyph(ctx, e.kind, e.x * sx, e.y * sy, Math.min(e.w * sx, e.h * sy))
-		}
+		drawPiece(ctx, w, piece, 0, 0, px / Math.max(piece.w, piece.h))
 	}
 
 	$effect(() => {
@@ -59,7 +50,7 @@
 			const zone = w.project.head.zones.find((z) => z.number === grip.number)
 			drawZone(ctx, zone, 0, 0, px, px)
 		} else if (grip.what === 'motif' && grip.motif) {
-			drawPiece(ctx, grip.motif, px)
+			drawMotif(ctx, grip.motif, px)
 		} else if (grip.what === 'eraser') {
 			ctx.strokeStyle = '#b1442c'
 			ctx.lineWidth = px / 10

@@ -1,0 +1,26 @@
+import type { Piece } from '../core/types'
+import type { Workspace } from '../workspace.svelte'
+import { drawCell } from './ghost'
+import { drawGlyph } from './glyphs'
+
+/** Draws an arrangement of cells and entities in cells of a size. */
+export function drawPiece(
+	ctx: CanvasRenderingContext2D,
+	w: Workspace,
+	piece: Piece,
+	left: number,
+	top: number,
+	cell: number,
+) {
+	for (let i = 0; i < piece.cells.length; i += 3) {
+		const [x, y] = [left + piece.cells[i] * cell, top + piece.cells[i + 1] * cell]
+		drawCell(ctx, w, piece.cells[i + 2], { x, y, w: cell, h: cell })
+	}
+	const [sx, sy] = [cell / piece.cellWidth, cell / piece.cellHeight]
+	for (const e of piece.entities ?? []) {
+		const look = w.scene.look(e, false)
+		const [x, y] = [left + e.x * sx, top + e.y * sy]
+		if (look) w.scene.pictures.draw(ctx, look, x, y, e.w * sx, e.h * sy)
+		else drawGlyph(ctx, e.kind, x, y, Math.min(e.w * sx, e.h * sy))
+	}
+}
