@@ -171,11 +171,13 @@
 			resized.disconnect()
 			clearInterval(clock)
 			cancelAnimationFrame(frame)
+			clearTimeout(settling)
 			w.canvas = null
 		}
 	})
 
 	let zoomed = 0
+	let settling = 0
 	function wheel(e: WheelEvent) {
 		e.preventDefault()
 		const p = at(e)
@@ -190,7 +192,11 @@
 			const [dx, dy] = e.shiftKey && !e.deltaX ? [e.deltaY, 0] : [e.deltaX, e.deltaY]
 			view.pan(-dx * unit * dpr, -dy * unit * dpr)
 		}
-		press.point(p)
+		// what a fill would do is worked out again once the map stands still
+		clearTimeout(settling)
+		if (w.hand.holding && ['fill', 'empties'].includes(w.hand.grip.shape))
+			settling = setTimeout(() => press.point(p), 80)
+		else press.point(p)
 	}
 
 	function keydown(e: KeyboardEvent) {
