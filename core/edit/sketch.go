@@ -79,9 +79,8 @@ func (e *Edit) Sketch() Sketch {
 	whole := &grid.Region{}
 	whole.AddRect(grid.Rect{W: out.W, H: out.H})
 	for k, layer := range layers {
-		from := func(x, y int) grid.Point { return grid.Point{X: b.X + x*out.Step, Y: b.Y + y*out.Step} }
 		patch := cells.PaintEach(whole, grid.Rect{W: out.W, H: out.H}, func(x, y int) (cells.Cell, bool) {
-			p := from(x, y)
+			p := grid.Point{X: b.X + x*out.Step, Y: b.Y + y*out.Step}
 			return planes[k].At(p.X, p.Y), regions[k].Has(p)
 		})
 		if len(patch) > 0 {
