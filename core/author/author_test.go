@@ -192,12 +192,12 @@ func TestMoveAndCopyEntities(t *testing.T) {
 		t.Errorf("moved to %d,%d and %d", door.X, door.Y, pearl.X)
 	}
 	all := []*document.Entity{m.Entities.Get(sample.Door), m.Entities.Get(sample.Pearl)}
-	copies, made, err := author.CopyEntities(m, all, 16, 0)
+	copies, made, err := author.CopyEntities(d, m, all, 16, 0)
 	d = apply(t, d, copies, err)
 	if e := d.Entity(sample.Quay, made[0]); len(made) != 2 || e.Name != "Door 2" || e.X != 176 {
 		t.Errorf("copied to %+v", e)
 	}
-	if _, _, err := author.CopyEntities(m, all, 99_999, 0); err == nil {
+	if _, _, err := author.CopyEntities(d, m, all, 99_999, 0); err == nil {
 		t.Error("copied to outside the map")
 	}
 	if _, err := author.MoveEntities(m, nil, 1, 1); err == nil {

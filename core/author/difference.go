@@ -19,6 +19,7 @@ func Difference(from, to *document.Document) ([]edit.Primitive, error) {
 	tables(&w, edit.TypeFlag, "", from.Flags, to.Flags, false)
 	tables(&w, edit.TypeZone, "", from.Zones, to.Zones, false)
 	tables(&w, edit.TypeMaterial, "", from.Materials, to.Materials, false)
+	tables(&w, edit.TypeKind, "", from.Kinds, to.Kinds, false)
 	tables(&w, edit.TypeMotif, "", from.Motifs, to.Motifs, true)
 	if !from.Maps.Same(to.Maps) {
 		w.maps(from, to)

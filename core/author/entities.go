@@ -68,7 +68,7 @@ func RemoveEntities(d *document.Document, m *document.Map, ids []document.ID) (C
 
 // CopyEntities puts copies on a map, moved by pixels, with names and ids of
 // their own; on a map that lacks the layer they go to its nearest that fits.
-func CopyEntities(m *document.Map, all []*document.Entity, dx, dy int) (Change, []document.ID, error) {
+func CopyEntities(d *document.Document, m *document.Map, all []*document.Entity, dx, dy int) (Change, []document.ID, error) {
 	if len(all) == 0 {
 		return Change{}, nil, errors.New("there is nothing to copy")
 	}
@@ -82,7 +82,7 @@ func CopyEntities(m *document.Map, all []*document.Entity, dx, dy int) (Change, 
 		next := *e
 		next.ID, next.X, next.Y = document.NewID(), e.X+dx, e.Y+dy
 		if l := m.Layers.Get(e.Layer); l == nil {
-			l = hand.Target(m, &hand.Grip{What: hand.Entity, Kind: e.Kind}, "")
+			l = hand.Target(d, m, &hand.Grip{What: hand.Entity, Kind: e.Kind}, "")
 			if l == nil {
 				return Change{}, nil, errors.New("this map has no layer of entities that is shown and unlocked")
 			}

@@ -52,7 +52,7 @@ func TestGroups(t *testing.T) {
 	}
 	g := hand.Grip{What: hand.Tiles}
 	for _, field := range []string{"hidden", "locked"} {
-		if l := hand.Target(quay(set(field, true)), &g, sample.Things); l == nil || l.ID != sample.Ground {
+		if l := hand.Target(sample.World(), quay(set(field, true)), &g, sample.Things); l == nil || l.ID != sample.Ground {
 			t.Errorf("%s: the hand works on %+v", field, l)
 		}
 	}

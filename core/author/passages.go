@@ -169,7 +169,7 @@ func (j *joiner) join(from document.End, to *document.Map, at grid.Point, facing
 }
 
 func (j *joiner) put(m *document.Map, kind string, box grid.Rect, facing document.Facing) (document.ID, error) {
-	l := hand.Target(m, &hand.Grip{What: hand.Entity, Kind: kind}, "")
+	l := hand.Target(j.doc, m, &hand.Grip{What: hand.Entity, Kind: kind}, "")
 	if l == nil {
 		return "", fmt.Errorf("%s has no layer of entities that is shown and unlocked: add one first", m.Name)
 	}
@@ -179,7 +179,7 @@ func (j *joiner) put(m *document.Map, kind string, box grid.Rect, facing documen
 			j.placed[m.ID][strings.ToLower(e.Name)] = true
 		}
 	}
-	name := document.UniqueName(document.KindOf(kind).Name, func(s string) bool { return j.placed[m.ID][strings.ToLower(s)] })
+	name := document.UniqueName(j.doc.Kind(document.ID(kind)).Name, func(s string) bool { return j.placed[m.ID][strings.ToLower(s)] })
 	j.placed[m.ID][strings.ToLower(name)] = true
 	e := document.Entity{ID: document.NewID(), Layer: l.ID, Kind: kind, Name: name, Facing: facing,
 		X: box.X * m.CellWidth, Y: box.Y * m.CellHeight, W: box.W * m.CellWidth, H: box.H * m.CellHeight}

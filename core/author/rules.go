@@ -73,7 +73,7 @@ func ChangeRule(old *document.Rule, next document.Rule) (Change, error) {
 // hero uses the switch, the door opens.
 func Wire(d *document.Document, from, to document.End) (Change, error) {
 	a, b := d.Entity(from.Map, from.Entity), d.Entity(to.Map, to.Entity)
-	if a == nil || b == nil || a.Kind != document.KindSwitch || b.Kind != document.KindDoor {
+	if a == nil || b == nil || d.Acts(a) != document.KindSwitch || d.Acts(b) != document.KindDoor {
 		return Change{}, errors.New("a wire leads from a switch to a door")
 	}
 	for _, w := range Wires(d) {

@@ -79,19 +79,15 @@ func (p *Project) Check() error {
 		return fmt.Errorf("each kind has one look")
 	}
 	for _, l := range p.Looks {
-		if KindOf(l.Kind) == nil || !l.Look.Valid() || !l.LookOn.Valid() {
+		if builtIn(ID(l.Kind)) == nil || !l.Look.Valid() || !l.LookOn.Valid() {
 			return fmt.Errorf("a kind's look is not a tile")
 		}
 	}
-	for _, frames := range p.Hero.Frames {
-		if len(frames) > 16 {
-			return fmt.Errorf("the hero has at most 16 frames a facing")
-		}
-		for _, c := range frames {
-			if !c.Valid() {
-				return fmt.Errorf("the hero's picture is not a tile")
-			}
-		}
+	if len(p.Pins) > MaxKinds {
+		return fmt.Errorf("at most %d kinds are offered first", MaxKinds)
+	}
+	if err := first(checkFrames(p.Hero.Frames), checkPlainValues(p.MapValues), checkSettings(p.MapSettingsOf())); err != nil {
+		return err
 	}
 	if p.Screen != (Size{}) {
 		if err := p.Screen.check("the screen"); err != nil {
@@ -168,6 +164,9 @@ func (m *Map) Check() error {
 	if m.Grid != GridSquare && m.Grid != GridDiamond {
 		return fmt.Errorf("there is no grid called “%.40s”", m.Grid)
 	}
+	if err := m.checkMore(); err != nil {
+		return err
+	}
 	return first(checkID("the map", m.ID), checkName(m.Name), checkOrder(m.Order), checkCellSize(m.CellWidth, m.CellHeight),
 		checkRange("a map's width", m.Bounds.W, 1, MaxSide), checkRange("a map's height", m.Bounds.H, 1, MaxSide),
 		checkRange("a map's left side", m.Bounds.X, -MaxSide*16, MaxSide*16), checkRange("a map's top", m.Bounds.Y, -MaxSide*16, MaxSide*16))
@@ -228,7 +227,7 @@ func checkPicture(sha string) error {
 
 // Check finds what is wrong with an entity.
 func (e *Entity) Check() error {
-	if KindOf(e.Kind) == nil {
+	if builtIn(ID(e.Kind)) == nil && !ID(e.Kind).Valid() {
 		return fmt.Errorf("there is no kind of entity called “%.40s”", e.Kind)
 	}
 	if e.Facing.Index() < 0 {
@@ -237,15 +236,48 @@ func (e *Entity) Check() error {
 	if !e.Look.Valid() || !e.LookOn.Valid() {
 		return fmt.Errorf("an entity's look is not a tile")
 	}
+	if err := e.checkMore(); err != nil {
+		return err
+	}
 	return first(checkID("the entity", e.ID), checkID("the entity's layer", e.Layer), checkName(e.Name),
 		checkRange("x", e.X, -maxPixel*16, maxPixel*16), checkRange("y", e.Y, -maxPixel*16, maxPixel*16),
 		checkRange("the width", e.W, 1, maxPixel), checkRange("the height", e.H, 1, maxPixel))
 }
 
-// Check finds what is wrong with a passage.
-func (p *Passage) Check() error {
-	return first(checkID("the passage", p.ID), checkID("the exit's map", p.From.Map), checkID("the exit", p.From.Entity),
-		checkID("the arrival's map", p.To.Map), checkID("the arrival", p.To.Entity))
+func (e *Entity) checkMore() error {
+	if len(e.Values) > MaxProperties || len(e.Points) > MaxPoints || len(e.Variants) > MaxVariants {
+		return fmt.Errorf("an entity has at most %d values, %d points and %d variants", MaxProperties, MaxPoints, MaxVariants)
+	}
+	if err := checkPlainValues(e.Values); err != nil {
+		return err
+	}
+	for _, p := range e.Points {
+		if err := first(checkRange("x", p.X, -maxPixel*16, maxPixel*16), checkRange("y", p.Y, -maxPixel*16, maxPixel*16)); err != nil {
+			return err
+		}
+	}
+	for _, v := range e.Variants {
+		if !v.Look.Valid() || v.Odds < 0 || v.Odds > MaxOdds {
+			return fmt.Errorf("a variant is a tile with odds of 0 to %d", MaxOdds)
+		}
+	}
+	if e.Tint != "" {
+		if err := checkColour(e.Tint); err != nil {
+			return err
+		}
+	}
+	if e.Group != "" {
+		if err := checkName(e.Group); err != nil {
+			return err
+		}
+	}
+	if e.Carrier != "" && (!e.Carrier.Valid() || e.Carrier == e.ID) {
+		return fmt.Errorf("an entity travels along with another one")
+	}
+	if !e.Turn.Valid() {
+		return fmt.Errorf("an entity is turned by quarters")
+	}
+	return first(checkOrder(e.Order), checkRange("how faint it is, in percent,", e.Faint, 0, 100))
 }
 
 // Check finds what is wrong with a flag.

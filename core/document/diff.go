@@ -31,7 +31,7 @@ func Diff(a, b *Document) Change {
 	}
 	var c Change
 	c.Head = a.Project != b.Project || !a.Tilesets.Same(b.Tilesets) || !a.Passages.Same(b.Passages) ||
-		!a.Rules.Same(b.Rules) || !a.Flags.Same(b.Flags) || !a.Motifs.Same(b.Motifs) || !a.Zones.Same(b.Zones) || !a.Materials.Same(b.Materials) || a.Maps.Len() != b.Maps.Len()
+		!a.Rules.Same(b.Rules) || !a.Flags.Same(b.Flags) || !a.Motifs.Same(b.Motifs) || !a.Zones.Same(b.Zones) || !a.Materials.Same(b.Materials) || !a.Kinds.Same(b.Kinds) || a.Maps.Len() != b.Maps.Len()
 	if a.Maps.Same(b.Maps) {
 		return c
 	}
@@ -43,14 +43,20 @@ func Diff(a, b *Document) Change {
 		if old == nil {
 			old = &Map{}
 		}
-		c.Head = c.Head || old.Name != m.Name || old.Order != m.Order || old.Bounds != m.Bounds ||
-			old.CellWidth != m.CellWidth || old.CellHeight != m.CellHeight || old.Grid != m.Grid || old.Layers.Len() != m.Layers.Len()
+		c.Head = c.Head || old.Layers.Len() != m.Layers.Len() || !sameFields(old, m)
 		if !old.Entities.Same(m.Entities) {
 			c.Entities = append(c.Entities, m.ID)
 		}
 		c.layers(old, m)
 	}
 	return c
+}
+
+// sameFields compares what of two maps is neither layers nor entities.
+func sameFields(a, b *Map) bool {
+	x, y := *a, *b
+	x.Layers, x.Entities, y.Layers, y.Entities = Table[Layer]{}, Table[Entity]{}, Table[Layer]{}, Table[Entity]{}
+	return reflect.DeepEqual(x, y)
 }
 
 func (c *Change) layers(old, m *Map) {

@@ -17,6 +17,8 @@ type Document struct {
 	Motifs    Table[Motif]
 	Zones     Table[Zone]
 	Materials Table[Material]
+	// Kinds are the designer's own; Kind finds the built-in ones as well.
+	Kinds Table[Kind]
 }
 
 // New is an empty project with a grid of 16×16 pixels.

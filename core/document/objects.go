@@ -20,6 +20,12 @@ type Project struct {
 	Plan []PlanLayer `json:"plan"`
 	// Looks are the tiles that entities of a kind are drawn as unless they have their own.
 	Looks []KindLook `json:"looks"`
+	// Pins are the kinds that are offered first.
+	Pins []ID `json:"pins,omitempty"`
+	// MapValues are the settings of maps that differ from the built-in defaults;
+	// MapProperties are settings of the designer's own.
+	MapValues     []Value   `json:"mapValues,omitempty"`
+	MapProperties []Setting `json:"mapProperties,omitempty"`
 }
 
 // Size is a width and a height in cells.
@@ -113,6 +119,21 @@ type Map struct {
 	// Grid is how cells are drawn: GridSquare or GridDiamond. Whatever it is, cells,
 	// entities and the hero live on the square ground plane.
 	Grid string `json:"grid"`
+	// Chart is where its top left lies on the chart, in pixels; nil is not placed yet.
+	Chart *grid.Point `json:"chart,omitempty"`
+	// Folder and Tags are for people to find it by.
+	Folder string   `json:"folder,omitempty"`
+	Tags   []string `json:"tags,omitempty"`
+	// Next says that finishing the map starts the one after it.
+	Next bool `json:"next,omitempty"`
+	// Template maps are no places of the game: new maps are made from them.
+	Template bool `json:"template,omitempty"`
+	// Sides is what its edges are, in the order up, right, down, left; empty is a wall.
+	Sides [4]string `json:"sides"`
+	// Seams is what was decided about seams, on that map of two with the smaller id.
+	Seams []SeamRule `json:"seams,omitempty"`
+	// Values are the settings that differ from the project's.
+	Values []Value `json:"values,omitempty"`
 
 	Layers   Table[Layer]  `json:"-"`
 	Entities Table[Entity] `json:"-"`
@@ -208,6 +229,51 @@ type Entity struct {
 	LookOn cells.Cell `json:"lookOn"`
 	// On is its state when the game starts: a switch is on, a door open.
 	On bool `json:"on"`
+	// Absent entities are not there when the game starts, until a rule brings
+	// them; Unseen ones are there without being shown.
+	Absent bool `json:"absent,omitempty"`
+	Unseen bool `json:"unseen,omitempty"`
+	// Values are the settings that differ from the kind's.
+	Values []Value `json:"values,omitempty"`
+	// Order decides which of two on the same layer lies above; the higher does.
+	Order int `json:"order,omitempty"`
+	// Locked and Hidden are for the designer only: not to be touched, not to be seen.
+	Locked bool `json:"locked,omitempty"`
+	Hidden bool `json:"hidden,omitempty"`
+	// Group is the name of the group that it is selected and moved with.
+	Group string `json:"group,omitempty"`
+	// Turn, Tint and Faint change its picture; Faint is in percent, 100 is not to be seen.
+	Turn  grid.Turn `json:"turn,omitempty"`
+	Tint  string    `json:"tint,omitempty"`
+	Faint int       `json:"faint,omitempty"`
+	// Points are where a path leads, in map pixels from its own middle.
+	Points []grid.Point `json:"points,omitempty"`
+	// Carrier is the entity of the same map that it travels along with.
+	Carrier ID `json:"carrier,omitempty"`
+	// Variants are other pictures, one of which is drawn when a game starts.
+	Variants []Variant `json:"variants,omitempty"`
+}
+
+// Variant is a picture that is drawn by odds; Look 0 is not being there at all.
+type Variant struct {
+	Look cells.Cell `json:"look"`
+	Odds int        `json:"odds"`
+}
+
+// MaxPoints and MaxVariants limit what an entity has.
+const (
+	MaxPoints   = 1_000
+	MaxVariants = 32
+)
+
+// Setting is a value that differs from the kind's, "" and false when it does not.
+func (e *Entity) Setting(name string) (string, bool) {
+	for _, v := range e.Values {
+		if v.Name == name {
+			return v.Value, true
+		}
+	}
+	return "", false
 }
 
 // Box is the cells that the entity's box touches.
@@ -216,19 +282,6 @@ func (e *Entity) Box(m *Map) grid.Rect {
 	return grid.Rect{X: x, Y: y,
 		W: grid.FloorDiv(e.X+e.W-1, m.CellWidth) - x + 1,
 		H: grid.FloorDiv(e.Y+e.H-1, m.CellHeight) - y + 1}
-}
-
-// End is one end of a passage: an entity on a map.
-type End struct {
-	Map    ID `json:"map"`
-	Entity ID `json:"entity"`
-}
-
-// Passage joins an exit to an arrival.
-type Passage struct {
-	ID   ID  `json:"id"`
-	From End `json:"from"`
-	To   End `json:"to"`
 }
 
 // Flag is a yes/no that rules set and ask.

@@ -81,6 +81,7 @@ type stateHead struct {
 	Motifs    []*Motif    `json:"motifs"`
 	Zones     []*Zone     `json:"zones"`
 	Materials []*Material `json:"materials"`
+	Kinds     []*Kind     `json:"kinds,omitempty"`
 }
 
 type stateMap struct {
@@ -93,7 +94,7 @@ type stateMap struct {
 // objects sorted by id, then the cells of each layer in the same order.
 func (d *Document) Encode() []byte {
 	head := stateHead{Project: d.Project, Tilesets: d.Tilesets.All(), Passages: d.Passages.All(), Rules: d.Rules.All(), Flags: d.Flags.All(),
-		Motifs: d.Motifs.All(), Zones: d.Zones.All(), Materials: d.Materials.All(), Maps: []stateMap{}}
+		Motifs: d.Motifs.All(), Zones: d.Zones.All(), Materials: d.Materials.All(), Kinds: d.Kinds.All(), Maps: []stateMap{}}
 	var planes [][]byte
 	for _, m := range d.Maps.All() {
 		sm := stateMap{m, m.Layers.All(), m.Entities.All()}
@@ -170,7 +171,8 @@ func Decode(data []byte) (*Document, error) {
 		fillTable(&d.Flags, head.Flags, func(o *Flag) ID { return o.ID }),
 		fillTable(&d.Motifs, head.Motifs, func(o *Motif) ID { return o.ID }),
 		fillTable(&d.Zones, head.Zones, func(o *Zone) ID { return o.ID }),
-		fillTable(&d.Materials, head.Materials, func(o *Material) ID { return o.ID }))
+		fillTable(&d.Materials, head.Materials, func(o *Material) ID { return o.ID }),
+		fillTable(&d.Kinds, head.Kinds, func(o *Kind) ID { return o.ID }))
 }
 
 func fillTable[T any](t *Table[T], all []*T, id func(*T) ID) error {

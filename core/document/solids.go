@@ -10,6 +10,7 @@ import (
 // Solids answers what stands in the way on a document's maps; it keeps what it
 // looked up, so make one for each document.
 type Solids struct {
+	doc    *Document
 	sheets *Sheets
 	fitter *material.Fitter
 	// zones says what each zone is, by number.
@@ -30,7 +31,7 @@ type mapKind struct {
 
 // Solids makes the answerer for this document.
 func (d *Document) Solids() *Solids {
-	s := &Solids{sheets: d.Sheets(), fitter: d.Fitter(), zones: map[int]string{}, words: map[ID]string{}, zoned: map[ID][]*Layer{}, layers: map[ID][]*Layer{}, kinds: map[mapKind][]*Entity{}, blocks: map[blockKey]*barriers{}}
+	s := &Solids{doc: d, sheets: d.Sheets(), fitter: d.Fitter(), zones: map[int]string{}, words: map[ID]string{}, zoned: map[ID][]*Layer{}, layers: map[ID][]*Layer{}, kinds: map[mapKind][]*Entity{}, blocks: map[blockKey]*barriers{}}
 	for _, z := range d.Zones.All() {
 		s.zones[z.Number], s.words[z.ID] = z.Is, z.Is
 	}
@@ -165,7 +166,7 @@ func (s *Solids) kind(m *Map, kind string) []*Entity {
 	all, ok := s.kinds[key]
 	if !ok {
 		for _, e := range m.Entities.All() {
-			if e.Kind == kind {
+			if s.doc.Acts(e) == kind {
 				all = append(all, e)
 			}
 		}

@@ -78,6 +78,7 @@ const (
 	TypeMotif    = "motif"
 	TypeZone     = "zone"
 	TypeMaterial = "material"
+	TypeKind     = "kind"
 )
 
 // Ref names an object. Map is given for layers and entities only; the project has no ID.
@@ -168,7 +169,7 @@ func (p *Primitive) check() error {
 		if p.Op != OpSet && p.Op != OpSetBack {
 			return errors.New("the project can only be changed field by field")
 		}
-	case TypeTileset, TypeMap, TypeLayer, TypeEntity, TypePassage, TypeRule, TypeFlag, TypeMotif, TypeZone, TypeMaterial:
+	case TypeTileset, TypeMap, TypeLayer, TypeEntity, TypePassage, TypeRule, TypeFlag, TypeMotif, TypeZone, TypeMaterial, TypeKind:
 		if !p.Ref.ID.Valid() {
 			return fmt.Errorf("the id of a %s is not valid", p.Ref.Type)
 		}

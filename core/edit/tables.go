@@ -194,6 +194,10 @@ func (w *working) open(ref Ref) objects {
 		return &table[document.Zone]{word: "zone", limit: document.MaxZones,
 			read: func() document.Table[document.Zone] { return d.Zones }, write: func(t document.Table[document.Zone]) { d.Zones = t },
 			id: func(o *document.Zone) document.ID { return o.ID }, name: func(o *document.Zone) *string { return &o.Name }}
+	case TypeKind:
+		return &table[document.Kind]{word: "kind", limit: document.MaxKinds,
+			read: func() document.Table[document.Kind] { return d.Kinds }, write: func(t document.Table[document.Kind]) { d.Kinds = t },
+			id: func(o *document.Kind) document.ID { return o.ID }, name: func(o *document.Kind) *string { return &o.Name }}
 	case TypeMaterial:
 		return &table[document.Material]{word: "material", limit: document.MaxMaterials,
 			read: func() document.Table[document.Material] { return d.Materials }, write: func(t document.Table[document.Material]) { d.Materials = t },

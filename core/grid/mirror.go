@@ -25,6 +25,14 @@ func (t Turn) Inverse() Turn {
 	return (4 - t) & 3
 }
 
+// Then is the turn that does t and after it u.
+func (t Turn) Then(u Turn) Turn {
+	if u&4 != 0 { // a flip turns round the quarters before it
+		return (u+4-t&3)&3 | (t^4)&4
+	}
+	return (t+u)&3 | t&4
+}
+
 // Size is the size of a block of w × h when it is turned.
 func (t Turn) Size(w, h int) (int, int) {
 	if t&1 != 0 {

@@ -64,3 +64,18 @@ func TestMirrorsAreClosed(t *testing.T) {
 		t.Errorf("a cell on the line goes to %v", got)
 	}
 }
+
+func TestThenIsOneTurnAfterTheOther(t *testing.T) {
+	for a := Turn(0); a < 8; a++ {
+		for b := Turn(0); b < 8; b++ {
+			w, h := a.Size(5, 3)
+			want := b.Rect(a.Rect(Rect{X: 1, Y: 2, W: 1, H: 1}, 5, 3), w, h)
+			if got := a.Then(b).Rect(Rect{X: 1, Y: 2, W: 1, H: 1}, 5, 3); got != want {
+				t.Errorf("%d then %d gives %v, wanted %v", a, b, got, want)
+			}
+		}
+		if a.Then(a.Inverse()) != Same {
+			t.Errorf("%d and back is %d", a, a.Then(a.Inverse()))
+		}
+	}
+}

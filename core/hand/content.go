@@ -114,12 +114,12 @@ func (w *Work) motif(l *document.Layer, g *Grip, origin grid.Point) (block, erro
 		}})
 	}
 	for _, e := range m.Entities {
-		if document.KindOf(e.Kind) == nil {
+		if w.Doc.Kind(document.ID(e.Kind)) == nil {
 			return block{}, fmt.Errorf("what is held has a “%.40s”, and there is no such kind of entity any more", e.Kind)
 		}
 	}
 	if len(m.Entities) > 0 {
-		b.things, b.thing = m.Entities, Target(w.Map, &Grip{What: Entity}, w.Active)
+		b.things, b.thing = m.Entities, Target(w.Doc, w.Map, &Grip{What: Entity}, w.Active)
 		if b.thing == nil {
 			return block{}, errors.New("no layer of entities can be worked on here: add one, show one or unlock one")
 		}

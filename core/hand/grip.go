@@ -7,6 +7,7 @@ import (
 	"azzel/core/cells"
 	"azzel/core/document"
 	"azzel/core/grid"
+	"slices"
 )
 
 // What can be held.
@@ -60,6 +61,9 @@ type Grip struct {
 	// Inside is what a rim puts inside; nil leaves it as it is.
 	Inside *Grip `json:"inside,omitempty"`
 
+	// Replace takes away the entities that lie under those that are put down.
+	Replace bool `json:"replace,omitempty"`
+
 	Turn    grid.Turn `json:"turn,omitempty"`
 	Scatter *Scatter  `json:"scatter,omitempty"`
 }
@@ -92,7 +96,7 @@ func (g *Grip) valid() bool {
 			}
 		}
 	case Entity:
-		if document.KindOf(g.Kind) == nil {
+		if g.Kind == "" {
 			return false
 		}
 	case Material, Zone:
@@ -162,13 +166,20 @@ func (g *Grip) layerKind() string {
 }
 
 // Target is the layer that the hand works on: the active one if it fits, else
-// the nearest that does, the lower of two as near. An eraser fits every layer.
+// the nearest that does, the lower of two as near. An eraser fits every layer; a
+// kind of entity may say on which it stands.
 // Hidden and locked layers never fit. Nil when none does.
-func Target(m *document.Map, g *Grip, active document.ID) *document.Layer {
+func Target(d *document.Document, m *document.Map, g *Grip, active document.ID) *document.Layer {
 	if g.What == Eraser {
 		return nearest(m, active, func(*document.Layer) bool { return true })
 	}
-	return nearest(m, active, func(l *document.Layer) bool { return l.Kind == g.layerKind() })
+	var only []string
+	if k := d.Kind(document.ID(g.Kind)); g.What == Entity && k != nil {
+		only = k.Layers
+	}
+	return nearest(m, active, func(l *document.Layer) bool {
+		return l.Kind == g.layerKind() && (len(only) == 0 || slices.Contains(only, l.Name))
+	})
 }
 
 func nearest(m *document.Map, active document.ID, fits func(*document.Layer) bool) *document.Layer {

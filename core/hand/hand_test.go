@@ -109,11 +109,11 @@ func TestTargetLayer(t *testing.T) {
 		{"hidden", set(sample.Ground, "hidden"), painted, sample.Ground, sample.Things},
 		{"eraser stays", d.Maps.Get(sample.Quay), erased, sample.Entities, sample.Entities},
 	} {
-		if l := hand.Target(c.m, &c.grip, c.active); l == nil || l.ID != c.want {
+		if l := hand.Target(sample.World(), c.m, &c.grip, c.active); l == nil || l.ID != c.want {
 			t.Errorf("%s: %+v", c.name, l)
 		}
 	}
-	if hand.Target(set(sample.Entities, "locked"), &door, sample.Entities) != nil {
+	if hand.Target(sample.World(), set(sample.Entities, "locked"), &door, sample.Entities) != nil {
 		t.Error("a locked layer was taken")
 	}
 	m := set(sample.Entities, "locked")

@@ -2,7 +2,6 @@ package hand
 
 import (
 	"azzel/core/cells"
-	"azzel/core/chance"
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
@@ -88,6 +87,9 @@ func Resolve(w Work, g Grip, ges Gesture) (*Plan, error) {
 	if g.What == Nothing {
 		return nil, errors.New("nothing is held")
 	}
+	if g.What == Entity && w.Doc.Kind(document.ID(g.Kind)) == nil {
+		return nil, errors.New("the kind that is held was removed: hold another")
+	}
 	ges.Way = w.near(ges.Way)
 	l := w.target(&g)
 	if l == nil {
@@ -143,13 +145,13 @@ func (w *Work) near(way []grid.Point) []grid.Point {
 // target is the layer that shapes go by; for a motif that of its first part.
 func (w *Work) target(g *Grip) *document.Layer {
 	if g.What != Motif {
-		return Target(w.Map, g, w.Active)
+		return Target(w.Doc, w.Map, g, w.Active)
 	}
 	m := w.piece(g.Motif)
 	if m != nil && len(m.Parts) > 0 {
 		return w.layerOf(m.Parts[0], len(m.Parts) == 1)
 	}
-	return Target(w.Map, &Grip{What: Entity}, w.Active)
+	return Target(w.Doc, w.Map, &Grip{What: Entity}, w.Active)
 }
 
 func (w *Work) keepIn(r *grid.Region) {
@@ -273,123 +275,6 @@ func (p *Plan) Count() int {
 	return n
 }
 
-func (p *Plan) take(m *document.Map, l *document.Layer) {
-	for _, e := range m.Entities.All() {
-		if e.Layer == l.ID && touches(p.Region, e.Box(m)) {
-			p.Take = append(p.Take, e)
-		}
-	}
-}
-
-func touches(r *grid.Region, box grid.Rect) bool {
-	for y := box.Y; y < box.Y+box.H; y++ {
-		for x := box.X; x < box.X+box.W; x++ {
-			if r.Has(grid.Point{X: x, Y: y}) {
-				return true
-			}
-		}
-	}
-	return false
-}
-
-// names gives new entities names that are free on a map.
-type names map[string]bool
-
-func namesOn(m *document.Map) names {
-	out := names{}
-	for _, e := range m.Entities.All() {
-		out[strings.ToLower(e.Name)] = true
-	}
-	return out
-}
-
-func (n names) unique(name string) string {
-	name = document.UniqueName(name, func(s string) bool { return n[strings.ToLower(s)] })
-	n[strings.ToLower(name)] = true
-	return name
-}
-
-func (p *Plan) place(w *Work, l *document.Layer, g Grip, ges Gesture, r *grid.Region) error {
-	m := w.Map
-	kind := document.KindOf(g.Kind)
-	given := namesOn(m)
-	stands := map[grid.Rect]bool{}
-	for _, e := range m.Entities.All() {
-		if e.Kind == g.Kind {
-			stands[e.Box(m)] = true
-		}
-	}
-	type spot struct {
-		box  grid.Rect
-		turn grid.Turn
-	}
-	var spots []spot
-	add := func(box grid.Rect) {
-		spots = append(spots, spot{box, grid.Same})
-		for _, t := range w.Mirror.Images() {
-			if image := w.Mirror.Rect(box, t); !image.Intersect(m.Bounds).Empty() {
-				spots = append(spots, spot{image, t})
-			}
-		}
-	}
-	if kind.Area {
-		add(grid.RectOf(ges.Way[0], ges.Way[len(ges.Way)-1]).Intersect(m.Bounds))
-	} else {
-		for _, at := range r.Points() {
-			if s := g.Scatter; s == nil || chance.Pick(chance.At(ges.Seed, at.X, at.Y, 0), []int{1, s.Nothing}) == 0 {
-				add(grid.Rect{X: at.X, Y: at.Y, W: 1, H: 1})
-			}
-			if len(spots) > maxAtOnce {
-				break
-			}
-		}
-	}
-	if len(spots) > maxAtOnce {
-		return fmt.Errorf("that would place %d entities; %d at once are possible: choose a smaller area", len(spots), maxAtOnce)
-	}
-	for _, s := range spots {
-		if stands[s.box] || s.box.Empty() {
-			continue
-		}
-		stands[s.box] = true
-		b := s.box
-		p.Place = append(p.Place, &document.Entity{
-			Layer: l.ID, Kind: g.Kind, Name: given.unique(kind.Name), Facing: document.Down.Turned(g.Turn).Turned(s.turn), Look: g.Look, LookOn: g.LookOn,
-			X: b.X * m.CellWidth, Y: b.Y * m.CellHeight, W: b.W * m.CellWidth, H: b.H * m.CellHeight,
-		})
-	}
-	return p.roomFor(m)
-}
-
-func (p *Plan) roomFor(m *document.Map) error {
-	if m.Entities.Len()+len(p.Place) > document.MaxEntities {
-		return fmt.Errorf("a map has at most %d entities", document.MaxEntities)
-	}
-	return nil
-}
-
-// placeThings puts a motif's entities down wherever its top left is repeated.
-func (p *Plan) placeThings(w *Work, b block, r *grid.Region, origin grid.Point) error {
-	m := w.Map
-	given := namesOn(m)
-	for _, at := range r.Points() {
-		if grid.Mod(at.X-origin.X, b.w) != 0 || grid.Mod(at.Y-origin.Y, b.h) != 0 {
-			continue
-		}
-		if len(p.Place) > maxAtOnce {
-			return fmt.Errorf("that would place more than %d entities at once: choose a smaller area", maxAtOnce)
-		}
-		for _, e := range b.things {
-			next := *e
-			next.ID, next.Layer, next.Name = "", b.thing.ID, given.unique(e.Name)
-			next.X += at.X * m.CellWidth
-			next.Y += at.Y * m.CellHeight
-			p.Place = append(p.Place, &next)
-		}
-	}
-	return p.roomFor(m)
-}
-
 // Changes reports whether the press would change anything.
 func (p *Plan) Changes() bool { return len(p.Writes)+len(p.Place)+len(p.Take) > 0 }
 
@@ -422,24 +307,6 @@ func (p *Plan) Edit(d *document.Document, m *document.Map, g Grip) ([]edit.Primi
 		label.Text = verb + counted(p.Region.Count(), "cell")
 	}
 	return do, label
-}
-
-// Removal removes entities together with the passages that begin or end at them.
-func Removal(d *document.Document, m *document.Map, all []*document.Entity) []edit.Primitive {
-	var do []edit.Primitive
-	gone := map[document.ID]bool{}
-	for _, e := range all {
-		gone[e.ID] = true
-	}
-	for _, p := range d.Passages.All() {
-		if p.From.Map == m.ID && gone[p.From.Entity] || p.To.Map == m.ID && gone[p.To.Entity] {
-			do = append(do, edit.Remove(edit.Ref{Type: edit.TypePassage, ID: p.ID}))
-		}
-	}
-	for _, e := range all {
-		do = append(do, edit.Remove(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}))
-	}
-	return do
 }
 
 func counted(n int, what string) string {

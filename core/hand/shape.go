@@ -14,7 +14,7 @@ type area struct {
 func (w *Work) area(l *document.Layer, g *Grip, b block, ges *Gesture) area {
 	start, end := ges.Way[0], ges.Way[len(ges.Way)-1]
 	shape := g.Shape
-	if k := document.KindOf(g.Kind); g.What == Entity && k.Area {
+	if k := w.Doc.Kind(document.ID(g.Kind)); g.What == Entity && k != nil && k.Area {
 		shape = Box
 	}
 	r := &grid.Region{}

@@ -19,7 +19,7 @@ func Start(d *document.Document, at document.ID) (*State, error) {
 	}
 	for _, m := range maps {
 		for _, e := range m.Entities.All() {
-			if e.Kind == document.KindSpawn {
+			if d.Acts(e) == document.KindSpawn {
 				return begin(d, m, e.Box(m), e.Facing), nil
 			}
 		}

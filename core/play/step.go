@@ -188,7 +188,7 @@ func (g *game) use(m *document.Map) {
 		x := g.X + reach*int64(dx*m.CellWidth)*Sub*3/4
 		y := g.Y + reach*int64(dy*m.CellHeight)*Sub*3/4
 		for _, e := range m.Entities.All() {
-			if e.Kind == document.KindSwitch && overlaps(m, x, y, e) {
+			if g.doc.Acts(e) == document.KindSwitch && overlaps(m, x, y, e) {
 				g.Switched[e.ID] = !g.Switched[e.ID]
 				g.happen(happening{document.WhenUse, m.ID, e.ID})
 				return

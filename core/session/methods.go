@@ -418,7 +418,7 @@ type head struct {
 	// Plan is the layers that a new map starts with.
 	Plan    []document.PlanLayer `json:"plan"`
 	Wires   []author.Drawn       `json:"wires"`
-	Kinds   []document.Kind      `json:"kinds"`
+	Kinds   []*document.Kind     `json:"kinds"`
 	CanUndo string               `json:"canUndo"`
 	CanRedo string               `json:"canRedo"`
 }
@@ -427,7 +427,7 @@ func (s *Session) head() head {
 	d := s.doc()
 	h := head{Project: d.Project, Tilesets: []headTileset{}, Maps: []headMap{}, Rules: []headRule{}, Passages: d.Passages.All(), Flags: d.Flags.All(),
 		Parts: document.Parts, Grounds: document.Grounds, PropertyTypes: document.PropertyTypes, Materials: []headMaterial{}, MaterialWords: document.MaterialWords, Motifs: []headMotif{}, Zones: d.ZonesInOrder(), ZoneWords: document.ZoneWords, Hatches: document.Hatches, Plan: d.Project.LayerPlan(),
-		Wires: append([]author.Drawn{}, author.Wires(d)...), Kinds: document.Kinds, CanUndo: s.replica.CanUndo(), CanRedo: s.replica.CanRedo()}
+		Wires: append([]author.Drawn{}, author.Wires(d)...), Kinds: d.KindsInOrder(), CanUndo: s.replica.CanUndo(), CanRedo: s.replica.CanRedo()}
 	for _, t := range d.TilesetsInOrder() {
 		columns, rows := t.Cut.Tiles(t.Width, t.Height)
 		h.Tilesets = append(h.Tilesets, headTileset{t, columns, rows})
@@ -544,7 +544,7 @@ func (s *Session) copyEntities(a copyArgs) (any, error) {
 			return nil, errors.New("what is on the clipboard is not an entity")
 		}
 	}
-	c, ids, err := author.CopyEntities(m, a.Entities, a.DX, a.DY)
+	c, ids, err := author.CopyEntities(s.doc(), m, a.Entities, a.DX, a.DY)
 	if err != nil {
 		return nil, err
 	}
@@ -578,7 +578,7 @@ func (s *Session) target(a struct {
 	if err != nil {
 		return nil, err
 	}
-	if l := hand.Target(m, &a.Grip, a.Active); l != nil && a.Grip.What != hand.Nothing {
+	if l := hand.Target(s.doc(), m, &a.Grip, a.Active); l != nil && a.Grip.What != hand.Nothing {
 		return l.ID, nil
 	}
 	return document.ID(""), nil

@@ -1,0 +1,46 @@
+package document
+
+// Facing is one of the four ways to look.
+type Facing string
+
+// The facings, in the order of Hero.Frames.
+const (
+	Up    Facing = "up"
+	Right Facing = "right"
+	Down  Facing = "down"
+	Left  Facing = "left"
+)
+
+// Facings lists the facings in order; each is a quarter turn clockwise from the one before.
+var Facings = [4]Facing{Up, Right, Down, Left}
+
+// Index is the facing's place in Facings, -1 when it is none of them.
+func (f Facing) Index() int {
+	for i, g := range Facings {
+		if f == g {
+			return i
+		}
+	}
+	return -1
+}
+
+// Step is the direction as a step of one cell.
+func (f Facing) Step() (dx, dy int) {
+	switch f {
+	case Up:
+		return 0, -1
+	case Right:
+		return 1, 0
+	case Left:
+		return -1, 0
+	}
+	return 0, 1
+}
+
+// Opposite is the facing half a turn away.
+func (f Facing) Opposite() Facing {
+	if i := f.Index(); i >= 0 {
+		return Facings[(i+2)%4]
+	}
+	return Down
+}

@@ -1,0 +1,179 @@
+package hand
+
+import (
+	"azzel/core/chance"
+	"azzel/core/document"
+	"azzel/core/grid"
+	"fmt"
+	"strings"
+)
+
+// take takes away what stands in the cells, but not what is locked.
+func (p *Plan) take(m *document.Map, l *document.Layer) {
+	for _, e := range m.Entities.All() {
+		if e.Layer == l.ID && !e.Locked && touches(p.Region, e.Box(m)) {
+			p.Take = append(p.Take, e)
+		}
+	}
+}
+
+func touches(r *grid.Region, box grid.Rect) bool {
+	for y := box.Y; y < box.Y+box.H; y++ {
+		for x := box.X; x < box.X+box.W; x++ {
+			if r.Has(grid.Point{X: x, Y: y}) {
+				return true
+			}
+		}
+	}
+	return false
+}
+
+// names gives new entities names that are free on a map.
+type names map[string]bool
+
+func namesOn(m *document.Map) names {
+	out := names{}
+	for _, e := range m.Entities.All() {
+		out[strings.ToLower(e.Name)] = true
+	}
+	return out
+}
+
+func (n names) unique(name string) string {
+	name = document.UniqueName(name, func(s string) bool { return n[strings.ToLower(s)] })
+	n[strings.ToLower(name)] = true
+	return name
+}
+
+// spot is where an entity comes to stand, in map pixels, and how it is turned by the mirror.
+type spot struct {
+	box  grid.Rect
+	turn grid.Turn
+}
+
+func (p *Plan) place(w *Work, l *document.Layer, g Grip, ges Gesture, r *grid.Region) error {
+	m, kind := w.Map, w.Doc.Kind(document.ID(g.Kind))
+	spots, err := w.spots(kind, &g, &ges, r)
+	if err != nil {
+		return err
+	}
+	given := namesOn(m)
+	stands, taken := map[grid.Rect]bool{}, map[document.ID]bool{}
+	count := 0
+	for _, e := range m.Entities.All() {
+		if e.Kind == g.Kind {
+			count++
+			stands[grid.Rect{X: e.X, Y: e.Y, W: e.W, H: e.H}] = true
+		}
+	}
+	for _, s := range spots {
+		if stands[s.box] || s.box.Empty() {
+			continue
+		}
+		stands[s.box] = true
+		e := &document.Entity{Layer: l.ID, Kind: g.Kind, Name: given.unique(kind.Name), Facing: document.Down.Turned(g.Turn).Turned(s.turn),
+			Look: g.Look, LookOn: g.LookOn, X: s.box.X, Y: s.box.Y, W: s.box.W, H: s.box.H}
+		if kind.Turns {
+			e.Turn = g.Turn.Then(s.turn)
+		}
+		if kind.Ways {
+			e.Points = []grid.Point{{X: 3 * m.CellWidth}}
+		}
+		p.Place = append(p.Place, e)
+	}
+	if g.Replace {
+		for _, e := range m.Entities.All() {
+			if e.Layer == l.ID && !e.Locked && !taken[e.ID] && p.covers(e) {
+				taken[e.ID] = true
+				p.Take = append(p.Take, e)
+				if e.Kind == g.Kind {
+					count--
+				}
+			}
+		}
+	}
+	if kind.MapMost > 0 && count+len(p.Place) > kind.MapMost {
+		return fmt.Errorf("a map has at most %d of %s, and there are %d already", kind.MapMost, kind.Name, count)
+	}
+	return p.roomFor(m)
+}
+
+// covers reports whether something that is put down lies over an entity.
+func (p *Plan) covers(e *document.Entity) bool {
+	for _, n := range p.Place {
+		if e.X < n.X+n.W && e.X+e.W > n.X && e.Y < n.Y+n.H && e.Y+e.H > n.Y {
+			return true
+		}
+	}
+	return false
+}
+
+// spots are where a press puts a kind down: of an area once, of others on every
+// cell of the shape, or as closely as their boxes stand without overlapping.
+func (w *Work) spots(kind *document.Kind, g *Grip, ges *Gesture, r *grid.Region) ([]spot, error) {
+	m := w.Map
+	bw, bh := kind.Box(m)
+	across, down := (bw+m.CellWidth-1)/m.CellWidth, (bh+m.CellHeight-1)/m.CellHeight
+	pixels := func(box grid.Rect) grid.Rect {
+		if kind.Area {
+			return grid.Rect{X: box.X * m.CellWidth, Y: box.Y * m.CellHeight, W: box.W * m.CellWidth, H: box.H * m.CellHeight}
+		}
+		return grid.Rect{X: box.X*m.CellWidth + (m.CellWidth-bw)*kind.AnchorX/100, Y: box.Y*m.CellHeight + (m.CellHeight-bh)*kind.AnchorY/100, W: bw, H: bh}
+	}
+	var out []spot
+	add := func(box grid.Rect) {
+		out = append(out, spot{pixels(box), grid.Same})
+		for _, t := range w.Mirror.Images() {
+			if image := w.Mirror.Rect(box, t); !image.Intersect(m.Bounds).Empty() {
+				out = append(out, spot{pixels(image), t})
+			}
+		}
+	}
+	if kind.Area {
+		if box := grid.RectOf(ges.Way[0], ges.Way[len(ges.Way)-1]).Intersect(m.Bounds); !box.Empty() {
+			add(box)
+		}
+		return out, nil
+	}
+	for _, at := range r.Points() {
+		if grid.Mod(at.X-ges.Way[0].X, across) != 0 || grid.Mod(at.Y-ges.Way[0].Y, down) != 0 {
+			continue
+		}
+		if s := g.Scatter; s == nil || chance.Pick(chance.At(ges.Seed, at.X, at.Y, 0), []int{1, s.Nothing}) == 0 {
+			add(grid.Rect{X: at.X, Y: at.Y, W: 1, H: 1})
+		}
+		if len(out) > maxAtOnce {
+			return nil, fmt.Errorf("that would place more than %d entities at once: choose a smaller area", maxAtOnce)
+		}
+	}
+	return out, nil
+}
+
+func (p *Plan) roomFor(m *document.Map) error {
+	if m.Entities.Len()+len(p.Place) > document.MaxEntities {
+		return fmt.Errorf("a map has at most %d entities", document.MaxEntities)
+	}
+	return nil
+}
+
+// placeThings puts a motif's entities down wherever its top left is repeated.
+func (p *Plan) placeThings(w *Work, b block, r *grid.Region, origin grid.Point) error {
+	m := w.Map
+	given := namesOn(m)
+	for _, at := range r.Points() {
+		if grid.Mod(at.X-origin.X, b.w) != 0 || grid.Mod(at.Y-origin.Y, b.h) != 0 {
+			continue
+		}
+		if len(p.Place) > maxAtOnce {
+			return fmt.Errorf("that would place more than %d entities at once: choose a smaller area", maxAtOnce)
+		}
+		for _, e := range b.things {
+			next := *e
+			next.ID, next.Layer, next.Name = "", b.thing.ID, given.unique(e.Name)
+			next.X += at.X * m.CellWidth
+			next.Y += at.Y * m.CellHeight
+			p.Place = append(p.Place, &next)
+		}
+	}
+	return p.roomFor(m)
+}
