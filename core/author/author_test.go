@@ -79,7 +79,7 @@ func TestJoin(t *testing.T) {
 		"outside": func(w *author.Way) { w.At = grid.Point{X: -1} },
 		"in wall": func(w *author.Way) { w.To, w.At = sample.Quay, grid.Point{} },
 		"no map":  func(w *author.Way) { w.To = "gonegonegone" },
-		"no exit": func(w *author.Way) { w.From.Entity = sample.Door },
+		"no exit": func(w *author.Way) { w.From.Entity = sample.Switch },
 		"facing":  func(w *author.Way) { w.Facing = "north" },
 	} {
 		bad := way

@@ -1,6 +1,7 @@
 package author
 
 import (
+	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
@@ -36,7 +37,7 @@ func CheckPlace(d *document.Document, m *document.Map, p grid.Point) Place {
 		for x := p.X - nearestWithin; x <= p.X+nearestWithin; x++ {
 			q := grid.Point{X: x, Y: y}
 			away := (x-p.X)*(x-p.X) + (y-p.Y)*(y-p.Y)
-			if (out.Nearest == nil || away < best) && m.Bounds.Contains(q) && !solids.At(m, q) {
+			if (out.Nearest == nil || away < best) && m.Bounds.Contains(q) && !solids.At(m, q) && !solids.Water(m, q) {
 				out.Nearest, best = &q, away
 			}
 		}
@@ -49,6 +50,9 @@ func blocked(d *document.Document, solids *document.Solids, m *document.Map, p g
 		return fmt.Sprintf("That lies outside %s.", m.Name)
 	}
 	if !solids.At(m, p) {
+		if solids.Water(m, p) {
+			return "The hero cannot stand there: it is in the water."
+		}
 		return ""
 	}
 	if solids.Zoned(m, p) {
@@ -83,6 +87,8 @@ type Way struct {
 	To     document.ID     `json:"to"`
 	At     grid.Point      `json:"at"`
 	Facing document.Facing `json:"facing"`
+	// Arrival is one that is there already, instead of a cell.
+	Arrival document.ID `json:"arrival,omitempty"`
 	// Back makes the return passage in the same step.
 	Back bool `json:"back"`
 }
@@ -91,9 +97,18 @@ type Way struct {
 // replaced. An end that is blocked or outside is refused with the reason.
 func Join(d *document.Document, way Way) (Change, error) {
 	from, to := d.Maps.Get(way.From.Map), d.Maps.Get(way.To)
-	exit := d.Entity(way.From.Map, way.From.Entity)
-	if from == nil || to == nil || exit == nil || exit.Kind != document.KindExit {
+	if from == nil || to == nil {
 		return Change{}, errors.New("the exit or the map is no longer there")
+	}
+	j := joiner{doc: d, solids: d.Solids(), change: changed(fmt.Sprintf("Passage from %s to %s", from.Name, to.Name)), placed: map[document.ID]map[string]bool{}}
+	box, err := j.begins(from, way.From)
+	if err != nil {
+		return Change{}, err
+	}
+	if a := to.Entities.Get(way.Arrival); a != nil {
+		way.At, way.Facing = middleOf(a.Box(to)), a.Facing
+	} else if way.Arrival != "" {
+		return Change{}, errors.New("the arrival is no longer there")
 	}
 	if way.Facing.Index() < 0 {
 		return Change{}, errors.New("a facing is up, right, down or left")
@@ -101,20 +116,48 @@ func Join(d *document.Document, way Way) (Change, error) {
 	if place := CheckPlace(d, to, way.At); !place.Free {
 		return Change{}, errors.New(place.Reason)
 	}
-	j := joiner{doc: d, solids: d.Solids(), change: changed(fmt.Sprintf("Passage from %s to %s", from.Name, to.Name)), placed: map[document.ID]map[string]bool{}}
-	if !j.standable(from, exit.Box(from)) {
-		return Change{}, fmt.Errorf("the hero cannot reach %s: all of it lies in solid tiles or outside the map", exit.Name)
-	}
-	j.unjoin(way.From)
-	if err := j.join(way.From, to, way.At, way.Facing); err != nil {
+	j.unjoin(way.From, document.End{Map: way.To, Entity: way.Arrival})
+	if err := j.join(way.From, to, way); err != nil {
 		return Change{}, err
 	}
 	if way.Back {
-		if err := j.back(way, from, to, exit); err != nil {
+		if err := j.back(way, from, to, box); err != nil {
 			return Change{}, err
 		}
 	}
 	return j.change, nil
+}
+
+func middleOf(box grid.Rect) grid.Point {
+	return grid.Point{X: box.X + (box.W-1)/2, Y: box.Y + (box.H-1)/2}
+}
+
+// begins is the cells at which a passage begins: those of an exit or a door, or
+// along a side of the map.
+func (j *joiner) begins(m *document.Map, end document.End) (grid.Rect, error) {
+	b := m.Bounds
+	switch end.Side {
+	case document.Up:
+		return grid.Rect{X: b.X, Y: b.Y, W: b.W, H: 1}, nil
+	case document.Down:
+		return grid.Rect{X: b.X, Y: b.Y + b.H - 1, W: b.W, H: 1}, nil
+	case document.Left:
+		return grid.Rect{X: b.X, Y: b.Y, W: 1, H: b.H}, nil
+	case document.Right:
+		return grid.Rect{X: b.X + b.W - 1, Y: b.Y, W: 1, H: b.H}, nil
+	}
+	exit := m.Entities.Get(end.Entity)
+	if exit == nil {
+		return grid.Rect{}, errors.New("the exit or the map is no longer there")
+	}
+	if acts := j.doc.Acts(exit); acts != document.KindExit && acts != document.KindDoor {
+		return grid.Rect{}, fmt.Errorf("a passage begins at an exit, a door or the edge of a map; %s is none of them", exit.Name)
+	}
+	box := exit.Box(m)
+	if !chart.Standable(j.solids, m, box) {
+		return grid.Rect{}, fmt.Errorf("the hero cannot reach %s: all of it lies in solid tiles or outside the map", exit.Name)
+	}
+	return box, nil
 }
 
 type joiner struct {
@@ -125,23 +168,12 @@ type joiner struct {
 }
 
 func (j *joiner) free(m *document.Map, p grid.Point) bool {
-	return m.Bounds.Contains(p) && !j.solids.At(m, p)
+	return m.Bounds.Contains(p) && !j.solids.At(m, p) && !j.solids.Water(m, p)
 }
 
-func (j *joiner) standable(m *document.Map, box grid.Rect) bool {
-	box = box.Intersect(m.Bounds)
-	for y := box.Y; y < box.Y+box.H; y++ {
-		for x := box.X; x < box.X+box.W; x++ {
-			if !j.solids.At(m, grid.Point{X: x, Y: y}) {
-				return true
-			}
-		}
-	}
-	return false
-}
-
-// unjoin removes the passages of an exit, and arrivals that nothing else uses.
-func (j *joiner) unjoin(from document.End) {
+// unjoin removes the passages of an exit, and arrivals that nothing else uses
+// and the new one does not either.
+func (j *joiner) unjoin(from, next document.End) {
 	for _, p := range j.doc.Passages.All() {
 		if p.From != from {
 			continue
@@ -151,16 +183,20 @@ func (j *joiner) unjoin(from document.End) {
 		for _, q := range j.doc.Passages.All() {
 			used = used || q.ID != p.ID && q.To == p.To
 		}
-		if e := j.doc.Entity(p.To.Map, p.To.Entity); e != nil && !used {
+		if e := j.doc.Entity(p.To.Map, p.To.Entity); e != nil && !used && p.To != next {
 			j.change.Do = append(j.change.Do, edit.Remove(edit.Ref{Type: edit.TypeEntity, Map: p.To.Map, ID: p.To.Entity}))
 		}
 	}
 }
 
-func (j *joiner) join(from document.End, to *document.Map, at grid.Point, facing document.Facing) error {
-	arrival, err := j.put(to, document.KindArrival, grid.Rect{X: at.X, Y: at.Y, W: 1, H: 1}, facing)
-	if err != nil {
-		return err
+// join makes a passage to the arrival of a way, or to a new one on its cell.
+func (j *joiner) join(from document.End, to *document.Map, way Way) error {
+	arrival := way.Arrival
+	if arrival == "" {
+		var err error
+		if arrival, err = j.put(to, document.KindArrival, grid.Rect{X: way.At.X, Y: way.At.Y, W: 1, H: 1}, way.Facing); err != nil {
+			return err
+		}
 	}
 	p := document.Passage{ID: document.NewID(), From: from, To: document.End{Map: to.ID, Entity: arrival}}
 	j.change.Do = append(j.change.Do, edit.Insert(edit.Ref{Type: edit.TypePassage, ID: p.ID}, p))
@@ -190,13 +226,12 @@ func (j *joiner) put(m *document.Map, kind string, box grid.Rect, facing documen
 // back makes the return: an exit as broad as the first one, right behind the
 // hero that has just arrived, or under it where that is blocked, and an arrival
 // in front of the first exit.
-func (j *joiner) back(way Way, from, to *document.Map, exit *document.Entity) error {
+func (j *joiner) back(way Way, from, to *document.Map, box grid.Rect) error {
 	dx, dy := way.Facing.Step()
 	behind := grid.Point{X: way.At.X - dx, Y: way.At.Y - dy}
 	if !j.free(to, behind) {
 		behind = way.At
 	}
-	box := exit.Box(from)
 	breadth, sideX, sideY := box.W, 1, 0
 	if dx != 0 {
 		breadth, sideX, sideY = box.H, 0, 1
@@ -221,9 +256,9 @@ func (j *joiner) back(way Way, from, to *document.Map, exit *document.Entity) er
 	}
 	at, ok := j.before(from, box, -dx, -dy)
 	if !ok {
-		return fmt.Errorf("there is no free cell beside %s to come back to", exit.Name)
+		return fmt.Errorf("there is no free cell beside the exit on %s to come back to", from.Name)
 	}
-	return j.join(document.End{Map: to.ID, Entity: back}, from, at, way.Facing.Opposite())
+	return j.join(document.End{Map: to.ID, Entity: back}, from, Way{At: at, Facing: way.Facing.Opposite()})
 }
 
 // before finds the free cell nearest to the middle of a box's side that lies

@@ -110,6 +110,34 @@ func (s *Solids) Zoned(m *Map, p grid.Point) bool {
 	return s.zoneAt(m, p) == ZoneBlocked
 }
 
+// Water reports whether a cell is under water: a zone of water lies on it, or
+// the topmost tile that the hero would stand on is water.
+func (s *Solids) Water(m *Map, p grid.Point) bool {
+	s.look(m)
+	for _, l := range s.zoned[m.ID] {
+		if is := s.zones[l.Cells.At(p.X, p.Y).Tileset()]; is != "" {
+			return is == ZoneWater
+		}
+	}
+	layers := s.layers[m.ID]
+	for i := len(layers) - 1; i >= 0; i-- {
+		c := layers[i].Cells.At(p.X, p.Y)
+		if c == 0 {
+			continue
+		}
+		if c.IsMaterial() {
+			shown := s.fitter.At(layers[i].Cells, m.Bounds, p.X, p.Y)
+			if shown.Quarters != nil {
+				return false // partly something else
+			}
+			c = shown.Cell
+		}
+		info := s.sheets.Info(c)
+		return info != nil && (info.Is == GroundWater || s.words[info.Zone] == ZoneWater)
+	}
+	return false
+}
+
 func (s *Solids) look(m *Map) {
 	if _, ok := s.layers[m.ID]; ok {
 		return
@@ -166,7 +194,7 @@ func (s *Solids) kind(m *Map, kind string) []*Entity {
 	all, ok := s.kinds[key]
 	if !ok {
 		for _, e := range m.Entities.All() {
-			if s.doc.Acts(e) == kind {
+			if !e.Absent && s.doc.Acts(e) == kind {
 				all = append(all, e)
 			}
 		}

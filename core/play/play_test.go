@@ -2,6 +2,7 @@ package play_test
 
 import (
 	"azzel/core/author"
+	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
@@ -48,9 +49,9 @@ func begin(t *testing.T, d *document.Document) *run {
 }
 
 func (r *run) hold(in play.Input, ticks int) {
-	solids := r.d.Solids()
+	chart := chart.New(r.d, nil)
 	for range ticks {
-		play.Step(r.s, r.d, solids, in)
+		play.Step(r.s, r.d, chart, in)
 	}
 }
 
@@ -145,9 +146,9 @@ func TestExitWithoutPassageSays(t *testing.T) {
 	r := begin(t, d)
 	r.hold(play.InputDown, 40)
 	said := false
-	solids := r.d.Solids()
+	chart := chart.New(r.d, nil)
 	for range 300 {
-		play.Step(r.s, r.d, solids, play.InputRight)
+		play.Step(r.s, r.d, chart, play.InputRight)
 		said = said || strings.Contains(r.s.Notice, "leads nowhere yet")
 	}
 	if !said {

@@ -1,6 +1,7 @@
 package play
 
 import (
+	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/grid"
 	"errors"
@@ -45,7 +46,8 @@ func StartAt(d *document.Document, at document.ID, p grid.Point) (*State, error)
 func begin(d *document.Document, m *document.Map, box grid.Rect, facing document.Facing) *State {
 	s := &State{Taken: map[document.ID]bool{}, Switched: map[document.ID]bool{}, Opened: map[document.ID]bool{},
 		Flags: map[document.ID]bool{}, Done: map[document.ID]bool{}, Lines: []string{}, Running: []Running{}}
-	g := game{s, d, d.Solids(), nil}
+	c := chart.New(d, nil)
+	g := game{s, d, c, c.Solids(), nil}
 	g.setDown(m, box, facing)
 	g.happen(happening{on: document.WhenArrive, m: m.ID})
 	g.settle()

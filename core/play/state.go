@@ -53,6 +53,8 @@ type State struct {
 	Done map[document.ID]bool `json:"done"`
 	// Inside is the exit that the hero stands in and has to leave before it works.
 	Inside document.ID `json:"inside"`
+	// Entry is where the hero came onto the map.
+	Entry Entry `json:"entry"`
 	// Leaving is the passage being gone through, Fade the ticks until its end.
 	Leaving document.ID `json:"leaving"`
 	Fade    int         `json:"fade"`
@@ -62,6 +64,13 @@ type State struct {
 	Running []Running `json:"running"`
 	// Notice tells the designer, not the player, of something that does not work.
 	Notice string `json:"notice"`
+}
+
+// Entry is a place of the hero's box on a map, in 1/256 map pixels.
+type Entry struct {
+	Map document.ID `json:"map"`
+	X   int64       `json:"x"`
+	Y   int64       `json:"y"`
 }
 
 // Running is a rule that has begun: the steps still to do.

@@ -1,6 +1,7 @@
 package play
 
 import (
+	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/rules"
@@ -10,14 +11,15 @@ import (
 type game struct {
 	*State
 	doc    *document.Document
+	chart  *chart.Chart
 	solids *document.Solids
 	queue  []happening
 }
 
 // Step plays one tick: input, movement, happenings first in first out, rules.
 // A document that changed since the last tick is simply the one that is played.
-func Step(s *State, d *document.Document, solids *document.Solids, in Input) {
-	g := game{s, d, solids, nil}
+func Step(s *State, d *document.Document, c *chart.Chart, in Input) {
+	g := game{s, d, c, c.Solids(), nil}
 	pressed := in &^ s.Held
 	s.Held = in
 	s.Tick++
@@ -37,6 +39,9 @@ func Step(s *State, d *document.Document, solids *document.Solids, in Input) {
 	default:
 		s.Notice = ""
 		g.walk(m, in)
+		if g.cross(m); g.Map != m.ID {
+			break // it is on another map from the next tick on
+		}
 		if pressed&InputUse != 0 {
 			g.use(m)
 		}
@@ -50,7 +55,7 @@ func (g *game) setDown(m *document.Map, box grid.Rect, facing document.Facing) {
 	g.Map, g.Facing, g.Steps = m.ID, facing, 0
 	g.X = int64(box.X*m.CellWidth*2+box.W*m.CellWidth-int(w)) * Sub / 2
 	g.Y = int64(box.Y*m.CellHeight*2+box.H*m.CellHeight-int(h)) * Sub / 2
-	g.Inside = ""
+	g.Inside, g.Entry = "", Entry{m.ID, g.X, g.Y}
 	if e := g.exitUnder(m); e != nil {
 		g.Inside = e.ID
 	}
@@ -99,7 +104,11 @@ func (g *game) move(m *document.Map, dx, dy int64) bool {
 	if dx == 0 && dy == 0 {
 		return false
 	}
-	if !g.blocked(m, g.X+dx, g.Y+dy) || g.blocked(m, g.X, g.Y) {
+	if !g.blocked(m, g.X+dx, g.Y+dy) {
+		g.X, g.Y = g.X+dx, g.Y+dy
+		return true
+	}
+	if g.blocked(m, g.X, g.Y) {
 		// one that stands inside something, painted while it played, may walk out
 		g.X, g.Y = g.within(m, g.X+dx, g.Y+dy)
 		return true
@@ -154,7 +163,7 @@ func (g *game) slide(m *document.Map, dx, dy, speed int64) {
 // blocked reports whether the hero's box at (x, y) lies outside the map or
 // touches something solid or a shut door.
 func (g *game) blocked(m *document.Map, x, y int64) bool {
-	if bx, by := g.within(m, x, y); bx != x || by != y {
+	if g.outside(m, x, y) {
 		return true
 	}
 	if g.solids.Stops(m, extent(m, g.X, g.Y), extent(m, x, y)) {
@@ -211,55 +220,8 @@ func (g *game) touch(m *document.Map) {
 		g.Inside = ""
 	case exit.ID != g.Inside:
 		g.Inside = exit.ID
-		g.leave(m, exit)
+		g.leave(m, document.End{Map: m.ID, Entity: exit.ID}, exit.Name)
 	}
-}
-
-// exitUnder is the exit that holds the middle of the hero's box.
-func (g *game) exitUnder(m *document.Map) *document.Entity {
-	w, h := heroBox(m)
-	x, y := g.X+w*Sub/2, g.Y+h*Sub/2
-	for _, e := range g.solids.Exits(m) {
-		if x >= int64(e.X)*Sub && x < int64(e.X+e.W)*Sub && y >= int64(e.Y)*Sub && y < int64(e.Y+e.H)*Sub {
-			return e
-		}
-	}
-	return nil
-}
-
-func (g *game) leave(m *document.Map, exit *document.Entity) {
-	for _, p := range g.doc.Passages.All() {
-		if p.From.Map == m.ID && p.From.Entity == exit.ID {
-			if g.doc.Entity(p.To.Map, p.To.Entity) == nil {
-				g.Notice = exit.Name + " leads to a place that was removed."
-				return
-			}
-			g.Leaving, g.Fade = p.ID, FadeTicks
-			return
-		}
-	}
-	g.Notice = exit.Name + " leads nowhere yet: join it to another map."
-}
-
-// fade darkens, sets the hero down at the passage's other end, and lightens.
-func (g *game) fade() {
-	g.Fade--
-	if g.Fade > 0 || g.Leaving == "" {
-		return
-	}
-	p := g.doc.Passages.Get(g.Leaving)
-	g.Leaving = ""
-	if p == nil {
-		return
-	}
-	m, e := g.doc.Maps.Get(p.To.Map), g.doc.Entity(p.To.Map, p.To.Entity)
-	if m == nil || e == nil {
-		g.Notice = "The place that this passage led to was removed."
-		return
-	}
-	g.Fade = FadeTicks
-	g.setDown(m, e.Box(m), e.Facing)
-	g.happen(happening{on: document.WhenArrive, m: m.ID})
 }
 
 func (g *game) happen(h happening) { g.queue = append(g.queue, h) }

@@ -59,7 +59,7 @@ func (s *Session) step(a struct {
 		return nil, errors.New("nothing is being played")
 	}
 	for range min(a.Ticks, play.TicksPerSecond/4) {
-		play.Step(s.game, s.doc(), s.ground(), a.Input)
+		play.Step(s.game, s.doc(), s.world(), a.Input)
 	}
 	return s.view(), nil
 }
@@ -84,8 +84,8 @@ func (s *Session) view() View {
 	}
 	v.Cell = g.HeroCell(m)
 	v.X, v.Y = g.Picture(m)
-	for _, e := range s.ground().Collectibles(m) {
-		if g.Taken[e.ID] {
+	for _, e := range m.Entities.All() {
+		if g.Taken[e.ID] || e.Absent || e.Unseen {
 			v.Gone = append(v.Gone, e.ID)
 		}
 	}

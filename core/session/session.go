@@ -5,6 +5,7 @@ package session
 
 import (
 	"azzel/core/author"
+	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/material"
@@ -17,11 +18,9 @@ import (
 
 // Session is one open project. It is not safe for use by several goroutines.
 type Session struct {
-	replica *replica.Replica
-	game    *play.State
-	solids  *document.Solids
-	// solidsOf is the document that solids answers for.
-	solidsOf *document.Document
+	replica  *replica.Replica
+	game     *play.State
+	charted  *chart.Chart
 	sheets   *document.Sheets
 	sheetsOf *document.Document
 	fits     fitting
@@ -119,12 +118,15 @@ func (s *Session) mapOf(id document.ID) (*document.Map, error) {
 	return m, nil
 }
 
-func (s *Session) ground() *document.Solids {
-	if s.solidsOf != s.doc() {
-		s.solids, s.solidsOf = s.doc().Solids(), s.doc()
+// world is the chart of the document as it is, with what stands in the way.
+func (s *Session) world() *chart.Chart {
+	if s.charted == nil || s.charted.Doc() != s.doc() {
+		s.charted = chart.New(s.doc(), s.charted)
 	}
-	return s.solids
+	return s.charted
 }
+
+func (s *Session) ground() *document.Solids { return s.world().Solids() }
 
 func (s *Session) looks() *document.Sheets {
 	if s.sheetsOf != s.doc() {

@@ -381,7 +381,7 @@ func TestWrongCalls(t *testing.T) {
 		{"cut", args{"cut": args{"cellWidth": 0, "cellHeight": 16}, "width": 64, "height": 64}, "cell width"},
 		{"cut", args{"cut": args{"cellWidth": 65, "cellHeight": 16}, "width": 64, "height": 64}, "larger than the picture"},
 		{"addTileset", args{"name": "Bad", "number": 2, "picture": "x", "width": 64, "height": 64, "cut": args{"cellWidth": 16, "cellHeight": 16}}, ""},
-		{"join", author.Way{From: document.End{Map: sample.Quay, Entity: sample.Door}, To: sample.Pans, Facing: document.Up}, "no longer there"},
+		{"join", author.Way{From: document.End{Map: sample.Quay, Entity: sample.Pearl}, To: sample.Pans, Facing: document.Up}, "none of them"},
 		{"join", author.Way{From: document.End{Map: sample.Quay, Entity: sample.Exit}, To: sample.Quay, Facing: document.Up}, "solid"},
 		{"wire", args{"from": document.End{Map: sample.Quay, Entity: sample.Door}, "to": document.End{Map: sample.Quay, Entity: sample.Switch}}, "from a switch to a door"},
 		{"changeRule", document.Rule{ID: gone}, "no longer there"},

@@ -1,0 +1,189 @@
+package author
+
+import (
+	"azzel/core/document"
+	"azzel/core/edit"
+	"errors"
+	"fmt"
+	"slices"
+	"strings"
+)
+
+// AddKind makes a kind of the designer's own: from another one, which it is
+// like in everything, or from nothing.
+func AddKind(d *document.Document, from document.ID, name string) (Change, error) {
+	k := document.Kind{Help: "A kind of your own", AnchorX: 50, AnchorY: 100, FrameMs: 150}
+	if from != "" {
+		of := d.Kind(from)
+		if of == nil {
+			return Change{}, errors.New("the kind is no longer there")
+		}
+		k = *of
+		k.Of = document.ID(of.Acts())
+	}
+	k.ID, k.Name, k.Order = document.NewID(), name, orderStep
+	if name == "" && from != "" {
+		k.Name = d.Kind(from).Name
+	} else if name == "" {
+		k.Name = "Kind"
+	}
+	for _, o := range d.Kinds.All() {
+		k.Order = max(k.Order, o.Order+orderStep)
+	}
+	for _, list := range []*[]string{&k.Tags, &k.Layers} {
+		*list = append([]string{}, *list...)
+	}
+	k.Settings = append([]document.Setting{}, k.Settings...)
+	k.Name = document.UniqueName(k.Name, func(s string) bool {
+		return slices.ContainsFunc(d.KindsInOrder(), func(o *document.Kind) bool { return strings.EqualFold(o.Name, s) })
+	})
+	if err := k.Check(); err != nil {
+		return Change{}, err
+	}
+	c := changed("New kind "+k.Name, edit.Insert(edit.Ref{Type: edit.TypeKind, ID: k.ID}, k))
+	c.Made = k.ID
+	return c, nil
+}
+
+// ChangeKind writes what differs between a kind as it is and as it should be.
+// Settings of entities that are no longer there, or do not fit any more, go with it.
+func ChangeKind(d *document.Document, next document.Kind) (Change, error) {
+	old := d.Kinds.Get(next.ID)
+	if old == nil {
+		return Change{}, errors.New("a built-in kind stays as it is: make one of your own from it")
+	}
+	if err := next.Check(); err != nil {
+		return Change{}, err
+	}
+	c := changed("Changed kind " + old.Name)
+	for _, name := range document.FieldNames(old) {
+		was, err := document.Field(old, name)
+		if err != nil {
+			return Change{}, fmt.Errorf("compare a kind: %w", err)
+		}
+		is, err := document.Field(&next, name)
+		if err != nil {
+			return Change{}, fmt.Errorf("compare a kind: %w", err)
+		}
+		if string(was) != string(is) {
+			c.Do = append(c.Do, edit.Primitive{Op: edit.OpSet, Ref: edit.Ref{Type: edit.TypeKind, ID: old.ID}, Field: name, Value: is})
+		}
+	}
+	if len(c.Do) == 0 {
+		return Change{}, errors.New("the kind is like that already")
+	}
+	c.Do = append(c.Do, refit(d, old.ID, &next, "")...)
+	if len(c.Do) > edit.MaxPrimitives {
+		return Change{}, errors.New("too many entities have this setting to change it in one step")
+	}
+	return c, nil
+}
+
+// refit lets the entities of a kind fit another state of it, or another kind.
+func refit(d *document.Document, of document.ID, next *document.Kind, becomes document.ID) (do []edit.Primitive) {
+	for _, m := range d.MapsInOrder() {
+		for _, e := range m.Entities.All() {
+			if document.ID(e.Kind) != of {
+				continue
+			}
+			ref := edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}
+			if becomes != "" {
+				do = append(do, edit.Set(ref, "kind", string(becomes)))
+			}
+			left := slices.DeleteFunc(slices.Clone(e.Values), func(v document.Value) bool {
+				s := next.Setting(v.Name)
+				return s == nil || s.Fits(v.Value) != nil
+			})
+			if len(left) < len(e.Values) {
+				do = append(do, edit.Set(ref, "values", left))
+			}
+		}
+	}
+	return do
+}
+
+// RemoveKind removes a kind of the designer's own. Entities of it become what
+// it was made from; what has no such kind becomes decoration.
+func RemoveKind(d *document.Document, id document.ID) (Change, error) {
+	k := d.Kinds.Get(id)
+	if k == nil {
+		return Change{}, errors.New("a built-in kind cannot be removed")
+	}
+	of := d.Kind(k.Of)
+	if of == nil {
+		of = d.Kind(document.KindDecoration)
+	}
+	c := changed("Removed kind "+k.Name, refit(d, id, of, of.ID)...)
+	if at := slices.Index(d.Project.Pins, id); at >= 0 {
+		c.Do = append(c.Do, edit.Set(edit.Ref{Type: edit.TypeProject}, "pins", slices.Delete(slices.Clone(d.Project.Pins), at, at+1)))
+	}
+	c.Do = append(c.Do, edit.Remove(edit.Ref{Type: edit.TypeKind, ID: id}))
+	if len(c.Do) > edit.MaxPrimitives {
+		return Change{}, fmt.Errorf("too many entities are of kind %s to change them in one step", k.Name)
+	}
+	return c, nil
+}
+
+// PinKind lets a kind be offered first, or no longer.
+func PinKind(d *document.Document, id document.ID, pinned bool) (Change, error) {
+	k := d.Kind(id)
+	if k == nil {
+		return Change{}, errors.New("the kind is no longer there")
+	}
+	next := slices.DeleteFunc(append([]document.ID{}, d.Project.Pins...), func(o document.ID) bool { return o == id })
+	text := "Unpinned " + k.Name
+	if pinned {
+		next, text = append(next, id), "Pinned "+k.Name
+	}
+	return changed(text, edit.Set(edit.Ref{Type: edit.TypeProject}, "pins", next)), nil
+}
+
+// KindUse is how many entities of a kind stand on a map.
+type KindUse struct {
+	Map   document.ID `json:"map"`
+	Name  string      `json:"name"`
+	Count int         `json:"count"`
+	// First is one of them, to be shown.
+	First document.ID `json:"first"`
+}
+
+// KindUses counts the entities of a kind by map, and names what the counts break.
+func KindUses(d *document.Document, id document.ID) (uses []KindUse, wrong []string) {
+	uses, wrong = []KindUse{}, []string{}
+	k := d.Kind(id)
+	if k == nil {
+		return uses, wrong
+	}
+	sum := 0
+	for _, m := range d.MapsInOrder() {
+		u := KindUse{Map: m.ID, Name: m.Name}
+		for _, e := range m.Entities.All() {
+			if document.ID(e.Kind) == id {
+				if u.Count++; u.First == "" {
+					u.First = e.ID
+				}
+			}
+		}
+		sum += u.Count
+		if u.Count > 0 {
+			uses = append(uses, u)
+		}
+		if !m.Template && (u.Count < k.MapLeast || k.MapMost > 0 && u.Count > k.MapMost) {
+			wrong = append(wrong, fmt.Sprintf("%s has %d; it is to have %s.", m.Name, u.Count, between(k.MapLeast, k.MapMost)))
+		}
+	}
+	if sum < k.ProjectLeast || k.ProjectMost > 0 && sum > k.ProjectMost {
+		wrong = append(wrong, fmt.Sprintf("The project has %d; it is to have %s.", sum, between(k.ProjectLeast, k.ProjectMost)))
+	}
+	return uses, wrong
+}
+
+func between(least, most int) string {
+	switch {
+	case most == 0:
+		return fmt.Sprintf("at least %d", least)
+	case least == 0:
+		return fmt.Sprintf("at most %d", most)
+	}
+	return fmt.Sprintf("%d to %d", least, most)
+}

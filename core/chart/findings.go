@@ -1,0 +1,243 @@
+package chart
+
+import (
+	"azzel/core/document"
+	"azzel/core/grid"
+	"fmt"
+)
+
+// Chart answers for one document; make one for each.
+type Chart struct {
+	doc    *document.Document
+	solids *document.Solids
+	places map[document.ID]grid.Rect
+	seams  []Seam
+	facts  map[document.ID]*facts
+	before *Chart
+}
+
+// New makes the chart of a document. From the chart of the document before it,
+// which may be nil, it takes what it knows of maps that did not change.
+func New(d *document.Document, before *Chart) *Chart {
+	c := &Chart{doc: d, solids: d.Solids(), places: Places(d), facts: map[document.ID]*facts{}}
+	if before != nil && d.Tilesets.Same(before.doc.Tilesets) && d.Zones.Same(before.doc.Zones) && d.Materials.Same(before.doc.Materials) && d.Kinds.Same(before.doc.Kinds) {
+		c.before = &Chart{doc: before.doc, facts: before.facts}
+	}
+	return c
+}
+
+// Doc is the document that the chart answers for.
+func (c *Chart) Doc() *document.Document { return c.doc }
+
+// Solids is what stands in the way in the document.
+func (c *Chart) Solids() *document.Solids { return c.solids }
+
+// facts are what is known of one map alone.
+type facts struct {
+	of             *document.Map
+	starts, goal   bool
+	exits, arrives []*document.Entity
+	// ends says of entities at which passages end what is wrong with their place.
+	ends map[document.ID]string
+}
+
+func (c *Chart) factsOf(m *document.Map) *facts {
+	if f := c.facts[m.ID]; f != nil {
+		return f
+	}
+	if c.before != nil {
+		if f := c.before.facts[m.ID]; f != nil && f.of == m {
+			c.facts[m.ID] = f
+			return f
+		}
+	}
+	f := &facts{of: m, ends: map[document.ID]string{}}
+	c.facts[m.ID] = f
+	for _, e := range m.Entities.All() {
+		switch c.doc.Acts(e) {
+		case document.KindSpawn, document.KindHero:
+			f.starts = true
+		case "goal":
+			f.goal = true
+		case document.KindExit:
+			f.exits = append(f.exits, e)
+		case document.KindArrival:
+			f.arrives = append(f.arrives, e)
+		}
+	}
+	return f
+}
+
+// wrong says what is wrong with the place of an end of a passage; empty is nothing.
+func (c *Chart) wrong(m *document.Map, e *document.Entity, begins bool) string {
+	f := c.factsOf(m)
+	why, ok := f.ends[e.ID]
+	if ok {
+		return why
+	}
+	if begins && !Standable(c.solids, m, e.Box(m)) {
+		why = "cannot be reached: all of it lies in solid tiles or outside"
+	} else if !begins {
+		why = c.Blocked(m, e.Box(m))
+	}
+	f.ends[e.ID] = why
+	return why
+}
+
+// Place is where a map lies, in pixels of the chart.
+func (c *Chart) Place(id document.ID) grid.Rect { return c.places[id] }
+
+// What a finding is about.
+const (
+	NoWayIn    = "no way in"
+	NoWayOut   = "no way out"
+	NoStart    = "no start"
+	Unused     = "unused"
+	LeadsNot   = "leads nowhere"
+	BrokenFrom = "exit blocked"
+	BrokenTo   = "arrival blocked"
+	Lost       = "end is gone"
+)
+
+// Finding is something about the ways between maps that a designer should know.
+type Finding struct {
+	What    string      `json:"what"`
+	Map     document.ID `json:"map"`
+	Entity  document.ID `json:"entity,omitempty"`
+	Passage document.ID `json:"passage,omitempty"`
+	Text    string      `json:"text"`
+	// Serious findings stop a player; the others are left to the designer.
+	Serious bool `json:"serious"`
+}
+
+// Findings checks every way between the maps, by the order of the maps.
+func (c *Chart) Findings() []Finding {
+	w := ways{c: c, from: map[document.End][]*document.Passage{}, to: map[document.End]bool{}, in: map[document.ID]bool{}, out: map[document.ID]bool{}, after: map[document.ID]bool{}}
+	passages := c.doc.Passages.All()
+	for _, p := range passages {
+		w.from[p.From] = append(w.from[p.From], p)
+		w.to[p.To] = true
+		if p.From.Map != p.To.Map {
+			w.out[p.From.Map], w.in[p.To.Map] = true, true
+		}
+	}
+	for _, s := range c.Seams() {
+		if s.Why == "" && !s.Closed && len(s.Open) > 0 {
+			for _, id := range []document.ID{s.A, s.B} {
+				w.in[id], w.out[id] = true, true
+			}
+		}
+	}
+	var before *document.Map
+	for _, m := range c.doc.MapsInOrder() {
+		if m.Template {
+			continue
+		}
+		w.after[m.ID] = before != nil && before.Next
+		before = m
+		w.check(m)
+	}
+	for _, p := range passages {
+		w.passage(p)
+	}
+	if w.found == nil {
+		return []Finding{}
+	}
+	return w.found
+}
+
+type ways struct {
+	c       *Chart
+	from    map[document.End][]*document.Passage
+	to      map[document.End]bool
+	in, out map[document.ID]bool
+	// after are the maps that finishing the one before starts.
+	after map[document.ID]bool
+	found []Finding
+}
+
+func (w *ways) say(f Finding) { w.found = append(w.found, f) }
+
+func (w *ways) check(m *document.Map) {
+	d, f := w.c.doc, w.c.factsOf(m)
+	for _, e := range f.exits {
+		if len(w.from[document.End{Map: m.ID, Entity: e.ID}]) == 0 {
+			w.say(Finding{What: LeadsNot, Map: m.ID, Entity: e.ID, Serious: true, Text: fmt.Sprintf("%s on %s leads nowhere yet.", e.Name, m.Name)})
+		}
+	}
+	for _, e := range f.arrives {
+		if !w.to[document.End{Map: m.ID, Entity: e.ID}] {
+			w.say(Finding{What: Unused, Map: m.ID, Entity: e.ID, Text: fmt.Sprintf("No passage leads to %s on %s.", e.Name, m.Name)})
+		}
+	}
+	for _, side := range document.Facings {
+		if m.Side(side) == document.SideExit && len(w.from[document.End{Map: m.ID, Side: side}]) == 0 {
+			w.say(Finding{What: LeadsNot, Map: m.ID, Serious: true, Text: fmt.Sprintf("The %s edge of %s is an exit and leads nowhere yet.", side, m.Name)})
+		}
+	}
+	started := f.starts || w.after[m.ID]
+	switch {
+	case !started && !w.in[m.ID] && d.Maps.Len() > 1:
+		w.say(Finding{What: NoWayIn, Map: m.ID, Serious: true, Text: fmt.Sprintf("No way leads into %s.", m.Name)})
+	case !started && !w.in[m.ID]:
+		w.say(Finding{What: NoStart, Map: m.ID, Serious: true, Text: fmt.Sprintf("%s has no spawn: the hero has nowhere to begin.", m.Name)})
+	}
+	if !w.out[m.ID] && d.Maps.Len() > 1 && !f.goal && !m.Next {
+		w.say(Finding{What: NoWayOut, Map: m.ID, Text: fmt.Sprintf("No way leads out of %s.", m.Name)})
+	}
+}
+
+func (w *ways) passage(p *document.Passage) {
+	d := w.c.doc
+	from, to := d.Maps.Get(p.From.Map), d.Maps.Get(p.To.Map)
+	exit, arrival := d.Entity(p.From.Map, p.From.Entity), d.Entity(p.To.Map, p.To.Entity)
+	switch {
+	case from == nil || exit == nil && p.From.Side == "":
+		w.say(Finding{What: Lost, Map: p.To.Map, Entity: p.To.Entity, Passage: p.ID, Serious: true, Text: "A passage begins at an exit that was removed."})
+	case to == nil || arrival == nil:
+		w.say(Finding{What: Lost, Map: from.ID, Entity: p.From.Entity, Passage: p.ID, Serious: true, Text: fmt.Sprintf("%s leads to a place that was removed.", w.name(from, exit, p.From))})
+	default:
+		if exit != nil {
+			if why := w.c.wrong(from, exit, true); why != "" {
+				w.say(Finding{What: BrokenFrom, Map: from.ID, Entity: exit.ID, Passage: p.ID, Serious: true, Text: fmt.Sprintf("%s on %s %s.", exit.Name, from.Name, why)})
+			}
+		}
+		if why := w.c.wrong(to, arrival, false); why != "" {
+			w.say(Finding{What: BrokenTo, Map: to.ID, Entity: arrival.ID, Passage: p.ID, Serious: true, Text: fmt.Sprintf("%s on %s %s.", arrival.Name, to.Name, why)})
+		}
+	}
+}
+
+func (w *ways) name(m *document.Map, e *document.Entity, end document.End) string {
+	if e != nil {
+		return fmt.Sprintf("%s on %s", e.Name, m.Name)
+	}
+	return fmt.Sprintf("The %s edge of %s", end.Side, m.Name)
+}
+
+// Blocked says what is wrong with a place where the hero is set down; empty is nothing.
+func (c *Chart) Blocked(m *document.Map, box grid.Rect) string {
+	p := grid.Point{X: box.X + (box.W-1)/2, Y: box.Y + (box.H-1)/2}
+	switch {
+	case !m.Bounds.Contains(p):
+		return "lies outside the map"
+	case c.solids.At(m, p):
+		return "lies in something solid"
+	case c.solids.Water(m, p):
+		return "lies in water"
+	}
+	return ""
+}
+
+// Standable reports whether some cell of a box is inside the map and free.
+func Standable(s *document.Solids, m *document.Map, box grid.Rect) bool {
+	box = box.Intersect(m.Bounds)
+	for y := box.Y; y < box.Y+box.H; y++ {
+		for x := box.X; x < box.X+box.W; x++ {
+			if !s.At(m, grid.Point{X: x, Y: y}) {
+				return true
+			}
+		}
+	}
+	return false
+}
