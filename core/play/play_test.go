@@ -168,7 +168,7 @@ func TestRules(t *testing.T) {
 	d := rule(t, sample.World(), document.Rule{When: use, Then: []document.Step{open, {Do: document.DoSay, Text: "It moves."}, {Do: document.DoSet, Flag: sample.Lit, To: true}}, Once: true})
 	r := atSwitch(d)
 	r.press(play.InputUse)
-	if !r.s.Opened[sample.Door] || !reflect.DeepEqual(r.s.Lines, []string{"It moves."}) || r.s.Flags[sample.Lit] {
+	if !r.s.Opened[sample.Door] || !reflect.DeepEqual(r.s.Lines, []play.Line{{Text: "It moves.", Resumes: true}}) || r.s.Flags[sample.Lit] {
 		t.Fatalf("after use: %+v", r.s)
 	}
 	x := r.s.X
@@ -201,7 +201,7 @@ func TestRules(t *testing.T) {
 		t.Error("did not run though its flag is set")
 	}
 	d = rule(t, sample.World(), document.Rule{When: document.When{On: document.WhenArrive, Map: sample.Quay}, Then: []document.Step{{Do: document.DoSay, Text: "Low tide."}}})
-	if r = begin(t, d); !reflect.DeepEqual(r.s.Lines, []string{"Low tide."}) {
+	if r = begin(t, d); !reflect.DeepEqual(r.s.Lines, []play.Line{{Text: "Low tide.", Resumes: true}}) {
 		t.Errorf("on arrival: %v", r.s.Lines)
 	}
 }

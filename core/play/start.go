@@ -45,7 +45,7 @@ func StartAt(d *document.Document, at document.ID, p grid.Point) (*State, error)
 
 func begin(d *document.Document, m *document.Map, box grid.Rect, facing document.Facing) *State {
 	s := &State{Taken: map[document.ID]bool{}, Switched: map[document.ID]bool{}, Opened: map[document.ID]bool{},
-		Flags: map[document.ID]bool{}, Done: map[document.ID]bool{}, Lines: []string{}, Running: []Running{}}
+		Flags: map[document.ID]bool{}, Done: map[document.ID]bool{}, Lines: []Line{}, Running: []Running{}}
 	c := chart.New(d, nil)
 	g := game{s, d, c, c.Solids(), nil}
 	g.setDown(m, box, facing)

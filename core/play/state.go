@@ -59,11 +59,18 @@ type State struct {
 	Leaving document.ID `json:"leaving"`
 	Fade    int         `json:"fade"`
 	// Lines are what is being said; the first is shown and waits for Use.
-	Lines []string `json:"lines"`
+	Lines []Line `json:"lines"`
 	// Running are the rules that wait for their line to be read.
 	Running []Running `json:"running"`
 	// Notice tells the designer, not the player, of something that does not work.
 	Notice string `json:"notice"`
+}
+
+// Line is a page of what is said.
+type Line struct {
+	Text string `json:"text"`
+	// Resumes tells that the rule that said it goes on once it is read.
+	Resumes bool `json:"resumes"`
 }
 
 // Entry is a place of the hero's box on a map, in 1/256 map pixels.

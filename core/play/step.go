@@ -5,6 +5,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/rules"
+	"strings"
 )
 
 // game is a state with the document it is played in, for one tick.
@@ -33,8 +34,10 @@ func Step(s *State, d *document.Document, c *chart.Chart, in Input) {
 	case len(s.Lines) > 0:
 		s.Steps = 0
 		if pressed&InputUse != 0 {
-			s.Lines = s.Lines[1:]
-			g.resume()
+			read := s.Lines[0]
+			if s.Lines = s.Lines[1:]; read.Resumes {
+				g.resume()
+			}
 		}
 	default:
 		s.Notice = ""
@@ -293,10 +296,19 @@ func (g *game) do(r *document.Rule, s *document.Step) (waits bool) {
 	case document.DoSet:
 		g.Flags[s.Flag] = s.To
 	case document.DoSay:
-		g.Lines = append(g.Lines, s.Text)
-		return true
+		return g.says(s.Text, true)
 	}
 	return false
+}
+
+// says shows a text page by page; a rule goes on when the last one was read. It
+// reports whether there is anything to read.
+func (g *game) says(text string, rule bool) bool {
+	all := PagesOf(text).Pages
+	for i, page := range all {
+		g.Lines = append(g.Lines, Line{strings.Join(page, "\n"), rule && i == len(all)-1})
+	}
+	return len(all) > 0
 }
 
 // resume goes on with the rule whose line has been read: lines and waiting

@@ -190,9 +190,7 @@ func (g *game) leave(_ *document.Map, end document.End, name string) {
 	case p == nil:
 		g.Notice = name + " leads nowhere yet: join it to another map."
 	case !g.holds(p.If):
-		if p.Shut != "" {
-			g.Lines = append(g.Lines, p.Shut)
-		}
+		g.says(p.Shut, false)
 	case g.doc.Entity(p.To.Map, p.To.Entity) == nil:
 		g.Notice = name + " leads to a place that was removed."
 	default:

@@ -12,6 +12,7 @@ import (
 	"azzel/core/rules"
 	"encoding/json"
 	"errors"
+	"maps"
 )
 
 type none struct{}
@@ -48,11 +49,13 @@ type pointArgs struct {
 	At     grid.Point  `json:"at"`
 }
 
-// methods is everything that the interface can ask for.
-var methods map[string]method
+// methods is everything that the interface can ask for; each file adds its own.
+var methods = map[string]method{}
+
+func register(more map[string]method) { maps.Copy(methods, more) }
 
 func init() {
-	methods = map[string]method{
+	register(map[string]method{
 		"head":     with(func(s *Session, _ none) (any, error) { return s.head(), nil }),
 		"entities": with((*Session).entities),
 		"history":  with((*Session).history),
@@ -294,7 +297,7 @@ func init() {
 				Label: edit.Label{Text: "New flag " + f.Name}, Made: f.ID}, nil
 		}),
 		"setStarter": authored(author.Starter),
-	}
+	})
 }
 
 // authored makes a method from a function that resolves a wish into an edit.

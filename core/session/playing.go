@@ -68,7 +68,7 @@ func (s *Session) view() View {
 	g, d := s.game, s.doc()
 	v := View{Map: g.Map, Facing: g.Facing, Steps: g.Steps, Tick: g.Tick, Notice: g.Notice, Dark: dark(g), Gone: []document.ID{}, On: []document.ID{}}
 	if len(g.Lines) > 0 {
-		v.Line = g.Lines[0]
+		v.Line = g.Lines[0].Text
 	}
 	for _, m := range d.Maps.All() {
 		for _, e := range s.ground().Collectibles(m) {

@@ -1,0 +1,116 @@
+package play
+
+import (
+	"azzel/core/chart"
+	"azzel/core/document"
+	"azzel/core/grid"
+)
+
+// Trace is a part of what an entity does, as it is drawn over it: a way along
+// points, or a ring, in map pixels.
+type Trace struct {
+	// Is is one of the sorts of trace.
+	Is     string       `json:"is"`
+	Points []grid.Point `json:"points"`
+	// Closed ways come back to their beginning.
+	Closed bool `json:"closed"`
+	Radius int  `json:"radius"`
+	// Setting is the one that decides it, which a handle changes.
+	Setting string `json:"setting"`
+}
+
+// The sorts of trace.
+const (
+	TraceWay  = "way"  // where it goes
+	TraceRing = "ring" // how far it reaches around
+	TraceShot = "shot" // a line that hurts or throws
+	TraceTied = "tied" // what it travels along with
+)
+
+// Behaviour is what an entity does in its place, computed against what stands
+// in the way there.
+func Behaviour(d *document.Document, c *chart.Chart, m *document.Map, e *document.Entity) []Trace {
+	t := tracer{d, c.Solids(), m, e, []Trace{}}
+	k := d.Kind(document.ID(e.Kind))
+	if k == nil {
+		return t.out
+	}
+	if o := m.Entities.Get(e.Carrier); o != nil {
+		t.out = append(t.out, Trace{Is: TraceTied, Points: []grid.Point{middle(e), middle(o)}})
+	}
+	if k.Ways {
+		t.out = append(t.out, t.path(e))
+	}
+	along := m.Entities.Get(document.ID(d.Value(e, "path")))
+	if along != nil {
+		way := t.path(along)
+		way.Setting = "path"
+		t.out = append(t.out, way)
+	}
+	for _, s := range k.Settings {
+		n := int(d.Thousandths(e, s.Name))
+		switch {
+		case s.Handle == "" || n <= 0:
+		case s.Handle == document.HandleRound:
+			t.out = append(t.out, Trace{Is: TraceRing, Points: []grid.Point{middle(e)}, Radius: n * m.CellWidth / 1000, Setting: s.Name})
+		case along == nil:
+			t.line(&s, n, k.Acts())
+		}
+	}
+	return t.out
+}
+
+type tracer struct {
+	doc    *document.Document
+	solids *document.Solids
+	m      *document.Map
+	e      *document.Entity
+	out    []Trace
+}
+
+func middle(e *document.Entity) grid.Point { return grid.Point{X: e.X + e.W/2, Y: e.Y + e.H/2} }
+
+// path is the way along a path's points.
+func (t *tracer) path(e *document.Entity) Trace {
+	from := middle(e)
+	way := Trace{Is: TraceWay, Points: []grid.Point{from}, Closed: t.doc.Value(e, "goes") == "round"}
+	for _, p := range e.Points {
+		way.Points = append(way.Points, grid.Point{X: from.X + p.X, Y: from.Y + p.Y})
+	}
+	return way
+}
+
+// line is the way ahead, or to both sides, as far as nothing solid is in the way
+// of what cannot fly.
+func (t *tracer) line(s *document.Setting, thousandths int, acts string) {
+	dx, dy := t.e.Facing.Step()
+	flies := acts == "flyer" || acts == document.KindPlatform || acts == "spring"
+	is := TraceWay
+	if acts == "shooter" || acts == "beam" || acts == "spring" {
+		is = TraceShot
+	}
+	at := middle(t.e)
+	way := Trace{Is: is, Points: []grid.Point{at, t.reach(dx, dy, thousandths, flies)}, Setting: s.Name}
+	if s.Handle == document.HandleBoth {
+		way.Points[0] = t.reach(-dx, -dy, thousandths, flies)
+	}
+	t.out = append(t.out, way)
+}
+
+// reach is how far from the middle one comes in a direction.
+func (t *tracer) reach(dx, dy, thousandths int, flies bool) grid.Point {
+	at := middle(t.e)
+	cell := t.m.CellWidth
+	if dy != 0 {
+		cell = t.m.CellHeight
+	}
+	far := thousandths * cell / 1000
+	for n := 1; n <= far; n++ {
+		p := grid.Point{X: at.X + dx*n, Y: at.Y + dy*n}
+		in := grid.Point{X: grid.FloorDiv(p.X, t.m.CellWidth), Y: grid.FloorDiv(p.Y, t.m.CellHeight)}
+		if !t.m.Bounds.Contains(in) || !flies && t.solids.At(t.m, in) {
+			return grid.Point{X: at.X + dx*(n-1), Y: at.Y + dy*(n-1)}
+		}
+	}
+	return grid.Point{X: at.X + dx*far, Y: at.Y + dy*far}
+}

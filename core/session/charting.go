@@ -1,0 +1,125 @@
+package session
+
+import (
+	"azzel/core/author"
+	"azzel/core/chart"
+	"azzel/core/document"
+	"azzel/core/grid"
+)
+
+type placing struct {
+	Map document.ID `json:"map"`
+	At  grid.Point  `json:"at"`
+}
+
+func init() {
+	register(map[string]method{
+		"chart": with(func(s *Session, _ none) (any, error) { return s.chart(), nil }),
+		"placeMaps": authored(func(d *document.Document, a struct {
+			Maps   []placing `json:"maps"`
+			Within int       `json:"within"`
+		}) (author.Change, error) {
+			at := map[document.ID]grid.Point{}
+			for _, p := range a.Maps {
+				at[p.Map] = p.At
+			}
+			return author.PlaceMaps(d, at, a.Within)
+		}),
+		"snapped": with(func(s *Session, a struct {
+			placing
+			Within int `json:"within"`
+		}) (any, error) {
+			return chart.Snapped(s.doc(), a.Map, a.At, a.Within), nil
+		}),
+		"copyMap": authored(func(d *document.Document, a struct {
+			Map      document.ID `json:"map"`
+			Name     string      `json:"name"`
+			Passages bool        `json:"passages"`
+		}) (author.Change, error) {
+			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.CopyMap(d, m, a.Name, a.Passages) })
+		}),
+		"setSeam": authored(func(d *document.Document, a struct {
+			A      document.ID     `json:"a"`
+			B      document.ID     `json:"b"`
+			Closed bool            `json:"closed"`
+			If     []document.Gate `json:"if"`
+		}) (author.Change, error) {
+			return author.SetSeam(d, a.A, a.B, a.Closed, a.If)
+		}),
+		"setSide": authored(func(d *document.Document, a struct {
+			Map  document.ID     `json:"map"`
+			Side document.Facing `json:"side"`
+			Is   string          `json:"is"`
+		}) (author.Change, error) {
+			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.SetSide(m, a.Side, a.Is) })
+		}),
+		"offerStart": authored(func(d *document.Document, a mapArgs) (author.Change, error) {
+			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.OfferStart(d, m) })
+		}),
+		"reorderMap": authored(func(d *document.Document, a struct {
+			Map document.ID `json:"map"`
+			To  int         `json:"to"`
+		}) (author.Change, error) {
+			return author.ReorderMaps(d, a.Map, a.To)
+		}),
+		"changePassage": authored(author.ChangePassage),
+		"setMapSetting": authored(func(d *document.Document, a struct {
+			// Map is empty to set what holds for all maps.
+			Map document.ID `json:"map"`
+			settingArgs
+		}) (author.Change, error) {
+			if a.Map == "" {
+				return author.SetMapSetting(d, nil, a.Name, a.Value)
+			}
+			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.SetMapSetting(d, m, a.Name, a.Value) })
+		}),
+		"mapDetails": with((*Session).mapDetails),
+		"mapUses": with(func(s *Session, a mapArgs) (any, error) {
+			m, err := s.mapOf(a.Map)
+			if err != nil {
+				return nil, err
+			}
+			return s.doc().MapUses(m), nil
+		}),
+	})
+}
+
+// placed is where a map lies on the chart, in pixels.
+type placed struct {
+	Map document.ID `json:"map"`
+	grid.Rect
+}
+
+func (s *Session) chart() any {
+	c := s.world()
+	places := []placed{}
+	for _, m := range s.doc().MapsInOrder() {
+		places = append(places, placed{m.ID, c.Place(m.ID)})
+	}
+	return struct {
+		Places   []placed        `json:"places"`
+		Seams    []chart.Seam    `json:"seams"`
+		Findings []chart.Finding `json:"findings"`
+	}{places, c.Seams(), c.Findings()}
+}
+
+// mapDetails lists the settings of a map, or without one those that hold for all.
+func (s *Session) mapDetails(a mapArgs) (any, error) {
+	m, own := &document.Map{}, s.doc().Project.MapValues
+	if a.Map != "" {
+		var err error
+		if m, err = s.mapOf(a.Map); err != nil {
+			return nil, err
+		}
+		own = m.Values
+	}
+	out := []detail{}
+	for _, set := range s.doc().Project.MapSettingsOf() {
+		d := detail{Setting: set, Value: s.doc().MapValue(m, set.Name), Shared: 1}
+		for _, v := range own {
+			d.Differs = d.Differs || v.Name == set.Name
+		}
+		out = append(out, d)
+	}
+	return out, nil
+}

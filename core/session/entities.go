@@ -1,0 +1,179 @@
+package session
+
+import (
+	"azzel/core/author"
+	"azzel/core/document"
+	"azzel/core/grid"
+	"azzel/core/play"
+	"errors"
+)
+
+// onEntities makes a method from a function about entities of a map.
+func onEntities[A any](f func(d *document.Document, m *document.Map, ids []document.ID, a A) (author.Change, error)) method {
+	return with(func(s *Session, a struct {
+		Map document.ID   `json:"map"`
+		IDs []document.ID `json:"ids"`
+		Do  A             `json:"do"`
+	}) (any, error) {
+		c, err := onMap(s.doc(), a.Map, func(m *document.Map) (author.Change, error) { return f(s.doc(), m, a.IDs, a.Do) })
+		if err != nil {
+			return nil, err
+		}
+		o, err := s.make(c.Do, c.Label)
+		o.Made = c.Made
+		return o, err
+	})
+}
+
+type settingArgs struct {
+	Name string `json:"name"`
+	// Value is nil to put back what the kind or the project says.
+	Value *string `json:"value"`
+}
+
+func init() {
+	register(map[string]method{
+		"setSetting": onEntities(func(d *document.Document, m *document.Map, ids []document.ID, a settingArgs) (author.Change, error) {
+			return author.SetSetting(d, m, ids, a.Name, a.Value)
+		}),
+		"setField": onEntities(func(_ *document.Document, m *document.Map, ids []document.ID, a struct {
+			Field string `json:"field"`
+			Value any    `json:"value"`
+		}) (author.Change, error) {
+			return author.SetField(m, ids, a.Field, a.Value)
+		}),
+		"arrange": onEntities(func(_ *document.Document, m *document.Map, ids []document.ID, how string) (author.Change, error) {
+			return author.Arrange(m, ids, how)
+		}),
+		"toFront": onEntities(func(_ *document.Document, m *document.Map, ids []document.ID, front bool) (author.Change, error) {
+			return author.ToFront(m, ids, front)
+		}),
+		"group": onEntities(func(_ *document.Document, m *document.Map, ids []document.ID, name string) (author.Change, error) {
+			return author.GroupEntities(m, ids, name)
+		}),
+		"turnEntities": onEntities(author.TurnEntities),
+		"resizeEntity": onEntities(func(d *document.Document, m *document.Map, ids []document.ID, box grid.Rect) (author.Change, error) {
+			if len(ids) != 1 {
+				return author.Change{}, errors.New("one entity is resized at a time")
+			}
+			return author.ResizeEntity(d, m, ids[0], box)
+		}),
+		"setPoints": onEntities(func(d *document.Document, m *document.Map, ids []document.ID, points []grid.Point) (author.Change, error) {
+			if len(ids) != 1 {
+				return author.Change{}, errors.New("one path is changed at a time")
+			}
+			return author.SetPoints(d, m, ids[0], points)
+		}),
+		"renameGroup": authored(func(d *document.Document, a struct {
+			Map  document.ID `json:"map"`
+			From string      `json:"from"`
+			To   string      `json:"to"`
+		}) (author.Change, error) {
+			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.RenameGroup(m, a.From, a.To) })
+		}),
+		"details":   with((*Session).details),
+		"behaviour": with((*Session).behaviour),
+		"uses": with(func(s *Session, a entitiesArgs) (any, error) {
+			m, err := s.mapOf(a.Map)
+			if err != nil {
+				return nil, err
+			}
+			ids := map[document.ID]bool{}
+			for _, id := range a.IDs {
+				ids[id] = true
+			}
+			return s.doc().Uses(m, ids), nil
+		}),
+		"stand": with(func(s *Session, a pointArgs) (any, error) {
+			m, err := s.mapOf(a.Map)
+			if err != nil {
+				return nil, err
+			}
+			return play.Stand(s.doc(), s.world(), m, a.At), nil
+		}),
+		"pages": with(func(_ *Session, text string) (any, error) { return play.PagesOf(text), nil }),
+
+		"addKind": authored(func(d *document.Document, a struct {
+			From document.ID `json:"from"`
+			Name string      `json:"name"`
+		}) (author.Change, error) {
+			return author.AddKind(d, a.From, a.Name)
+		}),
+		"changeKind": authored(author.ChangeKind),
+		"removeKind": authored(func(d *document.Document, id document.ID) (author.Change, error) { return author.RemoveKind(d, id) }),
+		"pinKind": authored(func(d *document.Document, a struct {
+			ID     document.ID `json:"id"`
+			Pinned bool        `json:"pinned"`
+		}) (author.Change, error) {
+			return author.PinKind(d, a.ID, a.Pinned)
+		}),
+		"kindUses": with(func(s *Session, id document.ID) (any, error) {
+			uses, wrong := author.KindUses(s.doc(), id)
+			return struct {
+				Uses  []author.KindUse `json:"uses"`
+				Wrong []string         `json:"wrong"`
+			}{uses, wrong}, nil
+		}),
+	})
+}
+
+// detail is a setting as it stands for what is selected.
+type detail struct {
+	document.Setting
+	// Value is that of all that is selected; Mixed tells that it differs among them.
+	Value string `json:"value"`
+	Mixed bool   `json:"mixed"`
+	// Differs tells that it is not what the kind says.
+	Differs bool `json:"differs"`
+	// Shared is how many of what is selected have it.
+	Shared int `json:"shared"`
+}
+
+// details lists the settings of what is selected, those that all have first.
+func (s *Session) details(a entitiesArgs) (any, error) {
+	m, err := s.mapOf(a.Map)
+	if err != nil {
+		return nil, err
+	}
+	out := []detail{}
+	at := map[string]int{}
+	for _, id := range a.IDs {
+		e := m.Entities.Get(id)
+		if e == nil {
+			continue
+		}
+		k := s.doc().Kind(document.ID(e.Kind))
+		if k == nil {
+			continue
+		}
+		for _, set := range k.Settings {
+			value := s.doc().Value(e, set.Name)
+			_, own := e.Setting(set.Name)
+			i, ok := at[set.Name]
+			if !ok {
+				at[set.Name] = len(out)
+				out = append(out, detail{set, value, false, own, 1})
+				continue
+			}
+			d := &out[i]
+			d.Mixed = d.Mixed || d.Value != value || d.Type != set.Type
+			d.Differs = d.Differs || own
+			d.Shared++
+		}
+	}
+	return out, nil
+}
+
+func (s *Session) behaviour(a entitiesArgs) (any, error) {
+	m, err := s.mapOf(a.Map)
+	if err != nil {
+		return nil, err
+	}
+	out := []play.Trace{}
+	for _, id := range a.IDs {
+		if e := m.Entities.Get(id); e != nil {
+			out = append(out, play.Behaviour(s.doc(), s.world(), m, e)...)
+		}
+	}
+	return out, nil
+}
