@@ -4,6 +4,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
+	"azzel/core/hand"
 	"errors"
 	"fmt"
 	"slices"
@@ -27,7 +28,9 @@ func Arrange(m *document.Map, ids []document.ID, how string) (Change, error) {
 	if err != nil {
 		return Change{}, err
 	}
-	all = slices.DeleteFunc(all, func(e *document.Entity) bool { return e.Locked })
+	if all, err = unlocked(all); err != nil {
+		return Change{}, err
+	}
 	if how == SpaceAcross || how == SpaceDown {
 		return space(m, all, how)
 	}
@@ -251,9 +254,8 @@ func TurnEntities(d *document.Document, m *document.Map, ids []document.ID, t gr
 	if !t.Valid() {
 		return Change{}, errors.New("entities are turned by quarters")
 	}
-	all = slices.DeleteFunc(all, func(e *document.Entity) bool { return e.Locked })
-	if len(all) == 0 {
-		return Change{}, errors.New("all that is selected is locked")
+	if all, err = unlocked(all); err != nil {
+		return Change{}, err
 	}
 	box := around(all)
 	w, h := t.Size(box.W, box.H)
@@ -294,4 +296,26 @@ func turnedPoints(all []grid.Point, t grid.Turn) []grid.Point {
 		out[i] = p
 	}
 	return out
+}
+
+// ThinPiles removes entities of a map that stand on another one of the same
+// kind in exactly the same place; the first by id stays.
+func ThinPiles(d *document.Document, m *document.Map) (Change, error) {
+	type place struct {
+		kind string
+		box  grid.Rect
+	}
+	seen := map[place]bool{}
+	var double []*document.Entity
+	for _, e := range m.Entities.All() {
+		p := place{e.Kind, grid.Rect{X: e.X, Y: e.Y, W: e.W, H: e.H}}
+		if seen[p] && !e.Locked {
+			double = append(double, e)
+		}
+		seen[p] = true
+	}
+	if len(double) == 0 {
+		return Change{}, errors.New("nothing stands twice in the same place")
+	}
+	return changed(fmt.Sprintf("Thinned out %s", called(double)), hand.Removal(d, m, double)...), nil
 }

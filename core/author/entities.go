@@ -6,6 +6,7 @@ import (
 	"azzel/core/hand"
 	"errors"
 	"fmt"
+	"slices"
 	"strings"
 )
 
@@ -33,6 +34,9 @@ func called(all []*document.Entity) string {
 func MoveEntities(m *document.Map, ids []document.ID, dx, dy int) (Change, error) {
 	all, err := found(m, ids)
 	if err != nil {
+		return Change{}, err
+	}
+	if all, err = unlocked(all); err != nil {
 		return Change{}, err
 	}
 	left, top := m.Bounds.X*m.CellWidth, m.Bounds.Y*m.CellHeight
@@ -63,7 +67,20 @@ func RemoveEntities(d *document.Document, m *document.Map, ids []document.ID) (C
 	if err != nil {
 		return Change{}, err
 	}
+	if all, err = unlocked(all); err != nil {
+		return Change{}, err
+	}
 	return changed("Removed "+called(all), hand.Removal(d, m, all)...), nil
+}
+
+// unlocked leaves out what is locked.
+func unlocked(all []*document.Entity) ([]*document.Entity, error) {
+	name := called(all)
+	all = slices.DeleteFunc(all, func(e *document.Entity) bool { return e.Locked })
+	if len(all) == 0 {
+		return nil, fmt.Errorf("%s is locked: unlock it under Details first", name)
+	}
+	return all, nil
 }
 
 // CopyEntities puts copies on a map, moved by pixels, with names and ids of

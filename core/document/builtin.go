@@ -61,7 +61,7 @@ func other(name, help string) Setting {
 func settings(all ...Setting) []Setting { return append([]Setting{}, all...) }
 
 var (
-	speed  = number("speed", "3", "cells a second", 0, 50, "How fast it goes")
+	speed  = number("speed", "3", "cells/s", 0, 50, "How fast it goes")
 	health = number("health", "1", "", 1, 9999, "How many hits it takes")
 	harm   = number("harm", "1", "", 0, 9999, "What a touch takes away")
 	every  = number("every", "2", "seconds", 0, 3600, "How long from one time to the next")
@@ -72,7 +72,7 @@ var (
 // Kinds lists the built-in kinds in the order in which they are offered.
 var Kinds = builtIns([]Kind{
 	{ID: KindHero, Category: "ways", Name: "Hero", Help: "Somebody whom the player can be", Faces: true, Settings: settings(
-		number("speed", "5", "cells a second", 1, 50, "How fast it walks"), number("jump", "3", "cells", 0, 50, "How high it jumps, seen from the side"),
+		number("speed", "5", "cells/s", 1, 50, "How fast it walks"), number("jump", "3", "cells", 0, 50, "How high it jumps, seen from the side"),
 		text("abilities", "Words that rules ask for, with commas between"), text("carries", "Items that it starts with, with commas between"), number("health", "3", "", 1, 9999, "How many hits it takes"))},
 	{ID: KindSpawn, Category: "ways", Name: "Spawn", Help: "Where the hero begins", Faces: true, Settings: settings(
 		text("team", "For games with several sides"), number("turn", "1", "", 1, 999, "Which of several comes first"))},
@@ -95,7 +95,7 @@ var Kinds = builtIns([]Kind{
 	{ID: KindCharacter, Category: "beings", Name: "Character", Help: "Somebody to talk to", Faces: true, Solid: true, Settings: settings(text("says", "What the player reads"), choice("does", "stands, looks around, wanders, follows", "What it does by itself"), dragged("roams", "3", 200, HandleRound, "How far it goes from its place"), speed, along)},
 	{ID: "walker", Category: "beings", Name: "Walking enemy", Help: "Goes to and fro on the ground", Faces: true, Settings: settings(dragged("range", "4", 500, HandleBoth, "How far it goes to either side"), speed, sight, choice("seeing", "goes on, follows, flees, stops", "What it does when it sees the hero"), health, harm, along)},
 	{ID: "flyer", Category: "beings", Name: "Flying enemy", Help: "Flies over walls and gaps", Faces: true, Settings: settings(dragged("range", "4", 500, HandleBoth, "How far it flies to either side"), speed, sight, choice("seeing", "goes on, follows, flees, stops", "What it does when it sees the hero"), health, harm, along)},
-	{ID: "shooter", Category: "beings", Name: "Shooter", Help: "Shoots where it looks, or at the hero", Faces: true, State: "Shooting at the start", Settings: settings(dragged("reach", "8", 500, HandleAhead, "How far its shots go"), every, choice("aims", "ahead, at the hero, all around", "Where it shoots"), number("shot speed", "6", "cells a second", 1, 100, "How fast its shots fly"), sight, health, harm)},
+	{ID: "shooter", Category: "beings", Name: "Shooter", Help: "Shoots where it looks, or at the hero", Faces: true, State: "Shooting at the start", Settings: settings(dragged("reach", "8", 500, HandleAhead, "How far its shots go"), every, choice("aims", "ahead, at the hero, all around", "Where it shoots"), number("shot speed", "6", "cells/s", 1, 100, "How fast its shots fly"), sight, health, harm)},
 
 	{ID: KindSwitch, Category: "works", Name: "Switch", Help: "Used by the hero; rules follow it", State: "On at the start", Settings: settings(choice("worked by", "use, stepping on it, weight on it, a blow", "What works it"), choice("goes back", "never, when left, after a while", "When it goes back by itself"), number("after", "3", "seconds", 0, 3600, "The while after which it goes back"))},
 	{ID: KindDoor, Category: "works", Name: "Door", Help: "Stops the hero until it is opened", Area: true, State: "Open at the start", Settings: settings(text("needs", "The key that opens it"), yesno("closes again", "no", "Whether it falls shut behind the hero"))},
@@ -107,7 +107,7 @@ var Kinds = builtIns([]Kind{
 	{ID: "faller", Category: "works", Name: "Falling block", Help: "Falls once it is stepped on", Area: true, Solid: true, Settings: settings(number("after", "0.5", "seconds", 0, 60, "How long it still holds"), number("comes back after", "0", "seconds", 0, 3600, "0 is never"))},
 	{ID: "timer", Category: "works", Name: "Timer", Help: "Something that rules wait for", State: "Going at the start", Settings: settings(every, yesno("again", "yes", "Whether it begins anew"))},
 	{ID: "source", Category: "works", Name: "Source", Help: "Makes entities from a list", State: "Going at the start", Faces: true, Settings: settings(text("makes", "Kinds and their weights, as walker 3, flyer 1"), every, number("at once", "3", "", 1, 500, "At most that many are there at a time"), number("in all", "0", "", 0, 9999, "How many it makes; 0 has no end"), text("waves", "How many in each wave, as 3, 5, 8"))},
-	{ID: KindPath, Category: "works", Name: "Path", Help: "A way that movers go along", Ways: true, Settings: settings(choice("goes", "there and back, round, once", "What comes after its end"), number("speed", "3", "cells a second", 0, 50, "How fast one goes along it"), number("pause", "0", "seconds", 0, 3600, "How long one waits at each point"))},
+	{ID: KindPath, Category: "works", Name: "Path", Help: "A way that movers go along", Ways: true, Settings: settings(choice("goes", "there and back, round, once", "What comes after its end"), number("speed", "3", "cells/s", 0, 50, "How fast one goes along it"), number("pause", "0", "seconds", 0, 3600, "How long one waits at each point"))},
 
 	{ID: "beam", Category: "dangers", Name: "Beam", Help: "A line that hurts, up to what is solid", Faces: true, State: "On at the start", Settings: settings(dragged("length", "12", 500, HandleAhead, "How far it goes at most"), harm, number("on for", "0", "seconds", 0, 3600, "0 is always"), number("off for", "0", "seconds", 0, 3600, "How long it pauses"))},
 	{ID: "hazard", Category: "dangers", Name: "Hazard area", Help: "Hurts whoever is in it", Area: true, State: "On at the start", Settings: settings(harm)},
@@ -116,7 +116,7 @@ var Kinds = builtIns([]Kind{
 	{ID: "sensor", Category: "areas", Name: "Sensor area", Help: "Rules notice who comes into it", Area: true, State: "Watching at the start", Settings: settings(choice("notices", "the hero, beings, blocks, anything", "Whom it notices"))},
 	{ID: "ladder", Category: "areas", Name: "Ladder area", Help: "Can be climbed", Area: true},
 	{ID: "water", Category: "areas", Name: "Water area", Help: "Is swum in, or drowned in", Area: true, Settings: settings(choice("does", "lets swim, drowns, slows", "What it does"), choice("flows", "nowhere, up, right, down, left", "Where it carries one"))},
-	{ID: "wind", Category: "areas", Name: "Wind area", Help: "Blows along what is in it", Area: true, Faces: true, State: "Blowing at the start", Settings: settings(number("force", "3", "cells a second", 0, 50, "How strongly it blows"))},
+	{ID: "wind", Category: "areas", Name: "Wind area", Help: "Blows along what is in it", Area: true, Faces: true, State: "Blowing at the start", Settings: settings(number("force", "3", "cells/s", 0, 50, "How strongly it blows"))},
 
 	{ID: "entry", Category: "lanes", Name: "Lane entry", Help: "Where waves come in", Faces: true, Settings: settings(text("lane", "The lane that it begins"), text("waves", "How many in each wave, as 3, 5, 8"), every)},
 	{ID: "lane", Category: "lanes", Name: "Lane", Help: "The way that waves go", Ways: true, Settings: settings(text("lane", "Its name"))},

@@ -23,9 +23,9 @@ const (
 // MapSettings lists what can be set of each map; the project sets their defaults.
 var MapSettings = settings(
 	choice(MapView, SeenFromAbove+", "+SeenFromSide, "Whether there is a down in which things fall"),
-	number(MapGravity, "30", "cells a second²", 0, 500, "How fast falling grows, seen from the side"),
+	number(MapGravity, "30", "cells/s²", 0, 500, "How fast falling grows, seen from the side"),
 	number(MapJump, "3", "cells", 0, 50, "How high the hero jumps"),
-	number(MapRun, "5", "cells a second", 1, 50, "How fast the hero runs"),
+	number(MapRun, "5", "cells/s", 1, 50, "How fast the hero runs"),
 	colour("background", "#1e2a2e", "What is seen where nothing is painted"),
 	number("screen width", "0", "cells", 0, MaxSide, "What the player sees at once; 0 is the project's"),
 	number("screen height", "0", "cells", 0, MaxSide, "What the player sees at once; 0 is the project's"),
@@ -38,7 +38,7 @@ var MapSettings = settings(
 	yesno("sight remembers", "yes", "What was seen once stays on view, dimmed"),
 	choice("air", "plain, water, slow fall", "What one moves in"),
 	choice("wind", "none, up, right, down, left", "Where it blows"),
-	number("wind force", "3", "cells a second", 0, 50, "How strongly it blows"),
+	number("wind force", "3", "cells/s", 0, 50, "How strongly it blows"),
 	file("sound", "What is heard all the time"),
 	choice("when it is entered again", "remembers what happened, starts afresh", "What becomes of it meanwhile"),
 )

@@ -71,6 +71,9 @@ func init() {
 		}) (author.Change, error) {
 			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.RenameGroup(m, a.From, a.To) })
 		}),
+		"thinPiles": authored(func(d *document.Document, a mapArgs) (author.Change, error) {
+			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.ThinPiles(d, m) })
+		}),
 		"details":   with((*Session).details),
 		"behaviour": with((*Session).behaviour),
 		"uses": with(func(s *Session, a entitiesArgs) (any, error) {

@@ -419,18 +419,22 @@ type head struct {
 	ZoneWords any      `json:"zoneWords"`
 	Hatches   []string `json:"hatches"`
 	// Plan is the layers that a new map starts with.
-	Plan    []document.PlanLayer `json:"plan"`
-	Wires   []author.Drawn       `json:"wires"`
-	Kinds   []*document.Kind     `json:"kinds"`
-	CanUndo string               `json:"canUndo"`
-	CanRedo string               `json:"canRedo"`
+	Plan  []document.PlanLayer `json:"plan"`
+	Wires []author.Drawn       `json:"wires"`
+	Kinds []*document.Kind     `json:"kinds"`
+	// Categories, Transitions and SideWords are what kinds, passages and edges can be.
+	Categories  []string `json:"categories"`
+	Transitions []string `json:"transitions"`
+	SideWords   []string `json:"sideWords"`
+	CanUndo     string   `json:"canUndo"`
+	CanRedo     string   `json:"canRedo"`
 }
 
 func (s *Session) head() head {
 	d := s.doc()
 	h := head{Project: d.Project, Tilesets: []headTileset{}, Maps: []headMap{}, Rules: []headRule{}, Passages: d.Passages.All(), Flags: d.Flags.All(),
 		Parts: document.Parts, Grounds: document.Grounds, PropertyTypes: document.PropertyTypes, Materials: []headMaterial{}, MaterialWords: document.MaterialWords, Motifs: []headMotif{}, Zones: d.ZonesInOrder(), ZoneWords: document.ZoneWords, Hatches: document.Hatches, Plan: d.Project.LayerPlan(),
-		Wires: append([]author.Drawn{}, author.Wires(d)...), Kinds: d.KindsInOrder(), CanUndo: s.replica.CanUndo(), CanRedo: s.replica.CanRedo()}
+		Wires: append([]author.Drawn{}, author.Wires(d)...), Kinds: d.KindsInOrder(), Categories: document.Categories, Transitions: document.Transitions, SideWords: document.SideWords, CanUndo: s.replica.CanUndo(), CanRedo: s.replica.CanRedo()}
 	for _, t := range d.TilesetsInOrder() {
 		columns, rows := t.Cut.Tiles(t.Width, t.Height)
 		h.Tilesets = append(h.Tilesets, headTileset{t, columns, rows})

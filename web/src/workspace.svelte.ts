@@ -1,9 +1,11 @@
 import { getContext, setContext } from 'svelte'
 import { SvelteMap } from 'svelte/reactivity'
 import { Scene } from './canvas/scene'
+import { Charting } from './chart/charting.svelte'
 import { View } from './canvas/view.svelte'
 import { CoreError } from './core/module'
 import type {
+	Detail,
 	End,
 	Entity,
 	Grip,
@@ -12,11 +14,14 @@ import type {
 	Loss,
 	MapInfo,
 	Outcome,
+	Passage,
 	Piece,
 	Point,
 	Rect,
 	Selected,
 	Shape,
+	Trace,
+	Use,
 } from './core/types'
 import type { Notices } from './frame/notices.svelte'
 import { send } from './live/http'
@@ -25,7 +30,7 @@ import { Play } from './play/play.svelte'
 import { counted, type Project } from './project/project.svelte'
 import { Sketches } from './project/sketches.svelte'
 
-export type Station = 'map' | 'tilesets' | 'rules'
+export type Station = 'chart' | 'map' | 'tilesets' | 'kinds' | 'rules'
 export type Drawer = 'materials' | 'tiles' | 'motifs' | 'zones' | 'kinds' | 'rules' | 'history'
 
 /** What an act of selecting is made of. */
@@ -70,10 +75,13 @@ export class Workspace {
 	/** Small pictures of what edits of this page touched, by their number in the log. */
 	readonly snaps = new SvelteMap<number, ImageBitmap>()
 	readonly sketches: Sketches
+	readonly charting: Charting
 	/** Lets animated tiles move. */
 	animated = $state(!matchMedia('(prefers-reduced-motion: reduce)').matches)
 	/** The one layer or group that is shown alone, to this designer only. */
 	solo = $state<ID | undefined>(undefined)
+	/** The entities of the map as a list, in the place of the stack. */
+	listing = $state(false)
 	/** The stack turned sideways: layers as sheets before and behind the hero. */
 	depth = $state(false)
 	/** Shows what is solid. */
@@ -83,7 +91,11 @@ export class Workspace {
 	theme = $state(document.documentElement.dataset.theme ?? 'plaster')
 	/** The exit whose passage is being made. */
 	joining = $state.raw<End | null>(null)
+	/** The passage through which one looks at the far end. */
+	looking = $state.raw<Passage | null>(null)
 	picking = $state.raw<Pick | null>(null)
+	/** The entities that were under the pointer when the menu was asked for, the topmost first. */
+	pile = $state.raw<Entity[]>([])
 	/** The cell under the pointer, or where the cell cursor is. */
 	cell = $state.raw<Point | null>(null)
 	pixel = $state.raw<Point | null>(null)
@@ -94,6 +106,8 @@ export class Workspace {
 	/** The rule whose card was asked for. */
 	rule = $state<ID>('')
 	tilesetId = $state<ID>('')
+	/** The kind that is looked at in the Kinds station. */
+	kindId = $state<ID>('')
 	/** The material that is set up in the Tilesets station; '' for a tileset. */
 	materialId = $state<ID>('')
 
@@ -117,6 +131,7 @@ export class Workspace {
 	) {
 		this.scene = new Scene(project)
 		this.sketches = new Sketches(project.id)
+		this.charting = new Charting(project)
 		this.hand = new Hand(`azzel.hand.${project.id}`)
 		this.play = new Play(project, () => this.played())
 		const last = localStorage.getItem(`azzel.map.${project.id}`) ?? ''
@@ -174,8 +189,20 @@ export class Workspace {
 		localStorage.setItem(`azzel.map.${this.project.id}`, map)
 	}
 
-	select(ids: ID[]) {
+	/** Selects entities, together with those of their groups; alone leaves groups out. */
+	select(ids: ID[], alone = false) {
+		const m = this.map
+		if (!alone && m && ids.length) {
+			const all = this.project.entities(m.id)
+			const groups = new Set(all.filter((e) => e.group && ids.includes(e.id)).map((e) => e.group))
+			if (groups.size) ids = [...new Set([...ids, ...all.filter((e) => groups.has(e.group)).map((e) => e.id)])]
+		}
 		this.selected = ids
+	}
+
+	/** Whether a passage can begin at an entity. */
+	leads(e: Entity | undefined): boolean {
+		return !!e && ['exit', 'door'].includes(this.project.acts(e.kind))
 	}
 
 	/** Shows what other bounds would take away from the map. */
@@ -444,10 +471,76 @@ export class Workspace {
 
 	// entities
 
+	/** Changes what is selected; what is done depends on the method. */
+	changeEntities(method: string, what: unknown): Outcome | undefined {
+		const m = this.map
+		if (!m || !this.selected.length) return
+		return this.project.try(method, { map: m.id, ids: this.selected, do: what })
+	}
+
+	private asked = { turn: -1, details: new Map<string, Detail[]>(), traces: new Map<string, Trace[]>() }
+
+	private remembered() {
+		if (this.asked.turn !== this.project.turn)
+			this.asked = { turn: this.project.turn, details: new Map(), traces: new Map() }
+		return this.asked
+	}
+
+	/** The settings of entities of the map that is shown. */
+	detailsOf(ids: ID[]): Detail[] {
+		const { details } = this.remembered()
+		const key = ids.join()
+		let out = details.get(key)
+		if (!out) {
+			out = this.map ? this.project.ask<Detail[]>('details', { map: this.map.id, ids, dx: 0, dy: 0 }) : []
+			details.set(key, out)
+		}
+		return out
+	}
+
+	/** What an entity of the map that is shown does, for drawing. */
+	tracesOf(id: ID): Trace[] {
+		const { traces } = this.remembered()
+		let out = traces.get(id)
+		if (!out) {
+			out = this.map ? this.project.ask<Trace[]>('behaviour', { map: this.map.id, ids: [id], dx: 0, dy: 0 }) : []
+			traces.set(id, out)
+		}
+		return out
+	}
+
+	/** Selects everything on the map of the same kinds, or with the same tags, as what is selected. */
+	selectAlike(by: 'kind' | 'tag') {
+		const m = this.map
+		if (!m) return
+		const kinds = new Set(this.selection.map((e) => e.kind))
+		const tags = new Set([...kinds].flatMap((k) => this.project.kind(k)?.tags ?? []))
+		const alike = (e: Entity) =>
+			by === 'kind' ? kinds.has(e.kind) : (this.project.kind(e.kind)?.tags ?? []).some((t) => tags.has(t))
+		this.select(
+			this.project
+				.entities(m.id)
+				.filter(alike)
+				.map((e) => e.id),
+			true,
+		)
+	}
+
+	/** Removes what is selected, and says what referred to it. */
 	removeSelected() {
 		const m = this.map
 		if (!m || !this.selected.length) return
-		if (this.project.try('removeEntities', { map: m.id, ids: this.selected })) this.selected = []
+		const uses = this.project.ask<Use[]>('uses', { map: m.id, ids: this.selected, dx: 0, dy: 0 })
+		const made = this.project.try('removeEntities', { map: m.id, ids: this.selected })
+		if (!made) return
+		this.selected = []
+		if (!uses.length) return
+		const told = uses.slice(0, 2).map((u) => u.text)
+		if (uses.length > 2) told.push(`${uses.length - 2} more`)
+		this.notices.say(`${made.text}: ${told.join(', ')} referred to it.`, 'plain', {
+			label: 'Undo',
+			run: () => void this.project.undo(),
+		})
 	}
 
 	duplicateSelected() {

@@ -1,30 +1,42 @@
 <script lang="ts">
 	import Copy from '@lucide/svelte/icons/copy'
 	import Trash2 from '@lucide/svelte/icons/trash-2'
-	import type { Entity, Facing } from '../core/types'
+	import type { Detail, Entity, Facing } from '../core/types'
+	import ArrangeRow from '../entities/ArrangeRow.svelte'
+	import EntityLook from '../entities/EntityLook.svelte'
+	import EntityPart from '../entities/EntityPart.svelte'
+	import EntityWays from '../entities/EntityWays.svelte'
+	import SettingRow from '../entities/SettingRow.svelte'
 	import FacingPicker from '../passages/FacingPicker.svelte'
 	import Hint from '../frame/Hint.svelte'
 	import GripPicture from '../hand/GripPicture.svelte'
 	import { workspace } from '../workspace.svelte'
 
+	// Everything about the entities that are selected, one or many: where values
+	// differ among them it says so, and what is set goes to all.
 	const w = workspace()
 	const list = $derived(w.selection)
 	const one = $derived(list.length === 1 ? list[0] : null)
-	const kind = $derived(w.project.head.kinds.find((k) => k.id === one?.kind))
+	const kind = $derived(w.project.kind(one?.kind ?? ''))
+	const kinds = $derived([...new Set(list.map((e) => w.project.kind(e.kind)))])
 	const m = $derived(w.map!)
-	const leads = $derived(w.project.head.passages.find((p) => p.from.map === m.id && p.from.entity === one?.id))
-	const comes = $derived(w.project.head.passages.filter((p) => p.to.map === m.id && p.to.entity === one?.id))
-	const about = $derived(
-		one ? w.project.head.rules.filter((r) => r.when.entity === one.id || r.then.some((s) => s.entity === one.id)) : [],
-	)
+	const ids = $derived(list.map((e) => e.id))
+	const details = $derived.by(() => {
+		void w.project.turn
+		return w.project.ask<Detail[]>('details', { map: m.id, ids, dx: 0, dy: 0 })
+	})
+	const states = $derived(kinds.filter((k) => k?.state))
+	const faces = $derived(kinds.some((k) => k?.faces))
+	const facing = $derived(list.every((e) => e.facing === list[0].facing) ? list[0]?.facing : undefined)
 
-	function set(e: Entity, field: string, value: unknown, text: string) {
-		w.project.try('set', { ref: { type: 'entity', map: m.id, id: e.id }, field, value, text })
-	}
+	const change = (method: string, what: unknown) => w.project.try(method, { map: m.id, ids, do: what })
+	const set = (field: string, value: unknown) => change('setField', { field, value })
+	const all = (field: 'on' | 'absent' | 'unseen' | 'locked' | 'hidden') => list.every((e) => e[field])
+	const some = (field: 'on' | 'absent' | 'unseen' | 'locked' | 'hidden') => list.some((e) => e[field])
 
 	function rename(e: Entity, input: HTMLInputElement) {
 		if (input.value === e.name) return
-		set(e, 'name', input.value, `Renamed ${e.name}`)
+		set('name', input.value)
 		// a name that was refused or made unique shows as it is now
 		input.value = w.project.entity(m.id, e.id)?.name ?? input.value
 	}
@@ -36,17 +48,11 @@
 			w.project.try('moveEntities', { map: m.id, ids: [e.id], dx: axis === 'x' ? by : 0, dy: axis === 'y' ? by : 0 })
 		input.value = String(Math.floor((w.project.entity(m.id, e.id)?.[axis] ?? 0) / size))
 	}
-
-	function rule(e: Entity) {
-		const on = e.kind === 'switch' ? 'use' : 'take'
-		const made = w.project.try('addRule', { when: { on, map: m.id, entity: e.id } })
-		if (made?.made) [w.rule, w.drawer] = [made.made, 'rules']
-	}
 </script>
 
-<section class="cut mx-2 mt-1 mb-2 flex max-h-[56%] shrink-0 flex-col" aria-label="Details" data-testid="details">
-	<div class="flex min-h-0 flex-col gap-2 overflow-y-auto p-3">
-		{#if one && kind}
+<section class="cut mx-2 mt-1 mb-2 flex max-h-[62%] shrink-0 flex-col" aria-label="Details" data-testid="details">
+	<div class="flex min-h-0 flex-col gap-1.5 overflow-y-auto p-3">
+		{#if one}
 			<div class="flex items-center gap-2 pr-2">
 				<GripPicture
 					grip={{ what: 'entity', kind: one.kind, look: one.look, lookOn: one.lookOn, shape: 'freehand' }}
@@ -71,13 +77,13 @@
 				{/key}
 			</div>
 			<div class="flex items-center gap-1.5 text-dim">
-				<span class="grow">{kind.name}</span>
+				<span class="min-w-0 grow truncate">{kind?.name ?? 'a kind that was removed'}</span>
 				{#key `${one.id} ${one.x} ${one.y}`}
 					{#each ['x', 'y'] as const as axis (axis)}
 						<label class="flex items-center gap-1 font-mono">
 							{axis}
 							<input
-								class="field w-14 font-mono"
+								class="field w-12 px-1.5 font-mono"
 								type="number"
 								value={Math.floor(one[axis] / (axis === 'x' ? m.cellWidth : m.cellHeight))}
 								onchange={(e) => moveTo(one, axis, e.currentTarget)}
@@ -85,72 +91,83 @@
 						</label>
 					{/each}
 				{/key}
-				{#if kind.area}<span class="font-mono"
+				{#if kind?.area}<span class="font-mono"
 						>{Math.round(one.w / m.cellWidth)}×{Math.round(one.h / m.cellHeight)}</span
 					>{/if}
 			</div>
-			{#if kind.faces}
-				<FacingPicker value={one.facing} change={(f: Facing) => set(one, 'facing', f, `Turned ${one.name}`)} />
-			{/if}
-			{#if kind.state}
+		{:else}
+			<b>{list.length} entities{kinds.length === 1 ? ` of ${kinds[0]?.name}` : ''}</b>
+			<ArrangeRow />
+		{/if}
+		{#if faces}
+			<FacingPicker value={facing} change={(f: Facing) => set('facing', f)} />
+		{/if}
+		{#if states.length}
+			<label class="flex items-center gap-2">
+				<input
+					type="checkbox"
+					class="accent-glaze"
+					checked={all('on')}
+					indeterminate={some('on') && !all('on')}
+					onchange={(e) => set('on', e.currentTarget.checked)}
+				/>
+				{states.length === 1 ? states[0]!.state : 'On or open at the start'}
+			</label>
+		{/if}
+		{#if one}<EntityWays {one} />{/if}
+		{#if details.length}
+			<div class="flex flex-col gap-1 border-t border-line pt-1.5" role="group" aria-label="Settings">
+				{#each details as d (d.name)}
+					<SettingRow
+						detail={d}
+						set={(value) => change('setSetting', { name: d.name, value })}
+						reset={() => change('setSetting', { name: d.name, value: null })}
+					/>
+				{/each}
+			</div>
+		{/if}
+		<EntityPart title="At the start">
+			{#each [{ field: 'absent', label: 'is not there until a rule brings it' }, { field: 'unseen', label: 'is there without being shown' }] as const as o (o.field)}
 				<label class="flex items-center gap-2">
 					<input
 						type="checkbox"
 						class="accent-glaze"
-						checked={one.on}
-						onchange={(e) => set(one, 'on', e.currentTarget.checked, `Changed how ${one.name} starts`)}
+						checked={all(o.field)}
+						indeterminate={some(o.field) && !all(o.field)}
+						onchange={(e) => set(o.field, e.currentTarget.checked)}
 					/>
-					{kind.state}
+					{o.label}
 				</label>
-			{/if}
-			{#if one.kind === 'exit'}
-				<div class="flex items-center gap-2">
-					{#if leads}
-						<button
-							class="min-w-0 grow truncate text-left text-cobalt underline"
-							onclick={() => w.goTo(leads.to.map, leads.to.entity)}
-						>
-							leads to {w.project.map(leads.to.map)?.name ?? 'a map that was removed'}
-						</button>
-					{:else}
-						<span class="grow text-brick">leads nowhere yet</span>
-					{/if}
-					<button
-						class="button {leads ? '' : 'button-main'}"
-						onclick={() => (w.joining = { map: m.id, entity: one.id })}
-					>
-						{leads ? 'Change…' : 'Choose where…'}
-					</button>
-				</div>
-			{/if}
-			{#each comes as p (p.id)}
-				<button class="truncate text-left text-cobalt underline" onclick={() => w.goTo(p.from.map, p.from.entity)}>
-					comes from {w.project.entity(p.from.map, p.from.entity)?.name ?? 'an exit that was removed'} on {w.project.map(
-						p.from.map,
-					)?.name}
-				</button>
 			{/each}
-			{#if one.kind === 'switch'}
-				<p class="text-[12px] text-dim">Drag its round nub to a door to wire them.</p>
-			{/if}
-			{#each about as r (r.id)}
-				<button
-					class="border-l-2 border-cobalt pl-2 text-left hover:bg-well"
-					onclick={() => ([w.rule, w.drawer, w.cabinetOpen] = [r.id, 'rules', true])}
+		</EntityPart>
+		<EntityPart title="Look">
+			<EntityLook {list} {set} turn={(t) => change('turnEntities', t)} />
+		</EntityPart>
+		<EntityPart title="While designing">
+			{#each [{ field: 'locked', label: 'locked: cannot be moved or swept away' }, { field: 'hidden', label: 'hidden from the map' }] as const as o (o.field)}
+				<label class="flex items-center gap-2">
+					<input
+						type="checkbox"
+						class="accent-glaze"
+						checked={all(o.field)}
+						indeterminate={some(o.field) && !all(o.field)}
+						onchange={(e) => set(o.field, e.currentTarget.checked)}
+					/>
+					{o.label}
+				</label>
+			{/each}
+			<label class="flex items-center gap-2"
+				><span class="w-16 text-dim">Layer</span>
+				<select
+					class="field min-w-0 grow"
+					value={list.every((e) => e.layer === list[0].layer) ? list[0]?.layer : ''}
+					onchange={(e) => set('layer', e.currentTarget.value)}
 				>
-					{r.sentence
-						.map((s) => s.text)
-						.join(' ')
-						.replaceAll(' ,', ',')}
-				</button>
-			{/each}
-			{#if one.kind === 'switch' || one.kind === 'collectible'}
-				<button class="button" onclick={() => rule(one)}>New rule for it</button>
-			{/if}
-		{:else}
-			<b>{list.length} entities</b>
-			<p class="text-dim">Drag or press Alt with the arrows to move them together.</p>
-		{/if}
+					<option value="" disabled>differs</option>
+					{#each m.layers.filter((l) => l.kind === 'entities') as l (l.id)}<option value={l.id}>{l.name}</option>{/each}
+				</select>
+			</label>
+		</EntityPart>
 	</div>
 	<div class="flex gap-1 border-t border-line p-2">
 		<Hint label="Duplicate" keys="Ctrl+D" class="button grow" onclick={() => w.duplicateSelected()}>

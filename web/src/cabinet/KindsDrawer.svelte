@@ -1,10 +1,13 @@
 <script lang="ts">
+	import Settings2 from '@lucide/svelte/icons/settings-2'
+	import Hint from '../frame/Hint.svelte'
+	import { groupsOf } from '../kinds/groups'
 	import GripPicture from '../hand/GripPicture.svelte'
 	import { workspace } from '../workspace.svelte'
 
 	let { wanted = '' }: { wanted?: string } = $props()
 	const w = workspace()
-	const kinds = $derived(w.project.head.kinds.filter((k) => `${k.name} ${k.help}`.toLowerCase().includes(wanted)))
+	const groups = $derived(groupsOf(w.project.head, wanted))
 	const counts = $derived.by(() => {
 		const out: Record<string, number> = {}
 		for (const e of w.map ? w.project.entities(w.map.id) : []) out[e.kind] = (out[e.kind] ?? 0) + 1
@@ -12,13 +15,14 @@
 	})
 </script>
 
-{#if kinds.length}
-	<ul class="flex flex-col p-1" aria-label="Kinds">
-		{#each kinds as k (k.id)}
+{#each groups as g (g.name)}
+	<h3 class="px-2.5 pt-2 heading">{g.name}</h3>
+	<ul class="flex flex-col p-1" aria-label="Kinds: {g.name}">
+		{#each g.kinds as k (k.id)}
 			{@const held = w.hand.grip.what === 'entity' && w.hand.grip.kind === k.id}
-			<li>
+			<li class="flex items-center">
 				<button
-					class="flex w-full items-center gap-2.5 p-1.5 text-left hover:bg-well {held
+					class="flex min-w-0 grow items-center gap-2.5 p-1.5 text-left hover:bg-well {held
 						? 'bg-chalk outline-2 -outline-offset-2 outline-held'
 						: ''}"
 					aria-pressed={held}
@@ -34,7 +38,15 @@
 					</span>
 					<span class="font-mono text-[11px] text-dim" title="On this map">{counts[k.id] ?? 0}</span>
 				</button>
+				<Hint
+					label="Set up kind {k.name}"
+					class="button-plain"
+					onclick={() => {
+						w.kindId = k.id
+						w.open('kinds')
+					}}><Settings2 size={15} /></Hint
+				>
 			</li>
 		{/each}
 	</ul>
-{/if}
+{/each}

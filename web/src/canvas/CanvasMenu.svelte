@@ -16,19 +16,34 @@
 		const out: Item[] = []
 		const m = w.map
 		if (!m) return out
-		if (one?.kind === 'exit')
+		if (one && w.leads(one))
 			out.push({ label: 'Choose where it leads…', run: () => (w.joining = { map: m.id, entity: one.id }) })
-		if (one?.kind === 'switch' || one?.kind === 'collectible') {
+		if (one && ['switch', 'collectible'].includes(w.project.acts(one.kind))) {
 			out.push({
 				label: 'New rule for it',
 				run: () => {
-					const on = one.kind === 'switch' ? 'use' : 'take'
+					const on = w.project.acts(one.kind) === 'switch' ? 'use' : 'take'
 					const made = w.project.try('addRule', { when: { on, map: m.id, entity: one.id } })
 					if (made?.made) [w.rule, w.drawer] = [made.made, 'rules']
 				},
 			})
 		}
 		if (w.selection.length) {
+			if (one && w.pile.length > 1) {
+				for (const e of w.pile.filter((o) => o.id !== one.id).slice(0, 6))
+					out.push({ label: `Select ${e.name} beneath`, run: () => w.select([e.id], true) })
+			}
+			out.push({ label: 'Select all of the same kind', keys: 'Ctrl+Shift+K', run: () => w.selectAlike('kind') })
+			out.push({ label: 'To the front', keys: 'Shift+PageUp', run: () => w.changeEntities('toFront', true) })
+			out.push({ label: 'To the back', keys: 'Shift+PageDown', run: () => w.changeEntities('toFront', false) })
+			if (w.selected.length > 1)
+				out.push({ label: 'Group', keys: 'Ctrl+G', run: () => w.changeEntities('group', 'Group') })
+			if (w.selection.some((e) => e.group)) out.push({ label: 'Ungroup', run: () => w.changeEntities('group', '') })
+			out.push({
+				label: w.selection.every((e) => e.locked) ? 'Unlock' : 'Lock',
+				run: () => w.changeEntities('setField', { field: 'locked', value: !w.selection.every((e) => e.locked) }),
+			})
+			out.push({ label: 'Hide', run: () => w.changeEntities('setField', { field: 'hidden', value: true }) })
 			out.push({ label: 'Duplicate', keys: 'Ctrl+D', run: () => w.duplicateSelected() })
 			out.push({ label: 'Copy', keys: 'Ctrl+C', run: () => void w.copySelected() })
 			out.push({ label: 'Delete', keys: 'Del', run: () => w.removeSelected() })

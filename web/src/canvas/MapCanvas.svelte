@@ -52,7 +52,7 @@
 		top.clearRect(0, 0, over.width, over.height)
 		if (!m) return
 		if (w.play.view) {
-			if (w.hand.holding) drawOverlay(top, w, m, view, { ...press.doing(), hover: null }, dpr)
+			if (w.hand.holding) drawOverlay(top, w, m, view, { ...press.doing(), hover: null, handles: [] }, dpr)
 			top.fillStyle = `rgb(13 17 18 / ${w.play.view.dark / 255})`
 			top.fillRect(0, 0, over.width, over.height)
 		} else {
@@ -253,7 +253,7 @@
 					if (e.button === 1) e.preventDefault()
 					press.down(e, at(e))
 				}}
-				onpointermove={(e) => press.move(at(e), e.shiftKey)}
+				onpointermove={(e) => press.move(at(e), e.shiftKey, e.ctrlKey || e.metaKey)}
 				onpointerup={() => press.up()}
 				onpointercancel={() => press.cancel()}
 				onpointerleave={() => press.does.what === 'nothing' && !press.cursor && press.point(null)}

@@ -43,7 +43,7 @@ export function drawGhost(ctx: Context, w: Workspace, m: MapInfo, view: View, g:
 		if (!g.cells) fillRegion(ctx, m, view, g, `rgb(226 165 42 / ${g.entities?.length ? 0.16 : 0.45})`)
 		else if (g.count > 1) fillRegion(ctx, m, view, g, 'rgb(226 165 42 / 0.16)')
 		const one = g.entities?.length === 1 ? g.entities[0] : null
-		if (one && (one.kind === 'spawn' || one.kind === 'arrival')) drawFacing(ctx, boxOf(view, one), one.facing)
+		if (one && w.project.kind(one.kind)?.faces) drawFacing(ctx, boxOf(view, one), one.facing)
 	}
 	outline(ctx, cellsFrame(view, m, g.bounds), g.removing ? brick : saffron, ink, 1)
 	if (g.bounds.w > 1 || g.bounds.h > 1) {

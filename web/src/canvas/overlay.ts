@@ -1,14 +1,15 @@
-import type { Entity, Ghost, MapInfo, Point, Rect, Selected } from '../core/types'
+import type { Entity, Ghost, MapInfo, Point, Rect, Selected, Standing } from '../core/types'
 import type { Workspace } from '../workspace.svelte'
 import { drawEdge, drawGrid, drawResizing, drawRulers, drawScreen, drawSides } from './bounds'
 import { cased, chalk, cobalt, type Context, drawFacing, drawLabel, ink, middle, outline, saffron } from './frames'
 import { drawGhost } from './ghost'
 import { drawAxes } from './mirrorLines'
+import { type Draft, drawDraft, drawHandles, drawTraces, type Handle } from './handles'
 import { outlineOf } from './outline'
 import { areaOf, boxOf, cellArea, frameOf } from './areas'
 import { drawSolids } from './solids'
 import type { View } from './view.svelte'
-import { drawNub, drawPassages, drawWire, drawWires, hasNub, nubOf } from './wires'
+import { drawFindings, drawNub, drawPassages, drawWire, drawWires, hasNub, nubOf } from './wires'
 
 /** What the pointer is doing, as far as it is drawn. */
 export interface Doing {
@@ -24,6 +25,11 @@ export interface Doing {
 	/** The cell cursor, when the keyboard is used. */
 	cursor: Point | null
 	hover: Entity | null
+	/** The handles of what is selected, and the one that is dragged. */
+	handles: Handle[]
+	dragged: { handle: Handle; draft: Draft } | null
+	/** What is known of the place of a hero that is held. */
+	standing: Standing | null
 }
 
 /** Draws what lies above the map: grid, logic, selection, ghost, other people. */
@@ -37,16 +43,25 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 	const entities = w.project.entities(m.id)
 	drawPassages(ctx, w, m, view, entities, doing.hover, dpr)
 	drawWires(ctx, w, m, view, entities)
+	drawFindings(ctx, w, m, view, entities, dpr)
+	const selected = new Set(w.selected)
 	for (const e of entities) {
-		if (w.selected.includes(e.id)) drawSelected(ctx, view, e, doing.moved)
+		if (selected.has(e.id)) drawSelected(ctx, w, view, e, doing.moved)
 		else if (e === doing.hover && !w.hand.holding) outline(ctx, frameOf(view, e), chalk, ink)
 	}
 	const one = w.selection.length === 1 && !w.hand.holding ? w.selection[0] : null
-	if (one && hasNub(one) && !doing.moved) drawNub(ctx, nubOf(view, one, dpr), dpr)
+	if (doing.hover && !w.hand.holding && doing.hover !== one) drawTraces(ctx, view, w.tracesOf(doing.hover.id), dpr)
+	if (one && !doing.moved && !doing.dragged) {
+		drawTraces(ctx, view, w.tracesOf(one.id), dpr)
+		drawHandles(ctx, doing.handles, dpr)
+	}
+	if (doing.dragged) drawDraft(ctx, m, view, doing.dragged.draft, doing.dragged.handle, dpr)
+	if (one && hasNub(w, one) && !doing.moved) drawNub(ctx, nubOf(view, one, dpr), dpr)
 	if (doing.wire) drawWire(ctx, middle(boxOf(view, doing.wire.from)), doing.wire.to, true)
 	if (doing.wire?.door) outline(ctx, frameOf(view, doing.wire.door), saffron, ink)
 	if (w.area?.map === m.id) drawArea(ctx, m, view, w.area, doing.shifted, dpr)
 	drawAxes(ctx, w, m, view, dpr)
+	if (doing.standing && w.cell) drawStanding(ctx, m, view, doing.standing, w.cell, dpr)
 	if (doing.ghost) drawGhost(ctx, w, m, view, doing.ghost, dpr)
 	if (doing.band) {
 		ctx.fillStyle = 'rgb(226 165 42 / 0.18)'
@@ -61,7 +76,15 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 	}
 }
 
-function drawSelected(ctx: Context, view: View, e: Entity, moved: Point | null) {
+/** How far a hero jumps from where it would stand, or why it could not stand there. */
+function drawStanding(ctx: Context, m: MapInfo, view: View, s: Standing, at: Point, dpr: number) {
+	ctx.fillStyle = 'rgb(15 106 108 / 0.28)'
+	for (const span of s.reach) ctx.fill(cellArea(view, m, span.x0, span.y, span.x1 - span.x0))
+	const r = view.cellRect(m, { ...at, w: 1, h: 1 })
+	if (s.why) drawLabel(ctx, s.why, r.x + r.w / 2, r.y - 16 * dpr, dpr, s.free ? ink : '#b1442c')
+}
+
+function drawSelected(ctx: Context, w: Workspace, view: View, e: Entity, moved: Point | null) {
 	if (moved) e = { ...e, x: e.x + moved.x, y: e.y + moved.y }
 	const r = boxOf(view, e)
 	if (moved) {
@@ -69,7 +92,7 @@ function drawSelected(ctx: Context, view: View, e: Entity, moved: Point | null) 
 		ctx.fill(areaOf(view, e))
 	}
 	outline(ctx, frameOf(view, e), saffron, ink)
-	if (e.kind === 'spawn' || e.kind === 'arrival') drawFacing(ctx, r, e.facing)
+	if (w.project.kind(e.kind)?.faces) drawFacing(ctx, r, e.facing)
 }
 
 let traced: { of: Selected; path: Path2D } | null = null

@@ -1,7 +1,6 @@
 import type { Piece } from '../core/types'
 import type { Workspace } from '../workspace.svelte'
 import { drawCell } from './ghost'
-import { drawGlyph } from './glyphs'
 
 /** Draws an arrangement of cells and entities in cells of a size. */
 export function drawPiece(
@@ -21,6 +20,6 @@ export function drawPiece(
 		const look = w.scene.look(e, false)
 		const [x, y] = [left + e.x * sx, top + e.y * sy]
 		if (look) w.scene.pictures.draw(ctx, look, x, y, e.w * sx, e.h * sy)
-		else drawGlyph(ctx, e.kind, x, y, Math.min(e.w * sx, e.h * sy))
+		else w.scene.glyph(ctx, e.kind, x, y, Math.min(e.w * sx, e.h * sy))
 	}
 }

@@ -1,6 +1,7 @@
-import type { Entity, Ghost, ID, MapInfo, Point, Rect, Selected } from '../core/types'
+import type { Entity, Ghost, ID, MapInfo, Point, Rect, Selected, Standing } from '../core/types'
 import type { Picking, Workspace } from '../workspace.svelte'
 import { barAt, type Side } from './bounds'
+import { type Draft, dragged, type Handle, handleAt, handlesOf } from './handles'
 import { axisHandles } from './mirrorLines'
 import type { Doing } from './overlay'
 import { hasNub, nubOf, nubRadius } from './wires'
@@ -10,13 +11,14 @@ type Does =
 	| { what: 'nothing' }
 	| { what: 'pan'; x: number; y: number }
 	| { what: 'paint'; way: Point[]; remove: boolean; byKey: boolean; even: boolean }
-	| { what: 'move'; from: Point; by: Point }
+	| { what: 'move'; from: Point; by: Point; again: boolean }
 	| { what: 'band'; from: Point; to: Point; add: boolean }
 	| { what: 'pick'; way: Point[]; mode: Picking['mode'] }
 	| { what: 'axis'; upright: boolean }
 	| { what: 'side'; side: Side }
 	| { what: 'shift'; from: Point; by: Point }
 	| { what: 'wire'; from: Entity; to: Point }
+	| { what: 'handle'; handle: Handle; draft: Draft }
 
 const idle: Does = { what: 'nothing' }
 
@@ -60,6 +62,12 @@ export class Press {
 			return
 		}
 		if (e.altKey && e.button === 0) return w.pickUp(cell)
+		const grabbed = this.handles().length ? handleAt(this.handles(), at, this.dpr()) : undefined
+		if (grabbed && e.button === 2 && grabbed.is === 'point') return this.takePoint(grabbed.index)
+		if (grabbed && e.button === 0) {
+			this.does = { what: 'handle', handle: grabbed, draft: { entity: w.selection[0] } }
+			return
+		}
 		if (e.button === 0 && !w.play.on) {
 			const handle = axisHandles(w, m, w.view, this.dpr()).find(
 				(h) => Math.hypot(h.x - at.x, h.y - at.y) < 10 * this.dpr(),
@@ -112,6 +120,7 @@ export class Press {
 	/** Selects what the context menu is going to be about. */
 	private aim(at: Point) {
 		const e = this.entityAt(at)
+		this.w.pile = this.pile(this.w.view.at(at.x, at.y))
 		if (e && !this.w.selected.includes(e.id)) this.w.select([e.id])
 		else if (!e) this.w.select([])
 	}
@@ -119,10 +128,10 @@ export class Press {
 	private select(add: boolean, at: Point) {
 		const { w } = this
 		const one = w.selection.length === 1 ? w.selection[0] : null
-		if (one && hasNub(one)) {
+		if (one && hasNub(w, one)) {
 			const nub = nubOf(w.view, one, this.dpr())
 			if (Math.hypot(nub.x - at.x, nub.y - at.y) <= (nubRadius + 2) * this.dpr()) {
-				if (one.kind === 'exit') w.joining = { map: this.m!.id, entity: one.id }
+				if (w.leads(one)) w.joining = { map: this.m!.id, entity: one.id }
 				else this.does = { what: 'wire', from: one, to: at }
 				return
 			}
@@ -136,8 +145,27 @@ export class Press {
 			w.select(w.selected.includes(e.id) ? w.selected.filter((id) => id !== e.id) : [...w.selected, e.id])
 			return
 		}
-		if (!w.selected.includes(e.id)) w.select([e.id])
-		this.does = { what: 'move', from: w.view.at(at.x, at.y), by: { x: 0, y: 0 } }
+		const again = w.selected.length === 1 && w.selected[0] === e.id
+		const p = w.view.at(at.x, at.y)
+		// one that was chosen out of a pile is the one that is moved
+		const chosen = w.selection.length === 1 && contains(w.selection[0], p)
+		if (!chosen && !w.selected.includes(e.id)) w.select([e.id])
+		this.does = { what: 'move', from: p, by: { x: 0, y: 0 }, again: again || chosen }
+	}
+
+	/** The entities under a place of the map, the topmost first. */
+	pile(p: Point): Entity[] {
+		return this.shown()
+			.filter((e) => contains(e, p))
+			.reverse()
+	}
+
+	/** Selects the one under the one that is selected, in a pile the first one after the last. */
+	selectBeneath(p: Point) {
+		const pile = this.pile(p)
+		if (pile.length < 2) return
+		const at = pile.findIndex((e) => e.id === this.w.selected[0])
+		this.w.select([pile[(at + 1) % pile.length].id], true)
 	}
 
 	/** The pointer came to a place on the screen. */
@@ -158,7 +186,41 @@ export class Press {
 		w.project.pointAt(m.id, w.pixel.x, w.pixel.y)
 	}
 
-	move(at: Point, shift = false) {
+	/** The handles of the one entity that is selected with an empty hand. */
+	handles(): Handle[] {
+		const { w } = this
+		const one = w.selection.length === 1 && !w.hand.holding && !w.play.on ? w.selection[0] : null
+		return one ? handlesOf(w, w.view, one, w.tracesOf(one.id), this.dpr()) : []
+	}
+
+	private takePoint(index: number) {
+		const e = this.w.selection[0]
+		this.w.changeEntities(
+			'setPoints',
+			(e?.points ?? []).filter((_, i) => i !== index),
+		)
+	}
+
+	/** Makes what a dragged handle shows. */
+	private drop(handle: Handle, { entity: e, value, name }: Draft) {
+		const { w } = this
+		const old = w.selection[0]
+		if (!old || (old === e && value === undefined)) return
+		switch (handle.is) {
+			case 'size':
+				return void w.changeEntities('resizeEntity', { x: e.x, y: e.y, w: e.w, h: e.h })
+			case 'facing':
+				if (e.facing !== old.facing) w.changeEntities('setField', { field: 'facing', value: e.facing })
+				return
+			case 'setting':
+				if (value !== handle.detail.value) w.changeEntities('setSetting', { name, value })
+				return
+			default:
+				w.changeEntities('setPoints', e.points)
+		}
+	}
+
+	move(at: Point, shift = false, ctrl = false) {
 		const { w, m, does } = this
 		if (!m) return
 		if (this.cursor && does.what !== 'paint' && does.what !== 'pick') this.cursor = null
@@ -203,9 +265,17 @@ export class Press {
 				if (now.x !== b.x || now.y !== b.y || now.w !== b.w || now.h !== b.h) w.tryBounds(b)
 				return
 			}
+			case 'handle': {
+				const e = w.selection[0]
+				if (!e) return
+				const draft = dragged(m, e, does.handle, w.view.at(at.x, at.y), this.snap(ctrl))
+				this.does = { ...does, draft, handle: { ...does.handle, at } }
+				return
+			}
 			case 'move': {
 				const p = w.view.at(at.x, at.y)
-				const step = w.snap ? { x: m.cellWidth / w.snap, y: m.cellHeight / w.snap } : { x: 1, y: 1 }
+				const snap = this.snap(ctrl)
+				const step = snap ? { x: m.cellWidth / snap, y: m.cellHeight / snap } : { x: 1, y: 1 }
 				const by = {
 					x: Math.round(Math.round((p.x - does.from.x) / step.x) * step.x),
 					y: Math.round(Math.round((p.y - does.from.y) / step.y) * step.y),
@@ -224,11 +294,18 @@ export class Press {
 		}
 	}
 
+	/** Parts of a cell that are snapped to; a held Ctrl turns it round. */
+	private snap(ctrl: boolean): number {
+		return ctrl ? (this.w.snap ? 0 : 1) : this.w.snap
+	}
+
 	up() {
 		const { w, m, does } = this
 		this.does = idle
 		if (!m) return
 		switch (does.what) {
+			case 'handle':
+				return this.drop(does.handle, does.draft)
 			case 'paint':
 				return this.put(does.way, does.remove, does.even)
 			case 'pick': {
@@ -250,6 +327,7 @@ export class Press {
 			case 'move':
 				if (does.by.x || does.by.y)
 					w.project.try('moveEntities', { map: m.id, ids: w.selected, dx: does.by.x, dy: does.by.y })
+				else if (does.again) this.selectBeneath(does.from)
 				return
 			case 'band': {
 				const a = w.view.at(Math.min(does.from.x, does.to.x), Math.min(does.from.y, does.to.y))
@@ -352,7 +430,7 @@ export class Press {
 			this.put(does.way, does.remove, false)
 			return
 		}
-		const area = w.hand.grip.kind === 'exit' || w.hand.grip.kind === 'door'
+		const area = w.hand.grip.what === 'entity' && w.project.kind(w.hand.grip.kind ?? '')?.area
 		if (['line', 'box', 'rim', 'oval'].includes(w.hand.grip.shape) || area) this.begin(cell, remove, true)
 		else this.put([cell], remove, false)
 	}
@@ -403,9 +481,15 @@ export class Press {
 	private shown(): Entity[] {
 		const m = this.m
 		if (!m) return []
+		const all = this.w.project.entities(m.id)
+		if (this.shownOf?.all === all && this.shownOf.layers === m.layers) return this.shownOf.list
 		const open = new Set<ID>(m.layers.filter((l) => l.open).map((l) => l.id))
-		return this.w.project.entities(m.id).filter((e) => open.has(e.layer))
+		const list = all.filter((e) => open.has(e.layer) && !e.hidden)
+		this.shownOf = { all, layers: m.layers, list }
+		return list
 	}
+
+	private shownOf?: { all: Entity[]; layers: MapInfo['layers']; list: Entity[] }
 
 	/** The smallest entity under a place on the screen. */
 	entityAt(at: Point): Entity | null {
@@ -420,7 +504,7 @@ export class Press {
 
 	private doorAt(at: Point): Entity | null {
 		const e = this.entityAt(at)
-		return e?.kind === 'door' ? e : null
+		return e && this.w.project.acts(e.kind) === 'door' ? e : null
 	}
 
 	/** What has to be drawn above the map now. */
@@ -443,7 +527,26 @@ export class Press {
 			wire: does.what === 'wire' ? { from: does.from, to: does.to, door: this.doorAt(does.to) } : null,
 			cursor: w.play.on ? null : this.cursor,
 			hover: this.hover,
+			handles: does.what === 'nothing' ? this.handles() : [],
+			dragged: does.what === 'handle' ? does : null,
+			standing: this.standing(),
 		}
+	}
+
+	private standingOf: { key: string; standing: Standing } | null = null
+
+	/** With a hero in the hand: whether it could stand on the cell, and how far it jumps from there. */
+	private standing(): Standing | null {
+		const { w, m } = this
+		const { grip } = w.hand
+		if (!m || !w.cell || grip.what !== 'entity' || !['hero', 'spawn'].includes(w.project.acts(grip.kind ?? '')))
+			return null
+		if (!inside(m.bounds, w.cell)) return null
+		const key = `${m.id} ${w.cell.x},${w.cell.y} ${w.project.turn}`
+		if (this.standingOf?.key !== key) {
+			this.standingOf = { key, standing: w.project.ask<Standing>('stand', { map: m.id, active: '', at: w.cell }) }
+		}
+		return this.standingOf.standing
 	}
 
 	/** Whether a fill from another cell is sure to do the same. */
@@ -489,6 +592,8 @@ export class Press {
 const inside = (b: Rect, p: Point) => p.x >= b.x && p.y >= b.y && p.x < b.x + b.w && p.y < b.y + b.h
 
 const has = (s: Selected, c: Point) => s.spans.some((r) => r.y === c.y && c.x >= r.x0 && c.x < r.x1)
+
+const contains = (e: Entity, p: Point) => p.x >= e.x && p.y >= e.y && p.x < e.x + e.w && p.y < e.y + e.h
 
 const covers = (e: Entity, m: MapInfo, c: Point) =>
 	e.x < (c.x + 1) * m.cellWidth &&

@@ -2,10 +2,10 @@ import { areaOf, boxOf, cellArea } from './areas'
 import { casedArea } from './frames'
 import type { Core } from '../core/module'
 import { drawZone } from './hatches'
-import type { ChunkAt, Entity, ID, Layer, LayerImage, MapInfo, PlayView } from '../core/types'
+import type { ChunkAt, Entity, ID, Kind, Layer, LayerImage, MapInfo, PlayView } from '../core/types'
 import type { Project } from '../project/project.svelte'
 import { Chunks, chunkSide, levelOf } from './chunks'
-import { drawFigure, drawGlyph } from './glyphs'
+import { drawFigure, drawGlyph, glyphs } from './glyphs'
 import { drawMissing, Pictures, tilesetOf } from './pictures'
 import type { View } from './view.svelte'
 
@@ -293,11 +293,11 @@ export class Scene {
 		for (const l of layers) {
 			if (l.kind === 'entities') {
 				for (const e of this.project.entities(m.id)) {
-					if (e.layer !== l.id || gone?.has(e.id)) continue
+					if (e.layer !== l.id || gone?.has(e.id) || (!play && e.hidden)) continue
 					things.push({
 						foot: e.y + e.h,
 						draw: () => {
-							ctx.globalAlpha = l.opacity / 100
+							ctx.globalAlpha = (l.opacity / 100) * shown(e, play !== undefined)
 							this.entity(ctx, m, view, e, on ? on.has(e.id) : e.on, play !== undefined)
 						},
 					})
@@ -427,23 +427,68 @@ export class Scene {
 	}
 
 	/** The tiles that an entity is drawn as; 0 for its glyph. */
-	look(e: Pick<Entity, 'kind' | 'look' | 'lookOn'>, on: boolean): number {
+	look(e: Pick<Entity, 'kind' | 'look' | 'lookOn'> & { facing?: string }, on: boolean): number {
 		const { project } = this.project.head
 		if (this.looks?.of !== project) {
 			this.looks = { of: project, by: new Map((project.looks ?? []).map((l) => [l.kind, l])) }
 		}
+		const k = this.project.kind(e.kind)
 		const kind = this.looks.by.get(e.kind)
-		const off = e.look || kind?.look || 0
-		return on ? e.lookOn || kind?.lookOn || off : off
+		const off = e.look || framesOf(k, e.facing ?? 'down')?.[0] || k?.look || kind?.look || 0
+		return on ? e.lookOn || k?.lookOn || kind?.lookOn || off : off
 	}
 
 	private entities(ctx: CanvasRenderingContext2D, m: MapInfo, l: Layer, view: View, play?: PlayView) {
 		const gone = play && new Set(play.gone)
 		const on = play && new Set(play.on)
 		for (const e of this.project.entities(m.id)) {
-			if (e.layer !== l.id || gone?.has(e.id)) continue
+			if (e.layer !== l.id || gone?.has(e.id) || (!play && e.hidden)) continue
+			const alpha = ctx.globalAlpha
+			ctx.globalAlpha = alpha * shown(e, play !== undefined)
 			this.entity(ctx, m, view, e, on ? on.has(e.id) : e.on, play !== undefined)
+			ctx.globalAlpha = alpha
 		}
+	}
+
+	private dye?: OffscreenCanvas
+
+	/** Draws one picture into an entity's box, turned and tinted. */
+	private whole(ctx: CanvasRenderingContext2D, view: View, m: MapInfo, e: Entity, look: number) {
+		const box = boxOf(view, e)
+		const r = view.diamond ? this.pictures.standing(look, m.cellWidth, m.cellHeight, box) : box
+		if (!e.turn && !e.tint) return this.pictures.draw(ctx, look, r.x, r.y, r.w, r.h)
+		const turn = e.turn ?? 0
+		const [w, h] = turn & 1 ? [r.h, r.w] : [r.w, r.h]
+		ctx.save()
+		ctx.translate(r.x + r.w / 2, r.y + r.h / 2)
+		ctx.rotate(((turn & 3) * Math.PI) / 2)
+		if (turn & 4) ctx.scale(-1, 1)
+		if (e.tint && w >= 1 && h >= 1) {
+			this.dye ??= new OffscreenCanvas(1, 1)
+			;[this.dye.width, this.dye.height] = [Math.ceil(w), Math.ceil(h)]
+			const apart = this.dye.getContext('2d')! as unknown as CanvasRenderingContext2D
+			apart.imageSmoothingEnabled = ctx.imageSmoothingEnabled
+			this.pictures.draw(apart, look, 0, 0, w, h)
+			apart.globalCompositeOperation = 'multiply'
+			apart.fillStyle = e.tint
+			apart.fillRect(0, 0, w, h)
+			apart.globalCompositeOperation = 'destination-in'
+			this.pictures.draw(apart, look, 0, 0, w, h)
+			ctx.drawImage(this.dye, -w / 2, -h / 2)
+		} else this.pictures.draw(ctx, look, -w / 2, -h / 2, w, h)
+		ctx.restore()
+	}
+
+	/** The colour of a kind's glyph. */
+	colourOf(kind: string): string {
+		const k = this.project.kind(kind)
+		return k?.colour || (glyphs[k?.glyph ?? kind]?.colour ?? '#566067')
+	}
+
+	/** Draws a kind's glyph into a square. */
+	glyph(ctx: CanvasRenderingContext2D, kind: string, x: number, y: number, size: number) {
+		const k = this.project.kind(kind)
+		drawGlyph(ctx, k?.glyph ?? kind, x, y, size, k?.colour)
 	}
 
 	/** Draws one entity; in play only what the player sees. */
@@ -453,6 +498,7 @@ export class Scene {
 		const b = { x: box.x + box.w, y: box.y + box.h }
 		if (b.x < 0 || b.y < 0 || a.x > view.width || a.y > view.height) return
 		const look = this.look(e, on)
+		if (look && !this.project.kind(e.kind)?.area) return this.whole(ctx, view, m, e, look)
 		if (look) {
 			// what covers many cells repeats its tile
 			for (let y = e.y; y < e.y + e.h; y += m.cellHeight) {
@@ -465,13 +511,14 @@ export class Scene {
 			return
 		}
 		if (playing) {
-			if (e.kind === 'spawn' || e.kind === 'arrival' || e.kind === 'exit' || (e.kind === 'door' && on)) return
-		} else if (e.kind === 'exit' || e.kind === 'door') {
-			casedArea(ctx, areaOf(view, e, 0.5), e.kind === 'exit' ? '#33509e' : '#8a4b22')
+			const acts = this.project.acts(e.kind)
+			if (unseen.has(acts) || (acts === 'door' && on)) return
+		} else if (this.project.kind(e.kind)?.area) {
+			casedArea(ctx, areaOf(view, e, 0.5), this.colourOf(e.kind))
 		}
 		const cell = Math.min(b.x - a.x, b.y - a.y, m.cellWidth * view.scale)
 		const size = Math.max(6, Math.min(cell * 0.86, 40))
-		drawGlyph(ctx, e.kind, (a.x + b.x - size) / 2, (a.y + b.y - size) / 2, size)
+		this.glyph(ctx, e.kind, (a.x + b.x - size) / 2, (a.y + b.y - size) / 2, size)
 	}
 
 	/** Draws the hero with the top left of its picture's cell at a map pixel. */
@@ -505,7 +552,43 @@ export interface Drawing {
 	moves?: boolean
 }
 
+/** How much of an entity shows: what is not there at the start is faint while one designs. */
+const shown = (e: Entity, playing: boolean) =>
+	(1 - (e.faint ?? 0) / 100) * (!playing && (e.absent || e.unseen) ? 0.5 : 1)
+
+/** A kind's pictures for a facing; where it lacks them, those of the other side flipped. */
+export function framesOf(k: Kind | undefined, facing: string): number[] | undefined {
+	if (!k?.frames.some((f) => f?.length)) return
+	const i = ['up', 'right', 'down', 'left'].indexOf(facing)
+	const own = k.frames[i]
+	if (own?.length) return own
+	const mirrored = i === 1 || i === 3 ? k.frames[4 - i] : undefined
+	if (mirrored?.length) return mirrored.map((c) => (c ^ mirrorX) >>> 0)
+	return k.frames[2] ?? k.frames.find((f) => f?.length) ?? undefined
+}
+
+const mirrorX = 0x80000000
+
 const none = new Set<ID>()
+
+/** What the player never sees, unless it has a picture. */
+const unseen = new Set([
+	'spawn',
+	'arrival',
+	'exit',
+	'hero',
+	'path',
+	'lane',
+	'entry',
+	'sensor',
+	'ladder',
+	'water',
+	'wind',
+	'timer',
+	'source',
+	'sound',
+	'place',
+])
 
 const plain = (l: Layer) => !l.tint && !l.offsetX && !l.offsetY && !l.lagX && !l.lagY && !l.foot
 const sortable = (l: Layer) =>

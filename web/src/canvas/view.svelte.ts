@@ -1,7 +1,10 @@
 import type { MapInfo, Point, Rect } from '../core/types'
 
 /** Whole-number scales keep pixels sharp; below one they halve. Device pixels for each map pixel. */
-const scales = [1 / 16, 1 / 8, 1 / 4, 1 / 2, 1, 2, 3, 4, 6, 8, 12, 16, 24]
+const mapScales = [1 / 16, 1 / 8, 1 / 4, 1 / 2, 1, 2, 3, 4, 6, 8, 12, 16, 24]
+
+/** The chart goes farther out, and no nearer than the pixels of the maps. */
+export const chartScales = [1 / 64, 1 / 32, 1 / 16, 1 / 8, 1 / 4, 1 / 2, 1, 2, 3, 4]
 
 /** What part of a map is seen: x and y are the map pixel at the top left, all sizes in device pixels. */
 export class View {
@@ -12,6 +15,8 @@ export class View {
 	height = $state(0)
 	/** The size of a cell where the map's grid is of diamonds, in map pixels; null for squares. */
 	diamond = $state.raw<{ w: number; h: number } | null>(null)
+
+	constructor(readonly scales: readonly number[] = mapScales) {}
 
 	/** Takes over a map's grid. */
 	use(m: MapInfo) {
@@ -116,8 +121,8 @@ export class View {
 
 	/** Goes steps up or down the scales; the map pixel under the point stays there. */
 	zoom(steps: number, sx = this.width / 2, sy = this.height / 2) {
-		const now = scales.findIndex((s) => s >= this.scale - 1e-6)
-		const next = scales[Math.min(scales.length - 1, Math.max(0, now + steps))]
+		const now = this.scales.findIndex((s) => s >= this.scale - 1e-6)
+		const next = this.scales[Math.min(this.scales.length - 1, Math.max(0, now + steps))]
 		const [x, y] = [this.x + sx / this.scale, this.y + sy / this.scale]
 		this.scale = next
 		this.x = x - sx / next
@@ -128,7 +133,7 @@ export class View {
 	fit(m: MapInfo, most = 4) {
 		const { w, h } = this.drawn(m)
 		const room = Math.min((this.width - 24) / w, (this.height - 24) / h)
-		this.scale = [...scales].reverse().find((s) => s <= room && s <= most) ?? scales[0]
+		this.scale = [...this.scales].reverse().find((s) => s <= room && s <= most) ?? this.scales[0]
 		this.centre((m.bounds.x + m.bounds.w / 2) * m.cellWidth, (m.bounds.y + m.bounds.h / 2) * m.cellHeight)
 	}
 

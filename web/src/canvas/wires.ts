@@ -16,7 +16,7 @@ export function drawPassages(
 ) {
 	const from = new Map(w.project.head.passages.filter((p) => p.from.map === m.id).map((p) => [p.from.entity, p]))
 	for (const e of entities) {
-		if (e.kind !== 'exit') continue
+		if (w.project.acts(e.kind) !== 'exit' && !from.has(e.id)) continue
 		const r = boxOf(view, e)
 		const p = from.get(e.id)
 		if (!p) {
@@ -36,6 +36,29 @@ export function drawPassages(
 			const to = w.project.map(p.to.map)
 			drawLabel(ctx, to ? `to ${to.name}` : 'to a map that was removed', r.x + r.w / 2, r.y - 8 * dpr, dpr, cobalt)
 		}
+	}
+}
+
+/** What is wrong with a way is marked where it is. */
+export function drawFindings(ctx: Context, w: Workspace, m: MapInfo, view: View, entities: Entity[], dpr: number) {
+	for (const f of w.charting.of(m.id)) {
+		const e = f.serious && f.entity ? entities.find((o) => o.id === f.entity) : undefined
+		if (!e) continue
+		const r = boxOf(view, e)
+		const [x, y, s] = [r.x + r.w, r.y, 7 * dpr]
+		ctx.beginPath()
+		ctx.moveTo(x, y - s)
+		ctx.lineTo(x + s, y + s * 0.8)
+		ctx.lineTo(x - s, y + s * 0.8)
+		ctx.closePath()
+		ctx.lineWidth = 3 * dpr
+		ctx.strokeStyle = chalk
+		ctx.stroke()
+		ctx.fillStyle = brick
+		ctx.fill()
+		ctx.fillStyle = chalk
+		ctx.fillRect(x - dpr, y - s * 0.4, 2 * dpr, s * 0.6)
+		ctx.fillRect(x - dpr, y + s * 0.4, 2 * dpr, 2 * dpr)
 	}
 }
 
@@ -79,7 +102,7 @@ export function drawWire(ctx: Context, a: Point, b: Point, strong: boolean) {
 }
 
 /** Switches are wired and exits joined from a nub beside them. */
-export const hasNub = (e: Entity) => e.kind === 'switch' || e.kind === 'exit'
+export const hasNub = (w: Workspace, e: Entity) => ['switch', 'exit'].includes(w.project.acts(e.kind))
 
 export function nubOf(view: View, e: Entity, dpr: number): Point {
 	const r = boxOf(view, e)

@@ -51,6 +51,9 @@ export interface ProjectInfo {
 	screen: Size
 	presets: (Size & { name: string })[] | null
 	looks: KindLook[] | null
+	/** The kinds that are offered first. */
+	pins?: ID[]
+	mapProperties?: Setting[]
 }
 
 export interface Tileset {
@@ -149,6 +152,13 @@ export interface MapInfo {
 	cellHeight: number
 	/** Square cells, or diamonds as wide and high as a cell. */
 	grid: '' | 'diamond'
+	folder?: string
+	tags?: string[]
+	/** Finishing it starts the next one. */
+	next?: boolean
+	template?: boolean
+	/** What its edges are: up, right, down, left; '' is a wall. */
+	sides: string[]
 	layers: Layer[]
 }
 
@@ -166,17 +176,123 @@ export interface Entity {
 	look: number
 	lookOn: number
 	on: boolean
+	absent?: boolean
+	unseen?: boolean
+	values?: { name: string; value: string }[]
+	order?: number
+	locked?: boolean
+	hidden?: boolean
+	group?: string
+	turn?: number
+	tint?: string
+	faint?: number
+	/** From its own middle. */
+	points?: Point[]
+	carrier?: ID
+	variants?: { look: number; odds: number }[]
 }
 
 export interface End {
 	map: ID
 	entity: ID
+	/** The edge of the map that one leaves over, instead of an entity. */
+	side?: Facing
+}
+
+/** Something that has to hold for a way to be open. */
+export interface Gate {
+	asks: 'flag' | 'item' | 'count'
+	not?: boolean
+	flag?: ID
+	map?: ID
+	entity?: ID
+	kind?: ID
+	count?: number
 }
 
 export interface Passage {
 	id: ID
 	from: End
 	to: End
+	transition?: string
+	sound?: string
+	if?: Gate[]
+	shut?: string
+}
+
+/** A property with a unit, a range and help. */
+export interface Setting extends Property {
+	unit: string
+	help: string
+	least: number
+	most: number
+	handle: '' | 'round' | 'ahead' | 'both'
+}
+
+/** A setting as it stands for what is selected. */
+export interface Detail extends Setting {
+	value: string
+	mixed: boolean
+	differs: boolean
+	shared: number
+}
+
+/** Something that refers to an entity or a map. */
+export interface Use {
+	what: 'passage' | 'rule' | 'gate' | 'carrier' | 'setting'
+	map?: ID
+	id: ID
+	text: string
+}
+
+/** A part of what an entity does, in map pixels. */
+export interface Trace {
+	is: 'way' | 'ring' | 'shot' | 'tied'
+	points: Point[]
+	closed: boolean
+	radius: number
+	setting: string
+}
+
+export interface Standing {
+	free: boolean
+	why: string
+	reach: Span[]
+}
+
+/** A text as the message box shows it. */
+export interface Pages {
+	pages: string[][]
+	over: boolean
+	long: string
+	broken: string
+	columns: number
+	rows: number
+}
+
+export interface Seam {
+	a: ID
+	b: ID
+	side: Facing
+	open: { from: number; to: number }[]
+	closed: boolean
+	if: Gate[]
+	why: string
+}
+
+export interface Finding {
+	what: string
+	map: ID
+	entity?: ID
+	passage?: ID
+	text: string
+	serious: boolean
+}
+
+export interface ChartInfo {
+	places: (Rect & { map: ID })[]
+	seams: Seam[]
+	findings: Finding[]
 }
 
 export interface Flag {
@@ -225,12 +341,39 @@ export interface Wire {
 }
 
 export interface Kind {
-	id: string
+	id: ID
 	name: string
 	help: string
+	category: string
+	order: number
+	/** The built-in kind that it behaves as; '' for built-in ones and those from nothing. */
+	of: ID
+	glyph: string
+	colour: string
 	area: boolean
 	faces: boolean
+	resizes: boolean
+	turns: boolean
+	tints: boolean
+	ways: boolean
+	solid: boolean
 	state: string
+	w: number
+	h: number
+	body: Rect
+	anchorX: number
+	anchorY: number
+	look: number
+	lookOn: number
+	frames: (number[] | null)[]
+	frameMs: number
+	mapLeast: number
+	mapMost: number
+	projectLeast: number
+	projectMost: number
+	tags: string[]
+	layers: string[]
+	settings: Setting[]
 }
 
 /** A tile of a material; form has a bit for each neighbour, clockwise from the one above. */
@@ -315,6 +458,9 @@ export interface Head {
 	plan: PlanLayer[]
 	wires: Wire[]
 	kinds: Kind[]
+	categories: string[]
+	transitions: string[]
+	sideWords: string[]
 	canUndo: string
 	canRedo: string
 }
@@ -342,6 +488,7 @@ export interface Grip {
 	corners?: boolean
 	shown?: boolean
 	aligned?: boolean
+	replace?: boolean
 	inside?: Grip
 	turn?: number
 	scatter?: Scatter

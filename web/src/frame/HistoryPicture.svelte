@@ -5,7 +5,6 @@
 	import MapIcon from '@lucide/svelte/icons/map'
 	import PencilLine from '@lucide/svelte/icons/pencil-line'
 	import ScrollText from '@lucide/svelte/icons/scroll-text'
-	import { drawGlyph } from '../canvas/glyphs'
 	import { drawPiece } from '../canvas/piece'
 	import type { Piece } from '../core/types'
 	import { workspace } from '../workspace.svelte'
@@ -55,7 +54,7 @@
 			const piece = w.project.ask<Piece>('sketch', sketch)
 			const cell = Math.min(width / piece.w, height / piece.h, 22)
 			drawPiece(ctx, w, piece, (width - piece.w * cell) / 2, (height - piece.h * cell) / 2, cell)
-		} else if (sketch?.kind) drawGlyph(ctx, sketch.kind, (width - 36) / 2, 4, 36)
+		} else if (sketch?.kind) w.scene.glyph(ctx, sketch.kind, (width - 36) / 2, 4, 36)
 	})
 </script>
 

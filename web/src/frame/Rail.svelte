@@ -1,16 +1,25 @@
 <script lang="ts">
 	import Images from '@lucide/svelte/icons/images'
 	import MapIcon from '@lucide/svelte/icons/map'
+	import Shapes from '@lucide/svelte/icons/shapes'
+	import Waypoints from '@lucide/svelte/icons/waypoints'
 	import ScrollText from '@lucide/svelte/icons/scroll-text'
 	import { workspace, type Station } from '../workspace.svelte'
 
 	const w = workspace()
 	const groups: { name: string; stations: { id: Station; name: string; icon: typeof MapIcon }[] }[] = [
-		{ name: 'World', stations: [{ id: 'map', name: 'Map', icon: MapIcon }] },
+		{
+			name: 'World',
+			stations: [
+				{ id: 'chart', name: 'Chart', icon: Waypoints },
+				{ id: 'map', name: 'Map', icon: MapIcon },
+			],
+		},
 		{
 			name: 'Workshop',
 			stations: [
 				{ id: 'tilesets', name: 'Tilesets', icon: Images },
+				{ id: 'kinds', name: 'Kinds', icon: Shapes },
 				{ id: 'rules', name: 'Rules', icon: ScrollText },
 			],
 		},

@@ -17,7 +17,9 @@
 	const w = workspace()
 	const p = w.project
 	const where = $derived(
-		w.station === 'map' ? (w.map?.name ?? 'no map yet') : w.station === 'tilesets' ? 'Tilesets' : 'Rules',
+		w.station === 'map'
+			? (w.map?.name ?? 'no map yet')
+			: { chart: 'Chart', tilesets: 'Tilesets', kinds: 'Kinds', rules: 'Rules' }[w.station],
 	)
 	let naming = $state(false)
 

@@ -3,11 +3,14 @@
 	import ChevronsRight from '@lucide/svelte/icons/chevrons-right'
 	import { Tooltip } from 'bits-ui'
 	import Cabinet from '../cabinet/Cabinet.svelte'
+	import ChartStation from '../chart/ChartStation.svelte'
+	import KindsStation from '../kinds/KindsStation.svelte'
 	import MiniMap from '../canvas/MiniMap.svelte'
 	import MapCanvas from '../canvas/MapCanvas.svelte'
 	import HandSentence from '../hand/HandSentence.svelte'
 	import Tray from '../hand/Tray.svelte'
 	import JoinDialog from '../passages/JoinDialog.svelte'
+	import LookThrough from '../passages/LookThrough.svelte'
 	import PlayScreen from '../play/PlayScreen.svelte'
 	import RulesStation from '../rules/RulesStation.svelte'
 	import DepthView from '../stack/DepthView.svelte'
@@ -37,6 +40,12 @@
 
 	$effect(() => {
 		document.title = `${w.map?.name ?? 'Azzel'} · ${w.project.head.project.name}`
+	})
+
+	// ways are checked again after every change
+	$effect(() => {
+		void w.project.turn
+		w.charting.later()
 	})
 
 	function firstMap() {
@@ -95,6 +104,7 @@
 							<PlayScreen />
 							{#if w.minimap && !w.play.on && w.beyondView}<MiniMap />{/if}
 							{#if w.depth && !w.play.on}<DepthView />{/if}
+							{#if w.looking && !w.play.on}<LookThrough />{/if}
 							{#if !w.project.head.tilesets.length}
 								<div class="cut absolute top-6 left-1/2 w-[420px] -translate-x-1/2">
 									<div class="flex flex-col gap-3 p-5">
@@ -142,6 +152,10 @@
 			</div>
 		{:else if w.station === 'tilesets'}
 			<TilesetsStation {intake} />
+		{:else if w.station === 'kinds'}
+			<KindsStation />
+		{:else if w.station === 'chart'}
+			<ChartStation />
 		{:else}
 			<RulesStation />
 		{/if}

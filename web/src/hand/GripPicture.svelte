@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { drawGlyph } from '../canvas/glyphs'
 	import { drawZone } from '../canvas/hatches'
 	import { drawPiece } from '../canvas/piece'
 	import type { Grip, Piece } from '../core/types'
@@ -42,7 +41,7 @@
 		} else if (grip.what === 'entity') {
 			const look = w.scene.look({ kind: grip.kind ?? '', look: grip.look ?? 0, lookOn: grip.lookOn ?? 0 }, false)
 			if (look) w.scene.pictures.draw(ctx, look, 0, 0, px, px)
-			else drawGlyph(ctx, grip.kind ?? '', px * 0.06, px * 0.06, px * 0.88)
+			else w.scene.glyph(ctx, grip.kind ?? '', px * 0.06, px * 0.06, px * 0.88)
 		} else if (grip.what === 'material') {
 			const sample = w.project.head.materials.find((m) => m.number === grip.number)?.sample
 			if (sample) w.scene.pictures.draw(ctx, sample, 0, 0, px, px)

@@ -6,7 +6,7 @@
 	import { ToggleGroup } from 'bits-ui'
 	import type { Facing } from '../core/types'
 
-	let { value, change }: { value: Facing; change: (f: Facing) => void } = $props()
+	let { value, change }: { value: Facing | undefined; change: (f: Facing) => void } = $props()
 	const ways = [
 		{ id: 'up', icon: ArrowUp },
 		{ id: 'right', icon: ArrowRight },
@@ -19,7 +19,7 @@
 	<span class="text-dim">Looks</span>
 	<ToggleGroup.Root
 		type="single"
-		bind:value={() => value, (f) => f && change(f as Facing)}
+		bind:value={() => value ?? '', (f) => f && change(f as Facing)}
 		class="flex border border-line"
 		aria-label="Facing"
 	>
@@ -33,5 +33,5 @@
 			</ToggleGroup.Item>
 		{/each}
 	</ToggleGroup.Root>
-	<span>{value}</span>
+	<span>{value ?? 'differs'}</span>
 </div>

@@ -11,8 +11,12 @@
 	const from = $derived(w.joining!)
 	const here = $derived(w.project.map(from.map))
 	const exit = $derived(w.project.entity(from.map, from.entity))
+	const name = $derived(from.side ? `the ${from.side} edge` : (exit?.name ?? 'the exit'))
+	let query = $state('')
 	const others = $derived(
-		[...w.project.head.maps].sort((a, b) => Number(a.id === from.map) - Number(b.id === from.map)),
+		[...w.project.head.maps]
+			.filter((m) => !m.template && `${m.name} ${m.folder ?? ''}`.toLowerCase().includes(query.trim().toLowerCase()))
+			.sort((a, b) => Number(a.id === from.map) - Number(b.id === from.map)),
 	)
 	let to = $state<ID>('')
 	let at = $state.raw<Point | null>(null)
@@ -20,6 +24,20 @@
 	let back = $state(true)
 	let refused = $state('')
 	const map = $derived(w.project.map(to))
+	/** Arrivals that are there already, to which the passage can lead as well. */
+	const arrivals = $derived(
+		w.project.entities(to).filter((e) => w.project.acts(e.kind) === 'arrival' || w.project.acts(e.kind) === 'spawn'),
+	)
+	const arrival = $derived(
+		map && at
+			? arrivals.find(
+					(e) =>
+						w.project.acts(e.kind) === 'arrival' &&
+						Math.floor(e.x / map.cellWidth) === at!.x &&
+						Math.floor(e.y / map.cellHeight) === at!.y,
+				)
+			: undefined,
+	)
 	const place = $derived(map && at ? w.project.ask<Place>('checkPlace', { map: map.id, active: '', at }) : null)
 
 	const view = new View()
@@ -46,6 +64,15 @@
 		const ctx = canvas.getContext('2d')!
 		ctx.clearRect(0, 0, canvas.width, canvas.height)
 		if (!w.scene.draw(ctx, map, view)) requestAnimationFrame(() => turn++)
+		for (const e of arrivals) {
+			const r = view.cellRect(map, {
+				x: Math.floor(e.x / map.cellWidth),
+				y: Math.floor(e.y / map.cellHeight),
+				w: 1,
+				h: 1,
+			})
+			w.scene.glyph(ctx, e.kind, r.x, r.y, Math.max(10, r.w))
+		}
 		if (hover) {
 			const r = view.cellRect(map, { ...hover, w: 1, h: 1 })
 			cased(ctx, r.x, r.y, r.w, r.h, '#0f6a6c')
@@ -89,8 +116,8 @@
 
 	function join() {
 		try {
-			w.project.make('join', { from, to, at, facing, back })
-			w.notices.say(`${exit?.name} leads to ${map?.name}${back ? ', and back' : ''}.`, 'done')
+			w.project.make('join', { from, to, at, facing, back, arrival: arrival?.id ?? '' })
+			w.notices.say(`${name} leads to ${map?.name}${back ? ', and back' : ''}.`, 'done')
 			close()
 		} catch (e) {
 			refused = (e as Error).message
@@ -112,16 +139,28 @@
 			data-testid="join"
 		>
 			<div class="flex items-baseline gap-3 px-4 pt-3 pb-2">
-				<Dialog.Title class="text-[16px] font-semibold"
-					>Where does {exit?.name ?? 'the exit'} on {here?.name} lead?</Dialog.Title
-				>
+				<Dialog.Title class="text-[16px] font-semibold">Where does {name} on {here?.name} lead?</Dialog.Title>
 				<Dialog.Description class="text-dim">
 					{map
 						? 'Press the place where the hero is set down; press the figure to turn it.'
-						: 'Choose the map by its picture.'}
+						: 'Choose the map by its picture or its name.'}
 				</Dialog.Description>
 			</div>
 			{#if !map}
+				<div class="px-4">
+					<input
+						class="field w-64"
+						type="search"
+						placeholder="A map’s name"
+						aria-label="A map’s name"
+						bind:value={query}
+						onkeydown={(e) => {
+							if (e.key !== 'Enter' || !others.length) return
+							e.preventDefault()
+							to = others[0].id
+						}}
+					/>
+				</div>
 				<div class="grid min-h-0 grow grid-cols-3 content-start gap-3 overflow-y-auto p-4">
 					{#each others as m (m.id)}
 						<button
@@ -135,6 +174,8 @@
 								<span class="grow text-right font-mono text-[12px] text-dim">{m.bounds.w}×{m.bounds.h}</span>
 							</span>
 						</button>
+					{:else}
+						<p class="text-dim">No map is called that.</p>
 					{/each}
 				</div>
 			{:else}
@@ -165,7 +206,12 @@
 						{:else if refused}
 							<p class="text-brick">{refused}</p>
 						{:else if at}
-							<p>{map.name} at cell <span class="font-mono">{at.x}, {at.y}</span></p>
+							<p>
+								{map.name} at cell
+								<span class="font-mono">{at.x - map.bounds.x}, {at.y - map.bounds.y}</span>{arrival
+									? `, by ${arrival.name}`
+									: ''}
+							</p>
 						{:else}
 							<p class="text-dim">No place yet.</p>
 						{/if}

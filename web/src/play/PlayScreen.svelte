@@ -1,4 +1,5 @@
 <script lang="ts">
+	import MessageBox from '../entities/MessageBox.svelte'
 	import { workspace } from '../workspace.svelte'
 
 	// What the player sees above the map: the count, and what is being said.
@@ -13,11 +14,8 @@
 			<span data-testid="count">{view.taken} of {view.total} collected</span>
 		</div>
 		{#if view.line}
-			<div class="cut absolute bottom-6 left-1/2 w-[min(520px,86%)] -translate-x-1/2" role="status" data-testid="line">
-				<div class="flex items-end gap-3 px-5 py-4 text-[16px]">
-					<p class="grow whitespace-pre-wrap">{view.line}</p>
-					<span class="key text-dim">E</span>
-				</div>
+			<div class="absolute bottom-6 left-1/2 -translate-x-1/2" role="status" data-testid="line">
+				<MessageBox text={view.line} />
 			</div>
 		{/if}
 		<div class="absolute top-3 right-3 flex items-center gap-2 bg-ink px-3 py-1.5 text-plaster">

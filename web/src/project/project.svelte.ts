@@ -1,5 +1,5 @@
 import { Core, CoreError } from '../core/module'
-import type { ChunkAt, Entity, Head, ID, MapInfo, Outcome, Tileset } from '../core/types'
+import type { ChunkAt, Entity, Head, ID, Kind, MapInfo, Outcome, Tileset } from '../core/types'
 import { Connection, type Mark, type Person, type Pointer, type Row } from '../live/connection'
 import { ask, read, send } from '../live/http'
 import { hold, Kept } from '../live/kept'
@@ -147,12 +147,28 @@ export class Project {
 		return this.head.tilesets.find((t) => t.number === number)
 	}
 
+	private kindTable?: { of: Kind[]; by: Map<string, Kind> }
+
+	/** A kind, built in or the designer's own. */
+	kind(id: string): Kind | undefined {
+		const { kinds } = this.head
+		if (this.kindTable?.of !== kinds) this.kindTable = { of: kinds, by: new Map(kinds.map((k) => [k.id, k])) }
+		return this.kindTable.by.get(id)
+	}
+
+	/** The word of the built-in kind that a kind behaves as. */
+	acts(id: string): string {
+		return this.kind(id)?.of || id
+	}
+
 	entities(map: ID): Entity[] {
 		void this.entityTurn
 		let list = this.entityLists.get(map)
 		if (!list) {
 			try {
 				list = this.core.call<Entity[] | null>('entities', { map }) ?? []
+				// drawn in their order, and by id
+				list.sort((a, b) => (a.order ?? 0) - (b.order ?? 0))
 			} catch {
 				list = []
 			}

@@ -10,6 +10,7 @@
 	import Layers from '@lucide/svelte/icons/layers'
 	import type { Layer, Taken } from '../core/types'
 	import { send } from '../live/http'
+	import EntityList from '../entities/EntityList.svelte'
 	import Hint from '../frame/Hint.svelte'
 	import Menu, { type Choice } from '../frame/Menu.svelte'
 	import { accepted } from '../tilesets/intake.svelte'
@@ -126,7 +127,19 @@
 	/>
 	<MapList />
 	<div class="flex h-8 items-center border-t border-line pl-2">
-		<h2 class="grow heading">Stack</h2>
+		<h2 class="grow heading" id="stack-heading">
+			<button
+				class="heading {w.listing ? 'text-dim' : ''}"
+				aria-pressed={!w.listing}
+				onclick={() => (w.listing = false)}>Stack</button
+			>
+			<button
+				class="pl-1.5 heading {w.listing ? '' : 'text-dim'}"
+				aria-pressed={w.listing}
+				title="The entities of this map as a list"
+				onclick={() => (w.listing = true)}>Entities</button
+			>
+		</h2>
 		<Menu choices={kinds} side="bottom">
 			{#snippet trigger()}
 				<DropdownMenu.Trigger class="button-plain" aria-label="Add a layer" disabled={!w.map}
@@ -145,104 +158,108 @@
 			><ChevronsLeft size={16} /></Hint
 		>
 	</div>
-	<ul class="min-h-0 grow overflow-y-auto" aria-label="Layers, the top one first">
-		{#each layers as l, row (l.id)}
-			{@const active = w.active === l.id}
-			<!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
-			<li
-				class="group relative border-b border-line {active ? 'bg-chalk' : ''} {over === row && dragged
-					? 'border-t-2 border-t-glaze'
-					: ''}"
-				draggable="true"
-				ondragstart={() => (dragged = l.id)}
-				ondragend={() => ([dragged, over] = [null, -1])}
-				ondragover={(e) => {
-					e.preventDefault()
-					over = row
-				}}
-				ondrop={(e) => {
-					e.preventDefault()
-					if (dragged) moveTo(dragged, row)
-				}}
-			>
-				{#if active}<span class="absolute inset-y-0 left-0 w-1 bg-glaze"></span>{/if}
-				<div class="flex items-center gap-2 py-1 pr-1 {l.group ? 'pl-5' : 'pl-2.5'}">
-					{#if w.map}<LayerThumb map={w.map} layer={l} />{/if}
-					{#if naming === l.id}
-						<!-- svelte-ignore a11y_autofocus -->
-						<input
-							class="field w-full"
-							value={l.name}
-							aria-label="Name of the layer"
-							autofocus
-							onblur={(e) => {
-								naming = ''
-								if (e.currentTarget.value !== l.name) set(l, 'name', e.currentTarget.value, 'Renamed a layer')
-							}}
-							onkeydown={(e) => {
-								e.stopPropagation()
-								if (e.key === 'Enter') e.currentTarget.blur()
-								if (e.key === 'Escape') {
-									e.currentTarget.value = l.name
-									e.currentTarget.blur()
-								}
-							}}
-						/>
-					{:else}
-						<button
-							id="layer-{l.id}"
-							class="min-w-0 grow py-1 text-left leading-tight"
-							aria-pressed={active}
-							onclick={() => w.hand.work(w.map!.id, l.id)}
-							ondblclick={() => (naming = l.id)}
-							onkeydown={(e) => keys(e, l, row)}
-						>
-							<span class="block truncate {active ? 'font-semibold' : ''} {l.shown ? '' : 'text-dim line-through'}"
-								>{l.name}</span
-							>
-							<span class="block truncate text-[11px] text-dim"
-								>{l.kind}{l.front ? ', before the hero' : ''}{l.foot ? ', by foot' : ''}</span
-							>
-						</button>
-					{/if}
-				</div>
-				{#if active}
-					<div class="flex items-center pb-1 pl-2">
-						<Hint
-							label={l.hidden ? 'Show this layer' : 'Hide this layer'}
-							class="button-plain"
-							onclick={() => set(l, 'hidden', !l.hidden, l.hidden ? 'Showed a layer' : 'Hid a layer')}
-						>
-							{#if l.hidden}<EyeOff size={15} />{:else}<Eye size={15} />{/if}
-						</Hint>
-						<Hint
-							label={l.locked ? 'Unlock this layer' : 'Lock this layer'}
-							class="button-plain"
-							onclick={() => set(l, 'locked', !l.locked, l.locked ? 'Unlocked a layer' : 'Locked a layer')}
-						>
-							{#if l.locked}<Lock size={15} class="text-brick" />{:else}<LockOpen size={15} />{/if}
-						</Hint>
-						<label class="flex grow items-center gap-1 text-[11px] text-dim">
+	{#if w.listing}
+		<EntityList />
+	{:else}
+		<ul class="min-h-0 grow overflow-y-auto" aria-label="Layers, the top one first">
+			{#each layers as l, row (l.id)}
+				{@const active = w.active === l.id}
+				<!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
+				<li
+					class="group relative border-b border-line {active ? 'bg-chalk' : ''} {over === row && dragged
+						? 'border-t-2 border-t-glaze'
+						: ''}"
+					draggable="true"
+					ondragstart={() => (dragged = l.id)}
+					ondragend={() => ([dragged, over] = [null, -1])}
+					ondragover={(e) => {
+						e.preventDefault()
+						over = row
+					}}
+					ondrop={(e) => {
+						e.preventDefault()
+						if (dragged) moveTo(dragged, row)
+					}}
+				>
+					{#if active}<span class="absolute inset-y-0 left-0 w-1 bg-glaze"></span>{/if}
+					<div class="flex items-center gap-2 py-1 pr-1 {l.group ? 'pl-5' : 'pl-2.5'}">
+						{#if w.map}<LayerThumb map={w.map} layer={l} />{/if}
+						{#if naming === l.id}
+							<!-- svelte-ignore a11y_autofocus -->
 							<input
-								type="range"
-								min="0"
-								max="100"
-								step="5"
-								value={l.opacity}
-								class="w-full min-w-0 accent-glaze"
-								aria-label="Opacity of {l.name} in percent"
-								onchange={(e) => set(l, 'opacity', Number(e.currentTarget.value), 'Changed a layer’s opacity')}
+								class="field w-full"
+								value={l.name}
+								aria-label="Name of the layer"
+								autofocus
+								onblur={(e) => {
+									naming = ''
+									if (e.currentTarget.value !== l.name) set(l, 'name', e.currentTarget.value, 'Renamed a layer')
+								}}
+								onkeydown={(e) => {
+									e.stopPropagation()
+									if (e.key === 'Enter') e.currentTarget.blur()
+									if (e.key === 'Escape') {
+										e.currentTarget.value = l.name
+										e.currentTarget.blur()
+									}
+								}}
 							/>
-						</label>
-						<Hint
-							label={w.solo === l.id ? 'Show the others again' : 'Show this layer alone'}
-							class="button-plain {w.solo === l.id ? 'text-glaze' : ''}"
-							onclick={() => (w.solo = w.solo === l.id ? undefined : l.id)}><Focus size={15} /></Hint
-						>
-						<LayerSettings layer={l} />
+						{:else}
+							<button
+								id="layer-{l.id}"
+								class="min-w-0 grow py-1 text-left leading-tight"
+								aria-pressed={active}
+								onclick={() => w.hand.work(w.map!.id, l.id)}
+								ondblclick={() => (naming = l.id)}
+								onkeydown={(e) => keys(e, l, row)}
+							>
+								<span class="block truncate {active ? 'font-semibold' : ''} {l.shown ? '' : 'text-dim line-through'}"
+									>{l.name}</span
+								>
+								<span class="block truncate text-[11px] text-dim"
+									>{l.kind}{l.front ? ', before the hero' : ''}{l.foot ? ', by foot' : ''}</span
+								>
+							</button>
+						{/if}
 					</div>
-				{/if}
-			</li>
-		{/each}
-	</ul>
+					{#if active}
+						<div class="flex items-center pb-1 pl-2">
+							<Hint
+								label={l.hidden ? 'Show this layer' : 'Hide this layer'}
+								class="button-plain"
+								onclick={() => set(l, 'hidden', !l.hidden, l.hidden ? 'Showed a layer' : 'Hid a layer')}
+							>
+								{#if l.hidden}<EyeOff size={15} />{:else}<Eye size={15} />{/if}
+							</Hint>
+							<Hint
+								label={l.locked ? 'Unlock this layer' : 'Lock this layer'}
+								class="button-plain"
+								onclick={() => set(l, 'locked', !l.locked, l.locked ? 'Unlocked a layer' : 'Locked a layer')}
+							>
+								{#if l.locked}<Lock size={15} class="text-brick" />{:else}<LockOpen size={15} />{/if}
+							</Hint>
+							<label class="flex grow items-center gap-1 text-[11px] text-dim">
+								<input
+									type="range"
+									min="0"
+									max="100"
+									step="5"
+									value={l.opacity}
+									class="w-full min-w-0 accent-glaze"
+									aria-label="Opacity of {l.name} in percent"
+									onchange={(e) => set(l, 'opacity', Number(e.currentTarget.value), 'Changed a layer’s opacity')}
+								/>
+							</label>
+							<Hint
+								label={w.solo === l.id ? 'Show the others again' : 'Show this layer alone'}
+								class="button-plain {w.solo === l.id ? 'text-glaze' : ''}"
+								onclick={() => (w.solo = w.solo === l.id ? undefined : l.id)}><Focus size={15} /></Hint
+							>
+							<LayerSettings layer={l} />
+						</div>
+					{/if}
+				</li>
+			{/each}
+		</ul>
+	{/if}
 </aside>

@@ -1,0 +1,250 @@
+import type { Detail, Entity, Facing, MapInfo, Point, Rect, Trace } from '../core/types'
+import type { Workspace } from '../workspace.svelte'
+import { boxOf } from './areas'
+import { chalk, cobalt, type Context, drawLabel, ink, saffron } from './frames'
+import type { View } from './view.svelte'
+
+/** Something on the map that is dragged instead of typed. */
+export type Handle =
+	| { is: 'size'; dx: -1 | 0 | 1; dy: -1 | 0 | 1; at: Point }
+	| { is: 'facing'; at: Point }
+	| { is: 'setting'; detail: Detail; at: Point }
+	| { is: 'point'; index: number; at: Point }
+	| { is: 'between'; index: number; at: Point }
+
+/** What a handle that is dragged would make of its entity. */
+export interface Draft {
+	entity: Entity
+	/** The value of the setting that is dragged. */
+	value?: string
+	name?: string
+}
+
+const middleOf = (e: Rect): Point => ({ x: e.x + e.w / 2, y: e.y + e.h / 2 })
+const steps: Record<Facing, Point> = {
+	up: { x: 0, y: -1 },
+	right: { x: 1, y: 0 },
+	down: { x: 0, y: 1 },
+	left: { x: -1, y: 0 },
+}
+
+/** The handles of the one entity that is selected. */
+export function handlesOf(w: Workspace, view: View, e: Entity, traces: Trace[], dpr: number): Handle[] {
+	const k = w.project.kind(e.kind)
+	if (!k || e.locked) return []
+	const out: Handle[] = []
+	const r = boxOf(view, e)
+	if (k.ways) {
+		const c = middleOf(e)
+		const all = [{ x: 0, y: 0 }, ...(e.points ?? [])].map((p) => view.screen(c.x + p.x, c.y + p.y))
+		for (let i = 1; i < all.length; i++) {
+			out.push({ is: 'point', index: i - 1, at: all[i] })
+			out.push({
+				is: 'between',
+				index: i - 1,
+				at: { x: (all[i - 1].x + all[i].x) / 2, y: (all[i - 1].y + all[i].y) / 2 },
+			})
+		}
+		const [a, b] = [all[all.length - 2] ?? all[0], all[all.length - 1]]
+		const length = Math.hypot(b.x - a.x, b.y - a.y) || 1
+		out.push({
+			is: 'between',
+			index: all.length - 1,
+			at: { x: b.x + ((b.x - a.x) / length) * 22 * dpr, y: b.y + ((b.y - a.y) / length) * 22 * dpr },
+		})
+	}
+	for (const detail of w.detailsOf([e.id])) {
+		if (!detail.handle || detail.type !== 'number') continue
+		const trace = traces.find((t) => t.setting === detail.name)
+		const c = middleOf(e)
+		if (detail.handle === 'round') {
+			const radius = trace?.radius ?? 0
+			out.push({ is: 'setting', detail, at: view.screen(c.x + radius * 0.7071, c.y - radius * 0.7071) })
+		} else {
+			const end = trace?.points[trace.points.length - 1] ?? c
+			out.push({ is: 'setting', detail, at: view.screen(end.x, end.y) })
+		}
+	}
+	if (k.faces) {
+		const s = steps[e.facing]
+		out.push({
+			is: 'facing',
+			at: { x: r.x + r.w / 2 + s.x * (r.w / 2 + 16 * dpr), y: r.y + r.h / 2 + s.y * (r.h / 2 + 16 * dpr) },
+		})
+	}
+	if (k.resizes) {
+		for (const dx of [-1, 0, 1] as const) {
+			for (const dy of [-1, 0, 1] as const) {
+				if (!dx && !dy) continue
+				// sides only where there is room between the corners
+				if ((!dx && r.w < 40 * dpr) || (!dy && r.h < 40 * dpr)) continue
+				out.push({ is: 'size', dx, dy, at: { x: r.x + ((dx + 1) * r.w) / 2, y: r.y + ((dy + 1) * r.h) / 2 } })
+			}
+		}
+	}
+	return out
+}
+
+/** The handle under a place on the screen. */
+export function handleAt(all: Handle[], at: Point, dpr: number): Handle | undefined {
+	let best: Handle | undefined
+	let near = 9 * dpr
+	for (const h of all) {
+		const away = Math.hypot(h.at.x - at.x, h.at.y - at.y)
+		if (away < near) [best, near] = [h, away]
+	}
+	return best
+}
+
+/** What an entity becomes when one of its handles is dragged to a place of the map. */
+export function dragged(m: MapInfo, e: Entity, h: Handle, to: Point, snap: number): Draft {
+	const step = snap ? { x: m.cellWidth / snap, y: m.cellHeight / snap } : { x: 1, y: 1 }
+	const c = middleOf(e)
+	const snapped = { x: Math.round(to.x / step.x) * step.x, y: Math.round(to.y / step.y) * step.y }
+	switch (h.is) {
+		case 'size': {
+			let { x, y, w, h: high } = e
+			if (h.dx < 0) [x, w] = [Math.min(snapped.x, e.x + e.w - 1), Math.max(1, e.x + e.w - snapped.x)]
+			if (h.dx > 0) w = Math.max(1, snapped.x - e.x)
+			if (h.dy < 0) [y, high] = [Math.min(snapped.y, e.y + e.h - 1), Math.max(1, e.y + e.h - snapped.y)]
+			if (h.dy > 0) high = Math.max(1, snapped.y - e.y)
+			return { entity: { ...e, x, y, w, h: high } }
+		}
+		case 'facing': {
+			const [dx, dy] = [to.x - c.x, to.y - c.y]
+			const facing: Facing = Math.abs(dx) > Math.abs(dy) ? (dx < 0 ? 'left' : 'right') : dy < 0 ? 'up' : 'down'
+			return { entity: { ...e, facing } }
+		}
+		case 'setting': {
+			const upright = e.facing === 'up' || e.facing === 'down'
+			const far =
+				h.detail.handle === 'round'
+					? Math.hypot(to.x - c.x, to.y - c.y) / m.cellWidth
+					: Math.abs(upright ? (to.y - c.y) / m.cellHeight : (to.x - c.x) / m.cellWidth)
+			const parts = snap ? 2 : 20
+			const value = Math.min(Math.max(Math.round(far * parts) / parts, h.detail.least), h.detail.most)
+			return { entity: e, value: String(value), name: h.detail.name }
+		}
+		default: {
+			// points lie in the middle of cells, as what goes along them does
+			const p = snap
+				? {
+						x: Math.floor(to.x / m.cellWidth) * m.cellWidth + m.cellWidth / 2,
+						y: Math.floor(to.y / m.cellHeight) * m.cellHeight + m.cellHeight / 2,
+					}
+				: to
+			const point = { x: Math.round(p.x - c.x), y: Math.round(p.y - c.y) }
+			const points = [...(e.points ?? [])]
+			points.splice(h.index, h.is === 'point' ? 1 : 0, point)
+			return { entity: { ...e, points } }
+		}
+	}
+}
+
+const marks: Record<Trace['is'], { colour: string; dash: number[] }> = {
+	way: { colour: cobalt, dash: [] },
+	ring: { colour: cobalt, dash: [6, 4] },
+	shot: { colour: '#b1442c', dash: [8, 4] },
+	tied: { colour: '#7a4a9a', dash: [2, 4] },
+}
+
+/** Draws what entities do: ways with points, rings, shots. */
+export function drawTraces(ctx: Context, view: View, traces: Trace[], dpr: number) {
+	for (const t of traces) {
+		const path = new Path2D()
+		const all = t.points.map((p) => view.screen(p.x, p.y))
+		if (t.is === 'ring') {
+			const edge = view.screen(t.points[0].x + t.radius, t.points[0].y)
+			const radius = Math.hypot(edge.x - all[0].x, edge.y - all[0].y)
+			path.ellipse(all[0].x, all[0].y, radius, view.diamond ? radius / 2 : radius, 0, 0, Math.PI * 2)
+		} else {
+			all.forEach((p, i) => (i ? path.lineTo(p.x, p.y) : path.moveTo(p.x, p.y)))
+			if (t.closed) path.closePath()
+		}
+		ctx.lineWidth = 5 * dpr
+		ctx.strokeStyle = chalk
+		ctx.stroke(path)
+		ctx.setLineDash(marks[t.is].dash.map((n) => n * dpr))
+		ctx.lineWidth = 2 * dpr
+		ctx.strokeStyle = marks[t.is].colour
+		ctx.stroke(path)
+		ctx.setLineDash([])
+		if (t.is === 'way') for (const p of all) dot(ctx, p, 3 * dpr, cobalt)
+		if (t.is === 'shot') dot(ctx, all[all.length - 1], 4 * dpr, '#b1442c')
+	}
+}
+
+function dot(ctx: Context, p: Point, radius: number, colour: string) {
+	ctx.beginPath()
+	ctx.arc(p.x, p.y, radius, 0, Math.PI * 2)
+	ctx.lineWidth = 3
+	ctx.strokeStyle = chalk
+	ctx.stroke()
+	ctx.fillStyle = colour
+	ctx.fill()
+}
+
+/** Draws the handles of what is selected. */
+export function drawHandles(ctx: Context, all: Handle[], dpr: number) {
+	for (const h of all) {
+		const s = (h.is === 'between' ? 3.5 : 5) * dpr
+		ctx.beginPath()
+		if (h.is === 'size') ctx.rect(h.at.x - s, h.at.y - s, 2 * s, 2 * s)
+		else if (h.is === 'facing') {
+			ctx.moveTo(h.at.x, h.at.y - s * 1.4)
+			ctx.lineTo(h.at.x + s * 1.4, h.at.y)
+			ctx.lineTo(h.at.x, h.at.y + s * 1.4)
+			ctx.lineTo(h.at.x - s * 1.4, h.at.y)
+			ctx.closePath()
+		} else ctx.arc(h.at.x, h.at.y, s, 0, Math.PI * 2)
+		ctx.lineWidth = 4 * dpr
+		ctx.strokeStyle = chalk
+		ctx.stroke()
+		ctx.lineWidth = 2 * dpr
+		ctx.strokeStyle = ink
+		ctx.stroke()
+		ctx.fillStyle = h.is === 'between' ? chalk : saffron
+		ctx.fill()
+	}
+}
+
+/** Draws what a dragged handle would make. */
+export function drawDraft(ctx: Context, m: MapInfo, view: View, d: Draft, h: Handle, dpr: number) {
+	const { entity: e } = d
+	const c = middleOf(e)
+	if (h.is === 'point' || h.is === 'between') {
+		const points = [c, ...(e.points ?? []).map((p) => ({ x: c.x + p.x, y: c.y + p.y }))]
+		drawTraces(ctx, view, [{ is: 'way', points, closed: false, radius: 0, setting: '' }], dpr)
+		return
+	}
+	if (h.is === 'setting') {
+		const n = Number(d.value) * m.cellWidth
+		const s = steps[e.facing]
+		const trace: Trace =
+			h.detail.handle === 'round'
+				? { is: 'ring', points: [c], closed: false, radius: n, setting: '' }
+				: {
+						is: 'way',
+						points: [
+							h.detail.handle === 'both' ? { x: c.x - s.x * n, y: c.y - s.y * n } : c,
+							{ x: c.x + s.x * n, y: c.y + s.y * n },
+						],
+						closed: false,
+						radius: 0,
+						setting: '',
+					}
+		drawTraces(ctx, view, [trace], dpr)
+		drawLabel(ctx, `${d.name} ${d.value}`, h.at.x, h.at.y - 18 * dpr, dpr, ink)
+		return
+	}
+	const r = boxOf(view, e)
+	ctx.lineWidth = 3 * dpr
+	ctx.strokeStyle = saffron
+	ctx.strokeRect(r.x, r.y, r.w, r.h)
+	if (h.is === 'size') {
+		const cells = `${round(e.w / m.cellWidth)} × ${round(e.h / m.cellHeight)}`
+		drawLabel(ctx, cells, r.x + r.w / 2, r.y - 14 * dpr, dpr, ink)
+	} else drawLabel(ctx, `looks ${e.facing}`, r.x + r.w / 2, r.y - 26 * dpr, dpr, ink)
+}
+
+const round = (n: number) => String(Math.round(n * 100) / 100)

@@ -1,0 +1,100 @@
+<script lang="ts">
+	import type { Entity } from '../core/types'
+	import { workspace } from '../workspace.svelte'
+
+	// What an entity is tied to: passages, rules, and what it travels along with.
+	let { one }: { one: Entity } = $props()
+	const w = workspace()
+	const m = $derived(w.map!)
+	const acts = $derived(w.project.acts(one.kind))
+	const leads = $derived(w.project.head.passages.find((p) => p.from.map === m.id && p.from.entity === one.id))
+	const comes = $derived(w.project.head.passages.filter((p) => p.to.map === m.id && p.to.entity === one.id))
+	const about = $derived(
+		w.project.head.rules.filter((r) => r.when.entity === one.id || r.then.some((s) => s.entity === one.id)),
+	)
+	const movers = $derived(
+		w.project
+			.entities(m.id)
+			.filter(
+				(e) =>
+					e.id !== one.id &&
+					['platform', 'walker', 'flyer', 'turner', 'character', 'faller', 'block'].includes(w.project.acts(e.kind)),
+			),
+	)
+
+	function rule() {
+		const on = acts === 'switch' ? 'use' : 'take'
+		const made = w.project.try('addRule', { when: { on, map: m.id, entity: one.id } })
+		if (made?.made) [w.rule, w.drawer] = [made.made, 'rules']
+	}
+</script>
+
+{#if acts === 'exit' || (acts === 'door' && leads)}
+	<div class="flex items-center gap-2">
+		{#if leads}
+			<button
+				class="min-w-0 grow truncate text-left text-cobalt underline"
+				onclick={() => w.goTo(leads.to.map, leads.to.entity)}
+			>
+				leads to {w.project.map(leads.to.map)?.name ?? 'a map that was removed'}
+			</button>
+		{:else}
+			<span class="grow text-brick">leads nowhere yet</span>
+		{/if}
+		<button class="button {leads ? '' : 'button-main'}" onclick={() => (w.joining = { map: m.id, entity: one.id })}>
+			{leads ? 'Change…' : 'Choose where…'}
+		</button>
+	</div>
+	{#if leads}
+		<button
+			class="button self-start"
+			aria-pressed={w.looking?.id === leads.id}
+			onclick={() => (w.looking = w.looking ? null : leads)}
+			>{w.looking?.id === leads.id ? 'Close the look-through' : 'Look through'}</button
+		>
+	{/if}
+{:else if acts === 'door'}
+	<button class="button self-start" onclick={() => (w.joining = { map: m.id, entity: one.id })}
+		>Let it lead somewhere…</button
+	>
+{/if}
+{#each comes as p (p.id)}
+	<button
+		class="truncate text-left text-cobalt underline"
+		onclick={() => (p.from.entity ? w.goTo(p.from.map, p.from.entity) : w.show(p.from.map))}
+	>
+		comes from {w.project.entity(p.from.map, p.from.entity)?.name ??
+			(p.from.side ? `the ${p.from.side} edge` : 'an exit that was removed')}
+		on {w.project.map(p.from.map)?.name}
+	</button>
+{/each}
+{#if acts === 'switch'}
+	<p class="text-[12px] text-dim">Drag its round nub to a door to wire them.</p>
+{/if}
+{#each about as r (r.id)}
+	<button
+		class="border-l-2 border-cobalt pl-2 text-left hover:bg-well"
+		onclick={() => ([w.rule, w.drawer, w.cabinetOpen] = [r.id, 'rules', true])}
+	>
+		{r.sentence
+			.map((s) => s.text)
+			.join(' ')
+			.replaceAll(' ,', ',')}
+	</button>
+{/each}
+{#if acts === 'switch' || acts === 'collectible'}
+	<button class="button" onclick={rule}>New rule for it</button>
+{/if}
+{#if movers.length || one.carrier}
+	<label class="flex items-center gap-1.5"
+		><span class="w-20 shrink-0 {one.carrier ? 'font-semibold' : 'text-dim'}">travels with</span>
+		<select
+			class="field min-w-0 grow"
+			value={one.carrier ?? ''}
+			onchange={(e) => w.changeEntities('setField', { field: 'carrier', value: e.currentTarget.value })}
+		>
+			<option value="">nothing</option>
+			{#each movers as e (e.id)}<option value={e.id}>{e.name}</option>{/each}
+		</select>
+	</label>
+{/if}

@@ -1,0 +1,98 @@
+<script lang="ts">
+	import Undo from '@lucide/svelte/icons/undo'
+	import type { Detail } from '../core/types'
+	import { workspace } from '../workspace.svelte'
+	import MessagePreview from './MessagePreview.svelte'
+
+	// One setting of what is selected: its name, its value in the field that its
+	// type asks for, and the way back to what its kind says.
+	let { detail: d, set, reset }: { detail: Detail; set: (value: string) => void; reset?: () => void } = $props()
+	const w = workspace()
+	const spoken = $derived(d.type === 'text' && d.name === 'says')
+	const others = $derived(d.type === 'entity' && w.map ? w.project.entities(w.map.id) : [])
+
+	function write(input: HTMLInputElement | HTMLTextAreaElement) {
+		if (input.value.trim() !== d.value || d.mixed) set(input.value.trim())
+		// what was refused shows as it is
+		queueMicrotask(() => (input.value = d.mixed ? '' : d.value))
+	}
+
+	function keydown(e: KeyboardEvent & { currentTarget: HTMLInputElement }) {
+		e.stopPropagation()
+		if (e.key === 'Escape') e.currentTarget.value = d.value
+		if (e.key === 'Enter' || e.key === 'Escape') e.currentTarget.blur()
+	}
+</script>
+
+<div class="flex min-h-7 items-center gap-1.5" title={d.help}>
+	<span class="w-[84px] shrink-0 leading-tight {d.differs ? 'font-semibold' : 'text-dim'}">{d.name}</span>
+	<span class="flex min-w-0 grow items-center gap-1">
+		{#if d.type === 'yes/no'}
+			<label class="flex grow items-center gap-1.5">
+				<input
+					type="checkbox"
+					class="accent-glaze"
+					aria-label={d.name}
+					checked={d.value === 'yes'}
+					indeterminate={d.mixed}
+					onchange={(e) => set(e.currentTarget.checked ? 'yes' : 'no')}
+				/>
+				{d.mixed ? 'differs' : d.value}
+			</label>
+		{:else if d.type === 'choice'}
+			<select
+				class="field min-w-0 grow"
+				aria-label={d.name}
+				value={d.mixed ? '' : d.value}
+				onchange={(e) => set(e.currentTarget.value)}
+			>
+				{#if d.mixed}<option value="" disabled>differs</option>{/if}
+				{#each d.choices ?? [] as c (c)}<option value={c}>{c}</option>{/each}
+			</select>
+		{:else if d.type === 'entity'}
+			<select
+				class="field min-w-0 grow"
+				aria-label={d.name}
+				value={d.mixed ? '?' : d.value}
+				onchange={(e) => set(e.currentTarget.value)}
+			>
+				{#if d.mixed}<option value="?" disabled>differs</option>{/if}
+				<option value="">none</option>
+				{#each others as o (o.id)}
+					{#if d.name !== 'path' || w.project.kind(o.kind)?.ways}<option value={o.id}>{o.name}</option>{/if}
+				{/each}
+			</select>
+		{:else if d.type === 'colour'}
+			<input
+				type="color"
+				class="h-7 w-10 grow"
+				aria-label={d.name}
+				value={d.value || '#000000'}
+				onchange={(e) => set(e.currentTarget.value)}
+			/>
+		{:else if spoken}
+			<MessagePreview value={d.mixed ? '' : d.value} mixed={d.mixed} change={set} />
+		{:else}
+			{#key `${d.value} ${d.mixed}`}
+				<input
+					class="field min-w-0 grow {d.type === 'number' ? 'font-mono' : ''}"
+					aria-label={d.name}
+					placeholder={d.mixed ? 'differs' : ''}
+					value={d.mixed ? '' : d.value}
+					inputmode={d.type === 'number' ? 'decimal' : undefined}
+					onblur={(e) => write(e.currentTarget)}
+					onkeydown={keydown}
+				/>
+			{/key}
+			{#if d.unit}<span class="max-w-14 shrink-0 truncate text-[11px] text-dim">{d.unit}</span>{/if}
+		{/if}
+	</span>
+	{#if reset}
+		<button
+			class="button-plain w-6 {d.differs ? '' : 'invisible'}"
+			aria-label="Put back {d.name}"
+			title="Put back what its kind says"
+			onclick={reset}><Undo size={14} /></button
+		>
+	{/if}
+</div>

@@ -1,0 +1,376 @@
+<script lang="ts">
+	import Trash2 from '@lucide/svelte/icons/trash-2'
+	import X from '@lucide/svelte/icons/x'
+	import type { Kind, Setting } from '../core/types'
+	import GripPicture from '../hand/GripPicture.svelte'
+	import { glyphs } from '../canvas/glyphs'
+	import { workspace } from '../workspace.svelte'
+	import KindPicture from './KindPicture.svelte'
+
+	// One kind: what all entities of it have in common. Built-in ones are shown as
+	// they are; one's own are made from them.
+	let { kind: k, add }: { kind: Kind; add: (from: string) => void } = $props()
+	const w = workspace()
+	const own = $derived(k.glyph !== k.id)
+	const from = $derived(w.project.kind(k.of))
+	const numbers = [
+		{ field: 'mapLeast', label: 'at least on a map' },
+		{ field: 'mapMost', label: 'at most on a map' },
+		{ field: 'projectLeast', label: 'at least in the project' },
+		{ field: 'projectMost', label: 'at most in the project' },
+	] as const
+	const traits = [
+		{ field: 'area', label: 'covers an area of cells' },
+		{ field: 'resizes', label: 'can be resized' },
+		{ field: 'faces', label: 'looks into a direction' },
+		{ field: 'turns', label: 'can be turned and flipped' },
+		{ field: 'tints', label: 'can be tinted and made faint' },
+		{ field: 'ways', label: 'has points that something follows' },
+		{ field: 'solid', label: 'is solid' },
+	] as const
+	const types = $derived(w.project.head.propertyTypes)
+	const first: Record<string, string> = { number: '0', 'yes/no': 'no', colour: '#ffffff' }
+
+	const put = (to: Partial<Kind>) => w.project.try('changeKind', { ...k, ...to })
+	const whole = (e: { currentTarget: HTMLInputElement }) => Math.trunc(e.currentTarget.valueAsNumber) || 0
+	const words = (text: string) => [
+		...new Set(
+			text
+				.split(',')
+				.map((s) => s.trim())
+				.filter(Boolean),
+		),
+	]
+	const setting = (i: number, to: Partial<Setting>) =>
+		put({ settings: k.settings.map((s, n) => (n === i ? { ...s, ...to } : s)) })
+
+	function addSetting() {
+		const names = k.settings.map((s) => s.name)
+		let n = names.length + 1
+		while (names.includes(`Setting ${n}`)) n++
+		const s: Setting = {
+			name: `Setting ${n}`,
+			type: 'text',
+			default: '',
+			choices: [],
+			unit: '',
+			help: '',
+			least: 0,
+			most: 0,
+			handle: '',
+		}
+		put({ settings: [...k.settings, s] })
+	}
+
+	function retype(i: number, type: string) {
+		const choices = type === 'choice' ? ['first', 'second'] : []
+		setting(i, { type, choices, default: choices[0] ?? first[type] ?? '', least: 0, most: 0, handle: '' })
+	}
+
+	function remove() {
+		const made = w.project.try('removeKind', k.id)
+		if (!made) return
+		w.kindId = ''
+		w.notices.say(`${made.text}: entities of it became ${from?.name ?? 'decorations'}.`, 'plain', {
+			label: 'Undo',
+			run: () => void w.project.undo(),
+		})
+	}
+
+	// what was refused shows as it is
+	const back = (e: { currentTarget: HTMLInputElement }, is: () => string | number) =>
+		queueMicrotask(() => (e.currentTarget.value = String(is())))
+</script>
+
+<div class="flex max-w-[760px] flex-col gap-4 p-5">
+	<div class="flex items-center gap-3">
+		<GripPicture grip={{ what: 'entity', kind: k.id, shape: 'freehand' }} size={40} />
+		<div class="min-w-0 grow">
+			{#if own}
+				{#key k.name}
+					<input
+						class="field w-full text-[16px] font-semibold"
+						value={k.name}
+						maxlength="80"
+						aria-label="Name of the kind"
+						onchange={(e) => {
+							const input = e.currentTarget
+							put({ name: input.value })
+							queueMicrotask(() => (input.value = k.name))
+						}}
+					/>
+				{/key}
+			{:else}
+				<h1 class="text-[16px] font-semibold">{k.name}</h1>
+			{/if}
+			<p class="text-dim">
+				{own ? (from ? `Behaves as ${from.name.toLowerCase()}` : 'From nothing') : 'Built in'} · {k.help}
+			</p>
+		</div>
+		<button class="button {own ? '' : 'button-main'}" onclick={() => add(k.id)}
+			>{own ? 'Copy' : 'Make one of your own from it'}</button
+		>
+		{#if own}
+			<button class="button hover:text-brick" onclick={remove}><Trash2 size={14} /> Delete</button>
+		{/if}
+	</div>
+	{#if own}
+		<div class="grid grid-cols-2 gap-x-8 gap-y-4">
+			<div class="flex flex-col gap-1.5" role="group" aria-label="About it">
+				<h2 class="heading">About it</h2>
+				<label class="flex items-center gap-2"
+					><span class="w-20 text-dim">Help</span>
+					<input class="field grow" value={k.help} onchange={(e) => put({ help: e.currentTarget.value })} />
+				</label>
+				<label class="flex items-center gap-2"
+					><span class="w-20 text-dim">Tags</span>
+					<input
+						class="field grow"
+						value={(k.tags ?? []).join(', ')}
+						placeholder="words, with commas between"
+						onchange={(e) => put({ tags: words(e.currentTarget.value) })}
+					/>
+				</label>
+				<label class="flex items-center gap-2"
+					><span class="w-20 text-dim">Category</span>
+					<input
+						class="field grow"
+						value={k.category}
+						onchange={(e) => put({ category: e.currentTarget.value.trim() })}
+					/>
+				</label>
+				<label class="flex items-center gap-2"
+					><span class="w-20 text-dim">On layers</span>
+					<input
+						class="field grow"
+						value={(k.layers ?? []).join(', ')}
+						placeholder="all layers of entities"
+						onchange={(e) => put({ layers: words(e.currentTarget.value) })}
+					/>
+				</label>
+				<label class="flex items-center gap-2"
+					><span class="w-20 text-dim">State</span>
+					<input
+						class="field grow"
+						value={k.state}
+						placeholder="none; or as: Lit at the start"
+						onchange={(e) => put({ state: e.currentTarget.value })}
+					/>
+				</label>
+				<div class="flex flex-col pt-1">
+					{#each traits as t (t.field)}
+						<label class="flex items-center gap-2">
+							<input
+								type="checkbox"
+								class="accent-glaze"
+								checked={k[t.field]}
+								onchange={(e) => put({ [t.field]: e.currentTarget.checked })}
+							/>
+							{t.label}
+						</label>
+					{/each}
+				</div>
+			</div>
+			<div class="flex flex-col gap-1.5">
+				<KindPicture kind={k} {put} />
+				<div class="flex items-center gap-2">
+					<span class="w-20 text-dim">Glyph</span>
+					<select
+						class="field min-w-0 grow"
+						aria-label="Glyph"
+						value={k.glyph}
+						onchange={(e) => put({ glyph: e.currentTarget.value })}
+					>
+						<option value="">plain</option>
+						{#each Object.keys(glyphs) as g (g)}<option value={g}>{w.project.kind(g)?.name ?? g}</option>{/each}
+					</select>
+					<input
+						type="color"
+						class="h-7 w-10"
+						aria-label="Colour of the glyph"
+						value={k.colour || w.scene.colourOf(k.id)}
+						onchange={(e) => put({ colour: e.currentTarget.value })}
+					/>
+				</div>
+				<h2 class="pt-2 heading">Box, in pixels</h2>
+				<div class="flex flex-wrap items-center gap-1.5">
+					{#each [{ f: 'w', l: 'width' }, { f: 'h', l: 'height' }] as const as o (o.f)}
+						<label class="flex items-center gap-1"
+							>{o.l}
+							<input
+								class="field w-16 font-mono"
+								type="number"
+								min="0"
+								value={k[o.f]}
+								onchange={(e) => {
+									put({ [o.f]: whole(e) })
+									back(e, () => k[o.f])
+								}}
+							/></label
+						>
+					{/each}
+					<span class="text-[12px] text-dim">0 is a cell</span>
+				</div>
+				<div class="flex flex-wrap items-center gap-1.5">
+					<span class="text-dim">body</span>
+					{#each ['x', 'y', 'w', 'h'] as const as f (f)}
+						<label class="flex items-center gap-1"
+							>{f}
+							<input
+								class="field w-12 px-1.5 font-mono"
+								type="number"
+								min="0"
+								aria-label="Body {f}"
+								value={k.body[f]}
+								onchange={(e) => {
+									put({ body: { ...k.body, [f]: whole(e) } })
+									back(e, () => k.body[f])
+								}}
+							/></label
+						>
+					{/each}
+				</div>
+				<label class="flex items-center gap-2"
+					>stands on its cell
+					<select
+						class="field grow"
+						value={`${k.anchorX} ${k.anchorY}`}
+						onchange={(e) => {
+							const [x, y] = e.currentTarget.value.split(' ').map(Number)
+							put({ anchorX: x, anchorY: y })
+						}}
+					>
+						<option value="50 100">with its lower middle</option>
+						<option value="50 50">with its middle</option>
+						<option value="0 0">with its top left</option>
+						<option value="50 0">with its upper middle</option>
+						<option value="0 100">with its lower left</option>
+						<option value="100 100">with its lower right</option>
+						<option value="100 0">with its top right</option>
+					</select>
+				</label>
+				<h2 class="pt-2 heading">How many</h2>
+				<div class="grid grid-cols-2 gap-1.5">
+					{#each numbers as o (o.field)}
+						<label class="flex flex-col text-[12px] text-dim"
+							>{o.label}
+							<input
+								class="field font-mono"
+								type="number"
+								min="0"
+								value={k[o.field]}
+								onchange={(e) => {
+									put({ [o.field]: whole(e) })
+									back(e, () => k[o.field])
+								}}
+							/></label
+						>
+					{/each}
+				</div>
+			</div>
+		</div>
+	{/if}
+	<div class="flex flex-col gap-1.5" role="group" aria-label="Settings">
+		<h2 class="heading">Settings of each {k.name.toLowerCase()}</h2>
+		{#if !k.settings.length}<p class="text-dim">None: all of them are alike.</p>{/if}
+		{#each k.settings as s, i (i)}
+			{#if own}
+				<div class="grid grid-cols-[1fr_96px_1fr_80px_28px] items-center gap-1.5 border-l-2 border-line pl-2">
+					{#key s.name}<input
+							class="field"
+							value={s.name}
+							maxlength="80"
+							aria-label="Name of setting {i + 1}"
+							onchange={(e) => setting(i, { name: e.currentTarget.value })}
+						/>{/key}
+					<select
+						class="field"
+						value={s.type}
+						aria-label="Type of {s.name}"
+						onchange={(e) => retype(i, e.currentTarget.value)}
+					>
+						{#each types as t (t)}<option value={t}>{t}</option>{/each}
+					</select>
+					{#key s.default}<input
+							class="field font-mono"
+							value={s.default}
+							placeholder="default"
+							aria-label="Default of {s.name}"
+							onchange={(e) => {
+								const input = e.currentTarget
+								setting(i, { default: input.value.trim() })
+								queueMicrotask(() => (input.value = k.settings[i]?.default ?? ''))
+							}}
+						/>{/key}
+					<input
+						class="field"
+						value={s.unit}
+						placeholder="unit"
+						aria-label="Unit of {s.name}"
+						onchange={(e) => setting(i, { unit: e.currentTarget.value })}
+					/>
+					<button
+						class="button-plain hover:text-brick"
+						aria-label="Take setting {s.name} away"
+						onclick={() => put({ settings: k.settings.filter((_, n) => n !== i) })}><X size={14} /></button
+					>
+					<input
+						class="col-span-2 field"
+						value={s.help}
+						placeholder="what it is for"
+						aria-label="Help of {s.name}"
+						onchange={(e) => setting(i, { help: e.currentTarget.value })}
+					/>
+					{#if s.type === 'choice'}
+						{#key s.choices?.join()}<input
+								class="col-span-2 field"
+								value={s.choices?.join(', ')}
+								aria-label="Choices of {s.name}"
+								onchange={(e) => {
+									const choices = words(e.currentTarget.value)
+									setting(i, { choices, default: choices.includes(s.default) ? s.default : (choices[0] ?? '') })
+								}}
+							/>{/key}
+					{:else if s.type === 'number'}
+						<span class="col-span-2 flex items-center gap-1 text-[12px] text-dim"
+							>from
+							<input
+								class="field w-16 font-mono"
+								type="number"
+								aria-label="Least {s.name}"
+								value={s.least}
+								onchange={(e) => setting(i, { least: whole(e), most: Math.max(whole(e), s.most) })}
+							/>
+							to
+							<input
+								class="field w-16 font-mono"
+								type="number"
+								aria-label="Most {s.name}"
+								value={s.most}
+								onchange={(e) => setting(i, { most: whole(e) })}
+							/>
+							<select
+								class="field w-24"
+								aria-label="Handle of {s.name}"
+								value={s.handle}
+								onchange={(e) => setting(i, { handle: e.currentTarget.value as Setting['handle'] })}
+							>
+								<option value="">no handle</option>
+								<option value="round">ring around</option>
+								<option value="ahead">end ahead</option>
+								<option value="both">both sides</option>
+							</select>
+						</span>
+					{/if}
+				</div>
+			{:else}
+				<div class="flex items-baseline gap-3 border-l-2 border-line pl-2">
+					<b class="w-32 shrink-0">{s.name}</b>
+					<span class="w-28 shrink-0 truncate font-mono text-[12px]">{s.default || '—'} {s.unit}</span>
+					<span class="text-dim">{s.help}{s.type === 'choice' ? `: ${s.choices?.join(', ')}` : ''}</span>
+				</div>
+			{/if}
+		{/each}
+		{#if own}<button class="button self-start" onclick={addSetting}>Add a setting</button>{/if}
+	</div>
+</div>

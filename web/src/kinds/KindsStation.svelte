@@ -1,0 +1,99 @@
+<script lang="ts">
+	import Pin from '@lucide/svelte/icons/pin'
+	import Plus from '@lucide/svelte/icons/plus'
+	import Search from '@lucide/svelte/icons/search'
+	import type { Kind } from '../core/types'
+	import GripPicture from '../hand/GripPicture.svelte'
+	import { workspace } from '../workspace.svelte'
+	import KindPanel from './KindPanel.svelte'
+	import KindUses from './KindUses.svelte'
+	import { groupsOf } from './groups'
+
+	// The kinds of entity: those that come with Azzel, and the designer's own.
+	const w = workspace()
+	let query = $state('')
+	const groups = $derived(groupsOf(w.project.head, query))
+	const shown = $derived(groups.flatMap((g) => g.kinds))
+	const kind = $derived(w.project.kind(w.kindId) ?? shown[0] ?? w.project.head.kinds[0])
+	const pinned = $derived(new Set(w.project.head.project.pins ?? []))
+	const counts = $derived.by(() => {
+		void w.project.entityTurn
+		const out: Record<string, number> = {}
+		for (const m of w.project.head.maps) for (const e of w.project.entities(m.id)) out[e.kind] = (out[e.kind] ?? 0) + 1
+		return out
+	})
+
+	function add(from: string) {
+		const made = w.project.try('addKind', { from, name: '' })
+		if (made?.made) [w.kindId, query] = [made.made, '']
+	}
+
+	function keys(e: KeyboardEvent, k: Kind) {
+		const step = e.key === 'ArrowDown' ? 1 : e.key === 'ArrowUp' ? -1 : 0
+		const next = shown[shown.indexOf(k) + step]
+		if (!step || !next) return
+		e.preventDefault()
+		w.kindId = next.id
+		document.getElementById(`kind-${next.id}`)?.focus()
+	}
+</script>
+
+<div class="grid min-h-0 grid-cols-[264px_minmax(0,1fr)_260px]">
+	<aside class="flex min-h-0 flex-col border-r border-line" aria-label="Kinds">
+		<div class="flex flex-col gap-2 p-2">
+			<button class="button button-main" onclick={() => add('')}><Plus size={15} /> A kind from nothing</button>
+			<label class="flex field items-center gap-2 focus-within:border-glaze">
+				<Search size={14} class="shrink-0 text-dim" />
+				<input
+					class="w-full min-w-0 bg-transparent outline-none placeholder:text-dim"
+					type="search"
+					placeholder="Search kinds and tags"
+					aria-label="Search kinds"
+					bind:value={query}
+				/>
+			</label>
+		</div>
+		<div class="min-h-0 grow overflow-y-auto pb-2">
+			{#each groups as g (g.name)}
+				<h2 class="px-3 pt-2 pb-1 heading">{g.name}</h2>
+				<ul aria-label={g.name}>
+					{#each g.kinds as k (k.id)}
+						<li class="flex items-center {kind?.id === k.id ? 'bg-well' : ''}">
+							<button
+								id="kind-{k.id}"
+								class="flex min-w-0 grow items-center gap-2 px-3 py-1 text-left hover:bg-well {kind?.id === k.id
+									? 'font-semibold'
+									: ''}"
+								aria-current={kind?.id === k.id ? 'true' : undefined}
+								onclick={() => (w.kindId = k.id)}
+								onkeydown={(e) => keys(e, k)}
+							>
+								<GripPicture grip={{ what: 'entity', kind: k.id, shape: 'freehand' }} size={22} />
+								<span class="min-w-0 grow truncate">{k.name}</span>
+								<span class="font-mono text-[11px] text-dim">{counts[k.id] ?? ''}</span>
+							</button>
+							<button
+								class="button-plain w-7 {pinned.has(k.id) ? 'text-glaze' : 'opacity-40'}"
+								aria-label="{pinned.has(k.id) ? 'Unpin' : 'Pin'} {k.name}"
+								aria-pressed={pinned.has(k.id)}
+								title="Offered first everywhere"
+								onclick={() => w.project.try('pinKind', { id: k.id, pinned: !pinned.has(k.id) })}
+								><Pin size={14} /></button
+							>
+						</li>
+					{/each}
+				</ul>
+			{:else}
+				<p class="p-3 text-dim">No kind is called that.</p>
+			{/each}
+		</div>
+	</aside>
+	{#if kind}
+		<section class="min-h-0 overflow-y-auto" aria-label="Kind {kind.name}">
+			{#key kind.id}<KindPanel {kind} {add} />{/key}
+		</section>
+		<aside class="flex min-h-0 flex-col overflow-y-auto border-l border-line" aria-label="Where it is used">
+			<KindUses {kind} />
+		</aside>
+	{/if}
+</div>
