@@ -2,6 +2,7 @@ package demo
 
 import (
 	"azzel/core/author"
+	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/play"
@@ -12,7 +13,7 @@ import (
 // The demo has no exit without a passage and nothing standing in a wall.
 func TestProjectIsSound(t *testing.T) {
 	d := Project(Coast(), fmt.Sprintf("%064x", 1))
-	if d.Maps.Len() != 3 || d.Passages.Len() != 4 || d.Rules.Len() != 7 || d.Materials.Len() != 3 || d.Motifs.Len() != 2 {
+	if d.Maps.Len() != 5 || d.Passages.Len() != 8 || d.Rules.Len() != 7 || d.Materials.Len() != 3 || d.Motifs.Len() != 2 {
 		t.Fatalf("%d maps, %d passages, %d rules", d.Maps.Len(), d.Passages.Len(), d.Rules.Len())
 	}
 	for _, m := range d.Maps.All() {
@@ -25,6 +26,13 @@ func TestProjectIsSound(t *testing.T) {
 		if play.Warning(d, m.ID) != "" {
 			t.Errorf("nothing on %s is solid", m.Name)
 		}
+	}
+	c := chart.New(d, nil)
+	for _, f := range c.Findings() {
+		t.Error(f.Text)
+	}
+	if s := c.Seams(); len(s) != 1 || len(s[0].Open) == 0 || s[0].Why != "" {
+		t.Errorf("the seams are %+v", s)
 	}
 	if again, err := document.Decode(d.Encode()); err != nil || again.Hash() != d.Hash() {
 		t.Errorf("the demo does not survive being stored: %v", err)

@@ -22,13 +22,36 @@ func Project(s *Sheet, picture string) *document.Document {
 		c, err := author.AddMaterial(d, m)
 		d = do(d, c, err)
 	}
-	q, p, b := quay(s), pans(s), brineHouse(s)
+	for _, k := range ownKinds(s) {
+		d = do(d, author.Change{Do: []edit.Primitive{edit.Insert(edit.Ref{Type: edit.TypeKind, ID: k.ID}, k)}}, nil)
+	}
+	q, p, b, shaft, lamp := quay(s), pans(s), brineHouse(s), pumpShaft(s), lampRoom(s)
 	d = q.add(d, "Quay")
 	d = p.add(d, "Pans")
 	d = b.add(d, "Brine House")
+	d = shaft.add(d, "Pump Shaft")
+	d = lamp.add(d, "Lamp Room")
+	// the Quay and the Pans touch; the others lie where their ways are short
+	chart := map[document.ID]grid.Point{q.m.ID: {}, p.m.ID: {X: q.w * side, Y: side}, b.m.ID: {X: 10 * side, Y: (q.h + 3) * side},
+		shaft.m.ID: {X: 38 * side, Y: (q.h + 3) * side}, lamp.m.ID: {X: 64 * side, Y: (q.h + 12) * side}}
+	c, err = author.PlaceMaps(d, chart, 0)
+	d = do(d, c, err)
+	for _, set := range []struct {
+		c           *canvas
+		name, value string
+	}{{shaft, document.MapView, document.SeenFromSide}, {shaft, "darkness", "55"}, {b, "darkness", "20"}, {lamp, "camera", "shows all of the map"}} {
+		c, err := author.SetMapSetting(d, d.Maps.Get(set.c.m.ID), set.name, &set.value)
+		d = do(d, c, err)
+	}
 	d = motif(d, q, "Warden’s house", grid.Rect{X: 19, Y: 6, W: 7, H: 4})
 	d = motif(d, q, "Crates", grid.Rect{X: 27, Y: 11, W: 3, H: 2})
 	c, err = author.Join(d, author.Way{From: end(q, "To the brine house"), To: b.m.ID, At: grid.Point{X: 8, Y: 12}, Facing: document.Up, Back: true})
+	d = do(d, c, err)
+	c, err = author.Join(d, author.Way{From: end(b, "Hatch"), To: shaft.m.ID, At: grid.Point{X: 5, Y: 5}, Facing: document.Down})
+	d = do(d, c, err)
+	c, err = author.Join(d, author.Way{From: end(shaft, "Out by the hatch"), To: b.m.ID, At: grid.Point{X: 18, Y: 10}, Facing: document.Down})
+	d = do(d, c, err)
+	c, err = author.Join(d, author.Way{From: end(shaft, "Up to the lamp"), To: lamp.m.ID, At: grid.Point{X: 4, Y: 7}, Facing: document.Right, Back: true})
 	d = do(d, c, err)
 	c, err = author.Join(d, author.Way{From: end(q, "To the pans"), To: p.m.ID, At: grid.Point{X: 1, Y: 13}, Facing: document.Right, Back: true})
 	d = do(d, c, err)

@@ -86,6 +86,20 @@ func (s *Sheet) animate(name string, ms int, frames ...string) {
 	slices.SortFunc(s.infos, func(a, b document.TileInfo) int { return a.Tile - b.Tile })
 }
 
+// is says what the ground of a tile is.
+func (s *Sheet) is(name, ground string) {
+	for i := range s.infos {
+		if s.infos[i].Tile == s.ids[name] {
+			s.infos[i].Is = ground
+			return
+		}
+	}
+	info := document.NewTileInfo(s.ids[name])
+	info.Is = ground
+	s.infos = append(s.infos, info)
+	slices.SortFunc(s.infos, func(a, b document.TileInfo) int { return a.Tile - b.Tile })
+}
+
 // cornerForms are the corners that the bits of a corner set's mask stand for.
 var cornerForms = [4]material.Form{material.NW, material.NE, material.SW, material.SE}
 
@@ -274,6 +288,14 @@ func Coast() *Sheet {
 	s.put("inner wall", true, wall(1))
 	s.put("inner top", true, innerTop())
 	s.heroRow()
+	s.worksRow()
+	for _, name := range []string{"rungs"} {
+		s.is(name, document.GroundLadder)
+	}
+	for _, name := range []string{"sump", "sump top", "sea 1", "sea 2", "deep", "deep 2"} {
+		s.is(name, document.GroundWater)
+	}
+	s.is("saw", document.GroundHazard)
 	s.sets = []set{
 		{name: "Sea", is: "water", corners: "sea", whole: []string{"sea 1", "sea 1", "sea 2"}, beyond: true,
 			counts: []string{"deep", "deep 2", "planks", "planks 2", "deck edge"}},

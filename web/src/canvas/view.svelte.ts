@@ -4,7 +4,7 @@ import type { MapInfo, Point, Rect } from '../core/types'
 const mapScales = [1 / 16, 1 / 8, 1 / 4, 1 / 2, 1, 2, 3, 4, 6, 8, 12, 16, 24]
 
 /** The chart goes farther out, and no nearer than the pixels of the maps. */
-export const chartScales = [1 / 64, 1 / 32, 1 / 16, 1 / 8, 1 / 4, 1 / 2, 1, 2, 3, 4]
+export const chartScales = [1 / 64, 1 / 32, 1 / 16, 1 / 8, 3 / 16, 1 / 4, 3 / 8, 1 / 2, 3 / 4, 1, 2, 3, 4]
 
 /** What part of a map is seen: x and y are the map pixel at the top left, all sizes in device pixels. */
 export class View {

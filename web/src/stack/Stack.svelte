@@ -127,19 +127,19 @@
 	/>
 	<MapList />
 	<div class="flex h-8 items-center border-t border-line pl-2">
-		<h2 class="grow heading" id="stack-heading">
+		<div class="flex grow gap-2" role="group" aria-label="What is listed">
 			<button
-				class="heading {w.listing ? 'text-dim' : ''}"
+				class="h-7 heading {w.listing ? 'text-dim' : 'underline decoration-glaze decoration-2 underline-offset-4'}"
 				aria-pressed={!w.listing}
 				onclick={() => (w.listing = false)}>Stack</button
 			>
 			<button
-				class="pl-1.5 heading {w.listing ? '' : 'text-dim'}"
+				class="h-7 heading {w.listing ? 'underline decoration-glaze decoration-2 underline-offset-4' : 'text-dim'}"
 				aria-pressed={w.listing}
 				title="The entities of this map as a list"
 				onclick={() => (w.listing = true)}>Entities</button
 			>
-		</h2>
+		</div>
 		<Menu choices={kinds} side="bottom">
 			{#snippet trigger()}
 				<DropdownMenu.Trigger class="button-plain" aria-label="Add a layer" disabled={!w.map}

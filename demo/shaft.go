@@ -1,0 +1,131 @@
+package demo
+
+import (
+	"azzel/core/document"
+	"azzel/core/grid"
+)
+
+// pumpShaft is seen from the side: gantries over black water, a ladder, a lift.
+func pumpShaft(s *Sheet) *canvas {
+	c := newCanvas(s, 22, 30)
+	c.box(c.ground, 0, 0, c.w, c.h, "shaft back", "shaft back", "shaft back 2")
+	inside := func(x, y int) bool {
+		left, right := 2+noise(0, y/4, 61, 2), c.w-3-noise(1, y/5, 62, 2)
+		return y > 1 && y < c.h-1 && x >= left && x <= right
+	}
+	for y := range c.h {
+		for x := range c.w {
+			if !inside(x, y) {
+				c.put(c.things, x, y, []string{"shaft rock", "shaft rock 2"}[noise(x, y, 63, 2)])
+			}
+		}
+	}
+	shelf := func(x, y, w int) { c.box(c.things, x, y, w, 1, "shaft rock", "shaft rock 2") }
+	// the way in above, from the house
+	shelf(2, 6, 6)
+	shelf(14, 9, 6)
+	shelf(2, 14, 5)
+	shelf(13, 19, 7)
+	shelf(2, 24, 9)
+	for _, g := range [][3]int{{9, 11, 4}, {8, 17, 3}, {6, 20, 4}} {
+		c.box(c.above, g[0], g[1], g[2], 1, "gantry")
+	}
+	for y := 7; y < 14; y++ {
+		c.put(c.above, 5, y, "rungs")
+	}
+	for y := 15; y < 24; y++ {
+		c.put(c.above, 4, y, "rungs")
+	}
+	for y := 2; y < 27; y++ {
+		if y != 12 && y != 22 {
+			c.put(c.above, 11, y, "pipe")
+		}
+	}
+	c.put(c.above, 11, 12, "pipe foot")
+	c.put(c.above, 11, 22, "pipe foot")
+	for x := range c.w {
+		if inside(x, 27) && c.things[27*c.w+x] == 0 {
+			c.put(c.above, x, 27, "sump top")
+			c.put(c.above, x, 28, "sump")
+		}
+	}
+	for _, x := range []int{15, 16} {
+		c.put(c.above, x, 18, "saw")
+	}
+	c.entity("ladder", "Upper ladder", 5, 7, 1, 7, document.Down)
+	c.entity("ladder", "Lower ladder", 4, 15, 1, 9, document.Down)
+	way := c.entity(document.KindPath, "Way of the lift", 12, 25, 1, 1, document.Down)
+	way.Points = []grid.Point{{Y: -4 * side}, {X: 4 * side, Y: -4 * side}}
+	along := []document.Value{{Name: "path", Value: string(way.ID)}}
+	lift := c.entity(document.KindPlatform, "Lift", 12, 25, 2, 1, document.Up)
+	lift.Values = along
+	carrier := lift.ID
+	c.entity("hazard", "Saw", 15, 18, 2, 1, document.Down)
+	c.entity("water", "Sump", 4, 27, 14, 2, document.Down).Values = []document.Value{{Name: "does", Value: "drowns"}}
+	c.entity(document.KindCollectible, "Salt crystal", 17, 8, 1, 1, document.Down)
+	ride := c.entity(document.KindCollectible, "Salt crystal 2", 12, 24, 1, 1, document.Down)
+	ride.Carrier = carrier
+	c.entity(lanternKind, "Lantern", 3, 3, 1, 1, document.Down)
+	c.entity(lanternKind, "Lantern 2", 18, 16, 1, 1, document.Down)
+	c.entity(document.KindExit, "Up to the lamp", 18, 18, 1, 1, document.Down)
+	c.entity(document.KindExit, "Out by the hatch", 3, 5, 1, 1, document.Down)
+	c.entity("checkpoint", "Landing", 15, 8, 1, 1, document.Down)
+	return c
+}
+
+// lampRoom is the end: the great lamp, and who keeps it.
+func lampRoom(s *Sheet) *canvas {
+	c := newCanvas(s, 16, 12)
+	c.box(c.things, 0, 0, c.w, c.h, "inner top")
+	for y := 2; y < 10; y++ {
+		in := max(0, 4-y) + max(0, y-8)
+		for x := 2 + in; x < 14-in; x++ {
+			c.things[y*c.w+x] = 0
+			c.put(c.ground, x, y, "cobbles 2")
+			if y == 2 || c.things[(y-1)*c.w+x] != 0 && y < 5 {
+				c.put(c.things, x, y, "stone")
+			}
+		}
+	}
+	c.box(c.ground, 6, 5, 4, 3, "rug")
+	c.put(c.things, 7, 4, "lens left")
+	c.put(c.things, 8, 4, "lens right")
+	c.put(c.things, 3, 7, "shelf")
+	c.put(c.things, 12, 7, "barrel")
+	c.entity("goal", "The lamp is lit", 7, 5, 2, 1, document.Down)
+	keeper := c.entity(keeperKind, "Lamp keeper", 10, 6, 1, 1, document.Left)
+	keeper.Values = []document.Value{{Name: "says", Value: "You are late, warden. The water is already at the second step. Give me the crystals, and hold the lantern while I trim the wick."}}
+	c.entity(lanternKind, "Lantern", 4, 5, 1, 1, document.Down)
+	c.entity(lanternKind, "Lantern 2", 11, 7, 1, 1, document.Down)
+	return c
+}
+
+// ownKinds are those of the demo that Azzel does not bring: like a built-in one
+// in everything but look and what is set.
+func ownKinds(s *Sheet) []document.Kind {
+	like := func(id, of, name, tile string) document.Kind {
+		k := document.Kind{}
+		for _, b := range document.Kinds {
+			if string(b.ID) == of {
+				k = b
+			}
+		}
+		k.ID, k.Of, k.Name, k.Look = document.ID(id), k.ID, name, s.Cell(number, tile)
+		k.Settings = append([]document.Setting{}, k.Settings...)
+		return k
+	}
+	lantern := like(lanternKind, "light", "Lantern", "lantern")
+	lantern.Help, lantern.Tags = "Burns all night", []string{"lamp"}
+	crab := like(crabKind, "walker", "Shore crab", "crab")
+	crab.Help, crab.Tags = "Goes sideways and pinches", []string{"shore"}
+	keeper := like(keeperKind, document.KindCharacter, "Keeper", "keeper")
+	keeper.Help, keeper.ProjectMost = "The lamp keeper; there is only one", 1
+	return []document.Kind{lantern, crab, keeper}
+}
+
+// The ids of the demo's own kinds.
+const (
+	lanternKind = "lanternlante"
+	crabKind    = "crabcrabcrab"
+	keeperKind  = "keeperkeeper"
+)
