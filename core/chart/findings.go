@@ -4,6 +4,8 @@ import (
 	"azzel/core/document"
 	"azzel/core/grid"
 	"fmt"
+	"maps"
+	"slices"
 )
 
 // Chart answers for one document; make one for each.
@@ -11,23 +13,51 @@ type Chart struct {
 	doc    *document.Document
 	solids *document.Solids
 	places map[document.ID]grid.Rect
-	seams  []Seam
-	facts  map[document.ID]*facts
-	before *Chart
+	// order is the maps in their order.
+	order []*document.Map
+	facts map[document.ID]*facts
+	// before is the chart that this one goes on from, when of the maps only what
+	// lies on those in changed differs; it is let go of when both were used.
+	before  *Chart
+	changed map[document.ID]bool
+
+	seams []Seam
+	ways  *ways
 }
 
 // New makes the chart of a document. From the chart of the document before it,
 // which may be nil, it takes what it knows of maps that did not change.
 func New(d *document.Document, before *Chart) *Chart {
-	c := &Chart{doc: d, solids: d.Solids(), places: Places(d), facts: map[document.ID]*facts{}}
-	if before != nil && d.Tilesets.Same(before.doc.Tilesets) && d.Zones.Same(before.doc.Zones) && d.Materials.Same(before.doc.Materials) && d.Kinds.Same(before.doc.Kinds) {
-		c.before = &Chart{doc: before.doc, facts: before.facts}
+	c := &Chart{doc: d, solids: d.Solids(), facts: map[document.ID]*facts{}}
+	if before != nil && before.before != nil {
+		before = before.before // nobody asked that one for its ways
 	}
+	if before != nil && d.Tilesets.Same(before.doc.Tilesets) && d.Zones.Same(before.doc.Zones) && d.Materials.Same(before.doc.Materials) && d.Kinds.Same(before.doc.Kinds) {
+		c.facts = before.facts
+		if d.Project == before.doc.Project && d.Maps.Len() == len(before.order) && c.goesOn(before) {
+			return c
+		}
+	}
+	c.places, c.order = Places(d), d.MapsInOrder()
 	return c
 }
 
-// Doc is the document that the chart answers for.
-func (c *Chart) Doc() *document.Document { return c.doc }
+// goesOn takes over from a chart when the maps are the same but for what lies on some.
+func (c *Chart) goesOn(before *Chart) bool {
+	c.changed = map[document.ID]bool{}
+	order := make([]*document.Map, len(before.order))
+	for i, old := range before.order {
+		m := c.doc.Maps.Get(old.ID)
+		if m == nil || m != old && !document.SameFields(old, m) {
+			return false
+		}
+		if order[i] = m; m != old {
+			c.changed[m.ID] = true
+		}
+	}
+	c.places, c.order, c.before = before.places, order, before
+	return true
+}
 
 // Solids is what stands in the way in the document.
 func (c *Chart) Solids() *document.Solids { return c.solids }
@@ -42,14 +72,8 @@ type facts struct {
 }
 
 func (c *Chart) factsOf(m *document.Map) *facts {
-	if f := c.facts[m.ID]; f != nil {
+	if f := c.facts[m.ID]; f != nil && f.of == m {
 		return f
-	}
-	if c.before != nil {
-		if f := c.before.facts[m.ID]; f != nil && f.of == m {
-			c.facts[m.ID] = f
-			return f
-		}
 	}
 	f := &facts{of: m, ends: map[document.ID]string{}}
 	c.facts[m.ID] = f
@@ -84,6 +108,9 @@ func (c *Chart) wrong(m *document.Map, e *document.Entity, begins bool) string {
 	return why
 }
 
+// Doc is the document that the chart answers for.
+func (c *Chart) Doc() *document.Document { return c.doc }
+
 // Place is where a map lies, in pixels of the chart.
 func (c *Chart) Place(id document.ID) grid.Rect { return c.places[id] }
 
@@ -112,13 +139,63 @@ type Finding struct {
 
 // Findings checks every way between the maps, by the order of the maps.
 func (c *Chart) Findings() []Finding {
-	w := ways{c: c, from: map[document.End][]*document.Passage{}, to: map[document.End]bool{}, in: map[document.ID]bool{}, out: map[document.ID]bool{}, after: map[document.ID]bool{}}
-	passages := c.doc.Passages.All()
-	for _, p := range passages {
-		w.from[p.From] = append(w.from[p.From], p)
-		w.to[p.To] = true
+	if c.ways == nil {
+		c.ways = c.waysFrom(c.before)
+		c.Seams()
+		c.before = nil
+	}
+	w := c.ways
+	out := []Finding{}
+	for _, m := range c.order {
+		out = append(out, w.ofMap[m.ID]...)
+	}
+	for _, p := range w.passages {
+		out = append(out, w.ofPassage[p.ID]...)
+	}
+	return out
+}
+
+// waysFrom checks the maps that changed since another chart and the passages at
+// them, or all where that chart cannot be gone on from.
+func (c *Chart) waysFrom(before *Chart) *ways {
+	if before == nil || before.ways == nil || !c.doc.Passages.Same(before.doc.Passages) || !c.sameSeams(before) {
+		return c.allWays()
+	}
+	w := *before.ways
+	w.c = c
+	w.ofMap, w.ofPassage = maps.Clone(w.ofMap), maps.Clone(w.ofPassage)
+	for _, m := range c.order {
+		if !c.changed[m.ID] || m.Template {
+			continue
+		}
+		delete(w.ofMap, m.ID)
+		w.check(m)
+		for _, p := range w.at[m.ID] {
+			delete(w.ofPassage, p.ID)
+			w.passage(p)
+		}
+	}
+	return &w
+}
+
+// sameSeams reports whether the same maps are open to each other as in another chart.
+func (c *Chart) sameSeams(before *Chart) bool {
+	a, b := before.Seams(), c.Seams()
+	return slices.EqualFunc(a, b, func(x, y Seam) bool {
+		return x.A == y.A && x.B == y.B && x.Closed == y.Closed && x.Why == y.Why && (len(x.Open) > 0) == (len(y.Open) > 0)
+	})
+}
+
+func (c *Chart) allWays() *ways {
+	w := &ways{c: c, from: map[document.End]bool{}, to: map[document.End]bool{}, in: map[document.ID]bool{}, out: map[document.ID]bool{},
+		after: map[document.ID]bool{}, at: map[document.ID][]*document.Passage{}, passages: c.doc.Passages.All(),
+		ofMap: map[document.ID][]Finding{}, ofPassage: map[document.ID][]Finding{}}
+	for _, p := range w.passages {
+		w.from[p.From], w.to[p.To] = true, true
+		w.at[p.From.Map] = append(w.at[p.From.Map], p)
 		if p.From.Map != p.To.Map {
 			w.out[p.From.Map], w.in[p.To.Map] = true, true
+			w.at[p.To.Map] = append(w.at[p.To.Map], p)
 		}
 	}
 	for _, s := range c.Seams() {
@@ -129,7 +206,7 @@ func (c *Chart) Findings() []Finding {
 		}
 	}
 	var before *document.Map
-	for _, m := range c.doc.MapsInOrder() {
+	for _, m := range c.order {
 		if m.Template {
 			continue
 		}
@@ -137,31 +214,39 @@ func (c *Chart) Findings() []Finding {
 		before = m
 		w.check(m)
 	}
-	for _, p := range passages {
+	for _, p := range w.passages {
 		w.passage(p)
 	}
-	if w.found == nil {
-		return []Finding{}
-	}
-	return w.found
+	return w
 }
 
+// ways is how the maps of a chart hang together.
 type ways struct {
-	c       *Chart
-	from    map[document.End][]*document.Passage
-	to      map[document.End]bool
-	in, out map[document.ID]bool
+	c *Chart
+	// from and to are the ends at which passages begin and end.
+	from, to map[document.End]bool
+	in, out  map[document.ID]bool
 	// after are the maps that finishing the one before starts.
-	after map[document.ID]bool
-	found []Finding
+	after    map[document.ID]bool
+	passages []*document.Passage
+	// at are the passages that begin or end on a map.
+	at        map[document.ID][]*document.Passage
+	ofMap     map[document.ID][]Finding
+	ofPassage map[document.ID][]Finding
 }
 
-func (w *ways) say(f Finding) { w.found = append(w.found, f) }
+func (w *ways) say(f Finding) {
+	if f.Passage != "" {
+		w.ofPassage[f.Passage] = append(w.ofPassage[f.Passage], f)
+	} else {
+		w.ofMap[f.Map] = append(w.ofMap[f.Map], f)
+	}
+}
 
 func (w *ways) check(m *document.Map) {
 	d, f := w.c.doc, w.c.factsOf(m)
 	for _, e := range f.exits {
-		if len(w.from[document.End{Map: m.ID, Entity: e.ID}]) == 0 {
+		if !w.from[document.End{Map: m.ID, Entity: e.ID}] {
 			w.say(Finding{What: LeadsNot, Map: m.ID, Entity: e.ID, Serious: true, Text: fmt.Sprintf("%s on %s leads nowhere yet.", e.Name, m.Name)})
 		}
 	}
@@ -171,7 +256,7 @@ func (w *ways) check(m *document.Map) {
 		}
 	}
 	for _, side := range document.Facings {
-		if m.Side(side) == document.SideExit && len(w.from[document.End{Map: m.ID, Side: side}]) == 0 {
+		if m.Side(side) == document.SideExit && !w.from[document.End{Map: m.ID, Side: side}] {
 			w.say(Finding{What: LeadsNot, Map: m.ID, Serious: true, Text: fmt.Sprintf("The %s edge of %s is an exit and leads nowhere yet.", side, m.Name)})
 		}
 	}

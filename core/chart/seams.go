@@ -34,8 +34,17 @@ func (c *Chart) Seams() []Seam {
 	if c.seams != nil {
 		return c.seams
 	}
+	if c.before != nil {
+		c.seams = slices.Clone(c.before.Seams())
+		for i, s := range c.seams {
+			if c.changed[s.A] || c.changed[s.B] {
+				c.seams[i], _ = c.seam(c.doc.Maps.Get(s.A), c.doc.Maps.Get(s.B))
+			}
+		}
+		return c.seams
+	}
 	c.seams = []Seam{}
-	maps := c.doc.MapsInOrder()
+	maps := c.order
 	// only maps that begin where another one ends can touch it
 	starts := map[[2]int][]int{}
 	for i, m := range maps {
@@ -47,7 +56,9 @@ func (c *Chart) Seams() []Seam {
 	for i, m := range maps {
 		r := c.places[m.ID]
 		for _, k := range append(slices.Clone(starts[[2]int{0, r.X + r.W}]), starts[[2]int{1, r.Y + r.H}]...) {
-			pairs = append(pairs, [2]int{min(i, k), max(i, k)})
+			if side, _, _ := touching(r, c.places[maps[k].ID]); side != "" && maps[k].Chart != nil && m.Chart != nil {
+				pairs = append(pairs, [2]int{min(i, k), max(i, k)})
+			}
 		}
 	}
 	slices.SortFunc(pairs, func(a, b [2]int) int { return cmp.Or(a[0]-b[0], a[1]-b[1]) })

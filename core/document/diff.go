@@ -43,7 +43,7 @@ func Diff(a, b *Document) Change {
 		if old == nil {
 			old = &Map{}
 		}
-		c.Head = c.Head || old.Layers.Len() != m.Layers.Len() || !sameFields(old, m)
+		c.Head = c.Head || old.Layers.Len() != m.Layers.Len() || !SameFields(old, m)
 		if !old.Entities.Same(m.Entities) {
 			c.Entities = append(c.Entities, m.ID)
 		}
@@ -52,8 +52,9 @@ func Diff(a, b *Document) Change {
 	return c
 }
 
-// sameFields compares what of two maps is neither layers nor entities.
-func sameFields(a, b *Map) bool {
+// SameFields reports whether of two maps all is the same but what lies on them:
+// layers and entities.
+func SameFields(a, b *Map) bool {
 	x, y := *a, *b
 	x.Layers, x.Entities, y.Layers, y.Entities = Table[Layer]{}, Table[Entity]{}, Table[Layer]{}, Table[Entity]{}
 	return reflect.DeepEqual(x, y)
