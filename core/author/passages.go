@@ -201,7 +201,7 @@ func (j *joiner) join(from document.End, to *document.Map, way Way) error {
 	p := document.Passage{ID: document.NewID(), From: from, To: document.End{Map: to.ID, Entity: arrival}}
 	j.change.Do = append(j.change.Do, edit.Insert(edit.Ref{Type: edit.TypePassage, ID: p.ID}, p))
 	j.change.Made = p.ID
-	return nil
+	return p.Check()
 }
 
 func (j *joiner) put(m *document.Map, kind string, box grid.Rect, facing document.Facing) (document.ID, error) {

@@ -58,7 +58,7 @@ func Snapped(d *document.Document, id document.ID, at grid.Point, within int) gr
 	}
 	size := m.ChartSize()
 	places := Places(d)
-	best, bestAway := at, within*within*2+1
+	best, bestAway := at, 1<<30
 	for _, o := range d.MapsInOrder() {
 		r, ok := places[o.ID]
 		if o.ID == id || !ok {
@@ -76,9 +76,9 @@ func Snapped(d *document.Document, id document.ID, at grid.Point, within int) gr
 			tries = append(tries, grid.Point{X: x, Y: r.Y + r.H}, grid.Point{X: x, Y: r.Y - size.Y})
 		}
 		for _, p := range tries {
-			dx, dy := p.X-at.X, p.Y-at.Y
-			near := dx*dx <= within*within && dy*dy <= max(within*within, o.CellHeight*o.CellHeight) || dy*dy <= within*within && dx*dx <= max(within*within, o.CellWidth*o.CellWidth)
-			if away := dx*dx + dy*dy; near && away < bestAway {
+			dx, dy := max(p.X-at.X, at.X-p.X), max(p.Y-at.Y, at.Y-p.Y)
+			near := dx <= within && dy <= max(within, o.CellHeight) || dy <= within && dx <= max(within, o.CellWidth)
+			if away := dx + dy; near && away < bestAway {
 				best, bestAway = p, away
 			}
 		}

@@ -1,0 +1,333 @@
+package play_test
+
+import (
+	"azzel/core/author"
+	"azzel/core/chart"
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/grid"
+	"azzel/core/play"
+	"azzel/core/sample"
+	"strings"
+	"testing"
+)
+
+var quayRef = edit.Ref{Type: edit.TypeMap, ID: sample.Quay}
+
+// opened is the sample without its door and exit, with a gap of rows 2 and 3 in both side walls.
+func opened(t *testing.T) *document.Document {
+	t.Helper()
+	gaps := &grid.Region{}
+	gaps.AddRect(grid.Rect{X: 19, Y: 2, W: 1, H: 2})
+	gaps.AddRect(grid.Rect{X: 0, Y: 2, W: 1, H: 2})
+	return apply(t, sample.World(), sample.Paint(sample.Quay, sample.Things, gaps, 0),
+		edit.Remove(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Door}),
+		edit.Remove(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Exit}))
+}
+
+// until holds an input down until something is so, for five seconds at most.
+func (r *run) until(in play.Input, so func() bool) {
+	c := chart.New(r.d, nil)
+	for n := 0; n < 300 && !so(); n++ {
+		play.Step(r.s, r.d, c, in)
+	}
+}
+
+func (r *run) on(m document.ID) func() bool { return func() bool { return r.s.Map == m } }
+
+func touching(t *testing.T, d *document.Document) *document.Document {
+	t.Helper()
+	return apply(t, d, edit.Set(quayRef, "chart", grid.Point{}), edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Pans}, "chart", grid.Point{X: 320, Y: 16}))
+}
+
+func TestWalksAcrossASeamAndBack(t *testing.T) {
+	d := rule(t, touching(t, opened(t)), document.Rule{When: document.When{On: document.WhenArrive, Map: sample.Pans}, Then: []document.Step{{Do: document.DoSet, Flag: sample.Lit, To: true}}})
+	r := begin(t, d)
+	y := r.s.Y
+	r.hold(play.InputRight, 260)
+	if r.s.Map != sample.Pans || r.s.Y != y-16*play.Sub || r.s.Facing != document.Right {
+		t.Fatalf("is on %s at %d, %d", r.s.Map, r.s.X, r.s.Y)
+	}
+	if !r.s.Flags[sample.Lit] {
+		t.Error("rules did not hear of the arrival")
+	}
+	if c := r.cell(); c.X < 1 || c.Y != 1 {
+		t.Errorf("came to %v", c)
+	}
+	r.hold(play.InputLeft, 260)
+	if r.s.Map != sample.Quay || r.s.Y != y {
+		t.Errorf("back on %s at %d, %d", r.s.Map, r.s.X, r.s.Y)
+	}
+	// a wall beyond the seam stops as one on this side does
+	beyond := &grid.Region{}
+	beyond.AddRect(grid.Rect{X: 1, Y: 0, W: 1, H: 12})
+	r = begin(t, apply(t, d, sample.Paint(sample.Pans, sample.Things, beyond, sample.Wall)))
+	r.hold(play.InputRight, 300)
+	if r.s.Map != sample.Pans || r.cell().X != 0 {
+		t.Errorf("a wall beyond: on %s at %v", r.s.Map, r.cell())
+	}
+}
+
+func TestSeamsThatDoNotLeadOn(t *testing.T) {
+	d := touching(t, opened(t))
+	stays := func(name string, d *document.Document) {
+		t.Helper()
+		r := begin(t, d)
+		r.hold(play.InputRight, 300)
+		if r.s.Map != sample.Quay || r.cell().X != 19 {
+			t.Errorf("%s: on %s at %v", name, r.s.Map, r.cell())
+		}
+	}
+	set := func(closed bool, gates ...document.Gate) *document.Document {
+		c, err := author.SetSeam(d, sample.Quay, sample.Pans, closed, gates)
+		if err != nil {
+			t.Fatal(err)
+		}
+		return apply(t, d, c.Do...)
+	}
+	stays("closed", set(true))
+	stays("asks for a flag", set(false, document.Gate{Asks: document.GateFlag, Flag: sample.Lit}))
+	stays("asks for what is not there to be taken", set(false, document.Gate{Asks: document.GateCount, Kind: document.KindCollectible, Count: 2}))
+	stays("nobody beside", apply(t, d, edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Pans}, "chart", grid.Point{X: 999})))
+	for name, d := range map[string]*document.Document{
+		"asks for what was taken on the way": set(false, document.Gate{Asks: document.GateItem, Map: sample.Quay, Entity: sample.Pearl}),
+		"asks for one of a kind":             set(false, document.Gate{Asks: document.GateCount, Kind: document.KindCollectible, Count: 1}),
+		"asks for a flag that is not set":    set(false, document.Gate{Asks: document.GateFlag, Flag: sample.Lit, Not: true}),
+	} {
+		r := begin(t, d)
+		r.hold(play.InputRight, 300)
+		if r.s.Map != sample.Pans {
+			t.Errorf("%s: stayed at %v", name, r.cell())
+		}
+	}
+}
+
+func TestEdges(t *testing.T) {
+	side := func(is string) *document.Document {
+		d := opened(t)
+		c, err := author.SetSide(d.Maps.Get(sample.Quay), document.Right, is)
+		if is == document.SideWall {
+			return d
+		}
+		if err != nil {
+			t.Fatal(err)
+		}
+		return apply(t, d, c.Do...)
+	}
+	r := begin(t, side(document.SideWall))
+	r.hold(play.InputRight, 300)
+	if r.cell().X != 19 {
+		t.Errorf("a wall: at %v", r.cell())
+	}
+	r = begin(t, side(document.SideWrap))
+	r.hold(play.InputRight, 245)
+	if r.cell().X > 5 {
+		t.Errorf("a wrap: at %v", r.cell())
+	}
+	r = begin(t, side(document.SideFall))
+	at := [2]int64{r.s.X, r.s.Y}
+	far := int64(0)
+	r.until(play.InputRight, func() bool {
+		far = max(far, r.s.X)
+		return r.s.X < far
+	})
+	if r.s.X != at[0] || r.s.Y != at[1] || far < 300*play.Sub {
+		t.Errorf("a fall: from %v to %d, %d after %d", at, r.s.X, r.s.Y, far)
+	}
+	d := side(document.SideExit)
+	r = begin(t, d)
+	r.until(play.InputRight, func() bool { return r.s.Notice != "" })
+	if r.s.Map != sample.Quay || !strings.Contains(r.s.Notice, "right edge of Quay leads nowhere yet") {
+		t.Errorf("an exit without a passage: on %s, %q", r.s.Map, r.s.Notice)
+	}
+	j, err := author.Join(d, author.Way{From: document.End{Map: sample.Quay, Side: document.Right}, To: sample.Pans, At: grid.Point{X: 3, Y: 4}, Facing: document.Up})
+	if err != nil {
+		t.Fatal(err)
+	}
+	r = begin(t, apply(t, d, j.Do...))
+	r.until(play.InputRight, r.on(sample.Pans))
+	if r.s.Map != sample.Pans || r.cell() != (grid.Point{X: 3, Y: 4}) || r.s.Facing != document.Up {
+		t.Errorf("an exit: on %s at %v", r.s.Map, r.cell())
+	}
+}
+
+func TestPassagesAskAndDoorsLead(t *testing.T) {
+	d := sample.World()
+	j, err := author.Join(d, author.Way{From: document.End{Map: sample.Quay, Entity: sample.Door}, To: sample.Pans, At: grid.Point{X: 4, Y: 4}, Facing: document.Down})
+	if err != nil {
+		t.Fatal(err)
+	}
+	d = apply(t, d, j.Do...)
+	r := begin(t, d)
+	r.hold(play.InputRight, 300)
+	if r.s.Map != sample.Quay {
+		t.Fatal("a shut door led on")
+	}
+	d = apply(t, d, edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Door}, "on", true))
+	next := *d.Passages.Get(j.Made)
+	next.Transition, next.If, next.Shut = "none", []document.Gate{{Asks: document.GateItem, Map: sample.Quay, Entity: sample.Pearl, Not: true}}, "It is wet behind there, and you carry a pearl that must not get wet."
+	ask, err := author.ChangePassage(d, next)
+	if err != nil {
+		t.Fatal(err)
+	}
+	shut := apply(t, d, ask.Do...)
+	r = begin(t, shut)
+	r.hold(play.InputRight, 200)
+	if r.s.Map != sample.Quay || len(r.s.Lines) == 0 || !strings.Contains(r.s.Lines[0].Text, "It is wet") {
+		t.Errorf("the passage that asks: on %s, %v", r.s.Map, r.s.Lines)
+	}
+	for range 4 {
+		r.press(play.InputUse)
+	}
+	if len(r.s.Lines) != 0 {
+		t.Errorf("after reading %v is left", r.s.Lines)
+	}
+	r = begin(t, d)
+	r.until(play.InputRight, r.on(sample.Pans))
+	if r.s.Map != sample.Pans || r.cell() != (grid.Point{X: 4, Y: 4}) {
+		t.Errorf("through the open door: on %s at %v", r.s.Map, r.cell())
+	}
+}
+
+func TestPagesFoldIntoTheBox(t *testing.T) {
+	for _, c := range []struct {
+		text  string
+		pages int
+		over  bool
+		long  string
+	}{
+		{"", 0, false, ""},
+		{"Low tide.", 1, false, ""},
+		{"First page.\n\nSecond page.", 2, false, ""},
+		{strings.Repeat("salt ", 60), 3, true, ""},
+		{strings.Repeat("x", 90), 1, false, strings.Repeat("x", 90)},
+		{"one\ntwo\nthree\nfour", 2, true, ""},
+	} {
+		got := play.PagesOf(c.text)
+		long := got.Long != ""
+		if len(got.Pages) != c.pages || got.Over != c.over || long != (c.long != "") {
+			t.Errorf("%.20q: %d pages, over %v, long %q", c.text, len(got.Pages), got.Over, got.Long)
+		}
+		for _, page := range got.Pages {
+			if len(page) > play.MessageRows {
+				t.Errorf("%.20q: a page of %d lines", c.text, len(page))
+			}
+			for _, line := range page {
+				if n := len([]rune(line)); n > play.MessageColumns {
+					t.Errorf("%.20q: a line of %d", c.text, n)
+				}
+			}
+		}
+		again := play.PagesOf(got.Broken)
+		if again.Over || len(again.Pages) != len(got.Pages) {
+			t.Errorf("%.20q: broken it has %d pages, over %v", c.text, len(again.Pages), again.Over)
+		}
+	}
+}
+
+func FuzzPages(f *testing.F) {
+	f.Add("Low tide. Three beacons to light.\n\nGo.")
+	f.Add("ß\x00" + strings.Repeat("æ", 200))
+	f.Fuzz(func(t *testing.T, text string) {
+		for _, page := range play.PagesOf(text).Pages {
+			if len(page) == 0 || len(page) > play.MessageRows {
+				t.Fatalf("a page of %d lines", len(page))
+			}
+		}
+	})
+}
+
+// sided is the Pans seen from the side: a floor in row 8, a step of two cells, a gap.
+func sided(t *testing.T) *document.Document {
+	t.Helper()
+	floor := &grid.Region{}
+	floor.AddRect(grid.Rect{X: 0, Y: 8, W: 10, H: 1})
+	floor.AddRect(grid.Rect{X: 6, Y: 6, W: 4, H: 2})
+	floor.AddRect(grid.Rect{X: 16, Y: 8, W: 4, H: 1})
+	return apply(t, sample.World(), sample.Paint(sample.Pans, sample.Things, floor, sample.Wall),
+		edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Pans}, "values", []document.Value{{Name: document.MapView, Value: document.SeenFromSide}}))
+}
+
+func TestJumpReaches(t *testing.T) {
+	d := sided(t)
+	m := d.Maps.Get(sample.Pans)
+	c := chart.New(d, nil)
+	reach := play.Jump(d, c, m, grid.Point{X: 3, Y: 7})
+	for p, want := range map[grid.Point]bool{
+		{X: 3, Y: 7}: true, {X: 3, Y: 5}: true, {X: 5, Y: 6}: true, // up, and over
+		{X: 6, Y: 5}: true,                       // onto the step of two cells
+		{X: 3, Y: 3}: false, {X: 3, Y: 9}: false, // higher than it jumps, below the floor
+		{X: 7, Y: 7}: false, {X: 18, Y: 7}: false, // in the step, beyond the gap
+	} {
+		if reach.Has(p) != want {
+			t.Errorf("%v is reached: %v", p, !want)
+		}
+	}
+	// a lower jump does not reach the step
+	low := apply(t, d, edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Pans}, "values", []document.Value{{Name: document.MapJump, Value: "1"}, {Name: document.MapView, Value: document.SeenFromSide}}))
+	if play.Jump(low, chart.New(low, nil), low.Maps.Get(sample.Pans), grid.Point{X: 3, Y: 7}).Has(grid.Point{X: 6, Y: 5}) {
+		t.Error("a jump of one cell reaches a step of two")
+	}
+	// higher jumps reach all that lower ones do
+	for _, height := range []string{"2", "4", "6"} {
+		more := apply(t, d, edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Pans}, "values", []document.Value{{Name: document.MapJump, Value: height}, {Name: document.MapView, Value: document.SeenFromSide}}))
+		top := 99
+		for _, p := range play.Jump(more, chart.New(more, nil), more.Maps.Get(sample.Pans), grid.Point{X: 1, Y: 7}).Points() {
+			top = min(top, p.Y)
+		}
+		if want := 7 - int(height[0]-'0'); top < want-1 || top > want+1 {
+			t.Errorf("a jump of %s cells comes up to row %d", height, top)
+		}
+	}
+	if s := play.Stand(d, c, m, grid.Point{X: 3, Y: 8}); s.Free || s.Why == "" || len(s.Reach) > 0 {
+		t.Errorf("in the floor: %+v", s)
+	}
+	if s := play.Stand(d, c, m, grid.Point{X: 12, Y: 5}); !s.Free || !strings.Contains(s.Why, "falls") {
+		t.Errorf("in the air: %+v", s)
+	}
+	if s := play.Stand(d, c, d.Maps.Get(sample.Quay), grid.Point{X: 3, Y: 3}); !s.Free || s.Why != "" || len(s.Reach) > 0 {
+		t.Errorf("from above: %+v", s)
+	}
+}
+
+func TestBehaviour(t *testing.T) {
+	d := sample.World()
+	put := func(e document.Entity) document.ID {
+		t.Helper()
+		e.ID, e.Layer, e.Name = document.NewID(), sample.Entities, e.Kind
+		if e.Facing == "" {
+			e.Facing = document.Right
+		}
+		e.W, e.H = 16, 16
+		d = apply(t, d, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: e.ID}, e))
+		return e.ID
+	}
+	traces := func(id document.ID) []play.Trace {
+		return play.Behaviour(d, chart.New(d, nil), d.Maps.Get(sample.Quay), d.Entity(sample.Quay, id))
+	}
+	// to both sides as far as the walls let it
+	got := traces(put(document.Entity{Kind: "walker", X: 32, Y: 96, Values: []document.Value{{Name: "range", Value: "6"}, {Name: "sight", Value: "0"}}}))
+	if len(got) != 1 || got[0].Is != play.TraceWay || got[0].Points[0].X != 16 || got[0].Points[1] != (grid.Point{X: 40 + 96, Y: 104}) || got[0].Setting != "range" {
+		t.Errorf("a walker: %+v", got)
+	}
+	got = traces(put(document.Entity{Kind: "flyer", X: 32, Y: 96, Values: []document.Value{{Name: "range", Value: "2"}}}))
+	if len(got) != 2 || got[0].Points[0].X != 40-32 || got[1].Is != play.TraceRing || got[1].Radius != 5*16 {
+		t.Errorf("a flyer: %+v", got)
+	}
+	got = traces(put(document.Entity{Kind: "beam", X: 160, Y: 96, Facing: document.Up}))
+	if len(got) != 1 || got[0].Is != play.TraceShot || got[0].Points[1] != (grid.Point{X: 168, Y: 16}) {
+		t.Errorf("a beam: %+v", got)
+	}
+	path := put(document.Entity{Kind: document.KindPath, X: 160, Y: 96, Points: []grid.Point{{X: 32}, {X: 32, Y: 32}}, Values: []document.Value{{Name: "goes", Value: "round"}}})
+	got = traces(path)
+	if len(got) != 1 || !got[0].Closed || len(got[0].Points) != 3 || got[0].Points[2] != (grid.Point{X: 200, Y: 136}) {
+		t.Errorf("a path: %+v", got)
+	}
+	lift := put(document.Entity{Kind: document.KindPlatform, X: 160, Y: 96, Values: []document.Value{{Name: "path", Value: string(path)}}})
+	if got = traces(lift); len(got) != 1 || got[0].Setting != "path" || len(got[0].Points) != 3 {
+		t.Errorf("what goes along a path: %+v", got)
+	}
+	if got = traces(put(document.Entity{Kind: document.KindCollectible, Carrier: lift})); len(got) != 1 || got[0].Is != play.TraceTied {
+		t.Errorf("what travels along: %+v", got)
+	}
+}
