@@ -187,8 +187,12 @@ func TestAccessible(t *testing.T) {
 		k.click(k.at(9, 13)) // the switch
 		k.see("[data-testid=details] input", "Sluice wheel")
 		check("the map with details")
-		k.press("Kinds")
+		k.pressIn("aside [role=tab]", "Kinds")
 		check("the kinds")
+		k.pressIn("aside[aria-label=Stack] button", "Entities")
+		k.see("[data-testid=entity-list]", "in all")
+		check("the list of entities")
+		k.pressIn("aside[aria-label=Stack] button", "Stack")
 		k.pressIn("aside [role=tab]", "Rules")
 		check("the rules beside the map")
 		k.keys(input.Escape)
@@ -247,6 +251,19 @@ func TestAccessible(t *testing.T) {
 		k.pressIn("nav button", "Rules")
 		k.see("main", "New rule")
 		check("rules")
+		k.pressIn("nav button", "Kinds")
+		k.see("section", "Settings of each")
+		check("kinds")
+		k.pressIn("[aria-label='Your own'] button", "Lantern")
+		check("a kind of one's own")
+		k.openChart()
+		check("the chart")
+		k.pressIn("aside button", "Pump Shaft")
+		k.see("[data-testid=chosen] input", "Pump Shaft")
+		check("a map on the chart")
+		k.click(k.onChart(704, 64))
+		k.see("[data-testid=chosen]", "Seam")
+		check("a seam")
 	}
 }
 

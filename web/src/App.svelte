@@ -15,6 +15,7 @@
 			azzel: {
 				hash: () => w.project.core.hash(),
 				view: () => w.view.save(),
+				chart: () => w.chartView.save(),
 				hero: () => `${w.play.view?.x} ${w.play.view?.y} ${w.play.view?.facing}`,
 				pointers: () => [...w.project.pointers.values()],
 			},

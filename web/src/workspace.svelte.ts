@@ -2,7 +2,7 @@ import { getContext, setContext } from 'svelte'
 import { SvelteMap } from 'svelte/reactivity'
 import { Scene } from './canvas/scene'
 import { Charting } from './chart/charting.svelte'
-import { View } from './canvas/view.svelte'
+import { chartScales, View } from './canvas/view.svelte'
 import { CoreError } from './core/module'
 import type {
 	Detail,
@@ -112,6 +112,7 @@ export class Workspace {
 	materialId = $state<ID>('')
 
 	readonly view = new View()
+	readonly chartView = new View(chartScales)
 	readonly scene: Scene
 	readonly hand: Hand
 	readonly play: Play
@@ -229,7 +230,9 @@ export class Workspace {
 		const name = this.project.map(id)?.name
 		const next = maps.find((m) => m.id !== id)
 		if (!this.project.try('removeMap', { map: id })) return
+		const { station } = this
 		if (next && this.mapId === id) this.show(next.id)
+		this.station = station
 		this.notices.say(`${name} is deleted.`, 'plain', { label: 'Undo', run: () => void this.project.undo() })
 	}
 

@@ -5,7 +5,6 @@
 	import Maximize from '@lucide/svelte/icons/maximize'
 	import Plus from '@lucide/svelte/icons/plus'
 	import Search from '@lucide/svelte/icons/search'
-	import { chartScales, View } from '../canvas/view.svelte'
 	import type { MapInfo } from '../core/types'
 	import Hint from '../frame/Hint.svelte'
 	import NewMap from '../stack/NewMap.svelte'
@@ -19,8 +18,7 @@
 
 	// The chart: how the maps hang together, and all that is set for whole maps.
 	const w = workspace()
-	const view = new View(chartScales)
-	view.scale = 0.25
+	const view = w.chartView
 	let chosen = $state.raw<Chosen>({ is: 'nothing' })
 	let query = $state('')
 	let making = $state(false)

@@ -77,7 +77,7 @@
 				><Trash2 size={14} /></button
 			>
 		</div>
-		{#if leads.length}<button class="self-start text-glaze underline" onclick={() => copy(true)}
+		{#if leads.length}<button class="min-h-6 self-start text-glaze underline" onclick={() => copy(true)}
 				>Copy with its passages</button
 			>{/if}
 		{#each findings as f, i (i)}
@@ -90,7 +90,7 @@
 		{/if}
 		<EntityPart title="Passages ({leads.length + comes.length})" open={leads.length + comes.length > 0}>
 			{#each leads as p (p.id)}
-				<button class="truncate text-left text-cobalt underline" onclick={() => w.goTo(p.to.map, p.to.entity)}>
+				<button class="min-h-6 truncate text-left text-cobalt underline" onclick={() => w.goTo(p.to.map, p.to.entity)}>
 					{p.from.side ? `${p.from.side} edge` : (w.project.entity(m.id, p.from.entity)?.name ?? '?')} → {w.project.map(
 						p.to.map,
 					)?.name ?? 'removed'}
@@ -98,7 +98,7 @@
 			{/each}
 			{#each comes as p (p.id)}
 				<button
-					class="truncate text-left text-cobalt underline"
+					class="min-h-6 truncate text-left text-cobalt underline"
 					onclick={() => (p.from.entity ? w.goTo(p.from.map, p.from.entity) : w.show(p.from.map))}
 				>
 					from {w.project.map(p.from.map)?.name ?? 'removed'}

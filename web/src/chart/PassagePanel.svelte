@@ -16,11 +16,11 @@
 <div class="flex flex-col gap-2">
 	<h2 class="text-[15px] font-semibold">Passage</h2>
 	<button
-		class="truncate text-left text-cobalt underline"
+		class="min-h-6 truncate text-left text-cobalt underline"
 		onclick={() => (p.from.entity ? w.goTo(p.from.map, p.from.entity) : w.show(p.from.map))}
 		>from {from} on {w.project.map(p.from.map)?.name ?? 'a removed map'}</button
 	>
-	<button class="truncate text-left text-cobalt underline" onclick={() => w.goTo(p.to.map, p.to.entity)}
+	<button class="min-h-6 truncate text-left text-cobalt underline" onclick={() => w.goTo(p.to.map, p.to.entity)}
 		>to {w.project.entity(p.to.map, p.to.entity)?.name ?? 'a removed place'} on {w.project.map(p.to.map)?.name ??
 			'a removed map'}</button
 	>

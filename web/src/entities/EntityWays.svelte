@@ -60,7 +60,7 @@
 {/if}
 {#each comes as p (p.id)}
 	<button
-		class="truncate text-left text-cobalt underline"
+		class="min-h-6 truncate text-left text-cobalt underline"
 		onclick={() => (p.from.entity ? w.goTo(p.from.map, p.from.entity) : w.show(p.from.map))}
 	>
 		comes from {w.project.entity(p.from.map, p.from.entity)?.name ??

@@ -14,6 +14,11 @@
 	const pages = $derived(w.project.ask<Pages>('pages', text))
 	const shown = $derived(pages.pages[Math.min(page, pages.pages.length - 1)] ?? [])
 
+	function breakIt() {
+		writing = pages.broken
+		change(writing)
+	}
+
 	function leave() {
 		focused = false
 		if (writing.trim() !== value) change(writing.trim())
@@ -55,9 +60,7 @@
 			{/if}
 			{#if pages.over}
 				<span class="text-brick">does not fit on one page</span>
-				<button class="button h-6" onmousedown={(e) => e.preventDefault()} onclick={() => change(pages.broken)}
-					>Break it here</button
-				>
+				<button class="button h-6" onmousedown={(e) => e.preventDefault()} onclick={breakIt}>Break it here</button>
 			{:else if pages.long}
 				<span class="truncate text-brick">“{pages.long}” is longer than a line</span>
 			{/if}

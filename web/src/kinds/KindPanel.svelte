@@ -68,18 +68,21 @@
 	}
 
 	function remove() {
+		const became = from?.name ?? 'Decoration'
 		const made = w.project.try('removeKind', k.id)
 		if (!made) return
 		w.kindId = ''
-		w.notices.say(`${made.text}: entities of it became ${from?.name ?? 'decorations'}.`, 'plain', {
+		w.notices.say(`${made.text}: entities of it became ${became}.`, 'plain', {
 			label: 'Undo',
 			run: () => void w.project.undo(),
 		})
 	}
 
 	// what was refused shows as it is
-	const back = (e: { currentTarget: HTMLInputElement }, is: () => string | number) =>
-		queueMicrotask(() => (e.currentTarget.value = String(is())))
+	function back(e: { currentTarget: HTMLInputElement }, is: () => string | number) {
+		const input = e.currentTarget
+		queueMicrotask(() => (input.value = String(is())))
+	}
 </script>
 
 <div class="flex max-w-[760px] flex-col gap-4 p-5">
