@@ -33,6 +33,118 @@ let last = 0
 const beat = (t) => { if (last) work.apart.push(t - last); last = t; plain(beat) }
 plain(beat)`
 
+// plainly draws 24 bitmaps again and again: what a frame costs at the least.
+const plainly = `() => new Promise((done) => {
+	const c = document.createElement('canvas'), x = c.getContext('2d'), bitmap = new OffscreenCanvas(512, 512), all = []
+	c.width = 776; c.height = 660; bitmap.getContext('2d').fillRect(0, 0, 400, 400)
+	const next = () => { const from = performance.now(); for (let i = 0; i < 24; i++) x.drawImage(bitmap, i * 20, i * 10); all.push(performance.now() - from); all.length < 60 ? requestAnimationFrame(next) : done((globalThis.plainFrame = Math.max(0.05, all.sort((a, b) => a - b)[57])).toFixed(2)) }
+	next()
+})`
+
+// meters gives places on a canvas of the page, and prints what was measured since the last time.
+func (k *tab) meters(canvas string) (at func(x, y float64) proto.Point, report func(what string)) {
+	box := k.box(canvas)
+	at = func(x, y float64) proto.Point { return proto.NewPoint(box.X+x, box.Y+y) }
+	return at, func(what string) {
+		fmt.Printf("  %-22s %s\n", what, k.eval(`() => {
+			const q = (v, p) => [...v].sort((a, b) => a - b)[Math.floor(v.length * p)]?.toFixed(2) ?? '-'
+			const text = work.events.length + ' events; event and frame p95 ' + q(work.frames, 0.95) + ' ms (×' + (q(work.frames, 0.95) / plainFrame).toFixed(1) + ' plain); frames apart p50 ' + q(work.apart, 0.5) + ', p95 ' + q(work.apart, 0.95) + ' ms'
+			for (const k in work) work[k].length = 0
+			return text
+		}`))
+	}
+}
+
+// metered opens a project with the meter in its page.
+func metered(t *testing.T, doc *document.Document) *tab {
+	t.Helper()
+	k := startWith(t, doc).open()
+	_, err := k.page.EvalOnNewDocument(meter)
+	must(t, err)
+	k.reload()
+	fmt.Printf("(plain p95 %s ms)\n", k.eval(plainly))
+	return k
+}
+
+// TestBrowserBenchEntities prints what 10,000 entities on one map take.
+func TestBrowserBenchEntities(t *testing.T) {
+	if os.Getenv("AZZEL_BENCH") == "" {
+		t.Skip("only in ./azzel bench")
+	}
+	d := big()
+	m := *d.Maps.Get(sample.Quay)
+	for i := range document.MaxEntities - m.Entities.Len() {
+		kind := document.Kinds[i%len(document.Kinds)]
+		e := document.Entity{ID: document.NewID(), Layer: sample.Entities, Kind: string(kind.ID), Name: fmt.Sprint(kind.Name, " ", i), Facing: document.Right, X: i % 100 * 80, Y: i / 100 * 80, W: 16, H: 16}
+		m.Entities = m.Entities.With(e.ID, &e)
+	}
+	d.Maps = d.Maps.With(m.ID, &m)
+	k := metered(t, d)
+	at, report := k.meters("[data-testid=map]")
+	fmt.Println("browser, 10,000 entities on a map")
+	k.move(at(300, 300))
+	report("idle")
+	for i := range 100 {
+		must(t, k.page.Mouse.Scroll(float64(i%5*40-80), 60-float64(i%7*20), 1))
+	}
+	report("pan")
+	must(t, k.page.Keyboard.Press(input.ControlLeft))
+	for range 8 {
+		must(t, k.page.Mouse.Scroll(0, 100, 1))
+	}
+	report("zoom, to the whole map")
+	must(t, k.page.Keyboard.Release(input.ControlLeft))
+	for i := range 100 {
+		must(t, k.page.Mouse.Scroll(float64(i%5*40-80), 60-float64(i%7*20), 1))
+	}
+	report("pan of the whole map")
+	for i := range 100 {
+		k.move(at(60+float64(i*5), 60+float64(i%50*8)))
+	}
+	report("hover")
+	for range 10 {
+		k.drag(left, at(100, 100), at(300, 300), at(500, 500))
+	}
+	report("select by a box")
+	k.drag(left, at(300, 300), at(310, 310), at(350, 350))
+	report("drag what is selected")
+}
+
+// TestBrowserBenchChart prints what 1,000 maps with 3,000 passages take on the chart.
+func TestBrowserBenchChart(t *testing.T) {
+	if os.Getenv("AZZEL_BENCH") == "" {
+		t.Skip("only in ./azzel bench")
+	}
+	k := metered(t, sample.Maps(1000, 3000))
+	k.openChart()
+	at, report := k.meters("[data-testid=chart]")
+	fmt.Println("browser, 1,000 maps with 3,000 passages on the chart")
+	within(t, 60*soon, func() error { // until all pictures of maps are drawn
+		if k.eval(`() => new Promise((done) => { const from = work.frames.length; setTimeout(() => done(work.frames.length - from), 300) })`) != "0" {
+			return fmt.Errorf("maps are still being drawn")
+		}
+		return nil
+	})
+	report("first drawing")
+	must(t, k.page.Mouse.MoveTo(at(400, 300)))
+	for i := range 100 {
+		must(t, k.page.Mouse.Scroll(float64(i%5*40-80), 60-float64(i%7*20), 1))
+	}
+	report("pan")
+	must(t, k.page.Keyboard.Press(input.ControlLeft))
+	for i := range 40 {
+		must(t, k.page.Mouse.Scroll(0, float64(i/4%2*200-100), 1))
+	}
+	must(t, k.page.Keyboard.Release(input.ControlLeft))
+	report("zoom")
+	for i := range 100 {
+		k.move(at(60+float64(i*5), 60+float64(i%50*8)))
+	}
+	report("hover")
+	k.drag(left, at(200, 200), at(210, 210), at(260, 260), at(300, 240))
+	report("drag a map")
+}
+
 // TestBrowserBench prints what strokes, ghosts, panning and zooming take on a
 // 512×512 map of six layers, beside a plain drawing of as many bitmaps. It
 // asserts nothing about time and runs in ./azzel bench only.
@@ -64,22 +176,8 @@ func TestBrowserBench(t *testing.T) {
 	fmt.Printf("opened, from the reload to connected: %d ms\n", time.Since(start).Milliseconds())
 	k.holdTile(5)
 	k.focusMap()
-	box := k.box("[data-testid=map]")
-	at := func(x, y float64) proto.Point { return proto.NewPoint(box.X+x, box.Y+y) }
-	report := func(what string) {
-		fmt.Printf("  %-22s %s\n", what, k.eval(`() => {
-			const q = (v, p) => [...v].sort((a, b) => a - b)[Math.floor(v.length * p)]?.toFixed(2) ?? '-'
-			const text = work.events.length + ' events; event and frame p95 ' + q(work.frames, 0.95) + ' ms (×' + (q(work.frames, 0.95) / plainFrame).toFixed(1) + ' plain); frames apart p50 ' + q(work.apart, 0.5) + ', p95 ' + q(work.apart, 0.95) + ' ms'
-			for (const k in work) work[k].length = 0
-			return text
-		}`))
-	}
-	fmt.Printf("browser, 512×512 map of six layers (plain: 24 bitmaps of 512 pixels drawn, p95 %s ms)\n", k.eval(`() => new Promise((done) => {
-		const c = document.createElement('canvas'), x = c.getContext('2d'), bitmap = new OffscreenCanvas(512, 512), all = []
-		c.width = 776; c.height = 660; bitmap.getContext('2d').fillRect(0, 0, 400, 400)
-		const next = () => { const from = performance.now(); for (let i = 0; i < 24; i++) x.drawImage(bitmap, i * 20, i * 10); all.push(performance.now() - from); all.length < 60 ? requestAnimationFrame(next) : done((globalThis.plainFrame = Math.max(0.05, all.sort((a, b) => a - b)[57])).toFixed(2)) }
-		next()
-	})`))
+	at, report := k.meters("[data-testid=map]")
+	fmt.Printf("browser, 512×512 map of six layers (plain: 24 bitmaps of 512 pixels drawn, p95 %s ms)\n", k.eval(plainly))
 	report("idle")
 	for i := range 40 {
 		points := []proto.Point{at(60, 60+float64(i*10))}

@@ -8,6 +8,7 @@ import (
 	"azzel/core/hand"
 	"errors"
 	"fmt"
+	"slices"
 )
 
 // Area is selected cells of a map: on one layer, or, where Layer is empty, on
@@ -81,7 +82,9 @@ func Lift(a Area) (*document.Motif, error) {
 	}
 	for _, e := range a.entities() {
 		next := *e
-		next.ID, next.Layer = "", ""
+		next.ID, next.Layer, next.Carrier, next.Group = "", "", "", ""
+		// what it names on this map is not there where it is put down
+		next.Values = slices.DeleteFunc(slices.Clone(e.Values), func(v document.Value) bool { return m.Entities.Get(document.ID(v.Value)) != nil })
 		next.X -= box.X * m.CellWidth
 		next.Y -= box.Y * m.CellHeight
 		out.Entities = append(out.Entities, &next)

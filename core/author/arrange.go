@@ -287,13 +287,7 @@ func TurnEntities(d *document.Document, m *document.Map, ids []document.ID, t gr
 func turnedPoints(all []grid.Point, t grid.Turn) []grid.Point {
 	out := make([]grid.Point, len(all))
 	for i, p := range all {
-		if t&4 != 0 {
-			p.X = -p.X
-		}
-		for range t & 3 {
-			p = grid.Point{X: -p.Y, Y: p.X}
-		}
-		out[i] = p
+		out[i] = t.Around(p)
 	}
 	return out
 }

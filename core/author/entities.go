@@ -83,6 +83,29 @@ func unlocked(all []*document.Entity) ([]*document.Entity, error) {
 	return all, nil
 }
 
+// relinked is what a copy of an entity travels along with and its settings: they
+// name the copies where these were copied as well, else what stands on the map.
+func relinked(d *document.Document, m *document.Map, e *document.Entity, copies map[document.ID]document.ID) (carrier document.ID, values []document.Value) {
+	link := func(id document.ID) document.ID {
+		if to, ok := copies[id]; ok {
+			return to
+		}
+		if m.Entities.Get(id) != nil {
+			return id
+		}
+		return ""
+	}
+	for _, v := range e.Values {
+		if d.TypeOf(e, v.Name) == document.PropertyEntity {
+			v.Value = string(link(document.ID(v.Value)))
+		}
+		if v.Value != "" {
+			values = append(values, v)
+		}
+	}
+	return link(e.Carrier), values
+}
+
 // CopyEntities puts copies on a map, moved by pixels, with names and ids of
 // their own; on a map that lacks the layer they go to its nearest that fits.
 func CopyEntities(d *document.Document, m *document.Map, all []*document.Entity, dx, dy int) (Change, []document.ID, error) {
@@ -95,9 +118,14 @@ func CopyEntities(d *document.Document, m *document.Map, all []*document.Entity,
 	}
 	c := changed("Copied " + called(all))
 	var ids []document.ID
+	copies := map[document.ID]document.ID{}
+	for _, e := range all {
+		copies[e.ID] = document.NewID()
+	}
 	for _, e := range all {
 		next := *e
-		next.ID, next.X, next.Y = document.NewID(), e.X+dx, e.Y+dy
+		next.ID, next.X, next.Y = copies[e.ID], e.X+dx, e.Y+dy
+		next.Carrier, next.Values = relinked(d, m, e, copies)
 		if l := m.Layers.Get(e.Layer); l == nil {
 			l = hand.Target(d, m, &hand.Grip{What: hand.Entity, Kind: e.Kind}, "")
 			if l == nil {

@@ -5,6 +5,7 @@ import (
 	"azzel/core/grid"
 	"errors"
 	"fmt"
+	"slices"
 )
 
 // Motif is a saved arrangement of tiles and entities, W × H cells large, with
@@ -113,6 +114,13 @@ func (m *Motif) Turned(t grid.Turn, s *Sheets) *Motif {
 		box := t.Rect(grid.Rect{X: e.X, Y: e.Y, W: e.W, H: e.H}, w, h)
 		next.X, next.Y, next.W, next.H = box.X, box.Y, box.W, box.H
 		next.Facing = e.Facing.Turned(t)
+		if e.Look != 0 {
+			next.Turn = e.Turn.Then(t)
+		}
+		next.Points = slices.Clone(e.Points)
+		for k, p := range next.Points {
+			next.Points[k] = t.Around(p)
+		}
 		out.Entities[i] = &next
 	}
 	return &out

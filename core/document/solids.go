@@ -194,7 +194,7 @@ func (s *Solids) kind(m *Map, kind string) []*Entity {
 	all, ok := s.kinds[key]
 	if !ok {
 		for _, e := range m.Entities.All() {
-			if !e.Absent && s.doc.Acts(e) == kind {
+			if s.doc.Acts(e) == kind {
 				all = append(all, e)
 			}
 		}

@@ -3,6 +3,7 @@ package document
 import (
 	"slices"
 	"strings"
+	"sync/atomic"
 )
 
 const shards = 64
@@ -10,8 +11,14 @@ const shards = 64
 // Table holds objects by id. It is a value: With and Without give another
 // table, which shares all but one of its 64 shards. The zero value is empty.
 type Table[T any] struct {
-	shards *[shards][]row[T]
-	count  int
+	held  *held[T]
+	count int
+}
+
+type held[T any] struct {
+	shards [shards][]row[T]
+	// sorted keeps what All has sorted: tables never change.
+	sorted atomic.Pointer[[]*T]
 }
 
 type row[T any] struct {
@@ -28,10 +35,10 @@ func shardOf(id ID) int {
 }
 
 func (t Table[T]) find(id ID) (shard []row[T], i int, ok bool) {
-	if t.shards == nil {
+	if t.held == nil {
 		return nil, 0, false
 	}
-	shard = t.shards[shardOf(id)]
+	shard = t.held.shards[shardOf(id)]
 	i, ok = slices.BinarySearchFunc(shard, id, func(r row[T], id ID) int { return strings.Compare(string(r.id), string(id)) })
 	return shard, i, ok
 }
@@ -69,21 +76,24 @@ func (t Table[T]) Without(id ID) Table[T] {
 }
 
 func (t Table[T]) put(id ID, shard []row[T], more int) Table[T] {
-	next := new([shards][]row[T])
-	if t.shards != nil {
-		*next = *t.shards
+	next := new(held[T])
+	if t.held != nil {
+		next.shards = t.held.shards
 	}
-	next[shardOf(id)] = shard
+	next.shards[shardOf(id)] = shard
 	return Table[T]{next, t.count + more}
 }
 
-// All lists the objects sorted by id.
+// All lists the objects sorted by id, in a slice of the caller's own.
 func (t Table[T]) All() []*T {
-	if t.shards == nil {
+	if t.held == nil {
 		return []*T{}
 	}
+	if kept := t.held.sorted.Load(); kept != nil {
+		return slices.Clone(*kept)
+	}
 	all := make([]row[T], 0, t.count)
-	for _, s := range t.shards {
+	for _, s := range t.held.shards {
 		all = append(all, s...)
 	}
 	slices.SortFunc(all, func(a, b row[T]) int { return strings.Compare(string(a.id), string(b.id)) })
@@ -91,9 +101,10 @@ func (t Table[T]) All() []*T {
 	for i, r := range all {
 		out[i] = r.obj
 	}
-	return out
+	t.held.sorted.Store(&out)
+	return slices.Clone(out)
 }
 
 // Same reports whether two tables are one and the same value, without looking
 // at their objects.
-func (t Table[T]) Same(u Table[T]) bool { return t.shards == u.shards }
+func (t Table[T]) Same(u Table[T]) bool { return t.held == u.held }

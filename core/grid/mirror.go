@@ -33,6 +33,17 @@ func (t Turn) Then(u Turn) Turn {
 	return (t+u)&3 | t&4
 }
 
+// Around is where a point comes to when it is turned about (0, 0).
+func (t Turn) Around(p Point) Point {
+	if t&4 != 0 {
+		p.X = -p.X
+	}
+	for range t & 3 {
+		p = Point{-p.Y, p.X}
+	}
+	return p
+}
+
 // Size is the size of a block of w × h when it is turned.
 func (t Turn) Size(w, h int) (int, int) {
 	if t&1 != 0 {

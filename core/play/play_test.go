@@ -41,7 +41,7 @@ type run struct {
 
 func begin(t *testing.T, d *document.Document) *run {
 	t.Helper()
-	s, err := play.Start(d, sample.Quay)
+	s, err := play.Start(d, sample.Quay, 1)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -209,16 +209,16 @@ func TestRules(t *testing.T) {
 func TestStartAndWarning(t *testing.T) {
 	d := sample.World()
 	bare := apply(t, d, edit.Remove(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Spawn}))
-	if _, err := play.Start(bare, sample.Quay); !errors.Is(err, play.ErrNoSpawn) {
+	if _, err := play.Start(bare, sample.Quay, 1); !errors.Is(err, play.ErrNoSpawn) {
 		t.Errorf("without a spawn: %v", err)
 	}
-	if s, err := play.Start(d, sample.Pans); err != nil || s.Map != sample.Quay {
+	if s, err := play.Start(d, sample.Pans, 1); err != nil || s.Map != sample.Quay {
 		t.Errorf("the only spawn is on the quay: %v", err)
 	}
-	if _, err := play.StartAt(d, sample.Quay, grid.Point{}); err == nil {
+	if _, err := play.StartAt(d, sample.Quay, grid.Point{}, 1); err == nil {
 		t.Error("began inside a wall")
 	}
-	if _, err := play.StartAt(d, sample.Quay, grid.Point{X: 99}); err == nil {
+	if _, err := play.StartAt(d, sample.Quay, grid.Point{X: 99}, 1); err == nil {
 		t.Error("began outside the map")
 	}
 	if play.Warning(d, sample.Quay) != "" || !strings.Contains(play.Warning(d, sample.Pans), "Nothing on Pans is solid") {

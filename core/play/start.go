@@ -1,6 +1,8 @@
 package play
 
 import (
+	"azzel/core/cells"
+	"azzel/core/chance"
 	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/grid"
@@ -13,15 +15,15 @@ var ErrNoSpawn = errors.New("there is no spawn yet, so the hero has nowhere to b
 
 // Start begins a game at a map's first spawn by id, or at that of the first map
 // that has one.
-func Start(d *document.Document, at document.ID) (*State, error) {
+func Start(d *document.Document, at document.ID, seed int64) (*State, error) {
 	maps := d.MapsInOrder()
 	if m := d.Maps.Get(at); m != nil {
 		maps = append([]*document.Map{m}, maps...)
 	}
 	for _, m := range maps {
 		for _, e := range m.Entities.All() {
-			if d.Acts(e) == document.KindSpawn {
-				return begin(d, m, e.Box(m), e.Facing), nil
+			if acts := d.Acts(e); (acts == document.KindSpawn || acts == document.KindHero) && !e.Absent {
+				return begin(d, m, e.Box(m), e.Facing, seed), nil
 			}
 		}
 	}
@@ -29,7 +31,7 @@ func Start(d *document.Document, at document.ID) (*State, error) {
 }
 
 // StartAt begins a game on a cell of a map.
-func StartAt(d *document.Document, at document.ID, p grid.Point) (*State, error) {
+func StartAt(d *document.Document, at document.ID, p grid.Point, seed int64) (*State, error) {
 	m := d.Maps.Get(at)
 	if m == nil {
 		return nil, errors.New("the map is no longer there")
@@ -40,18 +42,46 @@ func StartAt(d *document.Document, at document.ID, p grid.Point) (*State, error)
 	if d.Solids().At(m, p) {
 		return nil, errors.New("the hero cannot begin inside a solid tile")
 	}
-	return begin(d, m, grid.Rect{X: p.X, Y: p.Y, W: 1, H: 1}, document.Down), nil
+	return begin(d, m, grid.Rect{X: p.X, Y: p.Y, W: 1, H: 1}, document.Down, seed), nil
 }
 
-func begin(d *document.Document, m *document.Map, box grid.Rect, facing document.Facing) *State {
+func begin(d *document.Document, m *document.Map, box grid.Rect, facing document.Facing, seed int64) *State {
 	s := &State{Taken: map[document.ID]bool{}, Switched: map[document.ID]bool{}, Opened: map[document.ID]bool{},
-		Flags: map[document.ID]bool{}, Done: map[document.ID]bool{}, Lines: []Line{}, Running: []Running{}}
+		Flags: map[document.ID]bool{}, Done: map[document.ID]bool{}, Lines: []Line{}, Running: []Running{},
+		Gone: map[document.ID]bool{}, Looks: map[document.ID]cells.Cell{}}
+	s.draw(d, seed)
 	c := chart.New(d, nil)
 	g := game{s, d, c, c.Solids(), nil}
 	g.setDown(m, box, facing)
 	g.happen(happening{on: document.WhenArrive, m: m.ID})
 	g.settle()
 	return s
+}
+
+// draw chooses among the variants of every entity that has some.
+func (s *State) draw(d *document.Document, seed int64) {
+	for i, m := range d.MapsInOrder() {
+		for _, e := range m.Entities.All() {
+			if e.Absent {
+				s.Gone[e.ID] = true
+			}
+			if len(e.Variants) == 0 {
+				continue
+			}
+			odds := make([]int, len(e.Variants))
+			for k, v := range e.Variants {
+				odds[k] = v.Odds
+			}
+			k := chance.Pick(chance.At(seed, e.X, e.Y, i), odds)
+			switch {
+			case k < 0:
+			case e.Variants[k].Look == 0:
+				s.Gone[e.ID] = true
+			default:
+				s.Looks[e.ID] = e.Variants[k].Look
+			}
+		}
+	}
 }
 
 // Warning says what a designer should know before playing on a map; "" is nothing.

@@ -4,6 +4,7 @@
 package play
 
 import (
+	"azzel/core/cells"
 	"azzel/core/document"
 	"azzel/core/grid"
 )
@@ -49,6 +50,9 @@ type State struct {
 	Switched map[document.ID]bool `json:"switched"`
 	Opened   map[document.ID]bool `json:"opened"`
 	Flags    map[document.ID]bool `json:"flags"`
+	// Gone are entities that are not there, Looks the variants that were drawn.
+	Gone  map[document.ID]bool       `json:"gone"`
+	Looks map[document.ID]cells.Cell `json:"looks"`
 	// Done are the rules with "once" that have run.
 	Done map[document.ID]bool `json:"done"`
 	// Inside is the exit that the hero stands in and has to leave before it works.

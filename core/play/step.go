@@ -173,7 +173,7 @@ func (g *game) blocked(m *document.Map, x, y int64) bool {
 		return true
 	}
 	for _, e := range g.solids.Doors(m) {
-		if !g.open(e) && overlaps(m, x, y, e) {
+		if !g.open(e) && !g.Gone[e.ID] && overlaps(m, x, y, e) {
 			return true
 		}
 	}
@@ -200,7 +200,7 @@ func (g *game) use(m *document.Map) {
 		x := g.X + reach*int64(dx*m.CellWidth)*Sub*3/4
 		y := g.Y + reach*int64(dy*m.CellHeight)*Sub*3/4
 		for _, e := range m.Entities.All() {
-			if g.doc.Acts(e) == document.KindSwitch && overlaps(m, x, y, e) {
+			if g.doc.Acts(e) == document.KindSwitch && !g.Gone[e.ID] && overlaps(m, x, y, e) {
 				g.Switched[e.ID] = !g.Switched[e.ID]
 				g.happen(happening{document.WhenUse, m.ID, e.ID})
 				return
@@ -212,7 +212,7 @@ func (g *game) use(m *document.Map) {
 // touch takes collectibles and enters exits.
 func (g *game) touch(m *document.Map) {
 	for _, e := range g.solids.Collectibles(m) {
-		if !g.Taken[e.ID] && overlaps(m, g.X, g.Y, e) {
+		if !g.Taken[e.ID] && !g.Gone[e.ID] && overlaps(m, g.X, g.Y, e) {
 			g.Taken[e.ID] = true
 			g.happen(happening{document.WhenTake, m.ID, e.ID})
 		}

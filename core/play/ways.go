@@ -159,7 +159,7 @@ func (g *game) exitUnder(m *document.Map) *document.Entity {
 	w, h := heroBox(m)
 	x, y := g.X+w*Sub/2, g.Y+h*Sub/2
 	holds := func(e *document.Entity) bool {
-		return x >= int64(e.X)*Sub && x < int64(e.X+e.W)*Sub && y >= int64(e.Y)*Sub && y < int64(e.Y+e.H)*Sub
+		return !g.Gone[e.ID] && x >= int64(e.X)*Sub && x < int64(e.X+e.W)*Sub && y >= int64(e.Y)*Sub && y < int64(e.Y+e.H)*Sub
 	}
 	for _, e := range g.solids.Exits(m) {
 		if holds(e) {

@@ -331,3 +331,41 @@ func TestBehaviour(t *testing.T) {
 		t.Errorf("what travels along: %+v", got)
 	}
 }
+
+// Variants are drawn anew for each game, as often as their odds say; one that is
+// not there is in nobody's way and cannot be taken.
+func TestVariantsAreDrawn(t *testing.T) {
+	ref := edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Pearl}
+	d := apply(t, sample.World(), edit.Set(ref, "variants", []document.Variant{{Look: sample.Floor, Odds: 1}, {Look: 0, Odds: 3}}),
+		edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Door}, "variants", []document.Variant{{Look: 0, Odds: 1}}))
+	there := 0
+	for seed := range int64(400) {
+		s, err := play.Start(d, sample.Quay, seed)
+		if err != nil {
+			t.Fatal(err)
+		}
+		if !s.Gone[sample.Door] {
+			t.Fatal("a door whose one variant is not being there is there")
+		}
+		if s.Gone[sample.Pearl] == (s.Looks[sample.Pearl] != 0) {
+			t.Fatal("it is there and it is not")
+		}
+		if !s.Gone[sample.Pearl] {
+			there++
+		}
+	}
+	if there < 70 || there > 130 {
+		t.Errorf("of 400 games it is there in %d, wanted about 100", there)
+	}
+	r := begin(t, d)
+	r.hold(play.InputRight, 300)
+	if r.cell().X != 18 || r.s.Taken[sample.Pearl] == r.s.Gone[sample.Pearl] {
+		t.Errorf("the hero came to %v; taken %v, gone %v", r.cell(), r.s.Taken[sample.Pearl], r.s.Gone[sample.Pearl])
+	}
+	absent := apply(t, sample.World(), edit.Set(ref, "absent", true))
+	r = begin(t, absent)
+	r.hold(play.InputRight, 300)
+	if r.s.Taken[sample.Pearl] {
+		t.Error("what is not there at the start was taken")
+	}
+}

@@ -145,3 +145,31 @@ func primitive(r *rand.Rand, d *document.Document) edit.Primitive {
 	}
 	return edit.Set(edit.Ref{Type: edit.TypeMap, ID: m.ID}, "bounds", grid.Rect{X: r.IntN(4) - 2, W: 10 + r.IntN(20), H: 12})
 }
+
+// Maps is a project of n maps of 20×12 cells that lie edge to edge on the chart,
+// with passages between them.
+func Maps(n, passages int) *document.Document {
+	d := World()
+	one := d.Maps.Get(Pans)
+	id := func(what byte, i int) document.ID {
+		return document.ID(fmt.Sprintf("%c%c%c%c%caaaaaaa", what, 'a'+i/17576%26, 'a'+i/676%26, 'a'+i/26%26, 'a'+i%26))
+	}
+	for i := range n {
+		m := *one
+		m.ID, m.Name, m.Order = id('m', i), fmt.Sprint("Map ", i), i
+		m.Chart = &grid.Point{X: i % 32 * 320, Y: i / 32 * 192}
+		for k := range max(1, passages/n) {
+			for _, kind := range []string{document.KindExit, document.KindArrival} {
+				e := document.Entity{ID: id(kind[0], i*8+k), Layer: Entities, Kind: kind, Name: fmt.Sprint(kind, k), Facing: document.Down, X: 32 + k*48, Y: 48, W: 16, H: 16}
+				m.Entities = m.Entities.With(e.ID, &e)
+			}
+		}
+		d.Maps = d.Maps.With(m.ID, &m)
+	}
+	for i := range passages {
+		m, to := i%n, (i*7+1)%n
+		p := document.Passage{ID: id('p', i), From: document.End{Map: id('m', m), Entity: id('e', m*8+i/n)}, To: document.End{Map: id('m', to), Entity: id('a', to*8+i/n)}}
+		d.Passages = d.Passages.With(p.ID, &p)
+	}
+	return d
+}

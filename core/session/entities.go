@@ -140,28 +140,44 @@ func (s *Session) details(a entitiesArgs) (any, error) {
 	}
 	out := []detail{}
 	at := map[string]int{}
+	add := func(set *document.Setting, value string, own bool, times int) {
+		i, ok := at[set.Name]
+		if !ok {
+			at[set.Name] = len(out)
+			out = append(out, detail{*set, value, false, own, times})
+			return
+		}
+		d := &out[i]
+		d.Mixed = d.Mixed || d.Value != value || d.Type != set.Type
+		d.Differs = d.Differs || own
+		d.Shared += times
+	}
+	// those that differ in nothing from their kind are all alike
+	plain := map[string]int{}
+	var kinds []string
 	for _, id := range a.IDs {
 		e := m.Entities.Get(id)
 		if e == nil {
 			continue
 		}
-		k := s.doc().Kind(document.ID(e.Kind))
-		if k == nil {
+		if len(e.Values) == 0 {
+			if plain[e.Kind]++; plain[e.Kind] == 1 {
+				kinds = append(kinds, e.Kind)
+			}
 			continue
 		}
-		for _, set := range k.Settings {
-			value := s.doc().Value(e, set.Name)
-			_, own := e.Setting(set.Name)
-			i, ok := at[set.Name]
-			if !ok {
-				at[set.Name] = len(out)
-				out = append(out, detail{set, value, false, own, 1})
-				continue
+		if k := s.doc().Kind(document.ID(e.Kind)); k != nil {
+			for i := range k.Settings {
+				_, own := e.Setting(k.Settings[i].Name)
+				add(&k.Settings[i], s.doc().Value(e, k.Settings[i].Name), own, 1)
 			}
-			d := &out[i]
-			d.Mixed = d.Mixed || d.Value != value || d.Type != set.Type
-			d.Differs = d.Differs || own
-			d.Shared++
+		}
+	}
+	for _, kind := range kinds {
+		if k := s.doc().Kind(document.ID(kind)); k != nil {
+			for i := range k.Settings {
+				add(&k.Settings[i], k.Settings[i].Default, false, plain[kind])
+			}
 		}
 	}
 	return out, nil

@@ -343,6 +343,8 @@ func onTileset(d *document.Document, id document.ID, f func(*document.Tileset) (
 type headMap struct {
 	*document.Map
 	Layers []headLayer `json:"layers"`
+	// Background is what is seen in play where nothing is painted.
+	Background string `json:"background"`
 }
 
 // headLayer is a layer with whether, its group considered, it is shown and can be worked on.
@@ -444,7 +446,7 @@ func (s *Session) head() head {
 		for _, l := range m.LayersInOrder() {
 			layers = append(layers, headLayer{l, m.Shown(l), m.Open(l)})
 		}
-		h.Maps = append(h.Maps, headMap{m, layers})
+		h.Maps = append(h.Maps, headMap{m, layers, d.MapValue(m, "background")})
 	}
 	for _, m := range d.MaterialsInOrder() {
 		h.Materials = append(h.Materials, s.materialOf(m))

@@ -1,6 +1,7 @@
 package session
 
 import (
+	"azzel/core/cells"
 	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/play"
@@ -27,6 +28,13 @@ type View struct {
 	// Gone are collectibles taken, On the switches and doors that are on or open.
 	Gone []document.ID `json:"gone"`
 	On   []document.ID `json:"on"`
+	// Looks are the variants that were drawn for entities of this map.
+	Looks []drawnLook `json:"looks"`
+}
+
+type drawnLook struct {
+	ID   document.ID `json:"id"`
+	Look cells.Cell  `json:"look"`
 }
 
 func (s *Session) begin(g *play.State, err error) (any, error) {
@@ -37,10 +45,18 @@ func (s *Session) begin(g *play.State, err error) (any, error) {
 	return s.view(), nil
 }
 
-func (s *Session) play(a mapArgs) (any, error) { return s.begin(play.Start(s.doc(), a.Map)) }
+func (s *Session) play(a struct {
+	mapArgs
+	Seed int64 `json:"seed"`
+}) (any, error) {
+	return s.begin(play.Start(s.doc(), a.Map, a.Seed))
+}
 
-func (s *Session) playAt(a pointArgs) (any, error) {
-	return s.begin(play.StartAt(s.doc(), a.Map, a.At))
+func (s *Session) playAt(a struct {
+	pointArgs
+	Seed int64 `json:"seed"`
+}) (any, error) {
+	return s.begin(play.StartAt(s.doc(), a.Map, a.At, a.Seed))
 }
 
 func (s *Session) stop(none) (any, error) {
@@ -66,7 +82,7 @@ func (s *Session) step(a struct {
 
 func (s *Session) view() View {
 	g, d := s.game, s.doc()
-	v := View{Map: g.Map, Facing: g.Facing, Steps: g.Steps, Tick: g.Tick, Notice: g.Notice, Dark: dark(g), Gone: []document.ID{}, On: []document.ID{}}
+	v := View{Map: g.Map, Facing: g.Facing, Steps: g.Steps, Tick: g.Tick, Notice: g.Notice, Dark: dark(g), Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{}}
 	if len(g.Lines) > 0 {
 		v.Line = g.Lines[0].Text
 	}
@@ -85,8 +101,13 @@ func (s *Session) view() View {
 	v.Cell = g.HeroCell(m)
 	v.X, v.Y = g.Picture(m)
 	for _, e := range m.Entities.All() {
-		if g.Taken[e.ID] || e.Absent || e.Unseen {
+		if g.Taken[e.ID] || g.Gone[e.ID] || e.Unseen {
 			v.Gone = append(v.Gone, e.ID)
+		}
+	}
+	for _, e := range m.Entities.All() {
+		if look, ok := g.Looks[e.ID]; ok {
+			v.Looks = append(v.Looks, drawnLook{e.ID, look})
 		}
 	}
 	for _, e := range slices.Concat(s.ground().Doors(m), s.ground().Switches(m)) {

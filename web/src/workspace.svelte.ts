@@ -108,6 +108,8 @@ export class Workspace {
 	tilesetId = $state<ID>('')
 	/** The kind that is looked at in the Kinds station. */
 	kindId = $state<ID>('')
+	/** The kind that is set up beside the map; '' for none. */
+	kindBeside = $state<ID>('')
 	/** The material that is set up in the Tilesets station; '' for a tileset. */
 	materialId = $state<ID>('')
 
@@ -173,10 +175,17 @@ export class Workspace {
 		return m.layers.find((l) => l.id === id)
 	}
 
+	private chosen: { ids: ID[]; of: Entity[]; list: Entity[] } = { ids: [], of: [], list: [] }
+
 	get selection(): Entity[] {
 		const m = this.map
 		if (!m || !this.selected.length) return []
-		return this.project.entities(m.id).filter((e) => this.selected.includes(e.id))
+		const of = this.project.entities(m.id)
+		if (this.chosen.ids !== this.selected || this.chosen.of !== of) {
+			const ids = new Set(this.selected)
+			this.chosen = { ids: this.selected, of, list: of.filter((e) => ids.has(e.id)) }
+		}
+		return this.chosen.list
 	}
 
 	show(map: ID) {
@@ -195,7 +204,8 @@ export class Workspace {
 		const m = this.map
 		if (!alone && m && ids.length) {
 			const all = this.project.entities(m.id)
-			const groups = new Set(all.filter((e) => e.group && ids.includes(e.id)).map((e) => e.group))
+			const named = new Set(ids)
+			const groups = new Set(all.filter((e) => e.group && named.has(e.id)).map((e) => e.group))
 			if (groups.size) ids = [...new Set([...ids, ...all.filter((e) => groups.has(e.group)).map((e) => e.id)])]
 		}
 		this.selected = ids

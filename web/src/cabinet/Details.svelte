@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Copy from '@lucide/svelte/icons/copy'
 	import Trash2 from '@lucide/svelte/icons/trash-2'
-	import type { Detail, Entity, Facing } from '../core/types'
+	import type { Detail, Entity, Facing, ID } from '../core/types'
 	import ArrangeRow from '../entities/ArrangeRow.svelte'
 	import EntityLook from '../entities/EntityLook.svelte'
 	import EntityPart from '../entities/EntityPart.svelte'
@@ -21,9 +21,18 @@
 	const kinds = $derived([...new Set(list.map((e) => w.project.kind(e.kind)))])
 	const m = $derived(w.map!)
 	const ids = $derived(list.map((e) => e.id))
+	// of those that are alike in kind and settings one speaks for all
+	const different = $derived.by(() => {
+		const seen = new Map<string, ID>()
+		for (const e of list) {
+			const key = e.values?.length ? `${e.kind} ${JSON.stringify(e.values)}` : e.kind
+			if (!seen.has(key)) seen.set(key, e.id)
+		}
+		return [...seen.values()]
+	})
 	const details = $derived.by(() => {
 		void w.project.turn
-		return w.project.ask<Detail[]>('details', { map: m.id, ids, dx: 0, dy: 0 })
+		return w.project.ask<Detail[]>('details', { map: m.id, ids: different, dx: 0, dy: 0 })
 	})
 	const states = $derived(kinds.filter((k) => k?.state))
 	const faces = $derived(kinds.some((k) => k?.faces))

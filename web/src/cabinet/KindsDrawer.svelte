@@ -43,7 +43,7 @@
 					class="button-plain"
 					onclick={() => {
 						w.kindId = k.id
-						w.open('kinds')
+						w.kindBeside = w.kindBeside === k.id ? '' : k.id
 					}}><Settings2 size={15} /></Hint
 				>
 			</li>

@@ -5,6 +5,7 @@ import { cased, chalk, cobalt, type Context, drawFacing, drawLabel, ink, middle,
 import { drawGhost } from './ghost'
 import { drawAxes } from './mirrorLines'
 import { type Draft, drawDraft, drawHandles, drawTraces, type Handle } from './handles'
+import { nearby } from './nearby'
 import { outlineOf } from './outline'
 import { areaOf, boxOf, cellArea, frameOf } from './areas'
 import { drawSolids } from './solids'
@@ -42,12 +43,15 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 	else if (!w.hand.holding && w.hand.mirrorOf(m).mode === '') drawSides(ctx, m, view, dpr)
 	const entities = w.project.entities(m.id)
 	drawPassages(ctx, w, m, view, entities, doing.hover, dpr)
-	drawWires(ctx, w, m, view, entities)
-	drawFindings(ctx, w, m, view, entities, dpr)
+	drawWires(ctx, w, m, view)
+	drawFindings(ctx, w, m, view, dpr)
 	const selected = new Set(w.selected)
-	for (const e of entities) {
-		if (selected.has(e.id)) drawSelected(ctx, w, view, e, doing.moved)
-		else if (e === doing.hover && !w.hand.holding) outline(ctx, frameOf(view, e), chalk, ink)
+	if (doing.hover && !selected.has(doing.hover.id) && !w.hand.holding)
+		outline(ctx, frameOf(view, doing.hover), chalk, ink)
+	if (selected.size > 100)
+		drawManySelected(ctx, view, nearby(entities, around(view, doing.moved)), selected, doing.moved)
+	else if (selected.size) {
+		for (const e of w.selection) drawSelected(ctx, w, view, e, doing.moved)
 	}
 	const one = w.selection.length === 1 && !w.hand.holding ? w.selection[0] : null
 	if (doing.hover && !w.hand.holding && doing.hover !== one) drawTraces(ctx, view, w.tracesOf(doing.hover.id), dpr)
@@ -93,6 +97,35 @@ function drawSelected(ctx: Context, w: Workspace, view: View, e: Entity, moved: 
 	}
 	outline(ctx, frameOf(view, e), saffron, ink)
 	if (w.project.kind(e.kind)?.faces) drawFacing(ctx, r, e.facing)
+}
+
+/** What is seen, and where it would come from when it is dragged. */
+function around(view: View, moved: Point | null): Rect {
+	const r = view.seen()
+	return moved ? { ...r, x: r.x - moved.x, y: r.y - moved.y } : r
+}
+
+/** Of many that are selected the frames are drawn together. */
+function drawManySelected(ctx: Context, view: View, list: Entity[], selected: Set<string>, moved: Point | null) {
+	const frames = new Path2D()
+	for (const e of list) {
+		if (!selected.has(e.id)) continue
+		const r = boxOf(view, moved ? { ...e, x: e.x + moved.x, y: e.y + moved.y } : e)
+		frames.rect(r.x - 1, r.y - 1, r.w + 2, r.h + 2)
+	}
+	// from afar frames would only cover what they are around
+	const afar = list.length > 2000 && view.scale < 0.5
+	if (moved || afar) {
+		ctx.fillStyle = afar ? saffron : 'rgb(226 165 42 / 0.3)'
+		ctx.fill(frames)
+	}
+	if (afar) return
+	ctx.lineWidth = 3
+	ctx.strokeStyle = ink
+	ctx.stroke(frames)
+	ctx.lineWidth = 1.5
+	ctx.strokeStyle = saffron
+	ctx.stroke(frames)
 }
 
 let traced: { of: Selected; path: Path2D } | null = null

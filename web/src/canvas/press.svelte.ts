@@ -4,6 +4,7 @@ import { barAt, type Side } from './bounds'
 import { type Draft, dragged, type Handle, handleAt, handlesOf } from './handles'
 import { axisHandles } from './mirrorLines'
 import type { Doing } from './overlay'
+import { nearby } from './nearby'
 import { hasNub, nubOf, nubRadius } from './wires'
 import { boxOf } from './areas'
 
@@ -495,7 +496,7 @@ export class Press {
 	entityAt(at: Point): Entity | null {
 		const p = this.w.view.at(at.x, at.y)
 		let best: Entity | null = null
-		for (const e of this.shown()) {
+		for (const e of nearby(this.shown(), { x: p.x, y: p.y, w: 1, h: 1 })) {
 			const hit = p.x >= e.x && p.y >= e.y && p.x < e.x + e.w && p.y < e.y + e.h
 			if (hit && (!best || e.w * e.h <= best.w * best.h)) best = e
 		}

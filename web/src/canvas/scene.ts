@@ -6,6 +6,7 @@ import type { ChunkAt, Entity, ID, Kind, Layer, LayerImage, MapInfo, PlayView } 
 import type { Project } from '../project/project.svelte'
 import { Chunks, chunkSide, levelOf } from './chunks'
 import { drawFigure, drawGlyph, glyphs } from './glyphs'
+import { nearby } from './nearby'
 import { drawMissing, Pictures, tilesetOf } from './pictures'
 import type { View } from './view.svelte'
 
@@ -87,7 +88,7 @@ export class Scene {
 			w: m.bounds.w * m.cellWidth,
 			h: m.bounds.h * m.cellHeight,
 		})
-		ctx.fillStyle = play ? '#0d1112' : ground()
+		ctx.fillStyle = play ? m.background : ground()
 		ctx.fill(all)
 		ctx.save()
 		// what stands on diamonds reaches over the map's edge
@@ -292,7 +293,7 @@ export class Scene {
 		let whole = true
 		for (const l of layers) {
 			if (l.kind === 'entities') {
-				for (const e of this.project.entities(m.id)) {
+				for (const e of this.entitiesOf(m, view, play)) {
 					if (e.layer !== l.id || gone?.has(e.id) || (!play && e.hidden)) continue
 					things.push({
 						foot: e.y + e.h,
@@ -438,15 +439,41 @@ export class Scene {
 		return on ? e.lookOn || k?.lookOn || kind?.lookOn || off : off
 	}
 
+	/** The entities of a map that may be seen; in play with the looks that were drawn for them. */
+	private entitiesOf(m: MapInfo, view: View, play?: PlayView): Entity[] {
+		const all = nearby(this.project.entities(m.id), view.seen())
+		if (!play?.looks.length) return all
+		const looks = new Map(play.looks.map((o) => [o.id, o.look]))
+		return all.map((e) => (looks.has(e.id) ? { ...e, look: looks.get(e.id)! } : e))
+	}
+
 	private entities(ctx: CanvasRenderingContext2D, m: MapInfo, l: Layer, view: View, play?: PlayView) {
+		if (!play && m.cellWidth * view.scale < 5) return this.dots(ctx, m, l, view)
 		const gone = play && new Set(play.gone)
 		const on = play && new Set(play.on)
-		for (const e of this.project.entities(m.id)) {
+		for (const e of this.entitiesOf(m, view, play)) {
 			if (e.layer !== l.id || gone?.has(e.id) || (!play && e.hidden)) continue
 			const alpha = ctx.globalAlpha
 			ctx.globalAlpha = alpha * shown(e, play !== undefined)
 			this.entity(ctx, m, view, e, on ? on.has(e.id) : e.on, play !== undefined)
 			ctx.globalAlpha = alpha
+		}
+	}
+
+	/** From afar entities are no more than dots, those of a colour drawn together. */
+	private dots(ctx: CanvasRenderingContext2D, m: MapInfo, l: Layer, view: View) {
+		const colours = new Map<string, Path2D>()
+		for (const e of this.entitiesOf(m, view)) {
+			if (e.layer !== l.id || e.hidden) continue
+			const colour = this.colourOf(e.kind)
+			let path = colours.get(colour)
+			if (!path) colours.set(colour, (path = new Path2D()))
+			const r = boxOf(view, e)
+			path.rect(r.x, r.y, Math.max(2, r.w), Math.max(2, r.h))
+		}
+		for (const [colour, path] of colours) {
+			ctx.fillStyle = colour
+			ctx.fill(path)
 		}
 	}
 
@@ -513,7 +540,7 @@ export class Scene {
 		if (playing) {
 			const acts = this.project.acts(e.kind)
 			if (unseen.has(acts) || (acts === 'door' && on)) return
-		} else if (this.project.kind(e.kind)?.area) {
+		} else if (this.project.kind(e.kind)?.area && (b.x - a.x > 6 || b.y - a.y > 6)) {
 			casedArea(ctx, areaOf(view, e, 0.5), this.colourOf(e.kind))
 		}
 		const cell = Math.min(b.x - a.x, b.y - a.y, m.cellWidth * view.scale)

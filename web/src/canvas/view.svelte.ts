@@ -176,6 +176,13 @@ export class View {
 		return out
 	}
 
+	/** The rectangle of the ground plane that is seen, in map pixels; on diamonds the one around it. */
+	seen(): Rect {
+		const all = [this.at(0, 0), this.at(this.width, 0), this.at(this.width, this.height), this.at(0, this.height)]
+		const [x, y] = [Math.min(...all.map((p) => p.x)), Math.min(...all.map((p) => p.y))]
+		return { x, y, w: Math.max(...all.map((p) => p.x)) - x, h: Math.max(...all.map((p) => p.y)) - y }
+	}
+
 	save() {
 		return { scale: this.scale, x: this.x, y: this.y }
 	}

@@ -1,8 +1,11 @@
-import type { Entity, MapInfo, Point } from '../core/types'
+import type { Entity, MapInfo, Point, Rect } from '../core/types'
 import type { Workspace } from '../workspace.svelte'
 import { brick, casedArea, chalk, cobalt, type Context, drawLabel, middle } from './frames'
 import { areaOf, boxOf } from './areas'
+import { nearby } from './nearby'
 import type { View } from './view.svelte'
+
+const seen = (view: View, r: Rect) => r.x < view.width && r.y < view.height && r.x + r.w > 0 && r.y + r.h > 0
 
 /** Joined exits have a double line; one that leads nowhere is dashed in brick. */
 export function drawPassages(
@@ -15,9 +18,10 @@ export function drawPassages(
 	dpr: number,
 ) {
 	const from = new Map(w.project.head.passages.filter((p) => p.from.map === m.id).map((p) => [p.from.entity, p]))
-	for (const e of entities) {
+	for (const e of nearby(entities, view.seen())) {
 		if (w.project.acts(e.kind) !== 'exit' && !from.has(e.id)) continue
 		const r = boxOf(view, e)
+		if (!seen(view, r)) continue
 		const p = from.get(e.id)
 		if (!p) {
 			ctx.setLineDash([4 * dpr, 3 * dpr])
@@ -40,11 +44,12 @@ export function drawPassages(
 }
 
 /** What is wrong with a way is marked where it is. */
-export function drawFindings(ctx: Context, w: Workspace, m: MapInfo, view: View, entities: Entity[], dpr: number) {
+export function drawFindings(ctx: Context, w: Workspace, m: MapInfo, view: View, dpr: number) {
 	for (const f of w.charting.of(m.id)) {
-		const e = f.serious && f.entity ? entities.find((o) => o.id === f.entity) : undefined
+		const e = f.serious && f.entity ? w.project.entity(m.id, f.entity) : undefined
 		if (!e) continue
 		const r = boxOf(view, e)
+		if (!seen(view, r)) continue
 		const [x, y, s] = [r.x + r.w, r.y, 7 * dpr]
 		ctx.beginPath()
 		ctx.moveTo(x, y - s)
@@ -62,12 +67,11 @@ export function drawFindings(ctx: Context, w: Workspace, m: MapInfo, view: View,
 	}
 }
 
-export function drawWires(ctx: Context, w: Workspace, m: MapInfo, view: View, entities: Entity[]) {
-	const by = new Map(entities.map((e) => [e.id, e]))
+export function drawWires(ctx: Context, w: Workspace, m: MapInfo, view: View) {
 	for (const wire of w.project.head.wires) {
 		if (wire.from.map !== m.id || wire.to.map !== m.id) continue
-		const a = by.get(wire.from.entity)
-		const b = by.get(wire.to.entity)
+		const a = w.project.entity(m.id, wire.from.entity)
+		const b = w.project.entity(m.id, wire.to.entity)
 		if (!a || !b) continue
 		const seen = w.selected.includes(a.id) || w.selected.includes(b.id) || w.rule === wire.rule
 		drawWire(ctx, middle(boxOf(view, a)), middle(boxOf(view, b)), seen)

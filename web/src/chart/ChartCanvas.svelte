@@ -3,12 +3,13 @@
 	import { View } from '../canvas/view.svelte'
 	import type { ChunkAt, ID, Point } from '../core/types'
 	import { workspace } from '../workspace.svelte'
-	import { type Chosen, drawPlane, hitOn, placesOf, type Plane, Thumbs } from './plane'
+	import { type Chosen, drawPlane, hitOn, placesOf, type Plane, Sheets, Thumbs } from './plane'
 
 	// All maps at true scale on one plane, with passages and seams drawn between them.
 	let { chosen = $bindable(), view }: { chosen: Chosen; view: View } = $props()
 	const w = workspace()
 	const thumbs = new Thumbs()
+	const sheets = new Sheets()
 	let holder: HTMLDivElement
 	let canvas: HTMLCanvasElement
 	let dpr = $state(devicePixelRatio)
@@ -46,12 +47,14 @@
 		if (!view.width) return
 		const ctx = canvas.getContext('2d')!
 		ctx.clearRect(0, 0, canvas.width, canvas.height)
-		if (!drawPlane(ctx, w, view, plane, thumbs, dpr)) requestAnimationFrame(() => turn++)
+		if (!drawPlane(ctx, w, view, plane, thumbs, sheets, dpr)) requestAnimationFrame(() => turn++)
 	}
 
 	onMount(() => {
 		const told = (changed?: ChunkAt[]) => {
-			thumbs.forget(changed?.map((c) => c.map))
+			const ids = changed?.map((c) => c.map)
+			thumbs.forget(ids)
+			sheets.forget(ids)
 			turn++
 		}
 		w.scene.onStale.add(told)
@@ -76,6 +79,7 @@
 	$effect(() => {
 		void w.project.entityTurn
 		thumbs.forget()
+		sheets.forget()
 		untrack(() => turn++)
 	})
 

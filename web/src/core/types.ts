@@ -160,6 +160,8 @@ export interface MapInfo {
 	/** What its edges are: up, right, down, left; '' is a wall. */
 	sides: string[]
 	layers: Layer[]
+	/** What is seen in play where nothing is painted. */
+	background: string
 }
 
 /** Positions and sizes are in map pixels. */
@@ -577,6 +579,8 @@ export interface PlayView {
 	cell: Point
 	gone: ID[]
 	on: ID[]
+	/** The variants that were drawn when the game began. */
+	looks: { id: ID; look: number }[]
 }
 
 export interface Guess {

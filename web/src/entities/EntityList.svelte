@@ -57,7 +57,7 @@
 			bind:value={query}
 			onkeydown={(e) => e.stopPropagation()}
 		/>
-		<select class="field w-[62px] px-1" aria-label="Sort by" bind:value={sort}>
+		<select class="field w-[76px] shrink-0 px-1" aria-label="Sort by" bind:value={sort}>
 			<option value="name">name</option>
 			<option value="kind">kind</option>
 			<option value="place">place</option>

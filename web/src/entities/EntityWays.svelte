@@ -59,14 +59,18 @@
 	>
 {/if}
 {#each comes as p (p.id)}
-	<button
-		class="min-h-6 truncate text-left text-cobalt underline"
-		onclick={() => (p.from.entity ? w.goTo(p.from.map, p.from.entity) : w.show(p.from.map))}
-	>
-		comes from {w.project.entity(p.from.map, p.from.entity)?.name ??
-			(p.from.side ? `the ${p.from.side} edge` : 'an exit that was removed')}
-		on {w.project.map(p.from.map)?.name}
-	</button>
+	<div class="flex items-center gap-1">
+		<button
+			class="min-h-6 min-w-0 grow truncate text-left text-cobalt underline"
+			onclick={() => (p.from.entity ? w.goTo(p.from.map, p.from.entity) : w.show(p.from.map))}
+		>
+			comes from {w.project.entity(p.from.map, p.from.entity)?.name ??
+				(p.from.side ? `the ${p.from.side} edge` : 'an exit that was removed')} on {w.project.map(p.from.map)?.name}
+		</button>
+		<button class="button h-6 px-1.5" title="Lets the exit lead elsewhere" onclick={() => (w.joining = p.from)}
+			>Change…</button
+		>
+	</div>
 {/each}
 {#if acts === 'switch'}
 	<p class="text-[12px] text-dim">Drag its round nub to a door to wire them.</p>

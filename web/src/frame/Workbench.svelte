@@ -4,6 +4,7 @@
 	import { Tooltip } from 'bits-ui'
 	import Cabinet from '../cabinet/Cabinet.svelte'
 	import ChartStation from '../chart/ChartStation.svelte'
+	import KindBeside from '../kinds/KindBeside.svelte'
 	import KindsStation from '../kinds/KindsStation.svelte'
 	import MiniMap from '../canvas/MiniMap.svelte'
 	import MapCanvas from '../canvas/MapCanvas.svelte'
@@ -104,6 +105,7 @@
 							<PlayScreen />
 							{#if w.minimap && !w.play.on && w.beyondView}<MiniMap />{/if}
 							{#if w.depth && !w.play.on}<DepthView />{/if}
+							{#if w.kindBeside && !w.play.on}<KindBeside />{/if}
 							{#if w.looking && !w.play.on}<LookThrough />{/if}
 							{#if !w.project.head.tilesets.length}
 								<div class="cut absolute top-6 left-1/2 w-[420px] -translate-x-1/2">

@@ -139,6 +139,11 @@
 		{ label: 'the map’s corner', run: () => hand.manner({ aligned: true }) },
 	]
 
+	const over: Choice[] = [
+		{ label: 'on top of others', run: () => hand.manner({ replace: false }) },
+		{ label: 'in place of others', hint: 'what lies under it goes', run: () => hand.manner({ replace: true }) },
+	]
+
 	const reflections = $derived<Choice[]>(
 		mirrors.map((m) => ({
 			label: m.label,
@@ -216,6 +221,10 @@
 		{#if repeats && !grip.scatter}
 			<span class="text-dim">· from</span>
 			{@render control(grip.aligned ? 'the map’s corner' : 'where the stroke began', 'Repeats from', aligned)}
+		{/if}
+		{#if grip.what === 'entity'}
+			<span class="text-dim">·</span>
+			{@render control(grip.replace ? 'in place of others' : 'on top', 'Over others', over)}
 		{/if}
 		{#if scatters}
 			<span class="text-dim">· scatter</span>

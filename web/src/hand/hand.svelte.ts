@@ -57,8 +57,8 @@ export class Hand {
 
 	/** How things are put down, whatever is held. */
 	private get way() {
-		const { shape, size, round, corners, shown, aligned, inside } = this.grip
-		return { shape, size, round, corners, shown, aligned, inside }
+		const { shape, size, round, corners, shown, aligned, replace, inside } = this.grip
+		return { shape, size, round, corners, shown, aligned, replace, inside }
 	}
 
 	/** Takes something into the hand; the shape and how it is drawn out stay what they were unless one is given. */
@@ -100,7 +100,7 @@ export class Hand {
 	}
 
 	/** How a shape is drawn out: its tip, how far a fill goes, where blocks begin. */
-	manner(manner: Pick<Grip, 'round' | 'corners' | 'shown' | 'aligned'>) {
+	manner(manner: Pick<Grip, 'round' | 'corners' | 'shown' | 'aligned' | 'replace'>) {
 		this.change(manner)
 	}
 

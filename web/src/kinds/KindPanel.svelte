@@ -9,7 +9,7 @@
 
 	// One kind: what all entities of it have in common. Built-in ones are shown as
 	// they are; one's own are made from them.
-	let { kind: k, add }: { kind: Kind; add: (from: string) => void } = $props()
+	let { kind: k, add, narrow = false }: { kind: Kind; add: (from: string) => void; narrow?: boolean } = $props()
 	const w = workspace()
 	const own = $derived(k.glyph !== k.id)
 	const from = $derived(w.project.kind(k.of))
@@ -118,7 +118,7 @@
 		{/if}
 	</div>
 	{#if own}
-		<div class="grid grid-cols-2 gap-x-8 gap-y-4">
+		<div class="grid gap-x-8 gap-y-4 {narrow ? '' : 'grid-cols-2'}">
 			<div class="flex flex-col gap-1.5" role="group" aria-label="About it">
 				<h2 class="heading">About it</h2>
 				<label class="flex items-center gap-2"

@@ -43,7 +43,8 @@ export class Play {
 
 	/** Begins at the spawn, or at a cell; throws the core's sentence. */
 	start(map: ID, at?: Point) {
-		this.view = at ? this.project.ask('playAt', { map, active: '', at }) : this.project.ask('play', { map })
+		const seed = Math.floor(Math.random() * 2 ** 31)
+		this.view = at ? this.project.ask('playAt', { map, active: '', at, seed }) : this.project.ask('play', { map, seed })
 		this.release()
 		this.last = 0
 		this.left = 0

@@ -177,8 +177,13 @@ export class Project {
 		return list
 	}
 
+	private byId = new WeakMap<Entity[], Map<ID, Entity>>()
+
 	entity(map: ID, id: ID): Entity | undefined {
-		return this.entities(map).find((e) => e.id === id)
+		const list = this.entities(map)
+		let by = this.byId.get(list)
+		if (!by) this.byId.set(list, (by = new Map(list.map((e) => [e.id, e]))))
+		return by.get(id)
 	}
 
 	// changing

@@ -12,7 +12,9 @@
 		{ name: 'Four screens long', w: screen.w * 4, h: screen.h },
 		...(project.presets ?? []),
 	])
+	const templates = $derived(w.project.head.maps.filter((m) => m.template))
 	let name = $state('')
+	let from = $state('')
 	let width = $state<number | null>(32)
 	let height = $state<number | null>(24)
 	const fits = $derived(
@@ -23,11 +25,10 @@
 
 	function make(e: Event) {
 		e.preventDefault()
-		const done = w.project.try('newMap', {
-			name: name.trim() || `Map ${w.project.head.maps.length + 1}`,
-			w: width ?? 0,
-			h: height ?? 0,
-		})
+		const called = name.trim() || `Map ${w.project.head.maps.length + 1}`
+		const done = from
+			? w.project.try('copyMap', { map: from, name: called, passages: false })
+			: w.project.try('newMap', { name: called, w: width ?? 0, h: height ?? 0 })
 		if (!done?.made) return
 		made()
 		w.show(done.made)
@@ -42,6 +43,12 @@
 <form class="flex flex-col gap-1.5 border-y border-line bg-chalk p-2" onsubmit={make} novalidate>
 	<!-- svelte-ignore a11y_autofocus -->
 	<input class="field w-full" placeholder="Name" aria-label="Name of the new map" bind:value={name} autofocus />
+	{#if templates.length}
+		<select class="field w-full" aria-label="Made from" bind:value={from}>
+			<option value="">the layer plan</option>
+			{#each templates as m (m.id)}<option value={m.id}>{m.name}</option>{/each}
+		</select>
+	{/if}
 	<div class="flex items-center gap-1">
 		<input
 			class="field w-full font-mono"
