@@ -228,7 +228,8 @@ func TestThreeMapsByPointing(t *testing.T) {
 	// a passage is chosen on the chart, shut until a pearl is taken, and says so
 	exit := k.rig.doc().Entity(sample.Quay, sample.Exit)
 	from := grid.Point{X: exit.X + exit.W/2, Y: exit.Y + exit.H/2}
-	k.click(offset(k.onChart(from.X, from.Y), 2, 0))
+	k.click(k.onChart(from.X, from.Y))
+	k.see("[data-testid=chosen]", "from Exit on Quay")
 	k.see("[data-testid=chosen]", "Passage")
 	k.press("+ so many")
 	k.stored(func(d *document.Document) error {

@@ -100,22 +100,37 @@ func (s *Session) view() View {
 	}
 	v.Cell = g.HeroCell(m)
 	v.X, v.Y = g.Picture(m)
-	for _, e := range m.Entities.All() {
-		if g.Taken[e.ID] || g.Gone[e.ID] || e.Unseen {
-			v.Gone = append(v.Gone, e.ID)
+	for _, m := range s.inSight(m) {
+		for _, e := range m.Entities.All() {
+			if g.Taken[e.ID] || g.Gone[e.ID] || e.Unseen {
+				v.Gone = append(v.Gone, e.ID)
+			}
+			if look, ok := g.Looks[e.ID]; ok {
+				v.Looks = append(v.Looks, drawnLook{e.ID, look})
+			}
 		}
-	}
-	for _, e := range m.Entities.All() {
-		if look, ok := g.Looks[e.ID]; ok {
-			v.Looks = append(v.Looks, drawnLook{e.ID, look})
-		}
-	}
-	for _, e := range slices.Concat(s.ground().Doors(m), s.ground().Switches(m)) {
-		if on := e.On != g.Switched[e.ID] || g.Opened[e.ID]; on {
-			v.On = append(v.On, e.ID)
+		for _, e := range slices.Concat(s.ground().Doors(m), s.ground().Switches(m)) {
+			if on := e.On != g.Switched[e.ID] || g.Opened[e.ID]; on {
+				v.On = append(v.On, e.ID)
+			}
 		}
 	}
 	return v
+}
+
+// inSight is a map and those beyond its seams, which are seen with it.
+func (s *Session) inSight(m *document.Map) []*document.Map {
+	out := []*document.Map{m}
+	for _, seam := range s.world().Seams() {
+		switch {
+		case seam.Why != "" || seam.Closed:
+		case seam.A == m.ID:
+			out = append(out, s.doc().Maps.Get(seam.B))
+		case seam.B == m.ID:
+			out = append(out, s.doc().Maps.Get(seam.A))
+		}
+	}
+	return out
 }
 
 func dark(g *play.State) int {

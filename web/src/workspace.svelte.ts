@@ -650,7 +650,7 @@ export class Workspace {
 		const { view } = this.play
 		const m = this.map
 		if (!view || !m) return
-		this.view.follow(m, view.x + m.cellWidth / 2, view.y + m.cellHeight / 2)
+		this.view.follow(m, view.x + m.cellWidth / 2, view.y + m.cellHeight / 2, this.charting.around(m))
 		if (view.notice && view.notice !== this.warned) this.notices.say(view.notice, 'wrong')
 		this.warned = view.notice
 	}

@@ -34,6 +34,8 @@
 		void w.project.turn
 		return w.project.ask<Detail[]>('details', { map: m.id, ids: different, dx: 0, dy: 0 })
 	})
+	/** The settings that all of them have. */
+	const common = $derived(details.filter((d) => kinds.every((k) => k?.settings.some((s) => s.name === d.name))))
 	const states = $derived(kinds.filter((k) => k?.state))
 	const faces = $derived(kinds.some((k) => k?.faces))
 	const facing = $derived(list.every((e) => e.facing === list[0].facing) ? list[0]?.facing : undefined)
@@ -58,6 +60,14 @@
 		input.value = String(Math.floor((w.project.entity(m.id, e.id)?.[axis] ?? 0) / size))
 	}
 </script>
+
+{#snippet setting(d: Detail)}
+	<SettingRow
+		detail={d}
+		set={(value) => change('setSetting', { name: d.name, value })}
+		reset={() => change('setSetting', { name: d.name, value: null })}
+	/>
+{/snippet}
 
 <section class="cut mx-2 mt-1 mb-2 flex max-h-[62%] shrink-0 flex-col" aria-label="Details" data-testid="details">
 	<div class="flex min-h-0 flex-col gap-1.5 overflow-y-auto p-3">
@@ -124,16 +134,15 @@
 			</label>
 		{/if}
 		{#if one}<EntityWays {one} />{/if}
-		{#if details.length}
+		{#if common.length}
 			<div class="flex flex-col gap-1 border-t border-line pt-1.5" role="group" aria-label="Settings">
-				{#each details as d (d.name)}
-					<SettingRow
-						detail={d}
-						set={(value) => change('setSetting', { name: d.name, value })}
-						reset={() => change('setSetting', { name: d.name, value: null })}
-					/>
-				{/each}
+				{#each common as d (d.name)}{@render setting(d)}{/each}
 			</div>
+		{/if}
+		{#if details.length > common.length}
+			<EntityPart title="Settings of some of them ({details.length - common.length})">
+				{#each details.filter((d) => !common.includes(d)) as d (d.name)}{@render setting(d)}{/each}
+			</EntityPart>
 		{/if}
 		<EntityPart title="At the start">
 			{#each [{ field: 'absent', label: 'is not there until a rule brings it' }, { field: 'unseen', label: 'is there without being shown' }] as const as o (o.field)}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { ContextMenu } from 'bits-ui'
 	import { onMount, untrack } from 'svelte'
+	import type { MapInfo, Point } from '../core/types'
 	import { workspace } from '../workspace.svelte'
 	import CanvasMenu from './CanvasMenu.svelte'
 	import { drawOverlay } from './overlay'
@@ -46,7 +47,19 @@
 			mapStale = false
 			const ctx = base.getContext('2d')!
 			ctx.clearRect(0, 0, base.width, base.height)
+			if (m && w.play.view) {
+				// what lies beyond open seams is seen as well
+				for (const o of w.charting.beyond(m)) {
+					const beside = view.displaced(o.dx, o.dy)
+					if (!w.scene.draw(ctx, o.map, beside, { play: w.play.view, heroless: true })) plan(true)
+				}
+			}
 			if (m && !w.scene.draw(ctx, m, view, { play: w.play.view ?? undefined, solo: w.solo, moves: w.depth })) plan(true)
+			const hero = w.play.view
+			if (m && hero && outside(m, hero)) {
+				// one that stands across the edge is not cut off there
+				w.scene.heroAt(ctx, m, view, hero.x, hero.y, hero.facing, hero.steps)
+			}
 		}
 		const top = over.getContext('2d')!
 		top.clearRect(0, 0, over.width, over.height)
@@ -59,6 +72,12 @@
 			drawOverlay(top, w, m, view, press.doing(), dpr)
 		}
 	}
+
+	const outside = (m: MapInfo, p: Point) =>
+		p.x < m.bounds.x * m.cellWidth ||
+		p.y < m.bounds.y * m.cellHeight ||
+		p.x + m.cellWidth > (m.bounds.x + m.bounds.w) * m.cellWidth ||
+		p.y + m.cellHeight > (m.bounds.y + m.bounds.h) * m.cellHeight
 
 	// everything that is drawn is named here, and a frame is planned when it changes
 	$effect(() => {

@@ -107,17 +107,15 @@ function around(view: View, moved: Point | null): Rect {
 
 /** Of many that are selected the frames are drawn together. */
 function drawManySelected(ctx: Context, view: View, list: Entity[], selected: Set<string>, moved: Point | null) {
+	// from afar frames would only cover what they are around
+	const afar = list.length > 2000 && view.scale < 0.5
 	const frames = new Path2D()
+	ctx.fillStyle = afar ? saffron : 'rgb(226 165 42 / 0.3)'
 	for (const e of list) {
 		if (!selected.has(e.id)) continue
 		const r = boxOf(view, moved ? { ...e, x: e.x + moved.x, y: e.y + moved.y } : e)
-		frames.rect(r.x - 1, r.y - 1, r.w + 2, r.h + 2)
-	}
-	// from afar frames would only cover what they are around
-	const afar = list.length > 2000 && view.scale < 0.5
-	if (moved || afar) {
-		ctx.fillStyle = afar ? saffron : 'rgb(226 165 42 / 0.3)'
-		ctx.fill(frames)
+		if (afar || moved) ctx.fillRect(r.x - 1, r.y - 1, r.w + 2, r.h + 2)
+		if (!afar) frames.rect(r.x - 1, r.y - 1, r.w + 2, r.h + 2)
 	}
 	if (afar) return
 	ctx.lineWidth = 3

@@ -94,7 +94,7 @@ export class Scene {
 		// what stands on diamonds reaches over the map's edge
 		if (!view.diamond) ctx.clip(all)
 		let whole = true
-		let heroDrawn = !play
+		let heroDrawn = !play || o.heroless
 		let run: Layer[] = []
 		// neighbouring plain layers of tiles are drawn together
 		const flush = () => {
@@ -462,18 +462,20 @@ export class Scene {
 
 	/** From afar entities are no more than dots, those of a colour drawn together. */
 	private dots(ctx: CanvasRenderingContext2D, m: MapInfo, l: Layer, view: View) {
-		const colours = new Map<string, Path2D>()
+		const colours = new Map<string, Entity[]>()
 		for (const e of this.entitiesOf(m, view)) {
 			if (e.layer !== l.id || e.hidden) continue
 			const colour = this.colourOf(e.kind)
-			let path = colours.get(colour)
-			if (!path) colours.set(colour, (path = new Path2D()))
-			const r = boxOf(view, e)
-			path.rect(r.x, r.y, Math.max(2, r.w), Math.max(2, r.h))
+			const all = colours.get(colour)
+			if (all) all.push(e)
+			else colours.set(colour, [e])
 		}
-		for (const [colour, path] of colours) {
+		for (const [colour, all] of colours) {
 			ctx.fillStyle = colour
-			ctx.fill(path)
+			for (const e of all) {
+				const r = boxOf(view, e)
+				ctx.fillRect(r.x, r.y, Math.max(2, r.w), Math.max(2, r.h))
+			}
 		}
 	}
 
@@ -575,6 +577,8 @@ export interface Drawing {
 	play?: PlayView
 	/** The one layer or group that is shown. */
 	solo?: ID
+	/** Leaves the hero out: it is on another map. */
+	heroless?: boolean
 	/** Layers go with the camera outside of play as well. */
 	moves?: boolean
 }

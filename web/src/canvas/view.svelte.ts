@@ -154,14 +154,14 @@ export class View {
 		if (r.y + r.h > this.height - pad) this.y += (r.y + r.h - this.height + pad) / this.scale
 	}
 
-	/** Keeps a map pixel in the middle, without showing more than is needed beyond the map. */
-	follow(m: MapInfo, x: number, y: number) {
+	/** Keeps a map pixel in the middle, without showing more than is needed beyond what is there. */
+	follow(m: MapInfo, x: number, y: number, there: Rect) {
 		this.use(m)
 		if (this.diamond) return this.centre(x, y)
 		const place = (at: number, from: number, length: number, room: number) =>
 			length <= room ? from - (room - length) / 2 : Math.min(Math.max(at - room / 2, from), from + length - room)
-		this.x = place(x, m.bounds.x * m.cellWidth, m.bounds.w * m.cellWidth, this.width / this.scale)
-		this.y = place(y, m.bounds.y * m.cellHeight, m.bounds.h * m.cellHeight, this.height / this.scale)
+		this.x = place(x, there.x, there.w, this.width / this.scale)
+		this.y = place(y, there.y, there.h, this.height / this.scale)
 	}
 
 	/** The view from which what is displaced by so many map pixels is seen. */

@@ -1,4 +1,4 @@
-import type { ChartInfo, Finding, ID } from '../core/types'
+import type { ChartInfo, Finding, ID, MapInfo, Rect } from '../core/types'
 import type { Project } from '../project/project.svelte'
 
 const empty: ChartInfo = { places: [], seams: [], findings: [] }
@@ -22,7 +22,45 @@ export class Charting {
 		this.timer = window.setTimeout(() => this.refresh(), 120)
 	}
 
+	/** The maps beyond a map's open seams, and how far they lie from its own frame, in pixels. */
+	beyond(m: MapInfo): { map: MapInfo; dx: number; dy: number }[] {
+		const { seams, places } = this.info
+		const here = places.find((p) => p.map === m.id)
+		if (!here || m.grid === 'diamond') return []
+		return seams.flatMap((s) => {
+			if (s.why || s.closed || (s.a !== m.id && s.b !== m.id)) return []
+			const map = this.project.map(s.a === m.id ? s.b : s.a)
+			const there = places.find((p) => p.map === map?.id)
+			if (!map || !there) return []
+			const [left, top] = [m.bounds.x * m.cellWidth, m.bounds.y * m.cellHeight]
+			return {
+				map,
+				dx: left + there.x - here.x - map.bounds.x * map.cellWidth,
+				dy: top + there.y - here.y - map.bounds.y * map.cellHeight,
+			}
+		})
+	}
+
+	/** What is there to be seen from a map in play: itself, and on as far as maps beyond its seams reach. */
+	around(m: MapInfo): Rect {
+		const own = frameOf(m, 0, 0)
+		let [x, y, right, bottom] = [own.x, own.y, own.x + own.w, own.y + own.h]
+		for (const o of this.beyond(m)) {
+			const r = frameOf(o.map, o.dx, o.dy)
+			;[x, y] = [Math.min(x, r.x), Math.min(y, r.y)]
+			;[right, bottom] = [Math.max(right, r.x + r.w), Math.max(bottom, r.y + r.h)]
+		}
+		return { x, y, w: right - x, h: bottom - y }
+	}
+
 	of(map: ID): Finding[] {
 		return this.info.findings.filter((f) => f.map === map)
 	}
 }
+
+const frameOf = (m: MapInfo, dx: number, dy: number): Rect => ({
+	x: m.bounds.x * m.cellWidth + dx,
+	y: m.bounds.y * m.cellHeight + dy,
+	w: m.bounds.w * m.cellWidth,
+	h: m.bounds.h * m.cellHeight,
+})

@@ -423,10 +423,14 @@ export function hitOn(w: Workspace, view: View, p: Plane, at: Point, dpr: number
 	const places = placesOf(p)
 	const line = (a: Point, b: Point) => away(view.screen(a.x, a.y), view.screen(b.x, b.y), at)
 	const all = endsOf(w)
+	let best: ID = ''
+	let least = 6 * dpr
 	for (const way of w.project.head.passages) {
 		const ends = lineOf(places, all.get(way.id))
-		if (ends && line(...ends) < 6 * dpr) return { is: 'passage', id: way.id }
+		const far = ends ? line(...ends) : Infinity
+		if (far < least) [best, least] = [way.id, far]
 	}
+	if (best) return { is: 'passage', id: best }
 	for (const s of p.info.seams) {
 		if (seamLines(w, places, s).some(([a, b]) => line(a, b) < 7 * dpr)) return { is: 'seam', a: s.a, b: s.b }
 	}

@@ -1,11 +1,13 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte'
 
-	// A part of the Details card that can be folded; which are open is remembered by the page.
+	// A part of a card that can be folded; what is folded is not made.
 	let { title, open = false, children }: { title: string; open?: boolean; children: Snippet } = $props()
+	// svelte-ignore state_referenced_locally
+	let shown = $state(open)
 </script>
 
-<details class="border-t border-line pt-1" {open}>
+<details class="border-t border-line pt-1" bind:open={shown}>
 	<summary class="cursor-pointer py-0.5 heading">{title}</summary>
-	<div class="flex flex-col gap-1 pt-1">{@render children()}</div>
+	{#if shown}<div class="flex flex-col gap-1 pt-1">{@render children()}</div>{/if}
 </details>
