@@ -194,8 +194,22 @@ func (c *Cluster) command(name string, args ...string) *exec.Cmd {
 	return cmd
 }
 
+// errStillUsed is given while processes of a server that was killed hold on to
+// the data: they end by themselves a little later.
+var errStillUsed = errors.New("processes of an earlier PostgreSQL still hold on to the data")
+
 // run starts the server process and waits until it answers.
 func (c *Cluster) run() error {
+	for end := time.Now().Add(20 * time.Second); ; {
+		err := c.attempt()
+		if !errors.Is(err, errStillUsed) || time.Now().After(end) {
+			return err
+		}
+		time.Sleep(100 * time.Millisecond)
+	}
+}
+
+func (c *Cluster) attempt() error {
 	logFile, err := os.OpenFile(filepath.Join(c.dir, "log"), os.O_CREATE|os.O_WRONLY|os.O_TRUNC, 0o644)
 	if err != nil {
 		return fmt.Errorf("the database's log cannot be written: %w", err)
@@ -232,6 +246,9 @@ func (c *Cluster) run() error {
 		select {
 		case <-exited:
 			text, _ := os.ReadFile(filepath.Join(c.dir, "log"))
+			if strings.Contains(string(text), "Terminate any old server processes") {
+				return fmt.Errorf("PostgreSQL stopped at its start: %w", errStillUsed)
+			}
 			return fmt.Errorf("PostgreSQL stopped at its start: %s", lastLine(string(text), err))
 		case <-ctx.Done():
 			return fmt.Errorf("PostgreSQL does not answer: %w", err)
