@@ -88,5 +88,7 @@ func quay(s *Sheet) *canvas {
 		}
 		c.entity(document.KindCollectible, name, at[0], at[1], 1, 1, document.Down)
 	}
+	c.entity(crabKind, "Crab", 13, 20, 1, 1, document.Right).Values = []document.Value{{Name: "range", Value: "2"}}
+	c.entity(crabKind, "Crab 2", 30, 21, 1, 1, document.Left)
 	return c
 }

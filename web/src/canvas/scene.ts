@@ -448,7 +448,8 @@ export class Scene {
 	}
 
 	private entities(ctx: CanvasRenderingContext2D, m: MapInfo, l: Layer, view: View, play?: PlayView) {
-		if (!play && m.cellWidth * view.scale < 5) return this.dots(ctx, m, l, view)
+		const crowded = this.project.entities(m.id).length > 500
+		if (!play && crowded && m.cellWidth * view.scale < 5) return this.dots(ctx, m, l, view)
 		const gone = play && new Set(play.gone)
 		const on = play && new Set(play.on)
 		for (const e of this.entitiesOf(m, view, play)) {
