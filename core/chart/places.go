@@ -51,7 +51,7 @@ const SnapWithin = 24
 // Snapped is where a map comes to lie when it is dragged to a place on the
 // chart: beside another one where edges come near, in step with its cells. It
 // never comes to lie over another map that it was drawn beside.
-func Snapped(d *document.Document, id document.ID, at grid.Point, within int) grid.Point {
+func Snapped(d *document.Document, id document.ID, at grid.Point, within int) (to grid.Point) {
 	m := d.Maps.Get(id)
 	if m == nil {
 		return at

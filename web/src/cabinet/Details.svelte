@@ -61,6 +61,19 @@
 	}
 </script>
 
+{#snippet tick(field: 'absent' | 'unseen' | 'locked' | 'hidden', label: string)}
+	<label class="flex items-center gap-2">
+		<input
+			type="checkbox"
+			class="accent-glaze"
+			checked={all(field)}
+			indeterminate={some(field) && !all(field)}
+			onchange={(e) => set(field, e.currentTarget.checked)}
+		/>
+		{label}
+	</label>
+{/snippet}
+
 {#snippet setting(d: Detail)}
 	<SettingRow
 		detail={d}
@@ -145,35 +158,15 @@
 			</EntityPart>
 		{/if}
 		<EntityPart title="At the start">
-			{#each [{ field: 'absent', label: 'is not there until a rule brings it' }, { field: 'unseen', label: 'is there without being shown' }] as const as o (o.field)}
-				<label class="flex items-center gap-2">
-					<input
-						type="checkbox"
-						class="accent-glaze"
-						checked={all(o.field)}
-						indeterminate={some(o.field) && !all(o.field)}
-						onchange={(e) => set(o.field, e.currentTarget.checked)}
-					/>
-					{o.label}
-				</label>
-			{/each}
+			{@render tick('absent', 'is not there until a rule brings it')}
+			{@render tick('unseen', 'is there without being shown')}
 		</EntityPart>
 		<EntityPart title="Look">
 			<EntityLook {list} {set} turn={(t) => change('turnEntities', t)} />
 		</EntityPart>
 		<EntityPart title="While designing">
-			{#each [{ field: 'locked', label: 'locked: cannot be moved or swept away' }, { field: 'hidden', label: 'hidden from the map' }] as const as o (o.field)}
-				<label class="flex items-center gap-2">
-					<input
-						type="checkbox"
-						class="accent-glaze"
-						checked={all(o.field)}
-						indeterminate={some(o.field) && !all(o.field)}
-						onchange={(e) => set(o.field, e.currentTarget.checked)}
-					/>
-					{o.label}
-				</label>
-			{/each}
+			{@render tick('locked', 'locked: cannot be moved or swept away')}
+			{@render tick('hidden', 'hidden from the map')}
 			<label class="flex items-center gap-2"
 				><span class="w-16 text-dim">Layer</span>
 				<select

@@ -1,0 +1,77 @@
+package session
+
+import (
+	"azzel/core/author"
+	"azzel/core/document"
+	"azzel/core/material"
+	"errors"
+)
+
+func init() {
+	register(map[string]method{
+		"addZone":     authored(author.AddZone),
+		"addMaterial": authored(author.AddMaterial),
+		"markMaterial": authored(func(d *document.Document, a struct {
+			ID    document.ID     `json:"id"`
+			Tiles []material.Tile `json:"tiles"`
+		}) (author.Change, error) {
+			m := d.Materials.Get(a.ID)
+			if m == nil {
+				return author.Change{}, errors.New("the material is no longer there")
+			}
+			return author.MarkMaterial(m, a.Tiles)
+		}),
+		"addTileset": authored(author.AddTileset),
+		"markSolid": authored(func(d *document.Document, a struct {
+			ID    document.ID `json:"id"`
+			Tiles []int       `json:"tiles"`
+			Solid bool        `json:"solid"`
+		}) (author.Change, error) {
+			return onTileset(d, a.ID, func(t *document.Tileset) (author.Change, error) { return author.MarkSolid(t, a.Tiles, a.Solid) })
+		}),
+		"markTiles": authored(func(d *document.Document, a struct {
+			ID    document.ID     `json:"id"`
+			Tiles []int           `json:"tiles"`
+			Mark  author.TileMark `json:"mark"`
+		}) (author.Change, error) {
+			return onTileset(d, a.ID, func(t *document.Tileset) (author.Change, error) { return author.MarkTiles(t, a.Tiles, a.Mark) })
+		}),
+		"setProperties": authored(func(d *document.Document, a struct {
+			ID         document.ID         `json:"id"`
+			Properties []document.Property `json:"properties"`
+		}) (author.Change, error) {
+			return onTileset(d, a.ID, func(t *document.Tileset) (author.Change, error) { return author.SetProperties(t, a.Properties) })
+		}),
+		"setPartners": authored(func(d *document.Document, a struct {
+			ID    document.ID `json:"id"`
+			Pairs [][2]int    `json:"pairs"`
+		}) (author.Change, error) {
+			return onTileset(d, a.ID, func(t *document.Tileset) (author.Change, error) { return author.SetPartners(t, a.Pairs) })
+		}),
+		"solids": with((*Session).merged),
+		"recut": authored(func(d *document.Document, a struct {
+			ID    document.ID  `json:"id"`
+			Recut author.Recut `json:"recut"`
+		}) (author.Change, error) {
+			return onTileset(d, a.ID, func(t *document.Tileset) (author.Change, error) { return author.RecutTileset(d, t, a.Recut) })
+		}),
+		"lostBy": with(func(s *Session, a struct {
+			ID    document.ID `json:"id"`
+			Match []int       `json:"match"`
+		}) (any, error) {
+			t := s.doc().Tilesets.Get(a.ID)
+			if t == nil {
+				return nil, errors.New("the tileset is no longer there")
+			}
+			return author.LostBy(s.doc(), t, a.Match), nil
+		}),
+	})
+}
+
+func onTileset(d *document.Document, id document.ID, f func(*document.Tileset) (author.Change, error)) (author.Change, error) {
+	t := d.Tilesets.Get(id)
+	if t == nil {
+		return author.Change{}, errors.New("the tileset is no longer there")
+	}
+	return f(t)
+}
