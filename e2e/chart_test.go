@@ -317,3 +317,32 @@ func TestLookThroughAndBrokenEnds(t *testing.T) {
 	k.see("[data-testid=findings]", "Every way leads somewhere")
 	k.same()
 }
+
+func TestMapsFromATemplateAndFolders(t *testing.T) {
+	k := world(t).open()
+	k.openChart()
+	k.pressIn("aside button", "Quay")
+	k.pressIn("[data-testid=chosen] summary", "Order and folder")
+	k.pressIn("[data-testid=chosen] label", "a template for new maps")
+	k.pressIn("aside button", "Pans")
+	k.pressIn("[data-testid=chosen] summary", "Order and folder")
+	k.pressIn("[data-testid=chosen] label", "finishing it starts")
+	e := k.page.MustElementByJS(`() => [...document.querySelectorAll('[data-testid=chosen] label')].find((e) => e.innerText.trim().startsWith('Folder')).querySelector('input')`)
+	must(t, e.Input("Outside"))
+	k.keys(input.Tab)
+	k.see("aside[aria-label=Maps] h2", "Outside")
+	k.press("New map")
+	must(t, k.page.MustElement("[aria-label='Name of the new map']").Input("Quay by night"))
+	k.option("[aria-label='Made from']", string(sample.Quay))
+	k.press("Make the map")
+	k.see("header", "Quay by night")
+	k.stored(func(d *document.Document) error {
+		for _, m := range d.Maps.All() {
+			if m.Name == "Quay by night" && !m.Template && m.Entities.Len() == 5 && d.Maps.Get(sample.Quay).Template && d.Maps.Get(sample.Pans).Next && d.Maps.Get(sample.Pans).Folder == "Outside" {
+				return nil
+			}
+		}
+		return fmt.Errorf("no map was made from the template, or the Pans are not in their folder")
+	})
+	k.same()
+}

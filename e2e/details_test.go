@@ -258,3 +258,61 @@ const overlayAt = `(x, y) => {
 	const c = document.querySelector('[data-testid=map]'), r = c.getBoundingClientRect()
 	return String(c.getContext('2d').getImageData(x - r.left + 3, y - r.top + 3, 1, 1).data[3])
 }`
+
+func TestInPlaceOfOthersAndAlike(t *testing.T) {
+	r := world(t)
+	for i := range 3 {
+		r.place(document.Entity{Kind: "key", Name: fmt.Sprint("Key ", i), X: 64 + 32*i, Y: 96})
+	}
+	k := r.open()
+	k.click(k.at(4, 6))
+	k.see("[data-testid=details] input", "Key 0")
+	k.focusMap()
+	must(t, k.page.Keyboard.Press(input.ControlLeft))
+	k.with(input.ShiftLeft, input.KeyK)
+	must(t, k.page.Keyboard.Release(input.ControlLeft))
+	k.see("[data-testid=details]", "3 entities of Key")
+	// an item put down in place of others takes them away, in one step
+	k.holdKind("Item")
+	k.word("Over others", "in place of others")
+	k.keys(input.KeyL)
+	k.drag(left, k.at(3, 6), k.at(9, 6))
+	k.stored(func(d *document.Document) error {
+		if keys, items := len(entities(d, sample.Quay, "key")), len(entities(d, sample.Quay, "item")); keys != 0 || items != 7 {
+			return fmt.Errorf("%d keys and %d items stand", keys, items)
+		}
+		return nil
+	})
+	k.focusMap()
+	k.with(input.ControlLeft, input.KeyZ)
+	k.stored(func(d *document.Document) error {
+		if n := len(entities(d, sample.Quay, "key")); n != 3 {
+			return fmt.Errorf("%d keys are back", n)
+		}
+		return nil
+	})
+	k.same()
+}
+
+func TestVariantsByOdds(t *testing.T) {
+	k := world(t).open()
+	k.holdTile(5)
+	k.keys(input.Escape)
+	k.click(k.at(4, 2))
+	k.see("[data-testid=details] input", "Pearl")
+	k.pressIn("[data-testid=details] summary", "Look")
+	k.press("+ tile")
+	k.press("+ not there")
+	k.fill("[aria-label='Odds of variant 2']", "3")
+	k.see("[aria-label=Variants]", "75%")
+	k.stored(func(d *document.Document) error {
+		v := d.Entity(sample.Quay, sample.Pearl).Variants
+		if len(v) != 2 || v[0].Look.Tile() != 5 || v[1].Look != 0 || v[1].Odds != 3 {
+			return fmt.Errorf("the variants are %+v", v)
+		}
+		return nil
+	})
+	k.fill("[aria-label='Odds of variant 2']", "-3")
+	k.notice("odds of 0 to")
+	k.same()
+}

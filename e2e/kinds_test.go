@@ -134,3 +134,32 @@ func TestAKindIsLimitedAndLarger(t *testing.T) {
 		t.Errorf("%d cranes stand", n)
 	}
 }
+
+// A kind is set up beside the map, and what stands there changes with it.
+func TestKindBesideTheMap(t *testing.T) {
+	r := world(t)
+	k := r.open()
+	k.pressIn("aside [role=tab]", "Kinds")
+	k.press("Set up kind Light")
+	k.see("[data-testid=kind-beside]", "Built in")
+	k.press("Make one of your own from it")
+	k.fill("[data-testid=kind-beside] [aria-label='Name of the kind']", "Lantern")
+	k.see("aside[aria-label=Cabinet]", "Lantern")
+	k.fill("[data-testid=kind-beside] [aria-label='Default of radius']", "2")
+	k.stored(func(d *document.Document) error {
+		if all := d.Kinds.All(); len(all) != 1 || all[0].Name != "Lantern" || all[0].Setting("radius").Default != "2" {
+			return fmt.Errorf("the kinds are %+v", all)
+		}
+		return nil
+	})
+	// Escape closes it, and the map was never left
+	k.focusMap()
+	k.keys(input.Escape)
+	k.gone("[data-testid=kind-beside]")
+	k.holdKind("Lantern")
+	k.click(k.at(6, 6))
+	k.keys(input.Escape)
+	k.click(k.at(6, 6))
+	k.see("[data-testid=details] [aria-label=radius]", "2")
+	k.same()
+}

@@ -680,6 +680,8 @@ export class Workspace {
 	escape() {
 		if (this.canvas?.cancel()) return
 		if (this.picking) this.picking = null
+		else if (this.kindBeside) this.kindBeside = ''
+		else if (this.looking) this.looking = null
 		else if (this.play.on) this.stopPlay()
 		else if (this.selected.length) this.selected = []
 		else if (this.hand.holding) this.hand.letGo()

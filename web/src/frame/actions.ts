@@ -391,8 +391,10 @@ export function actions(w: Workspace): Action[] {
 		{ name: 'Fold or open the cabinet', group: 'View', keys: ['Ctrl+]'], run: () => (w.cabinetOpen = !w.cabinetOpen) },
 		{ name: 'Theme: Plaster, light', group: 'View', run: () => w.setTheme('plaster') },
 		{ name: 'Theme: Kiln, dark', group: 'View', run: () => w.setTheme('kiln') },
+		{ name: 'Chart', group: 'Go to', run: () => w.open('chart') },
 		{ name: 'Map', group: 'Go to', run: () => w.open('map') },
 		{ name: 'Tilesets', group: 'Go to', run: () => w.open('tilesets') },
+		{ name: 'Kinds', group: 'Go to', run: () => w.open('kinds') },
 		{ name: 'Rules', group: 'Go to', run: () => w.open('rules') },
 		{ name: 'All projects', group: 'Go to', run: () => location.assign('/') },
 	]
