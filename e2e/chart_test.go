@@ -346,3 +346,24 @@ func TestMapsFromATemplateAndFolders(t *testing.T) {
 	})
 	k.same()
 }
+
+func TestOwnSettingsOfMaps(t *testing.T) {
+	k := world(t).open()
+	k.openChart()
+	k.pressIn("[data-testid=chosen] summary", "Own settings of maps")
+	k.press("Add a property")
+	k.fill("[aria-label='Name of property 1']", "tide")
+	k.option("[aria-label='Type of tide']", "number")
+	k.fill("[data-testid=chosen] [aria-label='Value of tide']", "3")
+	k.see("[aria-label='Settings of all maps']", "tide")
+	k.pressIn("aside button", "Pans")
+	k.see("[data-testid=chosen] [aria-label=tide]", "3")
+	k.fill("[data-testid=chosen] [aria-label=tide]", "5")
+	k.stored(func(d *document.Document) error {
+		if a, b := d.MapValue(d.Maps.Get(sample.Pans), "tide"), d.MapValue(d.Maps.Get(sample.Quay), "tide"); a != "5" || b != "3" {
+			return fmt.Errorf("the tides are %s and %s", a, b)
+		}
+		return nil
+	})
+	k.same()
+}

@@ -135,6 +135,14 @@ func TestHandles(t *testing.T) {
 		e := d.Entity(sample.Quay, lift)
 		return e.W == 64 && e.H == 32 && e.X == 224 && e.Y == 96
 	})
+	// how much a collectible counts: the knob above it
+	k.focusMap()
+	k.keys(input.Escape)
+	k.click(k.at(4, 2))
+	k.see("[data-testid=details] input", "Pearl")
+	knob := offset(k.at(4, 2), 0, -scale/2-14)
+	k.drag(left, knob, offset(knob, 0, -scale), offset(knob, 0, -scale*1.5))
+	is("its amount", func(d *document.Document) bool { return value(d, sample.Pearl, "amount") == "4" })
 	// a path: its point is moved, one is put between, and one behind the last; a secondary press takes it away
 	k.focusMap()
 	k.keys(input.Escape)

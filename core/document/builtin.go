@@ -32,6 +32,13 @@ func dragged(name, def string, most int, handle, help string) Setting {
 	return s
 }
 
+// counted is a number from one on with a knob on the map.
+func counted(name string, most int, help string) Setting {
+	s := number(name, "1", "", 1, most, help)
+	s.Handle = HandleUp
+	return s
+}
+
 func yesno(name, def, help string) Setting {
 	return Setting{Property: Property{Name: name, Type: PropertyYesNo, Default: def, Choices: []string{}}, Help: help}
 }
@@ -82,9 +89,9 @@ var Kinds = builtIns([]Kind{
 	{ID: "goal", Category: "ways", Name: "Goal", Help: "Reaching it finishes the map", Area: true},
 
 	{ID: KindCollectible, Category: "things", Name: "Collectible", Help: "Taken and counted when touched", Settings: settings(
-		number("amount", "1", "", 1, 9999, "How much it counts"), text("counts as", "What it is counted with; empty is its own kind"))},
+		counted("amount", 9999, "How much it counts"), text("counts as", "What it is counted with; empty is its own kind"))},
 	{ID: "key", Category: "things", Name: "Key", Help: "Opens a door that asks for it", Settings: settings(text("opens", "The word that doors ask for"), yesno("used up", "no", "Whether it is gone after opening"))},
-	{ID: "item", Category: "things", Name: "Item", Help: "Something that is carried and used", Settings: settings(text("is", "The word by which rules call it"), number("amount", "1", "", 1, 9999, "How many of it"))},
+	{ID: "item", Category: "things", Name: "Item", Help: "Something that is carried and used", Settings: settings(text("is", "The word by which rules call it"), counted("amount", 9999, "How many of it"))},
 	{ID: "container", Category: "things", Name: "Container", Help: "Opened once, holds something", State: "Open at the start", Solid: true, Settings: settings(text("holds", "Items in it, with commas between"), text("needs", "The key that opens it"))},
 	{ID: KindSign, Category: "things", Name: "Sign", Help: "Says something when it is read", Solid: true, Settings: settings(text("says", "What the player reads"))},
 	{ID: "light", Category: "things", Name: "Light", Help: "Lights up what lies around it", State: "Lit at the start", Settings: settings(dragged("radius", "3", 200, HandleRound, "How far it shines"), colour("colour", "#ffd890", "Its colour"), choice("flicker", "steady, flickering, pulsing", "How it burns"))},
@@ -106,7 +113,7 @@ var Kinds = builtIns([]Kind{
 	{ID: "breakable", Category: "works", Name: "Breakable", Help: "Broken by a blow", Area: true, Solid: true, Settings: settings(health, text("by", "What breaks it; empty is anything"), text("leaves", "What it leaves behind"))},
 	{ID: "faller", Category: "works", Name: "Falling block", Help: "Falls once it is stepped on", Area: true, Solid: true, Settings: settings(number("after", "0.5", "seconds", 0, 60, "How long it still holds"), number("comes back after", "0", "seconds", 0, 3600, "0 is never"))},
 	{ID: "timer", Category: "works", Name: "Timer", Help: "Something that rules wait for", State: "Going at the start", Settings: settings(every, yesno("again", "yes", "Whether it begins anew"))},
-	{ID: "source", Category: "works", Name: "Source", Help: "Makes entities from a list", State: "Going at the start", Faces: true, Settings: settings(text("makes", "Kinds and their weights, as walker 3, flyer 1"), every, number("at once", "3", "", 1, 500, "At most that many are there at a time"), number("in all", "0", "", 0, 9999, "How many it makes; 0 has no end"), text("waves", "How many in each wave, as 3, 5, 8"))},
+	{ID: "source", Category: "works", Name: "Source", Help: "Makes entities from a list", State: "Going at the start", Faces: true, Settings: settings(text("makes", "Kinds and their weights, as walker 3, flyer 1"), every, counted("at once", 500, "At most that many are there at a time"), number("in all", "0", "", 0, 9999, "How many it makes; 0 has no end"), text("waves", "How many in each wave, as 3, 5, 8"))},
 	{ID: KindPath, Category: "works", Name: "Path", Help: "A way that movers go along", Ways: true, Settings: settings(choice("goes", "there and back, round, once", "What comes after its end"), number("speed", "3", "cells/s", 0, 50, "How fast one goes along it"), number("pause", "0", "seconds", 0, 3600, "How long one waits at each point"))},
 
 	{ID: "beam", Category: "dangers", Name: "Beam", Help: "A line that hurts, up to what is solid", Faces: true, State: "On at the start", Settings: settings(dragged("length", "12", 500, HandleAhead, "How far it goes at most"), harm, number("on for", "0", "seconds", 0, 3600, "0 is always"), number("off for", "0", "seconds", 0, 3600, "How long it pauses"))},

@@ -83,6 +83,7 @@ const (
 	HandleRound = "round" // a ring around its middle
 	HandleAhead = "ahead" // an end in front of it, where it looks
 	HandleBoth  = "both"  // an end on each side, along where it looks
+	HandleUp    = "up"    // a knob above it that counts by being dragged up and down
 )
 
 // Limits of kinds.
@@ -217,6 +218,20 @@ func (d *Document) Value(e *Entity, name string) string {
 	return s.Default
 }
 
+// Body is what of an entity stops and is touched, in map pixels: what its kind
+// says, as far as it lies in the entity's box, or all of the box.
+func (d *Document) Body(e *Entity) grid.Rect {
+	box := grid.Rect{X: e.X, Y: e.Y, W: e.W, H: e.H}
+	k := d.Kind(ID(e.Kind))
+	if k == nil || k.Body == (grid.Rect{}) {
+		return box
+	}
+	if b := (grid.Rect{X: e.X + k.Body.X, Y: e.Y + k.Body.Y, W: k.Body.W, H: k.Body.H}).Intersect(box); !b.Empty() {
+		return b
+	}
+	return box
+}
+
 // TypeOf is the type of a setting of an entity, empty when its kind has none of this name.
 func (d *Document) TypeOf(e *Entity, name string) string {
 	if k := d.Kind(ID(e.Kind)); k != nil {
@@ -333,7 +348,7 @@ func checkSettings(all []Setting) error {
 		if s.Least > s.Most {
 			return fmt.Errorf("the range of %s ends before it begins", s.Name)
 		}
-		if s.Handle != "" && s.Handle != HandleRound && s.Handle != HandleAhead && s.Handle != HandleBoth {
+		if s.Handle != "" && s.Handle != HandleRound && s.Handle != HandleAhead && s.Handle != HandleBoth && s.Handle != HandleUp {
 			return fmt.Errorf("there is no handle called “%.40s”", s.Handle)
 		}
 	}

@@ -180,6 +180,21 @@ func (s *Solids) Cell(c cells.Cell) bool {
 // Doors, Exits and Collectibles list the entities of a kind on a map, by id.
 func (s *Solids) Doors(m *Map) []*Entity { return s.kind(m, KindDoor) }
 
+// Standing lists the entities of a map, other than doors, whose kind is solid.
+func (s *Solids) Standing(m *Map) []*Entity {
+	key := mapKind{m.ID, "solid"}
+	all, ok := s.kinds[key]
+	if !ok {
+		for _, e := range m.Entities.All() {
+			if k := s.doc.Kind(ID(e.Kind)); k != nil && k.Solid && k.Acts() != KindDoor {
+				all = append(all, e)
+			}
+		}
+		s.kinds[key] = all
+	}
+	return all
+}
+
 // Exits lists a map's exits.
 func (s *Solids) Exits(m *Map) []*Entity { return s.kind(m, KindExit) }
 

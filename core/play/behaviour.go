@@ -50,7 +50,7 @@ func Behaviour(d *document.Document, c *chart.Chart, m *document.Map, e *documen
 	for _, s := range k.Settings {
 		n := int(d.Thousandths(e, s.Name))
 		switch {
-		case s.Handle == "" || n <= 0:
+		case s.Handle == "" || s.Handle == document.HandleUp || n <= 0:
 		case s.Handle == document.HandleRound:
 			t.out = append(t.out, Trace{Is: TraceRing, Points: []grid.Point{middle(e)}, Radius: n * m.CellWidth / 1000, Setting: s.Name})
 		case along == nil:

@@ -173,7 +173,12 @@ func (g *game) blocked(m *document.Map, x, y int64) bool {
 		return true
 	}
 	for _, e := range g.solids.Doors(m) {
-		if !g.open(e) && !g.Gone[e.ID] && overlaps(m, x, y, e) {
+		if !g.open(e) && !g.Gone[e.ID] && g.overlaps(m, x, y, e) {
+			return true
+		}
+	}
+	for _, e := range g.solids.Standing(m) {
+		if !g.Gone[e.ID] && g.overlaps(m, x, y, e) {
 			return true
 		}
 	}
@@ -188,9 +193,11 @@ func extent(m *document.Map, x, y int64) document.Extent {
 
 func (g *game) open(e *document.Entity) bool { return e.On || g.Opened[e.ID] }
 
-func overlaps(m *document.Map, x, y int64, e *document.Entity) bool {
+// overlaps reports whether the hero's box at (x, y) touches an entity's body.
+func (g *game) overlaps(m *document.Map, x, y int64, e *document.Entity) bool {
 	w, h := heroBox(m)
-	return x < int64(e.X+e.W)*Sub && x+w*Sub > int64(e.X)*Sub && y < int64(e.Y+e.H)*Sub && y+h*Sub > int64(e.Y)*Sub
+	b := g.doc.Body(e)
+	return x < int64(b.X+b.W)*Sub && x+w*Sub > int64(b.X)*Sub && y < int64(b.Y+b.H)*Sub && y+h*Sub > int64(b.Y)*Sub
 }
 
 // use works the switch that the hero stands on or looks at, within a cell.
@@ -200,7 +207,7 @@ func (g *game) use(m *document.Map) {
 		x := g.X + reach*int64(dx*m.CellWidth)*Sub*3/4
 		y := g.Y + reach*int64(dy*m.CellHeight)*Sub*3/4
 		for _, e := range m.Entities.All() {
-			if g.doc.Acts(e) == document.KindSwitch && !g.Gone[e.ID] && overlaps(m, x, y, e) {
+			if g.doc.Acts(e) == document.KindSwitch && !g.Gone[e.ID] && g.overlaps(m, x, y, e) {
 				g.Switched[e.ID] = !g.Switched[e.ID]
 				g.happen(happening{document.WhenUse, m.ID, e.ID})
 				return
@@ -212,7 +219,7 @@ func (g *game) use(m *document.Map) {
 // touch takes collectibles and enters exits.
 func (g *game) touch(m *document.Map) {
 	for _, e := range g.solids.Collectibles(m) {
-		if !g.Taken[e.ID] && !g.Gone[e.ID] && overlaps(m, g.X, g.Y, e) {
+		if !g.Taken[e.ID] && !g.Gone[e.ID] && g.overlaps(m, g.X, g.Y, e) {
 			g.Taken[e.ID] = true
 			g.happen(happening{document.WhenTake, m.ID, e.ID})
 		}

@@ -369,3 +369,38 @@ func TestVariantsAreDrawn(t *testing.T) {
 		t.Error("what is not there at the start was taken")
 	}
 }
+
+// What is of a solid kind stops the hero, with its body only.
+func TestSolidKindsStop(t *testing.T) {
+	sign := document.Entity{ID: "signsignsign", Layer: sample.Entities, Kind: document.KindSign, Name: "Sign", Facing: document.Down, X: 96, Y: 32, W: 16, H: 16}
+	d := apply(t, opened(t), edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sign.ID}, sign))
+	r := begin(t, d)
+	r.hold(play.InputRight, 200)
+	if r.cell().X != 5 {
+		t.Errorf("a sign stopped the hero at %v", r.cell())
+	}
+	c, err := author.AddKind(d, document.KindSign, "Post")
+	if err != nil {
+		t.Fatal(err)
+	}
+	d = apply(t, d, c.Do...)
+	post := *d.Kinds.Get(c.Made)
+	post.Body = grid.Rect{X: 6, Y: 0, W: 4, H: 2}
+	change, err := author.ChangeKind(d, post)
+	if err != nil {
+		t.Fatal(err)
+	}
+	d = apply(t, d, append(change.Do, edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sign.ID}, "kind", string(post.ID)))...)
+	r = begin(t, d)
+	r.s.Y = 35 * play.Sub // below the body of two pixels
+	r.hold(play.InputRight, 200)
+	if r.cell().X < 10 {
+		t.Errorf("beside its body it stopped the hero at %v", r.cell())
+	}
+	absent := apply(t, d, edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sign.ID}, "absent", true))
+	r = begin(t, absent)
+	r.hold(play.InputRight, 200)
+	if r.cell().X < 10 {
+		t.Errorf("what is not there stopped the hero at %v", r.cell())
+	}
+}

@@ -8,7 +8,7 @@ import type { View } from './view.svelte'
 export type Handle =
 	| { is: 'size'; dx: -1 | 0 | 1; dy: -1 | 0 | 1; at: Point }
 	| { is: 'facing'; at: Point }
-	| { is: 'setting'; detail: Detail; at: Point }
+	| { is: 'setting'; detail: Detail; at: Point; from?: Point }
 	| { is: 'point'; index: number; at: Point }
 	| { is: 'between'; index: number; at: Point }
 
@@ -60,6 +60,8 @@ export function handlesOf(w: Workspace, view: View, e: Entity, traces: Trace[], 
 		if (detail.handle === 'round') {
 			const radius = trace?.radius ?? 0
 			out.push({ is: 'setting', detail, at: view.screen(c.x + radius * 0.7071, c.y - radius * 0.7071) })
+		} else if (detail.handle === 'up') {
+			out.push({ is: 'setting', detail, at: { x: r.x + r.w / 2, y: r.y - 14 * dpr } })
 		} else {
 			const end = trace?.points[trace.points.length - 1] ?? c
 			out.push({ is: 'setting', detail, at: view.screen(end.x, end.y) })
@@ -116,6 +118,12 @@ export function dragged(m: MapInfo, e: Entity, h: Handle, to: Point, snap: numbe
 			return { entity: { ...e, facing } }
 		}
 		case 'setting': {
+			if (h.detail.handle === 'up') {
+				// each half cell up counts one more
+				const more = Math.round(((h.from?.y ?? to.y) - to.y) / (m.cellHeight / 2))
+				const count = Math.min(Math.max(Number(h.detail.value) + more, h.detail.least), h.detail.most)
+				return { entity: e, value: String(count), name: h.detail.name }
+			}
 			const upright = e.facing === 'up' || e.facing === 'down'
 			const far =
 				h.detail.handle === 'round'
@@ -205,6 +213,9 @@ export function drawHandles(ctx: Context, all: Handle[], dpr: number) {
 		ctx.stroke()
 		ctx.fillStyle = h.is === 'between' ? chalk : saffron
 		ctx.fill()
+		if (h.is === 'setting' && h.detail.handle === 'up') {
+			drawLabel(ctx, h.detail.value, h.at.x + 20 * dpr, h.at.y, dpr, ink)
+		}
 	}
 }
 
@@ -215,6 +226,10 @@ export function drawDraft(ctx: Context, m: MapInfo, view: View, d: Draft, h: Han
 	if (h.is === 'point' || h.is === 'between') {
 		const points = [c, ...(e.points ?? []).map((p) => ({ x: c.x + p.x, y: c.y + p.y }))]
 		drawTraces(ctx, view, [{ is: 'way', points, closed: false, radius: 0, setting: '' }], dpr)
+		return
+	}
+	if (h.is === 'setting' && h.detail.handle === 'up') {
+		drawLabel(ctx, `${d.name} ${d.value}`, h.at.x, h.at.y - 18 * dpr, dpr, ink)
 		return
 	}
 	if (h.is === 'setting') {

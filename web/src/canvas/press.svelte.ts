@@ -66,7 +66,9 @@ export class Press {
 		const grabbed = this.handles().length ? handleAt(this.handles(), at, this.dpr()) : undefined
 		if (grabbed && e.button === 2 && grabbed.is === 'point') return this.takePoint(grabbed.index)
 		if (grabbed && e.button === 0) {
-			this.does = { what: 'handle', handle: grabbed, draft: { entity: w.selection[0] } }
+			const from = w.view.at(at.x, at.y)
+			const handle = grabbed.is === 'setting' ? { ...grabbed, from } : grabbed
+			this.does = { what: 'handle', handle, draft: { entity: w.selection[0] } }
 			return
 		}
 		if (e.button === 0 && !w.play.on) {

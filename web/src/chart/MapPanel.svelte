@@ -1,9 +1,10 @@
 <script lang="ts">
 	import Copy from '@lucide/svelte/icons/copy'
 	import Trash2 from '@lucide/svelte/icons/trash-2'
-	import type { Detail, Facing, ID, MapInfo, Use } from '../core/types'
+	import type { Detail, Facing, ID, MapInfo, Property, Setting, Use } from '../core/types'
 	import EntityPart from '../entities/EntityPart.svelte'
 	import SettingRow from '../entities/SettingRow.svelte'
+	import PropertyList from '../tilesets/PropertyList.svelte'
 	import { workspace } from '../workspace.svelte'
 
 	// One map, or without one what holds for all of them.
@@ -28,6 +29,17 @@
 		fall: 'a fall',
 		wrap: 'comes in again opposite',
 		exit: 'an exit',
+	}
+
+	const own = $derived(w.project.head.project.mapProperties ?? [])
+
+	function setOwn(properties: Property[]) {
+		const value = properties.map((p) => {
+			const { unit = '', help = '', least = 0, most = 0, handle = '' } = p as Partial<Setting>
+			return { ...p, unit, help, least, most, handle }
+		})
+		const ref = { type: 'project' }
+		w.project.try('set', { ref, field: 'mapProperties', value, text: 'Changed the settings of maps' })
 	}
 
 	const set = (field: string, value: unknown, text: string) =>
@@ -193,3 +205,8 @@
 		/>
 	{/each}
 </div>
+{#if !m}
+	<div class="mt-3 border-t border-line pt-2">
+		<PropertyList properties={own} title="Own settings of maps" change={setOwn} />
+	</div>
+{/if}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Trash2 from '@lucide/svelte/icons/trash-2'
 	import type { Passage } from '../core/types'
+	import MessageFit from '../entities/MessageFit.svelte'
 	import { workspace } from '../workspace.svelte'
 	import GateList from './GateList.svelte'
 
@@ -65,5 +66,6 @@
 				onchange={(e) => put({ shut: e.currentTarget.value.trim() })}
 			/>
 		</label>
+		{#if p.shut}<MessageFit text={p.shut} change={(text) => put({ shut: text })} />{/if}
 	{/if}
 </div>

@@ -228,7 +228,7 @@ export interface Setting extends Property {
 	help: string
 	least: number
 	most: number
-	handle: '' | 'round' | 'ahead' | 'both'
+	handle: '' | 'round' | 'ahead' | 'both' | 'up'
 }
 
 /** A setting as it stands for what is selected. */

@@ -362,6 +362,7 @@
 								<option value="round">ring around</option>
 								<option value="ahead">end ahead</option>
 								<option value="both">both sides</option>
+								<option value="up">knob that counts</option>
 							</select>
 						</span>
 					{/if}

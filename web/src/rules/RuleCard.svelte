@@ -3,6 +3,7 @@
 	import Trash2 from '@lucide/svelte/icons/trash-2'
 	import { DropdownMenu } from 'bits-ui'
 	import type { ToldRule } from '../core/types'
+	import MessageFit from '../entities/MessageFit.svelte'
 	import Hint from '../frame/Hint.svelte'
 	import Menu from '../frame/Menu.svelte'
 	import { workspace } from '../workspace.svelte'
@@ -12,6 +13,7 @@
 	const w = workspace()
 	const choices = $derived(new RuleChoices(w, rule))
 	let writing = $state('')
+	let draft = $state('')
 	let card: HTMLElement
 
 	const stepOf = (slot: string) => slot.split('.')[1]
@@ -46,15 +48,18 @@
 						maxlength="500"
 						aria-label="Line that is said"
 						autofocus
+						oninput={(e) => (draft = e.currentTarget.value)}
 						onblur={(e) => write(word.slot!, e.currentTarget.value)}
 						onkeydown={(e) => {
 							e.stopPropagation()
 							if (e.key === 'Escape') writing = ''
 							if (e.key === 'Enter' && !e.shiftKey) e.currentTarget.blur()
 						}}></textarea>
+					<MessageFit text={draft} change={(text) => write(word.slot!, text)} />
 				{:else}
-					<button class="word text-left [--glaze:var(--cobalt)]" onclick={() => (writing = word.slot!)}
-						>{word.text}</button
+					<button
+						class="word text-left [--glaze:var(--cobalt)]"
+						onclick={() => ([writing, draft] = [word.slot!, textOf(word.slot!)])}>{word.text}</button
 					>
 				{/if}
 			{:else}
