@@ -148,7 +148,7 @@ func (s *Solids) partsAt(m *Map, p grid.Point, f func(c cells.Cell, info *TileIn
 	if s.zoneAt(m, p) == ZoneWalkable {
 		return
 	}
-	for _, l := range s.layers[m.ID] {
+	for _, l := range s.ground(m).layers {
 		c := l.Cells.At(p.X, p.Y)
 		if c.IsMaterial() {
 			c = s.fitter.At(l.Cells, m.Bounds, p.X, p.Y).Cell

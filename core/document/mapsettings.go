@@ -78,21 +78,31 @@ func (p *Project) MapSettingsOf() []Setting {
 	return append(slices.Clone(MapSettings), p.MapProperties...)
 }
 
+func (p *Project) mapSetting(name string) *Setting {
+	for _, all := range [][]Setting{MapSettings, p.MapProperties} {
+		for i := range all {
+			if all[i].Name == name {
+				return &all[i]
+			}
+		}
+	}
+	return nil
+}
+
 // MapValue is what a setting of a map is: its own value, the project's, or the default.
 func (d *Document) MapValue(m *Map, name string) string {
-	all := d.Project.MapSettingsOf()
-	i := slices.IndexFunc(all, func(s Setting) bool { return s.Name == name })
-	if i < 0 {
+	set := d.Project.mapSetting(name)
+	if set == nil {
 		return ""
 	}
 	for _, values := range [][]Value{m.Values, d.Project.MapValues} {
 		for _, v := range values {
-			if v.Name == name && all[i].Fits(v.Value) == nil {
+			if v.Name == name && set.Fits(v.Value) == nil {
 				return v.Value
 			}
 		}
 	}
-	return all[i].Default
+	return set.Default
 }
 
 // MapThousandths is a setting of a map that is a number, in thousandths.

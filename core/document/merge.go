@@ -31,9 +31,8 @@ func (s *Solids) Merged(m *Map) Merged {
 
 // Region is the cells of a map that are solid all over.
 func (s *Solids) Region(m *Map) *grid.Region {
-	s.look(m)
 	out := &grid.Region{}
-	for _, l := range s.layers[m.ID] {
+	for _, l := range s.ground(m).layers {
 		materials := false
 		out.Union(l.Cells.Region(m.Bounds, func(c cells.Cell) bool {
 			materials = materials || c.IsMaterial()
@@ -48,8 +47,8 @@ func (s *Solids) Region(m *Map) *grid.Region {
 			}
 		}
 	}
-	for i := len(s.zoned[m.ID]) - 1; i >= 0; i-- {
-		plane := s.zoned[m.ID][i].Cells
+	for i := len(s.ground(m).zoned) - 1; i >= 0; i-- {
+		plane := s.ground(m).zoned[i].Cells
 		out.Union(plane.Region(m.Bounds, func(c cells.Cell) bool { return s.zones[c.Tileset()] == ZoneBlocked }))
 		out.Subtract(plane.Region(m.Bounds, func(c cells.Cell) bool { return s.zones[c.Tileset()] == ZoneWalkable }))
 	}
@@ -124,7 +123,7 @@ func (s *Solids) parts(m *Map) ([]grid.Rect, []Segment) {
 		return rects, lines
 	}
 	hit := &grid.Region{}
-	for _, l := range s.layers[m.ID] {
+	for _, l := range s.ground(m).layers {
 		hit.Union(l.Cells.Region(m.Bounds, func(c cells.Cell) bool {
 			i := s.sheets.Info(c)
 			return c.IsMaterial() || i != nil && i.Part != ""

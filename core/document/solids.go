@@ -16,13 +16,18 @@ type Solids struct {
 	// zones says what each zone is, by number.
 	zones map[int]string
 	// words says it by the zones' ids, for tiles that count as a zone.
-	words  map[ID]string
-	zoned  map[ID][]*Layer
-	layers map[ID][]*Layer
+	words map[ID]string
+	maps  map[ID]*ground
+	// last is the map that was asked about last; most questions are about one map.
+	last   *Map
+	lastOf *ground
 	kinds  map[mapKind][]*Entity
 	// blocks are merged when they are first asked for.
 	blocks map[blockKey]*barriers
 }
+
+// ground is the layers of a map that stop: of tiles from below, of zones from above.
+type ground struct{ layers, zoned []*Layer }
 
 type mapKind struct {
 	m    ID
@@ -31,7 +36,7 @@ type mapKind struct {
 
 // Solids makes the answerer for this document.
 func (d *Document) Solids() *Solids {
-	s := &Solids{doc: d, sheets: d.Sheets(), fitter: d.Fitter(), zones: map[int]string{}, words: map[ID]string{}, zoned: map[ID][]*Layer{}, layers: map[ID][]*Layer{}, kinds: map[mapKind][]*Entity{}, blocks: map[blockKey]*barriers{}}
+	s := &Solids{doc: d, sheets: d.Sheets(), fitter: d.Fitter(), zones: map[int]string{}, words: map[ID]string{}, maps: map[ID]*ground{}, kinds: map[mapKind][]*Entity{}, blocks: map[blockKey]*barriers{}}
 	for _, z := range d.Zones.All() {
 		s.zones[z.Number], s.words[z.ID] = z.Is, z.Is
 	}
@@ -42,14 +47,13 @@ func (d *Document) Solids() *Solids {
 // decides, the topmost first; else a solid tile on any layer that is not in
 // front of the hero. Hidden layers count: hiding is for the designer's eyes.
 func (s *Solids) At(m *Map, p grid.Point) bool {
-	s.look(m)
 	switch s.zoneAt(m, p) {
 	case ZoneBlocked:
 		return true
 	case ZoneWalkable:
 		return false
 	}
-	for _, l := range s.layers[m.ID] {
+	for _, l := range s.ground(m).layers {
 		if s.Shown(m, l, p) {
 			return true
 		}
@@ -106,20 +110,18 @@ func turnOf(c cells.Cell) grid.Turn {
 
 // Zoned reports whether a blocked zone, rather than a tile, stops the hero on a cell.
 func (s *Solids) Zoned(m *Map, p grid.Point) bool {
-	s.look(m)
 	return s.zoneAt(m, p) == ZoneBlocked
 }
 
 // Water reports whether a cell is under water: a zone of water lies on it, or
 // the topmost tile that the hero would stand on is water.
 func (s *Solids) Water(m *Map, p grid.Point) bool {
-	s.look(m)
-	for _, l := range s.zoned[m.ID] {
+	for _, l := range s.ground(m).zoned {
 		if is := s.zones[l.Cells.At(p.X, p.Y).Tileset()]; is != "" {
 			return is == ZoneWater
 		}
 	}
-	layers := s.layers[m.ID]
+	layers := s.ground(m).layers
 	for i := len(layers) - 1; i >= 0; i-- {
 		c := layers[i].Cells.At(p.X, p.Y)
 		if c == 0 {
@@ -138,24 +140,30 @@ func (s *Solids) Water(m *Map, p grid.Point) bool {
 	return false
 }
 
-func (s *Solids) look(m *Map) {
-	if _, ok := s.layers[m.ID]; ok {
-		return
+func (s *Solids) ground(m *Map) *ground {
+	if s.last == m {
+		return s.lastOf
 	}
-	s.layers[m.ID] = nil
-	for _, l := range m.LayersInOrder() {
-		switch {
-		case l.Cells.Empty():
-		case l.Kind == LayerTiles && !l.Front:
-			s.layers[m.ID] = append(s.layers[m.ID], l)
-		case l.Kind == LayerZones:
-			s.zoned[m.ID] = append([]*Layer{l}, s.zoned[m.ID]...)
+	g := s.maps[m.ID]
+	if g == nil {
+		g = &ground{}
+		for _, l := range m.LayersInOrder() {
+			switch {
+			case l.Cells.Empty():
+			case l.Kind == LayerTiles && !l.Front:
+				g.layers = append(g.layers, l)
+			case l.Kind == LayerZones:
+				g.zoned = append([]*Layer{l}, g.zoned...)
+			}
 		}
+		s.maps[m.ID] = g
 	}
+	s.last, s.lastOf = m, g
+	return g
 }
 
 func (s *Solids) zoneAt(m *Map, p grid.Point) string {
-	for _, l := range s.zoned[m.ID] {
+	for _, l := range s.ground(m).zoned {
 		if is := s.zones[l.Cells.At(p.X, p.Y).Tileset()]; is == ZoneBlocked || is == ZoneWalkable {
 			return is
 		}
@@ -220,14 +228,13 @@ func (s *Solids) kind(m *Map, kind string) []*Entity {
 
 // Any reports whether anything on the map is solid.
 func (s *Solids) Any(m *Map) bool {
-	s.look(m)
 	blocks := func(c cells.Cell) bool { return s.zones[c.Tileset()] == ZoneBlocked }
-	for _, l := range s.zoned[m.ID] {
+	for _, l := range s.ground(m).zoned {
 		if !l.Cells.Region(m.Bounds, blocks).Empty() {
 			return true
 		}
 	}
-	for _, l := range s.layers[m.ID] {
+	for _, l := range s.ground(m).layers {
 		for _, at := range l.Cells.Region(m.Bounds, func(c cells.Cell) bool { return c.IsMaterial() || s.Cell(c) }).Points() {
 			if s.Shown(m, l, at) {
 				return true
