@@ -284,6 +284,18 @@ func (e *Entity) Box(m *Map) grid.Rect {
 		H: grid.FloorDiv(e.Y+e.H-1, m.CellHeight) - y + 1}
 }
 
+// Standing lists the entities whose box lies over a cell, by id.
+func (m *Map) Standing(p grid.Point) (out []*Entity) {
+	left, top := p.X*m.CellWidth, p.Y*m.CellHeight
+	right, bottom := left+m.CellWidth, top+m.CellHeight
+	m.Entities.Each(func(e *Entity) {
+		if e.X < right && e.Y < bottom && e.X+e.W > left && e.Y+e.H > top {
+			out = append(out, e)
+		}
+	})
+	return out
+}
+
 // Flag is a yes/no that rules set and ask.
 type Flag struct {
 	ID   ID     `json:"id"`

@@ -6,6 +6,7 @@ import (
 	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/sample"
+	"slices"
 	"testing"
 )
 
@@ -87,6 +88,26 @@ func TestTilesCountAsZones(t *testing.T) {
 		}
 		if got := s.Cell(cells.TileCell(set.Number, set.Solid[0])); got != c.solid {
 			t.Errorf("%s, removed %v: a solid tile stops: %v", c.is, c.gone, got)
+		}
+	}
+}
+
+// Standing finds what a box in cells finds, and no more.
+func TestStanding(t *testing.T) {
+	d := sample.World()
+	m := d.Maps.Get(sample.Quay)
+	for y := -2; y < 14; y++ {
+		for x := -2; x < 22; x++ {
+			p := grid.Point{X: x, Y: y}
+			var want []*document.Entity
+			for _, e := range m.Entities.All() {
+				if e.Box(m).Contains(p) {
+					want = append(want, e)
+				}
+			}
+			if got := m.Standing(p); !slices.Equal(got, want) {
+				t.Errorf("on %v stand %d, wanted %d", p, len(got), len(want))
+			}
 		}
 	}
 }

@@ -85,12 +85,22 @@ func (t Table[T]) put(id ID, shard []row[T], more int) Table[T] {
 }
 
 // All lists the objects sorted by id, in a slice of the caller's own.
-func (t Table[T]) All() []*T {
+func (t Table[T]) All() []*T { return append([]*T{}, t.inOrder()...) }
+
+// Each calls f with the objects sorted by id.
+func (t Table[T]) Each(f func(*T)) {
+	for _, o := range t.inOrder() {
+		f(o)
+	}
+}
+
+// inOrder is the objects sorted by id, in a slice that must not be changed.
+func (t Table[T]) inOrder() []*T {
 	if t.held == nil {
-		return []*T{}
+		return nil
 	}
 	if kept := t.held.sorted.Load(); kept != nil {
-		return slices.Clone(*kept)
+		return *kept
 	}
 	all := make([]row[T], 0, t.count)
 	for _, s := range t.held.shards {
@@ -102,7 +112,7 @@ func (t Table[T]) All() []*T {
 		out[i] = r.obj
 	}
 	t.held.sorted.Store(&out)
-	return slices.Clone(out)
+	return out
 }
 
 // Same reports whether two tables are one and the same value, without looking

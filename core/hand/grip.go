@@ -214,8 +214,8 @@ func PickUp(d *document.Document, m *document.Map, p grid.Point) (Grip, document
 			continue
 		}
 		if l.Kind == document.LayerEntities {
-			for _, e := range m.Entities.All() {
-				if e.Layer == l.ID && e.Box(m).Contains(p) {
+			for _, e := range m.Standing(p) {
+				if e.Layer == l.ID {
 					return Grip{What: Entity, Kind: e.Kind, Look: e.Look, LookOn: e.LookOn, Shape: Freehand}, l.ID, true
 				}
 			}

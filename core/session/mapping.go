@@ -111,8 +111,8 @@ func (s *Session) under(a pointArgs) (any, error) {
 		l := layers[i]
 		what := ""
 		if l.Kind == document.LayerEntities {
-			for _, e := range m.Entities.All() {
-				if e.Layer == l.ID && e.Box(m).Contains(a.At) {
+			for _, e := range m.Standing(a.At) {
+				if e.Layer == l.ID {
 					if what != "" {
 						what += ", "
 					}
