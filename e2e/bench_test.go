@@ -88,6 +88,12 @@ func TestBrowserBenchEntities(t *testing.T) {
 		must(t, k.page.Mouse.Scroll(float64(i%5*40-80), 60-float64(i%7*20), 1))
 	}
 	report("pan")
+	for range 10 {
+		k.drag(left, at(110, 110), at(300, 300), at(500, 500))
+	}
+	report("select some by a box")
+	k.focusMap()
+	k.keys(input.Escape)
 	must(t, k.page.Keyboard.Press(input.ControlLeft))
 	for range 8 {
 		must(t, k.page.Mouse.Scroll(0, 100, 1))
@@ -105,7 +111,7 @@ func TestBrowserBenchEntities(t *testing.T) {
 	for range 10 {
 		k.drag(left, at(100, 100), at(300, 300), at(500, 500))
 	}
-	report("select by a box")
+	report("select all by a box")
 	k.drag(left, at(300, 300), at(310, 310), at(350, 350))
 	report("drag what is selected")
 }

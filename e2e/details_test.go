@@ -324,3 +324,29 @@ func TestVariantsByOdds(t *testing.T) {
 	k.notice("odds of 0 to")
 	k.same()
 }
+
+// Hovering shows in place what something does, stopped by what is in its way.
+func TestHoverShowsWhatItDoes(t *testing.T) {
+	r := world(t)
+	r.place(document.Entity{Kind: "walker", Name: "Crab", X: 128, Y: 96, Values: []document.Value{{Name: "sight", Value: "0"}}})
+	r.append(paintCell(sample.Quay, sample.Things, 6, 6, sample.Wall))
+	k := r.open()
+	shows := func(want map[int]bool) {
+		t.Helper()
+		within(t, soon, func() error {
+			for x, line := range want {
+				p := offset(k.at(x, 6), -3, -3) // the sample lies three pixels on
+				if got := k.eval(overlayAt, p.X, p.Y) != "0"; got != line {
+					return fmt.Errorf("at column %d a line is drawn: %v", x, got)
+				}
+			}
+			return nil
+		})
+	}
+	k.move(k.at(3, 9))
+	shows(map[int]bool{7: false, 10: false, 12: false})
+	k.move(k.at(8, 6))
+	shows(map[int]bool{5: false, 7: true, 10: true, 12: true, 13: false})
+	k.move(k.at(3, 9))
+	shows(map[int]bool{7: false, 12: false})
+}
