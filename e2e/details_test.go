@@ -143,6 +143,10 @@ func TestHandles(t *testing.T) {
 	knob := offset(k.at(4, 2), 0, -scale/2-14)
 	k.drag(left, knob, offset(knob, 0, -scale), offset(knob, 0, -scale*1.5))
 	is("its amount", func(d *document.Document) bool { return value(d, sample.Pearl, "amount") == "4" })
+	// what it travels along with: the link at its lower left, dragged onto the lift
+	link := offset(k.at(4, 2), -scale/2-10, scale/2+10)
+	k.drag(left, link, k.at(10, 4), k.at(15, 6))
+	is("what carries it", func(d *document.Document) bool { return d.Entity(sample.Quay, sample.Pearl).Carrier == lift })
 	// a path: its point is moved, one is put between, and one behind the last; a secondary press takes it away
 	k.focusMap()
 	k.keys(input.Escape)

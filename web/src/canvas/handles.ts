@@ -11,6 +11,10 @@ export type Handle =
 	| { is: 'setting'; detail: Detail; at: Point; from?: Point }
 	| { is: 'point'; index: number; at: Point }
 	| { is: 'between'; index: number; at: Point }
+	| { is: 'tie'; at: Point }
+
+/** The built-in kinds that move, so that something can travel along with them. */
+export const movers = ['platform', 'walker', 'flyer', 'turner', 'character', 'faller', 'block']
 
 /** What a handle that is dragged would make of its entity. */
 export interface Draft {
@@ -67,6 +71,9 @@ export function handlesOf(w: Workspace, view: View, e: Entity, traces: Trace[], 
 			out.push({ is: 'setting', detail, at: view.screen(end.x, end.y) })
 		}
 	}
+	// dragged onto something that moves it ties the two together
+	if (w.map && w.project.entities(w.map.id).some((o) => o.id !== e.id && movers.includes(w.project.acts(o.kind))))
+		out.push({ is: 'tie', at: { x: r.x - 10 * dpr, y: r.y + r.h + 10 * dpr } })
 	if (k.faces) {
 		const s = steps[e.facing]
 		out.push({
@@ -117,6 +124,8 @@ export function dragged(m: MapInfo, e: Entity, h: Handle, to: Point, snap: numbe
 			const facing: Facing = Math.abs(dx) > Math.abs(dy) ? (dx < 0 ? 'left' : 'right') : dy < 0 ? 'up' : 'down'
 			return { entity: { ...e, facing } }
 		}
+		case 'tie':
+			return { entity: e }
 		case 'setting': {
 			if (h.detail.handle === 'up') {
 				// each half cell up counts one more
@@ -204,6 +213,11 @@ export function drawHandles(ctx: Context, all: Handle[], dpr: number) {
 			ctx.lineTo(h.at.x, h.at.y + s * 1.4)
 			ctx.lineTo(h.at.x - s * 1.4, h.at.y)
 			ctx.closePath()
+		} else if (h.is === 'tie') {
+			// a link of two rings
+			ctx.arc(h.at.x - 2.5 * dpr, h.at.y, s * 0.7, 0, Math.PI * 2)
+			ctx.moveTo(h.at.x + 2.5 * dpr + s * 0.7, h.at.y)
+			ctx.arc(h.at.x + 2.5 * dpr, h.at.y, s * 0.7, 0, Math.PI * 2)
 		} else ctx.arc(h.at.x, h.at.y, s, 0, Math.PI * 2)
 		ctx.lineWidth = 4 * dpr
 		ctx.strokeStyle = chalk
@@ -223,6 +237,11 @@ export function drawHandles(ctx: Context, all: Handle[], dpr: number) {
 export function drawDraft(ctx: Context, m: MapInfo, view: View, d: Draft, h: Handle, dpr: number) {
 	const { entity: e } = d
 	const c = middleOf(e)
+	if (h.is === 'tie') {
+		const to = view.at(h.at.x, h.at.y)
+		drawTraces(ctx, view, [{ is: 'tied', points: [c, to], closed: false, radius: 0, setting: '' }], dpr)
+		return
+	}
 	if (h.is === 'point' || h.is === 'between') {
 		const points = [c, ...(e.points ?? []).map((p) => ({ x: c.x + p.x, y: c.y + p.y }))]
 		drawTraces(ctx, view, [{ is: 'way', points, closed: false, radius: 0, setting: '' }], dpr)

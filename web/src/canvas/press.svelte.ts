@@ -1,7 +1,7 @@
 import type { Entity, Ghost, ID, MapInfo, Point, Rect, Selected, Standing } from '../core/types'
 import type { Picking, Workspace } from '../workspace.svelte'
 import { barAt, type Side } from './bounds'
-import { type Draft, dragged, type Handle, handleAt, handlesOf } from './handles'
+import { type Draft, dragged, type Handle, handleAt, handlesOf, movers } from './handles'
 import { axisHandles } from './mirrorLines'
 import type { Doing } from './overlay'
 import { nearby } from './nearby'
@@ -208,10 +208,16 @@ export class Press {
 	private drop(handle: Handle, { entity: e, value, name }: Draft) {
 		const { w } = this
 		const old = w.selection[0]
-		if (!old || (old === e && value === undefined)) return
+		if (!old || (old === e && value === undefined && handle.is !== 'tie')) return
 		switch (handle.is) {
 			case 'size':
 				return void w.changeEntities('resizeEntity', { x: e.x, y: e.y, w: e.w, h: e.h })
+			case 'tie': {
+				const onto = this.entityAt(handle.at)
+				if (onto && onto.id !== old.id && movers.includes(w.project.acts(onto.kind)))
+					return void w.changeEntities('setField', { field: 'carrier', value: onto.id })
+				return w.notices.say('Drag the link onto something that moves: a platform, a being, a block.')
+			}
 			case 'facing':
 				if (e.facing !== old.facing) w.changeEntities('setField', { field: 'facing', value: e.facing })
 				return

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { Entity } from '../core/types'
+	import { movers } from '../canvas/handles'
 	import { workspace } from '../workspace.svelte'
 
 	// What an entity is tied to: passages, rules, and what it travels along with.
@@ -12,14 +13,8 @@
 	const about = $derived(
 		w.project.head.rules.filter((r) => r.when.entity === one.id || r.then.some((s) => s.entity === one.id)),
 	)
-	const movers = $derived(
-		w.project
-			.entities(m.id)
-			.filter(
-				(e) =>
-					e.id !== one.id &&
-					['platform', 'walker', 'flyer', 'turner', 'character', 'faller', 'block'].includes(w.project.acts(e.kind)),
-			),
+	const carriers = $derived(
+		w.project.entities(m.id).filter((e) => e.id !== one.id && movers.includes(w.project.acts(e.kind))),
 	)
 
 	function rule() {
@@ -89,7 +84,7 @@
 {#if acts === 'switch' || acts === 'collectible'}
 	<button class="button" onclick={rule}>New rule for it</button>
 {/if}
-{#if movers.length || one.carrier}
+{#if carriers.length || one.carrier}
 	<label class="flex items-center gap-1.5"
 		><span class="w-20 shrink-0 {one.carrier ? 'font-semibold' : 'text-dim'}">travels with</span>
 		<select
@@ -98,7 +93,7 @@
 			onchange={(e) => w.changeEntities('setField', { field: 'carrier', value: e.currentTarget.value })}
 		>
 			<option value="">nothing</option>
-			{#each movers as e (e.id)}<option value={e.id}>{e.name}</option>{/each}
+			{#each carriers as e (e.id)}<option value={e.id}>{e.name}</option>{/each}
 		</select>
 	</label>
 {/if}
