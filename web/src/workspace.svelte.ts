@@ -254,7 +254,7 @@ export class Workspace {
 		if (!m || !e) return
 		this.hand.letGo()
 		this.selected = [id]
-		this.view.reveal(m, { x: Math.floor(e.x / m.cellWidth), y: Math.floor(e.y / m.cellHeight) })
+		this.view.bring(m, { x: Math.floor(e.x / m.cellWidth), y: Math.floor(e.y / m.cellHeight) })
 	}
 
 	hold(grip: Omit<Grip, 'shape'> & { shape?: Shape }, layer: ID = '') {

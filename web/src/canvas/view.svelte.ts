@@ -154,6 +154,13 @@ export class View {
 		if (r.y + r.h > this.height - pad) this.y += (r.y + r.h - this.height + pad) / this.scale
 	}
 
+	/** Brings a cell into the middle, unless it is well in view and not in a corner. */
+	bring(m: MapInfo, c: Point) {
+		const r = this.cellRect(m, { ...c, w: 1, h: 1 })
+		const well = r.x > 48 && r.y > 48 && r.x + r.w < this.width * 0.75 && r.y + r.h < this.height * 0.75
+		if (!well) this.centre((c.x + 0.5) * m.cellWidth, (c.y + 0.5) * m.cellHeight)
+	}
+
 	/** Keeps a map pixel in the middle, without showing more than is needed beyond what is there. */
 	follow(m: MapInfo, x: number, y: number, there: Rect) {
 		this.use(m)
