@@ -241,7 +241,7 @@ func TestArrange(t *testing.T) {
 	if _, err := author.RenameGroup(d.Maps.Get(sample.Quay), "Group", "Group 2"); err == nil {
 		t.Error("two groups have one name")
 	}
-	c, err = author.SetField(d.Maps.Get(sample.Quay), ids, "locked", true)
+	c, err = author.SetField(d, d.Maps.Get(sample.Quay), ids, "locked", true)
 	d = apply(t, d, c, err)
 	if _, err := author.MoveEntities(d.Maps.Get(sample.Quay), ids, 16, 0); err == nil || !strings.Contains(err.Error(), "locked") {
 		t.Errorf("what is locked was moved: %v", err)
@@ -301,17 +301,28 @@ func TestFieldsPointsAndBoxes(t *testing.T) {
 	if _, err := author.ResizeEntity(d, m(), load, grid.Rect{X: 32, Y: 48, W: 32, H: 32}); err == nil {
 		t.Error("a key was resized")
 	}
-	c, err = author.SetField(m(), []document.ID{load}, "carrier", lift)
+	c, err = author.SetField(d, m(), []document.ID{load}, "carrier", lift)
 	d = apply(t, d, c, err)
-	if _, err := author.SetField(m(), []document.ID{lift}, "carrier", load); err == nil || !strings.Contains(err.Error(), "itself") {
-		t.Errorf("two carry each other: %v", err)
+	ridden, crab := stand(t, d, "walker", "Crab", 64, 64)
+	for _, link := range [][2]document.ID{{crab, lift}, {lift, crab}} {
+		c, err := author.SetField(ridden, ridden.Maps.Get(sample.Quay), link[:1], "carrier", link[1])
+		if link[0] == crab {
+			ridden = apply(t, ridden, c, err)
+		} else if err == nil || !strings.Contains(err.Error(), "itself") {
+			t.Errorf("two carry each other: %v", err)
+		}
+	}
+	for _, onto := range []document.ID{path, sample.Pearl, "gonegonegone"} {
+		if _, err := author.SetField(d, m(), []document.ID{load}, "carrier", onto); err == nil || !strings.Contains(err.Error(), "something that moves") {
+			t.Errorf("it travels along with %s: %v", onto, err)
+		}
 	}
 	for field, value := range map[string]any{"facing": "north", "faint": 101, "tint": "red", "kind": "door", "x": 3, "carrier": "gone", "name": strings.Repeat("a", 10_000), "variants": []document.Variant{{Odds: -1}}} {
-		if _, err := author.SetField(m(), []document.ID{load}, field, value); err == nil {
+		if _, err := author.SetField(d, m(), []document.ID{load}, field, value); err == nil {
 			t.Errorf("%s was set to %.20v", field, value)
 		}
 	}
-	c, err = author.SetField(m(), []document.ID{load}, "name", "<b>Key</b>")
+	c, err = author.SetField(d, m(), []document.ID{load}, "name", "<b>Key</b>")
 	d = apply(t, d, c, err)
 	c, err = author.SetSetting(d, m(), []document.ID{lift}, "path", say(string(path)))
 	d = apply(t, d, c, err)
@@ -374,7 +385,7 @@ func TestReferencesSurvive(t *testing.T) {
 				return author.SetSetting(d, d.Maps.Get(sample.Quay), []document.ID{lift}, "path", say(string(path)))
 			},
 			func() (author.Change, error) {
-				return author.SetField(d.Maps.Get(sample.Quay), []document.ID{key}, "carrier", lift)
+				return author.SetField(d, d.Maps.Get(sample.Quay), []document.ID{key}, "carrier", lift)
 			},
 		} {
 			c, err := set()
@@ -399,7 +410,7 @@ func TestReferencesSurvive(t *testing.T) {
 			}
 			switch r.IntN(9) {
 			case 0:
-				c, err = author.SetField(m, pick(), "name", fmt.Sprint("Name ", n))
+				c, err = author.SetField(d, m, pick(), "name", fmt.Sprint("Name ", n))
 			case 1:
 				c, err = author.MoveEntities(m, pick(), r.IntN(64)-32, r.IntN(64)-32)
 			case 2:

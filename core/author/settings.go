@@ -100,7 +100,7 @@ func SetMapSetting(d *document.Document, m *document.Map, name string, value *st
 var entityFields = []string{"facing", "on", "absent", "unseen", "locked", "hidden", "group", "tint", "faint", "carrier", "layer", "look", "lookOn", "variants", "name"}
 
 // SetField sets one field of entities.
-func SetField(m *document.Map, ids []document.ID, field string, value any) (Change, error) {
+func SetField(d *document.Document, m *document.Map, ids []document.ID, field string, value any) (Change, error) {
 	all, err := found(m, ids)
 	if err != nil {
 		return Change{}, err
@@ -117,6 +117,9 @@ func SetField(m *document.Map, ids []document.ID, field string, value any) (Chan
 		next, err := document.WithField(e, field, raw)
 		if err != nil {
 			return Change{}, err
+		}
+		if c := m.Entities.Get(next.Carrier); field == "carrier" && next.Carrier != "" && !d.Moves(c) {
+			return Change{}, errors.New("an entity travels along with something that moves: a platform, a being, a block")
 		}
 		if field == "carrier" && carried(m, next) {
 			return Change{}, fmt.Errorf("%s would travel along with itself", e.Name)

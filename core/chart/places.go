@@ -45,12 +45,9 @@ func Places(d *document.Document) map[document.ID]grid.Rect {
 	return out
 }
 
-// SnapWithin is how near edges have to come, in pixels, to be drawn together.
-const SnapWithin = 24
-
 // Snapped is where a map comes to lie when it is dragged to a place on the
-// chart: beside another one where edges come near, in step with its cells. It
-// never comes to lie over another map that it was drawn beside.
+// chart: beside another one where edges come nearer than within, in pixels, and
+// in step with its cells.
 func Snapped(d *document.Document, id document.ID, at grid.Point, within int) (to grid.Point) {
 	m := d.Maps.Get(id)
 	if m == nil {

@@ -1,6 +1,9 @@
 package document
 
-import "strings"
+import (
+	"slices"
+	"strings"
+)
 
 // The built-in kinds that play, passages and rules know by name.
 const (
@@ -131,10 +134,19 @@ var Kinds = builtIns([]Kind{
 	{ID: "place", Category: "lanes", Name: "Buildable place", Help: "Something can be built here", Area: true, Settings: settings(text("takes", "What can be built; empty is anything"))},
 })
 
+// Built-in kinds that carry others along, that are picked up, and that the
+// player sees only where they have a picture.
+var (
+	moving = []ID{KindPlatform, "walker", "flyer", "turner", KindCharacter, "faller", "block"}
+	picked = []ID{KindCollectible, "key", "item"}
+	veiled = []ID{KindSpawn, KindArrival, KindExit, KindHero, KindPath, "lane", "entry", "sensor", "ladder", "water", "wind", "timer", "source", "sound", "place"}
+)
+
 // builtIns fills in what all built-in kinds have.
 func builtIns(all []Kind) []Kind {
 	for i := range all {
 		k := &all[i]
+		k.Moves, k.Taken, k.Veiled = slices.Contains(moving, k.ID), slices.Contains(picked, k.ID), slices.Contains(veiled, k.ID)
 		k.Glyph, k.AnchorX, k.AnchorY, k.FrameMs = string(k.ID), 50, 100, 150
 		k.Tags, k.Layers = []string{}, []string{}
 		k.Resizes = k.Resizes || k.Area

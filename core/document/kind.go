@@ -35,6 +35,11 @@ type Kind struct {
 	Ways bool `json:"ways"`
 	// Solid kinds stop the hero with their body.
 	Solid bool `json:"solid"`
+	// Moves kinds can carry others along, Taken ones are picked up; Veiled ones
+	// are shown to the player only where they have a picture.
+	Moves  bool `json:"moves"`
+	Taken  bool `json:"taken"`
+	Veiled bool `json:"veiled"`
 	// State names what "on" means for it; empty when it has no state.
 	State string `json:"state"`
 	// W and H are the box, in map pixels; 0 is a cell.
@@ -197,6 +202,15 @@ func (d *Document) Acts(e *Entity) string {
 		return k.Acts()
 	}
 	return ""
+}
+
+// Moves reports whether an entity can carry others along; nil does not.
+func (d *Document) Moves(e *Entity) bool {
+	if e == nil {
+		return false
+	}
+	k := d.Kind(ID(e.Kind))
+	return k != nil && k.Moves
 }
 
 // Value is what a setting of an entity is: its own value, or the kind's default

@@ -230,7 +230,7 @@ func (g *game) touch(m *document.Map) {
 		g.Inside = ""
 	case exit.ID != g.Inside:
 		g.Inside = exit.ID
-		g.leave(m, document.End{Map: m.ID, Entity: exit.ID}, exit.Name)
+		g.leave(document.End{Map: m.ID, Entity: exit.ID}, exit.Name)
 	}
 }
 

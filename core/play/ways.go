@@ -101,7 +101,7 @@ func (g *game) cross(m *document.Map) {
 		g.Fade = FadeTicks
 	default:
 		g.X, g.Y = g.within(m, g.X, g.Y)
-		g.leave(m, document.End{Map: m.ID, Side: side}, "The "+string(side)+" edge of "+m.Name)
+		g.leave(document.End{Map: m.ID, Side: side}, "The "+string(side)+" edge of "+m.Name)
 	}
 }
 
@@ -184,7 +184,7 @@ func (g *game) passageFrom(end document.End) *document.Passage {
 }
 
 // leave goes through the passage that begins at an end, if there is one and it is open.
-func (g *game) leave(_ *document.Map, end document.End, name string) {
+func (g *game) leave(end document.End, name string) {
 	p := g.passageFrom(end)
 	switch {
 	case p == nil:

@@ -36,11 +36,11 @@ func init() {
 		"setSetting": onEntities(func(d *document.Document, m *document.Map, ids []document.ID, a settingArgs) (author.Change, error) {
 			return author.SetSetting(d, m, ids, a.Name, a.Value)
 		}),
-		"setField": onEntities(func(_ *document.Document, m *document.Map, ids []document.ID, a struct {
+		"setField": onEntities(func(d *document.Document, m *document.Map, ids []document.ID, a struct {
 			Field string `json:"field"`
 			Value any    `json:"value"`
 		}) (author.Change, error) {
-			return author.SetField(m, ids, a.Field, a.Value)
+			return author.SetField(d, m, ids, a.Field, a.Value)
 		}),
 		"arrange": onEntities(func(_ *document.Document, m *document.Map, ids []document.ID, how string) (author.Change, error) {
 			return author.Arrange(m, ids, how)

@@ -13,9 +13,6 @@ export type Handle =
 	| { is: 'between'; index: number; at: Point }
 	| { is: 'tie'; at: Point }
 
-/** The built-in kinds that move, so that something can travel along with them. */
-export const movers = ['platform', 'walker', 'flyer', 'turner', 'character', 'faller', 'block']
-
 /** What a handle that is dragged would make of its entity. */
 export interface Draft {
 	entity: Entity
@@ -72,7 +69,7 @@ export function handlesOf(w: Workspace, view: View, e: Entity, traces: Trace[], 
 		}
 	}
 	// dragged onto something that moves it ties the two together
-	if (w.map && w.project.entities(w.map.id).some((o) => o.id !== e.id && movers.includes(w.project.acts(o.kind))))
+	if (w.map && w.project.entities(w.map.id).some((o) => o.id !== e.id && w.project.kind(o.kind)?.moves))
 		out.push({ is: 'tie', at: { x: r.x - 10 * dpr, y: r.y + r.h + 10 * dpr } })
 	if (k.faces) {
 		const s = steps[e.facing]

@@ -1,7 +1,7 @@
 import type { Entity, Ghost, ID, MapInfo, Point, Rect, Selected, Standing } from '../core/types'
 import type { Picking, Workspace } from '../workspace.svelte'
 import { barAt, type Side } from './bounds'
-import { type Draft, dragged, type Handle, handleAt, handlesOf, movers } from './handles'
+import { type Draft, dragged, type Handle, handleAt, handlesOf } from './handles'
 import { axisHandles } from './mirrorLines'
 import type { Doing } from './overlay'
 import { nearby } from './nearby'
@@ -214,8 +214,7 @@ export class Press {
 				return void w.changeEntities('resizeEntity', { x: e.x, y: e.y, w: e.w, h: e.h })
 			case 'tie': {
 				const onto = this.entityAt(handle.at)
-				if (onto && onto.id !== old.id && movers.includes(w.project.acts(onto.kind)))
-					return void w.changeEntities('setField', { field: 'carrier', value: onto.id })
+				if (onto) return void w.changeEntities('setField', { field: 'carrier', value: onto.id })
 				return w.notices.say('Drag the link onto something that moves: a platform, a being, a block.')
 			}
 			case 'facing':

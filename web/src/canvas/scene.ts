@@ -541,8 +541,8 @@ export class Scene {
 			return
 		}
 		if (playing) {
-			const acts = this.project.acts(e.kind)
-			if (unseen.has(acts) || (acts === 'door' && on)) return
+			const kind = this.project.kind(e.kind)
+			if (kind?.veiled || (this.project.acts(e.kind) === 'door' && on)) return
 		} else if (this.project.kind(e.kind)?.area && (b.x - a.x > 6 || b.y - a.y > 6)) {
 			casedArea(ctx, areaOf(view, e, 0.5), this.colourOf(e.kind))
 		}
@@ -602,25 +602,6 @@ export function framesOf(k: Kind | undefined, facing: string): number[] | undefi
 const mirrorX = 0x80000000
 
 const none = new Set<ID>()
-
-/** What the player never sees, unless it has a picture. */
-const unseen = new Set([
-	'spawn',
-	'arrival',
-	'exit',
-	'hero',
-	'path',
-	'lane',
-	'entry',
-	'sensor',
-	'ladder',
-	'water',
-	'wind',
-	'timer',
-	'source',
-	'sound',
-	'place',
-])
 
 const plain = (l: Layer) => !l.tint && !l.offsetX && !l.offsetY && !l.lagX && !l.lagY && !l.foot
 const sortable = (l: Layer) =>

@@ -10,7 +10,7 @@
 		w.project.head.maps.flatMap((m) =>
 			w.project
 				.entities(m.id)
-				.filter((e) => ['collectible', 'key', 'item'].includes(w.project.acts(e.kind)))
+				.filter((e) => w.project.kind(e.kind)?.taken)
 				.map((e) => ({ map: m.id, entity: e.id, name: `${e.name} on ${m.name}` })),
 		),
 	)

@@ -359,6 +359,10 @@ export interface Kind {
 	tints: boolean
 	ways: boolean
 	solid: boolean
+	/** Can carry others along; is picked up; is seen by the player only with a picture. */
+	moves: boolean
+	taken: boolean
+	veiled: boolean
 	state: string
 	w: number
 	h: number

@@ -1,6 +1,5 @@
 <script lang="ts">
 	import type { Entity } from '../core/types'
-	import { movers } from '../canvas/handles'
 	import { workspace } from '../workspace.svelte'
 
 	// What an entity is tied to: passages, rules, and what it travels along with.
@@ -13,9 +12,7 @@
 	const about = $derived(
 		w.project.head.rules.filter((r) => r.when.entity === one.id || r.then.some((s) => s.entity === one.id)),
 	)
-	const carriers = $derived(
-		w.project.entities(m.id).filter((e) => e.id !== one.id && movers.includes(w.project.acts(e.kind))),
-	)
+	const carriers = $derived(w.project.entities(m.id).filter((e) => e.id !== one.id && w.project.kind(e.kind)?.moves))
 
 	function rule() {
 		const on = acts === 'switch' ? 'use' : 'take'
