@@ -129,7 +129,8 @@ func TestHandles(t *testing.T) {
 	is("its facing", func(d *document.Document) bool { return d.Entity(sample.Quay, crab).Facing == document.Up })
 	// a platform's end and its size
 	k.click(k.at(15, 6))
-	k.drag(left, k.at(16, 6), offset(k.at(16, 6), 0, 0), k.at(16, 6))
+	k.drag(left, offset(k.at(16, 6), scale/2, 0), offset(k.at(18, 6), scale/2, 0))
+	is("how far it goes", func(d *document.Document) bool { return value(d, lift, "range") == "4" })
 	k.drag(left, offset(k.at(15, 6), scale/2, scale/2), offset(k.at(17, 7), scale/2, scale/2))
 	is("its size", func(d *document.Document) bool {
 		e := d.Entity(sample.Quay, lift)

@@ -6,6 +6,7 @@ import (
 	"fmt"
 	"testing"
 
+	"github.com/go-rod/rod"
 	"github.com/go-rod/rod/lib/input"
 )
 
@@ -18,6 +19,16 @@ func (k *tab) option(selector, value string) {
 		e.value = v
 		e.dispatchEvent(new Event('change', { bubbles: true }))
 	}`, selector, value)
+}
+
+// label replaces what is in the field that a label stands at, and leaves it.
+func (k *tab) label(begins, text string) {
+	k.Helper()
+	e, err := k.page.ElementByJS(rod.Eval(`(l) => [...document.querySelectorAll('label')].find((e) => e.innerText.trim().startsWith(l))?.querySelector('input')`, begins))
+	must(k.T, err)
+	must(k.T, e.SelectAllText())
+	must(k.T, e.Input(text))
+	k.keys(input.Tab)
 }
 
 // fill replaces what is in a field and leaves it.
@@ -99,16 +110,9 @@ func TestAKindIsLimitedAndLarger(t *testing.T) {
 	k.pressIn("nav button", "Kinds")
 	k.press("A kind from nothing")
 	k.fill("[aria-label='Name of the kind']", "Crane")
-	number := func(label, value string) {
-		t.Helper()
-		e := k.page.MustElementByJS(`(l) => [...document.querySelectorAll('label')].find((e) => e.innerText.trim().startsWith(l)).querySelector('input')`, label)
-		must(t, e.SelectAllText())
-		must(t, e.Input(value))
-		k.keys(input.Tab)
-	}
-	number("width", "32")
-	number("height", "48")
-	number("at most on a map", "2")
+	k.label("width", "32")
+	k.label("height", "48")
+	k.label("at most on a map", "2")
 	k.stored(func(d *document.Document) error {
 		if o := d.Kinds.All()[0]; o.W != 32 || o.H != 48 || o.MapMost != 2 {
 			return fmt.Errorf("the crane is %+v", o)

@@ -522,6 +522,15 @@ export class Workspace {
 		return out
 	}
 
+	/** Makes a rule that begins with an entity, and shows it. */
+	newRuleFor(e: Entity) {
+		const m = this.map
+		if (!m) return
+		const on = this.project.acts(e.kind) === 'switch' ? 'use' : 'take'
+		const made = this.project.try('addRule', { when: { on, map: m.id, entity: e.id } })
+		if (made?.made) [this.rule, this.drawer] = [made.made, 'rules']
+	}
+
 	/** Selects everything on the map of the same kinds, or with the same tags, as what is selected. */
 	selectAlike(by: 'kind' | 'tag') {
 		const m = this.map

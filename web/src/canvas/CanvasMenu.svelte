@@ -19,14 +19,7 @@
 		if (one && w.leads(one))
 			out.push({ label: 'Choose where it leads…', run: () => (w.joining = { map: m.id, entity: one.id }) })
 		if (one && ['switch', 'collectible'].includes(w.project.acts(one.kind))) {
-			out.push({
-				label: 'New rule for it',
-				run: () => {
-					const on = w.project.acts(one.kind) === 'switch' ? 'use' : 'take'
-					const made = w.project.try('addRule', { when: { on, map: m.id, entity: one.id } })
-					if (made?.made) [w.rule, w.drawer] = [made.made, 'rules']
-				},
-			})
+			out.push({ label: 'New rule for it', run: () => w.newRuleFor(one) })
 		}
 		if (w.selection.length) {
 			if (one && w.pile.length > 1) {

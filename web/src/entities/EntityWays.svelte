@@ -13,12 +13,6 @@
 		w.project.head.rules.filter((r) => r.when.entity === one.id || r.then.some((s) => s.entity === one.id)),
 	)
 	const carriers = $derived(w.project.entities(m.id).filter((e) => e.id !== one.id && w.project.kind(e.kind)?.moves))
-
-	function rule() {
-		const on = acts === 'switch' ? 'use' : 'take'
-		const made = w.project.try('addRule', { when: { on, map: m.id, entity: one.id } })
-		if (made?.made) [w.rule, w.drawer] = [made.made, 'rules']
-	}
 </script>
 
 {#if acts === 'exit' || (acts === 'door' && leads)}
@@ -79,7 +73,7 @@
 	</button>
 {/each}
 {#if acts === 'switch' || acts === 'collectible'}
-	<button class="button" onclick={rule}>New rule for it</button>
+	<button class="button" onclick={() => w.newRuleFor(one)}>New rule for it</button>
 {/if}
 {#if carriers.length || one.carrier}
 	<label class="flex items-center gap-1.5"
