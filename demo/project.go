@@ -51,7 +51,7 @@ func Project(s *Sheet, picture string) *document.Document {
 	d = do(d, c, err)
 	c, err = author.Join(d, author.Way{From: end(shaft, "Out by the hatch"), To: b.m.ID, At: grid.Point{X: 18, Y: 10}, Facing: document.Down})
 	d = do(d, c, err)
-	c, err = author.Join(d, author.Way{From: end(shaft, "Up to the lamp"), To: lamp.m.ID, At: grid.Point{X: 4, Y: 7}, Facing: document.Right, Back: true})
+	c, err = author.Join(d, author.Way{From: end(shaft, "Up to the lamp"), To: lamp.m.ID, At: grid.Point{X: 5, Y: 7}, Facing: document.Right, Back: true})
 	d = do(d, c, err)
 	c, err = author.Join(d, author.Way{From: end(q, "To the pans"), To: p.m.ID, At: grid.Point{X: 1, Y: 13}, Facing: document.Right, Back: true})
 	d = do(d, c, err)

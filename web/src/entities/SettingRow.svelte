@@ -24,9 +24,12 @@
 	}
 </script>
 
-<div class="flex min-h-7 items-center gap-1.5" title={d.help}>
-	<span class="w-[84px] shrink-0 leading-tight {d.differs ? 'font-semibold' : 'text-dim'}">{d.name}</span>
-	<span class="flex min-w-0 grow items-center gap-1">
+<!-- what is said needs all of the width, its name stands above it -->
+<div class="flex min-h-7 items-center gap-1.5 {spoken ? 'flex-wrap' : ''}" title={d.help}>
+	<span class="{spoken ? 'grow' : 'w-[84px]'} shrink-0 leading-tight {d.differs ? 'font-semibold' : 'text-dim'}"
+		>{d.name}</span
+	>
+	<span class="flex min-w-0 grow items-center gap-1 {spoken ? 'order-last w-full' : ''}">
 		{#if d.type === 'yes/no'}
 			<label class="flex grow items-center gap-1.5">
 				<input
