@@ -157,13 +157,10 @@ func GroupEntities(m *document.Map, ids []document.ID, name string) (Change, err
 	if len(all) < 2 && name != "" {
 		return Change{}, errors.New("select two or more entities to group them")
 	}
-	taken := map[string]bool{}
-	for _, e := range m.Entities.All() {
-		taken[e.Group] = true
-	}
+	taken := m.Entities.Names(func(e *document.Entity) string { return e.Group })
 	c := changed("Took " + called(all) + " out of the group")
 	if name != "" {
-		name = document.UniqueName(name, func(s string) bool { return taken[s] })
+		name = taken.Free(name)
 		c = changed(fmt.Sprintf("Grouped %s as %s", called(all), name))
 	}
 	for _, e := range all {

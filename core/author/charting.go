@@ -151,7 +151,7 @@ func OfferStart(d *document.Document, m *document.Map) (Change, error) {
 		}
 		middle = *place.Nearest
 	}
-	j := joiner{doc: d, solids: d.Solids(), change: changed("Placed a spawn on " + m.Name), placed: map[document.ID]map[string]bool{}}
+	j := joiner{doc: d, solids: d.Solids(), change: changed("Placed a spawn on " + m.Name), placed: map[document.ID]*document.Names{}}
 	id, err := j.put(m, document.KindSpawn, grid.Rect{X: middle.X, Y: middle.Y, W: 1, H: 1}, document.Down)
 	j.change.Made = id
 	return j.change, err

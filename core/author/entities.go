@@ -7,7 +7,6 @@ import (
 	"errors"
 	"fmt"
 	"slices"
-	"strings"
 )
 
 func found(m *document.Map, ids []document.ID) ([]*document.Entity, error) {
@@ -112,10 +111,7 @@ func CopyEntities(d *document.Document, m *document.Map, all []*document.Entity,
 	if len(all) == 0 {
 		return Change{}, nil, errors.New("there is nothing to copy")
 	}
-	names := map[string]bool{}
-	for _, e := range m.Entities.All() {
-		names[strings.ToLower(e.Name)] = true
-	}
+	names := m.Entities.Names(func(e *document.Entity) string { return e.Name })
 	c := changed("Copied " + called(all))
 	var ids []document.ID
 	copies := map[document.ID]document.ID{}
@@ -134,8 +130,7 @@ func CopyEntities(d *document.Document, m *document.Map, all []*document.Entity,
 			next.Layer = l.ID
 		}
 		if !next.Box(m).Intersect(m.Bounds).Empty() {
-			next.Name = document.UniqueName(e.Name, func(s string) bool { return names[strings.ToLower(s)] })
-			names[strings.ToLower(next.Name)] = true
+			next.Name = names.Take(e.Name)
 			c.Do = append(c.Do, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: next.ID}, next))
 			ids = append(ids, next.ID)
 		}

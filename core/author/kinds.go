@@ -6,7 +6,6 @@ import (
 	"errors"
 	"fmt"
 	"slices"
-	"strings"
 )
 
 // AddKind makes a kind of the designer's own: from another one, which it is
@@ -34,9 +33,11 @@ func AddKind(d *document.Document, from document.ID, name string) (Change, error
 		*list = append([]string{}, *list...)
 	}
 	k.Settings = append([]document.Setting{}, k.Settings...)
-	k.Name = document.UniqueName(k.Name, func(s string) bool {
-		return slices.ContainsFunc(d.KindsInOrder(), func(o *document.Kind) bool { return strings.EqualFold(o.Name, s) })
-	})
+	var names document.Names
+	for _, o := range d.KindsInOrder() {
+		names.Add(o.Name)
+	}
+	k.Name = names.Free(k.Name)
 	if err := k.Check(); err != nil {
 		return Change{}, err
 	}

@@ -8,7 +8,6 @@ import (
 	"azzel/core/hand"
 	"errors"
 	"fmt"
-	"strings"
 )
 
 // Place is whether the hero can be set down on a cell.
@@ -100,7 +99,7 @@ func Join(d *document.Document, way Way) (Change, error) {
 	if from == nil || to == nil {
 		return Change{}, errors.New("the exit or the map is no longer there")
 	}
-	j := joiner{doc: d, solids: d.Solids(), change: changed(fmt.Sprintf("Passage from %s to %s", from.Name, to.Name)), placed: map[document.ID]map[string]bool{}}
+	j := joiner{doc: d, solids: d.Solids(), change: changed(fmt.Sprintf("Passage from %s to %s", from.Name, to.Name)), placed: map[document.ID]*document.Names{}}
 	box, err := j.begins(from, way.From)
 	if err != nil {
 		return Change{}, err
@@ -164,7 +163,7 @@ type joiner struct {
 	doc    *document.Document
 	solids *document.Solids
 	change Change
-	placed map[document.ID]map[string]bool // names given in this change, by map
+	placed map[document.ID]*document.Names // names given in this change, by map
 }
 
 func (j *joiner) free(m *document.Map, p grid.Point) bool {
@@ -210,13 +209,9 @@ func (j *joiner) put(m *document.Map, kind string, box grid.Rect, facing documen
 		return "", fmt.Errorf("%s has no layer of entities that is shown and unlocked: add one first", m.Name)
 	}
 	if j.placed[m.ID] == nil {
-		j.placed[m.ID] = map[string]bool{}
-		for _, e := range m.Entities.All() {
-			j.placed[m.ID][strings.ToLower(e.Name)] = true
-		}
+		j.placed[m.ID] = m.Entities.Names(func(e *document.Entity) string { return e.Name })
 	}
-	name := document.UniqueName(j.doc.Kind(document.ID(kind)).Name, func(s string) bool { return j.placed[m.ID][strings.ToLower(s)] })
-	j.placed[m.ID][strings.ToLower(name)] = true
+	name := j.placed[m.ID].Take(j.doc.Kind(document.ID(kind)).Name)
 	e := document.Entity{ID: document.NewID(), Layer: l.ID, Kind: kind, Name: name, Facing: facing,
 		X: box.X * m.CellWidth, Y: box.Y * m.CellHeight, W: box.W * m.CellWidth, H: box.H * m.CellHeight}
 	j.change.Do = append(j.change.Do, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}, e))

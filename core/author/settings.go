@@ -115,6 +115,9 @@ func SetField(d *document.Document, m *document.Map, ids []document.ID, field st
 	}
 	for _, e := range all {
 		next, err := document.WithField(e, field, raw)
+		if err == nil {
+			err = next.Check()
+		}
 		if err != nil {
 			return Change{}, err
 		}

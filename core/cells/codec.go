@@ -2,6 +2,7 @@ package cells
 
 import (
 	"azzel/core/grid"
+	"bufio"
 	"bytes"
 	"compress/flate"
 	"encoding/base64"
@@ -10,13 +11,15 @@ import (
 	"errors"
 	"fmt"
 	"io"
+	"math/bits"
 	"sync"
 )
 
-// Limits of an encoded patch. A map of 2,048×2,048 cells has 4,096 chunks, and
-// one more row and column where its frame does not start on a chunk.
+// Limits of a patch and of a plane, which keeps what former bounds of its map
+// held. A map of 2,048×2,048 cells has 4,096 chunks, and one more row and column
+// where its frame does not start on a chunk. Logs that are stored rely on them.
 const (
-	MaxChunks   = 65 * 65
+	MaxChunks   = 4 * 65 * 65
 	maxPosition = 1 << 20
 	maxEncoded  = MaxChunks * (chunkArea*6 + 256)
 )
@@ -241,18 +244,98 @@ func (p Patch) MarshalJSON() ([]byte, error) {
 
 // UnmarshalJSON reads what MarshalJSON writes.
 func (p *Patch) UnmarshalJSON(data []byte) error {
-	var text string
-	if err := json.Unmarshal(data, &text); err != nil {
+	// base64 needs no escapes, so the text stands between the quotes as it is
+	if len(data) < 2 || data[0] != '"' || data[len(data)-1] != '"' {
 		return errPatch
 	}
-	packed, err := base64.StdEncoding.DecodeString(text)
-	if err != nil {
-		return errPatch
-	}
-	raw, err := Unpack(packed, maxEncoded)
-	if err != nil {
+	raw, err := io.ReadAll(io.LimitReader(unpacking(data[1:len(data)-1]), maxEncoded+1))
+	if err != nil || len(raw) > maxEncoded {
 		return errPatch
 	}
 	*p, err = DecodePatch(raw)
 	return err
+}
+
+// unpacking reads a patch's encoding from the text that it has in JSON.
+func unpacking(text []byte) io.Reader {
+	packed := bufio.NewReader(base64.NewDecoder(base64.StdEncoding, bytes.NewReader(text)))
+	switch deflated, err := packed.ReadByte(); {
+	case err != nil || deflated > 1:
+		return bytes.NewReader(nil)
+	case deflated == 1:
+		return flate.NewReader(packed)
+	}
+	return packed
+}
+
+// Weight is how many cells the text of a patch would hold in memory one by one.
+// It keeps nothing of it; counting ends with what is wrong or goes beyond most.
+func Weight(text string, most int) (int, error) {
+	w := weigher{r: bufio.NewReader(unpacking([]byte(text))), most: most}
+	chunks := w.number()
+	if chunks > MaxChunks {
+		return 0, errPatch
+	}
+	for range int(chunks) {
+		if w.chunk(); w.bad {
+			return 0, errPatch
+		}
+		if w.n > most {
+			break
+		}
+	}
+	if w.bad {
+		return 0, errPatch
+	}
+	return w.n, nil
+}
+
+type weigher struct {
+	r       *bufio.Reader
+	n, most int
+	bad     bool
+}
+
+func (w *weigher) number() uint64 {
+	v, err := binary.ReadUvarint(w.r)
+	w.bad = w.bad || err != nil
+	return v
+}
+
+func (w *weigher) chunk() {
+	w.number()
+	w.number()
+	flags, err := w.r.ReadByte()
+	size := chunkArea
+	if err == nil && flags&flagMask != 0 {
+		var m [4 * side]byte
+		_, err = io.ReadFull(w.r, m[:])
+		size = 0
+		for _, b := range m {
+			size += bits.OnesCount8(b)
+		}
+	}
+	w.bad = w.bad || err != nil
+	w.n += 64 // what a chunk takes besides its cells
+	if flags&flagValues == 0 {
+		w.number()
+		return
+	}
+	w.n += size
+	colours := w.number()
+	if colours > uint64(size) {
+		w.bad = true
+	}
+	for range min(colours, chunkArea) {
+		w.number()
+	}
+	for left := uint64(size); left > 0 && !w.bad; {
+		run := w.number()
+		w.number()
+		if run == 0 || run > left {
+			w.bad = true
+			return
+		}
+		left -= run
+	}
 }

@@ -69,12 +69,15 @@ func uniformChunk(c Cell) *Chunk {
 // Plane is the cells of one layer, without bounds. It is a value: changing it
 // gives another plane, which shares the chunks that did not change.
 type Plane struct {
-	rows []planeRow
+	rows   []planeRow
+	chunks int
+	mixed  int
 }
 
 type planeRow struct {
 	cy     int
 	chunks []placed
+	mixed  int // chunks of more than one value
 }
 
 type placed struct {
@@ -123,12 +126,17 @@ func (p Plane) Chunks() []Placed {
 	return out
 }
 
+// Size is how many chunks the plane holds, and how many of them are of more
+// than one value: those keep 4 KB each, the others one cell.
+func (p Plane) Size() (chunks, mixed int) { return p.chunks, p.mixed }
+
 // Empty reports whether the plane holds no cell.
 func (p Plane) Empty() bool { return len(p.rows) == 0 }
 
 // with exchanges chunks; changes are sorted by row, then column, nil empties.
 func (p Plane) with(changes []Placed) Plane {
 	rows := make([]planeRow, 0, len(p.rows)+1)
+	out := Plane{chunks: p.chunks, mixed: p.mixed}
 	i := 0
 	for len(changes) > 0 {
 		cy := changes[0].CY
@@ -143,14 +151,44 @@ func (p Plane) with(changes []Placed) Plane {
 		var old []placed
 		if i < len(p.rows) && p.rows[i].cy == cy {
 			old = p.rows[i].chunks
+			out.chunks -= len(old)
+			out.mixed -= p.rows[i].mixed
 			i++
 		}
 		if merged := mergeRow(old, changes[:n]); len(merged) > 0 {
-			rows = append(rows, planeRow{cy, merged})
+			row := planeRow{cy, merged, mixedIn(merged)}
+			out.chunks += len(merged)
+			out.mixed += row.mixed
+			rows = append(rows, row)
 		}
 		changes = changes[n:]
 	}
-	return Plane{append(rows, p.rows[i:]...)}
+	out.rows = append(rows, p.rows[i:]...)
+	return out
+}
+
+func mixedIn(chunks []placed) (n int) {
+	for _, c := range chunks {
+		if c.chunk.cells != nil {
+			n++
+		}
+	}
+	return n
+}
+
+// Outside lists, by row and column, the first n chunks that lie wholly outside
+// bounds, as the patch that empties them.
+func (p Plane) Outside(bounds grid.Rect, n int) Patch {
+	var out Patch
+	for _, c := range p.Chunks() {
+		if len(out) == n {
+			break
+		}
+		if (grid.Rect{X: c.CX * side, Y: c.CY * side, W: side, H: side}).Intersect(bounds).Empty() {
+			out = append(out, ChunkPatch{CX: c.CX, CY: c.CY})
+		}
+	}
+	return out
 }
 
 func mergeRow(old []placed, changes []Placed) []placed {

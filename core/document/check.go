@@ -38,10 +38,17 @@ func checkName(name string) error {
 		return fmt.Errorf("a name cannot be empty")
 	case !utf8.ValidString(name) || utf8.RuneCountInString(name) > MaxName:
 		return fmt.Errorf("a name has at most %d characters", MaxName)
-	case strings.ContainsFunc(name, unicode.IsControl):
-		return fmt.Errorf("a name is one line of text")
+	case strings.ContainsFunc(name, hidden):
+		return fmt.Errorf("a name is one line of text, without hidden characters")
 	}
 	return nil
+}
+
+// hidden are characters that change how others are shown, or a line's end: controls,
+// separators of lines, and those that turn the direction of writing.
+func hidden(r rune) bool {
+	return unicode.IsControl(r) || r == 0x2028 || r == 0x2029 || r >= 0x202a && r <= 0x202e || r >= 0x2066 && r <= 0x2069 ||
+		r == 0x200e || r == 0x200f || r == 0x061c || r == 0xfeff
 }
 
 func checkRange(what string, v, low, high int) error {

@@ -3,7 +3,6 @@ package document
 import (
 	"slices"
 	"sort"
-	"strings"
 )
 
 // Document is a whole project.
@@ -125,24 +124,4 @@ func (c Cut) Unused(width, height int) (right, bottom int) {
 func (t *Tileset) IsSolid(tile int) bool {
 	_, ok := slices.BinarySearch(t.Solid, tile)
 	return ok
-}
-
-// UniqueName gives name, or name with the first free number behind it, so that
-// none in taken is the same; letter case does not count.
-func UniqueName(name string, taken func(string) bool) string {
-	if !taken(name) {
-		return name
-	}
-	stem := name
-	if i := strings.LastIndexByte(name, ' '); i > 0 && strings.Trim(name[i+1:], "0123456789") == "" && i+1 < len(name) {
-		stem = name[:i]
-	}
-	if r := []rune(stem); len(r) > MaxName-8 {
-		stem = string(r[:MaxName-8])
-	}
-	for n := 2; ; n++ {
-		if next := stem + " " + itoa(n); !taken(next) {
-			return next
-		}
-	}
 }

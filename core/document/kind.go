@@ -297,7 +297,7 @@ func (k *Kind) Check() error {
 		checkRange("the box's width", k.W, 0, maxBox), checkRange("the box's height", k.H, 0, maxBox),
 		checkRange("the anchor", k.AnchorX, 0, 100), checkRange("the anchor", k.AnchorY, 0, 100),
 		checkRange("how long a frame is shown", k.FrameMs, 0, maxFrameMs),
-		checkCount("on a map", k.MapLeast, k.MapMost, MaxEntities), checkCount("in the project", k.ProjectLeast, k.ProjectMost, maxProjectEntities),
+		checkCount("on a map", k.MapLeast, k.MapMost, MaxEntities), checkCount("in the project", k.ProjectLeast, k.ProjectMost, MaxProjectEntities),
 		checkWords("tags", k.Tags), checkWords("layers", k.Layers)); err != nil {
 		return err
 	}
@@ -311,8 +311,7 @@ func (k *Kind) Check() error {
 }
 
 const (
-	maxFrameMs         = 60_000
-	maxProjectEntities = 200_000
+	maxFrameMs = 60_000
 )
 
 func checkCount(where string, least, most, limit int) error {

@@ -27,12 +27,15 @@ type Material struct {
 }
 
 // MaterialWords lists what materials are, in the order in which they are
-// offered, with what the edges of a new one follow.
-var MaterialWords = []struct {
+// MaterialWord is what a material can be, and what its edges follow then.
+type MaterialWord struct {
 	Is   string `json:"is"`
 	By   string `json:"by"`
 	Help string `json:"help"`
-}{
+}
+
+// offered, with what the edges of a new one follow.
+var MaterialWords = []MaterialWord{
 	{"ground", material.ByCorners, "blends into what lies beside it"},
 	{"path", material.BySides, "a way, one cell broad or more"},
 	{"water", material.ByBoth, "a shore all round"},

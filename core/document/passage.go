@@ -67,7 +67,7 @@ func checkGates(all []Gate) error {
 		case GateItem:
 			err = first(checkID("the map of what is asked for", g.Map), checkID("what is asked for", g.Entity))
 		case GateCount:
-			err = checkRange("how many are asked for", g.Count, 1, maxProjectEntities)
+			err = checkRange("how many are asked for", g.Count, 1, MaxProjectEntities)
 			if err == nil && builtIn(g.Kind) == nil && !g.Kind.Valid() {
 				err = fmt.Errorf("there is no kind called “%.40s”", g.Kind)
 			}

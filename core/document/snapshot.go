@@ -2,12 +2,17 @@ package document
 
 import (
 	"azzel/core/cells"
+	"azzel/core/upcast"
+	"bytes"
 	"crypto/sha256"
 	"encoding/binary"
 	"encoding/hex"
 	"encoding/json"
 	"errors"
 	"fmt"
+	"slices"
+	"strconv"
+	"strings"
 )
 
 // Content is all that a map holds, or one of its layers, in a form that can be
@@ -32,23 +37,20 @@ func ContentOf(m *Map) *Content {
 	return c
 }
 
-// Check finds what is wrong with a content.
+// Whole reports whether nothing in a content is missing, and no more in it than a map takes.
+func (c *Content) Whole() bool {
+	return len(c.Layers) <= MaxLayers && len(c.Entities) <= MaxEntities && !slices.Contains(c.Entities, nil) &&
+		!slices.ContainsFunc(c.Layers, func(l LayerContent) bool { return l.Layer == nil })
+}
+
+// Check finds what is wrong with a content that is whole.
 func (c *Content) Check() error {
-	if len(c.Layers) > MaxLayers || len(c.Entities) > MaxEntities {
-		return fmt.Errorf("a map has at most %d layers and %d entities", MaxLayers, MaxEntities)
-	}
 	for _, l := range c.Layers {
-		if l.Layer == nil {
-			return errors.New("a layer is missing")
-		}
 		if err := l.Layer.Check(); err != nil {
 			return err
 		}
 	}
 	for _, e := range c.Entities {
-		if e == nil {
-			return errors.New("an entity is missing")
-		}
 		if err := e.Check(); err != nil {
 			return err
 		}
@@ -69,7 +71,8 @@ func (c *Content) Fill(m Map) *Map {
 	return &m
 }
 
-const magic = "azzel state 1\n"
+// magic is what a stored state begins with, before its format and a line's end.
+const magic = "azzel state "
 
 type stateHead struct {
 	Project   *Project    `json:"project"`
@@ -107,7 +110,8 @@ func (d *Document) Encode() []byte {
 	if err != nil {
 		panic(fmt.Sprintf("document: plain structs always marshal: %v", err))
 	}
-	out := append([]byte(magic), binary.AppendUvarint(nil, uint64(len(data)))...)
+	out := fmt.Appendf(nil, "%s%d\n", magic, upcast.Format)
+	out = binary.AppendUvarint(out, uint64(len(data)))
 	out = append(out, data...)
 	for _, p := range planes {
 		out = binary.AppendUvarint(out, uint64(len(p)))
@@ -124,22 +128,10 @@ func (d *Document) Hash() string {
 
 var errState = errors.New("the stored project cannot be read")
 
-// Decode reads what Encode writes and checks every object.
+// Decode reads what Encode writes, now or in an earlier version. Objects are not
+// checked: what was stored once can be read, whatever is checked today.
 func Decode(data []byte) (*Document, error) {
-	if len(data) < len(magic) || string(data[:len(magic)]) != magic {
-		return nil, errState
-	}
-	data = data[len(magic):]
-	part := func() ([]byte, error) {
-		n, k := binary.Uvarint(data)
-		if k <= 0 || n > uint64(len(data)-k) {
-			return nil, errState
-		}
-		out := data[k : k+int(n)]
-		data = data[k+int(n):]
-		return out, nil
-	}
-	raw, err := part()
+	raw, parts, err := opened(data)
 	if err != nil {
 		return nil, err
 	}
@@ -151,17 +143,14 @@ func Decode(data []byte) (*Document, error) {
 		return nil, errState
 	}
 	d := &Document{Project: head.Project}
-	if err := d.Project.Check(); err != nil {
-		return nil, err
-	}
 	for _, sm := range head.Maps {
-		m, err := decodeMap(sm, part)
+		m, err := decodeMap(sm, parts)
 		if err != nil {
 			return nil, err
 		}
 		d.Maps = d.Maps.With(m.ID, m)
 	}
-	if len(data) != 0 {
+	if len(parts.left) != 0 {
 		return nil, errState
 	}
 	return d, first(
@@ -175,26 +164,54 @@ func Decode(data []byte) (*Document, error) {
 		fillTable(&d.Kinds, head.Kinds, func(o *Kind) ID { return o.ID }))
 }
 
+// parts are the pieces of a stored state, each with its length before it.
+type parts struct{ left []byte }
+
+func (p *parts) next() ([]byte, error) {
+	n, k := binary.Uvarint(p.left)
+	if k <= 0 || n > uint64(len(p.left)-k) {
+		return nil, errState
+	}
+	out := p.left[k : k+int(n)]
+	p.left = p.left[k+int(n):]
+	return out, nil
+}
+
+// opened gives the head of a stored state in the present format, and the cells behind it.
+func opened(data []byte) (head []byte, cells *parts, err error) {
+	line, rest, _ := bytes.Cut(data, []byte("\n"))
+	number, ok := strings.CutPrefix(string(line[:min(len(line), 64)]), magic)
+	format, err := strconv.Atoi(number)
+	if !ok || err != nil {
+		return nil, nil, errState
+	}
+	cells = &parts{rest}
+	if head, err = cells.next(); err != nil {
+		return nil, nil, err
+	}
+	if head, err = upcast.Head(head, format); err != nil {
+		return nil, nil, fmt.Errorf("%w: %w", errState, err)
+	}
+	return head, cells, nil
+}
+
 func fillTable[T any](t *Table[T], all []*T, id func(*T) ID) error {
 	for _, o := range all {
 		if o == nil {
 			return errState
-		}
-		if err := any(o).(Checked).Check(); err != nil {
-			return err
 		}
 		*t = t.With(id(o), o)
 	}
 	return nil
 }
 
-func decodeMap(sm stateMap, part func() ([]byte, error)) (*Map, error) {
+func decodeMap(sm stateMap, parts *parts) (*Map, error) {
 	if sm.Map == nil {
 		return nil, errState
 	}
 	content := &Content{Entities: sm.Entities}
 	for _, l := range sm.Layers {
-		raw, err := part()
+		raw, err := parts.next()
 		if err != nil {
 			return nil, err
 		}
@@ -204,8 +221,8 @@ func decodeMap(sm stateMap, part func() ([]byte, error)) (*Map, error) {
 		}
 		content.Layers = append(content.Layers, LayerContent{l, p})
 	}
-	if err := first(sm.Map.Check(), content.Check()); err != nil {
-		return nil, err
+	if slices.Contains(sm.Layers, nil) || slices.Contains(sm.Entities, nil) {
+		return nil, errState
 	}
 	return content.Fill(*sm.Map), nil
 }

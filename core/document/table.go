@@ -19,6 +19,8 @@ type held[T any] struct {
 	shards [shards][]row[T]
 	// sorted keeps what All has sorted: tables never change.
 	sorted atomic.Pointer[[]*T]
+	// names are those in use in this table; whoever takes them owns them.
+	names atomic.Pointer[Names]
 }
 
 type row[T any] struct {
@@ -118,3 +120,45 @@ func (t Table[T]) inOrder() []*T {
 // Same reports whether two tables are one and the same value, without looking
 // at their objects.
 func (t Table[T]) Same(u Table[T]) bool { return t.held == u.held }
+
+// TakeNames gives the names in use in the table, counted once and then handed on:
+// until KeepNames gives them to this or a later table they are the caller's own.
+func (t Table[T]) TakeNames(name func(*T) string) *Names {
+	if t.held == nil {
+		return &Names{}
+	}
+	if kept := t.held.names.Swap(nil); kept != nil {
+		return kept
+	}
+	return t.Names(name)
+}
+
+// Names counts the names in use in the table.
+func (t Table[T]) Names(name func(*T) string) *Names {
+	out := &Names{}
+	t.Sum(func(o *T) int {
+		out.Add(name(o))
+		return 0
+	})
+	return out
+}
+
+// KeepNames keeps the names in use in the table for whoever takes them next.
+func (t Table[T]) KeepNames(n *Names) {
+	if t.held != nil {
+		t.held.names.Store(n)
+	}
+}
+
+// Sum adds up f over all objects, in any order.
+func (t Table[T]) Sum(f func(*T) int) (n int) {
+	if t.held == nil {
+		return 0
+	}
+	for i := range t.held.shards {
+		for _, r := range t.held.shards[i] {
+			n += f(r.obj)
+		}
+	}
+	return n
+}

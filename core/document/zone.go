@@ -34,13 +34,16 @@ const (
 )
 
 // ZoneWords lists what zones do, in the order in which they are offered, each
-// with the hatch and the colour that a new zone of it gets.
-var ZoneWords = []struct {
+// ZoneWord is what a zone can be, with how it is first drawn.
+type ZoneWord struct {
 	Is     string `json:"is"`
 	Help   string `json:"help"`
 	Hatch  string `json:"hatch"`
 	Colour string `json:"colour"`
-}{
+}
+
+// with the hatch and the colour that a new zone of it gets.
+var ZoneWords = []ZoneWord{
 	{ZoneWalkable, "the hero can walk here, whatever the tiles say", "dots", "#3d693b"},
 	{ZoneBlocked, "stops the hero", "crosses", "#a63d27"},
 	{ZoneWater, "water", "waves", "#2f6f9e"},

@@ -3,6 +3,7 @@ package edit
 import (
 	"azzel/core/cells"
 	"azzel/core/document"
+	"azzel/core/grid"
 	"encoding/json"
 	"errors"
 	"slices"
@@ -15,6 +16,10 @@ type Result struct {
 	Revert []Primitive
 	// Dropped says, a sentence each, which parts found no target.
 	Dropped []string
+	// Touched are the objects that were written or came back.
+	Touched []Ref
+	// Grown tells whether there may be more cells or entities than before.
+	Grown bool
 	// Restored and Kept count, over the compare-and-restore primitives, the
 	// cells and fields written and those left because somebody changed them since.
 	Restored, Kept int
@@ -30,6 +35,7 @@ func Apply(d *document.Document, e *Edit) Result {
 		}
 	}
 	slices.Reverse(a.res.Revert)
+	a.w.keepNames()
 	a.res.Doc = &a.w.doc
 	return a.res
 }
@@ -37,6 +43,12 @@ func Apply(d *document.Document, e *Edit) Result {
 type applier struct {
 	w   working
 	res Result
+}
+
+func (a *applier) touch(ref Ref) {
+	if n := len(a.res.Touched); n == 0 || a.res.Touched[n-1] != ref {
+		a.res.Touched = append(a.res.Touched, ref)
+	}
 }
 
 func (a *applier) back(p Primitive) { a.res.Revert = append(a.res.Revert, p) }
@@ -76,6 +88,9 @@ func (a *applier) cells(p *Primitive) error {
 		}
 		next.Cells, old = wrote.Apply(l.Cells)
 	} else {
+		if !cells.SameCells(p.Was, p.Cells) {
+			return errors.New("an undo of cells names other cells than it writes")
+		}
 		var done, kept int
 		next.Cells, wrote, old, done, kept = cells.Revert(l.Cells, p.Was, p.Cells)
 		a.res.Restored += done
@@ -84,9 +99,24 @@ func (a *applier) cells(p *Primitive) error {
 			return nil
 		}
 	}
+	if chunks, _ := next.Cells.Size(); chunks > cells.MaxChunks {
+		// put down before the other inverse, so that it is done after it, when there is room again
+		a.trim(p.Ref, &next, m.Bounds, chunks-cells.MaxChunks)
+	}
 	a.back(Primitive{Op: OpCellsBack, Ref: p.Ref, Was: wrote, Cells: old})
+	a.res.Grown = true
 	a.w.editMap(m.ID, func(m *document.Map) { m.Layers = m.Layers.With(l.ID, &next) })
 	return nil
+}
+
+// trim lets go of chunks that lie outside the map, where former bounds left them,
+// so that a layer never holds more than can be stored. The inverse has them.
+func (a *applier) trim(ref Ref, l *document.Layer, bounds grid.Rect, n int) {
+	gone := l.Cells.Outside(bounds, n)
+	var old cells.Patch
+	l.Cells, old = gone.Apply(l.Cells)
+	a.back(Primitive{Op: OpCellsBack, Ref: ref, Was: gone, Cells: old})
+	a.res.Dropped = append(a.res.Dropped, "cells that former sizes had left outside the map were let go of, because there were too many")
 }
 
 func (a *applier) set(p *Primitive) error {
@@ -102,6 +132,7 @@ func (a *applier) set(p *Primitive) error {
 	if err := set(); err != nil {
 		return err
 	}
+	a.touch(p.Ref)
 	if p.Op == OpSetBack {
 		a.res.Restored++
 	}
@@ -138,9 +169,14 @@ func (a *applier) insert(p *Primitive) error {
 	if t == nil {
 		return errors.New("the map is no longer there")
 	}
+	if p.Content != nil && !p.Content.Whole() {
+		return errors.New("something that the " + p.Ref.Type + " holds is missing")
+	}
 	if err := t.insert(p.Ref.ID, p.Value); err != nil {
 		return err
 	}
+	a.touch(p.Ref)
+	a.res.Grown = true
 	switch {
 	case p.Ref.Type == TypeMap && p.Content != nil:
 		a.w.doc.Maps = a.w.doc.Maps.With(p.Ref.ID, p.Content.Fill(*a.w.doc.Maps.Get(p.Ref.ID)))
@@ -171,7 +207,7 @@ func (a *applier) fillLayer(m *document.Map, p *Primitive) {
 			m.Entities = m.Entities.With(e.ID, e)
 		}
 	}
-	delete(a.w.tables, Ref{Type: TypeEntity, Map: m.ID}) // its names are counted again
+	a.w.forget(Ref{Type: TypeEntity, Map: m.ID}) // its names are counted again
 }
 
 func (a *applier) remove(p *Primitive) error {
@@ -199,11 +235,11 @@ func (a *applier) remove(p *Primitive) error {
 				m.Entities = m.Entities.Without(e.ID)
 			}
 		})
-		delete(a.w.tables, Ref{Type: TypeEntity, Map: p.Ref.Map})
+		a.w.forget(Ref{Type: TypeEntity, Map: p.Ref.Map})
 	}
 	if p.Ref.Type == TypeMap {
-		delete(a.w.tables, Ref{Type: TypeLayer, Map: p.Ref.ID})
-		delete(a.w.tables, Ref{Type: TypeEntity, Map: p.Ref.ID})
+		a.w.forget(Ref{Type: TypeLayer, Map: p.Ref.ID})
+		a.w.forget(Ref{Type: TypeEntity, Map: p.Ref.ID})
 	}
 	return nil
 }

@@ -6,14 +6,16 @@ package edit
 import (
 	"azzel/core/cells"
 	"azzel/core/document"
+	"azzel/core/upcast"
 	"encoding/json"
 	"errors"
 	"fmt"
 	"unicode/utf8"
 )
 
-// Version is the format that edits are written in; Decode upgrades older ones.
-const Version = 1
+// Version is the format that edits are written in; Decode and Read bring older
+// ones to it.
+const Version = upcast.Format
 
 // Limits of one edit as bytes and in primitives.
 const (
@@ -33,6 +35,15 @@ type Edit struct {
 	Mark              // client and number stand in the edit itself
 	Label Label       `json:"label"`
 	Do    []Primitive `json:"do"`
+	text  []byte
+}
+
+// Text is the edit as JSON in the present format: as it came, where it came so.
+func (e *Edit) Text() []byte {
+	if e.text != nil {
+		return e.text
+	}
+	return JSON(e)
 }
 
 // Kinds of edit for the history.
@@ -100,42 +111,50 @@ type Primitive struct {
 	Content  *document.Content `json:"content,omitempty"`
 }
 
-// Decode reads and validates an edit. The error is a sentence for people.
+// Decode takes in an edit that somebody sent: it is small enough, whatever it is
+// written as, and well formed. The error is a sentence for people.
 func Decode(data []byte) (*Edit, error) {
 	if len(data) > MaxBytes {
 		return nil, fmt.Errorf("this edit is larger than %d MB: do it in smaller parts", MaxBytes>>20)
 	}
-	data, err := upgraded(data)
+	if err := weigh(data); err != nil {
+		return nil, err
+	}
+	e, err := Read(data)
 	if err != nil {
 		return nil, err
 	}
-	var e Edit
-	if err := document.Strict(data, &e); err != nil {
-		return nil, fmt.Errorf("this edit cannot be read: %w", err)
-	}
-	return &e, e.Check()
+	return e, e.Check()
 }
 
-// upcasters turn an edit of version i+1 into one of version i+2, JSON to JSON.
-var upcasters []func(json.RawMessage) (json.RawMessage, error)
+var errRead = errors.New("this edit cannot be read: reload the page and do it again")
 
-func upgraded(data json.RawMessage) (json.RawMessage, error) {
-	var head struct {
-		V int `json:"v"`
+// Read reads an edit that was taken in before. It is not checked, so that what
+// is checked today never changes what a project was.
+func Read(data []byte) (*Edit, error) {
+	data, err := upcast.Edit(data)
+	if errors.Is(err, upcast.ErrFormat) {
+		return nil, fmt.Errorf("this edit was made with another version of Azzel, and this one reads the formats 1 to %d: reload the page", Version)
 	}
-	if err := json.Unmarshal(data, &head); err != nil {
-		return nil, errors.New("this edit is not JSON")
+	if err != nil {
+		return nil, errRead
 	}
-	if head.V < 1 || head.V > Version {
-		return nil, fmt.Errorf("this edit has format %d, and this server reads 1 to %d: reload the page", head.V, Version)
+	var e Edit
+	if err := document.Strict(data, &e); err != nil {
+		return nil, errRead
 	}
-	for _, up := range upcasters[head.V-1:] {
-		var err error
-		if data, err = up(data); err != nil {
-			return nil, fmt.Errorf("upgrade edit: %w", err)
-		}
+	e.text = data
+	return &e, nil
+}
+
+// ReadSteps reads primitives, as the inverse of an edit of this format is stored.
+func ReadSteps(data []byte, format int) ([]Primitive, error) {
+	data, err := upcast.Steps(data, format)
+	if err != nil {
+		return nil, err
 	}
-	return data, nil
+	var out []Primitive
+	return out, document.Strict(data, &out)
 }
 
 // Check finds what is malformed in an edit, whatever document it is for.
@@ -153,6 +172,8 @@ func (e *Edit) Check() error {
 		return errors.New("an undo names the edit that it turns back")
 	case utf8.RuneCountInString(e.Label.Text) > 200 || len(e.Label.Tool) > 40:
 		return errors.New("this edit's label is too long")
+	case e.Label.Of != nil && (!e.Label.Of.Client.Valid() || e.Label.Of.Number < 1):
+		return errors.New("an undo names the edit that it turns back")
 	}
 	for i := range e.Do {
 		if err := e.Do[i].check(); err != nil {
@@ -195,8 +216,11 @@ func (p *Primitive) check() error {
 		if len(p.Value) == 0 {
 			return errors.New("an object is inserted with its fields")
 		}
-		if p.Content != nil {
-			return p.Content.Check()
+		if p.Content != nil && p.Ref.Type != TypeMap && p.Ref.Type != TypeLayer {
+			return errors.New("only maps and layers hold others")
+		}
+		if p.Content != nil && !p.Content.Whole() {
+			return fmt.Errorf("a map has at most %d layers and %d entities, and none of them is missing", document.MaxLayers, document.MaxEntities)
 		}
 	case OpRemove:
 	case OpInsertBack:

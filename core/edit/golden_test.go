@@ -2,50 +2,98 @@ package edit_test
 
 import (
 	"azzel/core/cells"
+	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/edit"
-	"azzel/core/sample"
-	"encoding/base64"
+	"azzel/core/grid"
+	"azzel/core/play"
 	"encoding/json"
-	"flag"
-	"fmt"
-	"math/rand/v2"
 	"os"
+	"path/filepath"
+	"strings"
 	"testing"
 )
 
-var writeGolden = flag.Bool("write-golden", false, "write the golden log of the present edit version, once, before it is released")
+// goldenRow is a row of a log as it was stored.
+type goldenRow struct {
+	Format int             `json:"format"`
+	Edit   json.RawMessage `json:"edit"`
+	Revert json.RawMessage `json:"revert"`
+}
 
-// TestWriteGolden writes a log that later versions have to read to the same document.
-func TestWriteGolden(t *testing.T) {
-	if !*writeGolden {
-		t.Skip("only on demand")
+func state(t *testing.T, path string) *document.Document {
+	t.Helper()
+	data, err := os.ReadFile(path)
+	if err != nil {
+		t.Fatal(err)
 	}
-	d := document.New("Golden")
-	world := sample.World()
-	var out []byte
-	put := func(n int, do ...edit.Primitive) {
-		e := made(int64(n), do...)
-		data, err := json.Marshal(e)
+	raw, err := cells.Unpack(data, 1<<24)
+	if err != nil {
+		t.Fatal(err)
+	}
+	d, err := document.Decode(raw)
+	if err != nil {
+		t.Fatalf("%s: %v", path, err)
+	}
+	return d
+}
+
+// A project of every format that was ever released (its first state, the log with
+// the stored inverses, and its last state) opens, gives the same when its log is
+// replayed, is turned back wholly by its inverses, and is played.
+func TestGoldenProjects(t *testing.T) {
+	folders, err := filepath.Glob("testdata/format-*")
+	if err != nil || len(folders) == 0 {
+		t.Fatalf("no golden projects: %v", err)
+	}
+	for _, folder := range folders {
+		start, end := state(t, folder+"/start"), state(t, folder+"/end")
+		data, err := os.ReadFile(folder + "/log.jsonl")
 		if err != nil {
 			t.Fatal(err)
 		}
-		d = edit.Apply(d, e).Doc
-		out = append(append(out, data...), '\n')
-	}
-	var start []edit.Primitive
-	for _, m := range world.Maps.All() {
-		p := edit.Insert(edit.Ref{Type: edit.TypeMap, ID: m.ID}, m)
-		p.Content = document.ContentOf(m)
-		start = append(start, p)
-	}
-	put(1, start...)
-	r := rand.New(rand.NewPCG(11, 11))
-	for n := 2; n < 60; n++ {
-		put(n, sample.Primitives(r, d)...)
-	}
-	out = append(out, fmt.Sprintf("%q\n", base64.StdEncoding.EncodeToString(cells.Pack(d.Encode())))...)
-	if err := os.WriteFile(fmt.Sprintf("testdata/log-%d.jsonl", edit.Version), out, 0o644); err != nil {
-		t.Fatal(err)
+		d, number := start, int64(0)
+		var reverts [][]edit.Primitive
+		var hashes []string
+		for _, line := range strings.Split(strings.TrimSpace(string(data)), "\n") {
+			var row goldenRow
+			if err := json.Unmarshal([]byte(line), &row); err != nil {
+				t.Fatal(err)
+			}
+			e, err := edit.Read(row.Edit)
+			if err != nil {
+				t.Fatalf("%s: edit %d: %v", folder, number+1, err)
+			}
+			revert, err := edit.ReadSteps(row.Revert, row.Format)
+			if err != nil {
+				t.Fatalf("%s: the inverse of edit %d: %v", folder, number+1, err)
+			}
+			hashes, reverts = append(hashes, d.Hash()), append(reverts, revert)
+			d = edit.Apply(d, e).Doc
+			if number++; e.Number != number {
+				t.Fatalf("%s: edit %d is numbered %d", folder, number, e.Number)
+			}
+		}
+		if d.Hash() != end.Hash() {
+			t.Errorf("%s: its log gives another project than was stored", folder)
+		}
+		for i := len(reverts) - 1; i >= 0; i-- {
+			if len(reverts[i]) > 0 {
+				d = edit.Apply(d, made(1, reverts[i]...)).Doc
+			}
+			if d.Hash() != hashes[i] {
+				t.Fatalf("%s: turning back edit %d gives another project than before it", folder, i+1)
+			}
+		}
+		for _, m := range end.MapsInOrder() {
+			game, err := play.StartAt(end, m.ID, grid.Point{X: m.Bounds.X + m.Bounds.W/2, Y: m.Bounds.Y + m.Bounds.H/2}, 1)
+			if err != nil {
+				continue // something stands there
+			}
+			world := chart.New(end, nil)
+			for tick := range 240 {
+				play.Step(game, end, world, []play.Input{play.InputRight, play.InputDown, play.InputUse, play.InputLeft, play.InputUp}[tick/20%5])
+			}
+		}
 	}
 }

@@ -6,7 +6,6 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
-	"strings"
 )
 
 // objects is one table of the document being made, whatever its type of object.
@@ -20,6 +19,10 @@ type objects interface {
 	set(id document.ID, field string, value json.RawMessage) error
 	insert(id document.ID, value json.RawMessage) error
 	remove(id document.ID)
+	// check finds what is wrong with an object; nil when it is gone.
+	check(id document.ID) error
+	// keepNames hands the names in use on to the table as it is now.
+	keepNames()
 }
 
 // table is the objects in a Table[T] that is read and written through the working copy.
@@ -31,7 +34,7 @@ type table[T any] struct {
 	id    func(*T) document.ID
 	// name is nil for types without names.
 	name  func(*T) *string
-	names map[string]int // lower-case names in use, made when first needed
+	names *document.Names // made when first needed
 	// fits refuses an object that cannot stand here.
 	fits func(*T) error
 }
@@ -86,9 +89,6 @@ func (t *table[T]) insert(id document.ID, value json.RawMessage) error {
 	if t.id(obj) != id {
 		return fmt.Errorf("the %s has another id than the edit says", t.word)
 	}
-	if err := any(obj).(document.Checked).Check(); err != nil {
-		return err
-	}
 	if t.read().Get(id) != nil {
 		return fmt.Errorf("the %s is there already", t.word)
 	}
@@ -118,25 +118,47 @@ func (t *table[T]) rename(old, next *T) {
 		return
 	}
 	if t.names == nil {
-		t.names = map[string]int{}
-		for _, o := range t.read().All() {
-			t.names[strings.ToLower(*t.name(o))]++
-		}
+		t.names = t.read().TakeNames(func(o *T) string { return *t.name(o) })
 	}
 	if old != nil {
-		t.names[strings.ToLower(*t.name(old))]--
+		t.names.Remove(*t.name(old))
 	}
 	if next != nil {
-		name := t.name(next)
-		*name = document.UniqueName(*name, func(s string) bool { return t.names[strings.ToLower(s)] > 0 })
-		t.names[strings.ToLower(*name)]++
+		*t.name(next) = t.names.Take(*t.name(next))
 	}
+}
+
+func (t *table[T]) keepNames() {
+	if t.names != nil {
+		t.read().KeepNames(t.names)
+		t.names = nil
+	}
+}
+
+func (t *table[T]) check(id document.ID) error {
+	if obj := t.read().Get(id); obj != nil {
+		return any(obj).(document.Checked).Check()
+	}
+	return nil
 }
 
 // working is the document being made.
 type working struct {
 	doc    document.Document
 	tables map[Ref]objects // by type and map
+	// opened lists the keys of tables in the order in which they were opened.
+	opened []Ref
+}
+
+// forget leaves a table whose objects changed otherwise, or went with their map.
+func (w *working) forget(key Ref) { delete(w.tables, key) }
+
+func (w *working) keepNames() {
+	for _, key := range w.opened {
+		if t := w.tables[key]; t != nil {
+			t.keepNames()
+		}
+	}
 }
 
 func (w *working) editMap(id document.ID, change func(*document.Map)) {
@@ -156,6 +178,7 @@ func (w *working) objects(ref Ref) objects {
 	t := w.open(key)
 	if t != nil {
 		w.tables[key] = t
+		w.opened = append(w.opened, key)
 	}
 	return t
 }

@@ -5,7 +5,6 @@ import (
 	"azzel/core/document"
 	"azzel/core/grid"
 	"fmt"
-	"strings"
 )
 
 // take takes away what stands in the cells, but not what is locked.
@@ -28,23 +27,6 @@ func touches(r *grid.Region, box grid.Rect) bool {
 	return false
 }
 
-// names gives new entities names that are free on a map.
-type names map[string]bool
-
-func namesOn(m *document.Map) names {
-	out := names{}
-	for _, e := range m.Entities.All() {
-		out[strings.ToLower(e.Name)] = true
-	}
-	return out
-}
-
-func (n names) unique(name string) string {
-	name = document.UniqueName(name, func(s string) bool { return n[strings.ToLower(s)] })
-	n[strings.ToLower(name)] = true
-	return name
-}
-
 // spot is where an entity comes to stand, in map pixels, and how it is turned by the mirror.
 type spot struct {
 	box  grid.Rect
@@ -57,7 +39,6 @@ func (p *Plan) place(w *Work, l *document.Layer, g Grip, ges Gesture, r *grid.Re
 	if err != nil {
 		return err
 	}
-	given := namesOn(m)
 	stands, taken := map[grid.Rect]bool{}, map[document.ID]bool{}
 	count := 0
 	for _, e := range m.Entities.All() {
@@ -71,7 +52,7 @@ func (p *Plan) place(w *Work, l *document.Layer, g Grip, ges Gesture, r *grid.Re
 			continue
 		}
 		stands[s.box] = true
-		e := &document.Entity{Layer: l.ID, Kind: g.Kind, Name: given.unique(kind.Name), Facing: document.Down.Turned(g.Turn).Turned(s.turn),
+		e := &document.Entity{Layer: l.ID, Kind: g.Kind, Name: kind.Name, Facing: document.Down.Turned(g.Turn).Turned(s.turn),
 			Look: g.Look, LookOn: g.LookOn, X: s.box.X, Y: s.box.Y, W: s.box.W, H: s.box.H}
 		if kind.Turns {
 			e.Turn = g.Turn.Then(s.turn)
@@ -95,7 +76,21 @@ func (p *Plan) place(w *Work, l *document.Layer, g Grip, ges Gesture, r *grid.Re
 	if kind.MapMost > 0 && count+len(p.Place) > kind.MapMost {
 		return fmt.Errorf("a map has at most %d of %s, and there are %d already", kind.MapMost, kind.Name, count)
 	}
+	p.name(m)
 	return p.roomFor(m)
+}
+
+// name gives what is put down names that are free on the map.
+func (p *Plan) name(m *document.Map) {
+	names := m.Entities.TakeNames(func(e *document.Entity) string { return e.Name })
+	for _, e := range p.Place {
+		e.Name = names.Take(e.Name)
+	}
+	// they are not there yet: the count goes on with the map as it is
+	for _, e := range p.Place {
+		names.Remove(e.Name)
+	}
+	m.Entities.KeepNames(names)
 }
 
 // covers reports whether something that is put down lies over an entity.
@@ -159,7 +154,6 @@ func (p *Plan) roomFor(m *document.Map) error {
 // placeThings puts a motif's entities down wherever its top left is repeated.
 func (p *Plan) placeThings(w *Work, b block, r *grid.Region, origin grid.Point) error {
 	m := w.Map
-	given := namesOn(m)
 	for _, at := range r.Points() {
 		if grid.Mod(at.X-origin.X, b.w) != 0 || grid.Mod(at.Y-origin.Y, b.h) != 0 {
 			continue
@@ -169,11 +163,12 @@ func (p *Plan) placeThings(w *Work, b block, r *grid.Region, origin grid.Point) 
 		}
 		for _, e := range b.things {
 			next := *e
-			next.ID, next.Layer, next.Name = "", b.thing.ID, given.unique(e.Name)
+			next.ID, next.Layer = "", b.thing.ID
 			next.X += at.X * m.CellWidth
 			next.Y += at.Y * m.CellHeight
 			p.Place = append(p.Place, &next)
 		}
 	}
+	p.name(m)
 	return p.roomFor(m)
 }

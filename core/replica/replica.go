@@ -70,6 +70,9 @@ func (r *Replica) make(do []edit.Primitive, label edit.Label) (*edit.Edit, edit.
 	if len(res.Revert) == 0 && len(res.Dropped) > 0 {
 		return nil, res, errors.New(res.Dropped[0])
 	}
+	if err := edit.Verify(e, res); err != nil {
+		return nil, res, err
+	}
 	r.number++
 	r.add(e, res)
 	return e, res, nil

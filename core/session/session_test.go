@@ -392,7 +392,7 @@ func TestWrongCalls(t *testing.T) {
 		{"playAt", args{"map": gone, "active": "", "at": args{"x": 0, "y": 0}}, "no longer there"},
 		{"playAt", args{"map": sample.Quay, "active": "", "at": args{"x": -4, "y": 0}}, "outside"},
 		{"undo", args{}, ""},
-		{"adopt", args{"edits": []any{args{"v": 99}}}, "format 99"},
+		{"adopt", args{"edits": []any{args{"v": 99}}}, "another version"},
 	} {
 		out, err := s.Call(c.method, mustJSON(t, c.args))
 		var ghost session.Ghost
