@@ -57,11 +57,11 @@ func serveFiles() fiber.Handler {
 			name = "/index.html"
 			f, ok = files[name]
 			if !ok {
-				return fiber.NewError(fiber.StatusNotFound, "The interface has not been built: run ./azzel demo.")
+				return &problem{fiber.StatusNotFound, codeGone, "The interface has not been built: run ./azzel demo."}
 			}
 		}
 		if !ok {
-			return fiber.NewError(fiber.StatusNotFound, "There is nothing at this address.")
+			return fiber.ErrNotFound
 		}
 		if f.kind != "" {
 			c.Set("Content-Type", f.kind)

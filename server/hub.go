@@ -7,9 +7,14 @@ import (
 	"sync"
 )
 
-// recentRows is how many rows a room keeps, so that its sockets need not ask
-// the database one by one.
-const recentRows = 2000
+// What a room keeps of the log, so that its sockets need not ask the database one
+// by one, and what one message carries of it; one row is always carried.
+const (
+	recentRows  = 2000
+	recentBytes = 8 << 20
+	sentRows    = 500
+	sentBytes   = 1 << 20
+)
 
 // hub knows the open sockets by project.
 type hub struct {
@@ -76,14 +81,19 @@ func (h *hub) wake(project string, _ int64) {
 	}
 }
 
-func (h *hub) wakeAll() {
+// projects lists those that somebody has open.
+func (h *hub) projects() []string {
 	h.mu.Lock()
-	projects := make([]string, 0, len(h.rooms))
+	defer h.mu.Unlock()
+	out := make([]string, 0, len(h.rooms))
 	for p := range h.rooms {
-		projects = append(projects, p)
+		out = append(out, p)
 	}
-	h.mu.Unlock()
-	for _, p := range projects {
+	return out
+}
+
+func (h *hub) wakeAll() {
+	for _, p := range h.projects() {
 		h.wake(p, 0)
 	}
 }
@@ -121,11 +131,11 @@ func (r *room) after(ctx context.Context, seq int64) ([]store.LogRow, error) {
 	if n := len(r.recent); n > 0 && seq >= r.recent[0].Seq-1 {
 		if seq < r.recent[n-1].Seq {
 			from := int(seq - r.recent[0].Seq + 1)
-			return append([]store.LogRow(nil), r.recent[from:min(n, from+500)]...), nil
+			return sendable(r.recent[from:]), nil
 		}
 		seq = r.recent[n-1].Seq
 	}
-	rows, err := r.hub.store.Rows(ctx, r.project, seq, 500)
+	rows, err := r.hub.store.Rows(ctx, r.project, seq, sentRows)
 	if err != nil {
 		return nil, err
 	}
@@ -134,12 +144,32 @@ func (r *room) after(ctx context.Context, seq int64) ([]store.LogRow, error) {
 		out[i] = row.Sent()
 	}
 	if n := len(r.recent); len(out) > 0 && (n == 0 || out[0].Seq == r.recent[n-1].Seq+1) {
-		r.recent = append(r.recent, out...)
-		if extra := len(r.recent) - recentRows; extra > 0 {
-			r.recent = append([]store.LogRow(nil), r.recent[extra:]...)
-		}
+		r.remember(out)
 	}
-	return out, nil
+	return sendable(out), nil
+}
+
+// sendable is as many of the first rows as one message carries.
+func sendable(rows []store.LogRow) []store.LogRow {
+	n, bytes := 0, 0
+	for n < len(rows) && n < sentRows && (n == 0 || bytes+len(rows[n].Edit) <= sentBytes) {
+		bytes += len(rows[n].Edit)
+		n++
+	}
+	return append([]store.LogRow(nil), rows[:n]...)
+}
+
+// remember keeps rows behind the recent ones, as far as there is room.
+func (r *room) remember(rows []store.LogRow) {
+	r.recent = append(r.recent, rows...)
+	from, bytes := len(r.recent), 0
+	for from > 0 && len(r.recent)-from < recentRows && bytes+len(r.recent[from-1].Edit) <= recentBytes {
+		from--
+		bytes += len(r.recent[from].Edit)
+	}
+	if from > 0 {
+		r.recent = append([]store.LogRow(nil), r.recent[from:]...)
+	}
 }
 
 // person is somebody who has the project open.

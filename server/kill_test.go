@@ -10,7 +10,6 @@ import (
 	"encoding/json"
 	"fmt"
 	"net"
-	"net/http/cookiejar"
 	"os"
 	"os/exec"
 	"path/filepath"
@@ -23,7 +22,8 @@ import (
 // process is the built server, run as a process of its own so that it can be killed.
 func process(t *testing.T, binary, dsn, listen string) *exec.Cmd {
 	t.Helper()
-	cmd := exec.Command(binary, "serve", "--database", dsn, "--listen", listen)
+	cmd := exec.Command(binary, "serve", "--listen", listen)
+	cmd.Env = append(os.Environ(), "AZZEL_DATABASE="+dsn)
 	out, err := cmd.StdoutPipe()
 	if err != nil {
 		t.Fatal(err)
@@ -85,8 +85,6 @@ func TestKilledInTheMiddle(t *testing.T) {
 	// work sends what is not acknowledged and goes on until the socket breaks
 	work := func(kill func(), after int) {
 		t.Helper()
-		jar, _ := cookiejar.New(nil) // New never fails without options
-		d.client.Jar = jar
 		k := d.dialAs(client, 0)
 		for n := int64(1); n <= number; n++ {
 			if !acknowledged[n] {
@@ -132,8 +130,6 @@ func TestKilledInTheMiddle(t *testing.T) {
 
 	// the same server process goes on with the database that is back; like the
 	// page, connect until it answers
-	jar, _ := cookiejar.New(nil)
-	d.client.Jar = jar
 	for end := time.Now().Add(20 * time.Second); ; {
 		conn, _, err := d.connect(d.base)
 		if err == nil {

@@ -12,6 +12,7 @@ import (
 	"errors"
 	"fmt"
 	"image"
+	"image/color"
 	"image/draw"
 	_ "image/gif"  // read by DecodePicture
 	_ "image/jpeg" // read by DecodePicture
@@ -44,9 +45,26 @@ func DecodePicture(data []byte) (*image.NRGBA, error) {
 	if err := checkSize(config.Width, config.Height); err != nil {
 		return nil, err
 	}
+	switch config.ColorModel {
+	case color.NRGBA64Model, color.RGBA64Model, color.Gray16Model:
+		// these take twice the room, and half of it is thrown away
+		if config.Width*config.Height > document.MaxPicturePixels/2 {
+			return nil, errors.New("that picture has 16 bits a colour and is too large: save it with 8")
+		}
+	}
 	img, _, err := image.Decode(bytes.NewReader(data))
 	if err != nil {
 		return nil, fmt.Errorf("that %s picture is damaged: save it again and choose it once more", strings.ToUpper(format))
+	}
+	switch whole := image.Rect(0, 0, config.Width, config.Height); p := img.(type) {
+	case *image.NRGBA:
+		if p.Rect == whole {
+			return p, nil
+		}
+	case *image.RGBA:
+		if p.Rect == whole && p.Opaque() {
+			return &image.NRGBA{Pix: p.Pix, Stride: p.Stride, Rect: p.Rect}, nil
+		}
 	}
 	out := image.NewNRGBA(image.Rect(0, 0, config.Width, config.Height))
 	draw.Draw(out, img.Bounds(), img, img.Bounds().Min, draw.Src) // a GIF's first picture may be smaller
@@ -63,6 +81,14 @@ func checkSize(w, h int) error {
 		return fmt.Errorf("that picture has more than %d million pixels: make it smaller or cut it in parts", document.MaxPicturePixels/1_000_000)
 	}
 	return nil
+}
+
+// oneAtATime lets one picture be worked on after the other: each may take as much
+// memory as the largest that is allowed.
+func (s *Server) oneAtATime(c fiber.Ctx) error {
+	s.decoding.Lock()
+	defer s.decoding.Unlock()
+	return c.Next()
 }
 
 func (s *Server) takePicture(c fiber.Ctx) error {
@@ -238,26 +264,32 @@ func (s *Server) gather(c fiber.Ctx) error {
 	if err := document.Strict(c.Body(), &ask); err != nil || len(ask.Pictures) == 0 || len(ask.Pictures) > maxGathered {
 		return bad(fmt.Errorf("1 to %d pictures can be gathered", maxGathered))
 	}
-	var all []*image.NRGBA
-	w, h := 1, 1
-	for _, sha := range ask.Pictures {
+	sizes, err := s.store.PictureSizes(c.Context(), ask.Pictures)
+	if err != nil {
+		return err
+	}
+	w, h, largest := 1, 1, 0
+	for _, size := range sizes {
+		w, h, largest = max(w, size[0]), max(h, size[1]), max(largest, size[0]*size[1])
+	}
+	columns := 1
+	for columns*columns < len(ask.Pictures) {
+		columns++
+	}
+	rows := (len(ask.Pictures) + columns - 1) / columns
+	if err := checkSize(columns*w, rows*h); err != nil {
+		return bad(err)
+	}
+	if columns*w*rows*h+largest > document.MaxPicturePixels {
+		return bad(errors.New("together these pictures are too large for one sheet: gather fewer of them"))
+	}
+	out := image.NewNRGBA(image.Rect(0, 0, columns*w, rows*h))
+	for i, sha := range ask.Pictures {
+		// one at a time: only the sheet and one picture are in memory
 		_, img, err := s.storedPicture(c.Context(), sha)
 		if err != nil {
 			return err
 		}
-		all = append(all, img)
-		w, h = max(w, img.Bounds().Dx()), max(h, img.Bounds().Dy())
-	}
-	columns := 1
-	for columns*columns < len(all) {
-		columns++
-	}
-	rows := (len(all) + columns - 1) / columns
-	if err := checkSize(columns*w, rows*h); err != nil {
-		return bad(err)
-	}
-	out := image.NewNRGBA(image.Rect(0, 0, columns*w, rows*h))
-	for i, img := range all {
 		b := img.Bounds()
 		at := image.Pt(i%columns*w+(w-b.Dx())/2, i/columns*h+h-b.Dy())
 		draw.Draw(out, b.Add(at), img, b.Min, draw.Src)

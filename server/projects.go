@@ -3,8 +3,11 @@ package server
 import (
 	"azzel/core/document"
 	"azzel/core/edit"
+	"azzel/store"
 	"errors"
 	"fmt"
+	"log/slog"
+	"net/url"
 	"strconv"
 	"strings"
 
@@ -39,14 +42,44 @@ func (s *Server) newProject(c fiber.Ctx) error {
 
 // state sends the whole document, with its edit number in a header.
 func (s *Server) state(c fiber.Ctx) error {
-	doc, seq, err := s.log.State(c.Context(), projectOf(c))
+	p, err := s.store.Project(c.Context(), projectOf(c))
+	if err != nil {
+		return err
+	}
+	doc, seq, err := s.log.State(c.Context(), p.ID)
+	if err != nil && !errors.Is(err, store.ErrNotFound) && s.store.Ready(c.Context()) == nil {
+		// something that is stored cannot be read: what can be is sent, to look at
+		slog.Error("a project cannot be read", "project", p.ID, "error", err)
+		var lost []string
+		if doc, seq, lost, err = s.log.Salvage(c.Context(), p.ID); err == nil {
+			c.Set("X-Azzel-Lost", url.QueryEscape(strings.Join(lost[:min(len(lost), 20)], "\n")))
+			c.Set("X-Azzel-Broken", "yes")
+		}
+	}
+	if err != nil {
+		return err
+	}
+	last, err := s.store.Last(c.Context(), p.ID, seq)
 	if err != nil {
 		return err
 	}
 	c.Set("X-Azzel-Seq", strconv.FormatInt(seq, 10))
+	c.Set("X-Azzel-Born", p.Born)
+	c.Set("X-Azzel-Last", string(edit.JSON(last)))
 	c.Set("Content-Type", "application/octet-stream")
-	c.Set("Cache-Control", "no-store")
 	return c.Send(doc.Encode())
+}
+
+// restore puts a project that cannot be read back to what it was after an edit.
+func (s *Server) restore(c fiber.Ctx) error {
+	seq, err := seqOf(c)
+	if err != nil {
+		return err
+	}
+	if err := s.log.Restore(c.Context(), projectOf(c), seq); err != nil {
+		return err
+	}
+	return c.JSON(fiber.Map{"seq": seq})
 }
 
 func seqOf(c fiber.Ctx) (int64, error) {
@@ -132,7 +165,7 @@ func (s *Server) edit(c fiber.Ctx) error {
 	if err != nil {
 		return bad(err)
 	}
-	answer := <-s.log.Append(projectOf(c), personOf(c).ID, e, raw)
+	answer := <-s.log.Append(projectOf(c), personOf(c).ID, e)
 	if answer.Err != nil {
 		return fmt.Errorf("append: %w", answer.Err)
 	}

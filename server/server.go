@@ -4,13 +4,14 @@
 package server
 
 import (
+	"azzel/core/edit"
 	"azzel/store"
 	"context"
 	"errors"
-	"log/slog"
 	"net"
 	"net/url"
 	"strings"
+	"sync"
 	"time"
 
 	"github.com/gofiber/fiber/v3"
@@ -18,8 +19,8 @@ import (
 	"github.com/gofiber/fiber/v3/middleware/recover"
 )
 
-// Format is the version of the live socket's messages.
-const Format = 1
+// Format is what pages and servers agree on: that of edits, which cross the socket.
+const Format = edit.Version
 
 // bodyLimit is the largest request: a picture.
 const bodyLimit = 32 << 20
@@ -40,6 +41,8 @@ type Server struct {
 	stop  context.CancelFunc
 	// hosts are the names by which it may be asked; empty allows every one.
 	hosts []string
+	// decoding is held while a picture is worked on.
+	decoding sync.Mutex
 }
 
 // Option changes how a server is made.
@@ -58,12 +61,30 @@ func New(st *store.Store, options ...Option) *Server {
 	}
 	s.hub = newHub(st)
 	s.log.Wake = s.hub.wake
+	go s.tidy(ctx)
 	go st.Listen(ctx, s.hub.wake, s.hub.wakeAll)
 	s.app = fiber.New(fiber.Config{
 		AppName: "Azzel", BodyLimit: bodyLimit, ErrorHandler: sayError, ReadTimeout: 60 * time.Second, IdleTimeout: 120 * time.Second,
 	})
 	s.routes()
 	return s
+}
+
+// idle is how long a project that nobody has open stays in memory.
+const idle = 5 * time.Minute
+
+func (s *Server) tidy(ctx context.Context) {
+	for {
+		select {
+		case <-ctx.Done():
+			return
+		case <-time.After(idle / 5):
+			for _, project := range s.hub.projects() {
+				s.log.Use(project)
+			}
+			s.log.Tidy(time.Now().Add(-idle))
+		}
+	}
 }
 
 // Serve answers on a listener until Close.
@@ -76,7 +97,7 @@ func (s *Server) Close() error {
 	s.log.Close()
 	s.hub.close()
 	s.stop()
-	err := s.app.ShutdownWithTimeout(3 * time.Second)
+	err := s.app.ShutdownWithTimeout(500 * time.Millisecond)
 	if errors.Is(err, context.DeadlineExceeded) {
 		return nil // a browser kept an idle connection open; it ends with the process
 	}
@@ -86,36 +107,46 @@ func (s *Server) Close() error {
 func (s *Server) routes() {
 	s.app.Use(recover.New())
 	s.app.Use(s.guard)
-	api := s.app.Group("/api", csrf.New(csrf.Config{CookieName: "azzel_csrf", CookieSameSite: "Strict", IdleTimeout: 24 * time.Hour,
+	api := s.app.Group("/api", s.ownSite, noStore, s.perAddress(), csrf.New(csrf.Config{CookieName: s.csrfCookie(), CookieSameSite: "Strict", IdleTimeout: 24 * time.Hour,
 		ErrorHandler: func(fiber.Ctx, error) error {
-			return fiber.NewError(fiber.StatusForbidden, "This page is out of date: reload it.")
-		}}), s.identify)
-	api.Get("/session", s.session)
+			return &problem{fiber.StatusForbidden, codeToken, "This page is out of date: reload it."}
+		}}))
+	api.Get("/session", s.newcomers(), s.greet, s.session)
+	api.Use(s.known, s.perPerson())
 	api.Get("/projects", s.projects)
-	api.Post("/projects", s.newProject)
+	api.Post("/projects", small, s.newProject)
 	project := api.Group("/projects/:project", s.member)
 	project.Get("/state", s.state)
 	project.Get("/history/:seq", s.history)
 	project.Get("/events/:seq", s.events)
 	project.Get("/state/:seq", s.stateAt)
+	project.Post("/restore/:seq", small, s.restore)
 	project.Get("/edits/:seq/revert", s.revert)
 	project.Get("/edits/:seq/sketch", s.sketch)
 	project.Post("/edits", s.edit)
-	project.Post("/edits/stored", s.stored)
-	project.Post("/pictures", s.takePicture)
-	project.Post("/starter", s.starter)
-	project.Post("/numbers", s.number)
-	project.Post("/recognise", s.recognise)
-	project.Post("/match", s.match)
-	project.Post("/partners", s.partners)
-	project.Post("/pictures/reshape", s.reshape)
-	project.Post("/pictures/gather", s.gather)
+	project.Post("/edits/stored", small, s.stored)
+	project.Post("/pictures", s.oneAtATime, s.takePicture)
+	project.Post("/starter", small, s.oneAtATime, s.starter)
+	project.Post("/numbers", small, s.number)
+	project.Post("/recognise", small, s.oneAtATime, s.recognise)
+	project.Post("/match", small, s.oneAtATime, s.match)
+	project.Post("/partners", small, s.oneAtATime, s.partners)
+	project.Post("/pictures/reshape", small, s.oneAtATime, s.reshape)
+	project.Post("/pictures/gather", small, s.oneAtATime, s.gather)
 	api.Get("/pictures/:sha", s.picture)
-	s.app.Get("/live/:project", s.identify, s.member, s.sameOrigin, s.live())
-	s.app.Use("/api", func(fiber.Ctx) error {
-		return fiber.NewError(fiber.StatusNotFound, "There is nothing at this address.")
-	})
+	s.app.Get("/live/:project", s.ownSite, s.perAddress(), s.known, s.sameOrigin, s.member, s.live())
+	s.app.Use("/api", func(fiber.Ctx) error { return fiber.ErrNotFound })
 	s.app.Get("/*", serveFiles())
+}
+
+// smallBody is the most that a request takes that sends no edit and no picture.
+const smallBody = 1 << 20
+
+func small(c fiber.Ctx) error {
+	if len(c.Body()) > smallBody {
+		return &problem{fiber.StatusRequestEntityTooLarge, codeWrong, "That is more than can be asked at once."}
+	}
+	return c.Next()
 }
 
 // guard refuses foreign host names and sets the headers that every answer has.
@@ -125,6 +156,10 @@ func (s *Server) guard(c fiber.Ctx) error {
 	c.Set("Referrer-Policy", "same-origin")
 	c.Set("Cross-Origin-Opener-Policy", "same-origin")
 	c.Set("Cross-Origin-Resource-Policy", "same-origin")
+	if c.Get("Content-Encoding") != "" {
+		// a few bytes could stand for any number
+		return &problem{fiber.StatusUnsupportedMediaType, codeWrong, "What is sent must not be compressed."}
+	}
 	host := c.Host()
 	if i := strings.LastIndexByte(host, ':'); i > strings.LastIndexByte(host, ']') {
 		host = host[:i]
@@ -137,46 +172,14 @@ func (s *Server) guard(c fiber.Ctx) error {
 	if len(s.hosts) == 0 {
 		return c.Next()
 	}
-	return fiber.NewError(fiber.StatusMisdirectedRequest, "Azzel does not answer to this name: open it at the address it printed.")
+	return &problem{fiber.StatusMisdirectedRequest, codeForeign, "Azzel does not answer to this name: open it at the address it printed."}
 }
 
 // sameOrigin refuses sockets that another site's page opens.
 func (s *Server) sameOrigin(c fiber.Ctx) error {
 	origin, err := url.Parse(c.Get("Origin"))
 	if err != nil || origin.Host == "" || origin.Host != c.Host() {
-		return fiber.NewError(fiber.StatusForbidden, "This socket is only for Azzel's own page.")
+		return &problem{fiber.StatusForbidden, codeForeign, "This socket is only for Azzel's own page."}
 	}
 	return c.Next()
-}
-
-// sayError answers errors as one sentence; what is not for people is logged.
-func sayError(c fiber.Ctx, err error) error {
-	status, text := fiber.StatusInternalServerError, "Something went wrong on the server; nothing was changed. Try again."
-	var f *fiber.Error
-	switch {
-	case errors.Is(err, store.ErrNotFound):
-		status, text = fiber.StatusNotFound, "This project or picture is not here."
-	case errors.Is(err, store.ErrRole):
-		status, text = fiber.StatusForbidden, "You can look at this project but not change it."
-	case errors.As(err, &f):
-		status, text = f.Code, f.Message
-		if status == fiber.StatusRequestEntityTooLarge {
-			text = "That is larger than 32 MB, the most that can be sent."
-		}
-	default:
-		slog.Error("request failed", "path", c.Path(), "error", err)
-	}
-	return c.Status(status).JSON(fiber.Map{"error": text})
-}
-
-func bad(err error) error { return fiber.NewError(fiber.StatusBadRequest, sentence(err)) }
-
-// sentence makes an error's text start large and end with a stop.
-func sentence(err error) string {
-	text := err.Error()
-	text = strings.ToUpper(text[:1]) + text[1:]
-	if !strings.HasSuffix(text, ".") {
-		text += "."
-	}
-	return text
 }

@@ -12,6 +12,7 @@ import (
 
 	"github.com/gofiber/contrib/v3/websocket"
 	"github.com/gofiber/fiber/v3"
+	"golang.org/x/sync/semaphore"
 )
 
 const (
@@ -20,17 +21,26 @@ const (
 	// pingEvery keeps quiet sockets alive and finds dead ones.
 	pingEvery   = 20 * time.Second
 	writeWithin = 10 * time.Second
+	// underWay is how many bytes of edits of one page may wait to be stored; then
+	// no more is read from it.
+	underWay = 4 << 20
+	// pointerEvery is how often a pointer is passed on at most.
+	pointerEvery = 15 * time.Millisecond
+	maxPointer   = 1 << 24
 )
 
 // message is everything that crosses the socket; T says which fields count.
 //
-//	from the page: hello (format, client, since), edit (edit), pointer (map, x, y)
-//	to the page:   rows (rows), refused (mark, why), people (people), pointer, stale (format), sorry (why)
+//	from the page: hello (format, client, since, born, last), edit (edit), pointer (map, x, y)
+//	to the page:   rows (rows), refused (mark, why), people (people), pointer, stale (format), sorry (why),
+//	               parted (why: the page's past is not the project's), trouble (why: what is not stored now may be later)
 type message struct {
 	T      string          `json:"t"`
 	Format int             `json:"format,omitempty"`
 	Client string          `json:"client,omitempty"`
 	Since  int64           `json:"since,omitempty"`
+	Born   string          `json:"born,omitempty"`
+	Last   edit.Mark       `json:"last,omitzero"`
 	Edit   json.RawMessage `json:"edit,omitempty"`
 	Mark   *edit.Mark      `json:"mark,omitempty"`
 	Why    string          `json:"why,omitempty"`
@@ -58,6 +68,12 @@ type socket struct {
 	mu sync.Mutex
 	// sent are edits that came over this socket and need not be sent back whole.
 	sent map[edit.Mark]bool
+	// owed are answers that have to arrive, however slow the page is.
+	owed []message
+	flow *semaphore.Weighted
+	// ctx ends with the socket.
+	ctx    context.Context
+	cancel context.CancelFunc
 }
 
 func (s *Server) live() fiber.Handler {
@@ -65,12 +81,13 @@ func (s *Server) live() fiber.Handler {
 		p, _ := conn.Locals("person").(store.Person)
 		role, _ := conn.Locals("role").(string)
 		k := &socket{conn: conn, server: s, person: p.ID, name: p.Name, out: make(chan message, 256), wake: make(chan struct{}, 1),
-			done: make(chan struct{}), sent: map[edit.Mark]bool{}}
+			done: make(chan struct{}), sent: map[edit.Mark]bool{}, flow: semaphore.NewWeighted(underWay)}
+		k.ctx, k.cancel = context.WithCancel(context.Background())
 		k.serve(conn.Params("project"), role)
 	}, websocket.Config{HandshakeTimeout: 10 * time.Second, ReadBufferSize: 4096, WriteBufferSize: 16384})
 	return func(c fiber.Ctx) error {
 		if !websocket.IsWebSocketUpgrade(c) {
-			return fiber.NewError(fiber.StatusUpgradeRequired, "This address is for the live socket.")
+			return &problem{fiber.StatusUpgradeRequired, codeWrong, "This address is for the live socket."}
 		}
 		c.Locals("person", personOf(c))
 		c.Locals("role", c.Locals(roleKey{}))
@@ -91,6 +108,20 @@ func (k *socket) serve(project, role string) {
 		_ = k.write(message{T: "stale", Format: Format})
 		return
 	}
+	if why, err := k.parted(project, hello); err != nil {
+		logSocket(err)
+		return // the page connects anew
+	} else if why != "" {
+		_ = k.write(message{T: "parted", Why: why})
+		return
+	}
+	if err := k.server.store.Own(context.Background(), project, document.ID(hello.Client), k.person); errors.Is(err, store.ErrOwner) {
+		k.apologise(sentence(store.ErrOwner))
+		return
+	} else if err != nil && !errors.Is(err, store.ErrFull) {
+		logSocket(err)
+		return
+	}
 	k.client = hello.Client
 	if k.room = k.server.hub.enter(project, k); k.room == nil {
 		return
@@ -108,6 +139,7 @@ func (k *socket) serve(project, role string) {
 	defer k.end()
 	k.poke()
 	k.conn.SetPongHandler(func(string) error { return k.conn.SetReadDeadline(time.Now().Add(3 * pingEvery)) })
+	var pointed time.Time
 	for {
 		_ = k.conn.SetReadDeadline(time.Now().Add(3 * pingEvery))
 		_, data, err := k.conn.ReadMessage()
@@ -124,6 +156,12 @@ func (k *socket) serve(project, role string) {
 		case "edit":
 			k.take(project, role, m.Edit)
 		case "pointer":
+			far := m.X > maxPointer || m.X < -maxPointer || m.Y > maxPointer || m.Y < -maxPointer
+			if now := time.Now(); now.Sub(pointed) < pointerEvery || far || m.Map != "" && !document.ID(m.Map).Valid() {
+				continue
+			} else {
+				pointed = now
+			}
 			k.room.pass(k, message{T: "pointer", Client: k.client, Name: k.name, Map: m.Map, X: m.X, Y: m.Y})
 		default:
 			k.say(message{T: "sorry", Why: "A message was not understood; nothing was changed."})
@@ -147,15 +185,25 @@ func (k *socket) take(project, role string, raw json.RawMessage) {
 		k.refuse(raw, sentence(store.ErrRole))
 		return
 	}
+	size := int64(len(raw))
+	if k.flow.Acquire(k.ctx, size) != nil {
+		return // the page is gone; it keeps the edit
+	}
 	k.mu.Lock()
 	k.sent[e.Mark] = true
 	k.mu.Unlock()
-	answer := k.server.log.Append(project, k.person, e, raw)
+	answer := k.server.log.Append(project, k.person, e)
 	go func() {
 		a := <-answer
+		k.flow.Release(size)
+		var refusal store.Refusal
 		switch {
 		case errors.Is(a.Err, store.ErrNotFound):
 			k.refuse(raw, "This project is no longer here.")
+		case errors.As(a.Err, &refusal):
+			k.refuse(raw, sentence(refusal))
+		case errors.Is(a.Err, store.ErrFull):
+			k.owe(message{T: "trouble", Why: sentence(store.ErrFull)})
 		case a.Err != nil:
 			// not stored: the page keeps it and sends it again when it connects anew
 			logSocket(a.Err)
@@ -169,7 +217,54 @@ func (k *socket) take(project, role string, raw json.RawMessage) {
 func (k *socket) refuse(raw json.RawMessage, why string) {
 	var mark edit.Mark
 	_ = json.Unmarshal(raw, &mark) // a mark that cannot be read stays empty
-	k.say(message{T: "refused", Mark: &mark, Why: why})
+	k.mu.Lock()
+	delete(k.sent, mark)
+	k.mu.Unlock()
+	k.owe(message{T: "refused", Mark: &mark, Why: why})
+}
+
+// owe sends a message that must not be lost.
+func (k *socket) owe(m message) {
+	k.mu.Lock()
+	k.owed = append(k.owed, m)
+	k.mu.Unlock()
+	k.poke()
+}
+
+func (k *socket) pay() error {
+	k.mu.Lock()
+	owed := k.owed
+	k.owed = nil
+	k.mu.Unlock()
+	for _, m := range owed {
+		if err := k.write(m); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// parted tells why a page cannot go on with the project as it is here: the project
+// was made anew, or put back to an earlier state, since the page was opened.
+func (k *socket) parted(project string, hello message) (why string, err error) {
+	p, err := k.server.store.Project(context.Background(), project)
+	if errors.Is(err, store.ErrNotFound) {
+		return "This project is no longer here.", nil
+	}
+	if err != nil {
+		return "", err
+	}
+	if hello.Born != p.Born {
+		return "This project was put back to its beginning.", nil
+	}
+	last, err := k.server.store.Last(context.Background(), project, hello.Since)
+	if err != nil && !errors.Is(err, store.ErrNotFound) {
+		return "", err
+	}
+	if hello.Since > p.Head || last != hello.Last {
+		return "This project was put back to an earlier state.", nil
+	}
+	return "", nil
 }
 
 // pump is the one writer: it sends new rows in order, messages and pings.
@@ -185,6 +280,9 @@ func (k *socket) pump(seq int64) {
 				return
 			}
 		case <-k.wake:
+			if k.pay() != nil {
+				return
+			}
 			for {
 				rows, err := k.room.after(context.Background(), seq)
 				if err != nil {
@@ -249,6 +347,7 @@ func (k *socket) poke() {
 // end closes the socket once; the reader and the writer then return.
 func (k *socket) end() {
 	k.once.Do(func() {
+		k.cancel()
 		close(k.done)
 		_ = k.conn.SetReadDeadline(time.Now())
 		_ = k.conn.WriteControl(websocket.CloseMessage, websocket.FormatCloseMessage(websocket.CloseGoingAway, ""), time.Now().Add(time.Second))

@@ -38,6 +38,11 @@ type wire struct {
 
 func (d *desk) connect(origin string) (*websocket.Conn, *http.Response, error) {
 	at, _ := url.Parse(d.base)
+	if answer, err := d.client.Get(d.base + "/api/session"); err != nil {
+		return nil, nil, err
+	} else {
+		_ = answer.Body.Close()
+	}
 	header := http.Header{}
 	if origin != "" {
 		header.Set("Origin", origin)
@@ -60,8 +65,18 @@ func (d *desk) dialAs(client document.ID, since int64) *wire {
 	d.must(err)
 	d.Cleanup(func() { _ = conn.Close() })
 	k := &wire{d, conn}
-	k.say(map[string]any{"t": "hello", "format": server.Format, "client": client, "since": since})
+	k.say(d.hello(client, since))
 	return k
+}
+
+// hello is what a page says that was opened when the log had since edits.
+func (d *desk) hello(client document.ID, since int64) map[string]any {
+	d.Helper()
+	p, err := d.store.Project(ctx, project)
+	d.must(err)
+	last, err := d.store.Last(ctx, project, since)
+	d.must(err)
+	return map[string]any{"t": "hello", "format": server.Format, "client": client, "since": since, "born": p.Born, "last": last}
 }
 
 func (k *wire) say(m any) {

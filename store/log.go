@@ -4,6 +4,7 @@ import (
 	"azzel/core/cells"
 	"azzel/core/document"
 	"azzel/core/edit"
+	"cmp"
 	"context"
 	"encoding/json"
 	"errors"
@@ -11,6 +12,7 @@ import (
 	"log/slog"
 	"strconv"
 	"sync"
+	"time"
 
 	"gorm.io/gorm"
 	"gorm.io/gorm/clause"
@@ -23,7 +25,7 @@ const (
 	snapshotEvery = 400
 	// Channel is where other processes hear of new edits, as "project number".
 	Channel  = "azzel_edits"
-	maxState = 1 << 30
+	maxState = 3 << 29
 )
 
 // Log puts edits in order and stores them. Each process has one; the order
@@ -37,11 +39,16 @@ type Log struct {
 	projects map[string]*queue
 	closed   bool
 	work     sync.WaitGroup
+	// ctx ends what is being stored when stopping has taken too long.
+	ctx    context.Context
+	cancel context.CancelFunc
 }
 
 // NewLog makes the log of a store.
 func NewLog(s *Store) *Log {
-	return &Log{store: s, Wake: func(string, int64) {}, projects: map[string]*queue{}}
+	l := &Log{store: s, Wake: func(string, int64) {}, projects: map[string]*queue{}}
+	l.ctx, l.cancel = context.WithCancel(context.Background())
+	return l
 }
 
 // queue is the edits of one project on their way in, and the document as this
@@ -59,14 +66,23 @@ type queue struct {
 	doc      *document.Document
 	seq      int64
 	snapshot int64
+	owners   map[document.ID]string
+	born     string
+	used     time.Time
 }
 
 type job struct {
 	person string
 	edit   *edit.Edit
-	raw    []byte
 	answer chan Answer
 }
+
+// Refusal is a sentence that says why an edit was not put into the log; it comes
+// again however often the edit is sent.
+type Refusal struct{ error }
+
+// Unwrap gives the reason itself.
+func (r Refusal) Unwrap() error { return r.error }
 
 // Answer is what became of an edit: its number in the log, or why not.
 type Answer struct {
@@ -82,16 +98,47 @@ func (l *Log) queue(project string) *queue {
 	defer l.mu.Unlock()
 	q := l.projects[project]
 	if q == nil {
-		q = &queue{log: l, project: project}
+		q = &queue{log: l, project: project, owners: map[document.ID]string{}}
 		l.projects[project] = q
 	}
+	q.used = time.Now()
 	return q
 }
 
+// Tidy lets go of the documents that nobody asked for since a time; the database
+// has them.
+func (l *Log) Tidy(since time.Time) {
+	l.mu.Lock()
+	defer l.mu.Unlock()
+	for id, q := range l.projects {
+		q.mu.Lock()
+		if !q.busy && q.used.Before(since) {
+			delete(l.projects, id)
+		}
+		q.mu.Unlock()
+	}
+}
+
+// Use notes that a project is in use.
+func (l *Log) Use(project string) {
+	l.mu.Lock()
+	defer l.mu.Unlock()
+	if q := l.projects[project]; q != nil {
+		q.used = time.Now()
+	}
+}
+
+// Held is how many projects this process keeps in memory.
+func (l *Log) Held() int {
+	l.mu.Lock()
+	defer l.mu.Unlock()
+	return len(l.projects)
+}
+
 // Append stores an edit and gives its answer once it is committed. The same
-// edit given again gets its first number. raw is the edit as it came.
-func (l *Log) Append(project, person string, e *edit.Edit, raw []byte) <-chan Answer {
-	j := job{person, e, raw, make(chan Answer, 1)}
+// edit given again gets its first number.
+func (l *Log) Append(project, person string, e *edit.Edit) <-chan Answer {
+	j := job{person, e, make(chan Answer, 1)}
 	l.mu.Lock()
 	if l.closed {
 		l.mu.Unlock()
@@ -111,12 +158,25 @@ func (l *Log) Append(project, person string, e *edit.Edit, raw []byte) <-chan An
 	return j.answer
 }
 
-// Close waits for the edits that are on their way; later ones are refused.
+// closeWithin is how long what is being stored may still take.
+const closeWithin = 1500 * time.Millisecond
+
+// Close stores the batches that are begun; edits behind them, and later ones, are
+// refused: their pages keep them. It ends within closeWithin, whatever is queued.
 func (l *Log) Close() {
 	l.mu.Lock()
 	l.closed = true
 	l.mu.Unlock()
+	late := time.AfterFunc(closeWithin, l.cancel)
+	defer late.Stop()
 	l.work.Wait()
+	l.cancel()
+}
+
+func (l *Log) closing() bool {
+	l.mu.Lock()
+	defer l.mu.Unlock()
+	return l.closed
 }
 
 func (q *queue) work() {
@@ -131,12 +191,15 @@ func (q *queue) work() {
 		batch := append([]job(nil), q.waiting[:n]...)
 		q.waiting = append(q.waiting[:0], q.waiting[n:]...)
 		q.mu.Unlock()
-		seqs, head, err := q.commit(batch)
+		answers, head, err := make([]Answer, n), int64(0), ErrClosed
+		if !q.log.closing() {
+			answers, head, err = q.commit(batch)
+		}
 		for i, j := range batch {
 			if err != nil {
 				j.answer <- Answer{Err: err}
 			} else {
-				j.answer <- Answer{Seq: seqs[i]}
+				j.answer <- answers[i]
 			}
 			q.log.work.Done()
 		}
@@ -147,17 +210,17 @@ func (q *queue) work() {
 }
 
 // commit stores a batch in one transaction under the project's row lock.
-func (q *queue) commit(batch []job) (seqs []int64, head int64, err error) {
+func (q *queue) commit(batch []job) (answers []Answer, head int64, err error) {
 	q.docMu.Lock()
 	defer q.docMu.Unlock()
 	doc := q.doc
-	seqs = make([]int64, len(batch))
-	err = q.log.store.db.WithContext(context.Background()).Transaction(func(tx *gorm.DB) error {
+	answers = make([]Answer, len(batch))
+	err = q.log.store.db.WithContext(q.log.ctx).Transaction(func(tx *gorm.DB) error {
 		var p Project
-		if err := found(tx.Clauses(clause.Locking{Strength: "UPDATE"}).Select("id", "head", "name").Take(&p, "id = ?", q.project).Error); err != nil {
+		if err := found(tx.Clauses(clause.Locking{Strength: "UPDATE"}).Select("id", "head", "name", "born").Take(&p, "id = ?", q.project).Error); err != nil {
 			return err
 		}
-		if doc, err = q.upTo(tx, p.Head); err != nil {
+		if doc, err = q.upTo(tx, p); err != nil {
 			return err
 		}
 		marks := make([]edit.Mark, len(batch))
@@ -171,14 +234,24 @@ func (q *queue) commit(batch []job) (seqs []int64, head int64, err error) {
 		head = p.Head
 		var rows []Row
 		for i, j := range batch {
+			if err := q.owned(tx, j); errors.Is(err, ErrOwner) {
+				answers[i].Err = Refusal{err}
+				continue
+			} else if err != nil {
+				return err
+			}
 			if seq, ok := known[j.edit.Mark]; ok {
-				seqs[i] = seq
+				answers[i].Seq = seq
+				continue
+			}
+			res := edit.Apply(doc, j.edit)
+			if err := cmp.Or(edit.Verify(j.edit, res), edit.Fits(res)); err != nil {
+				answers[i].Err = Refusal{err}
 				continue
 			}
 			head++
-			res := edit.Apply(doc, j.edit)
 			doc = res.Doc
-			seqs[i], known[j.edit.Mark] = head, head
+			answers[i].Seq, known[j.edit.Mark] = head, head
 			rows = append(rows, rowOf(q.project, head, j, res))
 		}
 		if len(rows) == 0 {
@@ -198,13 +271,29 @@ func (q *queue) commit(batch []job) (seqs []int64, head int64, err error) {
 	})
 	if err != nil {
 		if !errors.Is(err, ErrNotFound) {
-			err = fmt.Errorf("the edit could not be stored: %w", err)
+			err = fmt.Errorf("the edit could not be stored: %w", noRoom(err))
 		}
+		q.owners = map[document.ID]string{} // what was noted in this transaction is not
 		return nil, 0, err
 	}
 	q.doc, q.seq = doc, head
 	q.keepSnapshot()
-	return seqs, head, nil
+	return answers, head, nil
+}
+
+// owned finds whether an edit bears the name of a page of the person who sent it.
+func (q *queue) owned(tx *gorm.DB, j job) error {
+	if owner, ok := q.owners[j.edit.Client]; ok {
+		if owner != j.person {
+			return ErrOwner
+		}
+		return nil
+	}
+	if err := own(tx, q.project, j.edit.Client, j.person); err != nil {
+		return err
+	}
+	q.owners[j.edit.Client] = j.person
+	return nil
 }
 
 func rowOf(project string, seq int64, j job, res edit.Result) Row {
@@ -213,7 +302,7 @@ func rowOf(project string, seq int64, j job, res edit.Result) Row {
 		revert = []edit.Primitive{}
 	}
 	r := Row{ProjectID: project, Seq: seq, PersonID: j.person, Client: string(j.edit.Client), Number: j.edit.Number, Format: j.edit.V,
-		Kind: j.edit.Label.Kind, Label: storable(j.edit.Label.Text), Tool: storable(j.edit.Label.Tool), Edit: j.raw, Revert: edit.JSON(revert), Changes: len(revert) > 0}
+		Kind: j.edit.Label.Kind, Label: storable(j.edit.Label.Text), Tool: storable(j.edit.Label.Tool), Edit: j.edit.Text(), Revert: edit.JSON(revert), Changes: len(revert) > 0}
 	if of := j.edit.Label.Of; of != nil {
 		r.OfClient, r.OfNumber = storable(string(of.Client)), of.Number
 	}
@@ -239,7 +328,12 @@ func knownMarks(tx *gorm.DB, project string, marks []edit.Mark) (map[edit.Mark]i
 
 // upTo gives the document after edit head, from what this process knows, the
 // latest snapshot and the log.
-func (q *queue) upTo(tx *gorm.DB, head int64) (*document.Document, error) {
+func (q *queue) upTo(tx *gorm.DB, p Project) (*document.Document, error) {
+	head := p.Head
+	if q.born != p.Born || q.seq > head {
+		// the project was made anew or put back to an earlier state meanwhile
+		q.doc, q.seq, q.born, q.owners = nil, 0, p.Born, map[document.ID]string{}
+	}
 	if q.doc == nil {
 		var s Snapshot
 		if err := found(tx.Where("project_id = ?", q.project).Order("seq DESC").Take(&s).Error); err != nil {
@@ -266,7 +360,7 @@ func (q *queue) upTo(tx *gorm.DB, head int64) (*document.Document, error) {
 			if r.Seq > head {
 				break
 			}
-			e, err := edit.Decode(r.Edit)
+			e, err := edit.Read(r.Edit)
 			if err != nil {
 				return nil, fmt.Errorf("edit %d of the log: %w", r.Seq, err)
 			}
@@ -306,10 +400,10 @@ func (l *Log) State(ctx context.Context, project string) (*document.Document, in
 	defer q.docMu.Unlock()
 	tx := l.store.db.WithContext(ctx)
 	var p Project
-	if err := found(tx.Select("head").Take(&p, "id = ?", project).Error); err != nil {
+	if err := found(tx.Select("head", "born").Take(&p, "id = ?", project).Error); err != nil {
 		return nil, 0, err
 	}
-	doc, err := q.upTo(tx, p.Head)
+	doc, err := q.upTo(tx, p)
 	return doc, q.seq, err
 }
 
@@ -317,7 +411,7 @@ func (l *Log) State(ctx context.Context, project string) (*document.Document, in
 func (l *Log) StateAt(ctx context.Context, project string, seq int64) (*document.Document, error) {
 	tx := l.store.db.WithContext(ctx)
 	var p Project
-	if err := found(tx.Select("head").Take(&p, "id = ? AND head >= ?", project, seq).Error); err != nil {
+	if err := found(tx.Select("head", "born").Take(&p, "id = ? AND head >= ?", project, seq).Error); err != nil {
 		return nil, err
 	}
 	var s Snapshot
@@ -325,7 +419,7 @@ func (l *Log) StateAt(ctx context.Context, project string, seq int64) (*document
 		return nil, err
 	}
 	// a queue of its own, which nobody else appends to
-	q := &queue{project: project, log: l}
+	q := &queue{project: project, log: l, born: p.Born}
 	state, err := cells.Unpack(s.State, maxState)
 	if err != nil {
 		return nil, fmt.Errorf("read a snapshot: %w", err)
@@ -334,7 +428,8 @@ func (l *Log) StateAt(ctx context.Context, project string, seq int64) (*document
 		return nil, fmt.Errorf("read a snapshot: %w", err)
 	}
 	q.seq, q.snapshot = s.Seq, s.Seq
-	return q.upTo(tx, seq)
+	p.Head = seq
+	return q.upTo(tx, p)
 }
 
 // LogRow is a row as it is sent to designers.

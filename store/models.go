@@ -17,12 +17,14 @@ func (Person) TableName() string { return "people" }
 
 // Project is one game; Head is the number of its last edit.
 type Project struct {
-	ID          string    `gorm:"primaryKey" json:"id"`
-	Name        string    `json:"name"`
-	Head        int64     `json:"head"`
-	NextTileset int       `json:"-"`
-	CreatedAt   time.Time `json:"created"`
-	ChangedAt   time.Time `gorm:"default:now()" json:"changed"`
+	ID          string `gorm:"primaryKey" json:"id"`
+	Name        string `json:"name"`
+	Head        int64  `json:"head"`
+	NextTileset int    `json:"-"`
+	// Born tells a project from a former one of the same id.
+	Born      string    `gorm:"default:md5(random()::text || clock_timestamp()::text)" json:"-"`
+	CreatedAt time.Time `json:"created"`
+	ChangedAt time.Time `gorm:"default:now()" json:"changed"`
 }
 
 // Roles of a member.
@@ -46,6 +48,13 @@ type Picture struct {
 	Width     int
 	Height    int
 	CreatedAt time.Time
+}
+
+// Client is a page's name in a project, and whose page it is.
+type Client struct {
+	ProjectID string `gorm:"primaryKey"`
+	Client    string `gorm:"primaryKey"`
+	PersonID  string
 }
 
 // Row is one edit of the log.

@@ -4,6 +4,7 @@ import (
 	"azzel/core/cells"
 	"azzel/core/document"
 	"azzel/core/edit"
+	"azzel/core/upcast"
 	"context"
 	"crypto/rand"
 	"crypto/sha256"
@@ -17,6 +18,7 @@ import (
 	"time"
 	"unicode/utf8"
 
+	"github.com/jackc/pgx/v5/pgconn"
 	"github.com/pressly/goose/v3"
 	"gorm.io/driver/postgres"
 	"gorm.io/gorm"
@@ -29,15 +31,32 @@ var migrations embed.FS
 
 // Store is the database.
 type Store struct {
-	db  *gorm.DB
-	dsn string
+	db   *gorm.DB
+	dsn  string
+	name string
 }
 
 // Errors that callers tell apart.
 var (
 	ErrNotFound = errors.New("this project or picture is not here")
 	ErrRole     = errors.New("you can look at this project but not change it")
+	// ErrOwner is given for edits in the name of a page that is somebody else's.
+	ErrOwner = errors.New("this edit bears the name of somebody else's page: reload yours")
+	// ErrFull is given while the database's disk has no room.
+	ErrFull = errors.New("the server's disk is full: free some room there; your work is kept in this browser until then")
 )
+
+// codeDiskFull is PostgreSQL's code of a disk without room.
+const codeDiskFull = "53100"
+
+// noRoom makes errors that tell of a full disk ErrFull.
+func noRoom(err error) error {
+	var pg *pgconn.PgError
+	if errors.As(err, &pg) && pg.Code == codeDiskFull {
+		return fmt.Errorf("%w (%w)", ErrFull, err)
+	}
+	return err
+}
 
 // Open connects and brings the tables up to date.
 func Open(ctx context.Context, dsn string) (*Store, error) {
@@ -62,8 +81,15 @@ func Open(ctx context.Context, dsn string) (*Store, error) {
 	if _, err := provider.Up(ctx); err != nil {
 		return nil, fmt.Errorf("bring the tables up to date: %w", err)
 	}
-	return &Store{db, dsn}, nil
+	s := &Store{db: db, dsn: dsn}
+	if err := db.WithContext(ctx).Table("installation").Select("name").Take(&s.name).Error; err != nil {
+		return nil, fmt.Errorf("read the installation's name: %w", err)
+	}
+	return s, nil
 }
+
+// Name tells this database from others.
+func (s *Store) Name() string { return s.name }
 
 // Close ends all connections.
 func (s *Store) Close() error {
@@ -187,6 +213,28 @@ func (s *Store) PictureBytes(ctx context.Context, sha string) ([]byte, error) {
 	return p.PNG, found(err)
 }
 
+// PictureSizes gives the width and height, in pixels, of stored pictures, as often
+// as each is named.
+func (s *Store) PictureSizes(ctx context.Context, shas []string) ([][2]int, error) {
+	var rows []Picture
+	if err := s.db.WithContext(ctx).Select("sha", "width", "height").Where("sha IN ?", shas).Find(&rows).Error; err != nil {
+		return nil, fmt.Errorf("measure pictures: %w", err)
+	}
+	known := map[string][2]int{}
+	for _, p := range rows {
+		known[p.SHA] = [2]int{p.Width, p.Height}
+	}
+	out := make([][2]int, len(shas))
+	for i, sha := range shas {
+		size, ok := known[sha]
+		if !ok {
+			return nil, ErrNotFound
+		}
+		out[i] = size
+	}
+	return out, nil
+}
+
 // ReserveNumber gives a number, never given again, that cells of a project call a
 // tileset, material or zone by.
 func (s *Store) ReserveNumber(ctx context.Context, project string) (int, error) {
@@ -203,18 +251,56 @@ func (s *Store) ReserveNumber(ctx context.Context, project string) (int, error) 
 	return p.NextTileset - 1, nil
 }
 
-// Rows gives the log of a project after an edit number, oldest first, at most limit rows.
+// maxRead is how many bytes of edits are read at once; one edit is always read.
+const maxRead = 4 << 20
+
+// Rows gives the log of a project after an edit number, oldest first: at most limit
+// rows, and no more than a few megabytes of them.
 func (s *Store) Rows(ctx context.Context, project string, after int64, limit int) ([]Row, error) {
 	return rowsAfter(s.db.WithContext(ctx), project, after, limit)
 }
 
 func rowsAfter(db *gorm.DB, project string, after int64, limit int) ([]Row, error) {
-	var rows []Row
-	err := db.Omit("revert").Where("project_id = ? AND seq > ?", project, after).Order("seq").Limit(limit).Find(&rows).Error
+	var sizes []struct{ Seq, Size int64 }
+	err := db.Model(&Row{}).Select("seq", "octet_length(edit) AS size").Where("project_id = ? AND seq > ?", project, after).
+		Order("seq").Limit(limit).Scan(&sizes).Error
 	if err != nil {
 		return nil, fmt.Errorf("read the log: %w", err)
 	}
+	if len(sizes) == 0 {
+		return nil, nil
+	}
+	last, sum := sizes[0].Seq, sizes[0].Size
+	for _, s := range sizes[1:] {
+		if sum += s.Size; sum > maxRead {
+			break
+		}
+		last = s.Seq
+	}
+	var rows []Row
+	err = db.Omit("revert").Where("project_id = ? AND seq > ? AND seq <= ?", project, after, last).Order("seq").Find(&rows).Error
+	if err != nil {
+		return nil, fmt.Errorf("read the log: %w", err)
+	}
+	for i := range rows {
+		if err := rows[i].upgrade(); err != nil {
+			return nil, err
+		}
+	}
 	return rows, nil
+}
+
+// upgrade brings what an earlier version stored to the present format.
+func (r *Row) upgrade() error {
+	if r.Format == edit.Version {
+		return nil
+	}
+	raw, err := upcast.Edit(r.Edit)
+	if err != nil {
+		return fmt.Errorf("edit %d of the log: %w", r.Seq, err)
+	}
+	r.Edit, r.Format = raw, edit.Version
+	return nil
 }
 
 // Edit gives one edit of the log.
@@ -223,7 +309,7 @@ func (s *Store) Edit(ctx context.Context, project string, seq int64) (*edit.Edit
 	if err := s.db.WithContext(ctx).Select("edit").Take(&row, "project_id = ? AND seq = ?", project, seq).Error; err != nil {
 		return nil, found(err)
 	}
-	e, err := edit.Decode(row.Edit)
+	e, err := edit.Read(row.Edit)
 	if err != nil {
 		return nil, fmt.Errorf("read edit %d: %w", seq, err)
 	}
@@ -233,8 +319,42 @@ func (s *Store) Edit(ctx context.Context, project string, seq int64) (*edit.Edit
 // Revert gives the way back of one edit, as JSON.
 func (s *Store) Revert(ctx context.Context, project string, seq int64) ([]byte, error) {
 	var row Row
-	err := s.db.WithContext(ctx).Select("revert").Take(&row, "project_id = ? AND seq = ?", project, seq).Error
-	return row.Revert, found(err)
+	err := s.db.WithContext(ctx).Select("revert", "format").Take(&row, "project_id = ? AND seq = ?", project, seq).Error
+	if err != nil {
+		return nil, found(err)
+	}
+	return upcast.Steps(row.Revert, row.Format)
+}
+
+// Last is the mark of the edit with a number, by which a page finds out whether it
+// and the log still have the same past; the zero mark for number 0.
+func (s *Store) Last(ctx context.Context, project string, seq int64) (edit.Mark, error) {
+	if seq == 0 {
+		return edit.Mark{}, nil
+	}
+	var row Row
+	err := s.db.WithContext(ctx).Select("client", "number").Take(&row, "project_id = ? AND seq = ?", project, seq).Error
+	return edit.Mark{Client: document.ID(row.Client), Number: row.Number}, found(err)
+}
+
+// Own gives a page's name in a project to a person, or ErrOwner when it is
+// somebody else's.
+func (s *Store) Own(ctx context.Context, project string, client document.ID, person string) error {
+	return own(s.db.WithContext(ctx), project, client, person)
+}
+
+func own(db *gorm.DB, project string, client document.ID, person string) error {
+	c := Client{project, string(client), person}
+	if err := db.Clauses(clause.OnConflict{DoNothing: true}).Create(&c).Error; err != nil {
+		return fmt.Errorf("note whose page this is: %w", noRoom(err))
+	}
+	if err := db.Take(&c, "project_id = ? AND client = ?", project, string(client)).Error; err != nil {
+		return found(err)
+	}
+	if c.PersonID != person {
+		return ErrOwner
+	}
+	return nil
 }
 
 // Stored gives those of some edits that the log holds already.

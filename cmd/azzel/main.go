@@ -1,7 +1,7 @@
 // Command azzel serves Azzel.
 //
 //	azzel demo [--fresh] [--port N]      with a private database and the demo project
-//	azzel serve --database DSN [--listen ADDRESS]
+//	azzel serve [--database-file FILE] [--listen ADDRESS]
 //	azzel with-database COMMAND …        runs a command with AZZEL_DATABASE set to a private database
 package main
 
@@ -19,6 +19,7 @@ import (
 	"os/exec"
 	"os/signal"
 	"path/filepath"
+	"strings"
 	"syscall"
 )
 
@@ -73,6 +74,14 @@ func runDemo(ctx context.Context, args []string) error {
 		return err
 	}
 	c, err := privateCluster("demo")
+	var running cluster.Running
+	if errors.As(err, &running) {
+		if running.Note == "" {
+			return errors.New("Azzel is being started here already: wait a moment")
+		}
+		fmt.Printf("Azzel runs here already: open %s\n", running.Note)
+		return nil
+	}
 	if err != nil {
 		return err
 	}
@@ -94,18 +103,31 @@ func runDemo(ctx context.Context, args []string) error {
 			return fmt.Errorf("no port on this machine can be listened on: %w", err)
 		}
 	}
-	return serve(ctx, st, l, "/p/"+string(demo.ProjectID))
+	path := "/p/" + string(demo.ProjectID)
+	if err := c.Note("http://" + l.Addr().String() + path); err != nil {
+		return err
+	}
+	return serve(ctx, st, l, path)
 }
 
 func runServe(ctx context.Context, args []string) error {
 	flags := flag.NewFlagSet("serve", flag.ContinueOnError)
-	dsn := flags.String("database", os.Getenv("AZZEL_DATABASE"), "address of the PostgreSQL database")
+	file := flags.String("database-file", "", "file that holds the address of the PostgreSQL database; else AZZEL_DATABASE does")
 	listen := flags.String("listen", "127.0.0.1:7420", "address to listen on")
 	if err := flags.Parse(args); err != nil {
 		return err
 	}
-	if *dsn == "" {
-		return errors.New("name the database with --database")
+	// not on the command line: every user of the machine could read its password there
+	dsn := os.Getenv("AZZEL_DATABASE")
+	if *file != "" {
+		text, err := os.ReadFile(*file)
+		if err != nil {
+			return fmt.Errorf("--database-file names a file that can be read: %w", err)
+		}
+		dsn = strings.TrimSpace(string(text))
+	}
+	if dsn == "" {
+		return errors.New("give the database's address in AZZEL_DATABASE or in a file named with --database-file")
 	}
 	host, _, err := net.SplitHostPort(*listen)
 	if err != nil {
@@ -114,7 +136,7 @@ func runServe(ctx context.Context, args []string) error {
 	if ip := net.ParseIP(host); host != "localhost" && (ip == nil || !ip.IsLoopback()) {
 		return errors.New("Azzel knows its designers by a cookie without a password, so it listens on loopback only: use 127.0.0.1")
 	}
-	st, err := store.Open(ctx, *dsn)
+	st, err := store.Open(ctx, dsn)
 	if err != nil {
 		return err
 	}

@@ -9,6 +9,7 @@ import (
 	"encoding/hex"
 	"errors"
 	"fmt"
+	"io"
 	"io/fs"
 	"net"
 	"os"
@@ -33,6 +34,7 @@ type Cluster struct {
 	owner    *syscall.Credential
 	port     int
 	password string
+	lock     *os.File
 
 	mu      sync.Mutex
 	process *os.Process
@@ -52,13 +54,56 @@ func Start(dir string) (*Cluster, error) {
 			return nil, err
 		}
 	}
-	if err := c.prepare(); err != nil {
+	if err := os.MkdirAll(c.dir, 0o755); err != nil {
+		return nil, fmt.Errorf("the folder %s cannot be made: give yourself the right to write there (%w)", c.dir, err)
+	}
+	if err := c.takeLock(); err != nil {
 		return nil, err
 	}
-	if c.port, err = freePort(); err != nil {
+	err = c.prepare()
+	if err == nil {
+		c.port, err = freePort()
+	}
+	if err == nil {
+		err = c.run()
+	}
+	if err != nil {
+		_ = c.lock.Close()
 		return nil, err
 	}
-	return c, c.run()
+	return c, nil
+}
+
+// Running is given when another process runs the cluster of a folder. Note is what
+// that process has noted with Note, empty when it has not yet.
+type Running struct{ Note string }
+
+func (r Running) Error() string {
+	return "another Azzel uses this folder's database: end it first, or work in a copy of the folder"
+}
+
+// takeLock keeps other processes from the folder until this one ends, however it ends.
+func (c *Cluster) takeLock() error {
+	file, err := os.OpenFile(filepath.Join(c.dir, "lock"), os.O_CREATE|os.O_RDWR, 0o644)
+	if err != nil {
+		return fmt.Errorf("the folder %s cannot be written to: run this as the user who made it (%w)", c.dir, err)
+	}
+	if err := syscall.Flock(int(file.Fd()), syscall.LOCK_EX|syscall.LOCK_NB); err != nil {
+		note, _ := io.ReadAll(io.LimitReader(file, 1000))
+		_ = file.Close()
+		return Running{strings.TrimSpace(string(note))}
+	}
+	c.lock = file
+	return c.Note("")
+}
+
+// Note leaves a line for whoever starts the cluster of this folder a second time.
+func (c *Cluster) Note(line string) error {
+	if err := c.lock.Truncate(0); err != nil {
+		return fmt.Errorf("leave a note: %w", err)
+	}
+	_, err := c.lock.WriteAt([]byte(line), 0)
+	return err
 }
 
 // Folder is where a checkout's database belongs: inside it, or, for root, under
@@ -113,9 +158,6 @@ func (c *Cluster) data() string { return filepath.Join(c.dir, "data") }
 
 // prepare makes the folder, the password and the data, or checks them.
 func (c *Cluster) prepare() error {
-	if err := os.MkdirAll(c.dir, 0o755); err != nil {
-		return fmt.Errorf("the folder %s cannot be made: give yourself the right to write there (%w)", c.dir, err)
-	}
 	version, err := os.ReadFile(filepath.Join(c.data(), "PG_VERSION"))
 	if err == nil {
 		want := strconv.Itoa(major(c.bin + "/"))
@@ -337,8 +379,13 @@ func (c *Cluster) Kill() {
 // Restart starts PostgreSQL again on the same data and port.
 func (c *Cluster) Restart() error { return c.run() }
 
-// Stop ends PostgreSQL in order.
+// stopWithin is how long PostgreSQL may take to stop in order; then it stops at once,
+// and reads its log when it is started again.
+const stopWithin = time.Second
+
+// Stop ends PostgreSQL, within stopWithin or little more, and lets go of the folder.
 func (c *Cluster) Stop() error {
+	defer c.lock.Close()
 	c.mu.Lock()
 	c.stopped = true
 	process, exited := c.process, c.exited
@@ -346,12 +393,14 @@ func (c *Cluster) Stop() error {
 	if process == nil {
 		return nil
 	}
-	_ = process.Signal(syscall.SIGINT)
-	select {
-	case <-exited:
-		return nil
-	case <-time.After(20 * time.Second):
-		_ = process.Kill()
-		return errors.New("PostgreSQL did not stop in order and was ended")
+	for _, how := range []syscall.Signal{syscall.SIGINT, syscall.SIGQUIT} {
+		_ = process.Signal(how)
+		select {
+		case <-exited:
+			return nil
+		case <-time.After(stopWithin):
+		}
 	}
+	_ = process.Kill()
+	return errors.New("PostgreSQL did not stop and was ended; what it has stored is safe")
 }
