@@ -157,7 +157,7 @@ func (r *rig) append(do ...edit.Primitive) {
 	defer log.Close()
 	e := &edit.Edit{V: edit.Version, Mark: edit.Mark{Client: document.NewID(), Number: 1}, Label: edit.Label{Kind: edit.Do, Text: "Prepared"}, Do: do}
 	must(r.t, e.Check())
-	must(r.t, (<-log.Append(r.project, person.ID, e, edit.JSON(e))).Err)
+	must(r.t, (<-log.Append(r.project, person.ID, e)).Err)
 }
 
 // author stores what the core's author makes of the stored project.

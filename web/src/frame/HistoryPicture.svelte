@@ -6,7 +6,6 @@
 	import PencilLine from '@lucide/svelte/icons/pencil-line'
 	import ScrollText from '@lucide/svelte/icons/scroll-text'
 	import { drawPiece } from '../canvas/piece'
-	import type { Piece } from '../core/types'
 	import { workspace } from '../workspace.svelte'
 
 	// A small picture of what an edit wrote: of this page's own as the map looked
@@ -51,7 +50,7 @@
 		ctx.imageSmoothingEnabled = false
 		if (snap) ctx.drawImage(snap, 0, 0, width, height)
 		else if (sketch?.w && sketch.h) {
-			const piece = w.project.ask<Piece>('sketch', sketch)
+			const piece = w.project.ask('sketch', sketch)
 			const cell = Math.min(width / piece.w, height / piece.h, 22)
 			drawPiece(ctx, w, piece, (width - piece.w * cell) / 2, (height - piece.h * cell) / 2, cell)
 		} else if (sketch?.kind) w.scene.glyph(ctx, sketch.kind, (width - 36) / 2, 4, 36)

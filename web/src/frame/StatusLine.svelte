@@ -16,7 +16,7 @@
 		void w.project.turn
 		if (!m || !w.cell || !inside) return ''
 		return w.project
-			.ask<{ layer: string; what: string }[]>('under', { map: m.id, active: '', at: w.cell })
+			.ask('under', { map: m.id, active: '', at: w.cell })
 			.map((u) => `${u.layer}: ${u.what}`)
 			.join(' · ')
 	})

@@ -80,6 +80,15 @@
 		{:else if p.saved === 'saving'}
 			<Upload size={15} class="text-saffron" />
 			<span class="text-saffron">Saving {counted(p.waiting, 'edit')}…</span>
+		{:else if p.saved === 'full'}
+			<CloudOff size={15} class="text-brick" />
+			<span class="font-semibold text-brick" title={p.trouble}>No room: {counted(p.waiting, 'edit')} kept here</span>
+		{:else if p.saved === 'parted'}
+			<CloudOff size={15} class="text-brick" />
+			<span class="font-semibold text-brick">Not this project any more</span>
+		{:else if p.saved === 'broken'}
+			<CloudOff size={15} class="text-brick" />
+			<span class="font-semibold text-brick">Only to look at</span>
 		{:else if p.saved === 'kept'}
 			<CloudOff size={15} class="text-brick" />
 			<span class="font-semibold text-brick">{counted(p.waiting, 'edit')} kept here</span>

@@ -27,6 +27,7 @@
 	import KeySheet from './KeySheet.svelte'
 	import NoticeList from './NoticeList.svelte'
 	import Rail from './Rail.svelte'
+	import StateBar from './StateBar.svelte'
 	import StatusLine from './StatusLine.svelte'
 	import Strip from './Strip.svelte'
 
@@ -80,8 +81,11 @@
 />
 
 <Tooltip.Provider delayDuration={500}>
-	<div class="grid h-full grid-cols-[64px_minmax(0,1fr)] grid-rows-[40px_minmax(0,1fr)]">
-		<div class="col-span-2"><Strip /></div>
+	<div class="grid h-full grid-cols-[64px_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
+		<div class="col-span-2">
+			<Strip />
+			<StateBar />
+		</div>
 		<Rail />
 		{#if w.station === 'map'}
 			<div class="grid min-h-0 grid-rows-[minmax(0,1fr)_auto_auto]">

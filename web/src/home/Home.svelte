@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { onMount } from 'svelte'
-	import { read, send } from '../live/http'
+	import { greet, read, send } from '../live/http'
 
 	interface Listed {
 		id: string
@@ -15,7 +15,7 @@
 	onMount(async () => {
 		document.title = 'Azzel'
 		try {
-			await read('/api/session')
+			await greet()
 			projects = await read<Listed[]>('/api/projects')
 		} catch (e) {
 			wrong = (e as Error).message

@@ -33,10 +33,14 @@ type Message =
 	| ({ t: 'pointer' } & Pointer)
 	| { t: 'stale'; format: number }
 	| { t: 'sorry'; why: string }
+	/** The page's past is not the project's any more. */
+	| { t: 'parted'; why: string }
+	/** What was sent is not stored now, but may be later. */
+	| { t: 'trouble'; why: string }
 
 export interface Listener {
-	/** The number of the last edit that is here. */
-	since(): number
+	/** What is here: the number of the last edit and its mark, of which birth of the project. */
+	past(): { since: number; last: Mark; born: string }
 	opened(): void
 	closed(): void
 	message(m: Message): void
@@ -75,7 +79,7 @@ export class Connection {
 		socket.onopen = () => {
 			this.open = true
 			this.wait = firstWait
-			this.send({ t: 'hello', format: this.format, client: this.client, since: this.listener.since() })
+			this.send({ t: 'hello', format: this.format, client: this.client, ...this.listener.past() })
 			this.listener.opened()
 		}
 		socket.onmessage = (e) => this.listener.message(JSON.parse(e.data as string) as Message)
@@ -96,6 +100,11 @@ export class Connection {
 	/** Sends an edit whose text is JSON already. */
 	sendEdit(edit: string) {
 		if (this.open) this.socket?.send(`{"t":"edit","edit":${edit}}`)
+	}
+
+	/** Connects anew after a while. */
+	later(ms: number) {
+		setTimeout(() => this.renew(), ms)
 	}
 
 	/** Ends this socket and connects anew at once, from what is here now. */

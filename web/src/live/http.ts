@@ -3,13 +3,32 @@ export class Refused extends Error {
 	constructor(
 		readonly status: number,
 		message: string,
+		/** What the page tells apart; the message is only for people. */
+		readonly code = '',
 	) {
 		super(message)
 	}
 }
 
+export interface Session {
+	person: string
+	name: string
+	format: number
+	tokenCookie: string
+}
+
+let tokenCookie = ''
+
 function token(): string {
-	return /(?:^|; )azzel_csrf=([^;]*)/.exec(document.cookie)?.[1] ?? ''
+	const found = document.cookie.split('; ').find((c) => c.startsWith(tokenCookie + '='))
+	return found?.slice(tokenCookie.length + 1) ?? ''
+}
+
+/** Says who this browser is, and makes somebody of it the first time. */
+export async function greet(): Promise<Session> {
+	const session = (await (await ask('GET', '/api/session')).json()) as Session
+	tokenCookie = session.tokenCookie
+	return session
 }
 
 const away = 'The server does not answer. Your work is kept here; try again in a moment.'
@@ -23,12 +42,12 @@ export async function ask(method: string, path: string, body?: BodyInit, again =
 		throw new Refused(0, away)
 	}
 	if (answer.ok) return answer
-	if (answer.status === 403 && method !== 'GET' && again) {
-		await ask('GET', '/api/session')
+	const said = (await answer.json().catch(() => ({}))) as { error?: string; code?: string }
+	if (again && (said.code === 'token' || said.code === 'unknown')) {
+		await greet()
 		return ask(method, path, body, false)
 	}
-	const said = (await answer.json().catch(() => ({}))) as { error?: string }
-	throw new Refused(answer.status, said.error ?? `The server answered ${answer.status}. Try again.`)
+	throw new Refused(answer.status, said.error ?? `The server answered ${answer.status}. Try again.`, said.code)
 }
 
 export async function read<T>(path: string): Promise<T> {

@@ -7,6 +7,8 @@ export interface KeptEdit {
 	client: ID
 	number: number
 	edit: string
+	/** The project's birth, by which a former one of the same id is told apart; '' when its past is another. */
+	born?: string
 }
 
 interface Schema extends DBSchema {
@@ -31,6 +33,12 @@ export class Kept {
 
 	async forget(project: ID, client: ID, number: number) {
 		await this.db.delete('edits', [project, client, number])
+	}
+
+	/** Notes that the edits of a page are of another past than the project's. */
+	async part(project: ID, client: ID) {
+		const left = await this.db.getAll('edits', IDBKeyRange.bound([project, client], [project, client, []]))
+		for (const e of left) await this.db.put('edits', { ...e, born: '' })
 	}
 
 	/**
