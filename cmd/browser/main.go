@@ -15,7 +15,7 @@ func main() {
 	var s session.Session
 	answer := func(out json.RawMessage, err error) any {
 		if err != nil {
-			return js.ValueOf(map[string]any{"error": err.Error()})
+			return js.ValueOf(map[string]any{"error": err.Error(), "code": session.CodeOf(err)})
 		}
 		return js.ValueOf(map[string]any{"ok": string(out)})
 	}

@@ -14,7 +14,7 @@ type placing struct {
 
 func init() {
 	register(map[string]method{
-		"chart": with(func(s *Session, _ none) (any, error) { return s.chart(), nil }),
+		"chart": with(func(s *Session, _ none) (ChartInfo, error) { return s.chart(), nil }),
 		"placeMaps": authored(func(d *document.Document, a struct {
 			Maps   []placing `json:"maps"`
 			Within int       `json:"within"`
@@ -28,7 +28,7 @@ func init() {
 		"snapped": with(func(s *Session, a struct {
 			placing
 			Within int `json:"within"`
-		}) (any, error) {
+		}) (grid.Point, error) {
 			return chart.Snapped(s.doc(), a.Map, a.At, a.Within), nil
 		}),
 		"copyMap": authored(func(d *document.Document, a struct {
@@ -74,7 +74,7 @@ func init() {
 			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.SetMapSetting(d, m, a.Name, a.Value) })
 		}),
 		"mapDetails": with((*Session).mapDetails),
-		"mapUses": with(func(s *Session, a mapArgs) (any, error) {
+		"mapUses": with(func(s *Session, a mapArgs) ([]document.Use, error) {
 			m, err := s.mapOf(a.Map)
 			if err != nil {
 				return nil, err
@@ -84,38 +84,41 @@ func init() {
 	})
 }
 
-// placed is where a map lies on the chart, in pixels.
-type placed struct {
+// Placed is where a map lies on the chart, in pixels.
+type Placed struct {
 	Map document.ID `json:"map"`
 	grid.Rect
 }
 
-func (s *Session) chart() any {
+// ChartInfo is the chart as it is drawn.
+type ChartInfo struct {
+	Places   []Placed        `json:"places"`
+	Seams    []chart.Seam    `json:"seams"`
+	Findings []chart.Finding `json:"findings"`
+}
+
+func (s *Session) chart() ChartInfo {
 	c := s.world()
-	places := []placed{}
+	places := []Placed{}
 	for _, m := range s.doc().MapsInOrder() {
-		places = append(places, placed{m.ID, c.Place(m.ID)})
+		places = append(places, Placed{m.ID, c.Place(m.ID)})
 	}
-	return struct {
-		Places   []placed        `json:"places"`
-		Seams    []chart.Seam    `json:"seams"`
-		Findings []chart.Finding `json:"findings"`
-	}{places, c.Seams(), c.Findings()}
+	return ChartInfo{places, append([]chart.Seam{}, c.Seams()...), append([]chart.Finding{}, c.Findings()...)}
 }
 
 // mapDetails lists the settings of a map, or without one those that hold for all.
-func (s *Session) mapDetails(a mapArgs) (any, error) {
+func (s *Session) mapDetails(a mapArgs) (zero []Detail, err error) {
 	m, own := &document.Map{}, s.doc().Project.MapValues
 	if a.Map != "" {
 		var err error
 		if m, err = s.mapOf(a.Map); err != nil {
-			return nil, err
+			return zero, err
 		}
 		own = m.Values
 	}
-	out := []detail{}
+	out := []Detail{}
 	for _, set := range s.doc().Project.MapSettingsOf() {
-		d := detail{Setting: set, Value: s.doc().MapValue(m, set.Name), Shared: 1}
+		d := Detail{Setting: set, Value: s.doc().MapValue(m, set.Name), Shared: 1}
 		for _, v := range own {
 			d.Differs = d.Differs || v.Name == set.Name
 		}

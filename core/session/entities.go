@@ -14,10 +14,10 @@ func onEntities[A any](f func(d *document.Document, m *document.Map, ids []docum
 		Map document.ID   `json:"map"`
 		IDs []document.ID `json:"ids"`
 		Do  A             `json:"do"`
-	}) (any, error) {
+	}) (Outcome, error) {
 		c, err := onMap(s.doc(), a.Map, func(m *document.Map) (author.Change, error) { return f(s.doc(), m, a.IDs, a.Do) })
 		if err != nil {
-			return nil, err
+			return Outcome{}, err
 		}
 		o, err := s.make(c.Do, c.Label)
 		o.Made = c.Made
@@ -76,7 +76,7 @@ func init() {
 		}),
 		"details":   with((*Session).details),
 		"behaviour": with((*Session).behaviour),
-		"uses": with(func(s *Session, a entitiesArgs) (any, error) {
+		"uses": with(func(s *Session, a entitiesArgs) ([]document.Use, error) {
 			m, err := s.mapOf(a.Map)
 			if err != nil {
 				return nil, err
@@ -87,14 +87,14 @@ func init() {
 			}
 			return s.doc().Uses(m, ids), nil
 		}),
-		"stand": with(func(s *Session, a pointArgs) (any, error) {
+		"stand": with(func(s *Session, a pointArgs) (play.Standing, error) {
 			m, err := s.mapOf(a.Map)
 			if err != nil {
-				return nil, err
+				return play.Standing{}, err
 			}
 			return play.Stand(s.doc(), s.world(), m, a.At), nil
 		}),
-		"pages": with(func(_ *Session, text string) (any, error) { return play.PagesOf(text), nil }),
+		"pages": with(func(_ *Session, text string) (play.Pages, error) { return play.PagesOf(text), nil }),
 
 		"addKind": authored(func(d *document.Document, a struct {
 			From document.ID `json:"from"`
@@ -110,18 +110,21 @@ func init() {
 		}) (author.Change, error) {
 			return author.PinKind(d, a.ID, a.Pinned)
 		}),
-		"kindUses": with(func(s *Session, id document.ID) (any, error) {
+		"kindUses": with(func(s *Session, id document.ID) (KindUses, error) {
 			uses, wrong := author.KindUses(s.doc(), id)
-			return struct {
-				Uses  []author.KindUse `json:"uses"`
-				Wrong []string         `json:"wrong"`
-			}{uses, wrong}, nil
+			return KindUses{append([]author.KindUse{}, uses...), append([]string{}, wrong...)}, nil
 		}),
 	})
 }
 
-// detail is a setting as it stands for what is selected.
-type detail struct {
+// KindUses is where a kind is used, and what is wrong with how many of it there are.
+type KindUses struct {
+	Uses  []author.KindUse `json:"uses"`
+	Wrong []string         `json:"wrong"`
+}
+
+// Detail is a setting as it stands for what is selected.
+type Detail struct {
 	document.Setting
 	// Value is that of all that is selected; Mixed tells that it differs among them.
 	Value string `json:"value"`
@@ -133,18 +136,18 @@ type detail struct {
 }
 
 // details lists the settings of what is selected, those that all have first.
-func (s *Session) details(a entitiesArgs) (any, error) {
+func (s *Session) details(a entitiesArgs) (zero []Detail, err error) {
 	m, err := s.mapOf(a.Map)
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
-	out := []detail{}
+	out := []Detail{}
 	at := map[string]int{}
 	add := func(set *document.Setting, value string, own bool, times int) {
 		i, ok := at[set.Name]
 		if !ok {
 			at[set.Name] = len(out)
-			out = append(out, detail{*set, value, false, own, times})
+			out = append(out, Detail{*set, value, false, own, times})
 			return
 		}
 		d := &out[i]
@@ -183,10 +186,10 @@ func (s *Session) details(a entitiesArgs) (any, error) {
 	return out, nil
 }
 
-func (s *Session) behaviour(a entitiesArgs) (any, error) {
+func (s *Session) behaviour(a entitiesArgs) (zero []play.Trace, err error) {
 	m, err := s.mapOf(a.Map)
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
 	out := []play.Trace{}
 	for _, id := range a.IDs {

@@ -15,7 +15,7 @@ type fitting struct {
 	composed [][4]cells.Cell
 	places   map[[4]cells.Cell]int
 	// told are the materials as the interface is told of them.
-	told map[*document.Material]headMaterial
+	told map[*document.Material]MaterialInfo
 }
 
 func (s *Session) fitter() *material.Fitter {
@@ -51,7 +51,7 @@ func (f *fitting) code(c cells.Cell, s material.Shown) cells.Cell {
 // composed lists what is put together of quarters, from a place on.
 func (s *Session) composed(a struct {
 	From int `json:"from"`
-}) (any, error) {
+}) (zero [][4]cells.Cell, err error) {
 	all := s.fits.composed
 	return append([][4]cells.Cell{}, all[min(max(0, a.From), len(all)):]...), nil
 }

@@ -8,34 +8,34 @@ import (
 	"azzel/core/rules"
 )
 
-// headMap is a map with its layers but without cells and entities.
-type headMap struct {
+// MapInfo is a map with its layers but without cells and entities.
+type MapInfo struct {
 	*document.Map
-	Layers []headLayer `json:"layers"`
+	Layers []LayerInfo `json:"layers"`
 	// Background is what is seen in play where nothing is painted.
 	Background string `json:"background"`
 }
 
-// headLayer is a layer with whether, its group considered, it is shown and can be worked on.
-type headLayer struct {
+// LayerInfo is a layer with whether, its group considered, it is shown and can be worked on.
+type LayerInfo struct {
 	*document.Layer
 	Shown bool `json:"shown"`
 	Open  bool `json:"open"`
 }
 
-type headRule struct {
+type ToldRule struct {
 	*document.Rule
 	Sentence []rules.Word `json:"sentence"`
 }
 
-type headTileset struct {
+type TilesetInfo struct {
 	*document.Tileset
 	Columns int `json:"columns"`
 	Rows    int `json:"rows"`
 }
 
-// headMaterial is a material with how its forms are filled.
-type headMaterial struct {
+// MaterialInfo is a material with how its forms are filled.
+type MaterialInfo struct {
 	*document.Material
 	Covers []material.Cover `json:"covers"`
 	// Sample is a tile that shows what it is.
@@ -43,11 +43,11 @@ type headMaterial struct {
 }
 
 // materialOf describes a material; what it was before a change is not worked out again.
-func (s *Session) materialOf(m *document.Material) headMaterial {
+func (s *Session) materialOf(m *document.Material) MaterialInfo {
 	if h, ok := s.fits.told[m]; ok {
 		return h
 	}
-	h := headMaterial{m, material.Covers(m.Set()), 0}
+	h := MaterialInfo{m, material.Covers(m.Set()), 0}
 	for _, t := range m.Tiles {
 		if whole := t.Form == material.Whole && t.Odds > 0; h.Sample == 0 || whole {
 			h.Sample = t.Cell
@@ -57,38 +57,38 @@ func (s *Session) materialOf(m *document.Material) headMaterial {
 		}
 	}
 	if s.fits.told == nil || len(s.fits.told) > 2*document.MaxMaterials {
-		s.fits.told = map[*document.Material]headMaterial{}
+		s.fits.told = map[*document.Material]MaterialInfo{}
 	}
 	s.fits.told[m] = h
 	return h
 }
 
-// headMotif is a motif without what it holds.
-type headMotif struct {
+// MotifInfo is a motif without what it holds.
+type MotifInfo struct {
 	ID   document.ID `json:"id"`
 	Name string      `json:"name"`
 	W    int         `json:"w"`
 	H    int         `json:"h"`
 }
 
-// head is all of the project but cells and entities.
-type head struct {
-	Project       *document.Project   `json:"project"`
-	Tilesets      []headTileset       `json:"tilesets"`
-	Maps          []headMap           `json:"maps"`
-	Passages      []*document.Passage `json:"passages"`
-	Rules         []headRule          `json:"rules"`
-	Flags         []*document.Flag    `json:"flags"`
-	Parts         []document.Part     `json:"parts"`
-	Grounds       []string            `json:"grounds"`
-	PropertyTypes []string            `json:"propertyTypes"`
-	Materials     []headMaterial      `json:"materials"`
-	MaterialWords any                 `json:"materialWords"`
-	Motifs        []headMotif         `json:"motifs"`
-	Zones         []*document.Zone    `json:"zones"`
+// Head is all of the project but cells and entities.
+type Head struct {
+	Project       *document.Project       `json:"project"`
+	Tilesets      []TilesetInfo           `json:"tilesets"`
+	Maps          []MapInfo               `json:"maps"`
+	Passages      []*document.Passage     `json:"passages"`
+	Rules         []ToldRule              `json:"rules"`
+	Flags         []*document.Flag        `json:"flags"`
+	Parts         []document.Part         `json:"parts"`
+	Grounds       []string                `json:"grounds"`
+	PropertyTypes []string                `json:"propertyTypes"`
+	Materials     []MaterialInfo          `json:"materials"`
+	MaterialWords []document.MaterialWord `json:"materialWords"`
+	Motifs        []MotifInfo             `json:"motifs"`
+	Zones         []*document.Zone        `json:"zones"`
 	// ZoneWords and Hatches are what zones can be and look like.
-	ZoneWords any      `json:"zoneWords"`
-	Hatches   []string `json:"hatches"`
+	ZoneWords []document.ZoneWord `json:"zoneWords"`
+	Hatches   []string            `json:"hatches"`
 	// Plan is the layers that a new map starts with.
 	Plan  []document.PlanLayer `json:"plan"`
 	Wires []author.Drawn       `json:"wires"`
@@ -101,30 +101,30 @@ type head struct {
 	CanRedo     string   `json:"canRedo"`
 }
 
-func (s *Session) head() head {
+func (s *Session) head() Head {
 	d := s.doc()
-	h := head{Project: d.Project, Tilesets: []headTileset{}, Maps: []headMap{}, Rules: []headRule{}, Passages: d.Passages.All(), Flags: d.Flags.All(),
-		Parts: document.Parts, Grounds: document.Grounds, PropertyTypes: document.PropertyTypes, Materials: []headMaterial{}, MaterialWords: document.MaterialWords, Motifs: []headMotif{}, Zones: d.ZonesInOrder(), ZoneWords: document.ZoneWords, Hatches: document.Hatches, Plan: d.Project.LayerPlan(),
+	h := Head{Project: d.Project, Tilesets: []TilesetInfo{}, Maps: []MapInfo{}, Rules: []ToldRule{}, Passages: d.Passages.All(), Flags: d.Flags.All(),
+		Parts: document.Parts, Grounds: document.Grounds, PropertyTypes: document.PropertyTypes, Materials: []MaterialInfo{}, MaterialWords: document.MaterialWords, Motifs: []MotifInfo{}, Zones: d.ZonesInOrder(), ZoneWords: document.ZoneWords, Hatches: document.Hatches, Plan: d.Project.LayerPlan(),
 		Wires: append([]author.Drawn{}, author.Wires(d)...), Kinds: d.KindsInOrder(), Categories: document.Categories, Transitions: document.Transitions, SideWords: document.SideWords, CanUndo: s.replica.CanUndo(), CanRedo: s.replica.CanRedo()}
 	for _, t := range d.TilesetsInOrder() {
 		columns, rows := t.Cut.Tiles(t.Width, t.Height)
-		h.Tilesets = append(h.Tilesets, headTileset{t, columns, rows})
+		h.Tilesets = append(h.Tilesets, TilesetInfo{t, columns, rows})
 	}
 	for _, m := range d.MapsInOrder() {
-		layers := []headLayer{}
+		layers := []LayerInfo{}
 		for _, l := range m.LayersInOrder() {
-			layers = append(layers, headLayer{l, m.Shown(l), m.Open(l)})
+			layers = append(layers, LayerInfo{l, m.Shown(l), m.Open(l)})
 		}
-		h.Maps = append(h.Maps, headMap{m, layers, d.MapValue(m, "background")})
+		h.Maps = append(h.Maps, MapInfo{m, layers, d.MapValue(m, "background")})
 	}
 	for _, m := range d.MaterialsInOrder() {
 		h.Materials = append(h.Materials, s.materialOf(m))
 	}
 	for _, m := range d.MotifsInOrder() {
-		h.Motifs = append(h.Motifs, headMotif{m.ID, m.Name, m.W, m.H})
+		h.Motifs = append(h.Motifs, MotifInfo{m.ID, m.Name, m.W, m.H})
 	}
 	for _, r := range d.RulesInOrder() {
-		h.Rules = append(h.Rules, headRule{r, rules.Sentence(d, r)})
+		h.Rules = append(h.Rules, ToldRule{r, rules.Sentence(d, r)})
 	}
 	return h
 }

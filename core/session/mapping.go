@@ -14,10 +14,10 @@ type boundsArgs struct {
 	Bounds grid.Rect   `json:"bounds"`
 }
 
-func (s *Session) lossOf(a boundsArgs) (any, error) {
+func (s *Session) lossOf(a boundsArgs) (zero author.Loss, err error) {
 	m, err := s.mapOf(a.Map)
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
 	out := author.LossOf(m, a.Bounds)
 	out.Spans = out.Spans[:min(len(out.Spans), maxGhostSpans)]
@@ -25,18 +25,18 @@ func (s *Session) lossOf(a boundsArgs) (any, error) {
 }
 
 // crop gives a map the bounds of what is selected on it.
-func (s *Session) crop(a mapArgs) (any, error) {
+func (s *Session) crop(a mapArgs) (zero Outcome, err error) {
 	m, err := s.mapOf(a.Map)
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
 	r := s.within(m.ID)
 	if r == nil {
-		return nil, errors.New("no cells are selected")
+		return zero, errors.New("no cells are selected")
 	}
 	c, err := author.Resize(m, r.Bounds())
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
 	return s.make(c.Do, c.Label)
 }
@@ -55,12 +55,12 @@ func (s *Session) exchange(a struct {
 	// From and To are tilesets of the same arrangement, instead of single tiles.
 	From document.ID `json:"from"`
 	To   document.ID `json:"to"`
-}) (any, error) {
+}) (zero Outcome, err error) {
 	d := s.doc()
 	if a.From != "" {
 		from, to := d.Tilesets.Get(a.From), d.Tilesets.Get(a.To)
 		if from == nil || to == nil || from == to {
-			return nil, errors.New("choose two tilesets that are there")
+			return zero, errors.New("choose two tilesets that are there")
 		}
 		a.Swaps, _ = author.Swaps(from, to)
 	}
@@ -69,26 +69,26 @@ func (s *Session) exchange(a struct {
 	if a.In != inProject {
 		var err error
 		if m, err = s.mapOf(a.Map); err != nil {
-			return nil, err
+			return zero, err
 		}
 	}
 	if a.In == inSelection {
 		if region = s.within(a.Map); region == nil {
-			return nil, errors.New("no cells are selected")
+			return zero, errors.New("no cells are selected")
 		}
 	}
 	c, err := author.Exchange(d, m, region, a.Swaps)
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
 	return s.make(c.Do, c.Label)
 }
 
 // merged is what is solid on a map in few pieces, for the overlay.
-func (s *Session) merged(a mapArgs) (any, error) {
+func (s *Session) merged(a mapArgs) (zero document.Merged, err error) {
 	m, err := s.mapOf(a.Map)
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
 	out := s.ground().Merged(m)
 	out.Rects = out.Rects[:min(len(out.Rects), maxGhostSpans)]
@@ -96,16 +96,12 @@ func (s *Session) merged(a mapArgs) (any, error) {
 }
 
 // under names what lies on each layer under a cell, the top one first.
-func (s *Session) under(a pointArgs) (any, error) {
+func (s *Session) under(a pointArgs) (zero []Found, err error) {
 	m, err := s.mapOf(a.Map)
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
-	type found struct {
-		Layer string `json:"layer"`
-		What  string `json:"what"`
-	}
-	d, out := s.doc(), []found{}
+	d, out := s.doc(), []Found{}
 	layers := m.LayersInOrder()
 	for i := len(layers) - 1; i >= 0; i-- {
 		l := layers[i]
@@ -123,10 +119,16 @@ func (s *Session) under(a pointArgs) (any, error) {
 			what = s.nameOf(d, l, c)
 		}
 		if what != "" {
-			out = append(out, found{l.Name, what})
+			out = append(out, Found{l.Name, what})
 		}
 	}
 	return out, nil
+}
+
+// Found is what lies on a layer.
+type Found struct {
+	Layer string `json:"layer"`
+	What  string `json:"what"`
 }
 
 func (s *Session) nameOf(d *document.Document, l *document.Layer, c cells.Cell) string {

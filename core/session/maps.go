@@ -42,7 +42,7 @@ func init() {
 		}) (author.Change, error) {
 			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.SetGrid(m, a.Grid) })
 		}),
-		"oddLayers": with(func(s *Session, a mapArgs) (any, error) {
+		"oddLayers": with(func(s *Session, a mapArgs) ([]document.ID, error) {
 			m, err := s.mapOf(a.Map)
 			if err != nil {
 				return nil, err
@@ -102,7 +102,7 @@ func init() {
 			return author.MergeDown(m, id)
 		}),
 		"removeLayer": onLayer(author.RemoveLayer),
-		"zoneAreas": with(func(s *Session, a mapArgs) (any, error) {
+		"zoneAreas": with(func(s *Session, a mapArgs) ([]author.GuideArea, error) {
 			m, err := s.mapOf(a.Map)
 			if err != nil {
 				return nil, err

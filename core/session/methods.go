@@ -9,7 +9,6 @@ import (
 	"azzel/core/replica"
 	"encoding/json"
 	"errors"
-	"maps"
 )
 
 type none struct{}
@@ -46,36 +45,32 @@ type pointArgs struct {
 	At     grid.Point  `json:"at"`
 }
 
-// methods is everything that the interface can ask for; each file adds its own.
-var methods = map[string]method{}
-
-func register(more map[string]method) { maps.Copy(methods, more) }
-
 func init() {
 	register(map[string]method{
-		"head":     with(func(s *Session, _ none) (any, error) { return s.head(), nil }),
+		"head":     with(func(s *Session, _ none) (Head, error) { return s.head(), nil }),
 		"entities": with((*Session).entities),
 		"history":  with((*Session).history),
 		"adopt":    with((*Session).adopt),
-		"pending":  with(func(s *Session, _ none) (any, error) { return s.replica.Pending(), nil }),
+		"pending":  with(func(s *Session, _ none) ([]*edit.Edit, error) { return s.replica.Pending(), nil }),
 		"receive":  with((*Session).receive),
 		"refuse":   with((*Session).refuse),
-		"undo":     with(func(s *Session, _ none) (any, error) { return s.turnBack(s.replica.Undo) }),
-		"redo":     with(func(s *Session, _ none) (any, error) { return s.turnBack(s.replica.Redo) }),
+		"undo":     with(func(s *Session, _ none) (Outcome, error) { return s.turnBack(s.replica.Undo) }),
+		"redo":     with(func(s *Session, _ none) (Outcome, error) { return s.turnBack(s.replica.Redo) }),
 		"supply":   with((*Session).supply),
-		"turnBackHere": with(func(s *Session, a mapArgs) (any, error) {
+		"turnBackHere": with(func(s *Session, a mapArgs) (Outcome, error) {
 			r := s.within(a.Map)
 			if r == nil {
-				return nil, errors.New("select the cells that are turned back first")
+				return Outcome{}, errors.New("select the cells that are turned back first")
 			}
 			return s.turnBack(func() (*edit.Edit, edit.Result, error) { return s.replica.TurnBackHere(a.Map, r) })
 		}),
-		"under":   with((*Session).under),
-		"set":     with((*Session).set),
-		"remove":  with((*Session).remove),
-		"preview": with((*Session).preview),
-		"press":   with((*Session).press),
-		"choices": with((*Session).choices),
+		"under":    with((*Session).under),
+		"set":      with((*Session).set),
+		"composed": with((*Session).composed),
+		"remove":   with((*Session).remove),
+		"preview":  with((*Session).preview),
+		"press":    with((*Session).press),
+		"choices":  with((*Session).choices),
 
 		"select":        with((*Session).sel),
 		"previewSelect": with((*Session).previewSelect),
@@ -140,23 +135,10 @@ func init() {
 	})
 }
 
-// authored makes a method from a function that resolves a wish into an edit.
-func authored[A any](f func(d *document.Document, args A) (author.Change, error)) method {
-	return with(func(s *Session, args A) (any, error) {
-		c, err := f(s.doc(), args)
-		if err != nil {
-			return nil, err
-		}
-		o, err := s.make(c.Do, c.Label)
-		o.Made = c.Made
-		return o, err
-	})
-}
-
-func (s *Session) entities(a mapArgs) (any, error) {
+func (s *Session) entities(a mapArgs) (zero []*document.Entity, err error) {
 	m, err := s.mapOf(a.Map)
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
 	return m.Entities.All(), nil
 }
@@ -164,19 +146,19 @@ func (s *Session) entities(a mapArgs) (any, error) {
 func (s *Session) history(a struct {
 	Undo []replica.Step `json:"undo"`
 	Redo []replica.Step `json:"redo"`
-}) (any, error) {
+}) (zero Outcome, err error) {
 	s.replica.SetHistory(a.Undo, a.Redo)
 	return s.outcome(s.doc()), nil
 }
 
 func (s *Session) adopt(a struct {
 	Edits []json.RawMessage `json:"edits"`
-}) (any, error) {
+}) (zero Outcome, err error) {
 	before := s.doc()
 	for _, raw := range a.Edits {
 		e, err := edit.Decode(raw)
 		if err != nil {
-			return nil, err
+			return zero, err
 		}
 		s.replica.Adopt(e)
 	}
@@ -185,24 +167,24 @@ func (s *Session) adopt(a struct {
 
 func (s *Session) receive(a struct {
 	Rows []replica.Row `json:"rows"`
-}) (any, error) {
+}) (zero Outcome, err error) {
 	before := s.doc()
 	dropped, err := s.replica.Receive(a.Rows)
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
 	o := s.outcome(before)
 	o.Dropped = dropped
 	return o, nil
 }
 
-func (s *Session) refuse(mark edit.Mark) (any, error) {
+func (s *Session) refuse(mark edit.Mark) (zero Outcome, err error) {
 	before := s.doc()
 	s.replica.Refuse(mark)
 	return s.outcome(before), nil
 }
 
-func (s *Session) turnBack(back func() (*edit.Edit, edit.Result, error)) (any, error) {
+func (s *Session) turnBack(back func() (*edit.Edit, edit.Result, error)) (zero Outcome, err error) {
 	before := s.doc()
 	e, res, err := back()
 	var fetch replica.Fetch
@@ -212,7 +194,7 @@ func (s *Session) turnBack(back func() (*edit.Edit, edit.Result, error)) (any, e
 		return o, nil
 	}
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
 	return s.described(before, e, res), nil
 }
@@ -220,54 +202,57 @@ func (s *Session) turnBack(back func() (*edit.Edit, edit.Result, error)) (any, e
 func (s *Session) supply(a struct {
 	Seq    int64            `json:"seq"`
 	Revert []edit.Primitive `json:"revert"`
-}) (any, error) {
+}) (zero none, err error) {
 	s.replica.Supply(a.Seq, a.Revert)
 	return none{}, nil
 }
 
-func (s *Session) set(a setArgs) (any, error) {
+func (s *Session) set(a setArgs) (zero Outcome, err error) {
 	return s.make([]edit.Primitive{{Op: edit.OpSet, Ref: a.Ref, Field: a.Field, Value: a.Value}}, edit.Label{Text: a.Text})
 }
 
 func (s *Session) remove(a struct {
 	Ref  edit.Ref `json:"ref"`
 	Text string   `json:"text"`
-}) (any, error) {
+}) (zero Outcome, err error) {
 	return s.make([]edit.Primitive{edit.Remove(a.Ref)}, edit.Label{Text: a.Text})
 }
 
-func (s *Session) copyEntities(a copyArgs) (any, error) {
+func (s *Session) copyEntities(a copyArgs) (zero Outcome, err error) {
 	m, err := s.mapOf(a.Map)
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
 	for _, e := range a.Entities {
 		if e == nil || e.Check() != nil {
-			return nil, errors.New("what is on the clipboard is not an entity")
+			return zero, errors.New("what is on the clipboard is not an entity")
 		}
 	}
 	c, ids, err := author.CopyEntities(s.doc(), m, a.Entities, a.DX, a.DY)
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
 	o, err := s.make(c.Do, c.Label)
 	o.Ids = ids
 	return o, err
 }
 
-func (s *Session) pickUp(a pointArgs) (any, error) {
+func (s *Session) pickUp(a pointArgs) (zero PickedUp, err error) {
 	m, err := s.mapOf(a.Map)
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
 	g, layer, ok := hand.PickUp(s.doc(), m, a.At)
 	if !ok {
-		return nil, errors.New("there is nothing to pick up here")
+		return zero, errors.New("there is nothing to pick up here")
 	}
-	return struct {
-		Grip  hand.Grip   `json:"grip"`
-		Layer document.ID `json:"layer"`
-	}{g, layer}, nil
+	return PickedUp{g, layer}, nil
+}
+
+// PickedUp is what lay under the pointer as it is held, and its layer.
+type PickedUp struct {
+	Grip  hand.Grip   `json:"grip"`
+	Layer document.ID `json:"layer"`
 }
 
 // target is the layer that a grip would be put down on; empty when none fits.
@@ -275,10 +260,10 @@ func (s *Session) target(a struct {
 	Map    document.ID `json:"map"`
 	Active document.ID `json:"active"`
 	Grip   hand.Grip   `json:"grip"`
-}) (any, error) {
+}) (zero document.ID, err error) {
 	m, err := s.mapOf(a.Map)
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
 	if l := hand.Target(s.doc(), m, &a.Grip, a.Active); l != nil && a.Grip.What != hand.Nothing {
 		return l.ID, nil
@@ -286,10 +271,10 @@ func (s *Session) target(a struct {
 	return document.ID(""), nil
 }
 
-func (s *Session) checkPlace(a pointArgs) (any, error) {
+func (s *Session) checkPlace(a pointArgs) (zero author.Place, err error) {
 	m, err := s.mapOf(a.Map)
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
 	return author.CheckPlace(s.doc(), m, a.At), nil
 }
@@ -299,16 +284,19 @@ func cutOf(_ *Session, a struct {
 	Cut    document.Cut `json:"cut"`
 	Width  int          `json:"width"`
 	Height int          `json:"height"`
-}) (any, error) {
+}) (zero CutUp, err error) {
 	if err := a.Cut.Check(a.Width, a.Height); err != nil {
-		return nil, err
+		return zero, err
 	}
 	columns, rows := a.Cut.Tiles(a.Width, a.Height)
 	right, bottom := a.Cut.Unused(a.Width, a.Height)
-	return struct {
-		Columns int `json:"columns"`
-		Rows    int `json:"rows"`
-		Right   int `json:"right"`
-		Bottom  int `json:"bottom"`
-	}{columns, rows, right, bottom}, nil
+	return CutUp{columns, rows, right, bottom}, nil
+}
+
+// CutUp is what a cut makes of a picture: tiles, and pixels that are left over.
+type CutUp struct {
+	Columns int `json:"columns"`
+	Rows    int `json:"rows"`
+	Right   int `json:"right"`
+	Bottom  int `json:"bottom"`
 }

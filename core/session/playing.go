@@ -37,9 +37,9 @@ type drawnLook struct {
 	Look cells.Cell  `json:"look"`
 }
 
-func (s *Session) begin(g *play.State, err error) (any, error) {
+func (s *Session) begin(g *play.State, err error) (View, error) {
 	if err != nil {
-		return nil, err
+		return View{}, err
 	}
 	s.game = g
 	return s.view(), nil
@@ -48,31 +48,33 @@ func (s *Session) begin(g *play.State, err error) (any, error) {
 func (s *Session) play(a struct {
 	mapArgs
 	Seed int64 `json:"seed"`
-}) (any, error) {
+}) (zero View, err error) {
 	return s.begin(play.Start(s.doc(), a.Map, a.Seed))
 }
 
 func (s *Session) playAt(a struct {
 	pointArgs
 	Seed int64 `json:"seed"`
-}) (any, error) {
+}) (zero View, err error) {
 	return s.begin(play.StartAt(s.doc(), a.Map, a.At, a.Seed))
 }
 
-func (s *Session) stop(none) (any, error) {
+func (s *Session) stop(none) (zero none, err error) {
 	s.game = nil
 	return none{}, nil
 }
 
-func (s *Session) warning(a mapArgs) (any, error) { return play.Warning(s.doc(), a.Map), nil }
+func (s *Session) warning(a mapArgs) (zero string, err error) {
+	return play.Warning(s.doc(), a.Map), nil
+}
 
 // step plays ticks with an input held; at most a quarter of a second at once.
 func (s *Session) step(a struct {
 	Input play.Input `json:"input"`
 	Ticks int        `json:"ticks"`
-}) (any, error) {
+}) (zero View, err error) {
 	if s.game == nil {
-		return nil, errors.New("nothing is being played")
+		return zero, errors.New("nothing is being played")
 	}
 	for range min(a.Ticks, play.TicksPerSecond/4) {
 		play.Step(s.game, s.doc(), s.world(), a.Input)

@@ -87,10 +87,10 @@ func sameHold(a, b pressArgs) bool {
 		a.Mirror == b.Mirror && reflect.DeepEqual(a.Grip, b.Grip)
 }
 
-func (s *Session) preview(a pressArgs) (any, error) {
+func (s *Session) preview(a pressArgs) (zero Ghost, err error) {
 	m, plan, err := s.plan(a)
 	if m == nil {
-		return nil, err
+		return zero, err
 	}
 	if err != nil {
 		return Ghost{Refusal: err.Error()}, nil
@@ -166,34 +166,36 @@ func (s *Session) drawn(g *hand.Grip, plan *hand.Plan) []int {
 	return out
 }
 
-func (s *Session) press(a pressArgs) (any, error) {
+func (s *Session) press(a pressArgs) (zero Outcome, err error) {
 	m, plan, err := s.plan(a)
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
 	if !plan.Changes() {
-		return nil, errors.New("there is nothing to change here")
+		return zero, errors.New("there is nothing to change here")
 	}
 	do, label := plan.Edit(s.doc(), m, a.Grip)
 	return s.make(do, label)
+}
+
+// Choice is what a scatter draws among, with its odds.
+type Choice struct {
+	Cell cells.Cell `json:"cell"`
+	Odds int        `json:"odds"`
 }
 
 // choices lists what a scatter of a grip draws among, with the odds that the
 // tilesets give.
 func (s *Session) choices(a struct {
 	Grip hand.Grip `json:"grip"`
-}) (any, error) {
+}) (zero []Choice, err error) {
 	if a.Grip.What != hand.Tiles || a.Grip.Width < 1 || len(a.Grip.Cells)%a.Grip.Width != 0 {
-		return nil, errors.New("hold tiles to scatter them")
+		return zero, errors.New("hold tiles to scatter them")
 	}
-	type choice struct {
-		Cell cells.Cell `json:"cell"`
-		Odds int        `json:"odds"`
-	}
-	out := []choice{}
+	out := []Choice{}
 	block, _ := a.Grip.Block(s.looks())
 	for _, c := range hand.Choices(block) {
-		out = append(out, choice{c, s.looks().Odds(c)})
+		out = append(out, Choice{c, s.looks().Odds(c)})
 	}
 	return out, nil
 }

@@ -53,16 +53,16 @@ type selectArgs struct {
 }
 
 // sel selects cells.
-func (s *Session) sel(a selectArgs) (any, error) {
+func (s *Session) sel(a selectArgs) (zero Selected, err error) {
 	r, err := s.pick(a)
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
 	return s.take(a.Map, r), nil
 }
 
 // previewSelect shows what sel would select.
-func (s *Session) previewSelect(a selectArgs) (any, error) {
+func (s *Session) previewSelect(a selectArgs) (zero Selected, err error) {
 	before := s.selected
 	out, err := s.sel(a)
 	s.selected = before
@@ -82,10 +82,10 @@ func (s *Session) pick(a selectArgs) (*grid.Region, error) {
 func (s *Session) selectAll(a struct {
 	Map    document.ID `json:"map"`
 	Invert bool        `json:"invert"`
-}) (any, error) {
+}) (zero Selected, err error) {
 	m, err := s.mapOf(a.Map)
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
 	r := &grid.Region{}
 	r.AddRect(m.Bounds)
@@ -96,9 +96,11 @@ func (s *Session) selectAll(a struct {
 }
 
 // selection gives the selection as it is.
-func (s *Session) selection(none) (any, error) { return s.take(s.selected.m, s.selected.region), nil }
+func (s *Session) selection(none) (zero Selected, err error) {
+	return s.take(s.selected.m, s.selected.region), nil
+}
 
-func (s *Session) deselect(none) (any, error) { return s.take("", nil), nil }
+func (s *Session) deselect(none) (zero Selected, err error) { return s.take("", nil), nil }
 
 type areaArgs struct {
 	Map document.ID `json:"map"`
@@ -124,18 +126,18 @@ type AreaOutcome struct {
 	Selected Selected `json:"selected"`
 }
 
-func (s *Session) changeArea(a areaArgs, change func(author.Area) (author.Change, *grid.Region, error)) (any, error) {
+func (s *Session) changeArea(a areaArgs, change func(author.Area) (author.Change, *grid.Region, error)) (zero AreaOutcome, err error) {
 	area, err := s.area(a)
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
 	c, r, err := change(area)
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
 	o, err := s.make(c.Do, c.Label)
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
 	o.Made = c.Made
 	return AreaOutcome{o, s.take(a.Map, r)}, nil
@@ -145,20 +147,20 @@ func (s *Session) moveArea(a struct {
 	areaArgs
 	DX int `json:"dx"`
 	DY int `json:"dy"`
-}) (any, error) {
+}) (zero AreaOutcome, err error) {
 	return s.changeArea(a.areaArgs, func(area author.Area) (author.Change, *grid.Region, error) { return author.MoveArea(area, a.DX, a.DY) })
 }
 
 func (s *Session) turnArea(a struct {
 	areaArgs
 	Turn grid.Turn `json:"turn"`
-}) (any, error) {
+}) (zero AreaOutcome, err error) {
 	return s.changeArea(a.areaArgs, func(area author.Area) (author.Change, *grid.Region, error) {
 		return author.TurnArea(s.doc(), area, a.Turn)
 	})
 }
 
-func (s *Session) emptyArea(a areaArgs) (any, error) {
+func (s *Session) emptyArea(a areaArgs) (zero AreaOutcome, err error) {
 	return s.changeArea(a, func(area author.Area) (author.Change, *grid.Region, error) {
 		c, err := author.EmptyArea(s.doc(), area)
 		return c, area.Region, err
@@ -172,10 +174,10 @@ type Copied struct {
 }
 
 // liftArea gives what lies in the selection as an arrangement, for the clipboard.
-func (s *Session) liftArea(a areaArgs) (any, error) {
+func (s *Session) liftArea(a areaArgs) (zero Copied, err error) {
 	piece, err := s.lifted(a)
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
 	return Copied{piece, author.UsedBy(s.doc(), piece)}, nil
 }
@@ -188,6 +190,14 @@ func (s *Session) lifted(a areaArgs) (*document.Motif, error) {
 	return author.Lift(area)
 }
 
+// Adopted is an arrangement that was taken from the clipboard: how many numbers
+// are still needed for what it is made of, or by which id it is held.
+type Adopted struct {
+	Outcome
+	Needs int         `json:"needs"`
+	Held  document.ID `json:"held"`
+}
+
 // maxKept limits the arrangements that are kept without being motifs.
 const maxKept = 64
 
@@ -197,23 +207,19 @@ const maxKept = 64
 func (s *Session) adoptPiece(a struct {
 	Copied  json.RawMessage `json:"copied"`
 	Numbers []int           `json:"numbers"`
-}) (any, error) {
+}) (zero Adopted, err error) {
 	var c Copied
 	if err := document.Strict(a.Copied, &c); err != nil || c.Piece == nil {
-		return nil, errors.New("what is on the clipboard cannot be read")
+		return zero, errors.New("what is on the clipboard cannot be read")
 	}
 	if err := c.Piece.CheckPiece(); err != nil {
-		return nil, err
+		return zero, err
 	}
 	found, err := author.Adopt(s.doc(), c.Piece, c.From, a.Numbers)
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
-	out := struct {
-		Outcome
-		Needs int         `json:"needs"`
-		Held  document.ID `json:"held"`
-	}{Needs: found.Needs}
+	out := Adopted{Needs: found.Needs}
 	if found.Needs > 0 {
 		out.Outcome = s.outcome(s.doc())
 		return out, nil
@@ -221,7 +227,7 @@ func (s *Session) adoptPiece(a struct {
 	out.Outcome = s.outcome(s.doc())
 	if len(found.Do) > 0 {
 		if out.Outcome, err = s.make(found.Do, found.Label); err != nil {
-			return nil, err
+			return zero, err
 		}
 	}
 	out.Held = s.keep(found.Piece)
@@ -239,17 +245,17 @@ func (s *Session) keep(piece *document.Motif) document.ID {
 }
 
 // keepSelected keeps what lies in the selection, so that it can be held.
-func (s *Session) keepSelected(a areaArgs) (any, error) {
+func (s *Session) keepSelected(a areaArgs) (zero document.ID, err error) {
 	piece, err := s.lifted(a)
 	if err != nil {
-		return nil, err
+		return zero, err
 	}
 	return s.keep(piece), nil
 }
 
-// drawable is an arrangement as it is drawn: by turns x, y and what is shown
+// Piece is an arrangement as it is drawn: by turns x, y and what is shown
 // there, and entities.
-type drawable struct {
+type Piece struct {
 	W          int                `json:"w"`
 	H          int                `json:"h"`
 	CellWidth  int                `json:"cellWidth"`
@@ -259,7 +265,7 @@ type drawable struct {
 }
 
 // add adds what lies on one layer; materials fit as if nothing lay around it.
-func (d *drawable) add(s *Session, kind string, patch cells.Patch) {
+func (d *Piece) add(s *Session, kind string, patch cells.Patch) {
 	plane, _ := patch.Apply(cells.Plane{})
 	bounds := grid.Rect{W: d.W, H: d.H}
 	for i := range patch {
@@ -279,15 +285,15 @@ func (d *drawable) add(s *Session, kind string, patch cells.Patch) {
 // motifOf gives a motif, or an arrangement that is held, for drawing.
 func (s *Session) motifOf(a struct {
 	ID document.ID `json:"id"`
-}) (any, error) {
+}) (zero Piece, err error) {
 	m := s.doc().Motifs.Get(a.ID)
 	if m == nil {
 		m = s.kept[a.ID]
 	}
 	if m == nil {
-		return nil, errors.New("the motif is no longer there")
+		return zero, errors.New("the motif is no longer there")
 	}
-	out := drawable{m.W, m.H, m.CellWidth, m.CellHeight, []int64{}, m.Entities}
+	out := Piece{m.W, m.H, m.CellWidth, m.CellHeight, []int64{}, m.Entities}
 	for _, p := range m.Parts {
 		out.add(s, p.Kind, p.Cells)
 	}
@@ -295,10 +301,10 @@ func (s *Session) motifOf(a struct {
 }
 
 // sketch gives the cells of an edit's sketch for drawing, fitted as materials are now.
-func (s *Session) sketch(a edit.Sketch) (any, error) {
-	out := drawable{W: a.W, H: a.H, CellWidth: 1, CellHeight: 1, Cells: []int64{}, Entities: []*document.Entity{}}
+func (s *Session) sketch(a edit.Sketch) (zero Piece, err error) {
+	out := Piece{W: a.W, H: a.H, CellWidth: 1, CellHeight: 1, Cells: []int64{}, Entities: []*document.Entity{}}
 	if a.W > edit.SketchWidth || a.H > edit.SketchHeight {
-		return nil, errors.New("this sketch is too large")
+		return zero, errors.New("this sketch is too large")
 	}
 	for _, p := range a.Parts {
 		kind := document.LayerTiles
@@ -316,7 +322,7 @@ func (s *Session) sketch(a edit.Sketch) (any, error) {
 func (s *Session) addMotif(a struct {
 	areaArgs
 	Name string `json:"name"`
-}) (any, error) {
+}) (zero AreaOutcome, err error) {
 	return s.changeArea(a.areaArgs, func(area author.Area) (author.Change, *grid.Region, error) {
 		piece, err := author.Lift(area)
 		if err != nil {
@@ -330,10 +336,10 @@ func (s *Session) addMotif(a struct {
 // placings counts where a motif stands as it is.
 func (s *Session) placings(a struct {
 	ID document.ID `json:"id"`
-}) (any, error) {
+}) (zero []author.Placing, err error) {
 	m := s.doc().Motifs.Get(a.ID)
 	if m == nil {
-		return nil, errors.New("the motif is no longer there")
+		return zero, errors.New("the motif is no longer there")
 	}
 	return append([]author.Placing{}, author.Placings(s.doc(), m)...), nil
 }
@@ -342,7 +348,7 @@ func (s *Session) replaceMotif(a struct {
 	areaArgs
 	ID     document.ID `json:"id"`
 	Update bool        `json:"update"`
-}) (any, error) {
+}) (zero AreaOutcome, err error) {
 	return s.changeArea(a.areaArgs, func(area author.Area) (author.Change, *grid.Region, error) {
 		piece, err := author.Lift(area)
 		if err != nil {

@@ -47,31 +47,17 @@ type Outcome struct {
 	Pending  int    `json:"pending"`
 }
 
-type method func(s *Session, args json.RawMessage) (any, error)
-
-// with makes a method from a function that takes its arguments as a struct.
-func with[A any](f func(s *Session, args A) (any, error)) method {
-	return func(s *Session, raw json.RawMessage) (any, error) {
-		var args A
-		if len(raw) > 0 {
-			if err := document.Strict(raw, &args); err != nil {
-				return nil, fmt.Errorf("these arguments cannot be read: %w", err)
-			}
-		}
-		return f(s, args)
-	}
-}
-
-// Call runs a method by name. The error is a sentence for people.
+// Call runs a method by name. The error is a sentence for people; CodeOf gives
+// what the page tells apart.
 func (s *Session) Call(name string, args json.RawMessage) (json.RawMessage, error) {
 	m, ok := methods[name]
 	if !ok {
-		return nil, fmt.Errorf("there is no method called %q", name)
+		return nil, &Problem{CodeMethod, fmt.Sprintf("there is no method called %q", name)}
 	}
 	if s.replica == nil {
-		return nil, errors.New("no project is open")
+		return nil, errNothingOpen
 	}
-	out, err := m(s, args)
+	out, err := m.call(s, args)
 	if err != nil {
 		return nil, err
 	}
@@ -91,7 +77,7 @@ func (s *Session) Open(state []byte, seq int64, person, client document.ID) erro
 // Jump makes the project what a stored state of it was, as a new edit.
 func (s *Session) Jump(state []byte, label string) (json.RawMessage, error) {
 	if s.replica == nil {
-		return nil, errors.New("no project is open")
+		return nil, errNothingOpen
 	}
 	then, err := document.Decode(state)
 	if err != nil {

@@ -58,10 +58,10 @@ func init() {
 		"lostBy": with(func(s *Session, a struct {
 			ID    document.ID `json:"id"`
 			Match []int       `json:"match"`
-		}) (any, error) {
+		}) (author.Lost, error) {
 			t := s.doc().Tilesets.Get(a.ID)
 			if t == nil {
-				return nil, errors.New("the tileset is no longer there")
+				return author.Lost{}, errors.New("the tileset is no longer there")
 			}
 			return author.LostBy(s.doc(), t, a.Match), nil
 		}),

@@ -3,7 +3,7 @@ import { SvelteMap } from 'svelte/reactivity'
 import { Scene } from './canvas/scene'
 import { Charting } from './chart/charting.svelte'
 import { chartScales, View } from './canvas/view.svelte'
-import { CoreError } from './core/module'
+import { CoreError, type Answered, type AreaChange, type Args, type EntityChange } from './core/module'
 import type {
 	Detail,
 	End,
@@ -15,13 +15,11 @@ import type {
 	MapInfo,
 	Outcome,
 	Passage,
-	Piece,
 	Point,
 	Rect,
 	Selected,
 	Shape,
 	Trace,
-	Use,
 } from './core/types'
 import type { Notices } from './frame/notices.svelte'
 import { send } from './live/http'
@@ -171,7 +169,7 @@ export class Workspace {
 		const m = this.map
 		if (!m || !this.hand.holding) return
 		void this.project.turn
-		const id = this.project.ask<ID>('target', { map: m.id, active: this.active, grip: this.hand.grip })
+		const id = this.project.ask('target', { map: m.id, active: this.active, grip: this.hand.grip })
 		return m.layers.find((l) => l.id === id)
 	}
 
@@ -220,7 +218,7 @@ export class Workspace {
 	tryBounds(bounds: Rect | null) {
 		const m = this.map
 		if (!m || !bounds) this.resizing = null
-		else this.resizing = { bounds, loss: this.project.ask<Loss>('lossOf', { map: m.id, bounds }) }
+		else this.resizing = { bounds, loss: this.project.ask('lossOf', { map: m.id, bounds }) }
 	}
 
 	resize() {
@@ -274,7 +272,7 @@ export class Workspace {
 		const m = this.map
 		if (!m || !at) return
 		try {
-			const { grip, layer } = this.project.ask<{ grip: Grip; layer: ID }>('pickUp', {
+			const { grip, layer } = this.project.ask('pickUp', {
 				map: m.id,
 				active: this.active,
 				at,
@@ -302,7 +300,13 @@ export class Workspace {
 		if (!m) return
 		try {
 			const method = keep ? 'select' : 'previewSelect'
-			this.setArea(this.project.ask<Selected>(method, { map: m.id, active: this.active, picking }))
+			this.setArea(
+				this.project.ask(method, {
+					map: m.id,
+					active: this.active,
+					picking: { corners: false, even: false, ...picking },
+				}),
+			)
 		} catch (e) {
 			this.notices.wrong(e)
 		}
@@ -310,12 +314,12 @@ export class Workspace {
 
 	/** Shows the selection as it is, after one that was begun is cancelled. */
 	refreshArea() {
-		this.setArea(this.project.ask<Selected>('selection'))
+		this.setArea(this.project.ask('selection'))
 	}
 
 	selectAll(invert = false) {
 		if (this.hand.picks.what === 'entities') this.hand.pick({ what: 'all' })
-		if (this.map) this.setArea(this.project.ask<Selected>('selectAll', { map: this.map.id, invert }))
+		if (this.map) this.setArea(this.project.ask('selectAll', { map: this.map.id, invert }))
 	}
 
 	dropArea() {
@@ -323,11 +327,10 @@ export class Workspace {
 		this.area = null
 	}
 
-	private changeArea(method: string, args: object = {}): Outcome | undefined {
+	private changeArea<M extends AreaChange>(method: M, args: Omit<Args<M>, 'map' | 'layer'>): Answered<M> | undefined {
 		const m = this.map
 		if (!m || !this.area) return
-		const made = this.project.try(method, { map: m.id, layer: this.areaLayer, ...args }) as
-			(Outcome & { selected: Selected }) | undefined
+		const made = this.project.try(method, { map: m.id, layer: this.areaLayer, ...args } as unknown as Args<M>)
 		if (made) this.setArea(made.selected)
 		return made
 	}
@@ -341,7 +344,7 @@ export class Workspace {
 	}
 
 	emptyArea() {
-		this.changeArea('emptyArea')
+		this.changeArea('emptyArea', {})
 	}
 
 	/** Puts what is held into all of the selection. */
@@ -362,7 +365,7 @@ export class Workspace {
 		const m = this.map
 		if (!m || !this.area) return false
 		try {
-			const copied = this.project.ask<{ piece: Piece }>('liftArea', { map: m.id, layer: this.areaLayer })
+			const copied = this.project.ask('liftArea', { map: m.id, layer: this.areaLayer })
 			await navigator.clipboard.writeText(JSON.stringify({ azzel: 'piece', copied }))
 			const { w, h } = copied.piece
 			this.notices.say(`${w} × ${h} cells copied: Ctrl+V takes them into the hand, here or in another project.`)
@@ -402,7 +405,7 @@ export class Workspace {
 		const m = this.map
 		if (!m || !this.area) return
 		try {
-			const motif = this.project.ask<ID>('keepSelected', { map: m.id, layer: this.areaLayer })
+			const motif = this.project.ask('keepSelected', { map: m.id, layer: this.areaLayer })
 			this.dropArea()
 			this.hold({ what: 'motif', motif, shape: 'freehand' })
 		} catch (e) {
@@ -485,10 +488,10 @@ export class Workspace {
 	// entities
 
 	/** Changes what is selected; what is done depends on the method. */
-	changeEntities(method: string, what: unknown): Outcome | undefined {
+	changeEntities<M extends EntityChange>(method: M, what: Args<M>['do']): Outcome | undefined {
 		const m = this.map
 		if (!m || !this.selected.length) return
-		return this.project.try(method, { map: m.id, ids: this.selected, do: what })
+		return this.project.try(method, { map: m.id, ids: this.selected, do: what } as unknown as Args<M>)
 	}
 
 	private asked = { turn: -1, details: new Map<string, Detail[]>(), traces: new Map<string, Trace[]>() }
@@ -505,7 +508,7 @@ export class Workspace {
 		const key = ids.join()
 		let out = details.get(key)
 		if (!out) {
-			out = this.map ? this.project.ask<Detail[]>('details', { map: this.map.id, ids, dx: 0, dy: 0 }) : []
+			out = this.map ? this.project.ask('details', { map: this.map.id, ids, dx: 0, dy: 0 }) : []
 			details.set(key, out)
 		}
 		return out
@@ -516,7 +519,7 @@ export class Workspace {
 		const { traces } = this.remembered()
 		let out = traces.get(id)
 		if (!out) {
-			out = this.map ? this.project.ask<Trace[]>('behaviour', { map: this.map.id, ids: [id], dx: 0, dy: 0 }) : []
+			out = this.map ? this.project.ask('behaviour', { map: this.map.id, ids: [id], dx: 0, dy: 0 }) : []
 			traces.set(id, out)
 		}
 		return out
@@ -552,8 +555,8 @@ export class Workspace {
 	removeSelected() {
 		const m = this.map
 		if (!m || !this.selected.length) return
-		const uses = this.project.ask<Use[]>('uses', { map: m.id, ids: this.selected, dx: 0, dy: 0 })
-		const made = this.project.try('removeEntities', { map: m.id, ids: this.selected })
+		const uses = this.project.ask('uses', { map: m.id, ids: this.selected, dx: 0, dy: 0 })
+		const made = this.project.try('removeEntities', { map: m.id, ids: this.selected, dx: 0, dy: 0 })
 		if (!made) return
 		this.selected = []
 		if (!uses.length) return
@@ -638,11 +641,11 @@ export class Workspace {
 			if (!(e instanceof CoreError)) throw e
 			this.view.restore(this.before!.view)
 			this.before = null
-			const spawn = !at && e.message.includes('no spawn')
+			const spawn = !at && e.code === 'noSpawn'
 			this.notices.say(e.message, 'wrong', spawn ? { label: 'Place a spawn', run: () => this.placeSpawn() } : undefined)
 			return
 		}
-		const warning = this.project.ask<string>('warning', { map: m.id })
+		const warning = this.project.ask('warning', { map: m.id })
 		if (warning) this.notices.say(warning, 'wrong', { label: 'Open Tilesets', run: () => this.open('tilesets') })
 		this.warned = ''
 		queueMicrotask(() => this.canvas?.focus())

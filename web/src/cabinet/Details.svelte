@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { Args, EntityChange } from '../core/module'
 	import Copy from '@lucide/svelte/icons/copy'
 	import Trash2 from '@lucide/svelte/icons/trash-2'
 	import type { Detail, Entity, Facing, ID } from '../core/types'
@@ -32,15 +33,16 @@
 	})
 	const details = $derived.by(() => {
 		void w.project.turn
-		return w.project.ask<Detail[]>('details', { map: m.id, ids: different, dx: 0, dy: 0 })
+		return w.project.ask('details', { map: m.id, ids: different, dx: 0, dy: 0 })
 	})
 	/** The settings that all of them have. */
-	const common = $derived(details.filter((d) => kinds.every((k) => k?.settings.some((s) => s.name === d.name))))
+	const common = $derived(details.filter((d) => kinds.every((k) => k?.settings?.some((s) => s.name === d.name))))
 	const states = $derived(kinds.filter((k) => k?.state))
 	const faces = $derived(kinds.some((k) => k?.faces))
 	const facing = $derived(list.every((e) => e.facing === list[0].facing) ? list[0]?.facing : undefined)
 
-	const change = (method: string, what: unknown) => w.project.try(method, { map: m.id, ids, do: what })
+	const change = <M extends EntityChange>(method: M, what: Args<M>['do']) =>
+		w.project.try(method, { map: m.id, ids, do: what } as unknown as Args<M>)
 	const set = (field: string, value: unknown) => change('setField', { field, value })
 	const all = (field: 'on' | 'absent' | 'unseen' | 'locked' | 'hidden') => list.every((e) => e[field])
 	const some = (field: 'on' | 'absent' | 'unseen' | 'locked' | 'hidden') => list.some((e) => e[field])

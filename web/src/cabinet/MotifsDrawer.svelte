@@ -15,7 +15,7 @@
 
 	function ask(m: MotifInfo) {
 		if (!w.area) return w.notices.say('Select the cells that the motif should be made of first.')
-		const places = w.project.ask<unknown[]>('placings', { id: m.id }).length
+		const places = w.project.ask('placings', { id: m.id }).length
 		if (places) replacing = { id: m.id, places }
 		else w.replaceMotif(m.id, false)
 	}

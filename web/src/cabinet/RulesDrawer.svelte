@@ -12,7 +12,7 @@
 			.toLowerCase()
 	const rules = $derived(
 		w.project.head.rules.filter((r) =>
-			wanted ? text(r).includes(wanted) : r.when.map === w.map?.id || r.then.some((s) => s.map === w.map?.id),
+			wanted ? text(r).includes(wanted) : r.when.map === w.map?.id || r.then?.some((s) => s.map === w.map?.id),
 		),
 	)
 

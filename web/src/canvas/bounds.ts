@@ -195,7 +195,7 @@ export function drawSides(ctx: Context, m: MapInfo, view: View, dpr: number) {
 export function drawResizing(ctx: Context, w: Workspace, m: MapInfo, view: View, dpr: number) {
 	const { bounds, loss } = w.resizing!
 	ctx.fillStyle = 'rgb(177 68 44 / 0.45)'
-	for (const s of loss.spans) {
+	for (const s of loss.spans ?? []) {
 		ctx.fill(cellArea(view, m, s.x0, s.y, s.x1 - s.x0, 1))
 	}
 	const r = view.cellRect(m, bounds)

@@ -221,10 +221,11 @@ export class Press {
 				if (e.facing !== old.facing) w.changeEntities('setField', { field: 'facing', value: e.facing })
 				return
 			case 'setting':
-				if (value !== handle.detail.value) w.changeEntities('setSetting', { name, value })
+				if (name && value !== undefined && value !== handle.detail.value)
+					w.changeEntities('setSetting', { name, value })
 				return
 			default:
-				w.changeEntities('setPoints', e.points)
+				w.changeEntities('setPoints', e.points ?? [])
 		}
 	}
 
@@ -552,7 +553,7 @@ export class Press {
 		if (!inside(m.bounds, w.cell)) return null
 		const key = `${m.id} ${w.cell.x},${w.cell.y} ${w.project.turn}`
 		if (this.standingOf?.key !== key) {
-			this.standingOf = { key, standing: w.project.ask<Standing>('stand', { map: m.id, active: '', at: w.cell }) }
+			this.standingOf = { key, standing: w.project.ask('stand', { map: m.id, active: '', at: w.cell }) }
 		}
 		return this.standingOf.standing
 	}
@@ -584,7 +585,7 @@ export class Press {
 		if (before?.hold === hold && before.turn === w.project.turn && this.sameFill(before.ghost, last))
 			return before.ghost
 		if (this.ghostOf?.key !== key || this.ghostOf.turn !== w.project.turn) {
-			const ghost = w.project.ask<Ghost>('preview', {
+			const ghost = w.project.ask('preview', {
 				map: m.id,
 				active: w.active,
 				grip: w.hand.grip,

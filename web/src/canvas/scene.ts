@@ -43,7 +43,7 @@ export class Scene {
 
 	private composed(place: number): number[] | undefined {
 		if (place >= this.quarters.length) {
-			this.quarters.push(...this.project.ask<number[][]>('composed', { from: this.quarters.length }))
+			this.quarters.push(...this.project.ask('composed', { from: this.quarters.length }))
 		}
 		return this.quarters[place]
 	}
@@ -141,7 +141,7 @@ export class Scene {
 		const any = head.tilesets.some((t) => t.cut.cellWidth !== m.cellWidth || t.cut.cellHeight !== m.cellHeight)
 		if (!any) return none
 		if (this.odd?.turn !== turn || this.odd.map !== m.id) {
-			this.odd = { turn, map: m.id, layers: new Set(this.project.ask<ID[]>('oddLayers', { map: m.id })) }
+			this.odd = { turn, map: m.id, layers: new Set(this.project.ask('oddLayers', { map: m.id })) }
 		}
 		return this.odd.layers
 	}

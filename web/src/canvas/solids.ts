@@ -9,9 +9,9 @@ let merged: { turn: number; map: string; pieces: Merged } | null = null
 /** What is solid, in as few pieces as play and export use, each with its size. */
 export function drawSolids(ctx: Context, w: Workspace, m: MapInfo, view: View, dpr: number) {
 	if (merged?.turn !== w.project.turn || merged.map !== m.id) {
-		merged = { turn: w.project.turn, map: m.id, pieces: w.project.ask<Merged>('solids', { map: m.id }) }
+		merged = { turn: w.project.turn, map: m.id, pieces: w.project.ask('solids', { map: m.id }) }
 	}
-	for (const piece of merged.pieces.rects) {
+	for (const piece of merged.pieces.rects ?? []) {
 		const r = view.cellRect(m, piece)
 		if (r.x > view.width || r.y > view.height || r.x + r.w < 0 || r.y + r.h < 0) continue
 		const area = cellArea(view, m, piece.x, piece.y, piece.w, piece.h)
@@ -42,8 +42,8 @@ export function partLines(pieces: Merged, view: View): Path2D {
 			const at = view.screen(p.x / 2, p.y / 2)
 			path[i ? 'lineTo' : 'moveTo'](at.x, at.y)
 		})
-	for (const s of pieces.segments) line(s.a, s.b)
-	for (const { x, y, w, h } of pieces.parts) {
+	for (const s of pieces.segments ?? []) line(s.a, s.b)
+	for (const { x, y, w, h } of pieces.parts ?? []) {
 		line({ x, y }, { x: x + w, y }, { x: x + w, y: y + h }, { x, y: y + h })
 		path.closePath()
 	}

@@ -157,7 +157,7 @@
 		for (const [id, r] of drag.start) next.set(id, { x: r.x + dx, y: r.y + dy })
 		if (next.size === 1) {
 			const [[id, to]] = next
-			next.set(id, w.project.ask<Point>('snapped', { map: id, at: to, within: within(e) }))
+			next.set(id, w.project.ask('snapped', { map: id, at: to, within: within(e) }))
 		}
 		moved = next
 	}

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Copy from '@lucide/svelte/icons/copy'
 	import Trash2 from '@lucide/svelte/icons/trash-2'
-	import type { Detail, Facing, ID, MapInfo, Property, Setting, Use } from '../core/types'
+	import type { Facing, ID, MapInfo, Property, Setting } from '../core/types'
 	import EntityPart from '../entities/EntityPart.svelte'
 	import SettingRow from '../entities/SettingRow.svelte'
 	import PropertyList from '../tilesets/PropertyList.svelte'
@@ -12,7 +12,7 @@
 	const w = workspace()
 	const details = $derived.by(() => {
 		void w.project.head
-		return w.project.ask<Detail[]>('mapDetails', { map: m?.id ?? '' })
+		return w.project.ask('mapDetails', { map: m?.id ?? '' })
 	})
 	const findings = $derived(m ? w.charting.of(m.id) : [])
 	const starts = $derived(findings.some((f) => f.what === 'no way in' || f.what === 'no start'))
@@ -52,7 +52,7 @@
 
 	function remove() {
 		if (!m) return
-		const uses = w.project.ask<Use[]>('mapUses', { map: m.id })
+		const uses = w.project.ask('mapUses', { map: m.id })
 		const name = m.name
 		w.removeMap(m.id)
 		if (uses.length)

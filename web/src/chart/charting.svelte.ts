@@ -13,7 +13,7 @@ export class Charting {
 	}
 
 	refresh() {
-		this.info = this.project.ask<ChartInfo>('chart')
+		this.info = this.project.ask('chart')
 	}
 
 	/** Refreshes soon, so that a stroke is not held up. */

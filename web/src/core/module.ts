@@ -1,9 +1,24 @@
-import type { ID } from './types'
+import type { Code, ID, Methods, Outcome } from './contract.gen'
 
 interface Answer {
 	ok?: string
 	error?: string
+	code?: Code
 }
+
+/** What the core can be asked. */
+export type Method = keyof Methods
+export type Args<M extends Method> = Methods[M]['args']
+export type Answered<M extends Method> = Methods[M]['answer']
+
+/** Methods that change what is selected: cells of a map, or entities on it. */
+export type AreaChange = 'moveArea' | 'turnArea' | 'emptyArea' | 'addMotif' | 'replaceMotif'
+export type EntityChange = {
+	[M in Method]: Args<M> extends { map: ID; ids: ID[] | null; do: unknown } ? M : never
+}[Method]
+
+/** Methods that make an edit. */
+export type Change = { [M in Method]: Answered<M> extends Outcome ? M : never }[Method]
 
 interface Exposed {
 	open(state: Uint8Array, seq: number, person: ID, client: ID): Answer
@@ -19,12 +34,19 @@ declare global {
 }
 
 /** A sentence from the core that says what is wrong. */
-export class CoreError extends Error {}
+export class CoreError extends Error {
+	constructor(
+		message: string,
+		readonly code: Code = 'refused',
+	) {
+		super(message)
+	}
+}
 
 function taken(answer: Answer): string {
 	if (answer.error !== undefined) {
 		const text = answer.error
-		throw new CoreError(text[0].toUpperCase() + text.slice(1) + (text.endsWith('.') ? '' : '.'))
+		throw new CoreError(text[0].toUpperCase() + text.slice(1) + (text.endsWith('.') ? '' : '.'), answer.code)
 	}
 	return answer.ok ?? 'null'
 }
@@ -47,13 +69,13 @@ export class Core {
 		taken(this.exposed.open(state, seq, person, client))
 	}
 
-	call<T>(method: string, args: unknown = {}): T {
-		return JSON.parse(taken(this.exposed.call(method, JSON.stringify(args)))) as T
+	call<M extends Method>(method: M, args?: Args<M>): Answered<M> {
+		return JSON.parse(taken(this.exposed.call(method, args === undefined ? '' : JSON.stringify(args)))) as Answered<M>
 	}
 
 	/** Makes the project what a stored state of it was. */
-	jump<T>(state: Uint8Array, label: string): T {
-		return JSON.parse(taken(this.exposed.jump(state, label))) as T
+	jump(state: Uint8Array, label: string): Outcome {
+		return JSON.parse(taken(this.exposed.jump(state, label))) as Outcome
 	}
 
 	/** The 1,024 cells of a chunk, or null when all are empty; good until the next call. */

@@ -10,7 +10,7 @@
 	const leads = $derived(w.project.head.passages.find((p) => p.from.map === m.id && p.from.entity === one.id))
 	const comes = $derived(w.project.head.passages.filter((p) => p.to.map === m.id && p.to.entity === one.id))
 	const about = $derived(
-		w.project.head.rules.filter((r) => r.when.entity === one.id || r.then.some((s) => s.entity === one.id)),
+		w.project.head.rules.filter((r) => r.when.entity === one.id || (r.then ?? []).some((s) => s.entity === one.id)),
 	)
 	const carriers = $derived(w.project.entities(m.id).filter((e) => e.id !== one.id && w.project.kind(e.kind)?.moves))
 </script>

@@ -1,5 +1,4 @@
 <script lang="ts">
-	import type { Pages } from '../core/types'
 	import { workspace } from '../workspace.svelte'
 	import MessageBox from './MessageBox.svelte'
 
@@ -8,7 +7,7 @@
 	let { text, change }: { text: string; change: (text: string) => void } = $props()
 	const w = workspace()
 	let page = $state(0)
-	const pages = $derived(w.project.ask<Pages>('pages', text))
+	const pages = $derived(w.project.ask('pages', text))
 	const shown = $derived(pages.pages[Math.min(page, pages.pages.length - 1)] ?? [])
 </script>
 

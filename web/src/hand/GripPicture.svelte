@@ -18,7 +18,7 @@
 	function drawMotif(ctx: CanvasRenderingContext2D, id: string, px: number) {
 		let piece: Piece
 		try {
-			piece = w.project.ask<Piece>('motifOf', { id })
+			piece = w.project.ask('motifOf', { id })
 		} catch {
 			return // it is gone; its name says so
 		}

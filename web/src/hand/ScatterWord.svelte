@@ -14,7 +14,7 @@
 	const choices = $derived.by(() => {
 		void w.project.turn
 		if (grip.what !== 'tiles') return []
-		return w.project.ask<{ cell: number; odds: number }[]>('choices', { grip })
+		return w.project.ask('choices', { grip })
 	})
 	const odds = $derived(grip.scatter?.odds?.length === choices.length ? grip.scatter.odds : choices.map((c) => c.odds))
 	const nothing = $derived(grip.scatter?.nothing ?? 0)

@@ -41,11 +41,12 @@
 				.filter(Boolean),
 		),
 	]
+	const settings = $derived(k.settings ?? [])
 	const setting = (i: number, to: Partial<Setting>) =>
-		put({ settings: k.settings.map((s, n) => (n === i ? { ...s, ...to } : s)) })
+		put({ settings: settings.map((s, n) => (n === i ? { ...s, ...to } : s)) })
 
 	function addSetting() {
-		const names = k.settings.map((s) => s.name)
+		const names = settings.map((s) => s.name)
 		let n = names.length + 1
 		while (names.includes(`Setting ${n}`)) n++
 		const s: Setting = {
@@ -59,7 +60,7 @@
 			most: 0,
 			handle: '',
 		}
-		put({ settings: [...k.settings, s] })
+		put({ settings: [...settings, s] })
 	}
 
 	function retype(i: number, type: string) {
@@ -275,8 +276,8 @@
 	{/if}
 	<div class="flex flex-col gap-1.5" role="group" aria-label="Settings">
 		<h2 class="heading">Settings of each {k.name.toLowerCase()}</h2>
-		{#if !k.settings.length}<p class="text-dim">None: all of them are alike.</p>{/if}
-		{#each k.settings as s, i (i)}
+		{#if !settings.length}<p class="text-dim">None: all of them are alike.</p>{/if}
+		{#each settings as s, i (i)}
 			{#if own}
 				<div class="grid grid-cols-[1fr_96px_1fr_80px_28px] items-center gap-1.5 border-l-2 border-line pl-2">
 					{#key s.name}<input
@@ -302,7 +303,7 @@
 							onchange={(e) => {
 								const input = e.currentTarget
 								setting(i, { default: input.value.trim() })
-								queueMicrotask(() => (input.value = k.settings[i]?.default ?? ''))
+								queueMicrotask(() => (input.value = settings[i]?.default ?? ''))
 							}}
 						/>{/key}
 					<input
@@ -315,7 +316,7 @@
 					<button
 						class="button-plain hover:text-brick"
 						aria-label="Take setting {s.name} away"
-						onclick={() => put({ settings: k.settings.filter((_, n) => n !== i) })}><X size={14} /></button
+						onclick={() => put({ settings: settings.filter((_, n) => n !== i) })}><X size={14} /></button
 					>
 					<input
 						class="col-span-2 field"

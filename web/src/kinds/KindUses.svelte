@@ -7,10 +7,7 @@
 	const w = workspace()
 	const told = $derived.by(() => {
 		void w.project.turn
-		return w.project.ask<{ uses: { map: string; name: string; count: number; first: string }[]; wrong: string[] }>(
-			'kindUses',
-			kind.id,
-		)
+		return w.project.ask('kindUses', kind.id)
 	})
 </script>
 

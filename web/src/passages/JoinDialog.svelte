@@ -2,7 +2,7 @@
 	import { Dialog } from 'bits-ui'
 	import { cased, drawFacing } from '../canvas/frames'
 	import { View } from '../canvas/view.svelte'
-	import type { Facing, ID, Place, Point } from '../core/types'
+	import type { Facing, ID, Point } from '../core/types'
 	import LayerThumb from '../stack/LayerThumb.svelte'
 	import { workspace } from '../workspace.svelte'
 	import FacingPicker from './FacingPicker.svelte'
@@ -38,7 +38,7 @@
 				)
 			: undefined,
 	)
-	const place = $derived(map && at ? w.project.ask<Place>('checkPlace', { map: map.id, active: '', at }) : null)
+	const place = $derived(map && at ? w.project.ask('checkPlace', { map: map.id, active: '', at }) : null)
 
 	const view = new View()
 	let canvas = $state<HTMLCanvasElement>()
@@ -116,7 +116,7 @@
 
 	function join() {
 		try {
-			w.project.make('join', { from, to, at, facing, back, arrival: arrival?.id ?? '' })
+			w.project.make('join', { from, to, at: at!, facing, back, arrival: arrival?.id ?? '' })
 			w.notices.say(`${name} leads to ${map?.name}${back ? ', and back' : ''}.`, 'done')
 			close()
 		} catch (e) {

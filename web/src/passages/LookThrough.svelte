@@ -3,7 +3,7 @@
 	import { View } from '../canvas/view.svelte'
 	import { drawGhost } from '../canvas/ghost'
 	import { drawFacing } from '../canvas/frames'
-	import type { Ghost, Point } from '../core/types'
+	import type { Point } from '../core/types'
 	import { workspace } from '../workspace.svelte'
 
 	// The far end of a passage at true scale. What is held can be put down there as
@@ -35,7 +35,7 @@
 		active,
 		grip: { ...w.hand.grip, shape: 'freehand' as const },
 		gesture: { way: cells, remove, seed: w.hand.seed },
-		mirror: { mode: '', x: 0, y: 0 },
+		mirror: { mode: '' as const, x: 0, y: 0 },
 	})
 
 	$effect(() => {
@@ -66,7 +66,7 @@
 		}
 		const cells = way.length ? way : hover ? [hover] : []
 		if (w.hand.holding && cells.length) {
-			drawGhost(ctx, w, map, view, w.project.ask<Ghost>('preview', asked(cells)), dpr)
+			drawGhost(ctx, w, map, view, w.project.ask('preview', asked(cells)), dpr)
 		}
 	})
 

@@ -89,7 +89,7 @@ export class Play {
 		if (tap && !(tap & this.last)) input |= this.taps.shift()!
 		const ticks = tap ? 1 : n
 		this.last = input
-		this.view = this.project.ask<PlayView>('step', { input, ticks })
+		this.view = this.project.ask('step', { input, ticks })
 		return ticks
 	}
 

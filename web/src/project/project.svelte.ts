@@ -1,22 +1,19 @@
-import { Core, CoreError } from '../core/module'
+import { Core, CoreError, type Answered, type Args, type Change, type Method } from '../core/module'
 import type { ChunkAt, Entity, Head, ID, Kind, MapInfo, Outcome, Tileset } from '../core/types'
 import { Connection, type Mark, type Person, type Pointer, type Row } from '../live/connection'
-import { ask, read, send } from '../live/http'
-import { hold, Kept } from '../live/kept'
+import { ask, greet, read, Refused, send } from '../live/http'
+import { hold, Kept, type KeptEdit } from '../live/kept'
 import type { Notices } from '../frame/notices.svelte'
 import { SvelteMap } from 'svelte/reactivity'
 
 /** Edits larger than this go by POST instead of over the socket. */
 const largestSocketEdit = 256 << 10
 
-interface Session {
-	person: ID
-	name: string
-	format: number
-}
+/** Kept: the edits are in this browser and the server is away, or has no room. */
+export type SavedState = 'saved' | 'saving' | 'kept' | 'away' | 'full' | 'parted' | 'broken'
 
-/** Kept: the edits are in this browser and the server is away. */
-export type SavedState = 'saved' | 'saving' | 'kept' | 'away'
+/** How long to wait before a server without room is tried again. */
+const tryAgain = 5000
 
 const newID = () =>
 	Array.from(crypto.getRandomValues(new Uint8Array(12)), (b) => 'abcdefghijklmnopqrstuvwxyz234567'[b & 31]).join('')
@@ -31,6 +28,14 @@ export class Project {
 	connected = $state(false)
 	canUndo = $state('')
 	canRedo = $state('')
+	/** Why this page cannot go on with the project: it was put back meanwhile. */
+	parted = $state('')
+	/** What cannot be read of the project; then it is only looked at. */
+	lost = $state.raw<string[] | null>(null)
+	/** Why nothing is stored at the moment. */
+	trouble = $state('')
+	/** Edits that this browser kept from a former state of the project. */
+	leftovers = $state.raw<KeptEdit[]>([])
 	/** Goes up with every change to entities, so that what shows them looks again. */
 	entityTurn = $state(0)
 	/** Goes up with every change of any kind. */
@@ -42,8 +47,10 @@ export class Project {
 
 	private outbox = new Map<string, { mark: Mark; text: string }>()
 	private entityLists = new Map<ID, Entity[]>()
-	private connection!: Connection
+	private connection?: Connection
 	private seq = 0
+	private last: Mark = { client: '', number: 0 }
+	private born = ''
 	private turning: Promise<void> = Promise.resolve()
 
 	private constructor(
@@ -56,23 +63,23 @@ export class Project {
 
 	static async open(id: ID, notices: Notices): Promise<Project> {
 		const client = newID()
-		const [core, kept, session] = await Promise.all([
-			Core.load(),
-			Kept.open(),
-			read<Session>('/api/session'),
-			hold(client),
-		])
+		const [core, kept, session] = await Promise.all([Core.load(), Kept.open(), greet(), hold(client)])
 		const answer = await ask('GET', `/api/projects/${id}/state`)
 		const seq = Number(answer.headers.get('X-Azzel-Seq'))
 		const p = new Project(id, core, client, kept, notices)
 		p.seq = seq
+		p.born = answer.headers.get('X-Azzel-Born') ?? ''
+		p.last = JSON.parse(answer.headers.get('X-Azzel-Last') ?? '{}') as Mark
+		if (answer.headers.get('X-Azzel-Broken'))
+			p.lost = decodeURIComponent((answer.headers.get('X-Azzel-Lost') ?? '').replaceAll('+', ' ')).split('\n')
 		core.open(new Uint8Array(await answer.arrayBuffer()), seq, session.person, client)
-		core.call('history', await read(`/api/projects/${id}/history/${seq}`))
-		await p.adopt()
+		core.call('history', await read<Args<'history'>>(`/api/projects/${id}/history/${seq}`))
+		if (!p.lost) await p.adopt()
 		p.refreshHead()
 		p.waiting = p.outbox.size
+		if (p.lost) return p
 		p.connection = new Connection(id, client, session.format, {
-			since: () => p.seq,
+			past: () => ({ since: p.seq, last: p.last, born: p.born }),
 			opened: () => p.opened(),
 			closed: () => {
 				p.connected = false
@@ -96,6 +103,11 @@ export class Project {
 						return location.reload() // what was not sent is kept and adopted
 					case 'sorry':
 						return notices.say(m.why, 'wrong')
+					case 'parted':
+						return p.part(m.why)
+					case 'trouble':
+						p.trouble = m.why
+						return p.connection?.later(tryAgain)
 				}
 			},
 		})
@@ -104,7 +116,13 @@ export class Project {
 
 	/** Takes over what closed pages left; the state that was opened holds what of it was stored. */
 	private async adopt() {
-		const left = await this.kept.adopt(this.id)
+		const found = await this.kept.adopt(this.id)
+		const ours = (e: KeptEdit) => e.born === undefined || e.born === this.born
+		this.leftovers = found.filter((e) => !ours(e))
+		await this.adoptAll(found.filter(ours))
+	}
+
+	private async adoptAll(left: KeptEdit[]) {
 		const marks = left.map(({ client, number }) => ({ client, number }))
 		const stored = new Set<string>()
 		// a few at a time, so that no request grows without bound
@@ -118,7 +136,7 @@ export class Project {
 				continue
 			}
 			try {
-				this.take(this.core.call<Outcome>('adopt', { edits: [JSON.parse(e.edit)] }))
+				this.take(this.core.call('adopt', { edits: [JSON.parse(e.edit)] }))
 				this.outbox.set(key(e), { mark: { client: e.client, number: e.number }, text: e.edit })
 			} catch (error) {
 				this.notices.wrong(error)
@@ -128,15 +146,51 @@ export class Project {
 		if (this.outbox.size) this.notices.say(`${counted(this.outbox.size, 'edit')} kept in this browser: sent now.`)
 	}
 
+	/** This page's past is not the project's any more: nothing is sent, and nothing of it comes in. */
+	private part(why: string) {
+		this.parted = why
+		this.connected = false
+		this.connection?.end()
+		void this.kept.part(this.id, this.client)
+	}
+
+	/** What this page, or a former one, has that the project lacks, as a file to keep. */
+	unsentFile(): Blob {
+		const texts = this.parted ? [...this.outbox.values()].map((e) => e.text) : this.leftovers.map((e) => e.edit)
+		return new Blob([`[${texts.join(',\n')}]\n`], { type: 'application/json' })
+	}
+
+	/** Does the edits of a former state here, as far as what they change is here. */
+	async takeLeftovers() {
+		const left = this.leftovers
+		this.leftovers = []
+		await this.adoptAll(left)
+		this.refreshHead()
+		for (const e of left) {
+			const held = this.outbox.get(key(e))
+			if (held) await this.kept.keep({ ...e, born: this.born })
+		}
+		this.waiting = this.outbox.size
+		for (const { mark, text } of this.outbox.values()) this.dispatch(mark, text)
+	}
+
+	async dropLeftovers() {
+		for (const e of this.leftovers) await this.kept.forget(this.id, e.client, e.number)
+		this.leftovers = []
+	}
+
 	get saved(): SavedState {
+		if (this.lost) return 'broken'
+		if (this.parted) return 'parted'
+		if (this.trouble && this.waiting) return 'full'
 		if (this.connected) return this.waiting ? 'saving' : 'saved'
 		return this.waiting ? 'kept' : 'away'
 	}
 
 	// reading
 
-	ask<T>(method: string, args?: unknown): T {
-		return this.core.call<T>(method, args)
+	ask<M extends Method>(method: M, args?: Args<M>): Answered<M> {
+		return this.core.call(method, args)
 	}
 
 	map(id: ID): MapInfo | undefined {
@@ -166,7 +220,7 @@ export class Project {
 		let list = this.entityLists.get(map)
 		if (!list) {
 			try {
-				list = this.core.call<Entity[] | null>('entities', { map }) ?? []
+				list = this.core.call('entities', { map }) ?? []
 				// drawn in their order, and by id
 				list.sort((a, b) => (a.order ?? 0) - (b.order ?? 0))
 			} catch {
@@ -189,18 +243,24 @@ export class Project {
 	// changing
 
 	/** Does something that may make an edit; throws the core's sentence. */
-	make(method: string, args?: unknown): Outcome {
-		return this.made(this.core.call<Outcome>(method, args))
+	make<M extends Change>(method: M, args?: Args<M>): Answered<M> {
+		this.changeable()
+		return this.made(this.core.call(method, args))
 	}
 
-	private made(outcome: Outcome): Outcome {
+	private changeable() {
+		if (this.parted) throw new CoreError(this.parted + ' Nothing can be changed on this page any more.')
+		if (this.lost) throw new CoreError('This project cannot be read whole, so it can only be looked at.')
+	}
+
+	private made<O extends Outcome>(outcome: O): O {
 		this.take(outcome)
 		if (outcome.edit) this.post(outcome.edit as { client: ID; number: number })
 		return outcome
 	}
 
 	/** As make, but says what is wrong instead of throwing. */
-	try(method: string, args?: unknown): Outcome | undefined {
+	try<M extends Change>(method: M, args?: Args<M>): Answered<M> | undefined {
 		try {
 			return this.make(method, args)
 		} catch (e) {
@@ -222,19 +282,25 @@ export class Project {
 	/** Makes the project what it was after an edit of the log. */
 	async jump(seq: number, label: string) {
 		try {
+			if (this.lost) {
+				// there is no present state to make an edit of: the server puts it back
+				await send(`/api/projects/${this.id}/restore/${seq}`, '')
+				return location.reload()
+			}
+			this.changeable()
 			const answer = await ask('GET', `/api/projects/${this.id}/state/${seq}`)
 			const state = new Uint8Array(await answer.arrayBuffer())
-			this.made(this.core.jump<Outcome>(state, label))
+			this.made(this.core.jump(state, label))
 		} catch (e) {
 			this.notices.wrong(e)
 		}
 	}
 
-	private async turnBack(method: 'undo' | 'redo' | 'turnBackHere', args?: unknown) {
+	private async turnBack(method: 'undo' | 'redo' | 'turnBackHere', args?: Args<'turnBackHere'>) {
 		try {
 			let outcome = this.make(method, args)
 			while (outcome.fetch) {
-				const revert = await read(`/api/projects/${this.id}/edits/${outcome.fetch}/revert`)
+				const revert = await read<unknown[]>(`/api/projects/${this.id}/edits/${outcome.fetch}/revert`)
 				this.core.call('supply', { seq: outcome.fetch, revert })
 				outcome = this.make(method, args)
 			}
@@ -254,7 +320,7 @@ export class Project {
 		const mark = { client: edit.client, number: edit.number }
 		this.outbox.set(key(mark), { mark, text })
 		this.waiting = this.outbox.size
-		this.kept.keep({ project: this.id, ...mark, edit: text }).catch(() => {
+		this.kept.keep({ project: this.id, ...mark, edit: text, born: this.born }).catch(() => {
 			this.notices.say('This browser has no room to keep edits: stay until the strip says Saved.', 'wrong')
 		})
 		this.dispatch(mark, text)
@@ -262,12 +328,16 @@ export class Project {
 
 	private dispatch(mark: Mark, text: string) {
 		if (text.length <= largestSocketEdit) {
-			this.connection.sendEdit(text)
-		} else if (this.connection.open) {
+			this.connection?.sendEdit(text)
+		} else if (this.connection?.open) {
 			// the row comes over the socket; a failure is repeated when it connects anew
-			ask('POST', `/api/projects/${this.id}/edits`, text).catch((e: { status?: number; message: string }) => {
-				if (e.status && e.status < 500) this.refused(mark, e.message)
-				else this.connection.renew()
+			ask('POST', `/api/projects/${this.id}/edits`, text).catch((e: Refused) => {
+				if (e.code === 'full') {
+					this.trouble = e.message
+					this.connection?.later(tryAgain)
+				} else if (e.code === 'busy') this.connection?.later(tryAgain)
+				else if (e.status && e.status < 500) this.refused(mark, e.message)
+				else this.connection?.renew()
 			})
 		}
 	}
@@ -280,11 +350,13 @@ export class Project {
 	private receive(rows: Row[]) {
 		let outcome: Outcome
 		try {
-			outcome = this.core.call<Outcome>('receive', { rows })
+			outcome = this.core.call('receive', { rows })
 		} catch {
 			return location.reload() // rows are missing: what is not sent is kept
 		}
-		this.seq = rows[rows.length - 1].seq
+		const newest = rows[rows.length - 1]
+		this.seq = newest.seq
+		this.last = newest.mark
 		for (const row of rows) {
 			if (row.mark.client === this.client) this.onStored(row.seq)
 			this.settled(row.mark)
@@ -295,12 +367,13 @@ export class Project {
 	private refused(mark: Mark, why: string) {
 		if (!this.outbox.has(key(mark))) return why ? this.notices.say(why, 'wrong') : undefined
 		this.settled(mark)
-		this.take(this.core.call<Outcome>('refuse', mark))
+		this.take(this.core.call('refuse', mark))
 		if (why) this.notices.say(`An edit was not taken and is turned back: ${why}`, 'wrong')
 	}
 
 	private settled(mark: Mark) {
 		if (!this.outbox.delete(key(mark))) return
+		this.trouble = ''
 		this.waiting = this.outbox.size
 		void this.kept.forget(this.id, mark.client, mark.number)
 	}
@@ -323,17 +396,17 @@ export class Project {
 	}
 
 	private refreshHead() {
-		this.head = this.core.call<Head>('head')
+		this.head = this.core.call('head')
 		this.canUndo = this.head.canUndo
 		this.canRedo = this.head.canRedo
 	}
 
 	pointAt(map: ID, x: number, y: number) {
-		if (this.people.length > 1) this.connection.send({ t: 'pointer', map, x, y })
+		if (this.people.length > 1) this.connection?.send({ t: 'pointer', map, x, y })
 	}
 
 	close() {
-		this.connection.end()
+		this.connection?.end()
 	}
 }
 

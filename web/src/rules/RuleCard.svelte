@@ -17,7 +17,7 @@
 	let card: HTMLElement
 
 	const stepOf = (slot: string) => slot.split('.')[1]
-	const textOf = (slot: string) => rule.then.find((s) => s.id === stepOf(slot))?.text ?? ''
+	const textOf = (slot: string) => (rule.then ?? []).find((s) => s.id === stepOf(slot))?.text ?? ''
 
 	$effect(() => {
 		if (w.rule === rule.id) card.scrollIntoView({ block: 'nearest' })

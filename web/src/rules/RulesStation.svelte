@@ -10,7 +10,7 @@
 	const flags = $derived(w.project.head.flags)
 	const maps = $derived(w.project.head.maps)
 	const uses = (flag: string) =>
-		rules.filter((r) => r.if.some((c) => c.flag === flag) || r.then.some((s) => s.flag === flag)).length
+		rules.filter((r) => r.if?.some((c) => c.flag === flag) || r.then?.some((s) => s.flag === flag)).length
 
 	function addRule(map: string) {
 		const made = w.project.try('addRule', { when: { on: 'arrive', map, entity: '' } })

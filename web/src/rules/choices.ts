@@ -1,10 +1,10 @@
-import type { Entity, ID, Rule, Step } from '../core/types'
+import type { Condition, Entity, ID, Rule, Step } from '../core/types'
 import type { Choice } from '../frame/Menu.svelte'
 import type { Workspace } from '../workspace.svelte'
 
 /** A rule while it is being changed: what the core fills in by itself may be absent. */
-type Draft = Omit<Rule, 'if' | 'then'> & {
-	if: (Omit<Rule['if'][0], 'id'> & { id?: ID })[]
+type Changing = Omit<Rule, 'if' | 'then'> & {
+	if: (Omit<Condition, 'id'> & { id?: ID })[]
 	then: (Omit<Step, 'id'> & { id?: ID })[]
 }
 
@@ -15,9 +15,9 @@ export class RuleChoices {
 		private rule: Rule,
 	) {}
 
-	private change(f: (r: Draft) => void) {
+	private change(f: (r: Changing) => void) {
 		const { id, order, when, if: conditions, then, once, note } = structuredClone(this.rule)
-		const next: Draft = { id, order, when, if: conditions, then, once, note }
+		const next: Changing = { id, order, when, if: conditions ?? [], then: then ?? [], once, note }
 		f(next)
 		this.w.project.try('changeRule', next)
 	}
@@ -142,7 +142,7 @@ export class RuleChoices {
 		}
 		if (slot === 'then') return this.add()
 		if (part === 'if') {
-			const set = (f: (c: Draft['if'][0]) => void) => this.change((r) => f(r.if.find((c) => c.id === id)!))
+			const set = (f: (c: Changing['if'][0]) => void) => this.change((r) => f(r.if.find((c) => c.id === id)!))
 			const remove: Choice = {
 				label: 'remove this condition',
 				run: () => this.change((r) => (r.if = r.if.filter((c) => c.id !== id))),
@@ -154,7 +154,7 @@ export class RuleChoices {
 				remove,
 			]
 		}
-		const step = rule.then.find((s) => s.id === id)
+		const step = rule.then?.find((s) => s.id === id)
 		const set = (next: Omit<Step, 'id'>) =>
 			this.change((r) => (r.then = r.then.map((s) => (s.id === id ? { ...next, id } : s))))
 		if (what === 'do') {

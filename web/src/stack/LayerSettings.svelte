@@ -67,7 +67,7 @@
 
 	const whole = (e: { currentTarget: HTMLInputElement }) => Math.trunc(e.currentTarget.valueAsNumber) || 0
 
-	function act(method: string) {
+	function act(method: 'duplicateLayer' | 'mergeDown' | 'removeLayer') {
 		const made = w.project.try(method, { map: w.map!.id, id: l.id })
 		if (made?.made) w.hand.work(w.map!.id, made.made)
 		if (made) open = false

@@ -50,7 +50,7 @@
 		for (const [field, value] of [
 			['cellWidth', cell.w],
 			['cellHeight', cell.h],
-		])
+		] as const)
 			w.project.try('set', { ref: { type: 'project' }, field, value, text: 'Changed the cell size of new maps' })
 	}
 

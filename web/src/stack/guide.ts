@@ -2,7 +2,7 @@ import { drawZone } from '../canvas/hatches'
 import { areaOf, boxOf, cellArea } from '../canvas/areas'
 import { partLines } from '../canvas/solids'
 import { View } from '../canvas/view.svelte'
-import type { Merged, Rect } from '../core/types'
+import type { Rect } from '../core/types'
 import type { Workspace } from '../workspace.svelte'
 
 /** The largest side of a saved picture, in pixels. */
@@ -37,9 +37,9 @@ export async function saveGuide(w: Workspace, scale = 2) {
 		ctx.setLineDash([])
 	}
 	const cells = (r: Rect) => cellArea(view, m, r.x, r.y, r.w, r.h)
-	for (const area of w.project.ask<{ zone: number; rects: Rect[] }[]>('zoneAreas', { map: m.id })) {
+	for (const area of w.project.ask('zoneAreas', { map: m.id })) {
 		const zone = w.project.head.zones.find((z) => z.number === area.zone)
-		for (const rect of area.rects) {
+		for (const rect of area.rects ?? []) {
 			for (let y = rect.y; y < rect.y + rect.h; y++)
 				for (let x = rect.x; x < rect.x + rect.w; x++) {
 					const r = view.cellRect(m, { x, y, w: 1, h: 1 })
@@ -48,8 +48,8 @@ export async function saveGuide(w: Workspace, scale = 2) {
 			frame(cells(rect), zone?.colour ?? '#33509e', [6, 4])
 		}
 	}
-	const solid = w.project.ask<Merged>('solids', { map: m.id })
-	for (const rect of solid.rects) {
+	const solid = w.project.ask('solids', { map: m.id })
+	for (const rect of solid.rects ?? []) {
 		ctx.fillStyle = 'rgb(30 42 46 / 0.12)'
 		ctx.fill(cells(rect))
 		frame(cells(rect), '#1e2a2e')

@@ -67,7 +67,7 @@
 			>
 				<svg viewBox="-0.2 -0.2 2.4 2.4" class="size-5" aria-hidden="true">
 					<rect width="2" height="2" class="fill-none stroke-dim" stroke-width="0.12" />
-					<polygon points={p.area.map((q) => `${q.x},${q.y}`).join(' ')} class="fill-brick" />
+					<polygon points={p.area?.map((q) => `${q.x},${q.y}`).join(' ')} class="fill-brick" />
 				</svg>
 			</Hint>
 		{/each}

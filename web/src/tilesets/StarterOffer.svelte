@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { Args } from '../core/module'
 	import { send } from '../live/http'
 	import { workspace } from '../workspace.svelte'
 
@@ -8,7 +9,7 @@
 	async function take() {
 		busy = true
 		try {
-			const kit = await send(`/api/projects/${w.project.id}/starter`, '')
+			const kit = await send<Args<'setStarter'>>(`/api/projects/${w.project.id}/starter`, '')
 			w.project.make('setStarter', kit)
 			w.notices.say('The starter set is in the cabinet: ground, water, walls, a hero and a few things.', 'done')
 		} catch (e) {

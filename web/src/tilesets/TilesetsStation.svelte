@@ -366,7 +366,7 @@
 				{/if}
 				{#if intake.target && intake.plan}
 					<div class="flex flex-col gap-1 border-l-2 border-glaze pl-2" data-testid="recut">
-						{#if intake.plan.lost.tiles.length}
+						{#if intake.plan.lost.tiles?.length}
 							<p>
 								{counted(intake.plan.lost.tiles.length, 'tile')} of {intake.target.name} have no match.
 								{#if intake.plan.lost.cells}
@@ -374,7 +374,7 @@
 								{:else}None of them is painted with.{/if}
 							</p>
 							<div class="flex flex-wrap gap-1">
-								{#each intake.plan.lost.used.slice(0, 40) as tile (tile)}
+								{#each (intake.plan.lost.used ?? []).slice(0, 40) as tile (tile)}
 									<GripPicture
 										grip={{
 											what: 'tiles',

@@ -147,7 +147,7 @@ export class Intake {
 				to: { picture: taken.picture, cut: this.cut },
 			})
 			const match = await send<number[]>(this.path('match'), body)
-			this.plan = { match, lost: this.w.project.ask<Lost>('lostBy', { id: target.id, match }) }
+			this.plan = { match, lost: this.w.project.ask('lostBy', { id: target.id, match }) }
 		})
 	}
 

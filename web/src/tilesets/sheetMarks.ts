@@ -101,7 +101,7 @@ export function drawMarks(
 	if (solid) hatch(ctx, x, y, w, h)
 	if (!info) return
 	const part = parts.find((p) => p.name === info.part)
-	if (part) drawPart(ctx, part.area, x, y, w, h)
+	if (part) drawPart(ctx, part.area ?? [], x, y, w, h)
 	// own outlines are in pixels of the tile: brought to halves of it
 	else if (info.part === 'own')
 		for (const own of info.own ?? []) {

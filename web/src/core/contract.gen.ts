@@ -1,0 +1,1327 @@
+// Made from the Go declarations by “go generate ./core/session”; change those.
+
+export type ID = string
+export type Facing = 'up' | 'right' | 'down' | 'left'
+export type Code = 'refused' | 'nothing' | 'gap' | 'args' | 'method' | 'closed' | 'noSpawn'
+
+/** Something of which parts are left out. */
+export type Draft<T> = T extends (infer U)[] ? Draft<U>[] : T extends object ? { [K in keyof T]?: Draft<T[K]> } : T
+
+export interface Outcome {
+	edit?: unknown
+	change: Change
+	dropped?: string[]
+	text?: string
+	made?: ID
+	ids?: ID[]
+	restored?: number
+	kept?: number
+	fetch?: number
+	canUndo: string
+	canRedo: string
+	pending: number
+}
+
+export interface Material {
+	id: ID
+	name: string
+	order: number
+	number: number
+	is: string
+	by: 'sides' | 'corners' | 'both'
+	beyond: boolean
+	turns: boolean
+	composes: boolean
+	tiles: Tile[] | null
+}
+
+export interface AreaOutcome {
+	selected: Selected
+	edit?: unknown
+	change: Change
+	dropped?: string[]
+	text?: string
+	made?: ID
+	ids?: ID[]
+	restored?: number
+	kept?: number
+	fetch?: number
+	canUndo: string
+	canRedo: string
+	pending: number
+}
+
+export interface LayerImage {
+	picture: string
+	width: number
+	height: number
+	from: string
+	to: string
+	across: boolean
+	x: number
+	y: number
+	scale: number
+	repeatX: boolean
+	repeatY: boolean
+	stretch: boolean
+	driftX: number
+	driftY: number
+}
+
+export interface Rule {
+	id: ID
+	order: number
+	when: When
+	if: Condition[] | null
+	then: DocumentStep[] | null
+	once: boolean
+	note: string
+}
+
+export interface Tileset {
+	id: ID
+	name: string
+	order: number
+	number: number
+	picture: string
+	width: number
+	height: number
+	cut: Cut
+	solid: number[] | null
+	infos: TileInfo[] | null
+	properties: Property[] | null
+}
+
+export interface Zone {
+	id: ID
+	name: string
+	order: number
+	number: number
+	is: string
+	hatch: string
+	colour: string
+	properties: Property[] | null
+}
+
+export interface Adopted {
+	needs: number
+	held: ID
+	edit?: unknown
+	change: Change
+	dropped?: string[]
+	text?: string
+	made?: ID
+	ids?: ID[]
+	restored?: number
+	kept?: number
+	fetch?: number
+	canUndo: string
+	canRedo: string
+	pending: number
+}
+
+export interface EntitiesArgs {
+	map: ID
+	ids: ID[]
+	dx: number
+	dy: number
+}
+
+export interface Trace {
+	is: 'way' | 'ring' | 'shot' | 'tied'
+	points: Point[]
+	closed: boolean
+	radius: number
+	setting: string
+}
+
+export interface Kind {
+	id: ID
+	name: string
+	help: string
+	category: string
+	order: number
+	of: ID
+	glyph: string
+	colour: string
+	area: boolean
+	faces: boolean
+	resizes: boolean
+	turns: boolean
+	tints: boolean
+	ways: boolean
+	solid: boolean
+	moves: boolean
+	taken: boolean
+	veiled: boolean
+	state: string
+	w: number
+	h: number
+	body: Rect
+	anchorX: number
+	anchorY: number
+	look: number
+	lookOn: number
+	frames: number[][]
+	frameMs: number
+	mapLeast: number
+	mapMost: number
+	projectLeast: number
+	projectMost: number
+	tags: string[] | null
+	layers: string[] | null
+	settings: Setting[] | null
+}
+
+export interface Passage {
+	id: ID
+	from: End
+	to: End
+	transition?: string
+	sound?: string
+	if?: Gate[]
+	shut?: string
+}
+
+export interface None {}
+
+export interface ChartInfo {
+	places: Placed[]
+	seams: Seam[]
+	findings: Finding[]
+}
+
+export interface PointArgs {
+	map: ID
+	active: ID
+	at: Point
+}
+
+export interface Place {
+	free: boolean
+	reason: string
+	nearest: Point | null
+}
+
+export interface Grip {
+	what: 'nothing' | 'tiles' | 'material' | 'motif' | 'zone' | 'eraser' | 'entity'
+	cells?: number[]
+	width?: number
+	number?: number
+	motif?: ID
+	kind?: string
+	look?: number
+	lookOn?: number
+	shape: 'freehand' | 'line' | 'box' | 'rim' | 'oval' | 'fill' | 'empties'
+	size?: number
+	round?: boolean
+	corners?: boolean
+	shown?: boolean
+	aligned?: boolean
+	inside?: Grip
+	replace?: boolean
+	turn?: number
+	scatter?: Scatter
+}
+
+export interface Choice {
+	cell: number
+	odds: number
+}
+
+export interface CopyArgs {
+	map: ID
+	entities: Entity[]
+	dx: number
+	dy: number
+}
+
+export interface MapArgs {
+	map: ID
+}
+
+export interface Cut {
+	cellWidth: number
+	cellHeight: number
+	margin: number
+	spacing: number
+}
+
+export interface CutUp {
+	columns: number
+	rows: number
+	right: number
+	bottom: number
+}
+
+export interface Selected {
+	map: ID
+	count: number
+	bounds: Rect
+	spans: Span[]
+}
+
+export interface Detail {
+	value: string
+	mixed: boolean
+	differs: boolean
+	shared: number
+	unit: string
+	help: string
+	least: number
+	most: number
+	handle: '' | 'round' | 'ahead' | 'both' | 'up'
+	name: string
+	type: string
+	default: string
+	choices: string[] | null
+}
+
+export interface AreaArgs {
+	map: ID
+	layer: ID
+}
+
+export interface Entity {
+	id: ID
+	layer: ID
+	kind: string
+	name: string
+	x: number
+	y: number
+	w: number
+	h: number
+	facing: 'up' | 'right' | 'down' | 'left'
+	look: number
+	lookOn: number
+	on: boolean
+	absent?: boolean
+	unseen?: boolean
+	values?: Value[]
+	order?: number
+	locked?: boolean
+	hidden?: boolean
+	group?: string
+	turn?: number
+	tint?: string
+	faint?: number
+	points?: Point[]
+	carrier?: ID
+	variants?: Variant[]
+}
+
+export interface Swap {
+	from: number
+	to: number
+}
+
+export interface Head {
+	project: Project
+	tilesets: TilesetInfo[]
+	maps: MapInfo[]
+	passages: Passage[]
+	rules: ToldRule[]
+	flags: Flag[]
+	parts: Part[]
+	grounds: string[]
+	propertyTypes: string[]
+	materials: MaterialInfo[]
+	materialWords: MaterialWord[]
+	motifs: MotifInfo[]
+	zones: Zone[]
+	zoneWords: ZoneWord[]
+	hatches: string[]
+	plan: PlanLayer[]
+	wires: Drawn[]
+	kinds: Kind[]
+	categories: string[]
+	transitions: string[]
+	sideWords: string[]
+	canUndo: string
+	canRedo: string
+}
+
+export interface Step {
+	mark: Mark
+	seq: number
+	text: string
+	tool?: string
+	revert: unknown[] | null
+}
+
+export interface Way {
+	from: End
+	to: ID
+	at: Point
+	facing: Facing
+	arrival?: ID
+	back: boolean
+}
+
+export interface KindUses {
+	uses: KindUse[]
+	wrong: string[]
+}
+
+export interface Copied {
+	piece: Motif
+	from: Foreign
+}
+
+export interface BoundsArgs {
+	map: ID
+	bounds: Rect
+}
+
+export interface Loss {
+	cells: number
+	entities: number
+	spans: Span[] | null
+}
+
+export interface Lost {
+	tiles: number[] | null
+	used: number[] | null
+	cells: number
+}
+
+export interface Use {
+	what: 'passage' | 'rule' | 'gate' | 'carrier' | 'setting'
+	map?: ID
+	id: ID
+	text: string
+}
+
+export interface Tile {
+	cell: number
+	form: number
+	odds: number
+	beside: number
+}
+
+export interface TileMark {
+	solid?: boolean
+	odds?: number
+	partner?: number
+	part?: string
+	oneWay?: Facing
+	is?: string
+	zone?: ID
+	tags?: string[]
+	frames?: Frame[]
+	tag?: string
+	untag?: string
+	value?: Value
+	reset?: string
+	own?: Point[][]
+}
+
+export interface Piece {
+	w: number
+	h: number
+	cellWidth: number
+	cellHeight: number
+	cells: number[]
+	entities: Entity[]
+}
+
+export interface Pages {
+	pages: string[][]
+	over: boolean
+	long: string
+	broken: string
+	columns: number
+	rows: number
+}
+
+export interface PickedUp {
+	grip: Grip
+	layer: ID
+}
+
+export interface Placing {
+	map: ID
+	at: Point
+}
+
+export interface AuthorPlacing {
+	map: ID
+	at: Point
+	layers: ID[] | null
+}
+
+export interface View {
+	map: ID
+	x: number
+	y: number
+	facing: Facing
+	steps: number
+	tick: number
+	dark: number
+	line: string
+	notice: string
+	taken: number
+	total: number
+	cell: Point
+	gone: ID[]
+	on: ID[]
+	looks: DrawnLook[]
+}
+
+export interface Point {
+	x: number
+	y: number
+}
+
+export interface PressArgs {
+	map: ID
+	active: ID
+	grip: Grip
+	gesture: Gesture
+	mirror: Mirror
+}
+
+export interface Ghost {
+	layer: ID
+	layerName: string
+	bounds: Rect
+	count: number
+	removing: boolean
+	cells?: number[]
+	spans?: Span[]
+	entities?: Entity[]
+	take?: ID[]
+	drawn?: number[]
+	refusal?: string
+}
+
+export interface SelectArgs {
+	map: ID
+	active: ID
+	picking: Picking
+}
+
+export interface Row {
+	seq: number
+	person: ID
+	mark: Mark
+	edit?: unknown
+}
+
+export interface Recut {
+	picture: string
+	width: number
+	height: number
+	cut: Cut
+	match: number[] | null
+}
+
+export interface Mark {
+	client: ID
+	number: number
+}
+
+export interface Ref {
+	type: string
+	map?: ID
+	id?: ID
+}
+
+export interface Rect {
+	x: number
+	y: number
+	w: number
+	h: number
+}
+
+export interface SetArgs {
+	ref: Ref
+	field: string
+	value: unknown
+	text: string
+}
+
+export interface Property {
+	name: string
+	type: string
+	default: string
+	choices: string[] | null
+}
+
+export interface Gate {
+	asks: 'flag' | 'item' | 'count'
+	flag?: ID
+	not?: boolean
+	map?: ID
+	entity?: ID
+	kind?: ID
+	count?: number
+}
+
+export interface SettingArgs {
+	name: string
+	value: string | null
+}
+
+export interface Kit {
+	tileset: Tileset
+	hero: Hero
+	looks: KindLook[] | null
+	materials: Material[] | null
+}
+
+export interface Sketch {
+	about: string
+	kind?: string
+	map?: ID
+	w?: number
+	h?: number
+	step?: number
+	parts?: SketchPart[]
+}
+
+export interface Merged {
+	rects: Rect[] | null
+	parts: Rect[] | null
+	segments: Segment[] | null
+}
+
+export interface Standing {
+	free: boolean
+	why: string
+	reach: Span[]
+}
+
+export interface Found {
+	layer: string
+	what: string
+}
+
+export interface End {
+	map: ID
+	entity: ID
+	side?: 'up' | 'right' | 'down' | 'left'
+}
+
+export interface GuideArea {
+	zone: number
+	rects: Rect[] | null
+}
+
+export interface Guess {
+	cut: Cut
+	why: string
+}
+
+export interface Seam {
+	a: ID
+	b: ID
+	side: Facing
+	open: Stretch[]
+	closed: boolean
+	if: Gate[]
+	why: string
+}
+
+export interface Taken {
+	picture: string
+	width: number
+	height: number
+	number: number
+	guesses: Guess[] | null
+}
+
+export interface Change {
+	head: boolean
+	entities: ID[] | null
+	chunks: ChunkAt[] | null
+}
+
+export interface When {
+	on: 'use' | 'take' | 'arrive'
+	map: ID
+	entity: ID
+}
+
+export interface Condition {
+	id: ID
+	flag: ID
+	is: boolean
+}
+
+export interface DocumentStep {
+	id: ID
+	do: 'open' | 'set' | 'say'
+	map?: ID
+	entity?: ID
+	flag?: ID
+	to?: boolean
+	text?: string
+}
+
+export interface TileInfo {
+	tile: number
+	odds: number
+	partner: number
+	part: string
+	own: Point[][] | null
+	oneWay: '' | 'up' | 'right' | 'down' | 'left'
+	is: string
+	zone: ID
+	tags: string[] | null
+	frames: Frame[] | null
+	values: Value[] | null
+}
+
+export interface Setting {
+	unit: string
+	help: string
+	least: number
+	most: number
+	handle: '' | 'round' | 'ahead' | 'both' | 'up'
+	name: string
+	type: string
+	default: string
+	choices: string[] | null
+}
+
+export interface Placed {
+	map: ID
+	x: number
+	y: number
+	w: number
+	h: number
+}
+
+export interface Finding {
+	what: string
+	map: ID
+	entity?: ID
+	passage?: ID
+	text: string
+	serious: boolean
+}
+
+export interface Scatter {
+	odds?: number[]
+	nothing?: number
+	apart?: boolean
+}
+
+export interface Span {
+	y: number
+	x0: number
+	x1: number
+}
+
+export interface Value {
+	name: string
+	value: string
+}
+
+export interface Variant {
+	look: number
+	odds: number
+}
+
+export interface Project {
+	name: string
+	cellWidth: number
+	cellHeight: number
+	hero: Hero
+	screen: Size
+	presets: Preset[] | null
+	plan: PlanLayer[] | null
+	looks: KindLook[] | null
+	pins?: ID[]
+	mapValues?: Value[]
+	mapProperties?: Setting[]
+}
+
+export interface TilesetInfo {
+	columns: number
+	rows: number
+	id: ID
+	name: string
+	order: number
+	number: number
+	picture: string
+	width: number
+	height: number
+	cut: Cut
+	solid: number[] | null
+	infos: TileInfo[] | null
+	properties: Property[] | null
+}
+
+export interface MapInfo {
+	layers: LayerInfo[]
+	background: string
+	id: ID
+	name: string
+	order: number
+	bounds: Rect
+	cellWidth: number
+	cellHeight: number
+	grid: '' | 'diamond'
+	chart?: Point
+	folder?: string
+	tags?: string[]
+	next?: boolean
+	template?: boolean
+	sides: string[]
+	seams?: SeamRule[]
+	values?: Value[]
+}
+
+export interface ToldRule {
+	sentence: Word[]
+	id: ID
+	order: number
+	when: When
+	if: Condition[] | null
+	then: DocumentStep[] | null
+	once: boolean
+	note: string
+}
+
+export interface Flag {
+	id: ID
+	name: string
+}
+
+export interface Part {
+	name: string
+	help: string
+	area: Point[] | null
+}
+
+export interface MaterialInfo {
+	covers: Cover[]
+	sample: number
+	id: ID
+	name: string
+	order: number
+	number: number
+	is: string
+	by: 'sides' | 'corners' | 'both'
+	beyond: boolean
+	turns: boolean
+	composes: boolean
+	tiles: Tile[] | null
+}
+
+export interface MaterialWord {
+	is: string
+	by: 'sides' | 'corners' | 'both'
+	help: string
+}
+
+export interface MotifInfo {
+	id: ID
+	name: string
+	w: number
+	h: number
+}
+
+export interface ZoneWord {
+	is: string
+	help: string
+	hatch: string
+	colour: string
+}
+
+export interface PlanLayer {
+	name: string
+	kind: 'tiles' | 'entities' | 'zones' | 'picture' | 'group'
+	front: boolean
+}
+
+export interface Drawn {
+	rule: ID
+	from: End
+	to: End
+}
+
+export interface KindUse {
+	map: ID
+	name: string
+	count: number
+	first: ID
+}
+
+export interface Motif {
+	id: ID
+	name: string
+	order: number
+	w: number
+	h: number
+	cellWidth: number
+	cellHeight: number
+	parts: MotifPart[] | null
+	entities: Entity[] | null
+}
+
+export interface Foreign {
+	tilesets: Tileset[] | null
+	materials: Material[] | null
+	zones: Zone[] | null
+}
+
+export interface Frame {
+	tile: number
+	ms: number
+}
+
+export interface DrawnLook {
+	id: ID
+	look: number
+}
+
+export interface Gesture {
+	way: Point[] | null
+	remove: boolean
+	even?: boolean
+	seed?: number
+}
+
+export interface Mirror {
+	mode: '' | 'left–right' | 'up–down' | 'both' | 'quarters'
+	x: number
+	y: number
+}
+
+export interface Picking {
+	by: string
+	through: boolean
+	corners: boolean
+	way: Point[] | null
+	even: boolean
+	mode: string
+}
+
+export interface Hero {
+	frames: number[][]
+	speed: number
+}
+
+export interface KindLook {
+	kind: string
+	look: number
+	lookOn: number
+}
+
+export interface SketchPart {
+	layer: ID
+	cells: string
+}
+
+export interface Segment {
+	a: Point
+	b: Point
+}
+
+export interface Stretch {
+	from: number
+	to: number
+}
+
+export interface ChunkAt {
+	map: ID
+	layer: ID
+	cx: number
+	cy: number
+}
+
+export interface Size {
+	w: number
+	h: number
+}
+
+export interface Preset {
+	name: string
+	w: number
+	h: number
+}
+
+export interface LayerInfo {
+	shown: boolean
+	open: boolean
+	id: ID
+	name: string
+	order: number
+	kind: 'tiles' | 'entities' | 'zones' | 'picture' | 'group'
+	hidden: boolean
+	locked: boolean
+	opacity: number
+	front: boolean
+	foot: boolean
+	group: ID
+	tint: string
+	offsetX: number
+	offsetY: number
+	lagX: number
+	lagY: number
+	image: LayerImage | null
+}
+
+export interface SeamRule {
+	with: ID
+	closed?: boolean
+	if?: Gate[]
+}
+
+export interface Word {
+	text: string
+	slot?: string
+	missing?: boolean
+}
+
+export interface Cover {
+	form: number
+	how: 'has' | 'turned' | 'composed' | 'lacks'
+}
+
+export interface MotifPart {
+	layer: string
+	kind: string
+	cells: string
+}
+
+/** What the core can be asked, and what it answers. */
+export interface Methods {
+	addFlag: { args: {
+		name: string
+	}; answer: Outcome }
+	addKind: { args: {
+		from: ID
+		name: string
+	}; answer: Outcome }
+	addLayer: { args: {
+		map: ID
+		kind: string
+		above: ID
+	}; answer: Outcome }
+	addMaterial: { args: Draft<Material>; answer: Outcome }
+	addMotif: { args: {
+		name: string
+		map: ID
+		layer: ID
+	}; answer: AreaOutcome }
+	addPictureLayer: { args: {
+		map: ID
+		name: string
+		image: LayerImage
+		above: ID
+	}; answer: Outcome }
+	addRule: { args: Draft<Rule>; answer: Outcome }
+	addTileset: { args: Draft<Tileset>; answer: Outcome }
+	addZone: { args: Draft<Zone>; answer: Outcome }
+	adopt: { args: {
+		edits: unknown[] | null
+	}; answer: Outcome }
+	adoptPiece: { args: {
+		copied: unknown
+		numbers: number[] | null
+	}; answer: Adopted }
+	arrange: { args: {
+		map: ID
+		ids: ID[] | null
+		do: string
+	}; answer: Outcome }
+	behaviour: { args: EntitiesArgs; answer: Trace[] }
+	changeKind: { args: Draft<Kind>; answer: Outcome }
+	changePassage: { args: Draft<Passage>; answer: Outcome }
+	changeRule: { args: Draft<Rule>; answer: Outcome }
+	chart: { args: None; answer: ChartInfo }
+	checkPlace: { args: PointArgs; answer: Place }
+	choices: { args: {
+		grip: Grip
+	}; answer: Choice[] }
+	clear: { args: {
+		map: ID
+		layer: ID
+	}; answer: Outcome }
+	composed: { args: {
+		from: number
+	}; answer: number[][] }
+	copyEntities: { args: CopyArgs; answer: Outcome }
+	copyMap: { args: {
+		map: ID
+		name: string
+		passages: boolean
+	}; answer: Outcome }
+	crop: { args: MapArgs; answer: Outcome }
+	cut: { args: {
+		cut: Cut
+		width: number
+		height: number
+	}; answer: CutUp }
+	deselect: { args: None; answer: Selected }
+	details: { args: EntitiesArgs; answer: Detail[] }
+	duplicateLayer: { args: {
+		map: ID
+		id: ID
+	}; answer: Outcome }
+	emptyArea: { args: AreaArgs; answer: AreaOutcome }
+	entities: { args: MapArgs; answer: Entity[] }
+	exchange: { args: {
+		map: ID
+		in: string
+		swaps: Swap[] | null
+		from: ID
+		to: ID
+	}; answer: Outcome }
+	group: { args: {
+		map: ID
+		ids: ID[] | null
+		do: string
+	}; answer: Outcome }
+	groupLayer: { args: {
+		map: ID
+		id: ID
+	}; answer: Outcome }
+	head: { args: None; answer: Head }
+	history: { args: {
+		undo: Step[] | null
+		redo: Step[] | null
+	}; answer: Outcome }
+	join: { args: Way; answer: Outcome }
+	keepSelected: { args: AreaArgs; answer: ID }
+	kindUses: { args: ID; answer: KindUses }
+	liftArea: { args: AreaArgs; answer: Copied }
+	lossOf: { args: BoundsArgs; answer: Loss }
+	lostBy: { args: {
+		id: ID
+		match: number[] | null
+	}; answer: Lost }
+	mapDetails: { args: MapArgs; answer: Detail[] }
+	mapUses: { args: MapArgs; answer: Use[] }
+	markMaterial: { args: {
+		id: ID
+		tiles: Tile[] | null
+	}; answer: Outcome }
+	markSolid: { args: {
+		id: ID
+		tiles: number[] | null
+		solid: boolean
+	}; answer: Outcome }
+	markTiles: { args: {
+		id: ID
+		tiles: number[] | null
+		mark: TileMark
+	}; answer: Outcome }
+	mergeDown: { args: {
+		map: ID
+		id: ID
+	}; answer: Outcome }
+	motifOf: { args: {
+		id: ID
+	}; answer: Piece }
+	moveArea: { args: {
+		dx: number
+		dy: number
+		map: ID
+		layer: ID
+	}; answer: AreaOutcome }
+	moveEntities: { args: EntitiesArgs; answer: Outcome }
+	moveLayer: { args: {
+		map: ID
+		id: ID
+		to: number
+	}; answer: Outcome }
+	moveSheet: { args: {
+		map: ID
+		id: ID
+		lag: number
+	}; answer: Outcome }
+	newMap: { args: {
+		name: string
+		w: number
+		h: number
+	}; answer: Outcome }
+	oddLayers: { args: MapArgs; answer: ID[] }
+	offerStart: { args: MapArgs; answer: Outcome }
+	pages: { args: string; answer: Pages }
+	pending: { args: None; answer: unknown[] }
+	pickUp: { args: PointArgs; answer: PickedUp }
+	pinKind: { args: {
+		id: ID
+		pinned: boolean
+	}; answer: Outcome }
+	placeMaps: { args: {
+		maps: Placing[] | null
+		within: number
+	}; answer: Outcome }
+	placings: { args: {
+		id: ID
+	}; answer: AuthorPlacing[] }
+	planOf: { args: MapArgs; answer: Outcome }
+	play: { args: {
+		seed: number
+		map: ID
+	}; answer: View }
+	playAt: { args: {
+		seed: number
+		map: ID
+		active: ID
+		at: Point
+	}; answer: View }
+	press: { args: PressArgs; answer: Outcome }
+	preview: { args: PressArgs; answer: Ghost }
+	previewSelect: { args: SelectArgs; answer: Selected }
+	receive: { args: {
+		rows: Row[] | null
+	}; answer: Outcome }
+	recut: { args: {
+		id: ID
+		recut: Recut
+	}; answer: Outcome }
+	redo: { args: None; answer: Outcome }
+	refuse: { args: Mark; answer: Outcome }
+	remove: { args: {
+		ref: Ref
+		text: string
+	}; answer: Outcome }
+	removeEntities: { args: EntitiesArgs; answer: Outcome }
+	removeKind: { args: ID; answer: Outcome }
+	removeLayer: { args: {
+		map: ID
+		id: ID
+	}; answer: Outcome }
+	removeMap: { args: MapArgs; answer: Outcome }
+	renameGroup: { args: {
+		map: ID
+		from: string
+		to: string
+	}; answer: Outcome }
+	reorderMap: { args: {
+		map: ID
+		to: number
+	}; answer: Outcome }
+	replaceMotif: { args: {
+		id: ID
+		update: boolean
+		map: ID
+		layer: ID
+	}; answer: AreaOutcome }
+	resize: { args: BoundsArgs; answer: Outcome }
+	resizeEntity: { args: {
+		map: ID
+		ids: ID[] | null
+		do: Rect
+	}; answer: Outcome }
+	select: { args: SelectArgs; answer: Selected }
+	selectAll: { args: {
+		map: ID
+		invert: boolean
+	}; answer: Selected }
+	selection: { args: None; answer: Selected }
+	set: { args: SetArgs; answer: Outcome }
+	setCellSize: { args: {
+		map: ID
+		w: number
+		h: number
+	}; answer: Outcome }
+	setField: { args: {
+		map: ID
+		ids: ID[] | null
+		do: {
+			field: string
+			value: unknown
+		}
+	}; answer: Outcome }
+	setGrid: { args: {
+		map: ID
+		grid: string
+	}; answer: Outcome }
+	setMapSetting: { args: {
+		map: ID
+		name: string
+		value: string | null
+	}; answer: Outcome }
+	setPartners: { args: {
+		id: ID
+		pairs: number[][] | null
+	}; answer: Outcome }
+	setPoints: { args: {
+		map: ID
+		ids: ID[] | null
+		do: Point[] | null
+	}; answer: Outcome }
+	setProperties: { args: {
+		id: ID
+		properties: Property[] | null
+	}; answer: Outcome }
+	setSeam: { args: {
+		a: ID
+		b: ID
+		closed: boolean
+		if: Gate[] | null
+	}; answer: Outcome }
+	setSetting: { args: {
+		map: ID
+		ids: ID[] | null
+		do: SettingArgs
+	}; answer: Outcome }
+	setSide: { args: {
+		map: ID
+		side: Facing
+		is: string
+	}; answer: Outcome }
+	setStarter: { args: Kit; answer: Outcome }
+	shift: { args: {
+		map: ID
+		dx: number
+		dy: number
+		wrap: boolean
+	}; answer: Outcome }
+	sketch: { args: Sketch; answer: Piece }
+	snapped: { args: {
+		within: number
+		map: ID
+		at: Point
+	}; answer: Point }
+	solids: { args: MapArgs; answer: Merged }
+	stand: { args: PointArgs; answer: Standing }
+	step: { args: {
+		input: number
+		ticks: number
+	}; answer: View }
+	stop: { args: None; answer: None }
+	supply: { args: {
+		seq: number
+		revert: unknown[] | null
+	}; answer: None }
+	target: { args: {
+		map: ID
+		active: ID
+		grip: Grip
+	}; answer: ID }
+	thinPiles: { args: MapArgs; answer: Outcome }
+	toFront: { args: {
+		map: ID
+		ids: ID[] | null
+		do: boolean
+	}; answer: Outcome }
+	turnArea: { args: {
+		turn: number
+		map: ID
+		layer: ID
+	}; answer: AreaOutcome }
+	turnBackHere: { args: MapArgs; answer: Outcome }
+	turnEntities: { args: {
+		map: ID
+		ids: ID[] | null
+		do: number
+	}; answer: Outcome }
+	under: { args: PointArgs; answer: Found[] }
+	undo: { args: None; answer: Outcome }
+	uses: { args: EntitiesArgs; answer: Use[] }
+	warning: { args: MapArgs; answer: string }
+	wire: { args: {
+		from: End
+		to: End
+	}; answer: Outcome }
+	zoneAreas: { args: MapArgs; answer: GuideArea[] }
+}
