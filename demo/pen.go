@@ -143,22 +143,6 @@ func (p pic) mirrored() pic {
 	return out
 }
 
-// over lays a tile on another.
-func (p pic) over(below pic) pic {
-	for y := range side {
-		for x := range side {
-			if a := p[y][x].A; a == 255 {
-				below[y][x] = p[y][x]
-			} else if a > 0 {
-				b, c := below[y][x], p[y][x]
-				mix := func(u, v uint8) uint8 { return uint8((int(u)*(255-int(a)) + int(v)*int(a)) / 255) }
-				below[y][x] = color.NRGBA{R: mix(b.R, c.R), G: mix(b.G, c.G), B: mix(b.B, c.B), A: 255}
-			}
-		}
-	}
-	return below
-}
-
 // corners draws ground a with ground b at the marked corners (1 top left, 2 top
 // right, 4 bottom left, 8 bottom right): rim lies on b's side of the border,
 // bank on a's. All sixteen fit each other.

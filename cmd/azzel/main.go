@@ -77,7 +77,7 @@ func runDemo(ctx context.Context, args []string) error {
 	var running cluster.Running
 	if errors.As(err, &running) {
 		if running.Note == "" {
-			return errors.New("Azzel is being started here already: wait a moment")
+			return errors.New("another start is under way in this folder: wait a moment")
 		}
 		fmt.Printf("Azzel runs here already: open %s\n", running.Note)
 		return nil
@@ -134,7 +134,7 @@ func runServe(ctx context.Context, args []string) error {
 		return fmt.Errorf("--listen takes an address like 127.0.0.1:7420: %w", err)
 	}
 	if ip := net.ParseIP(host); host != "localhost" && (ip == nil || !ip.IsLoopback()) {
-		return errors.New("Azzel knows its designers by a cookie without a password, so it listens on loopback only: use 127.0.0.1")
+		return errors.New("designers are known by a cookie without a password, so only loopback is listened on: use 127.0.0.1")
 	}
 	st, err := store.Open(ctx, dsn)
 	if err != nil {

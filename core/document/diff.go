@@ -60,6 +60,29 @@ func SameFields(a, b *Map) bool {
 	return reflect.DeepEqual(x, y)
 }
 
+// SameLayers reports whether of two maps the layers are the same but for their cells.
+func SameLayers(a, b *Map) bool {
+	if a.Layers.Same(b.Layers) {
+		return true
+	}
+	if a.Layers.Len() != b.Layers.Len() {
+		return false
+	}
+	for _, l := range b.Layers.All() {
+		old := a.Layers.Get(l.ID)
+		if old == nil || old != l && !sameLayer(old, l) {
+			return false
+		}
+	}
+	return true
+}
+
+func sameLayer(a, b *Layer) bool {
+	x, y := *a, *b
+	x.Cells, y.Cells = cells.Plane{}, cells.Plane{}
+	return reflect.DeepEqual(x, y)
+}
+
 func (c *Change) layers(old, m *Map) {
 	if old.Layers.Same(m.Layers) {
 		return
@@ -72,13 +95,10 @@ func (c *Change) layers(old, m *Map) {
 		if before == nil {
 			before = &Layer{}
 		}
-		a, b := *before, *l
-		changed := a.Cells.Changed(b.Cells)
-		for _, at := range changed {
+		for _, at := range before.Cells.Changed(l.Cells) {
 			c.Chunks = append(c.Chunks, ChunkAt{m.ID, l.ID, at[0], at[1]})
 		}
-		a.Cells, b.Cells = cells.Plane{}, cells.Plane{}
-		c.Head = c.Head || !reflect.DeepEqual(a, b)
+		c.Head = c.Head || !sameLayer(before, l)
 	}
 }
 

@@ -150,6 +150,38 @@ func (t Table[T]) KeepNames(n *Names) {
 	}
 }
 
+// Differs calls changed with each object of u that is not, as it is, in t, and gone
+// with each of t that u lacks. Shards that both share are not looked at.
+func (t Table[T]) Differs(u Table[T], changed, gone func(*T)) {
+	for i := range shards {
+		var a, b []row[T]
+		if t.held != nil {
+			a = t.held.shards[i]
+		}
+		if u.held != nil {
+			b = u.held.shards[i]
+		}
+		if len(a) == len(b) && (len(a) == 0 || &a[0] == &b[0]) {
+			continue
+		}
+		for len(a) > 0 || len(b) > 0 {
+			switch {
+			case len(b) == 0 || len(a) > 0 && a[0].id < b[0].id:
+				gone(a[0].obj)
+				a = a[1:]
+			case len(a) == 0 || b[0].id < a[0].id:
+				changed(b[0].obj)
+				b = b[1:]
+			default:
+				if a[0].obj != b[0].obj {
+					changed(b[0].obj)
+				}
+				a, b = a[1:], b[1:]
+			}
+		}
+	}
+}
+
 // Sum adds up f over all objects, in any order.
 func (t Table[T]) Sum(f func(*T) int) (n int) {
 	if t.held == nil {

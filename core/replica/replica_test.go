@@ -38,10 +38,7 @@ func (s *server) take(person document.ID, e *edit.Edit) {
 	s.reverts = append(s.reverts, res.Revert)
 }
 
-type designer struct {
-	*replica.Replica
-	sent int // of the pending edits
-}
+type designer struct{ *replica.Replica }
 
 // Three designers paint, place, rename, remove, undo and redo; what they send
 // and receive is delayed at random. In the end all have the server's document.

@@ -97,34 +97,44 @@ type Head struct {
 	Categories  []string `json:"categories"`
 	Transitions []string `json:"transitions"`
 	SideWords   []string `json:"sideWords"`
-	CanUndo     string   `json:"canUndo"`
-	CanRedo     string   `json:"canRedo"`
 }
 
 func (s *Session) head() Head {
 	d := s.doc()
 	h := Head{Project: d.Project, Tilesets: []TilesetInfo{}, Maps: []MapInfo{}, Rules: []ToldRule{}, Passages: d.Passages.All(), Flags: d.Flags.All(),
 		Parts: document.Parts, Grounds: document.Grounds, PropertyTypes: document.PropertyTypes, Materials: []MaterialInfo{}, MaterialWords: document.MaterialWords, Motifs: []MotifInfo{}, Zones: d.ZonesInOrder(), ZoneWords: document.ZoneWords, Hatches: document.Hatches, Plan: d.Project.LayerPlan(),
-		Wires: append([]author.Drawn{}, author.Wires(d)...), Kinds: d.KindsInOrder(), Categories: document.Categories, Transitions: document.Transitions, SideWords: document.SideWords, CanUndo: s.replica.CanUndo(), CanRedo: s.replica.CanRedo()}
+		Wires: append([]author.Drawn{}, author.Wires(d)...), Kinds: d.KindsInOrder(), Categories: document.Categories, Transitions: document.Transitions, SideWords: document.SideWords}
 	for _, t := range d.TilesetsInOrder() {
-		columns, rows := t.Cut.Tiles(t.Width, t.Height)
-		h.Tilesets = append(h.Tilesets, TilesetInfo{t, columns, rows})
+		h.Tilesets = append(h.Tilesets, tilesetInfo(t))
 	}
 	for _, m := range d.MapsInOrder() {
-		layers := []LayerInfo{}
-		for _, l := range m.LayersInOrder() {
-			layers = append(layers, LayerInfo{l, m.Shown(l), m.Open(l)})
-		}
-		h.Maps = append(h.Maps, MapInfo{m, layers, d.MapValue(m, "background")})
+		h.Maps = append(h.Maps, mapInfo(d, m))
 	}
 	for _, m := range d.MaterialsInOrder() {
 		h.Materials = append(h.Materials, s.materialOf(m))
 	}
 	for _, m := range d.MotifsInOrder() {
-		h.Motifs = append(h.Motifs, MotifInfo{m.ID, m.Name, m.W, m.H})
+		h.Motifs = append(h.Motifs, motifInfo(m))
 	}
 	for _, r := range d.RulesInOrder() {
 		h.Rules = append(h.Rules, ToldRule{r, rules.Sentence(d, r)})
 	}
+	s.told = told{entities: s.told.entities}
+	_, _ = s.headChange(none{}) // from here on only what differs is told
 	return h
 }
+
+func tilesetInfo(t *document.Tileset) TilesetInfo {
+	columns, rows := t.Cut.Tiles(t.Width, t.Height)
+	return TilesetInfo{t, columns, rows}
+}
+
+func mapInfo(d *document.Document, m *document.Map) MapInfo {
+	layers := []LayerInfo{}
+	for _, l := range m.LayersInOrder() {
+		layers = append(layers, LayerInfo{l, m.Shown(l), m.Open(l)})
+	}
+	return MapInfo{m, layers, d.MapValue(m, "background")}
+}
+
+func motifInfo(m *document.Motif) MotifInfo { return MotifInfo{m.ID, m.Name, m.W, m.H} }

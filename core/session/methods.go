@@ -47,16 +47,17 @@ type pointArgs struct {
 
 func init() {
 	register(map[string]method{
-		"head":     with(func(s *Session, _ none) (Head, error) { return s.head(), nil }),
-		"entities": with((*Session).entities),
-		"history":  with((*Session).history),
-		"adopt":    with((*Session).adopt),
-		"pending":  with(func(s *Session, _ none) ([]*edit.Edit, error) { return s.replica.Pending(), nil }),
-		"receive":  with((*Session).receive),
-		"refuse":   with((*Session).refuse),
-		"undo":     with(func(s *Session, _ none) (Outcome, error) { return s.turnBack(s.replica.Undo) }),
-		"redo":     with(func(s *Session, _ none) (Outcome, error) { return s.turnBack(s.replica.Redo) }),
-		"supply":   with((*Session).supply),
+		"head":         with(func(s *Session, _ none) (Head, error) { return s.head(), nil }),
+		"headChange":   with((*Session).headChange),
+		"entityChange": with((*Session).entityChange),
+		"history":      with((*Session).history),
+		"adopt":        with((*Session).adopt),
+		"pending":      with(func(s *Session, _ none) ([]*edit.Edit, error) { return s.replica.Pending(), nil }),
+		"receive":      with((*Session).receive),
+		"refuse":       with((*Session).refuse),
+		"undo":         with(func(s *Session, _ none) (Outcome, error) { return s.turnBack(s.replica.Undo) }),
+		"redo":         with(func(s *Session, _ none) (Outcome, error) { return s.turnBack(s.replica.Redo) }),
+		"supply":       with((*Session).supply),
 		"turnBackHere": with(func(s *Session, a mapArgs) (Outcome, error) {
 			r := s.within(a.Map)
 			if r == nil {
@@ -133,14 +134,6 @@ func init() {
 		}),
 		"setStarter": authored(author.Starter),
 	})
-}
-
-func (s *Session) entities(a mapArgs) (zero []*document.Entity, err error) {
-	m, err := s.mapOf(a.Map)
-	if err != nil {
-		return zero, err
-	}
-	return m.Entities.All(), nil
 }
 
 func (s *Session) history(a struct {

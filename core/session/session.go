@@ -26,6 +26,7 @@ type Session struct {
 	fits     fitting
 	ghost    cachedPlan
 	selected selection
+	told     told
 	// kept are arrangements that are held without being motifs.
 	kept map[document.ID]*document.Motif
 }
@@ -146,6 +147,9 @@ func (s *Session) described(before *document.Document, e *edit.Edit, res edit.Re
 	o.Edit, o.Text, o.Dropped, o.Restored, o.Kept = edit.JSON(e), e.Label.Text, res.Dropped, res.Restored, res.Kept
 	return o
 }
+
+// Encode is the document that the designer sees, as it would be stored.
+func (s *Session) Encode() []byte { return s.doc().Encode() }
 
 // Hash is the state hash of what the designer sees.
 func (s *Session) Hash() string { return s.doc().Hash() }

@@ -249,14 +249,20 @@ func TestLayersMapsAndTilesets(t *testing.T) {
 
 func TestEntitiesPassagesAndRules(t *testing.T) {
 	s := open(t)
+	known := map[document.ID]map[document.ID]*document.Entity{}
 	entity := func(m, id document.ID) *document.Entity {
 		t.Helper()
-		for _, e := range call[[]*document.Entity](t, s, "entities", args{"map": m}) {
-			if e.ID == id {
-				return e
-			}
+		if known[m] == nil {
+			known[m] = map[document.ID]*document.Entity{}
 		}
-		return nil
+		c := call[session.EntityChange](t, s, "entityChange", args{"map": m})
+		for _, id := range c.Gone {
+			delete(known[m], id)
+		}
+		for _, e := range c.Set {
+			known[m][e.ID] = e
+		}
+		return known[m][id]
 	}
 	call[session.Outcome](t, s, "moveEntities", args{"map": sample.Quay, "ids": []document.ID{sample.Door}, "dx": 16, "dy": 32})
 	if e := entity(sample.Quay, sample.Door); e.X != 176 || e.Y != 64 {
@@ -365,8 +371,8 @@ func TestWrongCalls(t *testing.T) {
 		sentence string
 	}{
 		{"dance", args{}, "no method"},
-		{"entities", args{"map": gone}, "no longer there"},
-		{"entities", args{"map": sample.Quay, "colour": 1}, "cannot be read"},
+		{"entityChange", args{"map": gone}, "no longer there"},
+		{"entityChange", args{"map": sample.Quay, "colour": 1}, "cannot be read"},
 		{"preview", args{"map": gone}, "no longer there"},
 		{"press", args{"map": sample.Quay, "active": "", "grip": tile("box"), "gesture": args{"way": way(50, 50)}}, "outside the map"},
 		{"press", args{"map": sample.Quay, "active": "", "grip": args{"what": "tiles", "cells": []int{1, 2, 3}, "width": 2, "shape": "box"}, "gesture": args{"way": way(1, 1)}}, "put down"},

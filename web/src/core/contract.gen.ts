@@ -282,32 +282,9 @@ export interface AreaArgs {
 	layer: ID
 }
 
-export interface Entity {
-	id: ID
-	layer: ID
-	kind: string
-	name: string
-	x: number
-	y: number
-	w: number
-	h: number
-	facing: 'up' | 'right' | 'down' | 'left'
-	look: number
-	lookOn: number
-	on: boolean
-	absent?: boolean
-	unseen?: boolean
-	values?: Value[]
-	order?: number
-	locked?: boolean
-	hidden?: boolean
-	group?: string
-	turn?: number
-	tint?: string
-	faint?: number
-	points?: Point[]
-	carrier?: ID
-	variants?: Variant[]
+export interface EntityChange {
+	set: Entity[]
+	gone: ID[]
 }
 
 export interface Swap {
@@ -337,8 +314,57 @@ export interface Head {
 	categories: string[]
 	transitions: string[]
 	sideWords: string[]
-	canUndo: string
-	canRedo: string
+}
+
+export interface HeadChange {
+	project?: Project
+	plan?: PlanLayer[]
+	tilesets?: {
+		set?: TilesetInfo[]
+		gone?: ID[]
+		order?: ID[]
+	}
+	maps?: {
+		set?: MapInfo[]
+		gone?: ID[]
+		order?: ID[]
+	}
+	passages?: {
+		set?: Passage[]
+		gone?: ID[]
+		order?: ID[]
+	}
+	rules?: {
+		set?: ToldRule[]
+		gone?: ID[]
+		order?: ID[]
+	}
+	flags?: {
+		set?: Flag[]
+		gone?: ID[]
+		order?: ID[]
+	}
+	materials?: {
+		set?: MaterialInfo[]
+		gone?: ID[]
+		order?: ID[]
+	}
+	motifs?: {
+		set?: MotifInfo[]
+		gone?: ID[]
+		order?: ID[]
+	}
+	zones?: {
+		set?: Zone[]
+		gone?: ID[]
+		order?: ID[]
+	}
+	kinds?: {
+		set?: Kind[]
+		gone?: ID[]
+		order?: ID[]
+	}
+	wires?: Drawn[]
 }
 
 export interface Step {
@@ -708,20 +734,38 @@ export interface Scatter {
 	apart?: boolean
 }
 
+export interface Entity {
+	id: ID
+	layer: ID
+	kind: string
+	name: string
+	x: number
+	y: number
+	w: number
+	h: number
+	facing: 'up' | 'right' | 'down' | 'left'
+	look: number
+	lookOn: number
+	on: boolean
+	absent?: boolean
+	unseen?: boolean
+	values?: Value[]
+	order?: number
+	locked?: boolean
+	hidden?: boolean
+	group?: string
+	turn?: number
+	tint?: string
+	faint?: number
+	points?: Point[]
+	carrier?: ID
+	variants?: Variant[]
+}
+
 export interface Span {
 	y: number
 	x0: number
 	x1: number
-}
-
-export interface Value {
-	name: string
-	value: string
-}
-
-export interface Variant {
-	look: number
-	odds: number
 }
 
 export interface Project {
@@ -873,6 +917,11 @@ export interface Frame {
 	ms: number
 }
 
+export interface Value {
+	name: string
+	value: string
+}
+
 export interface DrawnLook {
 	id: ID
 	look: number
@@ -931,6 +980,11 @@ export interface ChunkAt {
 	layer: ID
 	cx: number
 	cy: number
+}
+
+export interface Variant {
+	look: number
+	odds: number
 }
 
 export interface Size {
@@ -1064,7 +1118,7 @@ export interface Methods {
 		id: ID
 	}; answer: Outcome }
 	emptyArea: { args: AreaArgs; answer: AreaOutcome }
-	entities: { args: MapArgs; answer: Entity[] }
+	entityChange: { args: MapArgs; answer: EntityChange }
 	exchange: { args: {
 		map: ID
 		in: string
@@ -1082,6 +1136,7 @@ export interface Methods {
 		id: ID
 	}; answer: Outcome }
 	head: { args: None; answer: Head }
+	headChange: { args: None; answer: HeadChange }
 	history: { args: {
 		undo: Step[] | null
 		redo: Step[] | null

@@ -5,6 +5,7 @@ import { ask, greet, read, Refused, send } from '../live/http'
 import { hold, Kept, type KeptEdit } from '../live/kept'
 import type { Notices } from '../frame/notices.svelte'
 import { SvelteMap } from 'svelte/reactivity'
+import { brought } from './listed'
 
 /** Edits larger than this go by POST instead of over the socket. */
 const largestSocketEdit = 256 << 10
@@ -46,6 +47,8 @@ export class Project {
 	readonly onChunks = new Set<(chunks: ChunkAt[]) => void>()
 
 	private outbox = new Map<string, { mark: Mark; text: string }>()
+	/** The entities of maps that were asked for, by id; a list is made of them when one is wanted. */
+	private entityStores = new Map<ID, Map<ID, Entity>>()
 	private entityLists = new Map<ID, Entity[]>()
 	private connection?: Connection
 	private seq = 0
@@ -73,7 +76,9 @@ export class Project {
 		if (answer.headers.get('X-Azzel-Broken'))
 			p.lost = decodeURIComponent((answer.headers.get('X-Azzel-Lost') ?? '').replaceAll('+', ' ')).split('\n')
 		core.open(new Uint8Array(await answer.arrayBuffer()), seq, session.person, client)
-		core.call('history', await read<Args<'history'>>(`/api/projects/${id}/history/${seq}`))
+		const past = core.call('history', await read<Args<'history'>>(`/api/projects/${id}/history/${seq}`))
+		p.canUndo = past.canUndo
+		p.canRedo = past.canRedo
 		if (!p.lost) await p.adopt()
 		p.refreshHead()
 		p.waiting = p.outbox.size
@@ -219,25 +224,37 @@ export class Project {
 		void this.entityTurn
 		let list = this.entityLists.get(map)
 		if (!list) {
-			try {
-				list = this.core.call('entities', { map }) ?? []
-				// drawn in their order, and by id
-				list.sort((a, b) => (a.order ?? 0) - (b.order ?? 0))
-			} catch {
-				list = []
-			}
+			// drawn in their order, and by id
+			list = [...this.entityStore(map).values()].sort(
+				(a, b) => (a.order ?? 0) - (b.order ?? 0) || (a.id < b.id ? -1 : 1),
+			)
 			this.entityLists.set(map, list)
 		}
 		return list
 	}
 
-	private byId = new WeakMap<Entity[], Map<ID, Entity>>()
+	private entityStore(map: ID): Map<ID, Entity> {
+		let store = this.entityStores.get(map)
+		if (!store) {
+			this.entityStores.set(map, (store = new Map()))
+			this.readEntities(map, store)
+		}
+		return store
+	}
+
+	private readEntities(map: ID, store: Map<ID, Entity>) {
+		try {
+			const { set, gone } = this.core.call('entityChange', { map })
+			for (const id of gone) store.delete(id)
+			for (const e of set) store.set(e.id, e)
+		} catch {
+			this.entityStores.delete(map) // the map is gone
+		}
+	}
 
 	entity(map: ID, id: ID): Entity | undefined {
-		const list = this.entities(map)
-		let by = this.byId.get(list)
-		if (!by) this.byId.set(list, (by = new Map(list.map((e) => [e.id, e]))))
-		return by.get(id)
+		void this.entityTurn
+		return this.entityStore(map).get(id)
 	}
 
 	// changing
@@ -385,7 +402,11 @@ export class Project {
 
 	private take(outcome: Outcome) {
 		const { head, entities, chunks } = outcome.change
-		for (const map of entities ?? []) this.entityLists.delete(map)
+		for (const map of entities ?? []) {
+			this.entityLists.delete(map)
+			const store = this.entityStores.get(map)
+			if (store) this.readEntities(map, store)
+		}
 		if (head || entities?.length) this.refreshHead()
 		if (entities?.length) this.entityTurn++
 		if (chunks?.length) for (const told of this.onChunks) told(chunks)
@@ -395,10 +416,30 @@ export class Project {
 		this.turn++
 	}
 
+	/** Reads the whole head the first time, and then what differs in it. */
 	private refreshHead() {
-		this.head = this.core.call('head')
-		this.canUndo = this.head.canUndo
-		this.canRedo = this.head.canRedo
+		if (!this.head) {
+			this.head = this.core.call('head')
+			return
+		}
+		const c = this.core.call('headChange')
+		if (!Object.keys(c).length) return
+		const h = this.head
+		this.head = {
+			...h,
+			project: c.project ?? h.project,
+			plan: c.plan ?? h.plan,
+			wires: c.wires ?? h.wires,
+			tilesets: brought(h.tilesets, c.tilesets),
+			maps: brought(h.maps, c.maps),
+			passages: brought(h.passages, c.passages),
+			rules: brought(h.rules, c.rules),
+			flags: brought(h.flags, c.flags),
+			materials: brought(h.materials, c.materials),
+			motifs: brought(h.motifs, c.motifs),
+			zones: brought(h.zones, c.zones),
+			kinds: brought(h.kinds, c.kinds),
+		}
 	}
 
 	pointAt(map: ID, x: number, y: number) {

@@ -1,0 +1,160 @@
+package session
+
+import (
+	"azzel/core/author"
+	"azzel/core/document"
+	"azzel/core/rules"
+	"slices"
+)
+
+// Listed is what differs in a list of objects from what was told before.
+type Listed[T any] struct {
+	// Set are those that are new or differ.
+	Set  []T           `json:"set,omitempty"`
+	Gone []document.ID `json:"gone,omitempty"`
+	// Order is the ids of all, where they do not stand as before and some are left.
+	Order []document.ID `json:"order,omitempty"`
+}
+
+// HeadChange is what differs in the head from what was told before; what is left
+// out is as it was. What never changes is told by the head alone.
+type HeadChange struct {
+	Project   *document.Project          `json:"project,omitempty"`
+	Plan      []document.PlanLayer       `json:"plan,omitempty"`
+	Tilesets  *Listed[TilesetInfo]       `json:"tilesets,omitempty"`
+	Maps      *Listed[MapInfo]           `json:"maps,omitempty"`
+	Passages  *Listed[*document.Passage] `json:"passages,omitempty"`
+	Rules     *Listed[ToldRule]          `json:"rules,omitempty"`
+	Flags     *Listed[*document.Flag]    `json:"flags,omitempty"`
+	Materials *Listed[MaterialInfo]      `json:"materials,omitempty"`
+	Motifs    *Listed[MotifInfo]         `json:"motifs,omitempty"`
+	Zones     *Listed[*document.Zone]    `json:"zones,omitempty"`
+	Kinds     *Listed[*document.Kind]    `json:"kinds,omitempty"`
+	Wires     *[]author.Drawn            `json:"wires,omitempty"`
+}
+
+// told is what the interface knows of the head.
+type told struct {
+	project   *document.Project
+	tilesets  list[*document.Tileset, TilesetInfo]
+	maps      list[*document.Map, MapInfo]
+	passages  list[*document.Passage, *document.Passage]
+	rules     list[*document.Rule, ToldRule]
+	flags     list[*document.Flag, *document.Flag]
+	materials list[*document.Material, MaterialInfo]
+	motifs    list[*document.Motif, MotifInfo]
+	zones     list[*document.Zone, *document.Zone]
+	kinds     list[*document.Kind, *document.Kind]
+	wires     []author.Drawn
+	// entities are those of the maps whose entities were asked for.
+	entities map[document.ID]document.Table[document.Entity]
+}
+
+// list is one list as the interface knows it: of each object what it was told from
+// and what was told.
+type list[S comparable, T any] struct {
+	order []document.ID
+	known map[document.ID]tellings[S, T]
+}
+
+type tellings[S comparable, T any] struct {
+	of   S
+	told T
+}
+
+// tell gives what differs in the list now, nil when nothing does. An object that
+// is still the same is not told again; of another, same decides.
+func (l *list[S, T]) tell(now []S, id func(S) document.ID, again bool, tell func(S) T, same func(old S, was T, now S, is T) bool) *Listed[T] {
+	var out Listed[T]
+	order := make([]document.ID, len(now))
+	known := make(map[document.ID]tellings[S, T], len(now))
+	for i, o := range now {
+		order[i] = id(o)
+		old, ok := l.known[order[i]]
+		if ok && old.of == o && !again {
+			known[order[i]] = old
+			continue
+		}
+		is := tell(o)
+		known[order[i]] = tellings[S, T]{o, is}
+		if !ok || !same(old.of, old.told, o, is) {
+			out.Set = append(out.Set, is)
+		}
+	}
+	for _, id := range l.order {
+		if _, ok := known[id]; !ok {
+			out.Gone = append(out.Gone, id)
+		}
+	}
+	if !slices.Equal(order, l.order) {
+		out.Order = order
+	}
+	l.order, l.known = order, known
+	if len(out.Set)+len(out.Gone)+len(out.Order) == 0 {
+		return nil
+	}
+	return &out
+}
+
+// never is for objects of which another one is always told.
+func never[S, T any](S, T, S, T) bool { return false }
+
+func itself[T any](o T) T { return o }
+
+// headChange tells what differs in the head from what was told before.
+func (s *Session) headChange(none) (HeadChange, error) {
+	d, t := s.doc(), &s.told
+	var c HeadChange
+	settings := t.project != d.Project
+	if settings {
+		t.project, c.Project, c.Plan = d.Project, d.Project, d.Project.LayerPlan()
+	}
+	c.Tilesets = t.tilesets.tell(d.TilesetsInOrder(), func(o *document.Tileset) document.ID { return o.ID }, false, tilesetInfo, never)
+	c.Maps = t.maps.tell(d.MapsInOrder(), func(o *document.Map) document.ID { return o.ID }, settings,
+		func(m *document.Map) MapInfo { return mapInfo(d, m) },
+		func(old *document.Map, was MapInfo, now *document.Map, is MapInfo) bool {
+			return was.Background == is.Background && (old == now || document.SameFields(old, now) && document.SameLayers(old, now))
+		})
+	c.Passages = t.passages.tell(d.Passages.All(), func(o *document.Passage) document.ID { return o.ID }, false, itself, never)
+	// a rule's sentence names things, which may be called otherwise now
+	c.Rules = t.rules.tell(d.RulesInOrder(), func(o *document.Rule) document.ID { return o.ID }, true,
+		func(r *document.Rule) ToldRule { return ToldRule{r, rules.Sentence(d, r)} },
+		func(old *document.Rule, was ToldRule, now *document.Rule, is ToldRule) bool {
+			return old == now && slices.Equal(was.Sentence, is.Sentence)
+		})
+	c.Flags = t.flags.tell(d.Flags.All(), func(o *document.Flag) document.ID { return o.ID }, false, itself, never)
+	c.Materials = t.materials.tell(d.MaterialsInOrder(), func(o *document.Material) document.ID { return o.ID }, false, s.materialOf, never)
+	c.Motifs = t.motifs.tell(d.MotifsInOrder(), func(o *document.Motif) document.ID { return o.ID }, false, motifInfo, never)
+	c.Zones = t.zones.tell(d.ZonesInOrder(), func(o *document.Zone) document.ID { return o.ID }, false, itself, never)
+	c.Kinds = t.kinds.tell(d.KindsInOrder(), func(o *document.Kind) document.ID { return o.ID }, false, itself, never)
+	if wires := author.Wires(d); !slices.Equal(wires, t.wires) {
+		t.wires = wires
+		all := append([]author.Drawn{}, wires...)
+		c.Wires = &all
+	}
+	return c, nil
+}
+
+// EntityChange is what differs among the entities of a map from what was told before.
+type EntityChange struct {
+	Set  []*document.Entity `json:"set"`
+	Gone []document.ID      `json:"gone"`
+}
+
+// entityChange tells what differs among the entities of a map from what was told
+// before; all of them the first time.
+func (s *Session) entityChange(a mapArgs) (zero EntityChange, err error) {
+	m, err := s.mapOf(a.Map)
+	if err != nil {
+		delete(s.told.entities, a.Map)
+		return zero, err
+	}
+	if s.told.entities == nil {
+		s.told.entities = map[document.ID]document.Table[document.Entity]{}
+	}
+	out := EntityChange{Set: []*document.Entity{}, Gone: []document.ID{}}
+	s.told.entities[a.Map].Differs(m.Entities, func(e *document.Entity) { out.Set = append(out.Set, e) },
+		func(e *document.Entity) { out.Gone = append(out.Gone, e.ID) })
+	s.told.entities[a.Map] = m.Entities
+	return out, nil
+}
