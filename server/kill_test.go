@@ -3,20 +3,30 @@ package server_test
 import (
 	"azzel/core/document"
 	"azzel/core/edit"
+	"azzel/core/replica"
 	"azzel/core/sample"
+	"azzel/server"
 	"azzel/store"
 	"azzel/store/cluster"
 	"bufio"
 	"encoding/json"
 	"fmt"
+	"math/rand/v2"
 	"net"
+	"net/http"
+	"net/url"
 	"os"
 	"os/exec"
 	"path/filepath"
+	"strconv"
 	"strings"
+	"sync"
+	"sync/atomic"
 	"syscall"
 	"testing"
 	"time"
+
+	"github.com/fasthttp/websocket"
 )
 
 // process is the built server, run as a process of its own so that it can be killed.
@@ -41,8 +51,106 @@ func process(t *testing.T, binary, dsn, listen string) *exec.Cmd {
 	return cmd
 }
 
-// The server and then the database are killed with -9 while edits come in:
-// nothing acknowledged is missing, nothing kept is lost, nothing is stored twice.
+// page is a designer's page outside a browser: a replica, a socket that is opened
+// anew whenever it breaks, and what is not confirmed yet.
+type page struct {
+	base   string
+	client *http.Client
+	born   string
+	last   edit.Mark
+	*replica.Replica
+	// confirmed counts this page's own edits that came back.
+	confirmed int
+}
+
+func (p *page) connect() (*websocket.Conn, error) {
+	at, err := url.Parse(p.base)
+	if err != nil {
+		return nil, err
+	}
+	answer, err := p.client.Get(p.base + "/api/session")
+	if err != nil {
+		return nil, err
+	}
+	_ = answer.Body.Close()
+	header := http.Header{"Origin": {p.base}}
+	for _, c := range p.client.Jar.Cookies(at) {
+		header.Add("Cookie", c.Name+"="+c.Value)
+	}
+	conn, _, err := websocket.DefaultDialer.Dial("ws://"+at.Host+"/live/"+project, header)
+	if err != nil {
+		return nil, err
+	}
+	err = conn.WriteJSON(map[string]any{"t": "hello", "format": server.Format, "client": p.Client, "since": p.Seq, "born": p.born, "last": p.last})
+	for _, e := range p.Pending() {
+		if err == nil {
+			err = conn.WriteJSON(map[string]any{"t": "edit", "edit": json.RawMessage(edit.JSON(e))})
+		}
+	}
+	return conn, err
+}
+
+// session works on one connection until it breaks: it goes on making edits while
+// more is true, and ends without an error once everything is confirmed.
+func (p *page) session(r *rand.Rand, more func() bool, confirmed *atomic.Int64) error {
+	conn, err := p.connect()
+	if err != nil {
+		return err
+	}
+	defer conn.Close()
+	for {
+		going := more()
+		if !going && len(p.Pending()) == 0 {
+			return nil
+		}
+		for going && len(p.Pending()) < 6 {
+			e, _, err := p.Make(sample.Primitives(r, p.Current), edit.Label{Text: "x"})
+			if err != nil {
+				continue // nothing of it could be done here
+			}
+			if err := conn.WriteJSON(map[string]any{"t": "edit", "edit": json.RawMessage(edit.JSON(e))}); err != nil {
+				return err
+			}
+		}
+		_ = conn.SetReadDeadline(time.Now().Add(10 * time.Second))
+		var m heard
+		if err := conn.ReadJSON(&m); err != nil {
+			return err
+		}
+		switch m.T {
+		case "rows":
+			before := len(p.Pending())
+			if _, err := p.Receive(m.Rows); err != nil {
+				return fmt.Errorf("parted for good: %w", err)
+			}
+			p.last = m.Rows[len(m.Rows)-1].Mark
+			p.confirmed += before - len(p.Pending())
+			confirmed.Add(int64(before - len(p.Pending())))
+		case "refused":
+			p.Refuse(m.Mark)
+		case "parted", "stale", "sorry":
+			return fmt.Errorf("the server said %q: %s", m.T, m.Why)
+		}
+	}
+}
+
+// kills is how often server or database are killed: 20 times in the normal run, as
+// often as “./azzel soak” says in that.
+func kills(t *testing.T) int {
+	text := os.Getenv("AZZEL_KILLS")
+	if text == "" {
+		return 20
+	}
+	n, err := strconv.Atoi(text)
+	if err != nil {
+		t.Fatalf("AZZEL_KILLS is %q", text)
+	}
+	return n
+}
+
+// Server and database are killed with -9 at random moments while three designers
+// work: nothing acknowledged is missing, nothing kept is lost, nothing is stored
+// twice, all pages end with the same, and so does the log replayed from nothing.
 func TestKilledInTheMiddle(t *testing.T) {
 	dir, err := os.MkdirTemp("/var/tmp", "azzel-test-")
 	if err != nil {
@@ -65,7 +173,9 @@ func TestKilledInTheMiddle(t *testing.T) {
 	t.Cleanup(func() { _ = d.store.Close() })
 	owner, _, err := d.store.NewPerson(ctx, "Owner")
 	d.must(err)
-	_, err = d.store.NewProject(ctx, project, sample.World(), owner.ID)
+	made, err := d.store.NewProject(ctx, project, sample.World(), owner.ID)
+	d.must(err)
+	born, err := d.store.Project(ctx, made.ID)
 	d.must(err)
 	binary := filepath.Join(t.TempDir(), "azzel")
 	if out, err := exec.Command("go", "build", "-o", binary, "azzel/cmd/azzel").CombinedOutput(); err != nil {
@@ -77,103 +187,114 @@ func TestKilledInTheMiddle(t *testing.T) {
 	d.must(l.Close())
 	d.base = "http://" + listen
 
-	const client = document.ID("clientclient")
-	number, acknowledged := int64(0), map[int64]bool{}
-	raw := func(n int64) json.RawMessage {
-		return someEdit(client, n, edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Pearl}, "x", int(n)))
-	}
-	// work sends what is not acknowledged and goes on until the socket breaks
-	work := func(kill func(), after int) {
-		t.Helper()
-		k := d.dialAs(client, 0)
-		for n := int64(1); n <= number; n++ {
-			if !acknowledged[n] {
-				k.say(map[string]any{"t": "edit", "edit": raw(n)})
-			}
-		}
-		heardOf := 0
-		for {
-			for range 5 {
-				number++
-				if k.conn.WriteJSON(map[string]any{"t": "edit", "edit": raw(number)}) != nil {
-					break
-				}
-			}
-			m, err := k.next()
-			if err != nil {
-				return
-			}
-			for _, row := range m.Rows {
-				if row.Mark.Client == client && !acknowledged[row.Mark.Number] {
-					acknowledged[row.Mark.Number] = true
-					heardOf++
-				}
-			}
-			if kill != nil && heardOf >= after {
-				kill()
-				kill = nil
-			}
-			if number > 4000 {
-				t.Fatal("the socket did not break")
-			}
-		}
-	}
 	server := process(t, binary, d.dsn, listen)
-	work(func() { d.must(server.Process.Kill()) }, 60)
-	_ = server.Wait()
-	killed := len(acknowledged)
+	var confirmed atomic.Int64
+	var done atomic.Bool
+	var work sync.WaitGroup
+	var pages []*page
+	for i := range 3 {
+		id := document.ID(fmt.Sprintf("client%c22222", 'a'+i))
+		p := &page{base: d.base, client: browser(t), born: born.Born, Replica: replica.New(id, id, sample.World(), 0)}
+		pages = append(pages, p)
+		work.Go(func() {
+			r := rand.New(rand.NewPCG(uint64(i), 11))
+			for end := time.Now().Add(time.Hour); time.Now().Before(end); {
+				err := p.session(r, func() bool { return !done.Load() }, &confirmed)
+				if err == nil {
+					return
+				}
+				if strings.Contains(err.Error(), "parted") || strings.Contains(err.Error(), "said") {
+					t.Errorf("page %d: %v", i, err)
+					return
+				}
+			}
+		})
+	}
+	r := rand.New(rand.NewPCG(7, 20))
+	wait := func(edits int64) {
+		t.Helper()
+		within(t, 60*time.Second, func() bool { return confirmed.Load() >= edits || t.Failed() })
+	}
+	for range kills(t) {
+		wait(confirmed.Load() + 1 + r.Int64N(40))
+		if r.IntN(2) == 0 {
+			d.must(server.Process.Kill())
+			_ = server.Wait()
+			server = process(t, binary, d.dsn, listen)
+		} else {
+			c.Kill()
+			d.must(c.Restart())
+		}
+	}
+	wait(confirmed.Load() + 20)
+	done.Store(true)
+	work.Wait()
 
-	server = process(t, binary, d.dsn, listen)
-	work(func() { c.Kill() }, 60)
-	d.must(c.Restart())
 	d.must(d.store.Ready(ctx))
-
-	// the same server process goes on with the database that is back; like the
-	// page, connect until it answers
-	for end := time.Now().Add(20 * time.Second); ; {
-		conn, _, err := d.connect(d.base)
-		if err == nil {
-			_ = conn.Close()
+	rows := map[edit.Mark]int{}
+	replayed := sample.World()
+	for seq := int64(0); ; {
+		some, err := d.store.Rows(ctx, project, seq, 500)
+		d.must(err)
+		if len(some) == 0 {
 			break
 		}
-		if time.Now().After(end) {
-			t.Fatalf("the server did not go on: %v", err)
+		for _, row := range some {
+			if row.Seq != seq+1 {
+				t.Fatalf("edit %d comes after edit %d", row.Seq, seq)
+			}
+			seq = row.Seq
+			e, err := edit.Read(row.Edit)
+			d.must(err)
+			rows[e.Mark]++
+			replayed = edit.Apply(replayed, e).Doc
 		}
 	}
-	k := d.dialAs(client, 0)
-	for n := int64(1); n <= number; n++ {
-		k.say(map[string]any{"t": "edit", "edit": raw(n)}) // all of them again: repeats are known
-	}
-	stored := map[int64]int{}
-	for len(stored) < int(number) {
-		for _, row := range k.hear("rows").Rows {
-			stored[row.Mark.Number]++
+	own := 0
+	for i, p := range pages {
+		own += p.confirmed
+		for n := range p.confirmed {
+			if rows[edit.Mark{Client: p.Client, Number: int64(n + 1)}] > 1 {
+				t.Errorf("page %d: edit %d is stored more than once", i, n+1)
+			}
 		}
 	}
-	rows, err := d.store.Rows(ctx, project, 0, 100_000)
+	if own != len(rows) || own < kills(t) {
+		t.Errorf("%d edits were acknowledged, %d are stored", own, len(rows))
+	}
+	log := store.NewLog(d.store)
+	t.Cleanup(log.Close)
+	doc, seq, err := log.State(ctx, project)
 	d.must(err)
-	count := map[string]int{}
-	for _, row := range rows {
-		count[fmt.Sprint(row.Client, row.Number)]++
+	if doc.Hash() != replayed.Hash() {
+		t.Error("the log replayed from nothing gives another project than is opened")
 	}
-	if len(count) != int(number) || len(rows) != int(number) {
-		t.Errorf("%d edits were made, the log has %d rows of %d edits", number, len(rows), len(count))
-	}
-	for n := range acknowledged {
-		if count[fmt.Sprint(client, n)] != 1 {
-			t.Errorf("edit %d was acknowledged and is stored %d times", n, count[fmt.Sprint(client, n)])
+	for i, p := range pages {
+		// the last rows of the others may not have come before it ended
+		for p.Seq < seq {
+			some, err := d.store.Rows(ctx, project, p.Seq, 500)
+			d.must(err)
+			for _, row := range some {
+				e, err := edit.Read(row.Edit)
+				d.must(err)
+				_, err = p.Receive([]replica.Row{{Seq: row.Seq, Person: document.ID(row.PersonID), Mark: e.Mark, Edit: e}})
+				d.must(err)
+			}
 		}
-	}
-	if killed < 60 || len(acknowledged) <= killed {
-		t.Errorf("%d were acknowledged before the server was killed, %d in all", killed, len(acknowledged))
+		if p.Confirmed.Hash() != replayed.Hash() || p.Current.Hash() != replayed.Hash() {
+			t.Errorf("page %d ends with another project than is stored", i)
+		}
 	}
 	d.must(server.Process.Signal(syscall.SIGINT))
-	ended := make(chan error, 1)
-	go func() { ended <- server.Wait() }()
-	select {
-	case err := <-ended:
-		d.must(err)
-	case <-time.After(20 * time.Second):
-		t.Error("the server did not stop when told to")
+	d.must(server.Wait())
+}
+
+// within waits until a condition holds.
+func within(t *testing.T, limit time.Duration, condition func() bool) {
+	t.Helper()
+	for end := time.Now().Add(limit); !condition(); time.Sleep(2 * time.Millisecond) { // between two looks
+		if time.Now().After(end) {
+			t.Fatalf("nothing came within %v", limit)
+		}
 	}
 }

@@ -82,10 +82,10 @@
 			<span class="text-saffron">Saving {counted(p.waiting, 'edit')}…</span>
 		{:else if p.saved === 'full'}
 			<CloudOff size={15} class="text-brick" />
-			<span class="font-semibold text-brick" title={p.trouble}>No room: {counted(p.waiting, 'edit')} kept here</span>
+			<span class="font-semibold text-brick" title={p.trouble}>No room: {p.waiting} kept here</span>
 		{:else if p.saved === 'parted'}
 			<CloudOff size={15} class="text-brick" />
-			<span class="font-semibold text-brick">Not this project any more</span>
+			<span class="font-semibold text-brick">Not saved any more</span>
 		{:else if p.saved === 'broken'}
 			<CloudOff size={15} class="text-brick" />
 			<span class="font-semibold text-brick">Only to look at</span>
