@@ -415,14 +415,12 @@ export class Workspace {
 
 	/** Keeps what is selected as a motif. */
 	makeMotif() {
-		const taken = this.project.head.motifs.map((o) => o.name)
-		let n = taken.length + 1
-		while (taken.includes(`Motif ${n}`)) n++
-		const made = this.changeArea('addMotif', { name: `Motif ${n}` })
+		const made = this.changeArea('addMotif', { name: 'Motif 1' })
 		if (!made) return
+		const name = this.project.head.motifs.find((m) => m.id === made.made)?.name
 		this.drawer = 'motifs'
 		this.cabinetOpen = true
-		this.notices.say(`Motif ${n} is in the cabinet: double press renames it.`, 'done')
+		this.notices.say(`${name} is in the cabinet: double press renames it.`, 'done')
 	}
 
 	replaceMotif(id: ID, update: boolean) {
@@ -441,10 +439,7 @@ export class Workspace {
 
 	/** Makes a material of a sort, to be shown on the sheet. */
 	async newMaterial(is: string) {
-		const taken = this.project.head.materials.map((m) => m.name)
-		const base = is[0].toUpperCase() + is.slice(1)
-		let name = base
-		for (let n = 2; taken.includes(name); n++) name = `${base} ${n}`
+		const name = is[0].toUpperCase() + is.slice(1) // one that is taken gets a number
 		try {
 			const number = await send<number>(`/api/projects/${this.project.id}/numbers`, '')
 			const made = this.project.make('addMaterial', { name, number, is, composes: true })
@@ -458,10 +453,7 @@ export class Workspace {
 
 	/** Makes a zone of a sort and takes it into the hand; a map without a layer of zones gets one. */
 	async newZone(is: string) {
-		const taken = this.project.head.zones.map((z) => z.name)
-		const base = is === 'own' ? 'Zone' : is[0].toUpperCase() + is.slice(1)
-		let name = base
-		for (let n = 2; taken.includes(name); n++) name = `${base} ${n}`
+		const name = is === 'own' ? 'Zone' : is[0].toUpperCase() + is.slice(1)
 		try {
 			const number = await send<number>(`/api/projects/${this.project.id}/numbers`, '')
 			this.project.make('addZone', { name, number, is })

@@ -18,9 +18,7 @@
 	}
 
 	function addFlag() {
-		let n = flags.length + 1
-		while (flags.some((f) => f.name === `Flag ${n}`)) n++
-		w.project.try('addFlag', { name: `Flag ${n}` })
+		w.project.try('addFlag', { name: 'Flag 1' })
 	}
 
 	function rename(id: string, input: HTMLInputElement, before: string) {

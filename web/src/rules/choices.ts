@@ -64,10 +64,7 @@ export class RuleChoices {
 	}
 
 	private newFlag(done: (flag: ID) => void) {
-		const names = new Set(this.w.project.head.flags.map((f) => f.name))
-		let n = names.size + 1
-		while (names.has(`Flag ${n}`)) n++
-		const made = this.w.project.try('addFlag', { name: `Flag ${n}` })
+		const made = this.w.project.try('addFlag', { name: 'Flag 1' })
 		if (made?.made) done(made.made)
 	}
 
