@@ -54,11 +54,13 @@ func NewMap(d *document.Document, name string, w, h int) (Change, error) {
 // RemoveMap removes a map and the passages that lead from it or to it.
 func RemoveMap(d *document.Document, m *document.Map) Change {
 	c := changed("Removed map " + m.Name)
-	for _, p := range d.Passages.All() {
-		if p.From.Map == m.ID || p.To.Map == m.ID {
-			c.Do = append(c.Do, edit.Remove(edit.Ref{Type: edit.TypePassage, ID: p.ID}))
+	removed := map[document.ID]bool{}
+	d.References(func(r document.Reference) {
+		if end := r.As == document.AsFrom || r.As == document.AsTo; end && r.To.Lies(m.ID) && !removed[r.By.ID] {
+			removed[r.By.ID] = true
+			c.Do = append(c.Do, edit.Remove(edit.Ref{Type: edit.TypePassage, ID: r.By.ID}))
 		}
-	}
+	})
 	c.Do = append(c.Do, edit.Remove(edit.Ref{Type: edit.TypeMap, ID: m.ID}))
 	return c
 }

@@ -1,8 +1,11 @@
 package document
 
-import "fmt"
+import (
+	"fmt"
+	"slices"
+)
 
-// Use is something that refers to an entity or a map.
+// Use is something that refers to an entity, a map or a flag.
 type Use struct {
 	// What is passage, rule, gate, carrier or setting.
 	What string `json:"what"`
@@ -13,71 +16,87 @@ type Use struct {
 
 // Uses lists what refers to entities of a map, apart from themselves.
 func (d *Document) Uses(m *Map, ids map[ID]bool) []Use {
-	out := []Use{}
-	at := func(where, id ID) bool { return where == m.ID && ids[id] }
-	name := func(id ID) string {
-		if e := m.Entities.Get(id); e != nil {
-			return e.Name
+	at := func(o Object) bool { return o.Type == TypeEntity && o.Map == m.ID && ids[o.ID] }
+	return d.uses(at, at)
+}
+
+// MapUses lists what refers to a map, or to something on it, from elsewhere.
+func (d *Document) MapUses(m *Map) []Use {
+	on := func(o Object) bool { return o.Lies(m.ID) }
+	return d.uses(on, func(by Object) bool {
+		p := d.Passages.Get(by.ID)
+		// what begins on the map goes with it
+		return on(by) || by.Type == TypePassage && p != nil && p.From.Map == m.ID
+	})
+}
+
+// FlagUses lists, for each flag that is used, what asks for it or sets it.
+func (d *Document) FlagUses() map[ID][]Use {
+	out := map[ID][]Use{}
+	d.References(func(r Reference) {
+		if u, ok := d.use(r); ok && r.To.Type == TypeFlag && !slices.Contains(out[r.To.ID], u) {
+			out[r.To.ID] = append(out[r.To.ID], u)
 		}
-		return "something"
-	}
-	for _, p := range d.Passages.All() {
-		from, to := at(p.From.Map, p.From.Entity), at(p.To.Map, p.To.Entity)
-		switch {
-		case from && d.Maps.Get(p.To.Map) != nil:
-			out = append(out, Use{"passage", "", p.ID, fmt.Sprintf("the passage from %s to %s", name(p.From.Entity), d.Maps.Get(p.To.Map).Name)})
-		case to && d.Maps.Get(p.From.Map) != nil:
-			out = append(out, Use{"passage", "", p.ID, fmt.Sprintf("the passage from %s to %s", d.Maps.Get(p.From.Map).Name, name(p.To.Entity))})
-		}
-		for _, g := range p.If {
-			if at(g.Map, g.Entity) {
-				out = append(out, Use{"gate", "", p.ID, fmt.Sprintf("a passage that opens for %s", name(g.Entity))})
-			}
-		}
-	}
-	for _, r := range d.RulesInOrder() {
-		used := at(r.When.Map, r.When.Entity)
-		for _, s := range r.Then {
-			used = used || at(s.Map, s.Entity)
-		}
-		if used {
-			out = append(out, Use{"rule", "", r.ID, "a rule"})
-		}
-	}
-	for _, e := range m.Entities.All() {
-		if ids[e.ID] {
-			continue
-		}
-		if ids[e.Carrier] {
-			out = append(out, Use{"carrier", m.ID, e.ID, fmt.Sprintf("%s, which travels along with %s", e.Name, name(e.Carrier))})
-		}
-		for _, v := range e.Values {
-			if ids[ID(v.Value)] && d.TypeOf(e, v.Name) == PropertyEntity {
-				out = append(out, Use{"setting", m.ID, e.ID, fmt.Sprintf("%s of %s", v.Name, e.Name)})
-			}
-		}
-	}
+	})
 	return out
 }
 
-// MapUses lists what refers to a map or to something on it from elsewhere.
-func (d *Document) MapUses(m *Map) []Use {
+// uses lists, each once, the objects that refer to what to says and that own does not mean.
+func (d *Document) uses(to, own func(Object) bool) []Use {
 	out := []Use{}
-	for _, p := range d.Passages.All() {
-		if p.To.Map == m.ID && p.From.Map != m.ID {
-			if from := d.Maps.Get(p.From.Map); from != nil {
-				out = append(out, Use{"passage", "", p.ID, "a passage from " + from.Name})
-			}
+	seen := map[Use]bool{}
+	d.References(func(r Reference) {
+		if !to(r.To) || own(r.By) {
+			return
 		}
-	}
-	for _, r := range d.RulesInOrder() {
-		used := r.When.Map == m.ID
-		for _, s := range r.Then {
-			used = used || s.Map == m.ID
+		if u, ok := d.use(r); ok && !seen[u] {
+			seen[u] = true
+			out = append(out, u)
 		}
-		if used {
-			out = append(out, Use{"rule", "", r.ID, "a rule"})
-		}
-	}
+	})
 	return out
+}
+
+// name is how an object is called, "something" when it is not there.
+func (d *Document) name(o Object) string {
+	switch o.Type {
+	case TypeEntity:
+		if e := d.Entity(o.Map, o.ID); e != nil {
+			return e.Name
+		}
+	case TypeMap:
+		if m := d.Maps.Get(o.ID); m != nil {
+			return m.Name
+		}
+	case TypeFlag:
+		if f := d.Flags.Get(o.ID); f != nil {
+			return f.Name
+		}
+	}
+	return "something"
+}
+
+func (d *Document) use(r Reference) (Use, bool) {
+	mapOf := func(e End) string { return d.name(Object{Type: TypeMap, ID: e.Map}) }
+	u := Use{Map: r.By.Map, ID: r.By.ID}
+	switch r.As {
+	case AsFrom:
+		u.What, u.Text = "passage", fmt.Sprintf("the passage from %s to %s", d.name(r.To), mapOf(d.Passages.Get(r.By.ID).To))
+	case AsTo:
+		u.What, u.Text = "passage", fmt.Sprintf("the passage from %s to %s", mapOf(d.Passages.Get(r.By.ID).From), d.name(r.To))
+	case AsGate:
+		u.What, u.Text = "gate", fmt.Sprintf("a passage that opens for %s", d.name(r.To))
+		if r.By.Type == TypeMap {
+			u.Map, u.Text = r.By.ID, fmt.Sprintf("a seam that opens for %s", d.name(r.To))
+		}
+	case AsWhen, AsIf, AsThen:
+		u.What, u.Text = "rule", "a rule"
+	case AsCarrier:
+		u.What, u.Text = "carrier", fmt.Sprintf("%s, which travels along with %s", d.name(r.By), d.name(r.To))
+	case AsSetting:
+		u.What, u.Text = "setting", fmt.Sprintf("%s of %s", r.Setting, d.name(r.By))
+	default:
+		return u, false
+	}
+	return u, true
 }

@@ -78,18 +78,18 @@ const (
 
 // Types of object that a Ref can name.
 const (
-	TypeProject  = "project"
-	TypeTileset  = "tileset"
-	TypeMap      = "map"
-	TypeLayer    = "layer"
-	TypeEntity   = "entity"
-	TypePassage  = "passage"
-	TypeRule     = "rule"
-	TypeFlag     = "flag"
-	TypeMotif    = "motif"
-	TypeZone     = "zone"
-	TypeMaterial = "material"
-	TypeKind     = "kind"
+	TypeProject  = document.TypeProject
+	TypeTileset  = document.TypeTileset
+	TypeMap      = document.TypeMap
+	TypeLayer    = document.TypeLayer
+	TypeEntity   = document.TypeEntity
+	TypePassage  = document.TypePassage
+	TypeRule     = document.TypeRule
+	TypeFlag     = document.TypeFlag
+	TypeMotif    = document.TypeMotif
+	TypeZone     = document.TypeZone
+	TypeMaterial = document.TypeMaterial
+	TypeKind     = document.TypeKind
 )
 
 // Ref names an object. Map is given for layers and entities only; the project has no ID.

@@ -9,33 +9,43 @@ import (
 // Removal removes entities together with the passages that begin or end at
 // them; what refers to them otherwise on their map lets go of them.
 func Removal(d *document.Document, m *document.Map, all []*document.Entity) []edit.Primitive {
-	var do []edit.Primitive
-	gone := map[document.ID]bool{}
+	gone := map[document.Object]bool{}
 	for _, e := range all {
-		gone[e.ID] = true
+		gone[document.Object{Type: document.TypeEntity, Map: m.ID, ID: e.ID}] = true
 	}
-	for _, p := range d.Passages.All() {
-		if p.From.Map == m.ID && gone[p.From.Entity] || p.To.Map == m.ID && gone[p.To.Entity] {
-			do = append(do, edit.Remove(edit.Ref{Type: edit.TypePassage, ID: p.ID}))
+	var do []edit.Primitive
+	done := map[edit.Ref]bool{}
+	d.References(func(r document.Reference) {
+		ref := edit.Ref{Type: r.By.Type, Map: r.By.Map, ID: r.By.ID}
+		if !gone[r.To] || gone[r.By] {
+			return
 		}
-	}
-	for _, e := range m.Entities.All() {
-		if gone[e.ID] {
-			continue
-		}
-		ref := edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}
-		if gone[e.Carrier] {
+		switch r.As {
+		case document.AsFrom, document.AsTo:
+			if !done[ref] {
+				do = append(do, edit.Remove(ref))
+			}
+		case document.AsCarrier:
 			do = append(do, edit.Set(ref, "carrier", ""))
+			return
+		case document.AsSetting:
+			if !done[ref] {
+				do = append(do, edit.Set(ref, "values", left(d, m.ID, d.Entity(ref.Map, ref.ID), gone)))
+			}
+		default:
+			return // it says that something is missing
 		}
-		left := slices.DeleteFunc(slices.Clone(e.Values), func(v document.Value) bool {
-			return gone[document.ID(v.Value)] && d.TypeOf(e, v.Name) == document.PropertyEntity
-		})
-		if len(left) < len(e.Values) {
-			do = append(do, edit.Set(ref, "values", left))
-		}
-	}
+		done[ref] = true
+	})
 	for _, e := range all {
 		do = append(do, edit.Remove(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}))
 	}
 	return do
+}
+
+// left are the values of an entity without those that name what goes.
+func left(d *document.Document, m document.ID, e *document.Entity, gone map[document.Object]bool) []document.Value {
+	return slices.DeleteFunc(slices.Clone(e.Values), func(v document.Value) bool {
+		return d.TypeOf(e, v.Name) == document.PropertyEntity && gone[document.Object{Type: document.TypeEntity, Map: m, ID: document.ID(v.Value)}]
+	})
 }

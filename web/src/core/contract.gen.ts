@@ -292,6 +292,13 @@ export interface Swap {
 	to: number
 }
 
+export interface Use {
+	what: 'passage' | 'rule' | 'gate' | 'carrier' | 'setting'
+	map?: ID
+	id: ID
+	text: string
+}
+
 export interface Head {
 	project: Project
 	tilesets: TilesetInfo[]
@@ -409,13 +416,6 @@ export interface Lost {
 	tiles: number[] | null
 	used: number[] | null
 	cells: number
-}
-
-export interface Use {
-	what: 'passage' | 'rule' | 'gate' | 'carrier' | 'setting'
-	map?: ID
-	id: ID
-	text: string
 }
 
 export interface Tile {
@@ -1126,6 +1126,7 @@ export interface Methods {
 		from: ID
 		to: ID
 	}; answer: Outcome }
+	flagUses: { args: None; answer: Record<string, Use[]> }
 	group: { args: {
 		map: ID
 		ids: ID[] | null

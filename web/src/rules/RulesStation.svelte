@@ -2,6 +2,7 @@
 	import Plus from '@lucide/svelte/icons/plus'
 	import Trash2 from '@lucide/svelte/icons/trash-2'
 	import Hint from '../frame/Hint.svelte'
+	import { counted } from '../project/project.svelte'
 	import { workspace } from '../workspace.svelte'
 	import RuleCard from './RuleCard.svelte'
 
@@ -9,8 +10,10 @@
 	const rules = $derived(w.project.head.rules)
 	const flags = $derived(w.project.head.flags)
 	const maps = $derived(w.project.head.maps)
-	const uses = (flag: string) =>
-		rules.filter((r) => r.if?.some((c) => c.flag === flag) || r.then?.some((s) => s.flag === flag)).length
+	const uses = $derived.by(() => {
+		void w.project.turn
+		return w.project.ask('flagUses')
+	})
 
 	function addRule(map: string) {
 		const made = w.project.try('addRule', { when: { on: 'arrive', map, entity: '' } })
@@ -73,7 +76,9 @@
 						onblur={(e) => rename(f.id, e.currentTarget, f.name)}
 						onkeydown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
 					/>
-					<span class="w-14 text-right text-[12px] text-dim">{uses(f.id)} {uses(f.id) === 1 ? 'rule' : 'rules'}</span>
+					<span class="w-14 text-right text-[12px] text-dim" title={uses[f.id]?.map((u) => u.text).join(', ')}
+						>{counted(uses[f.id]?.length ?? 0, 'use')}</span
+					>
 					<Hint
 						label="Delete flag {f.name}"
 						class="button-plain hover:text-brick"

@@ -1,0 +1,131 @@
+package document
+
+// Types of object that something else can name.
+const (
+	TypeProject  = "project"
+	TypeTileset  = "tileset"
+	TypeMap      = "map"
+	TypeLayer    = "layer"
+	TypeEntity   = "entity"
+	TypePassage  = "passage"
+	TypeRule     = "rule"
+	TypeFlag     = "flag"
+	TypeMotif    = "motif"
+	TypeZone     = "zone"
+	TypeMaterial = "material"
+	TypeKind     = "kind"
+)
+
+// Object names an object by its type and id; Map is that of an entity.
+type Object struct {
+	Type string
+	Map  ID
+	ID   ID
+}
+
+// How one object names another.
+const (
+	AsFrom    = "from"    // a passage begins at it
+	AsTo      = "to"      // a passage leads to it
+	AsGate    = "gate"    // a passage or a seam asks for it
+	AsSeam    = "seam"    // a map decides about its seam to it
+	AsWhen    = "when"    // a rule waits for it
+	AsIf      = "if"      // a rule asks for it
+	AsThen    = "then"    // a rule does something with it
+	AsCarrier = "carrier" // an entity travels along with it
+	AsSetting = "setting" // a setting of an entity names it
+	AsKind    = "kind"    // an entity is of it
+	AsPinned  = "pinned"  // the project offers it first
+)
+
+// Reference is one place where an object names another. All of them are told here
+// and nowhere else: what removes, copies, checks and lists goes by it.
+type Reference struct {
+	By Object
+	As string
+	To Object
+	// Setting is the name of the setting, where it is one.
+	Setting string
+}
+
+// References calls f with every reference of the project, in an order that depends
+// on nothing but the project.
+func (d *Document) References(f func(Reference)) {
+	for _, pin := range d.Project.Pins {
+		f(Reference{By: Object{Type: TypeProject}, As: AsPinned, To: Object{Type: TypeKind, ID: pin}})
+	}
+	for _, p := range d.Passages.All() {
+		p.references(f)
+	}
+	for _, r := range d.RulesInOrder() {
+		r.references(f)
+	}
+	for _, m := range d.Maps.All() {
+		by := Object{Type: TypeMap, ID: m.ID}
+		for _, s := range m.Seams {
+			f(Reference{By: by, As: AsSeam, To: Object{Type: TypeMap, ID: s.With}})
+			gateReferences(by, s.If, f)
+		}
+		m.Entities.Each(func(e *Entity) { d.entityReferences(m, e, f) })
+	}
+}
+
+func (p *Passage) references(f func(Reference)) {
+	by := Object{Type: TypePassage, ID: p.ID}
+	f(Reference{By: by, As: AsFrom, To: p.From.object()})
+	f(Reference{By: by, As: AsTo, To: p.To.object()})
+	gateReferences(by, p.If, f)
+}
+
+// object is what an end of a passage names: an entity, or a map by its side.
+func (e End) object() Object {
+	if e.Entity == "" {
+		return Object{Type: TypeMap, ID: e.Map}
+	}
+	return Object{Type: TypeEntity, Map: e.Map, ID: e.Entity}
+}
+
+func gateReferences(by Object, all []Gate, f func(Reference)) {
+	for _, g := range all {
+		to := Object{Type: TypeEntity, Map: g.Map, ID: g.Entity}
+		switch g.Asks {
+		case GateFlag:
+			to = Object{Type: TypeFlag, ID: g.Flag}
+		case GateCount:
+			to = Object{Type: TypeKind, ID: g.Kind}
+		}
+		f(Reference{By: by, As: AsGate, To: to})
+	}
+}
+
+func (r *Rule) references(f func(Reference)) {
+	by := Object{Type: TypeRule, ID: r.ID}
+	f(Reference{By: by, As: AsWhen, To: End{Map: r.When.Map, Entity: r.When.Entity}.object()})
+	for _, c := range r.If {
+		f(Reference{By: by, As: AsIf, To: Object{Type: TypeFlag, ID: c.Flag}})
+	}
+	for _, s := range r.Then {
+		switch s.Do {
+		case DoOpen:
+			f(Reference{By: by, As: AsThen, To: Object{Type: TypeEntity, Map: s.Map, ID: s.Entity}})
+		case DoSet:
+			f(Reference{By: by, As: AsThen, To: Object{Type: TypeFlag, ID: s.Flag}})
+		}
+	}
+}
+
+func (d *Document) entityReferences(m *Map, e *Entity, f func(Reference)) {
+	by := Object{Type: TypeEntity, Map: m.ID, ID: e.ID}
+	f(Reference{By: by, As: AsKind, To: Object{Type: TypeKind, ID: ID(e.Kind)}})
+	if e.Carrier != "" {
+		f(Reference{By: by, As: AsCarrier, To: Object{Type: TypeEntity, Map: m.ID, ID: e.Carrier}})
+	}
+	for _, v := range e.Values {
+		if v.Value != "" && d.TypeOf(e, v.Name) == PropertyEntity {
+			f(Reference{By: by, As: AsSetting, To: Object{Type: TypeEntity, Map: m.ID, ID: ID(v.Value)}, Setting: v.Name})
+		}
+	}
+}
+
+// Lies reports whether an object is a map, or an entity that stands on it.
+func (o Object) Lies(m ID) bool { return o.Type == TypeMap && o.ID == m || o.Map == m && m != "" }
