@@ -51,6 +51,23 @@ func process(t *testing.T, binary, dsn, listen string) *exec.Cmd {
 	return cmd
 }
 
+// built is the server's program, and an address that it can listen on.
+func built(t *testing.T) (binary, listen string) {
+	t.Helper()
+	binary = filepath.Join(t.TempDir(), "azzel")
+	if out, err := exec.Command("go", "build", "-o", binary, "azzel/cmd/azzel").CombinedOutput(); err != nil {
+		t.Fatalf("build: %v\n%s", err, out)
+	}
+	l, err := net.Listen("tcp", "127.0.0.1:0")
+	if err == nil {
+		err = l.Close()
+	}
+	if err != nil {
+		t.Fatal(err)
+	}
+	return binary, l.Addr().String()
+}
+
 // page is a designer's page outside a browser: a replica, a socket that is opened
 // anew whenever it breaks, and what is not confirmed yet.
 type page struct {
@@ -177,14 +194,7 @@ func TestKilledInTheMiddle(t *testing.T) {
 	d.must(err)
 	born, err := d.store.Project(ctx, made.ID)
 	d.must(err)
-	binary := filepath.Join(t.TempDir(), "azzel")
-	if out, err := exec.Command("go", "build", "-o", binary, "azzel/cmd/azzel").CombinedOutput(); err != nil {
-		t.Fatalf("build: %v\n%s", err, out)
-	}
-	l, err := net.Listen("tcp", "127.0.0.1:0")
-	d.must(err)
-	listen := l.Addr().String()
-	d.must(l.Close())
+	binary, listen := built(t)
 	d.base = "http://" + listen
 
 	server := process(t, binary, d.dsn, listen)
