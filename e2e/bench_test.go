@@ -194,7 +194,7 @@ func TestBrowserBench(t *testing.T) {
 	}
 	report("strokes")
 	k.press("Materials")
-	k.press("Sea")
+	k.pressIn("aside li button", "Sea")
 	k.focusMap()
 	for i := range 40 {
 		points := []proto.Point{at(60, 60+float64(i*10))}
