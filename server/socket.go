@@ -189,9 +189,12 @@ func (k *socket) take(project, role string, raw json.RawMessage) {
 	if k.flow.Acquire(k.ctx, size) != nil {
 		return // the page is gone; it keeps the edit
 	}
-	k.mu.Lock()
-	k.sent[e.Mark] = true
-	k.mu.Unlock()
+	if len(e.Do) > 0 {
+		// of one without steps the page needs what the log made of it
+		k.mu.Lock()
+		k.sent[e.Mark] = true
+		k.mu.Unlock()
+	}
 	answer := k.server.log.Append(project, k.person, e)
 	go func() {
 		a := <-answer

@@ -244,6 +244,14 @@ func (q *queue) commit(batch []job) (answers []Answer, head int64, err error) {
 				answers[i].Seq = seq
 				continue
 			}
+			if len(j.edit.Do) == 0 {
+				if j.edit, err = q.filled(tx, j); errors.Is(err, ErrNotFound) {
+					answers[i].Err = Refusal{errors.New("what is to be turned back is not in the log")}
+					continue
+				} else if err != nil {
+					return err
+				}
+			}
 			res := edit.Apply(doc, j.edit)
 			if err := cmp.Or(edit.Verify(j.edit, res), edit.Fits(res)); err != nil {
 				answers[i].Err = Refusal{err}
@@ -279,6 +287,22 @@ func (q *queue) commit(batch []job) (answers []Answer, head int64, err error) {
 	q.doc, q.seq = doc, head
 	q.keepSnapshot()
 	return answers, head, nil
+}
+
+// filled is an undo that was sent without its steps, with the stored inverse of the
+// edit that it names.
+func (q *queue) filled(tx *gorm.DB, j job) (*edit.Edit, error) {
+	var row Row
+	of := j.edit.Label.Of
+	err := tx.Select("revert", "format").Take(&row, "project_id = ? AND client = ? AND number = ? AND person_id = ?", q.project, string(of.Client), of.Number, j.person).Error
+	if err != nil {
+		return nil, found(err)
+	}
+	do, err := edit.ReadSteps(row.Revert, row.Format)
+	if err != nil {
+		return nil, fmt.Errorf("read an inverse: %w", err)
+	}
+	return &edit.Edit{V: edit.Version, Mark: j.edit.Mark, Label: j.edit.Label, Do: do}, nil
 }
 
 // owned finds whether an edit bears the name of a page of the person who sent it.

@@ -38,6 +38,19 @@ type Edit struct {
 	text  []byte
 }
 
+// Sent is the edit as a page sends it. An undo that would be too large, of a large
+// map that was removed, say, is sent without its steps: the log has them as the
+// inverse of the edit that it names.
+func (e *Edit) Sent() []byte {
+	text := e.Text()
+	if len(text) > MaxBytes && e.Label.Of != nil {
+		short := *e
+		short.Do, short.text = []Primitive{}, nil
+		return JSON(&short)
+	}
+	return text
+}
+
 // Text is the edit as JSON in the present format: as it came, where it came so.
 func (e *Edit) Text() []byte {
 	if e.text != nil {
@@ -164,7 +177,7 @@ func (e *Edit) Check() error {
 		return fmt.Errorf("this edit has format %d, wanted %d", e.V, Version)
 	case !e.Client.Valid() || e.Number < 1:
 		return errors.New("this edit does not say who sent it")
-	case len(e.Do) == 0 || len(e.Do) > MaxPrimitives:
+	case len(e.Do) == 0 && e.Label.Kind == Do || len(e.Do) > MaxPrimitives:
 		return fmt.Errorf("an edit has 1 to %d steps", MaxPrimitives)
 	case e.Label.Kind != Do && e.Label.Kind != Undo && e.Label.Kind != Redo:
 		return errors.New("this edit's label has no kind")

@@ -123,6 +123,10 @@ func (r *Replica) Receive(rows []Row) (dropped []string, err error) {
 			return dropped, ErrGap
 		}
 		i := slices.IndexFunc(r.pending, func(p pending) bool { return p.edit.Mark == row.Mark })
+		if i >= 0 && row.Edit != nil {
+			// sent without its steps: the log's are those that count
+			r.pending[i].edit, stale = row.Edit, true
+		}
 		switch {
 		case i == 0 && !stale:
 			res := r.pending[0].result

@@ -144,7 +144,7 @@ func (s *Session) make(do []edit.Primitive, label edit.Label) (Outcome, error) {
 
 func (s *Session) described(before *document.Document, e *edit.Edit, res edit.Result) Outcome {
 	o := s.outcome(before)
-	o.Edit, o.Text, o.Dropped, o.Restored, o.Kept = edit.JSON(e), e.Label.Text, res.Dropped, res.Restored, res.Kept
+	o.Edit, o.Text, o.Dropped, o.Restored, o.Kept = e.Sent(), e.Label.Text, res.Dropped, res.Restored, res.Kept
 	return o
 }
 
