@@ -1,0 +1,66 @@
+package author_test
+
+import (
+	"azzel/core/author"
+	"azzel/core/document"
+	"azzel/core/grid"
+	"azzel/core/sample"
+	"testing"
+)
+
+func TestCopyMapAndCharting(t *testing.T) {
+	d := sample.World()
+	c, err := author.Join(d, author.Way{From: document.End{Map: sample.Quay, Entity: sample.Exit}, To: sample.Quay, At: grid.Point{X: 4, Y: 4}, Facing: document.Right})
+	d = apply(t, d, c, err)
+	c, err = author.CopyMap(d, d.Maps.Get(sample.Quay), "Quay by night", true)
+	copied := apply(t, d, c, err)
+	m := copied.Maps.Get(c.Made)
+	if m == nil || m.Name != "Quay by night" || m.Layers.Len() != 3 || m.Entities.Len() != d.Maps.Get(sample.Quay).Entities.Len() || copied.Passages.Len() != 2 {
+		t.Fatalf("the copy is %+v with %d passages", m, copied.Passages.Len())
+	}
+	for _, p := range copied.Passages.All() {
+		if p.From.Map != p.To.Map {
+			t.Error("a passage within the map leads out of its copy")
+		}
+	}
+	for _, e := range m.Entities.All() {
+		if m.Layers.Get(e.Layer) == nil || d.Entity(sample.Quay, e.ID) != nil {
+			t.Error("the copy shares layers or ids")
+		}
+	}
+	c, err = author.OfferStart(d, d.Maps.Get(sample.Pans))
+	d = apply(t, d, c, err)
+	if e := d.Entity(sample.Pans, c.Made); e == nil || e.Kind != document.KindSpawn || e.X != 160 || e.Y != 96 {
+		t.Errorf("offered %+v", e)
+	}
+	c, err = author.ReorderMaps(d, sample.Pans, 0)
+	d = apply(t, d, c, err)
+	if d.MapsInOrder()[0].ID != sample.Pans {
+		t.Error("the Pans are not first")
+	}
+	c, err = author.PlaceMaps(d, map[document.ID]grid.Point{sample.Pans: {X: 80, Y: 4}}, 24)
+	d = apply(t, d, c, err)
+	if a, b := d.Maps.Get(sample.Quay).Chart, d.Maps.Get(sample.Pans).Chart; a == nil || b == nil || b.Y != a.Y || b.X-a.X != 320 && a.X-b.X != 320 {
+		t.Errorf("placed at %v and %v", a, b)
+	}
+	for name, f := range map[string]func() error{
+		"side": func() error { _, err := author.SetSide(d.Maps.Get(sample.Quay), document.Up, "door"); return err },
+		"far": func() error {
+			_, err := author.PlaceMaps(d, map[document.ID]grid.Point{sample.Pans: {X: 1 << 40}}, 0)
+			return err
+		},
+		"seam": func() error { _, err := author.SetSeam(d, sample.Quay, sample.Quay, true, nil); return err },
+		"gate": func() error {
+			_, err := author.SetSeam(d, sample.Quay, sample.Pans, false, []document.Gate{{Asks: "moon"}})
+			return err
+		},
+		"same": func() error {
+			_, err := author.Join(d, author.Way{From: document.End{Map: sample.Quay, Entity: sample.Exit}, To: sample.Quay, Arrival: sample.Exit, Facing: document.Up})
+			return err
+		},
+	} {
+		if f() == nil {
+			t.Errorf("%s: was done", name)
+		}
+	}
+}

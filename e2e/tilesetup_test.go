@@ -1,0 +1,144 @@
+package e2e
+
+import (
+	"azzel/core/document"
+	"azzel/core/grid"
+	"azzel/core/sample"
+	"fmt"
+	"testing"
+
+	"github.com/go-rod/rod"
+	"github.com/go-rod/rod/lib/input"
+	"github.com/go-rod/rod/lib/proto"
+)
+
+func TestPropertiesOfTilesAndZonesAndOwnParts(t *testing.T) {
+	k := world(t).open()
+	k.pressIn("nav button", "Tilesets")
+	k.pressIn("summary", "Own properties of tiles")
+	k.press("Add a property")
+	k.write("[aria-label='Name of property 1']", "Slip")
+	k.keys(input.Tab)
+	k.see("[aria-label='Name of property 1']", "Slip")
+	must(t, k.find("[aria-label='Type of Slip']", "").Select([]string{"number"}, true, rod.SelectorTypeText))
+	k.stored(func(d *document.Document) error {
+		if p := d.Tilesets.Get(sample.Coast).Properties; len(p) != 1 || p[0].Name != "Slip" || p[0].Type != "number" {
+			return fmt.Errorf("the properties are %+v", p)
+		}
+		return nil
+	})
+	k.click(k.onSheet(128, 12, 8, middleOf))
+	k.write("[aria-label='Slip of the tile']", "much")
+	k.keys(input.Tab)
+	k.notice("Slip is a number")
+	// painted over other tiles, and put back on one
+	must(t, k.find("[aria-label='What else to paint over the sheet']", "").Select([]string{"Slip"}, true, rod.SelectorTypeText))
+	k.write("[aria-label='Slip to paint']", "3")
+	k.keys(input.Tab)
+	k.drag(left, k.onSheet(128, 16, 8, middleOf), k.onSheet(128, 17, 8, middleOf))
+	k.clickWith(k.onSheet(128, 16, 8, middleOf), right)
+	k.clickWith(k.onSheet(128, 17, 8, middleOf), right)
+	k.click(k.onSheet(128, 12, 8, middleOf))
+	k.write("[aria-label='Slip of the tile']", "7")
+	k.keys(input.Tab)
+	values := func(want int) {
+		t.Helper()
+		k.stored(func(d *document.Document) error {
+			n := 0
+			for _, i := range d.Tilesets.Get(sample.Coast).Infos {
+				n += len(i.Values)
+			}
+			if n != want {
+				return fmt.Errorf("%d values differ from their defaults, wanted %d", n, want)
+			}
+			return nil
+		})
+	}
+	values(1)
+	k.press("Put Slip back to its default")
+	values(0)
+	// a solid part by its corners
+	k.pressIn("summary", "Solid in a part of its own")
+	k.write("[aria-label^='Corners of the solid part']", "0,8 16,8 0,16 12,16")
+	k.keys(input.Tab)
+	k.notice("cross")
+	k.write("[aria-label^='Corners of the solid part']", "0,8 16,8 16,16 0,16")
+	k.keys(input.Tab)
+	k.stored(func(d *document.Document) error {
+		for _, i := range d.Tilesets.Get(sample.Coast).Infos {
+			if i.Tile == 12 && i.Part == document.PartOwn && len(i.Own) == 1 && len(i.Own[0]) == 4 {
+				return nil
+			}
+		}
+		return fmt.Errorf("the tiles are set up as %+v", d.Tilesets.Get(sample.Coast).Infos)
+	})
+	// a rectangle is dragged and a corner drawn by its corners, beside what is there
+	must(t, k.find("[data-testid=own-part]", "").ScrollIntoView())
+	box := k.box("[data-testid=own-part]")
+	on := func(x, y float64) proto.Point {
+		return proto.NewPoint(box.X+(box.Width-0.5)*x/16, box.Y+(box.Height-0.5)*y/16)
+	}
+	k.drag(left, on(0, 0), on(4, 4))
+	k.see("[data-testid=own-part][aria-label*='2 outlines']", "")
+	for _, c := range [][2]float64{{8, 0}, {16, 0}, {16, 8}, {12, 8}, {12, 4}, {8, 4}, {8, 0}} {
+		k.click(on(c[0], c[1]))
+	}
+	k.see("[data-testid=own-part][aria-label*='3 outlines']", "")
+	k.stored(func(d *document.Document) error {
+		for _, i := range d.Tilesets.Get(sample.Coast).Infos {
+			if i.Tile == 12 && len(i.Own) == 3 && len(i.Own[2]) == 6 && i.Own[1][2] == (grid.Point{X: 4, Y: 4}) {
+				return nil
+			}
+		}
+		return fmt.Errorf("the tiles are set up as %+v", d.Tilesets.Get(sample.Coast).Infos)
+	})
+	k.press("Take back")
+	k.see("[data-testid=own-part][aria-label*='2 outlines']", "")
+	// a zone has its own as well
+	k.pressIn("nav button", "Map")
+	k.press("Zones")
+	k.press("hazard")
+	k.see("[data-testid=hand]", "zone Hazard")
+	k.pressIn("aside button", "edit")
+	k.pressIn("summary", "Own properties")
+	k.press("Add a property")
+	k.stored(func(d *document.Document) error {
+		if z := d.ZonesInOrder(); len(z) != 1 || len(z[0].Properties) != 1 {
+			return fmt.Errorf("the zones are %+v", z)
+		}
+		return nil
+	})
+	k.keys(input.Escape)
+	// and can be what a tile counts as
+	k.pressIn("nav button", "Tilesets")
+	must(t, k.find("[aria-label='What else to paint over the sheet']", "").Select([]string{"zone"}, true, rod.SelectorTypeText))
+	k.see("[aria-label='Zone to paint']", "Hazard")
+	k.press("paint it")
+	k.click(k.onSheet(128, 40, 8, middleOf))
+	k.stored(func(d *document.Document) error {
+		for _, i := range d.Tilesets.Get(sample.Coast).Infos {
+			if i.Tile == 40 && i.Zone == d.ZonesInOrder()[0].ID {
+				return nil
+			}
+		}
+		return fmt.Errorf("no tile is of the zone")
+	})
+	k.same()
+}
+
+func TestDecorationIsATilePlacedFreely(t *testing.T) {
+	k := world(t).open()
+	k.holdTile(9)
+	k.keys(input.KeyD)
+	k.see("[data-testid=hand]", "decoration")
+	k.click(k.at(5, 5))
+	k.stored(func(d *document.Document) error {
+		all := entities(d, sample.Quay, document.KindDecoration)
+		if len(all) != 1 || all[0].Look.Tile() != 9 {
+			return fmt.Errorf("the decorations are %+v", all)
+		}
+		return nil
+	})
+	k.showsTile(5, 5, 9)
+	k.same()
+}
