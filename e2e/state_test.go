@@ -7,6 +7,7 @@ import (
 	"testing"
 
 	"github.com/go-rod/rod/lib/input"
+	"github.com/go-rod/rod/lib/proto"
 	"github.com/jackc/pgx/v5"
 )
 
@@ -18,6 +19,14 @@ func (r *rig) exec(sql string) {
 	defer conn.Close(ctx)
 	_, err = conn.Exec(ctx, sql)
 	must(r.t, err)
+}
+
+// reloads does something after which the page loads itself anew, and waits for that.
+func (k *tab) reloads(act func()) {
+	k.Helper()
+	loaded := k.page.Timeout(soon).WaitNavigation(proto.PageLifecycleEventNameLoad)
+	act()
+	loaded()
 }
 
 // A page that is open on a project which is made anew meanwhile says so, mixes
@@ -46,7 +55,7 @@ func TestProjectMadeAnewUnderAPage(t *testing.T) {
 	k.click(k.at(6, 4))
 	k.see("[data-testid=notice]", "Nothing can be changed on this page")
 	k.stored(cellsAre(sample.Ground, 3, 3, 0, 4, 4, 0))
-	k.pressIn("[data-testid=state-bar] button", "Open it as it is now")
+	k.reloads(func() { k.pressIn("[data-testid=state-bar] button", "Open it as it is now") })
 	k.see("[data-testid=state-bar]", "2 edits kept in this browser belong to a former state")
 	k.stored(cellsAre(sample.Ground, 3, 3, 0, 4, 4, 0))
 	k.pressIn("[data-testid=state-bar] button", "Do them here")
@@ -99,7 +108,7 @@ func TestUnreadableProjectIsLookedAt(t *testing.T) {
 	within(t, soon, func() error {
 		return want("events", k.eval(`() => document.querySelectorAll('[data-testid=history] li').length`), "5")
 	})
-	must(t, k.page.MustElement("[data-testid=history] li:nth-child(3) button").Click(left, 1))
+	k.reloads(func() { must(t, k.page.MustElement("[data-testid=history] li:nth-child(3) button").Click(left, 1)) })
 	k.saved()
 	k.stored(cellsAre(sample.Ground, 3, 3, 5, 4, 3, 5, 5, 3, 0, 6, 3, 0))
 	k.same()

@@ -193,6 +193,37 @@ func TestPartedPages(t *testing.T) {
 	}
 }
 
+// Pointers are passed on as often as they can be seen, and only where a map may be.
+func TestPointersAreBounded(t *testing.T) {
+	d := newDesk(t)
+	d.do("GET", "/api/session", nil)
+	k := d.dialAs("clientclient", 0)
+	watcher := d.stranger().dialAs("clientother2", 0)
+	watcher.hear("people")
+	k.say(map[string]any{"t": "pointer", "map": sample.Quay, "x": 1 << 30, "y": 0})
+	k.say(map[string]any{"t": "pointer", "map": "../../etc", "x": 1, "y": 1})
+	for i := range 400 {
+		k.say(map[string]any{"t": "pointer", "map": sample.Quay, "x": i, "y": 7})
+	}
+	k.say(map[string]any{"t": "edit", "edit": json.RawMessage(name("clientclient", 1, "After"))})
+	passed := 0
+	for {
+		m, err := watcher.next()
+		d.must(err)
+		if m.T == "rows" {
+			break
+		}
+		if m.T == "pointer" {
+			if passed++; m.Y != 7 || m.X > 400 {
+				t.Errorf("a pointer at %d,%d was passed on", m.X, m.Y)
+			}
+		}
+	}
+	if passed == 0 || passed > 200 {
+		t.Errorf("of 400 pointers at once %d were passed on", passed)
+	}
+}
+
 // While the disk is full nothing is lost and nothing is said to be saved.
 func TestFullDisk(t *testing.T) {
 	d := newDesk(t)
