@@ -43,6 +43,9 @@ type Server struct {
 	hosts []string
 	// decoding is held while a picture is worked on.
 	decoding sync.Mutex
+
+	mu        sync.Mutex
+	listening []*connections
 }
 
 // Option changes how a server is made.
@@ -89,7 +92,11 @@ func (s *Server) tidy(ctx context.Context) {
 
 // Serve answers on a listener until Close.
 func (s *Server) Serve(l net.Listener) error {
-	return s.app.Listener(l, fiber.ListenConfig{DisableStartupMessage: true})
+	open := &connections{Listener: l, open: map[*connection]bool{}}
+	s.mu.Lock()
+	s.listening = append(s.listening, open)
+	s.mu.Unlock()
+	return s.app.Listener(open, fiber.ListenConfig{DisableStartupMessage: true})
 }
 
 // Close stops answering, stores what is on its way, and ends the sockets.
@@ -98,8 +105,13 @@ func (s *Server) Close() error {
 	s.hub.close()
 	s.stop()
 	err := s.app.ShutdownWithTimeout(500 * time.Millisecond)
+	s.mu.Lock()
+	defer s.mu.Unlock()
+	for _, l := range s.listening {
+		l.closeAll()
+	}
 	if errors.Is(err, context.DeadlineExceeded) {
-		return nil // a browser kept an idle connection open; it ends with the process
+		return nil // a browser kept a connection open; it is closed now
 	}
 	return err
 }
