@@ -1,6 +1,9 @@
 package demo
 
-import "azzel/core/document"
+import (
+	"azzel/core/document"
+	"azzel/core/kind"
+)
 
 // brineHouse is the warden's house inside: vats along the wall, a hearth, a bed.
 func brineHouse(s *Sheet) *canvas {
@@ -45,10 +48,10 @@ func brineHouse(s *Sheet) *canvas {
 	c.put(c.things, 12, 11, "crate")
 	c.put(c.things, 3, 11, "heap")
 	c.put(c.ground, 18, 9, "rungs")
-	c.entity(document.KindExit, "Hatch", 18, 9, 1, 1, document.Down)
+	c.entity(kind.Exit, "Hatch", 18, 9, 1, 1, document.Down)
 	c.entity(lanternKind, "Lantern", 14, 4, 1, 1, document.Down)
 	for i, at := range [][2]int{{5, 11}, {21, 11}} {
-		c.entity(document.KindCollectible, []string{"Salt crystal", "Salt crystal 2"}[i], at[0], at[1], 1, 1, document.Down)
+		c.entity(kind.Collectible, []string{"Salt crystal", "Salt crystal 2"}[i], at[0], at[1], 1, 1, document.Down)
 	}
 	return c
 }

@@ -5,6 +5,7 @@ import (
 	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/play"
 	"fmt"
 	"testing"
@@ -19,7 +20,7 @@ func TestProjectIsSound(t *testing.T) {
 	for _, m := range d.Maps.All() {
 		for _, e := range m.Entities.All() {
 			b := e.Box(m)
-			if p := author.CheckPlace(d, m, grid.Point{X: b.X, Y: b.Y}); !p.Free && e.Kind != document.KindSwitch {
+			if p := author.CheckPlace(d, m, grid.Point{X: b.X, Y: b.Y}); !p.Free && e.Kind != kind.Switch {
 				t.Errorf("%s on %s: %s", e.Name, m.Name, p.Reason)
 			}
 		}
@@ -46,7 +47,7 @@ func TestEverythingIsReachable(t *testing.T) {
 	for _, m := range d.Maps.All() {
 		var start grid.Point
 		for _, e := range m.Entities.All() {
-			if e.Kind == document.KindSpawn || e.Kind == document.KindArrival && m.Name != "Quay" {
+			if e.Kind == kind.Spawn || e.Kind == kind.Arrival && m.Name != "Quay" {
 				start = grid.Point{X: e.X / side, Y: e.Y / side}
 			}
 		}

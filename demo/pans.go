@@ -1,6 +1,9 @@
 package demo
 
-import "azzel/core/document"
+import (
+	"azzel/core/document"
+	"azzel/core/kind"
+)
 
 // pans is the field of salt pans between clay dykes, with the first beacon
 // behind a gate.
@@ -71,14 +74,14 @@ func pans(s *Sheet) *canvas {
 	c.put(c.things, 15, 11, "barrel")
 	c.put(c.things, 2, 12, "sign")
 
-	c.entity(document.KindSwitch, "Yard wheel", 21, 8, 1, 1, document.Down)
-	c.entity(document.KindDoor, "Beacon gate", 35, 13, 1, 2, document.Down)
+	c.entity(kind.Switch, "Yard wheel", 21, 8, 1, 1, document.Down)
+	c.entity(kind.Door, "Beacon gate", 35, 13, 1, 2, document.Down)
 	for i, at := range [][2]int{{9, 8}, {31, 21}, {22, 22}, {38, 16}} {
 		name := "Salt crystal"
 		if i > 0 {
 			name = "Salt crystal " + string(rune('1'+i))
 		}
-		c.entity(document.KindCollectible, name, at[0], at[1], 1, 1, document.Down)
+		c.entity(kind.Collectible, name, at[0], at[1], 1, 1, document.Down)
 	}
 	return c
 }

@@ -5,6 +5,8 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
+	"azzel/core/kind"
+	"azzel/core/rules"
 )
 
 // Name is the demo project's.
@@ -39,7 +41,7 @@ func Project(s *Sheet, picture string) *document.Document {
 	for _, set := range []struct {
 		c           *canvas
 		name, value string
-	}{{shaft, document.MapView, document.SeenFromSide}, {shaft, "darkness", "55"}, {b, "darkness", "20"}, {lamp, "camera", "shows all of the map"}} {
+	}{{shaft, kind.MapView, kind.FromSide}, {shaft, "darkness", "55"}, {b, "darkness", "20"}, {lamp, "camera", "whole"}} {
 		c, err := author.SetMapSetting(d, d.Maps.Get(set.c.m.ID), set.name, &set.value)
 		d = do(d, c, err)
 	}
@@ -62,26 +64,27 @@ func Project(s *Sheet, picture string) *document.Document {
 		flags.Do = append(flags.Do, edit.Insert(edit.Ref{Type: edit.TypeFlag, ID: f.ID}, f))
 	}
 	d = do(d, flags, nil)
-	opens := func(c *canvas, door string) document.Step {
+	opens := func(c *canvas, door string) document.RulePart {
 		e := end(c, door)
-		return document.Step{Do: document.DoOpen, Map: e.Map, Entity: e.Entity}
+		return rules.Open(e.Map, e.Entity)
 	}
-	say := func(text string) document.Step { return document.Step{Do: document.DoSay, Text: text} }
-	used := func(c *canvas, name string) document.When {
+	used := func(c *canvas, name string) document.RulePart {
 		e := end(c, name)
-		return document.When{On: document.WhenUse, Map: e.Map, Entity: e.Entity}
+		return rules.Use(e.Map, e.Entity)
+	}
+	once := func(parts ...document.RulePart) document.Rule {
+		r := rules.Of(parts...)
+		r.Once = true
+		return r
 	}
 	for _, r := range []document.Rule{
-		{When: document.When{On: document.WhenArrive, Map: q.m.ID}, Once: true,
-			Then: []document.Step{say("Low tide. Three beacons to light before the water is back.")}},
-		{When: used(q, "Sluice wheel"), If: []document.Condition{{Flag: open}},
-			Then: []document.Step{opens(q, "Pan gate"), {Do: document.DoSet, Flag: open, To: true}, say("Somewhere east a gate grinds open.")}},
-		{When: used(q, "Sluice wheel"), If: []document.Condition{{Flag: open, Is: true}}, Then: []document.Step{say("It will not turn any further.")}},
-		{When: document.When{On: document.WhenTake, Map: q.m.ID, Entity: end(q, "Salt crystal").Entity}, Once: true,
-			Then: []document.Step{{Do: document.DoSet, Flag: crystal, To: true}, say("A clear crystal. The lamp keeper pays for these.")}},
-		{When: document.When{On: document.WhenArrive, Map: p.m.ID}, Once: true, Then: []document.Step{say("The pans. Keep to the dykes when the water comes.")}},
-		{When: document.When{On: document.WhenArrive, Map: b.m.ID}, Once: true, Then: []document.Step{say("The brine house. Warm, and it smells of the sea.")}},
-		{When: used(p, "Yard wheel"), Once: true, Then: []document.Step{opens(p, "Beacon gate"), {Do: document.DoSet, Flag: lit, To: true}, say("The beacon yard stands open.")}},
+		once(rules.Arrive(q.m.ID), rules.Say("Low tide. Three beacons to light before the water is back.")),
+		rules.Of(used(q, "Sluice wheel"), rules.IsNotSet(open), opens(q, "Pan gate"), rules.Set(open), rules.Say("Somewhere east a gate grinds open.")),
+		rules.Of(used(q, "Sluice wheel"), rules.IsSet(open), rules.Say("It will not turn any further.")),
+		once(rules.Take(q.m.ID, end(q, "Salt crystal").Entity), rules.Set(crystal), rules.Say("A clear crystal. The lamp keeper pays for these.")),
+		once(rules.Arrive(p.m.ID), rules.Say("The pans. Keep to the dykes when the water comes.")),
+		once(rules.Arrive(b.m.ID), rules.Say("The brine house. Warm, and it smells of the sea.")),
+		once(used(p, "Yard wheel"), opens(p, "Beacon gate"), rules.Set(lit), rules.Say("The beacon yard stands open.")),
 	} {
 		c, err := author.AddRule(d, r)
 		d = do(d, c, err)

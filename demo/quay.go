@@ -1,6 +1,9 @@
 package demo
 
-import "azzel/core/document"
+import (
+	"azzel/core/document"
+	"azzel/core/kind"
+)
 
 // quay is the landing place: a deck on the sea, the warden's house, a wall with
 // a gate towards the pans.
@@ -76,19 +79,19 @@ func quay(s *Sheet) *canvas {
 	c.put(c.things, 36, 12, "sign")
 	c.put(c.things, 29, 11, "barrel")
 
-	c.entity(document.KindSpawn, "Warden", 21, 11, 1, 1, document.Down)
-	c.entity(document.KindSwitch, "Sluice wheel", 9, 13, 1, 1, document.Down)
-	c.entity(document.KindDoor, "Pan gate", 40, 14, 1, 2, document.Down)
-	c.entity(document.KindExit, "To the brine house", 22, 10, 1, 1, document.Up)
-	c.entity(document.KindExit, "To the pans", 43, 14, 1, 2, document.Right)
+	c.entity(kind.Spawn, "Warden", 21, 11, 1, 1, document.Down)
+	c.entity(kind.Switch, "Sluice wheel", 9, 13, 1, 1, document.Down)
+	c.entity(kind.Door, "Pan gate", 40, 14, 1, 2, document.Down)
+	c.entity(kind.Exit, "To the brine house", 22, 10, 1, 1, document.Up)
+	c.entity(kind.Exit, "To the pans", 43, 14, 1, 2, document.Right)
 	for i, at := range [][2]int{{12, 16}, {3, 15}, {24, 20}, {37, 19}, {36, 4}} {
 		name := "Salt crystal"
 		if i > 0 {
 			name = "Salt crystal " + string(rune('1'+i))
 		}
-		c.entity(document.KindCollectible, name, at[0], at[1], 1, 1, document.Down)
+		c.entity(kind.Collectible, name, at[0], at[1], 1, 1, document.Down)
 	}
-	c.entity(crabKind, "Crab", 13, 20, 1, 1, document.Right).Values = []document.Value{{Name: "range", Value: "2"}}
+	c.entity(crabKind, "Crab", 13, 20, 1, 1, document.Right).Values = []kind.Value{{Key: "range", Value: "2"}}
 	c.entity(crabKind, "Crab 2", 30, 21, 1, 1, document.Left)
 	return c
 }

@@ -3,6 +3,7 @@ package demo
 import (
 	"azzel/core/document"
 	"azzel/core/grid"
+	"azzel/core/kind"
 )
 
 // pumpShaft is seen from the side: gantries over black water, a ladder, a lift.
@@ -54,21 +55,21 @@ func pumpShaft(s *Sheet) *canvas {
 	}
 	c.entity("ladder", "Upper ladder", 5, 7, 1, 7, document.Down)
 	c.entity("ladder", "Lower ladder", 4, 15, 1, 9, document.Down)
-	way := c.entity(document.KindPath, "Way of the lift", 12, 25, 1, 1, document.Down)
+	way := c.entity(kind.Path, "Way of the lift", 12, 25, 1, 1, document.Down)
 	way.Points = []grid.Point{{Y: -4 * side}, {X: 4 * side, Y: -4 * side}}
-	along := []document.Value{{Name: "path", Value: string(way.ID)}}
-	lift := c.entity(document.KindPlatform, "Lift", 12, 25, 2, 1, document.Up)
+	along := []kind.Value{{Key: "path", Value: kind.Of(way.ID)}}
+	lift := c.entity(kind.Platform, "Lift", 12, 25, 2, 1, document.Up)
 	lift.Values = along
 	carrier := lift.ID
 	c.entity("hazard", "Saw", 15, 18, 2, 1, document.Down)
-	c.entity("water", "Sump", 4, 27, 14, 2, document.Down).Values = []document.Value{{Name: "does", Value: "drowns"}}
-	c.entity(document.KindCollectible, "Salt crystal", 17, 8, 1, 1, document.Down)
-	ride := c.entity(document.KindCollectible, "Salt crystal 2", 12, 24, 1, 1, document.Down)
+	c.entity("water", "Sump", 4, 27, 14, 2, document.Down).Values = []kind.Value{{Key: "does", Value: kind.Of("drowns")}}
+	c.entity(kind.Collectible, "Salt crystal", 17, 8, 1, 1, document.Down)
+	ride := c.entity(kind.Collectible, "Salt crystal 2", 12, 24, 1, 1, document.Down)
 	ride.Carrier = carrier
 	c.entity(lanternKind, "Lantern", 3, 3, 1, 1, document.Down)
 	c.entity(lanternKind, "Lantern 2", 18, 16, 1, 1, document.Down)
-	c.entity(document.KindExit, "Up to the lamp", 18, 18, 1, 1, document.Down)
-	c.entity(document.KindExit, "Out by the hatch", 3, 5, 1, 1, document.Down)
+	c.entity(kind.Exit, "Up to the lamp", 18, 18, 1, 1, document.Down)
+	c.entity(kind.Exit, "Out by the hatch", 3, 5, 1, 1, document.Down)
 	c.entity("checkpoint", "Landing", 15, 8, 1, 1, document.Down)
 	return c
 }
@@ -94,7 +95,7 @@ func lampRoom(s *Sheet) *canvas {
 	c.put(c.things, 12, 7, "barrel")
 	c.entity("goal", "The lamp is lit", 7, 5, 2, 1, document.Down)
 	keeper := c.entity(keeperKind, "Lamp keeper", 10, 6, 1, 1, document.Left)
-	keeper.Values = []document.Value{{Name: "says", Value: "You are late, warden. The water is already at the second step. Give me the crystals, and hold the lantern while I trim the wick."}}
+	keeper.Values = []kind.Value{{Key: "says", Value: kind.Of("You are late, warden. The water is already at the second step. Give me the crystals, and hold the lantern while I trim the wick.")}}
 	c.entity(lanternKind, "Lantern", 4, 5, 1, 1, document.Down)
 	c.entity(lanternKind, "Lantern 2", 11, 7, 1, 1, document.Down)
 	return c
@@ -103,24 +104,13 @@ func lampRoom(s *Sheet) *canvas {
 // ownKinds are those of the demo that Azzel does not bring: like a built-in one
 // in everything but look and what is set.
 func ownKinds(s *Sheet) []document.Kind {
-	like := func(id, of, name, tile string) document.Kind {
-		k := document.Kind{}
-		for _, b := range document.Kinds {
-			if string(b.ID) == of {
-				k = b
-			}
-		}
-		k.ID, k.Of, k.Name, k.Look = document.ID(id), k.ID, name, s.Cell(number, tile)
-		k.Settings = append([]document.Setting{}, k.Settings...)
-		return k
+	like := func(id, of, name, tile, help string, tags ...string) document.Kind {
+		return document.Kind{ID: document.ID(id), Of: document.ID(of), Name: name, Look: s.Cell(number, tile), Help: &help, Tags: append([]string{}, tags...), Layers: []string{}}
 	}
-	lantern := like(lanternKind, "light", "Lantern", "lantern")
-	lantern.Help, lantern.Tags = "Burns all night", []string{"lamp"}
-	crab := like(crabKind, "walker", "Shore crab", "crab")
-	crab.Help, crab.Tags = "Goes sideways and pinches", []string{"shore"}
-	keeper := like(keeperKind, document.KindCharacter, "Keeper", "keeper")
-	keeper.Help, keeper.ProjectMost = "The lamp keeper; there is only one", 1
-	return []document.Kind{lantern, crab, keeper}
+	keeper := like(keeperKind, kind.Character, "Keeper", "keeper", "The lamp keeper; there is only one")
+	keeper.ProjectMost = 1
+	return []document.Kind{like(lanternKind, "light", "Lantern", "lantern", "Burns all night", "lamp"),
+		like(crabKind, "walker", "Shore crab", "crab", "Goes sideways and pinches", "shore"), keeper}
 }
 
 // The ids of the demo's own kinds.

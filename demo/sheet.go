@@ -3,6 +3,7 @@ package demo
 import (
 	"azzel/core/cells"
 	"azzel/core/document"
+	"azzel/core/kind"
 	"azzel/core/material"
 	"image"
 	"image/color"
@@ -179,9 +180,9 @@ func (s *Sheet) Hero(number int) document.Hero {
 // Looks gives the tiles of the kinds that the sheet draws.
 func (s *Sheet) Looks(number int) []document.KindLook {
 	return []document.KindLook{
-		{Kind: document.KindCollectible, Look: s.Cell(number, "crystal")},
-		{Kind: document.KindSwitch, Look: s.Cell(number, "wheel"), LookOn: s.Cell(number, "wheel on")},
-		{Kind: document.KindDoor, Look: s.Cell(number, "gate"), LookOn: s.Cell(number, "gate open")},
+		{Kind: kind.Collectible, Look: s.Cell(number, "crystal")},
+		{Kind: kind.Switch, Look: s.Cell(number, "wheel"), LookOn: s.Cell(number, "wheel on")},
+		{Kind: kind.Door, Look: s.Cell(number, "gate"), LookOn: s.Cell(number, "gate open")},
 	}
 }
 

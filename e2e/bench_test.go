@@ -6,6 +6,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/material"
 	"azzel/core/sample"
 	"fmt"
@@ -74,7 +75,7 @@ func TestBrowserBenchEntities(t *testing.T) {
 	d := big()
 	m := *d.Maps.Get(sample.Quay)
 	for i := range document.MaxEntities - m.Entities.Len() {
-		kind := document.Kinds[i%len(document.Kinds)]
+		kind := kind.All[i%len(kind.All)]
 		e := document.Entity{ID: document.NewID(), Layer: sample.Entities, Kind: string(kind.ID), Name: fmt.Sprint(kind.Name, " ", i), Facing: document.Right, X: i % 100 * 80, Y: i / 100 * 80, W: 16, H: 16}
 		m.Entities = m.Entities.With(e.ID, &e)
 	}

@@ -4,6 +4,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/sample"
 	"fmt"
 	"testing"
@@ -28,12 +29,13 @@ func (r *rig) place(e document.Entity) document.ID {
 func offset(p proto.Point, dx, dy float64) proto.Point { return proto.NewPoint(p.X+dx, p.Y+dy) }
 
 func value(d *document.Document, id document.ID, name string) string {
-	return d.Value(d.Entity(sample.Quay, id), name)
+	e := d.Entity(sample.Quay, id)
+	return d.Setting(e, name).Text(d.Value(e, name))
 }
 
 func TestDetailsOfMany(t *testing.T) {
 	r := world(t)
-	crab := r.place(document.Entity{Kind: "walker", Name: "Crab", X: 64, Y: 96, Values: []document.Value{{Name: "speed", Value: "1"}}})
+	crab := r.place(document.Entity{Kind: "walker", Name: "Crab", X: 64, Y: 96, Values: []kind.Value{{Key: "speed", Value: "1"}}})
 	gull := r.place(document.Entity{Kind: "flyer", Name: "Gull", X: 96, Y: 112, Facing: document.Up})
 	k := r.open()
 	k.drag(left, k.at(3, 5), k.at(8, 8))
@@ -104,7 +106,7 @@ func TestHandles(t *testing.T) {
 	r := world(t)
 	crab := r.place(document.Entity{Kind: "walker", Name: "Crab", X: 128, Y: 96})
 	path := r.place(document.Entity{Kind: "path", Name: "Way", X: 64, Y: 128, Points: []grid.Point{{X: 32}}})
-	lift := r.place(document.Entity{Kind: "platform", Name: "Lift", X: 224, Y: 96, W: 32, Values: []document.Value{{Name: "range", Value: "2"}}})
+	lift := r.place(document.Entity{Kind: "platform", Name: "Lift", X: 224, Y: 96, W: 32, Values: []kind.Value{{Key: "range", Value: "2"}}})
 	k := r.open()
 	is := func(what string, condition func(d *document.Document) bool) {
 		t.Helper()
@@ -250,7 +252,7 @@ func TestTextInTheRealMessageBox(t *testing.T) {
 
 func TestHoldTheHero(t *testing.T) {
 	r := world(t)
-	r.append(edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}, "values", []document.Value{{Name: document.MapView, Value: document.SeenFromSide}}))
+	r.append(edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}, "values", []kind.Value{{Key: kind.MapView, Value: kind.Of(kind.FromSide)}}))
 	k := r.open()
 	k.holdKind("Hero")
 	k.move(k.at(5, 10))
@@ -333,7 +335,7 @@ func TestVariantsByOdds(t *testing.T) {
 // Hovering shows in place what something does, stopped by what is in its way.
 func TestHoverShowsWhatItDoes(t *testing.T) {
 	r := world(t)
-	r.place(document.Entity{Kind: "walker", Name: "Crab", X: 128, Y: 96, Values: []document.Value{{Name: "sight", Value: "0"}}})
+	r.place(document.Entity{Kind: "walker", Name: "Crab", X: 128, Y: 96, Values: []kind.Value{{Key: "sight", Value: "0"}}})
 	r.append(paintCell(sample.Quay, sample.Things, 6, 6, sample.Wall))
 	k := r.open()
 	shows := func(want map[int]bool) {

@@ -2,6 +2,7 @@ package e2e
 
 import (
 	"azzel/core/document"
+	"azzel/core/kind"
 	"azzel/core/sample"
 	"fmt"
 	"testing"
@@ -16,7 +17,7 @@ func (k *tab) option(selector, value string) {
 	k.find(selector, "")
 	k.eval(`(s, v) => {
 		const e = [...document.querySelectorAll(s)].find((e) => e.getClientRects().length)
-		e.value = v
+		e.value = ([...e.options ?? []].find((o) => o.text === v) ?? { value: v }).value
 		e.dispatchEvent(new Event('change', { bubbles: true }))
 	}`, selector, value)
 }
@@ -66,8 +67,8 @@ func TestOwnKindFromABuiltInOne(t *testing.T) {
 	k.fill("[aria-label='Name of the kind']", "")
 	k.notice("cannot be empty")
 	k.stored(func(d *document.Document) error {
-		one := d.Kinds.All()[0]
-		if s := one.Setting("pinches"); s == nil || s.Type != document.PropertyYesNo || one.Setting("speed").Default != "1.5" || one.Name != "Shore crab" {
+		one := d.Kind(d.Kinds.All()[0].ID)
+		if s := kind.Keyed(one.Settings, "Setting 8"); s == nil || s.Name != "pinches" || s.Type != kind.YesNo || one.Setting("speed").Default != "1.5" || one.Name != "Shore crab" {
 			return fmt.Errorf("the kind is %+v", one)
 		}
 		return nil
@@ -114,7 +115,7 @@ func TestAKindIsLimitedAndLarger(t *testing.T) {
 	k.label("height", "48")
 	k.label("at most on a map", "2")
 	k.stored(func(d *document.Document) error {
-		if o := d.Kinds.All()[0]; o.W != 32 || o.H != 48 || o.MapMost != 2 {
+		if o := d.Kind(d.Kinds.All()[0].ID); o.W != 32 || o.H != 48 || o.MapMost != 2 {
 			return fmt.Errorf("the crane is %+v", o)
 		}
 		return nil
@@ -151,7 +152,7 @@ func TestKindBesideTheMap(t *testing.T) {
 	k.see("aside[aria-label=Cabinet]", "Lantern")
 	k.fill("[data-testid=kind-beside] [aria-label='Default of radius']", "2")
 	k.stored(func(d *document.Document) error {
-		if all := d.Kinds.All(); len(all) != 1 || all[0].Name != "Lantern" || all[0].Setting("radius").Default != "2" {
+		if all := d.Kinds.All(); len(all) != 1 || all[0].Name != "Lantern" || d.Kind(all[0].ID).Setting("radius").Default != "2" {
 			return fmt.Errorf("the kinds are %+v", all)
 		}
 		return nil

@@ -6,6 +6,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
+	"azzel/core/rules"
 	"azzel/core/sample"
 	"fmt"
 	"testing"
@@ -39,9 +40,8 @@ func joined(t *testing.T) *rig {
 	r.append(sample.Paint(sample.Quay, sample.Things, wall, sample.Wall), sample.Paint(sample.Quay, sample.Things, gap, 0),
 		edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Door}, "y", 80),
 		edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Switch}, "y", 80))
-	r.author(author.AddRule(r.doc(), document.Rule{
-		When: document.When{On: document.WhenUse, Map: sample.Quay, Entity: sample.Switch}, Once: true,
-		Then: []document.Step{{Do: document.DoOpen, Map: sample.Quay, Entity: sample.Door}, {Do: document.DoSay, Text: "The gate grinds open."}}}))
+	r.author(author.AddRule(r.doc(), rules.Of(
+		rules.Use(sample.Quay, sample.Switch), rules.Open(sample.Quay, sample.Door), rules.Say("The gate grinds open."))))
 	return r
 }
 

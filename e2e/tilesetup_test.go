@@ -3,6 +3,7 @@ package e2e
 import (
 	"azzel/core/document"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/sample"
 	"fmt"
 	"testing"
@@ -133,7 +134,7 @@ func TestDecorationIsATilePlacedFreely(t *testing.T) {
 	k.see("[data-testid=hand]", "decoration")
 	k.click(k.at(5, 5))
 	k.stored(func(d *document.Document) error {
-		all := entities(d, sample.Quay, document.KindDecoration)
+		all := entities(d, sample.Quay, kind.Decoration)
 		if len(all) != 1 || all[0].Look.Tile() != 9 {
 			return fmt.Errorf("the decorations are %+v", all)
 		}

@@ -5,6 +5,7 @@
 package main
 
 import (
+	"azzel/core/author"
 	"azzel/core/cells"
 	"azzel/core/chart"
 	"azzel/core/cut"
@@ -12,6 +13,7 @@ import (
 	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/hand"
+	"azzel/core/kind"
 	"azzel/core/material"
 	"azzel/core/play"
 	"azzel/core/session"
@@ -42,28 +44,30 @@ var fixed = map[reflect.Type]string{
 	reflect.TypeFor[edit.Edit]():       "unknown",
 	reflect.TypeFor[edit.Primitive]():  "unknown",
 	reflect.TypeFor[document.Facing](): "Facing",
+	reflect.TypeFor[kind.Datum]():      "unknown",
 }
 
 // words are the fields that hold one of a few words, by type and name.
 var words = map[string][]string{
-	"Layer.kind":      {document.LayerTiles, document.LayerEntities, document.LayerZones, document.LayerPicture, document.LayerGroup},
-	"PlanLayer.kind":  {document.LayerTiles, document.LayerEntities, document.LayerZones, document.LayerPicture, document.LayerGroup},
-	"Map.grid":        {document.GridSquare, document.GridDiamond},
-	"Grip.what":       {hand.Nothing, hand.Tiles, hand.Material, hand.Motif, hand.Zone, hand.Eraser, hand.Entity},
-	"Grip.shape":      {hand.Freehand, hand.Line, hand.Box, hand.Rim, hand.Oval, hand.Fill, hand.Empties},
-	"Mirror.mode":     {"", grid.MirrorLeftRight, grid.MirrorUpDown, grid.MirrorBoth, grid.MirrorQuarters},
-	"Gate.asks":       {document.GateFlag, document.GateItem, document.GateCount},
-	"When.on":         {document.WhenUse, document.WhenTake, document.WhenArrive},
-	"Step.do":         {document.DoOpen, document.DoSet, document.DoSay},
-	"Setting.handle":  {"", document.HandleRound, document.HandleAhead, document.HandleBoth, document.HandleUp},
-	"Material.by":     {material.BySides, material.ByCorners, material.ByBoth},
-	"MaterialWord.by": {material.BySides, material.ByCorners, material.ByBoth},
-	"Trace.is":        {play.TraceWay, play.TraceRing, play.TraceShot, play.TraceTied},
-	"Cover.how":       {material.Has, material.Turns, material.Composes, material.Lacks},
-	"TileInfo.oneWay": {"", string(document.Up), string(document.Right), string(document.Down), string(document.Left)},
-	"End.side":        {string(document.Up), string(document.Right), string(document.Down), string(document.Left)},
-	"Entity.facing":   {string(document.Up), string(document.Right), string(document.Down), string(document.Left)},
-	"Use.what":        {"passage", "rule", "gate", "carrier", "setting"},
+	"Layer.kind":          {document.LayerTiles, document.LayerEntities, document.LayerZones, document.LayerPicture, document.LayerGroup},
+	"PlanLayer.kind":      {document.LayerTiles, document.LayerEntities, document.LayerZones, document.LayerPicture, document.LayerGroup},
+	"Map.grid":            {document.GridSquare, document.GridDiamond},
+	"Grip.what":           {hand.Nothing, hand.Tiles, hand.Material, hand.Motif, hand.Zone, hand.Eraser, hand.Entity},
+	"Grip.shape":          {hand.Freehand, hand.Line, hand.Box, hand.Rim, hand.Oval, hand.Fill, hand.Empties},
+	"Mirror.mode":         {"", grid.MirrorLeftRight, grid.MirrorUpDown, grid.MirrorBoth, grid.MirrorQuarters},
+	"Gate.asks":           {document.GateFlag, document.GateItem, document.GateCount},
+	"Setting.handle":      {"", kind.HandleRound, kind.HandleAhead, kind.HandleBoth, kind.HandleUp},
+	"Detail.handle":       {"", kind.HandleRound, kind.HandleAhead, kind.HandleBoth, kind.HandleUp},
+	"Pull.is":             {author.PullSize, author.PullFacing, author.PullSetting, author.PullPoint, author.PullBetween},
+	"PlainSetting.handle": {"", kind.HandleRound, kind.HandleAhead, kind.HandleBoth, kind.HandleUp},
+	"Material.by":         {material.BySides, material.ByCorners, material.ByBoth},
+	"MaterialWord.by":     {material.BySides, material.ByCorners, material.ByBoth},
+	"Trace.is":            {play.TraceWay, play.TraceRing, play.TraceShot, play.TraceTied},
+	"Cover.how":           {material.Has, material.Turns, material.Composes, material.Lacks},
+	"TileInfo.oneWay":     {"", string(document.Up), string(document.Right), string(document.Down), string(document.Left)},
+	"End.side":            {string(document.Up), string(document.Right), string(document.Down), string(document.Left)},
+	"Entity.facing":       {string(document.Up), string(document.Right), string(document.Down), string(document.Left)},
+	"Use.what":            {"passage", "rule", "gate", "carrier", "setting"},
 }
 
 // extra are types that no method of the core has, but the server answers.
@@ -221,11 +225,14 @@ func (w *writer) field(t reflect.Type, f reflect.StructField, tag, more, indent 
 	// what the session makes for the interface holds lists that are there; what is
 	// stored may hold none
 	maybe := f.Type.Kind() == reflect.Pointer || f.Type.Kind() == reflect.Slice && f.Type != reflect.TypeFor[json.RawMessage]()
-	if maybe && (!slices.Contains(made, t.PkgPath()) || f.Type == reflect.TypeFor[*string]()) && f.Type != reflect.TypeFor[cells.Patch]() {
+	if maybe && (!slices.Contains(made, t.PkgPath()) && !slices.Contains(whole, t) || f.Type == reflect.TypeFor[*string]()) && f.Type != reflect.TypeFor[cells.Patch]() {
 		typ += " | null"
 	}
 	return tag + ": " + typ
 }
+
+// whole are types of other packages of which nothing is missing.
+var whole = []reflect.Type{reflect.TypeFor[author.PlainSetting](), reflect.TypeFor[author.PlainKind](), reflect.TypeFor[author.Pulled]()}
 
 // made are the packages whose answers are made for the interface.
 var made = []string{"azzel/core/session", "azzel/core/chart", "azzel/core/play"}

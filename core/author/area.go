@@ -6,6 +6,7 @@ import (
 	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/hand"
+	"azzel/core/kind"
 	"errors"
 	"fmt"
 	"slices"
@@ -84,7 +85,7 @@ func Lift(a Area) (*document.Motif, error) {
 		next := *e
 		next.ID, next.Layer, next.Carrier, next.Group = "", "", "", ""
 		// what it names on this map is not there where it is put down
-		next.Values = slices.DeleteFunc(slices.Clone(e.Values), func(v document.Value) bool { return m.Entities.Get(document.ID(v.Value)) != nil })
+		next.Values = slices.DeleteFunc(slices.Clone(e.Values), func(v kind.Value) bool { return m.Entities.Get(document.ID(v.Value.Word())) != nil })
 		next.X -= box.X * m.CellWidth
 		next.Y -= box.Y * m.CellHeight
 		out.Entities = append(out.Entities, &next)

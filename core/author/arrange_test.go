@@ -5,6 +5,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/sample"
 	"slices"
 	"strings"
@@ -95,8 +96,8 @@ func TestArrange(t *testing.T) {
 
 func TestFieldsPointsAndBoxes(t *testing.T) {
 	d := sample.World()
-	d, path := stand(t, d, document.KindPath, "Path", 32, 64)
-	d, lift := stand(t, d, document.KindPlatform, "Lift", 32, 64)
+	d, path := stand(t, d, kind.Path, "Path", 32, 64)
+	d, lift := stand(t, d, kind.Platform, "Lift", 32, 64)
 	d, load := stand(t, d, "key", "Key", 32, 48)
 	m := func() *document.Map { return d.Maps.Get(sample.Quay) }
 	c, err := author.SetPoints(d, m(), path, []grid.Point{{X: 16}, {Y: 40}})

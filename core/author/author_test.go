@@ -5,6 +5,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/rules"
 	"azzel/core/sample"
 	"strings"
@@ -50,12 +51,12 @@ func TestJoin(t *testing.T) {
 	for _, p := range d.Passages.All() {
 		from, to := d.Entity(p.From.Map, p.From.Entity), d.Entity(p.To.Map, p.To.Entity)
 		if p.From.Map == sample.Quay {
-			if to.X != 16 || to.Y != 80 || to.Facing != document.Right || to.Kind != document.KindArrival {
+			if to.X != 16 || to.Y != 80 || to.Facing != document.Right || to.Kind != kind.Arrival {
 				t.Errorf("arrives at %+v", to)
 			}
 			continue
 		}
-		if from.X != 0 || from.Y != 80 || from.H != 32 || from.Kind != document.KindExit {
+		if from.X != 0 || from.Y != 80 || from.H != 32 || from.Kind != kind.Exit {
 			t.Errorf("the way back starts at %+v, wanted two cells behind the arrival", from)
 		}
 		if to.X != 272 || to.Y != 80 || to.Facing != document.Left {
@@ -68,7 +69,7 @@ func TestJoin(t *testing.T) {
 	d = apply(t, d, c, err)
 	n := 0
 	for _, e := range d.Maps.Get(sample.Pans).Entities.All() {
-		if e.Kind == document.KindArrival {
+		if e.Kind == kind.Arrival {
 			n++
 		}
 	}
@@ -127,16 +128,16 @@ func TestWireAndSentence(t *testing.T) {
 	if _, err := author.Wire(d, to, from); err == nil {
 		t.Error("a wire from a door")
 	}
-	rule := *d.Rules.Get(c.Made)
-	rule.Once = true
-	rule.If = []document.Condition{{Flag: sample.Lit, Is: false}}
-	rule.Then = append(rule.Then[:1:1], document.Step{Do: document.DoSay, Text: "Open."}, document.Step{Do: document.DoSet, Flag: sample.Lit, To: true})
-	changed, err := author.ChangeRule(d.Rules.Get(c.Made), rule)
-	d = apply(t, d, changed, err)
+	yes, line := true, "Open."
+	for _, w := range []rules.Wish{{Once: &yes}, {Word: rules.WordIsNotSet}, {Word: rules.WordSay, Blank: "text", Text: &line}, {Word: rules.WordSet, Blank: "what", Flag: sample.Lit}} {
+		w.Rule = c.Made
+		changed, err := author.ChangeRule(d, w)
+		d = apply(t, d, changed, err)
+	}
 	if got := text(); got != "When the hero uses Switch on Quay , if Lit is not set , then open Door , and say “Open.” , and set Lit , once" {
 		t.Errorf("sentence: %s", got)
 	}
-	if _, err := author.ChangeRule(d.Rules.Get(c.Made), *d.Rules.Get(c.Made)); err == nil {
+	if _, err := author.ChangeRule(d, rules.Wish{Rule: c.Made, Once: &yes}); err == nil {
 		t.Error("a change of nothing")
 	}
 	d = apply(t, d, author.Change{Do: []edit.Primitive{edit.Remove(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Door})}}, nil)

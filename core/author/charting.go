@@ -5,6 +5,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"errors"
 	"fmt"
 	"slices"
@@ -67,13 +68,17 @@ func CopyMap(d *document.Document, m *document.Map, name string, passages bool) 
 	for _, e := range content.Entities {
 		entities[e.ID] = document.NewID()
 	}
+	// whatever the new ids are, the copies act in the order of what they were made from
+	content.Entities = document.InRank(content.Entities)
 	for i, e := range content.Entities {
 		o := *e
+		o.Rank = i + 1
 		o.ID, o.Layer, o.Carrier = entities[e.ID], layers[e.Layer], entities[e.Carrier]
 		o.Values = slices.Clone(e.Values)
 		for k, v := range o.Values {
-			if id, ok := entities[document.ID(v.Value)]; ok && d.TypeOf(e, v.Name) == document.PropertyEntity {
-				o.Values[k].Value = string(id)
+			s := d.Setting(e, v.Key)
+			if id, ok := entities[document.ID(v.Value.Word())]; ok && s != nil && s.Type == kind.Entity {
+				o.Values[k].Value = kind.Of(id)
 			}
 		}
 		content.Entities[i] = &o
@@ -152,7 +157,7 @@ func OfferStart(d *document.Document, m *document.Map) (Change, error) {
 		middle = *place.Nearest
 	}
 	j := joiner{doc: d, solids: d.Solids(), change: changed("Placed a spawn on " + m.Name), placed: map[document.ID]*document.Names{}}
-	id, err := j.put(m, document.KindSpawn, grid.Rect{X: middle.X, Y: middle.Y, W: 1, H: 1}, document.Down)
+	id, err := j.put(m, kind.Spawn, grid.Rect{X: middle.X, Y: middle.Y, W: 1, H: 1}, document.Down)
 	j.change.Made = id
 	return j.change, err
 }

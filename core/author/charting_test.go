@@ -4,7 +4,10 @@ import (
 	"azzel/core/author"
 	"azzel/core/document"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/sample"
+	"slices"
+	"strings"
 	"testing"
 )
 
@@ -30,7 +33,7 @@ func TestCopyMapAndCharting(t *testing.T) {
 	}
 	c, err = author.OfferStart(d, d.Maps.Get(sample.Pans))
 	d = apply(t, d, c, err)
-	if e := d.Entity(sample.Pans, c.Made); e == nil || e.Kind != document.KindSpawn || e.X != 160 || e.Y != 96 {
+	if e := d.Entity(sample.Pans, c.Made); e == nil || e.Kind != kind.Spawn || e.X != 160 || e.Y != 96 {
 		t.Errorf("offered %+v", e)
 	}
 	c, err = author.ReorderMaps(d, sample.Pans, 0)
@@ -61,6 +64,31 @@ func TestCopyMapAndCharting(t *testing.T) {
 	} {
 		if f() == nil {
 			t.Errorf("%s: was done", name)
+		}
+	}
+}
+
+// Copies act in the order of what they were made from, whatever their ids are.
+func TestCopiesKeepTheirRank(t *testing.T) {
+	order := func(m *document.Map) (names []string) {
+		for _, e := range document.InRank(m.Entities.All()) {
+			names = append(names, strings.TrimRight(e.Name, " 0123456789"))
+		}
+		return names
+	}
+	d := sample.World()
+	quay := d.Maps.Get(sample.Quay)
+	want := order(quay) // none has a rank yet: it is by their ids
+	for range 5 {
+		c, err := author.CopyMap(d, quay, "", false)
+		after := apply(t, d, c, err)
+		if got := order(after.Maps.Get(c.Made)); !slices.Equal(got, want) {
+			t.Fatalf("a copied map acts in the order %v, wanted %v", got, want)
+		}
+		copied, _, err := author.CopyEntities(d, quay, quay.Entities.All(), 0, 0)
+		after = apply(t, d, copied, err)
+		if got := order(after.Maps.Get(sample.Quay)); !slices.Equal(got, append(slices.Clone(want), want...)) {
+			t.Fatalf("copies act in the order %v, wanted %v twice", got, want)
 		}
 	}
 }

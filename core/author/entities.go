@@ -4,6 +4,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/hand"
+	"azzel/core/kind"
 	"errors"
 	"fmt"
 	"slices"
@@ -84,7 +85,7 @@ func unlocked(all []*document.Entity) ([]*document.Entity, error) {
 
 // relinked is what a copy of an entity travels along with and its settings: they
 // name the copies where these were copied as well, else what stands on the map.
-func relinked(d *document.Document, m *document.Map, e *document.Entity, copies map[document.ID]document.ID) (carrier document.ID, values []document.Value) {
+func relinked(d *document.Document, m *document.Map, e *document.Entity, copies map[document.ID]document.ID) (carrier document.ID, values []kind.Value) {
 	link := func(id document.ID) document.ID {
 		if to, ok := copies[id]; ok {
 			return to
@@ -95,12 +96,14 @@ func relinked(d *document.Document, m *document.Map, e *document.Entity, copies 
 		return ""
 	}
 	for _, v := range e.Values {
-		if d.TypeOf(e, v.Name) == document.PropertyEntity {
-			v.Value = string(link(document.ID(v.Value)))
+		if s := d.Setting(e, v.Key); s != nil && s.Type == kind.Entity {
+			to := link(document.ID(v.Value.Word()))
+			if to == "" {
+				continue
+			}
+			v.Value = kind.Of(to)
 		}
-		if v.Value != "" {
-			values = append(values, v)
-		}
+		values = append(values, v)
 	}
 	return link(e.Carrier), values
 }
@@ -118,8 +121,10 @@ func CopyEntities(d *document.Document, m *document.Map, all []*document.Entity,
 	for _, e := range all {
 		copies[e.ID] = document.NewID()
 	}
-	for _, e := range all {
+	rank := m.NextRank()
+	for _, e := range document.InRank(all) {
 		next := *e
+		next.Rank = rank + len(ids)
 		next.ID, next.X, next.Y = copies[e.ID], e.X+dx, e.Y+dy
 		next.Carrier, next.Values = relinked(d, m, e, copies)
 		if l := m.Layers.Get(e.Layer); l == nil {

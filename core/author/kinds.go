@@ -3,6 +3,7 @@ package author
 import (
 	"azzel/core/document"
 	"azzel/core/edit"
+	"azzel/core/kind"
 	"errors"
 	"fmt"
 	"slices"
@@ -11,7 +12,8 @@ import (
 // AddKind makes a kind of the designer's own: from another one, which it is
 // like in everything, or from nothing.
 func AddKind(d *document.Document, from document.ID, name string) (Change, error) {
-	k := document.Kind{Help: "A kind of your own", AnchorX: 50, AnchorY: 100, FrameMs: 150}
+	k := *kind.Blank()
+	k.Help = "A kind of your own"
 	if from != "" {
 		of := d.Kind(from)
 		if of == nil {
@@ -29,30 +31,32 @@ func AddKind(d *document.Document, from document.ID, name string) (Change, error
 	for _, o := range d.Kinds.All() {
 		k.Order = max(k.Order, o.Order+orderStep)
 	}
-	for _, list := range []*[]string{&k.Tags, &k.Layers} {
-		*list = append([]string{}, *list...)
-	}
-	k.Settings = append([]document.Setting{}, k.Settings...)
 	var names document.Names
 	for _, o := range d.KindsInOrder() {
 		names.Add(o.Name)
 	}
 	k.Name = names.Free(k.Name)
-	if err := k.Check(); err != nil {
+	own := document.Lean(&k)
+	if err := own.Check(); err != nil {
 		return Change{}, err
 	}
-	c := changed("New kind "+k.Name, edit.Insert(edit.Ref{Type: edit.TypeKind, ID: k.ID}, k))
+	c := changed("New kind "+k.Name, edit.Insert(edit.Ref{Type: edit.TypeKind, ID: k.ID}, own))
 	c.Made = k.ID
 	return c, nil
 }
 
 // ChangeKind writes what differs between a kind as it is and as it should be.
 // Settings of entities that are no longer there, or do not fit any more, go with it.
-func ChangeKind(d *document.Document, next document.Kind) (Change, error) {
-	old := d.Kinds.Get(next.ID)
+func ChangeKind(d *document.Document, plain PlainKind) (Change, error) {
+	old := d.Kinds.Get(plain.ID)
 	if old == nil {
 		return Change{}, errors.New("a built-in kind stays as it is: make one of your own from it")
 	}
+	whole, err := plain.whole(old.Whole())
+	if err != nil {
+		return Change{}, err
+	}
+	next := document.Lean(whole)
 	if err := next.Check(); err != nil {
 		return Change{}, err
 	}
@@ -62,7 +66,7 @@ func ChangeKind(d *document.Document, next document.Kind) (Change, error) {
 		if err != nil {
 			return Change{}, fmt.Errorf("compare a kind: %w", err)
 		}
-		is, err := document.Field(&next, name)
+		is, err := document.Field(next, name)
 		if err != nil {
 			return Change{}, fmt.Errorf("compare a kind: %w", err)
 		}
@@ -73,7 +77,7 @@ func ChangeKind(d *document.Document, next document.Kind) (Change, error) {
 	if len(c.Do) == 0 {
 		return Change{}, errors.New("the kind is like that already")
 	}
-	c.Do = append(c.Do, refit(d, old.ID, &next, "")...)
+	c.Do = append(c.Do, refit(d, old.ID, next.Whole(), "")...)
 	if len(c.Do) > edit.MaxPrimitives {
 		return Change{}, errors.New("too many entities have this setting to change it in one step")
 	}
@@ -81,7 +85,7 @@ func ChangeKind(d *document.Document, next document.Kind) (Change, error) {
 }
 
 // refit lets the entities of a kind fit another state of it, or another kind.
-func refit(d *document.Document, of document.ID, next *document.Kind, becomes document.ID) (do []edit.Primitive) {
+func refit(d *document.Document, of document.ID, next *kind.Kind, becomes document.ID) (do []edit.Primitive) {
 	for _, m := range d.MapsInOrder() {
 		for _, e := range m.Entities.All() {
 			if document.ID(e.Kind) != of {
@@ -91,8 +95,8 @@ func refit(d *document.Document, of document.ID, next *document.Kind, becomes do
 			if becomes != "" {
 				do = append(do, edit.Set(ref, "kind", string(becomes)))
 			}
-			left := slices.DeleteFunc(slices.Clone(e.Values), func(v document.Value) bool {
-				s := next.Setting(v.Name)
+			left := slices.DeleteFunc(slices.Clone(e.Values), func(v kind.Value) bool {
+				s := next.Setting(v.Key)
 				return s == nil || s.Fits(v.Value) != nil
 			})
 			if len(left) < len(e.Values) {
@@ -112,9 +116,10 @@ func RemoveKind(d *document.Document, id document.ID) (Change, error) {
 	}
 	of := d.Kind(k.Of)
 	if of == nil {
-		of = d.Kind(document.KindDecoration)
+		of = d.Kind(kind.Decoration)
 	}
 	c := changed("Removed kind "+k.Name, refit(d, id, of, of.ID)...)
+	c.Do = append(c.Do, reshared(d, id, of.ID)...)
 	if at := slices.Index(d.Project.Pins, id); at >= 0 {
 		c.Do = append(c.Do, edit.Set(edit.Ref{Type: edit.TypeProject}, "pins", slices.Delete(slices.Clone(d.Project.Pins), at, at+1)))
 	}
@@ -123,6 +128,28 @@ func RemoveKind(d *document.Document, id document.ID) (Change, error) {
 		return Change{}, fmt.Errorf("too many entities are of kind %s to change them in one step", k.Name)
 	}
 	return c, nil
+}
+
+// reshared lets settings that list a kind with odds list another one.
+func reshared(d *document.Document, from, to document.ID) (do []edit.Primitive) {
+	d.References(func(r document.Reference) {
+		if r.As != document.AsSetting || r.To != (document.Object{Type: document.TypeKind, ID: from}) {
+			return
+		}
+		e := d.Entity(r.By.Map, r.By.ID)
+		if document.ID(e.Kind) == from {
+			return // it becomes another itself, and what does not fit went
+		}
+		shares := d.Value(e, r.Setting).Shares()
+		for i := range shares {
+			if shares[i].Of == string(from) {
+				shares[i].Of = string(to)
+			}
+		}
+		next, _ := withValue(e.Values, r.Setting, kind.Of(shares), "")
+		do = append(do, edit.Set(edit.Ref{Type: edit.TypeEntity, Map: r.By.Map, ID: e.ID}, "values", next))
+	})
+	return do
 }
 
 // PinKind lets a kind be offered first, or no longer.

@@ -6,6 +6,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/sample"
 	"slices"
 	"strings"
@@ -28,32 +29,32 @@ func say(s string) *string { return &s }
 // All built-in kinds hold to what is asked of the designer's own.
 func TestBuiltInKindsAreSound(t *testing.T) {
 	seen := map[document.ID]bool{}
-	for _, k := range document.Kinds {
-		if seen[k.ID] || k.ID.Valid() || !slices.Contains(document.Categories, k.Category) {
+	for _, k := range kind.All {
+		if seen[k.ID] || k.ID.Valid() || !slices.Contains(kind.Categories, k.Category) {
 			t.Errorf("%s is there twice, has an id of one's own, or no category", k.ID)
 		}
 		seen[k.ID] = true
 		own := k
 		own.ID, own.Of = document.NewID(), k.ID
-		if err := own.Check(); err != nil {
+		if err := document.Lean(&own).Check(); err != nil {
 			t.Errorf("%s: %v", k.ID, err)
 		}
 	}
-	if len(document.Kinds) < 40 {
-		t.Errorf("%d kinds", len(document.Kinds))
+	if len(kind.All) < 40 {
+		t.Errorf("%d kinds", len(kind.All))
 	}
 }
 
 func TestOwnKinds(t *testing.T) {
 	d := sample.World()
-	c, err := author.AddKind(d, document.KindDoor, "")
+	c, err := author.AddKind(d, kind.Door, "")
 	d = apply(t, d, c, err)
 	id := c.Made
-	k := *d.Kinds.Get(id)
-	if k.Name != "Door 2" || k.Acts() != document.KindDoor || !k.Area || k.Setting("needs") == nil {
+	k := author.PlainKindOf(d.Kind(id))
+	if k.Name != "Door 2" || k.Acts() != kind.Door || !k.Area || k.Kind.Setting("needs") == nil {
 		t.Fatalf("from a door: %+v", k)
 	}
-	k.Name, k.Settings = "Portcullis", append(slices.Clone(k.Settings), document.Setting{Property: document.Property{Name: "weight", Type: document.PropertyNumber, Default: "3"}, Least: 1, Most: 9, Unit: "stone"})
+	k.Name, k.Settings = "Portcullis", append(k.Settings, author.PlainSetting{Name: "weight", Type: kind.Number, Default: "3", Least: 1, Most: 9, Unit: "stone"})
 	c, err = author.ChangeKind(d, k)
 	d = apply(t, d, c, err)
 	d, gate := stand(t, d, string(id), "Gate", 32, 32)
@@ -61,17 +62,17 @@ func TestOwnKinds(t *testing.T) {
 	ids := []document.ID{gate}
 	c, err = author.SetSetting(d, m, ids, "weight", say("7"))
 	d = apply(t, d, c, err)
-	if got := d.Thousandths(d.Entity(sample.Quay, gate), "weight"); got != 7000 {
+	if got := d.Value(d.Entity(sample.Quay, gate), "weight").Thousandths(); got != 7000 {
 		t.Errorf("it weighs %d", got)
 	}
 	// play and rules take it for a door
-	if d.Acts(d.Entity(sample.Quay, gate)) != document.KindDoor || len(d.Solids().Doors(d.Maps.Get(sample.Quay))) != 2 {
+	if d.Acts(d.Entity(sample.Quay, gate)) != kind.Door || len(d.Solids().Doors(d.Maps.Get(sample.Quay))) != 2 {
 		t.Error("it is no door")
 	}
 	// another type of setting lets go of what does not fit
-	k = *d.Kinds.Get(id)
-	k.Settings = slices.Clone(k.Settings)
-	k.Settings[len(k.Settings)-1] = document.Setting{Property: document.Property{Name: "weight", Type: document.PropertyYesNo, Default: "no"}}
+	k = author.PlainKindOf(d.Kind(id))
+	last := &k.Settings[len(k.Settings)-1]
+	last.Type, last.Default, last.Least, last.Most = kind.YesNo, "no", 0, 0
 	c, err = author.ChangeKind(d, k)
 	before := d
 	d = apply(t, d, c, err)
@@ -87,47 +88,50 @@ func TestOwnKinds(t *testing.T) {
 		t.Fatal(err)
 	}
 	res := edit.Apply(d, &edit.Edit{Do: c.Do})
-	if e := res.Doc.Entity(sample.Quay, gate); e.Kind != document.KindDoor || len(e.Values) != 0 || res.Doc.Kinds.Len() != 0 || len(res.Doc.Project.Pins) != 0 {
+	if e := res.Doc.Entity(sample.Quay, gate); e.Kind != kind.Door || len(e.Values) != 0 || res.Doc.Kinds.Len() != 0 || len(res.Doc.Project.Pins) != 0 {
 		t.Errorf("after removing: %+v", e)
 	}
 	if back := edit.Apply(res.Doc, &edit.Edit{Do: res.Revert}).Doc; back.Hash() != d.Hash() {
 		t.Error("undone it is not as it was")
 	}
-	for name, change := range map[string]func(*document.Kind){
-		"no name":      func(k *document.Kind) { k.Name = " " },
-		"of nothing":   func(k *document.Kind) { k.Of = "ghost" },
-		"glyph":        func(k *document.Kind) { k.Glyph = "skull" },
-		"colour":       func(k *document.Kind) { k.Colour = "red" },
-		"body outside": func(k *document.Kind) { k.W, k.H, k.Body = 8, 8, grid.Rect{X: 4, Y: 4, W: 8, H: 4} },
-		"count":        func(k *document.Kind) { k.MapLeast, k.MapMost = 5, 2 },
-		"default":      func(k *document.Kind) { k.Settings[0].Type, k.Settings[0].Default = document.PropertyNumber, "many" },
-		"range": func(k *document.Kind) {
-			k.Settings[0] = document.Setting{Property: document.Property{Name: "n", Type: document.PropertyNumber, Default: "9"}, Least: 1, Most: 3}
+	for name, change := range map[string]func(*author.PlainKind){
+		"no name":      func(k *author.PlainKind) { k.Name = " " },
+		"of nothing":   func(k *author.PlainKind) { k.Of = "ghost" },
+		"glyph":        func(k *author.PlainKind) { k.Glyph = "skull" },
+		"colour":       func(k *author.PlainKind) { k.Colour = "red" },
+		"body outside": func(k *author.PlainKind) { k.W, k.H, k.Body = 8, 8, grid.Rect{X: 4, Y: 4, W: 8, H: 4} },
+		"count":        func(k *author.PlainKind) { k.MapLeast, k.MapMost = 5, 2 },
+		"default": func(k *author.PlainKind) {
+			k.Settings = append(k.Settings, author.PlainSetting{Name: "n", Type: kind.Number, Default: "many"})
 		},
-		"handle":      func(k *document.Kind) { k.Settings[0].Handle = "knob" },
-		"tags":        func(k *document.Kind) { k.Tags = []string{"a", "a"} },
-		"many frames": func(k *document.Kind) { k.Frames[0] = make([]cells.Cell, 17) },
+		"range": func(k *author.PlainKind) {
+			k.Settings = append(k.Settings, author.PlainSetting{Name: "n", Type: kind.Number, Default: "9", Least: 1, Most: 3})
+		},
+		"handle": func(k *author.PlainKind) {
+			k.Settings = append(k.Settings, author.PlainSetting{Name: "n", Type: kind.Number, Default: "9", Handle: "knob"})
+		},
+		"tags":        func(k *author.PlainKind) { k.Tags = []string{"a", "a"} },
+		"many frames": func(k *author.PlainKind) { k.Frames[0] = make([]cells.Cell, 17) },
 	} {
-		bad := *d.Kinds.Get(id)
-		bad.Settings = slices.Clone(bad.Settings)
+		bad := author.PlainKindOf(d.Kind(id))
 		change(&bad)
 		if _, err := author.ChangeKind(d, bad); err == nil {
 			t.Errorf("%s: was changed", name)
 		}
 	}
-	if _, err := author.ChangeKind(d, document.Kinds[0]); err == nil {
+	if _, err := author.ChangeKind(d, author.PlainKindOf(&kind.All[0])); err == nil {
 		t.Error("a built-in kind was changed")
 	}
-	if _, err := author.RemoveKind(d, document.KindDoor); err == nil {
+	if _, err := author.RemoveKind(d, kind.Door); err == nil {
 		t.Error("a built-in kind was removed")
 	}
 }
 
 func TestKindUses(t *testing.T) {
 	d := sample.World()
-	c, err := author.AddKind(d, document.KindSpawn, "Camp")
+	c, err := author.AddKind(d, kind.Spawn, "Camp")
 	d = apply(t, d, c, err)
-	k := *d.Kinds.Get(c.Made)
+	k := author.PlainKindOf(d.Kind(c.Made))
 	k.MapLeast, k.ProjectMost = 1, 1
 	change, err := author.ChangeKind(d, k)
 	d = apply(t, d, change, err)
@@ -174,19 +178,19 @@ func TestSettings(t *testing.T) {
 		}
 	}
 	// maps have what the project says unless they differ
-	c, err = author.SetMapSetting(d, nil, document.MapJump, say("4"))
+	c, err = author.SetMapSetting(d, nil, kind.MapJump, say("4"))
 	d = apply(t, d, c, err)
-	c, err = author.SetMapSetting(d, d.Maps.Get(sample.Pans), document.MapJump, say("2.5"))
+	c, err = author.SetMapSetting(d, d.Maps.Get(sample.Pans), kind.MapJump, say("2.5"))
 	d = apply(t, d, c, err)
-	if a, b := d.MapValue(d.Maps.Get(sample.Quay), document.MapJump), d.MapValue(d.Maps.Get(sample.Pans), document.MapJump); a != "4" || b != "2.5" {
+	if a, b := d.MapValue(d.Maps.Get(sample.Quay), kind.MapJump), d.MapValue(d.Maps.Get(sample.Pans), kind.MapJump); a != "4" || b != "2.5" {
 		t.Errorf("jumps are %s and %s", a, b)
 	}
-	c, err = author.SetMapSetting(d, d.Maps.Get(sample.Pans), document.MapJump, nil)
+	c, err = author.SetMapSetting(d, d.Maps.Get(sample.Pans), kind.MapJump, nil)
 	d = apply(t, d, c, err)
 	if len(d.Maps.Get(sample.Pans).Values) != 0 {
 		t.Error("what is put back still differs")
 	}
-	if _, err := author.SetMapSetting(d, nil, document.MapGravity, say("down")); err == nil {
+	if _, err := author.SetMapSetting(d, nil, kind.MapGravity, say("down")); err == nil {
 		t.Error("gravity is down")
 	}
 }

@@ -84,10 +84,12 @@ func DuplicateLayer(m *document.Map, id document.ID) (Change, error) {
 			c.Do = append(c.Do, edit.Primitive{Op: edit.OpCells, Ref: ref, Cells: p})
 		}
 	}
-	for _, e := range m.Entities.All() {
+	rank := m.NextRank()
+	for _, e := range document.InRank(m.Entities.All()) {
 		if e.Layer == id {
 			copied := *e
-			copied.ID, copied.Layer = document.NewID(), next.ID
+			copied.ID, copied.Layer, copied.Rank = document.NewID(), next.ID, rank
+			rank++
 			c.Do = append(c.Do, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: copied.ID}, copied))
 		}
 	}

@@ -6,6 +6,7 @@ import (
 	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/hand"
+	"azzel/core/kind"
 	"errors"
 	"fmt"
 )
@@ -149,7 +150,7 @@ func (j *joiner) begins(m *document.Map, end document.End) (grid.Rect, error) {
 	if exit == nil {
 		return grid.Rect{}, errors.New("the exit or the map is no longer there")
 	}
-	if acts := j.doc.Acts(exit); acts != document.KindExit && acts != document.KindDoor {
+	if acts := j.doc.Acts(exit); acts != kind.Exit && acts != kind.Door {
 		return grid.Rect{}, fmt.Errorf("a passage begins at an exit, a door or the edge of a map; %s is none of them", exit.Name)
 	}
 	box := exit.Box(m)
@@ -164,6 +165,7 @@ type joiner struct {
 	solids *document.Solids
 	change Change
 	placed map[document.ID]*document.Names // names given in this change, by map
+	count  int                             // entities put down in this change
 }
 
 func (j *joiner) free(m *document.Map, p grid.Point) bool {
@@ -193,7 +195,7 @@ func (j *joiner) join(from document.End, to *document.Map, way Way) error {
 	arrival := way.Arrival
 	if arrival == "" {
 		var err error
-		if arrival, err = j.put(to, document.KindArrival, grid.Rect{X: way.At.X, Y: way.At.Y, W: 1, H: 1}, way.Facing); err != nil {
+		if arrival, err = j.put(to, kind.Arrival, grid.Rect{X: way.At.X, Y: way.At.Y, W: 1, H: 1}, way.Facing); err != nil {
 			return err
 		}
 	}
@@ -212,8 +214,9 @@ func (j *joiner) put(m *document.Map, kind string, box grid.Rect, facing documen
 		j.placed[m.ID] = m.Entities.Names(func(e *document.Entity) string { return e.Name })
 	}
 	name := j.placed[m.ID].Take(j.doc.Kind(document.ID(kind)).Name)
-	e := document.Entity{ID: document.NewID(), Layer: l.ID, Kind: kind, Name: name, Facing: facing,
+	e := document.Entity{ID: document.NewID(), Layer: l.ID, Kind: kind, Name: name, Facing: facing, Rank: m.NextRank() + j.count,
 		X: box.X * m.CellWidth, Y: box.Y * m.CellHeight, W: box.W * m.CellWidth, H: box.H * m.CellHeight}
+	j.count++
 	j.change.Do = append(j.change.Do, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}, e))
 	return e.ID, nil
 }
@@ -245,7 +248,7 @@ func (j *joiner) back(way Way, from, to *document.Map, box grid.Rect) error {
 			}
 		}
 	}
-	back, err := j.put(to, document.KindExit, area, way.Facing.Opposite())
+	back, err := j.put(to, kind.Exit, area, way.Facing.Opposite())
 	if err != nil {
 		return err
 	}

@@ -5,6 +5,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/sample"
 	"fmt"
 	"math/rand/v2"
@@ -25,8 +26,8 @@ func dangling(d *document.Document) []string {
 				out = append(out, "carrier of "+e.Name)
 			}
 			for _, v := range e.Values {
-				if d.TypeOf(e, v.Name) == document.PropertyEntity && m.Entities.Get(document.ID(v.Value)) == nil {
-					out = append(out, v.Name+" of "+e.Name)
+				if s := d.Setting(e, v.Key); s != nil && s.Type == kind.Entity && m.Entities.Get(document.ID(v.Value.Word())) == nil {
+					out = append(out, v.Key+" of "+e.Name)
 				}
 			}
 			if d.Kind(document.ID(e.Kind)) == nil {
@@ -44,8 +45,8 @@ func TestReferencesSurvive(t *testing.T) {
 		d := sample.World()
 		c, err := author.Join(d, author.Way{From: document.End{Map: sample.Quay, Entity: sample.Exit}, To: sample.Pans, At: grid.Point{X: 4, Y: 4}, Facing: document.Right, Back: true})
 		d = apply(t, d, c, err)
-		d, path := stand(t, d, document.KindPath, "Path", 48, 64)
-		d, lift := stand(t, d, document.KindPlatform, "Lift", 64, 64)
+		d, path := stand(t, d, kind.Path, "Path", 48, 64)
+		d, lift := stand(t, d, kind.Platform, "Lift", 64, 64)
 		d, key := stand(t, d, "key", "Key", 64, 48)
 		for _, set := range []func() (author.Change, error){
 			func() (author.Change, error) {
@@ -91,7 +92,7 @@ func TestReferencesSurvive(t *testing.T) {
 					c = author.RemoveMap(d, m)
 				}
 			case 6:
-				c, err = author.AddKind(d, document.KindPlatform, "")
+				c, err = author.AddKind(d, kind.Platform, "")
 			case 7:
 				if own := d.Kinds.All(); len(own) > 0 {
 					c, err = author.RemoveKind(d, own[0].ID)

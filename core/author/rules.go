@@ -3,77 +3,212 @@ package author
 import (
 	"azzel/core/document"
 	"azzel/core/edit"
+	"azzel/core/kind"
+	"azzel/core/rules"
 	"errors"
 	"fmt"
+	"slices"
 )
 
-// AddRule puts a rule behind the others. Steps and conditions get their ids.
+var errRuleGone = errors.New("the rule is no longer there")
+
+// AddRule puts a rule behind the others.
 func AddRule(d *document.Document, r document.Rule) (Change, error) {
 	r.ID, r.Order = document.NewID(), orderStep
 	for _, o := range d.RulesInOrder() {
 		r.Order = o.Order + orderStep
 	}
-	WithIDs(&r)
 	if err := r.Check(); err != nil {
 		return Change{}, err
 	}
-	c := changed("New rule", edit.Insert(edit.Ref{Type: edit.TypeRule, ID: r.ID}, r))
+	for _, p := range r.Parts.All() {
+		if err := rules.Check(p); err != nil {
+			return Change{}, err
+		}
+	}
+	p := edit.Insert(edit.Ref{Type: edit.TypeRule, ID: r.ID}, r)
+	if r.Parts.Len() > 0 {
+		p.Content = &document.Content{Parts: r.Parts.All()}
+	}
+	c := changed("New rule", p)
 	c.Made = r.ID
 	return c, nil
 }
 
-// WithIDs gives ids to the steps and conditions of a rule that lack one.
-func WithIDs(r *document.Rule) {
-	if r.If == nil {
-		r.If = []document.Condition{}
+// StartRule makes a rule that waits for what can happen at an entity, or for an
+// arrival on the map where there is none.
+func StartRule(d *document.Document, at document.End) (Change, error) {
+	if at.Entity == "" {
+		return AddRule(d, rules.Of(rules.Arrive(at.Map)))
 	}
-	if r.Then == nil {
-		r.Then = []document.Step{}
+	e := d.Entity(at.Map, at.Entity)
+	if e == nil {
+		return Change{}, errors.New("it is no longer there")
 	}
-	for i := range r.If {
-		if r.If[i].ID == "" {
-			r.If[i].ID = document.NewID()
-		}
+	k := d.Kind(document.ID(e.Kind))
+	if k == nil || k.Wakes == "" {
+		return Change{}, fmt.Errorf("nothing happens at %s that a rule could wait for", e.Name)
 	}
-	for i := range r.Then {
-		if r.Then[i].ID == "" {
-			r.Then[i].ID = document.NewID()
-		}
-	}
+	return AddRule(d, rules.Of(rules.Part(k.Wakes, document.Naming(document.Object{Type: document.TypeEntity, Map: at.Map, ID: at.Entity}))))
 }
 
-// ChangeRule writes what differs between a rule as it is and as it should be.
-func ChangeRule(old *document.Rule, next document.Rule) (Change, error) {
-	next.ID = old.ID
-	WithIDs(&next)
-	if err := next.Check(); err != nil {
-		return Change{}, err
+// ChangeRule changes a rule in one way.
+func ChangeRule(d *document.Document, w rules.Wish) (Change, error) {
+	r := d.Rules.Get(w.Rule)
+	if r == nil {
+		return Change{}, errRuleGone
+	}
+	if w.Once != nil {
+		if *w.Once == r.Once {
+			return Change{}, errors.New("the rule is like that already")
+		}
+		return changed("Changed a rule", edit.Set(edit.Ref{Type: edit.TypeRule, ID: r.ID}, "once", *w.Once)), nil
+	}
+	if w.Part == "" {
+		return addPart(d, r, w)
+	}
+	p := r.Parts.Get(w.Part)
+	ref := edit.Ref{Type: edit.TypePart, Rule: r.ID, ID: w.Part}
+	switch {
+	case p == nil:
+		return Change{}, errors.New("this part of the rule is no longer there")
+	case w.Remove:
+		c := changed("Removed a part of a rule")
+		for _, o := range r.InOrder() {
+			if o == p || o.Parent == p.ID {
+				c.Do = append(c.Do, edit.Remove(edit.Ref{Type: edit.TypePart, Rule: r.ID, ID: o.ID}))
+			}
+		}
+		return c, nil
+	}
+	next := *p
+	if w.Word != "" {
+		next.Word = w.Word
 	}
 	c := changed("Changed a rule")
-	for _, field := range []string{"order", "when", "if", "then", "once", "note"} {
-		a, err := document.Field(old, field)
-		if err != nil {
-			return Change{}, err
-		}
-		b, err := document.Field(&next, field)
-		if err != nil {
-			return Change{}, err
-		}
-		if string(a) != string(b) {
-			c.Do = append(c.Do, edit.Primitive{Op: edit.OpSet, Ref: edit.Ref{Type: edit.TypeRule, ID: old.ID}, Field: field, Value: b})
-		}
+	if err := fill(d, r, &next, w, &c); err != nil {
+		return Change{}, err
+	}
+	if next.Word != p.Word {
+		c.Do = append(c.Do, edit.Set(ref, "word", next.Word))
+	}
+	if !slices.Equal(next.Blanks, p.Blanks) {
+		c.Do = append(c.Do, edit.Set(ref, "blanks", next.Blanks))
 	}
 	if len(c.Do) == 0 {
 		return Change{}, errors.New("the rule is like that already")
 	}
-	return c, nil
+	return c, rules.Check(&next)
+}
+
+// addPart puts a part behind the others of its slot.
+func addPart(d *document.Document, r *document.Rule, w rules.Wish) (Change, error) {
+	e := rules.Find(w.Word)
+	if e == nil {
+		return Change{}, fmt.Errorf("there is no word “%.40s” for rules", w.Word)
+	}
+	if r.Parts.Len() >= document.MaxParts {
+		return Change{}, fmt.Errorf("a rule has at most %d parts: make another one for the rest", document.MaxParts)
+	}
+	p := document.RulePart{ID: document.NewID(), Slot: e.Slot, Word: e.Word, Order: orderStep}
+	for _, o := range r.In(e.Slot) {
+		p.Order = o.Order + orderStep
+	}
+	c := changed("Changed a rule")
+	if err := fill(d, r, &p, w, &c); err != nil {
+		return Change{}, err
+	}
+	c.Do = append(c.Do, edit.Insert(edit.Ref{Type: edit.TypePart, Rule: r.ID, ID: p.ID}, p))
+	c.Made = p.ID
+	return c, rules.Check(&p)
+}
+
+// fill fills the blanks of a part as its word wants them: one as wished, others as
+// they were where that still fits, else with what comes first.
+func fill(d *document.Document, r *document.Rule, p *document.RulePart, w rules.Wish, c *Change) error {
+	e := rules.Find(p.Word)
+	if e == nil {
+		return fmt.Errorf("there is no word “%.40s” for rules", p.Word)
+	}
+	var next []kind.Value
+	for i := range e.Blanks {
+		b := &e.Blanks[i]
+		value := p.Blank(b.Key)
+		if b.Key == w.Blank {
+			value = wished(b, w)
+			if w.NewFlag {
+				made, err := AddFlag("Flag 1")
+				if err != nil {
+					return err
+				}
+				c.Do = append(c.Do, made.Do...)
+				value = document.Naming(document.Object{Type: document.TypeFlag, ID: made.Made})
+			}
+		} else if !fitsBlank(d, b, value) {
+			value = rules.First(d, b, rules.Place(r))
+		}
+		switch {
+		case value != "":
+		case b.Type == rules.BlankFlag:
+			made, err := AddFlag("Flag 1")
+			if err != nil {
+				return err
+			}
+			c.Do = append(c.Do, made.Do...)
+			value = document.Naming(document.Object{Type: document.TypeFlag, ID: made.Made})
+		case b.Type == rules.BlankEntity:
+			return fmt.Errorf("there is no %s yet: place one on a map first", b.Wants)
+		default:
+			return errors.New("there is no map yet: make one first")
+		}
+		next = append(next, kind.Value{Key: b.Key, Value: value})
+	}
+	p.Blanks = next
+	return nil
+}
+
+// wished is what a wish fills a blank with.
+func wished(b *rules.Blank, w rules.Wish) kind.Datum {
+	switch b.Type {
+	case rules.BlankText:
+		if w.Text != nil {
+			return kind.Of(*w.Text)
+		}
+		return ""
+	case rules.BlankFlag:
+		return document.Naming(document.Object{Type: document.TypeFlag, ID: w.Flag})
+	case rules.BlankMap:
+		return document.Naming(document.Object{Type: document.TypeMap, ID: w.Map})
+	}
+	return document.Naming(document.Object{Type: document.TypeEntity, Map: w.Map, ID: w.Entity})
+}
+
+// fitsBlank reports whether what a blank says is of its type, and there, and of a kind
+// that it takes.
+func fitsBlank(d *document.Document, b *rules.Blank, value kind.Datum) bool {
+	if b.Type == rules.BlankText {
+		return value != "" && value == kind.Of(value.Word())
+	}
+	o, ok := document.Named(value)
+	if !ok || o.Type != b.Type {
+		return false
+	}
+	if o.Type != document.TypeEntity {
+		return true
+	}
+	e := d.Entity(o.Map, o.ID)
+	if e == nil {
+		return false
+	}
+	k := d.Kind(document.ID(e.Kind))
+	return k != nil && (b.Fits == nil || b.Fits(k))
 }
 
 // Wire makes the rule that a wire from a switch to a door stands for: when the
 // hero uses the switch, the door opens.
 func Wire(d *document.Document, from, to document.End) (Change, error) {
 	a, b := d.Entity(from.Map, from.Entity), d.Entity(to.Map, to.Entity)
-	if a == nil || b == nil || d.Acts(a) != document.KindSwitch || d.Acts(b) != document.KindDoor {
+	if a == nil || b == nil || !is(d, a, func(k *kind.Kind) bool { return k.Wires }) || !is(d, b, func(k *kind.Kind) bool { return k.Wired }) {
 		return Change{}, errors.New("a wire leads from a switch to a door")
 	}
 	for _, w := range Wires(d) {
@@ -81,10 +216,7 @@ func Wire(d *document.Document, from, to document.End) (Change, error) {
 			return Change{}, fmt.Errorf("%s opens %s already", a.Name, b.Name)
 		}
 	}
-	c, err := AddRule(d, document.Rule{
-		When: document.When{On: document.WhenUse, Map: from.Map, Entity: from.Entity},
-		Then: []document.Step{{Do: document.DoOpen, Map: to.Map, Entity: to.Entity}},
-	})
+	c, err := AddRule(d, rules.Of(rules.Use(from.Map, from.Entity), rules.Open(to.Map, to.Entity)))
 	c.Label.Text = clip(fmt.Sprintf("%s opens %s", a.Name, b.Name))
 	return c, err
 }
@@ -100,14 +232,34 @@ type Drawn struct {
 func Wires(d *document.Document) []Drawn {
 	var out []Drawn
 	for _, r := range d.RulesInOrder() {
-		if r.When.Entity == "" {
-			continue
-		}
-		for _, s := range r.Then {
-			if s.Do == document.DoOpen {
-				out = append(out, Drawn{r.ID, document.End{Map: r.When.Map, Entity: r.When.Entity}, document.End{Map: s.Map, Entity: s.Entity}})
+		for _, from := range r.In(document.SlotWhen) {
+			a, ok := document.Named(from.Blank("what"))
+			if !ok || a.Type != document.TypeEntity {
+				continue
+			}
+			for _, p := range r.In(document.SlotThen) {
+				if b, ok := document.Named(p.Blank("what")); ok && p.Word == rules.WordOpen {
+					out = append(out, Drawn{r.ID, document.End{Map: a.Map, Entity: a.ID}, document.End{Map: b.Map, Entity: b.ID}})
+				}
 			}
 		}
 	}
 	return out
+}
+
+// AddFlag makes a flag.
+func AddFlag(name string) (Change, error) {
+	f := document.Flag{ID: document.NewID(), Name: name}
+	if err := f.Check(); err != nil {
+		return Change{}, err
+	}
+	c := changed("New flag "+f.Name, edit.Insert(edit.Ref{Type: edit.TypeFlag, ID: f.ID}, f))
+	c.Made = f.ID
+	return c, nil
+}
+
+// is reports whether an entity is of a kind about which something holds.
+func is(d *document.Document, e *document.Entity, holds func(*kind.Kind) bool) bool {
+	k := d.Kind(document.ID(e.Kind))
+	return k != nil && holds(k)
 }

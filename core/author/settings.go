@@ -3,97 +3,127 @@ package author
 import (
 	"azzel/core/document"
 	"azzel/core/edit"
+	"azzel/core/kind"
 	"errors"
 	"fmt"
 	"slices"
 	"strings"
 )
 
-// SetSetting gives a setting of entities a value; nil puts back what their
-// kinds say. Those of kinds without the setting are left as they are.
-func SetSetting(d *document.Document, m *document.Map, ids []document.ID, name string, value *string) (Change, error) {
+// SetSetting gives a setting of entities, by its key, a value as a person writes it;
+// nil puts back what their kinds say. Those of kinds without the setting are left as
+// they are.
+func SetSetting(d *document.Document, m *document.Map, ids []document.ID, key string, text *string) (Change, error) {
 	all, err := found(m, ids)
 	if err != nil {
 		return Change{}, err
 	}
-	c := changed(fmt.Sprintf("Set %s of %s", name, called(all)))
-	if value == nil {
-		c = changed(fmt.Sprintf("Put back %s of %s", name, called(all)))
-	}
-	any := false
+	c, name := Change{}, ""
 	for _, e := range all {
-		k := d.Kind(document.ID(e.Kind))
-		if k == nil || k.Setting(name) == nil {
+		s := d.Setting(e, key)
+		if s == nil {
 			continue
 		}
-		any = true
-		s := k.Setting(name)
-		if value != nil {
-			if err := s.Fits(*value); err != nil {
-				return Change{}, err
-			}
-			if s.Type == document.PropertyEntity && *value != "" && (m.Entities.Get(document.ID(*value)) == nil || document.ID(*value) == e.ID) {
-				return Change{}, fmt.Errorf("%s is another entity of this map", name)
-			}
+		name = s.Name
+		value, err := written(d, m, e, s, text)
+		if err != nil {
+			return Change{}, err
 		}
-		next, same := withValue(e.Values, name, value, s.Default)
+		next, same := withValue(e.Values, key, value, s.Default)
 		if !same {
 			c.Do = append(c.Do, edit.Set(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}, "values", next))
 		}
 	}
+	did := "Set"
+	if text == nil {
+		did = "Put back"
+	}
+	c.Label = changed(fmt.Sprintf("%s %s of %s", did, name, called(all))).Label
 	switch {
-	case !any:
-		return Change{}, fmt.Errorf("nothing that is selected has a setting called “%.40s”", name)
+	case name == "":
+		return Change{}, fmt.Errorf("nothing that is selected has a setting called “%.40s”", key)
 	case len(c.Do) == 0:
 		return Change{}, errors.New("it is like that already")
 	}
 	return c, nil
 }
 
-// withValue is a list of values with one of them set; what equals the default
-// is left out. It reports whether nothing changes.
-func withValue(values []document.Value, name string, value *string, def string) (next []document.Value, same bool) {
-	next = slices.DeleteFunc(slices.Clone(values), func(v document.Value) bool { return v.Name == name })
-	if value != nil && *value != def {
-		next = append(next, document.Value{Name: name, Value: *value})
+// written reads what a person wrote for a setting of an entity; nil is nothing.
+func written(d *document.Document, m *document.Map, e *document.Entity, s *kind.Setting, text *string) (kind.Datum, error) {
+	if text == nil {
+		return "", nil
 	}
-	slices.SortFunc(next, func(a, b document.Value) int { return strings.Compare(a.Name, b.Name) })
+	value, err := s.Read(*text)
+	if err != nil {
+		return "", err
+	}
+	switch o := document.ID(value.Word()); {
+	case s.Type == kind.Entity && o != "" && (m.Entities.Get(o) == nil || o == e.ID):
+		return "", fmt.Errorf("%s is another entity of this map", s.Name)
+	case s.Type == kind.Shares:
+		return sharesOf(d, value)
+	}
+	return value, nil
+}
+
+// sharesOf names the kinds of a list as they are stored: by word or id.
+func sharesOf(d *document.Document, value kind.Datum) (kind.Datum, error) {
+	all := value.Shares()
+	for i, share := range all {
+		k := d.Kind(document.ID(share.Of))
+		for _, o := range d.KindsInOrder() {
+			if k == nil && strings.EqualFold(o.Name, share.Of) {
+				k = o
+			}
+		}
+		if k == nil {
+			return "", fmt.Errorf("there is no kind called “%.40s”", share.Of)
+		}
+		all[i].Of = string(k.ID)
+	}
+	return kind.Of(all), nil
+}
+
+// withValue is a list of values with one of them set, or with an empty one taken out;
+// what equals the default is left out. It reports whether nothing changes.
+func withValue(values []kind.Value, key string, value, def kind.Datum) (next []kind.Value, same bool) {
+	next = slices.DeleteFunc(slices.Clone(values), func(v kind.Value) bool { return v.Key == key })
+	if value != "" && value != def {
+		next = append(next, kind.Value{Key: key, Value: value})
+	}
+	slices.SortFunc(next, func(a, b kind.Value) int { return strings.Compare(a.Key, b.Key) })
 	if next == nil {
-		next = []document.Value{}
+		next = []kind.Value{}
 	}
 	return next, slices.Equal(next, values)
 }
 
-// SetMapSetting gives a setting of a map a value, or puts back the project's;
-// without a map it sets what all maps have that do not differ.
-func SetMapSetting(d *document.Document, m *document.Map, name string, value *string) (Change, error) {
-	all := d.Project.MapSettingsOf()
-	i := slices.IndexFunc(all, func(s document.Setting) bool { return s.Name == name })
-	if i < 0 {
-		return Change{}, fmt.Errorf("maps have no setting called “%.40s”", name)
+// SetMapSetting gives a setting of a map, by its key, a value as a person writes it, or
+// puts back the project's; without a map it sets what all maps have that do not differ.
+func SetMapSetting(d *document.Document, m *document.Map, key string, text *string) (Change, error) {
+	s := kind.Keyed(d.Project.MapSettingsOf(), key)
+	if s == nil {
+		return Change{}, fmt.Errorf("maps have no setting called “%.40s”", key)
 	}
-	if value != nil {
-		if err := all[i].Fits(*value); err != nil {
+	var value kind.Datum
+	if text != nil {
+		var err error
+		if value, err = s.Read(*text); err != nil {
 			return Change{}, err
 		}
 	}
 	if m == nil {
-		next, same := withValue(d.Project.MapValues, name, value, all[i].Default)
+		next, same := withValue(d.Project.MapValues, key, value, s.Default)
 		if same {
 			return Change{}, errors.New("it is like that already")
 		}
-		return changed(fmt.Sprintf("Set %s of all maps", name), edit.Set(edit.Ref{Type: edit.TypeProject}, "mapValues", next)), nil
+		return changed(fmt.Sprintf("Set %s of all maps", s.Name), edit.Set(edit.Ref{Type: edit.TypeProject}, "mapValues", next)), nil
 	}
-	project, _ := withValue(d.Project.MapValues, name, nil, "")
-	def := all[i].Default
-	if len(project) < len(d.Project.MapValues) {
-		def = d.MapValue(&document.Map{}, name)
-	}
-	next, same := withValue(m.Values, name, value, def)
+	next, same := withValue(m.Values, key, value, d.MapValue(&document.Map{}, key))
 	if same {
 		return Change{}, errors.New("it is like that already")
 	}
-	return changed(fmt.Sprintf("Set %s of %s", name, m.Name), edit.Set(edit.Ref{Type: edit.TypeMap, ID: m.ID}, "values", next)), nil
+	return changed(fmt.Sprintf("Set %s of %s", s.Name, m.Name), edit.Set(edit.Ref{Type: edit.TypeMap, ID: m.ID}, "values", next)), nil
 }
 
 // entityFields are what SetField can set of several entities at once.

@@ -6,6 +6,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/material"
 	"azzel/core/sample"
 	"slices"
@@ -146,7 +147,7 @@ func TestRecutBringsEverythingAlong(t *testing.T) {
 	d = edit.Apply(d, &edit.Edit{Do: []edit.Primitive{
 		sample.Paint(sample.Pans, sample.Things, box(2, 2, 3, 1), two|cells.MirrorX),
 		edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Pearl}, "look", two),
-		edit.Set(edit.Ref{Type: edit.TypeProject}, "looks", []document.KindLook{{Kind: document.KindDoor, Look: two, LookOn: sample.Wall}}),
+		edit.Set(edit.Ref{Type: edit.TypeProject}, "looks", []document.KindLook{{Kind: kind.Door, Look: two, LookOn: sample.Wall}}),
 	}}).Doc
 	c, err := author.AddMaterial(d, document.Material{Name: "Path", Number: 9, Is: "path", Tiles: []material.Tile{{Cell: two, Form: 5, Odds: 1}, {Cell: cells.TileCell(1, 63), Form: 1, Odds: 1}}})
 	d = done(t, d, c, err)

@@ -7,6 +7,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/sample"
 	"fmt"
 	"math/rand/v2"
@@ -84,7 +85,7 @@ func TestSeams(t *testing.T) {
 		{"out of step", at(t, base, sample.Pans, 320, 7), document.Right, []chart.Stretch{}, "out of step"},
 		{"cells of another size", set(at(t, base, sample.Pans, 320, 0), sample.Pans, "cellWidth", 8), document.Right, []chart.Stretch{}, "cells differ"},
 		{"another grid", set(base, sample.Pans, "grid", document.GridDiamond), document.Right, []chart.Stretch{}, "diamonds"},
-		{"seen from the side", set(base, sample.Pans, "values", []document.Value{{Name: document.MapView, Value: document.SeenFromSide}}), document.Right, []chart.Stretch{}, "from the side"},
+		{"seen from the side", set(base, sample.Pans, "values", []kind.Value{{Key: kind.MapView, Value: kind.Of(kind.FromSide)}}), document.Right, []chart.Stretch{}, "from the side"},
 		{"a template", set(base, sample.Pans, "template", true), document.Right, []chart.Stretch{}, "template"},
 	} {
 		got := chart.New(c.d, nil).Seams()
@@ -174,7 +175,7 @@ func TestFindings(t *testing.T) {
 	// later painting breaks an end, and that is told at once
 	var arrival *document.Entity
 	for _, e := range joined.Maps.Get(sample.Pans).Entities.All() {
-		if e.Kind == document.KindArrival {
+		if e.Kind == kind.Arrival {
 			arrival = e
 		}
 	}

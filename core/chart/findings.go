@@ -3,6 +3,7 @@ package chart
 import (
 	"azzel/core/document"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"fmt"
 	"maps"
 	"slices"
@@ -79,13 +80,13 @@ func (c *Chart) factsOf(m *document.Map) *facts {
 	c.facts[m.ID] = f
 	for _, e := range m.Entities.All() {
 		switch c.doc.Acts(e) {
-		case document.KindSpawn, document.KindHero:
+		case kind.Spawn, kind.Hero:
 			f.starts = true
 		case "goal":
 			f.goal = true
-		case document.KindExit:
+		case kind.Exit:
 			f.exits = append(f.exits, e)
-		case document.KindArrival:
+		case kind.Arrival:
 			f.arrives = append(f.arrives, e)
 		}
 	}

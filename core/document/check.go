@@ -2,6 +2,7 @@ package document
 
 import (
 	"azzel/core/cells"
+	"azzel/core/kind"
 	"fmt"
 	"strings"
 	"unicode"
@@ -18,9 +19,8 @@ const (
 	MaxPassages  = 100_000
 	MaxRules     = 10_000
 	MaxFlags     = 10_000
-	MaxName      = 80  // characters
-	MaxText      = 500 // characters of a line that is said
-	MaxSteps     = 100 // steps or conditions of a rule
+	MaxName      = 80 // characters
+	MaxText      = kind.MaxText
 	maxCellPixel = 512
 	maxPixel     = 1 << 20
 	maxOrder     = 1 << 48
@@ -82,18 +82,18 @@ func checkCellSize(w, h int) error {
 
 // Check finds what is wrong with the project's own fields.
 func (p *Project) Check() error {
-	if len(p.Looks) > len(Kinds) {
+	if len(p.Looks) > len(kind.All) {
 		return fmt.Errorf("each kind has one look")
 	}
 	for _, l := range p.Looks {
-		if builtIn(ID(l.Kind)) == nil || !l.Look.Valid() || !l.LookOn.Valid() {
+		if kind.Find(ID(l.Kind)) == nil || !l.Look.Valid() || !l.LookOn.Valid() {
 			return fmt.Errorf("a kind's look is not a tile")
 		}
 	}
 	if len(p.Pins) > MaxKinds {
 		return fmt.Errorf("at most %d kinds are offered first", MaxKinds)
 	}
-	if err := first(checkFrames(p.Hero.Frames), checkPlainValues(p.MapValues), checkSettings(p.MapSettingsOf())); err != nil {
+	if err := first(checkFrames(p.Hero.Frames), checkPlainValues(p.MapValues), checkSettings(p.MapProperties, kind.OfMaps)); err != nil {
 		return err
 	}
 	if p.Screen != (Size{}) {
@@ -234,7 +234,7 @@ func checkPicture(sha string) error {
 
 // Check finds what is wrong with an entity.
 func (e *Entity) Check() error {
-	if builtIn(ID(e.Kind)) == nil && !ID(e.Kind).Valid() {
+	if kind.Find(ID(e.Kind)) == nil && !ID(e.Kind).Valid() {
 		return fmt.Errorf("there is no kind of entity called “%.40s”", e.Kind)
 	}
 	if e.Facing.Index() < 0 {
@@ -252,8 +252,8 @@ func (e *Entity) Check() error {
 }
 
 func (e *Entity) checkMore() error {
-	if len(e.Values) > MaxProperties || len(e.Points) > MaxPoints || len(e.Variants) > MaxVariants {
-		return fmt.Errorf("an entity has at most %d values, %d points and %d variants", MaxProperties, MaxPoints, MaxVariants)
+	if len(e.Values) > maxSettings || len(e.Points) > MaxPoints || len(e.Variants) > MaxVariants {
+		return fmt.Errorf("an entity has at most %d values, %d points and %d variants", maxSettings, MaxPoints, MaxVariants)
 	}
 	if err := checkPlainValues(e.Values); err != nil {
 		return err
@@ -284,60 +284,8 @@ func (e *Entity) checkMore() error {
 	if !e.Turn.Valid() {
 		return fmt.Errorf("an entity is turned by quarters")
 	}
-	return first(checkOrder(e.Order), checkRange("how faint it is, in percent,", e.Faint, 0, 100))
+	return first(checkOrder(e.Order), checkOrder(e.Rank), checkRange("how faint it is, in percent,", e.Faint, 0, 100))
 }
 
 // Check finds what is wrong with a flag.
 func (f *Flag) Check() error { return first(checkID("the flag", f.ID), checkName(f.Name)) }
-
-// Check finds what is wrong with a rule.
-func (r *Rule) Check() error {
-	if err := first(checkID("the rule", r.ID), checkOrder(r.Order), r.When.check()); err != nil {
-		return err
-	}
-	if len(r.If) > MaxSteps || len(r.Then) > MaxSteps {
-		return fmt.Errorf("a rule has at most %d conditions and %d steps", MaxSteps, MaxSteps)
-	}
-	if utf8.RuneCountInString(r.Note) > MaxText {
-		return fmt.Errorf("a note has at most %d characters", MaxText)
-	}
-	for _, c := range r.If {
-		if err := first(checkID("the condition", c.ID), checkID("the flag asked for", c.Flag)); err != nil {
-			return err
-		}
-	}
-	for _, s := range r.Then {
-		if err := s.check(); err != nil {
-			return err
-		}
-	}
-	return nil
-}
-
-func (w When) check() error {
-	switch w.On {
-	case WhenArrive:
-		return checkID("the map of “arrives”", w.Map)
-	case WhenUse, WhenTake:
-		return first(checkID("the map of “when”", w.Map), checkID("the entity of “when”", w.Entity))
-	}
-	return fmt.Errorf("a rule waits for a switch used, a collectible taken or an arrival")
-}
-
-func (s Step) check() error {
-	if err := checkID("the step", s.ID); err != nil {
-		return err
-	}
-	switch s.Do {
-	case DoOpen:
-		return first(checkID("the door's map", s.Map), checkID("the door", s.Entity))
-	case DoSet:
-		return checkID("the flag to set", s.Flag)
-	case DoSay:
-		if n := utf8.RuneCountInString(s.Text); n > MaxText || !utf8.ValidString(s.Text) {
-			return fmt.Errorf("a line that is said has at most %d characters", MaxText)
-		}
-		return nil
-	}
-	return fmt.Errorf("a rule can open a door, set a flag or say a line")
-}

@@ -4,6 +4,7 @@ import (
 	"azzel/core/cells"
 	"azzel/core/document"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"strings"
 	"testing"
 )
@@ -47,10 +48,12 @@ func TestLimitsOfObjects(t *testing.T) {
 	m := document.Map{ID: someID, Name: "M", Bounds: grid.Rect{W: 9, H: 9}, CellWidth: 16, CellHeight: 16}
 	l := document.Layer{ID: someID, Name: "L", Kind: document.LayerTiles, Opacity: 100}
 	e := document.Entity{ID: someID, Layer: someID, Kind: "door", Name: "E", Facing: document.Up, W: 1, H: 1}
-	r := document.Rule{ID: someID, When: document.When{On: document.WhenArrive, Map: someID}}
+	r := document.Rule{ID: someID}
+	part := func(change func(*document.RulePart)) *document.RulePart {
+		return with(document.RulePart{ID: someID, Slot: document.SlotThen, Word: "say"}, change)
+	}
 	p := document.Passage{ID: someID, From: document.End{Map: someID, Entity: someID}, To: document.End{Map: someID, Entity: "bbbbbbbbbbbb"}}
 	f := document.Flag{ID: someID, Name: "F"}
-	say := func(text string) document.Step { return document.Step{ID: someID, Do: document.DoSay, Text: text} }
 	rule := func(change func(*document.Rule)) *document.Rule { return with(r, change) }
 	entity := func(change func(*document.Entity)) *document.Entity { return with(e, change) }
 	layer := func(change func(*document.Layer)) *document.Layer { return with(l, change) }
@@ -79,7 +82,7 @@ func TestLimitsOfObjects(t *testing.T) {
 		{"map's side", place(func(o *document.Map) { o.Sides[2] = "door" }), false},
 		{"map's seam with nobody", place(func(o *document.Map) { o.Seams = []document.SeamRule{{}} }), false},
 		{"map's seam twice", place(func(o *document.Map) { o.Seams = []document.SeamRule{{With: someID}, {With: someID}} }), false},
-		{"map's value twice", place(func(o *document.Map) { o.Values = []document.Value{{Name: "a"}, {Name: "a"}} }), false},
+		{"map's value twice", place(func(o *document.Map) { o.Values = []kind.Value{{Key: "a"}, {Key: "a"}} }), false},
 		{"map on the chart", place(func(o *document.Map) { o.Chart = &grid.Point{X: 1 << 30} }), true},
 		{"map off the chart", place(func(o *document.Map) { o.Chart = &grid.Point{X: 1<<30 + 1} }), false},
 
@@ -122,18 +125,14 @@ func TestLimitsOfObjects(t *testing.T) {
 		{"entity's good odds", entity(func(o *document.Entity) { o.Variants = []document.Variant{{Odds: document.MaxOdds}} }), true},
 
 		{"rule", &r, true},
-		{"rule's happening", rule(func(o *document.Rule) { o.When.On = "dreams" }), false},
-		{"rule of nobody", rule(func(o *document.Rule) { o.When = document.When{On: document.WhenUse, Map: someID} }), false},
-		{"rule's line", rule(func(o *document.Rule) { o.Then = []document.Step{say(long(500))} }), true},
-		{"rule's long line", rule(func(o *document.Rule) { o.Then = []document.Step{say(long(501))} }), false},
-		{"rule's broken line", rule(func(o *document.Rule) { o.Then = []document.Step{say("a\xff")} }), false},
-		{"rule's step", rule(func(o *document.Rule) { o.Then = []document.Step{{ID: someID, Do: "dance"}} }), false},
-		{"rule's door", rule(func(o *document.Rule) { o.Then = []document.Step{{ID: someID, Do: document.DoOpen, Map: someID}} }), false},
-		{"rule's door's map", rule(func(o *document.Rule) { o.Then = []document.Step{{ID: someID, Do: document.DoOpen, Entity: someID}} }), false},
-		{"rule's flag", rule(func(o *document.Rule) { o.Then = []document.Step{{ID: someID, Do: document.DoSet}} }), false},
-		{"rule's condition", rule(func(o *document.Rule) { o.If = []document.Condition{{ID: someID}} }), false},
-		{"rule's condition's id", rule(func(o *document.Rule) { o.If = []document.Condition{{Flag: someID}} }), false},
-		{"rule's many steps", rule(func(o *document.Rule) { o.Then = make([]document.Step, document.MaxSteps+1) }), false},
+		{"part", part(func(*document.RulePart) {}), true},
+		{"part's id", part(func(o *document.RulePart) { o.ID = "part" }), false},
+		{"part's place", part(func(o *document.RulePart) { o.Slot = "someday" }), false},
+		{"part in itself", part(func(o *document.RulePart) { o.Parent = o.ID }), false},
+		{"part in another", part(func(o *document.RulePart) { o.Parent = "bbbbbbbbbbbb" }), true},
+		{"part without a word", part(func(o *document.RulePart) { o.Word = "" }), false},
+		{"part's blank twice", part(func(o *document.RulePart) { o.Blanks = []kind.Value{{Key: "a", Value: "1"}, {Key: "a", Value: "2"}} }), false},
+		{"part's many blanks", part(func(o *document.RulePart) { o.Blanks = make([]kind.Value, document.MaxBlanks+1) }), false},
 		{"rule's note", rule(func(o *document.Rule) { o.Note = long(501) }), false},
 
 		{"passage", &p, true},

@@ -3,6 +3,8 @@ package document
 import (
 	"azzel/core/cells"
 	"azzel/core/grid"
+	"azzel/core/kind"
+	"slices"
 )
 
 // Project is what holds for the whole game.
@@ -24,8 +26,8 @@ type Project struct {
 	Pins []ID `json:"pins,omitempty"`
 	// MapValues are the settings of maps that differ from the built-in defaults;
 	// MapProperties are settings of the designer's own.
-	MapValues     []Value   `json:"mapValues,omitempty"`
-	MapProperties []Setting `json:"mapProperties,omitempty"`
+	MapValues     []kind.Value   `json:"mapValues,omitempty"`
+	MapProperties []kind.Setting `json:"mapProperties,omitempty"`
 }
 
 // Size is a width and a height in cells.
@@ -133,7 +135,7 @@ type Map struct {
 	// Seams is what was decided about seams, on that map of two with the smaller id.
 	Seams []SeamRule `json:"seams,omitempty"`
 	// Values are the settings that differ from the project's.
-	Values []Value `json:"values,omitempty"`
+	Values []kind.Value `json:"values,omitempty"`
 
 	Layers   Table[Layer]  `json:"-"`
 	Entities Table[Entity] `json:"-"`
@@ -234,9 +236,12 @@ type Entity struct {
 	Absent bool `json:"absent,omitempty"`
 	Unseen bool `json:"unseen,omitempty"`
 	// Values are the settings that differ from the kind's.
-	Values []Value `json:"values,omitempty"`
+	Values []kind.Value `json:"values,omitempty"`
 	// Order decides which of two on the same layer lies above; the higher does.
 	Order int `json:"order,omitempty"`
+	// Rank decides which of two acts first: the lower, and of equal ones the smaller id.
+	// Copies have ranks in the order of what they were made from.
+	Rank int `json:"rank,omitempty"`
 	// Locked and Hidden are for the designer only: not to be touched, not to be seen.
 	Locked bool `json:"locked,omitempty"`
 	Hidden bool `json:"hidden,omitempty"`
@@ -266,14 +271,9 @@ const (
 	MaxVariants = 32
 )
 
-// Setting is a value that differs from the kind's, "" and false when it does not.
-func (e *Entity) Setting(name string) (string, bool) {
-	for _, v := range e.Values {
-		if v.Name == name {
-			return v.Value, true
-		}
-	}
-	return "", false
+// Own reports whether a setting differs from the kind's.
+func (e *Entity) Own(key string) bool {
+	return slices.ContainsFunc(e.Values, func(v kind.Value) bool { return v.Key == key })
 }
 
 // Box is the cells that the entity's box touches.
@@ -300,54 +300,4 @@ func (m *Map) Standing(p grid.Point) (out []*Entity) {
 type Flag struct {
 	ID   ID     `json:"id"`
 	Name string `json:"name"`
-}
-
-// What a rule can wait for.
-const (
-	WhenUse    = "use"    // the hero uses a switch
-	WhenTake   = "take"   // the hero takes a collectible
-	WhenArrive = "arrive" // the hero arrives on a map
-)
-
-// What a step of a rule can do.
-const (
-	DoOpen = "open" // open a door
-	DoSet  = "set"  // set a flag
-	DoSay  = "say"  // say a line
-)
-
-// Rule is a sentence: When … If … Then ….
-type Rule struct {
-	ID    ID          `json:"id"`
-	Order int         `json:"order"`
-	When  When        `json:"when"`
-	If    []Condition `json:"if"`
-	Then  []Step      `json:"then"`
-	Once  bool        `json:"once"`
-	Note  string      `json:"note"`
-}
-
-// When is the happening that a rule waits for. Entity is empty for an arrival on a map.
-type When struct {
-	On     string `json:"on"`
-	Map    ID     `json:"map"`
-	Entity ID     `json:"entity"`
-}
-
-// Condition asks whether a flag is, or is not, set.
-type Condition struct {
-	ID   ID   `json:"id"`
-	Flag ID   `json:"flag"`
-	Is   bool `json:"is"`
-}
-
-// Step is one thing that a rule does; which of the fields matter depends on Do.
-type Step struct {
-	ID     ID     `json:"id"`
-	Do     string `json:"do"`
-	Map    ID     `json:"map,omitempty"`
-	Entity ID     `json:"entity,omitempty"`
-	Flag   ID     `json:"flag,omitempty"`
-	To     bool   `json:"to,omitempty"`
-	Text   string `json:"text,omitempty"`
 }

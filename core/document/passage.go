@@ -1,6 +1,7 @@
 package document
 
 import (
+	"azzel/core/kind"
 	"fmt"
 	"slices"
 	"unicode/utf8"
@@ -68,7 +69,7 @@ func checkGates(all []Gate) error {
 			err = first(checkID("the map of what is asked for", g.Map), checkID("what is asked for", g.Entity))
 		case GateCount:
 			err = checkRange("how many are asked for", g.Count, 1, MaxProjectEntities)
-			if err == nil && builtIn(g.Kind) == nil && !g.Kind.Valid() {
+			if err == nil && kind.Find(g.Kind) == nil && !g.Kind.Valid() {
 				err = fmt.Errorf("there is no kind called “%.40s”", g.Kind)
 			}
 		default:

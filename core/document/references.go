@@ -1,5 +1,7 @@
 package document
 
+import "azzel/core/kind"
+
 // Types of object that something else can name.
 const (
 	TypeProject  = "project"
@@ -9,6 +11,7 @@ const (
 	TypeEntity   = "entity"
 	TypePassage  = "passage"
 	TypeRule     = "rule"
+	TypePart     = "part" // of a rule
 	TypeFlag     = "flag"
 	TypeMotif    = "motif"
 	TypeZone     = "zone"
@@ -44,7 +47,7 @@ type Reference struct {
 	By Object
 	As string
 	To Object
-	// Setting is the name of the setting, where it is one.
+	// Setting is the key of the setting, or of the blank of a rule's part.
 	Setting string
 }
 
@@ -98,22 +101,6 @@ func gateReferences(by Object, all []Gate, f func(Reference)) {
 	}
 }
 
-func (r *Rule) references(f func(Reference)) {
-	by := Object{Type: TypeRule, ID: r.ID}
-	f(Reference{By: by, As: AsWhen, To: End{Map: r.When.Map, Entity: r.When.Entity}.object()})
-	for _, c := range r.If {
-		f(Reference{By: by, As: AsIf, To: Object{Type: TypeFlag, ID: c.Flag}})
-	}
-	for _, s := range r.Then {
-		switch s.Do {
-		case DoOpen:
-			f(Reference{By: by, As: AsThen, To: Object{Type: TypeEntity, Map: s.Map, ID: s.Entity}})
-		case DoSet:
-			f(Reference{By: by, As: AsThen, To: Object{Type: TypeFlag, ID: s.Flag}})
-		}
-	}
-}
-
 func (d *Document) entityReferences(m *Map, e *Entity, f func(Reference)) {
 	by := Object{Type: TypeEntity, Map: m.ID, ID: e.ID}
 	f(Reference{By: by, As: AsKind, To: Object{Type: TypeKind, ID: ID(e.Kind)}})
@@ -121,8 +108,25 @@ func (d *Document) entityReferences(m *Map, e *Entity, f func(Reference)) {
 		f(Reference{By: by, As: AsCarrier, To: Object{Type: TypeEntity, Map: m.ID, ID: e.Carrier}})
 	}
 	for _, v := range e.Values {
-		if v.Value != "" && d.TypeOf(e, v.Name) == PropertyEntity {
-			f(Reference{By: by, As: AsSetting, To: Object{Type: TypeEntity, Map: m.ID, ID: ID(v.Value)}, Setting: v.Name})
+		d.valueReferences(m, e, v, func(to Object) { f(Reference{By: by, As: AsSetting, To: to, Setting: v.Key}) })
+	}
+}
+
+// valueReferences calls f with what a setting of an entity names: an entity of its
+// map, or kinds.
+func (d *Document) valueReferences(m *Map, e *Entity, v kind.Value, f func(Object)) {
+	s := d.Setting(e, v.Key)
+	if s == nil {
+		return
+	}
+	is, err := s.Is(v.Value)
+	switch {
+	case err != nil:
+	case s.Type == kind.Entity && is.Word() != "":
+		f(Object{Type: TypeEntity, Map: m.ID, ID: ID(is.Word())})
+	case s.Type == kind.Shares:
+		for _, share := range is.Shares() {
+			f(Object{Type: TypeKind, ID: ID(share.Of)})
 		}
 	}
 }

@@ -3,6 +3,7 @@ package document_test
 import (
 	"azzel/core/cells"
 	"azzel/core/document"
+	"azzel/core/rules"
 	"azzel/core/sample"
 	"encoding/json"
 	"os"
@@ -17,9 +18,9 @@ func referring(d *document.Document) {
 	m := *d.Maps.Get(sample.Pans)
 	m.Seams = []document.SeamRule{{With: sample.Quay, If: []document.Gate{{Asks: document.GateFlag, Flag: sample.Lit}, {Asks: document.GateItem, Map: sample.Quay, Entity: sample.Door}}}}
 	d.Maps = d.Maps.With(m.ID, &m)
-	r := &document.Rule{ID: "rulerulerule", When: document.When{On: document.WhenArrive, Map: sample.Pans}, If: []document.Condition{{ID: "condconddddd", Flag: sample.Lit}},
-		Then: []document.Step{{ID: "stepstepstep", Do: document.DoOpen, Map: sample.Quay, Entity: sample.Door}}}
-	d.Rules = d.Rules.With(r.ID, r)
+	r := rules.Of(rules.Arrive(sample.Pans), rules.IsNotSet(sample.Lit), rules.Open(sample.Quay, sample.Door))
+	r.ID = "rulerulerule"
+	d.Rules = d.Rules.With(r.ID, &r)
 }
 
 func texts(all []document.Use) string {
@@ -103,7 +104,7 @@ func TestEveryReferenceIsTold(t *testing.T) {
 		look(p.ID, p)
 	}
 	for _, r := range d.Rules.All() {
-		look(r.ID, r)
+		look(r.ID, r.Parts.All())
 	}
 	for _, m := range d.Maps.All() {
 		look(m.ID, m)

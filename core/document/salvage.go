@@ -43,7 +43,11 @@ func Salvage(data []byte) (*Document, []string, error) {
 	}
 	keep(&d.Tilesets, salvaged[Tileset](head.Tilesets, "a tileset", &lost), func(o *Tileset) ID { return o.ID })
 	keep(&d.Passages, salvaged[Passage](head.Passages, "a passage", &lost), func(o *Passage) ID { return o.ID })
-	keep(&d.Rules, salvaged[Rule](head.Rules, "a rule", &lost), func(o *Rule) ID { return o.ID })
+	for _, raw := range head.Rules {
+		if r := salvagedRule(raw, &lost); r != nil {
+			d.Rules = d.Rules.With(r.ID, r)
+		}
+	}
 	keep(&d.Flags, salvaged[Flag](head.Flags, "a flag", &lost), func(o *Flag) ID { return o.ID })
 	keep(&d.Motifs, salvaged[Motif](head.Motifs, "a motif", &lost), func(o *Motif) ID { return o.ID })
 	keep(&d.Zones, salvaged[Zone](head.Zones, "a zone", &lost), func(o *Zone) ID { return o.ID })
@@ -68,6 +72,20 @@ func salvaged[T any](all []json.RawMessage, what string, lost *[]string) (out []
 		out = append(out, o)
 	}
 	return out
+}
+
+func salvagedRule(raw json.RawMessage, lost *[]string) *Rule {
+	var sr struct {
+		Rule  json.RawMessage
+		Parts []json.RawMessage
+	}
+	_ = json.Unmarshal(raw, &sr) // without a rule in it nothing is found
+	all := salvaged[Rule]([]json.RawMessage{sr.Rule}, "a rule", lost)
+	if len(all) == 0 {
+		return nil
+	}
+	keep(&all[0].Parts, salvaged[RulePart](sr.Parts, "a part of a rule", lost), func(o *RulePart) ID { return o.ID })
+	return all[0]
 }
 
 func salvagedMap(raw json.RawMessage, parts *parts) (*Map, []string) {

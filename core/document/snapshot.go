@@ -20,6 +20,8 @@ import (
 type Content struct {
 	Layers   []LayerContent `json:"layers"`
 	Entities []*Entity      `json:"entities"`
+	// Parts are those of a rule.
+	Parts []*RulePart `json:"parts,omitempty"`
 }
 
 // LayerContent is a layer with its cells.
@@ -39,7 +41,8 @@ func ContentOf(m *Map) *Content {
 
 // Whole reports whether nothing in a content is missing, and no more in it than a map takes.
 func (c *Content) Whole() bool {
-	return len(c.Layers) <= MaxLayers && len(c.Entities) <= MaxEntities && !slices.Contains(c.Entities, nil) &&
+	return len(c.Layers) <= MaxLayers && len(c.Entities) <= MaxEntities && len(c.Parts) <= MaxParts &&
+		!slices.Contains(c.Entities, nil) && !slices.Contains(c.Parts, nil) &&
 		!slices.ContainsFunc(c.Layers, func(l LayerContent) bool { return l.Layer == nil })
 }
 
@@ -52,6 +55,11 @@ func (c *Content) Check() error {
 	}
 	for _, e := range c.Entities {
 		if err := e.Check(); err != nil {
+			return err
+		}
+	}
+	for _, p := range c.Parts {
+		if err := p.Check(); err != nil {
 			return err
 		}
 	}
@@ -79,7 +87,7 @@ type stateHead struct {
 	Tilesets  []*Tileset  `json:"tilesets"`
 	Maps      []stateMap  `json:"maps"`
 	Passages  []*Passage  `json:"passages"`
-	Rules     []*Rule     `json:"rules"`
+	Rules     []stateRule `json:"rules"`
 	Flags     []*Flag     `json:"flags"`
 	Motifs    []*Motif    `json:"motifs"`
 	Zones     []*Zone     `json:"zones"`
@@ -93,11 +101,26 @@ type stateMap struct {
 	Entities []*Entity `json:"entities"`
 }
 
+type stateRule struct {
+	Rule  *Rule       `json:"rule"`
+	Parts []*RulePart `json:"parts"`
+}
+
+func (sr stateRule) decode() (*Rule, error) {
+	if sr.Rule == nil {
+		return nil, errState
+	}
+	return sr.Rule, fillTable(&sr.Rule.Parts, sr.Parts, func(o *RulePart) ID { return o.ID })
+}
+
 // Encode writes the document in its one canonical form: a JSON head with all
 // objects sorted by id, then the cells of each layer in the same order.
 func (d *Document) Encode() []byte {
-	head := stateHead{Project: d.Project, Tilesets: d.Tilesets.All(), Passages: d.Passages.All(), Rules: d.Rules.All(), Flags: d.Flags.All(),
+	head := stateHead{Project: d.Project, Tilesets: d.Tilesets.All(), Passages: d.Passages.All(), Rules: []stateRule{}, Flags: d.Flags.All(),
 		Motifs: d.Motifs.All(), Zones: d.Zones.All(), Materials: d.Materials.All(), Kinds: d.Kinds.All(), Maps: []stateMap{}}
+	for _, r := range d.Rules.All() {
+		head.Rules = append(head.Rules, stateRule{r, r.Parts.All()})
+	}
 	var planes [][]byte
 	for _, m := range d.Maps.All() {
 		sm := stateMap{m, m.Layers.All(), m.Entities.All()}
@@ -153,10 +176,16 @@ func Decode(data []byte) (*Document, error) {
 	if len(parts.left) != 0 {
 		return nil, errState
 	}
+	for _, sr := range head.Rules {
+		r, err := sr.decode()
+		if err != nil {
+			return nil, err
+		}
+		d.Rules = d.Rules.With(r.ID, r)
+	}
 	return d, first(
 		fillTable(&d.Tilesets, head.Tilesets, func(o *Tileset) ID { return o.ID }),
 		fillTable(&d.Passages, head.Passages, func(o *Passage) ID { return o.ID }),
-		fillTable(&d.Rules, head.Rules, func(o *Rule) ID { return o.ID }),
 		fillTable(&d.Flags, head.Flags, func(o *Flag) ID { return o.ID }),
 		fillTable(&d.Motifs, head.Motifs, func(o *Motif) ID { return o.ID }),
 		fillTable(&d.Zones, head.Zones, func(o *Zone) ID { return o.ID }),

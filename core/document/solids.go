@@ -3,6 +3,7 @@ package document
 import (
 	"azzel/core/cells"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/material"
 	"slices"
 )
@@ -186,7 +187,7 @@ func (s *Solids) Cell(c cells.Cell) bool {
 }
 
 // Doors, Exits and Collectibles list the entities of a kind on a map, by id.
-func (s *Solids) Doors(m *Map) []*Entity { return s.kind(m, KindDoor) }
+func (s *Solids) Doors(m *Map) []*Entity { return s.kind(m, kind.Door) }
 
 // Standing lists the entities of a map, other than doors, whose kind is solid.
 func (s *Solids) Standing(m *Map) []*Entity {
@@ -194,7 +195,7 @@ func (s *Solids) Standing(m *Map) []*Entity {
 	all, ok := s.kinds[key]
 	if !ok {
 		for _, e := range m.Entities.All() {
-			if k := s.doc.Kind(ID(e.Kind)); k != nil && k.Solid && k.Acts() != KindDoor {
+			if k := s.doc.Kind(ID(e.Kind)); k != nil && k.Solid && k.Acts() != kind.Door {
 				all = append(all, e)
 			}
 		}
@@ -204,13 +205,13 @@ func (s *Solids) Standing(m *Map) []*Entity {
 }
 
 // Exits lists a map's exits.
-func (s *Solids) Exits(m *Map) []*Entity { return s.kind(m, KindExit) }
+func (s *Solids) Exits(m *Map) []*Entity { return s.kind(m, kind.Exit) }
 
 // Collectibles lists a map's collectibles.
-func (s *Solids) Collectibles(m *Map) []*Entity { return s.kind(m, KindCollectible) }
+func (s *Solids) Collectibles(m *Map) []*Entity { return s.kind(m, kind.Collectible) }
 
 // Switches lists a map's switches.
-func (s *Solids) Switches(m *Map) []*Entity { return s.kind(m, KindSwitch) }
+func (s *Solids) Switches(m *Map) []*Entity { return s.kind(m, kind.Switch) }
 
 func (s *Solids) kind(m *Map, kind string) []*Entity {
 	key := mapKind{m.ID, kind}

@@ -21,6 +21,8 @@ type held[T any] struct {
 	sorted atomic.Pointer[[]*T]
 	// names are those in use in this table; whoever takes them owns them.
 	names atomic.Pointer[Names]
+	// made is what was worked out from all objects.
+	made atomic.Pointer[any]
 }
 
 type row[T any] struct {
@@ -193,4 +195,18 @@ func (t Table[T]) Sum(f func(*T) int) (n int) {
 		}
 	}
 	return n
+}
+
+// Derived is what f makes of the objects, made once for a table: there is one such
+// thing for a type of object.
+func (t Table[T]) Derived(f func() any) any {
+	if t.held == nil {
+		return f()
+	}
+	if made := t.held.made.Load(); made != nil {
+		return *made
+	}
+	made := f()
+	t.held.made.Store(&made)
+	return made
 }

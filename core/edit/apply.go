@@ -125,7 +125,7 @@ func (a *applier) set(p *Primitive) error {
 	if err != nil {
 		return err
 	}
-	if p.Op == OpSetBack && !sameJSON(old, p.WasValue) {
+	if p.Op == OpSetBack && !a.stillIs(p, old) {
 		a.res.Kept++
 		return nil
 	}
@@ -144,6 +144,27 @@ func (a *applier) set(p *Primitive) error {
 	return nil
 }
 
+// stillIs reports whether a field, which is now, is what it was. An earlier version
+// may have written that in another form than this one would.
+func (a *applier) stillIs(p *Primitive, now json.RawMessage) bool {
+	if sameJSON(now, p.WasValue) {
+		return true
+	}
+	var was json.RawMessage
+	switch t := a.w.objects(p.Ref); {
+	case p.Ref.Type == TypeProject:
+		was = written(a.w.doc.Project, p.Field, p.WasValue)
+	case p.Ref.Type == TypeRule && slices.Contains(document.Slots, p.Field):
+		var parts []*document.RulePart
+		if document.Strict(p.WasValue, &parts) == nil {
+			was = JSON(append([]*document.RulePart{}, parts...))
+		}
+	case t != nil:
+		was = t.written(p.Ref.ID, p.Field, p.WasValue)
+	}
+	return was != nil && sameJSON(now, was)
+}
+
 // fieldOf gives the reader and the writer of the field that p sets.
 func (a *applier) fieldOf(p *Primitive) (get func() (json.RawMessage, error), set func() error) {
 	if p.Ref.Type == TypeProject {
@@ -158,16 +179,28 @@ func (a *applier) fieldOf(p *Primitive) (get func() (json.RawMessage, error), se
 	}
 	t := a.w.objects(p.Ref)
 	if t == nil {
-		return func() (json.RawMessage, error) { return nil, errors.New("the map is no longer there") }, nil
+		return func() (json.RawMessage, error) { return nil, holderGone(p.Ref) }, nil
+	}
+	if p.Ref.Type == TypeRule && slices.Contains(document.Slots, p.Field) {
+		return func() (json.RawMessage, error) { return a.slot(p.Ref.ID, p.Field) },
+			func() error { return a.setSlot(p.Ref.ID, p.Field, p.Value) }
 	}
 	return func() (json.RawMessage, error) { return t.field(p.Ref.ID, p.Field) },
 		func() error { return t.set(p.Ref.ID, p.Field, p.Value) }
 }
 
+// holderGone says that what an object lay in is no longer there.
+func holderGone(ref Ref) error {
+	if ref.Type == TypePart {
+		return errors.New("the rule is no longer there")
+	}
+	return errors.New("the map is no longer there")
+}
+
 func (a *applier) insert(p *Primitive) error {
 	t := a.w.objects(p.Ref)
 	if t == nil {
-		return errors.New("the map is no longer there")
+		return holderGone(p.Ref)
 	}
 	if p.Content != nil && !p.Content.Whole() {
 		return errors.New("something that the " + p.Ref.Type + " holds is missing")
@@ -182,6 +215,10 @@ func (a *applier) insert(p *Primitive) error {
 		a.w.doc.Maps = a.w.doc.Maps.With(p.Ref.ID, p.Content.Fill(*a.w.doc.Maps.Get(p.Ref.ID)))
 	case p.Ref.Type == TypeLayer && p.Content != nil:
 		a.w.editMap(p.Ref.Map, func(m *document.Map) { a.fillLayer(m, p) })
+	case p.Ref.Type == TypeRule && p.Content != nil:
+		a.w.editRule(p.Ref.ID, func(r *document.Rule) { r.Parts = partsOf(p.Content.Parts) })
+		a.back(Primitive{Op: OpInsertBack, Ref: p.Ref, WasValue: t.get(p.Ref.ID), Content: a.contentOf(p.Ref)})
+		return nil
 	}
 	if p.Content != nil {
 		// taken back it goes with all that came with it
@@ -213,7 +250,7 @@ func (a *applier) fillLayer(m *document.Map, p *Primitive) {
 func (a *applier) remove(p *Primitive) error {
 	t := a.w.objects(p.Ref)
 	if t == nil {
-		return errors.New("the map is no longer there")
+		return holderGone(p.Ref)
 	}
 	now := t.get(p.Ref.ID)
 	if now == nil {
@@ -221,7 +258,7 @@ func (a *applier) remove(p *Primitive) error {
 	}
 	content := a.contentOf(p.Ref)
 	if p.Op == OpInsertBack {
-		if !t.is(p.Ref.ID, p.WasValue) || content != nil {
+		if !t.is(p.Ref.ID, p.WasValue) || !sameContent(content, p.Content) {
 			a.res.Kept++
 			return nil
 		}
@@ -237,6 +274,9 @@ func (a *applier) remove(p *Primitive) error {
 		})
 		a.w.forget(Ref{Type: TypeEntity, Map: p.Ref.Map})
 	}
+	if p.Ref.Type == TypeRule {
+		a.w.forget(Ref{Type: TypePart, Rule: p.Ref.ID})
+	}
 	if p.Ref.Type == TypeMap {
 		a.w.forget(Ref{Type: TypeLayer, Map: p.Ref.ID})
 		a.w.forget(Ref{Type: TypeEntity, Map: p.Ref.ID})
@@ -247,6 +287,10 @@ func (a *applier) remove(p *Primitive) error {
 // contentOf is what an object holds besides its fields; nil when nothing.
 func (a *applier) contentOf(ref Ref) *document.Content {
 	switch ref.Type {
+	case TypeRule:
+		if r := a.w.doc.Rules.Get(ref.ID); r.Parts.Len() > 0 {
+			return &document.Content{Parts: r.Parts.All()}
+		}
 	case TypeMap:
 		if c := document.ContentOf(a.w.doc.Maps.Get(ref.ID)); len(c.Layers)+len(c.Entities) > 0 {
 			return c

@@ -86,7 +86,7 @@ const (
 	OpRemove     = "remove"     // remove Ref and all it holds
 	OpCellsBack  = "cellsBack"  // where Ref still holds Was, write Cells
 	OpSetBack    = "setBack"    // if Field of Ref is still WasValue, set it to Value
-	OpInsertBack = "insertBack" // if Ref is still WasValue and holds nothing, remove it
+	OpInsertBack = "insertBack" // if Ref is still WasValue and holds no more than Content, remove it
 )
 
 // Types of object that a Ref can name.
@@ -98,6 +98,7 @@ const (
 	TypeEntity   = document.TypeEntity
 	TypePassage  = document.TypePassage
 	TypeRule     = document.TypeRule
+	TypePart     = document.TypePart
 	TypeFlag     = document.TypeFlag
 	TypeMotif    = document.TypeMotif
 	TypeZone     = document.TypeZone
@@ -105,10 +106,12 @@ const (
 	TypeKind     = document.TypeKind
 )
 
-// Ref names an object. Map is given for layers and entities only; the project has no ID.
+// Ref names an object. Map is given for layers and entities only, Rule for parts of
+// rules; the project has no ID.
 type Ref struct {
 	Type string      `json:"type"`
 	Map  document.ID `json:"map,omitempty"`
+	Rule document.ID `json:"rule,omitempty"`
 	ID   document.ID `json:"id,omitempty"`
 }
 
@@ -203,7 +206,7 @@ func (p *Primitive) check() error {
 		if p.Op != OpSet && p.Op != OpSetBack {
 			return errors.New("the project can only be changed field by field")
 		}
-	case TypeTileset, TypeMap, TypeLayer, TypeEntity, TypePassage, TypeRule, TypeFlag, TypeMotif, TypeZone, TypeMaterial, TypeKind:
+	case TypeTileset, TypeMap, TypeLayer, TypeEntity, TypePassage, TypeRule, TypePart, TypeFlag, TypeMotif, TypeZone, TypeMaterial, TypeKind:
 		if !p.Ref.ID.Valid() {
 			return fmt.Errorf("the id of a %s is not valid", p.Ref.Type)
 		}
@@ -212,6 +215,9 @@ func (p *Primitive) check() error {
 	}
 	if inMap != (p.Ref.Map != "") || inMap && !p.Ref.Map.Valid() {
 		return fmt.Errorf("a %s is named with its map only if it stands on one", p.Ref.Type)
+	}
+	if (p.Ref.Type == TypePart) != (p.Ref.Rule != "") || p.Ref.Rule != "" && !p.Ref.Rule.Valid() {
+		return errors.New("a part is named with its rule, and nothing else is")
 	}
 	switch p.Op {
 	case OpCells, OpCellsBack:
@@ -229,12 +235,6 @@ func (p *Primitive) check() error {
 		if len(p.Value) == 0 {
 			return errors.New("an object is inserted with its fields")
 		}
-		if p.Content != nil && p.Ref.Type != TypeMap && p.Ref.Type != TypeLayer {
-			return errors.New("only maps and layers hold others")
-		}
-		if p.Content != nil && !p.Content.Whole() {
-			return fmt.Errorf("a map has at most %d layers and %d entities, and none of them is missing", document.MaxLayers, document.MaxEntities)
-		}
 	case OpRemove:
 	case OpInsertBack:
 		if len(p.WasValue) == 0 {
@@ -242,6 +242,21 @@ func (p *Primitive) check() error {
 		}
 	default:
 		return fmt.Errorf("there is no step called “%.40s”", p.Op)
+	}
+	return p.checkContent()
+}
+
+func (p *Primitive) checkContent() error {
+	switch c := p.Content; {
+	case c == nil:
+		return nil
+	case p.Op != OpInsert && p.Op != OpInsertBack, p.Ref.Type != TypeMap && p.Ref.Type != TypeLayer && p.Ref.Type != TypeRule:
+		return errors.New("only maps, layers and rules hold others")
+	case (p.Ref.Type == TypeRule) != (len(c.Parts) > 0) || p.Ref.Type == TypeRule && len(c.Layers)+len(c.Entities) > 0:
+		return errors.New("a rule holds parts, and nothing else does")
+	case !c.Whole():
+		return fmt.Errorf("a map has at most %d layers and %d entities, a rule %d parts, and none of them is missing",
+			document.MaxLayers, document.MaxEntities, document.MaxParts)
 	}
 	return nil
 }

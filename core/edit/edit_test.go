@@ -5,6 +5,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/sample"
 	"encoding/base64"
 	"encoding/json"
@@ -79,7 +80,7 @@ func TestNamesStayUnique(t *testing.T) {
 	d := sample.World()
 	lamp := func(id document.ID, name string) edit.Primitive {
 		return edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: id}, document.Entity{ID: id, Layer: sample.Entities,
-			Kind: document.KindSwitch, Name: name, Facing: document.Down, W: 16, H: 16})
+			Kind: kind.Switch, Name: name, Facing: document.Down, W: 16, H: 16})
 	}
 	res := edit.Apply(d, made(1, lamp("lampalampala", "Lamp"), lamp("lampblampbla", "lamp"), lamp("lampclampcla", "Lamp 2")))
 	m := res.Doc.Maps.Get(sample.Quay)

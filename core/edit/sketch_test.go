@@ -5,6 +5,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/sample"
 	"testing"
 )
@@ -20,7 +21,7 @@ func TestSketch(t *testing.T) {
 	elsewhere := sample.Paint(sample.Pans, sample.Ground, box(grid.Rect{W: 90, H: 90}), sample.Floor)
 	large := sample.Paint(sample.Quay, sample.Ground, box(grid.Rect{W: 640, H: 64}), sample.Wall)
 	emptied := edit.Primitive{Op: edit.OpCellsBack, Ref: small.Ref, Was: small.Cells, Cells: sample.Paint(sample.Quay, sample.Ground, small.Cells.Region(), 0).Cells}
-	pearl := edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: "pearlpearlpa"}, document.Entity{Kind: document.KindCollectible})
+	pearl := edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: "pearlpearlpa"}, document.Entity{Kind: kind.Collectible})
 	for _, c := range []struct {
 		name              string
 		do                []edit.Primitive
@@ -32,8 +33,8 @@ func TestSketch(t *testing.T) {
 		{"cells on two layers", []edit.Primitive{small, corner, elsewhere}, edit.TypeLayer, "", 7, 5, 1, 9, grid.Point{X: 6, Y: 4}, sample.Floor},
 		{"many cells", []edit.Primitive{large}, edit.TypeLayer, "", 32, 4, 20, 128, grid.Point{X: 31, Y: 3}, sample.Wall},
 		{"cells turned back", []edit.Primitive{emptied}, edit.TypeLayer, "", 4, 2, 1, 8, grid.Point{}, 0},
-		{"an entity", []edit.Primitive{pearl}, edit.TypeEntity, document.KindCollectible, 0, 0, 0, 0, grid.Point{}, 0},
-		{"an entity of a motif", []edit.Primitive{pearl, small}, edit.TypeLayer, document.KindCollectible, 4, 2, 1, 8, grid.Point{}, sample.Wall},
+		{"an entity", []edit.Primitive{pearl}, edit.TypeEntity, kind.Collectible, 0, 0, 0, 0, grid.Point{}, 0},
+		{"an entity of a motif", []edit.Primitive{pearl, small}, edit.TypeLayer, kind.Collectible, 4, 2, 1, 8, grid.Point{}, sample.Wall},
 		{"a name", []edit.Primitive{edit.Set(edit.Ref{Type: edit.TypeProject}, "name", "Ebb")}, edit.TypeProject, "", 0, 0, 0, 0, grid.Point{}, 0},
 	} {
 		e := edit.Edit{Do: c.do}

@@ -17,6 +17,8 @@ type objects interface {
 	is(id document.ID, value json.RawMessage) bool
 	field(id document.ID, name string) (json.RawMessage, error)
 	set(id document.ID, field string, value json.RawMessage) error
+	// written is a value of a field in the form in which it is written now, nil when it is none.
+	written(id document.ID, field string, value json.RawMessage) json.RawMessage
 	insert(id document.ID, value json.RawMessage) error
 	remove(id document.ID)
 	// check finds what is wrong with an object; nil when it is gone.
@@ -58,6 +60,26 @@ func (t *table[T]) field(id document.ID, name string) (json.RawMessage, error) {
 		return nil, t.gone()
 	}
 	return document.Field(obj, name)
+}
+
+func (t *table[T]) written(id document.ID, field string, value json.RawMessage) json.RawMessage {
+	obj := t.read().Get(id)
+	if obj == nil {
+		return nil
+	}
+	return written(obj, field, value)
+}
+
+func written[T any](obj *T, field string, value json.RawMessage) json.RawMessage {
+	next, err := document.WithField(obj, field, value)
+	if err != nil {
+		return nil
+	}
+	out, err := document.Field(next, field)
+	if err != nil {
+		return nil
+	}
+	return out
 }
 
 func (t *table[T]) gone() error { return fmt.Errorf("the %s is no longer there", t.word) }
@@ -171,7 +193,7 @@ func (w *working) editMap(id document.ID, change func(*document.Map)) {
 
 // objects finds the table that a reference points into, nil when its map is gone.
 func (w *working) objects(ref Ref) objects {
-	key := Ref{Type: ref.Type, Map: ref.Map}
+	key := Ref{Type: ref.Type, Map: ref.Map, Rule: ref.Rule}
 	if t, ok := w.tables[key]; ok {
 		return t
 	}
@@ -185,7 +207,7 @@ func (w *working) objects(ref Ref) objects {
 
 func (w *working) open(ref Ref) objects {
 	d := &w.doc
-	if ref.Map != "" && d.Maps.Get(ref.Map) == nil {
+	if ref.Map != "" && d.Maps.Get(ref.Map) == nil || ref.Rule != "" && d.Rules.Get(ref.Rule) == nil {
 		return nil
 	}
 	switch ref.Type {
@@ -205,6 +227,13 @@ func (w *working) open(ref Ref) objects {
 		return &table[document.Rule]{word: "rule", limit: document.MaxRules,
 			read: func() document.Table[document.Rule] { return d.Rules }, write: func(t document.Table[document.Rule]) { d.Rules = t },
 			id: func(o *document.Rule) document.ID { return o.ID }}
+	case TypePart:
+		return &table[document.RulePart]{word: "part of a rule", limit: document.MaxParts,
+			read: func() document.Table[document.RulePart] { return d.Rules.Get(ref.Rule).Parts },
+			write: func(t document.Table[document.RulePart]) {
+				w.editRule(ref.Rule, func(r *document.Rule) { r.Parts = t })
+			},
+			id: func(o *document.RulePart) document.ID { return o.ID }}
 	case TypeFlag:
 		return &table[document.Flag]{word: "flag", limit: document.MaxFlags,
 			read: func() document.Table[document.Flag] { return d.Flags }, write: func(t document.Table[document.Flag]) { d.Flags = t },

@@ -2,6 +2,7 @@ package edit
 
 import (
 	"azzel/core/document"
+	"azzel/core/rules"
 	"errors"
 )
 
@@ -21,6 +22,9 @@ func Verify(e *Edit, res Result) error {
 			if err := t.check(ref.ID); err != nil {
 				return err
 			}
+			if err := checkParts(res.Doc, ref); err != nil {
+				return err
+			}
 		}
 	}
 	for i := range e.Do {
@@ -28,6 +32,40 @@ func Verify(e *Edit, res Result) error {
 			if err := c.Check(); err != nil {
 				return err
 			}
+			for _, p := range c.Parts {
+				if err := rules.Check(p); err != nil {
+					return err
+				}
+			}
+		}
+	}
+	return nil
+}
+
+// checkParts finds what is wrong with the part of a rule that was written, or with all
+// parts of a rule.
+func checkParts(d *document.Document, ref Ref) error {
+	switch ref.Type {
+	case TypePart:
+		if p := d.Rules.Get(ref.Rule).Parts.Get(ref.ID); p != nil {
+			return rules.Check(p)
+		}
+	case TypeRule:
+		if r := d.Rules.Get(ref.ID); r != nil {
+			for _, p := range r.Parts.All() {
+				if err := first(p.Check(), rules.Check(p)); err != nil {
+					return err
+				}
+			}
+		}
+	}
+	return nil
+}
+
+func first(errs ...error) error {
+	for _, err := range errs {
+		if err != nil {
+			return err
 		}
 	}
 	return nil

@@ -5,6 +5,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/sample"
 	"fmt"
 	"math/rand/v2"
@@ -142,7 +143,7 @@ func TestFits(t *testing.T) {
 		d.Maps = d.Maps.With(next.ID, &next)
 	}
 	res := edit.Apply(d, made(1, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Pans, ID: "aaaaaaaaaaaa"},
-		document.Entity{ID: "aaaaaaaaaaaa", Layer: sample.Entities, Kind: document.KindSign, Name: "One more", Facing: document.Down, W: 1, H: 1})))
+		document.Entity{ID: "aaaaaaaaaaaa", Layer: sample.Entities, Kind: kind.Sign, Name: "One more", Facing: document.Down, W: 1, H: 1})))
 	if err := edit.Fits(res); err == nil || !strings.Contains(err.Error(), "200,000 entities") {
 		t.Errorf("one entity too many gave %v", err)
 	}

@@ -7,6 +7,7 @@ import (
 	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/hand"
+	"azzel/core/kind"
 	"azzel/core/sample"
 	"strings"
 	"testing"
@@ -57,7 +58,7 @@ func TestRimHoldsInsideApart(t *testing.T) {
 			}
 		}
 	}
-	g.Inside = &hand.Grip{What: hand.Entity, Kind: document.KindDoor}
+	g.Inside = &hand.Grip{What: hand.Entity, Kind: kind.Door}
 	if _, err := hand.Resolve(pans(), g, hand.Gesture{Way: way(2, 2, 6, 5)}); err == nil || !strings.Contains(err.Error(), "inside") {
 		t.Errorf("doors for the inside: %v", err)
 	}
@@ -171,7 +172,7 @@ func TestMirrorTurnsAndSwapsPartners(t *testing.T) {
 			t.Errorf("%v has no image", p)
 		}
 	}
-	door := hand.Grip{What: hand.Entity, Kind: document.KindSpawn, Shape: hand.Freehand, Turn: 3}
+	door := hand.Grip{What: hand.Entity, Kind: kind.Spawn, Shape: hand.Freehand, Turn: 3}
 	w.Mirror = grid.Mirror{Mode: grid.MirrorLeftRight, X: 20}
 	p, err := hand.Resolve(w, door, hand.Gesture{Way: way(2, 2)})
 	if err != nil || len(p.Place) != 2 || p.Place[0].Facing != document.Right || p.Place[1].Facing != document.Left || p.Place[1].X != 17*16 {

@@ -6,6 +6,7 @@ import (
 	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/hand"
+	"azzel/core/kind"
 	"azzel/core/sample"
 	"strings"
 	"testing"
@@ -93,7 +94,7 @@ func TestTargetLayer(t *testing.T) {
 		d := edit.Apply(d, &edit.Edit{Do: []edit.Primitive{edit.Set(edit.Ref{Type: edit.TypeLayer, Map: sample.Quay, ID: layer}, field, true)}}).Doc
 		return d.Maps.Get(sample.Quay)
 	}
-	door := hand.Grip{What: hand.Entity, Kind: document.KindDoor}
+	door := hand.Grip{What: hand.Entity, Kind: kind.Door}
 	painted, erased := tile(hand.Box), hand.Grip{What: hand.Eraser}
 	for _, c := range []struct {
 		name   string
@@ -125,7 +126,7 @@ func TestTargetLayer(t *testing.T) {
 func TestPlacingEntities(t *testing.T) {
 	d := sample.World()
 	m := d.Maps.Get(sample.Quay)
-	pearl := hand.Grip{What: hand.Entity, Kind: document.KindCollectible, Shape: hand.Line}
+	pearl := hand.Grip{What: hand.Entity, Kind: kind.Collectible, Shape: hand.Line}
 	p, err := hand.Resolve(at(d, m), pearl, hand.Gesture{Way: way(3, 2, 6, 2)})
 	if err != nil || len(p.Place) != 3 { // one stands at 4,2 already
 		t.Fatalf("%v %+v", err, p)
@@ -133,7 +134,7 @@ func TestPlacingEntities(t *testing.T) {
 	if p.Place[0].Name != "Collectible" || p.Place[1].Name != "Collectible 2" || p.Place[1].X != 80 {
 		t.Errorf("%+v %+v", p.Place[0], p.Place[1])
 	}
-	exit := hand.Grip{What: hand.Entity, Kind: document.KindExit, Shape: hand.Freehand}
+	exit := hand.Grip{What: hand.Entity, Kind: kind.Exit, Shape: hand.Freehand}
 	p, _ = hand.Resolve(at(d, m), exit, hand.Gesture{Way: way(2, 2, 4, 7)})
 	if len(p.Place) != 1 || p.Place[0].W != 48 || p.Place[0].H != 96 || p.Place[0].Name != "Exit 2" {
 		t.Errorf("a dragged exit is %+v", p.Place)
@@ -198,7 +199,7 @@ func TestPickUp(t *testing.T) {
 		t.Errorf("picked %+v from %s", g, layer)
 	}
 	g, layer, ok = hand.PickUp(d, m, grid.Point{X: 10, Y: 2})
-	if !ok || g.What != hand.Entity || g.Kind != document.KindDoor || layer != sample.Entities {
+	if !ok || g.What != hand.Entity || g.Kind != kind.Door || layer != sample.Entities {
 		t.Errorf("picked %+v from %s", g, layer)
 	}
 	if _, _, ok = hand.PickUp(d, d.Maps.Get(sample.Pans), grid.Point{X: -1, Y: 2}); ok {

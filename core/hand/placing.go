@@ -4,6 +4,7 @@ import (
 	"azzel/core/chance"
 	"azzel/core/document"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"fmt"
 )
 
@@ -105,9 +106,9 @@ func (p *Plan) covers(e *document.Entity) bool {
 
 // spots are where a press puts a kind down: of an area once, of others on every
 // cell of the shape, or as closely as their boxes stand without overlapping.
-func (w *Work) spots(kind *document.Kind, g *Grip, ges *Gesture, r *grid.Region) ([]spot, error) {
+func (w *Work) spots(kind *kind.Kind, g *Grip, ges *Gesture, r *grid.Region) ([]spot, error) {
 	m := w.Map
-	bw, bh := kind.Box(m)
+	bw, bh := kind.Box(m.CellWidth, m.CellHeight)
 	across, down := (bw+m.CellWidth-1)/m.CellWidth, (bh+m.CellHeight-1)/m.CellHeight
 	pixels := func(box grid.Rect) grid.Rect {
 		if kind.Area {

@@ -286,8 +286,9 @@ func (p *Plan) Edit(d *document.Document, m *document.Map, g Grip) ([]edit.Primi
 		do = Removal(d, m, p.Take)
 		label.Text = "Removed " + counted(len(p.Take), "entity")
 	}
-	for _, e := range p.Place {
-		e.ID = document.NewID()
+	rank := m.NextRank()
+	for i, e := range p.Place {
+		e.ID, e.Rank = document.NewID(), rank+i
 		do = append(do, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}, e))
 	}
 	if len(p.Place) > 0 {

@@ -3,6 +3,7 @@ package hand
 import (
 	"azzel/core/document"
 	"azzel/core/edit"
+	"azzel/core/kind"
 	"slices"
 )
 
@@ -44,8 +45,9 @@ func Removal(d *document.Document, m *document.Map, all []*document.Entity) []ed
 }
 
 // left are the values of an entity without those that name what goes.
-func left(d *document.Document, m document.ID, e *document.Entity, gone map[document.Object]bool) []document.Value {
-	return slices.DeleteFunc(slices.Clone(e.Values), func(v document.Value) bool {
-		return d.TypeOf(e, v.Name) == document.PropertyEntity && gone[document.Object{Type: document.TypeEntity, Map: m, ID: document.ID(v.Value)}]
+func left(d *document.Document, m document.ID, e *document.Entity, gone map[document.Object]bool) []kind.Value {
+	return slices.DeleteFunc(slices.Clone(e.Values), func(v kind.Value) bool {
+		s := d.Setting(e, v.Key)
+		return s != nil && s.Type == kind.Entity && gone[document.Object{Type: document.TypeEntity, Map: m, ID: document.ID(v.Value.Word())}]
 	})
 }

@@ -94,7 +94,7 @@ func (w *Work) picked(p Picking) (*grid.Region, error) {
 // that are shown and unlocked.
 func EntitiesIn(m *document.Map, r *grid.Region) []*document.Entity {
 	var out []*document.Entity
-	for _, e := range m.Entities.All() {
+	for _, e := range document.InRank(m.Entities.All()) {
 		l := m.Layers.Get(e.Layer)
 		middle := grid.Point{X: grid.FloorDiv(e.X+e.W/2, m.CellWidth), Y: grid.FloorDiv(e.Y+e.H/2, m.CellHeight)}
 		if l != nil && m.Open(l) && r.Has(middle) {

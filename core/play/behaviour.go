@@ -4,6 +4,7 @@ import (
 	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/grid"
+	"azzel/core/kind"
 )
 
 // Trace is a part of what an entity does, as it is drawn over it: a way along
@@ -15,7 +16,7 @@ type Trace struct {
 	// Closed ways come back to their beginning.
 	Closed bool `json:"closed"`
 	Radius int  `json:"radius"`
-	// Setting is the one that decides it, which a handle changes.
+	// Setting is the key of the one that decides it, which a handle changes.
 	Setting string `json:"setting"`
 }
 
@@ -41,18 +42,18 @@ func Behaviour(d *document.Document, c *chart.Chart, m *document.Map, e *documen
 	if k.Ways {
 		t.out = append(t.out, t.path(e))
 	}
-	along := m.Entities.Get(document.ID(d.Value(e, "path")))
+	along := m.Entities.Get(document.ID(d.Value(e, "path").Word()))
 	if along != nil {
 		way := t.path(along)
 		way.Setting = "path"
 		t.out = append(t.out, way)
 	}
 	for _, s := range k.Settings {
-		n := int(d.Thousandths(e, s.Name))
+		n := int(d.Value(e, s.Key).Thousandths())
 		switch {
-		case s.Handle == "" || s.Handle == document.HandleUp || n <= 0:
-		case s.Handle == document.HandleRound:
-			t.out = append(t.out, Trace{Is: TraceRing, Points: []grid.Point{middle(e)}, Radius: n * m.CellWidth / 1000, Setting: s.Name})
+		case s.Handle == "" || s.Handle == kind.HandleUp || n <= 0:
+		case s.Handle == kind.HandleRound:
+			t.out = append(t.out, Trace{Is: TraceRing, Points: []grid.Point{middle(e)}, Radius: n * m.CellWidth / 1000, Setting: s.Key})
 		case along == nil:
 			t.line(&s, n, k.Acts())
 		}
@@ -73,7 +74,7 @@ func middle(e *document.Entity) grid.Point { return grid.Point{X: e.X + e.W/2, Y
 // path is the way along a path's points.
 func (t *tracer) path(e *document.Entity) Trace {
 	from := middle(e)
-	way := Trace{Is: TraceWay, Points: []grid.Point{from}, Closed: t.doc.Value(e, "goes") == "round"}
+	way := Trace{Is: TraceWay, Points: []grid.Point{from}, Closed: t.doc.Value(e, "goes").Word() == "round"}
 	for _, p := range e.Points {
 		way.Points = append(way.Points, grid.Point{X: from.X + p.X, Y: from.Y + p.Y})
 	}
@@ -82,19 +83,35 @@ func (t *tracer) path(e *document.Entity) Trace {
 
 // line is the way ahead, or to both sides, as far as nothing solid is in the way
 // of what cannot fly.
-func (t *tracer) line(s *document.Setting, thousandths int, acts string) {
+func (t *tracer) line(s *kind.Setting, thousandths int, acts string) {
 	dx, dy := t.e.Facing.Step()
-	flies := acts == "flyer" || acts == document.KindPlatform || acts == "spring"
+	flies := acts == "flyer" || acts == kind.Platform || acts == "spring"
 	is := TraceWay
 	if acts == "shooter" || acts == "beam" || acts == "spring" {
 		is = TraceShot
 	}
 	at := middle(t.e)
-	way := Trace{Is: is, Points: []grid.Point{at, t.reach(dx, dy, thousandths, flies)}, Setting: s.Name}
-	if s.Handle == document.HandleBoth {
+	way := Trace{Is: is, Points: []grid.Point{at, t.reach(dx, dy, thousandths, flies)}, Setting: s.Key}
+	if s.Handle == kind.HandleBoth {
 		way.Points[0] = t.reach(-dx, -dy, thousandths, flies)
 	}
 	t.out = append(t.out, way)
+}
+
+// Reach is how a setting with a handle is shown while it is dragged: as far as it says,
+// in thousandths of a cell, whatever stands in the way.
+func Reach(m *document.Map, e *document.Entity, s *kind.Setting, thousandths int64) Trace {
+	at := middle(e)
+	if s.Handle == kind.HandleRound {
+		return Trace{Is: TraceRing, Points: []grid.Point{at}, Radius: int(thousandths) * m.CellWidth / 1000}
+	}
+	dx, dy := e.Facing.Step()
+	x, y := dx*int(thousandths)*m.CellWidth/1000, dy*int(thousandths)*m.CellHeight/1000
+	way := Trace{Is: TraceWay, Points: []grid.Point{at, {X: at.X + x, Y: at.Y + y}}}
+	if s.Handle == kind.HandleBoth {
+		way.Points[0] = grid.Point{X: at.X - x, Y: at.Y - y}
+	}
+	return way
 }
 
 // reach is how far from the middle one comes in a direction.

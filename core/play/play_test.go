@@ -7,6 +7,7 @@ import (
 	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/play"
+	"azzel/core/rules"
 	"azzel/core/sample"
 	"encoding/json"
 	"errors"
@@ -157,15 +158,16 @@ func TestExitWithoutPassageSays(t *testing.T) {
 }
 
 func TestRules(t *testing.T) {
-	use := document.When{On: document.WhenUse, Map: sample.Quay, Entity: sample.Switch}
-	open := document.Step{Do: document.DoOpen, Map: sample.Quay, Entity: sample.Door}
+	use, open := rules.Use(sample.Quay, sample.Switch), rules.Open(sample.Quay, sample.Door)
 	atSwitch := func(d *document.Document) *run {
 		r := begin(t, d)
 		r.s.X, r.s.Y = 96*play.Sub, 33*play.Sub
 		r.hold(play.InputUp, 1)
 		return r
 	}
-	d := rule(t, sample.World(), document.Rule{When: use, Then: []document.Step{open, {Do: document.DoSay, Text: "It moves."}, {Do: document.DoSet, Flag: sample.Lit, To: true}}, Once: true})
+	once := rules.Of(use, open, rules.Say("It moves."), rules.Set(sample.Lit))
+	once.Once = true
+	d := rule(t, sample.World(), once)
 	r := atSwitch(d)
 	r.press(play.InputUse)
 	if !r.s.Opened[sample.Door] || !reflect.DeepEqual(r.s.Lines, []play.Line{{Text: "It moves.", Resumes: true}}) || r.s.Flags[sample.Lit] {
@@ -185,13 +187,13 @@ func TestRules(t *testing.T) {
 		t.Error("a rule with once ran twice, or the switch did not turn back")
 	}
 
-	d = rule(t, sample.World(), document.Rule{When: use, If: []document.Condition{{Flag: sample.Lit, Is: true}}, Then: []document.Step{open}})
+	d = rule(t, sample.World(), rules.Of(use, rules.IsSet(sample.Lit), open))
 	r = atSwitch(d)
 	r.press(play.InputUse)
 	if r.s.Opened[sample.Door] {
 		t.Error("ran though its flag is not set")
 	}
-	d = rule(t, d, document.Rule{When: document.When{On: document.WhenTake, Map: sample.Quay, Entity: sample.Pearl}, Then: []document.Step{{Do: document.DoSet, Flag: sample.Lit, To: true}}})
+	d = rule(t, d, rules.Of(rules.Take(sample.Quay, sample.Pearl), rules.Set(sample.Lit)))
 	r = begin(t, d)
 	r.hold(play.InputRight, 40)
 	r.s.X, r.s.Y = 96*play.Sub, 33*play.Sub
@@ -200,7 +202,7 @@ func TestRules(t *testing.T) {
 	if !r.s.Opened[sample.Door] {
 		t.Error("did not run though its flag is set")
 	}
-	d = rule(t, sample.World(), document.Rule{When: document.When{On: document.WhenArrive, Map: sample.Quay}, Then: []document.Step{{Do: document.DoSay, Text: "Low tide."}}})
+	d = rule(t, sample.World(), rules.Of(rules.Arrive(sample.Quay), rules.Say("Low tide.")))
 	if r = begin(t, d); !reflect.DeepEqual(r.s.Lines, []play.Line{{Text: "Low tide.", Resumes: true}}) {
 		t.Errorf("on arrival: %v", r.s.Lines)
 	}

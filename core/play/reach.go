@@ -4,6 +4,7 @@ import (
 	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"fmt"
 )
 
@@ -48,13 +49,13 @@ func Jump(d *document.Document, c *chart.Chart, m *document.Map, p grid.Point) *
 	out.Add(p)
 	// in 1/65536 cells and ticks
 	const one = 1 << 16
-	gravity := d.MapThousandths(m, document.MapGravity) * one / 1000 / (TicksPerSecond * TicksPerSecond)
-	height := d.MapThousandths(m, document.MapJump) * one / 1000
-	run := d.MapThousandths(m, document.MapRun) * one / 1000 / TicksPerSecond
+	gravity := d.MapValue(m, kind.MapGravity).Thousandths() * one / 1000 / (TicksPerSecond * TicksPerSecond)
+	height := d.MapValue(m, kind.MapJump).Thousandths() * one / 1000
+	run := d.MapValue(m, kind.MapRun).Thousandths() * one / 1000 / TicksPerSecond
 	if gravity < 1 {
 		gravity = 1
 	}
-	rise := root(2 * gravity * height)
+	rise := Root(2 * gravity * height)
 	free := func(x, y int64) bool {
 		at := grid.Point{X: int(floorDiv(x, one)), Y: int(floorDiv(y, one))}
 		return m.Bounds.Contains(at) && !c.Solids().At(m, at)
@@ -85,8 +86,8 @@ func Jump(d *document.Document, c *chart.Chart, m *document.Map, p grid.Point) *
 	return out
 }
 
-// root is the whole part of a square root, by Newton's method on whole numbers.
-func root(n int64) int64 {
+// Root is the whole part of a square root, by Newton's method on whole numbers.
+func Root(n int64) int64 {
 	if n < 2 {
 		return max(0, n)
 	}

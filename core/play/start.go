@@ -6,6 +6,8 @@ import (
 	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/grid"
+	"azzel/core/kind"
+	"azzel/core/rules"
 	"errors"
 	"fmt"
 )
@@ -13,7 +15,7 @@ import (
 // ErrNoSpawn is given when there is nowhere for the hero to begin.
 var ErrNoSpawn = errors.New("there is no spawn yet, so the hero has nowhere to begin")
 
-// Start begins a game at a map's first spawn by id, or at that of the first map
+// Start begins a game at a map's first spawn by rank, or at that of the first map
 // that has one.
 func Start(d *document.Document, at document.ID, seed int64) (*State, error) {
 	maps := d.MapsInOrder()
@@ -21,8 +23,8 @@ func Start(d *document.Document, at document.ID, seed int64) (*State, error) {
 		maps = append([]*document.Map{m}, maps...)
 	}
 	for _, m := range maps {
-		for _, e := range m.Entities.All() {
-			if acts := d.Acts(e); (acts == document.KindSpawn || acts == document.KindHero) && !e.Absent {
+		for _, e := range document.InRank(m.Entities.All()) {
+			if acts := d.Acts(e); (acts == kind.Spawn || acts == kind.Hero) && !e.Absent {
 				return begin(d, m, e.Box(m), e.Facing, seed), nil
 			}
 		}
@@ -53,7 +55,7 @@ func begin(d *document.Document, m *document.Map, box grid.Rect, facing document
 	c := chart.New(d, nil)
 	g := game{s, d, c, c.Solids(), nil}
 	g.setDown(m, box, facing)
-	g.happen(happening{on: document.WhenArrive, m: m.ID})
+	g.happen(happening{on: rules.WordArrive, m: m.ID})
 	g.settle()
 	return s
 }
@@ -61,7 +63,7 @@ func begin(d *document.Document, m *document.Map, box grid.Rect, facing document
 // draw chooses among the variants of every entity that has some.
 func (s *State) draw(d *document.Document, seed int64) {
 	for i, m := range d.MapsInOrder() {
-		for _, e := range m.Entities.All() {
+		for _, e := range document.InRank(m.Entities.All()) {
 			if e.Absent {
 				s.Gone[e.ID] = true
 			}

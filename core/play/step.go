@@ -4,8 +4,8 @@ import (
 	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/rules"
-	"strings"
 )
 
 // game is a state with the document it is played in, for one tick.
@@ -206,10 +206,10 @@ func (g *game) use(m *document.Map) {
 	for _, reach := range []int64{0, 1} {
 		x := g.X + reach*int64(dx*m.CellWidth)*Sub*3/4
 		y := g.Y + reach*int64(dy*m.CellHeight)*Sub*3/4
-		for _, e := range m.Entities.All() {
-			if g.doc.Acts(e) == document.KindSwitch && !g.Gone[e.ID] && g.overlaps(m, x, y, e) {
+		for _, e := range document.InRank(m.Entities.All()) {
+			if g.doc.Acts(e) == kind.Switch && !g.Gone[e.ID] && g.overlaps(m, x, y, e) {
 				g.Switched[e.ID] = !g.Switched[e.ID]
-				g.happen(happening{document.WhenUse, m.ID, e.ID})
+				g.happen(happening{rules.WordUse, m.ID, e.ID})
 				return
 			}
 		}
@@ -221,7 +221,7 @@ func (g *game) touch(m *document.Map) {
 	for _, e := range g.solids.Collectibles(m) {
 		if !g.Taken[e.ID] && !g.Gone[e.ID] && g.overlaps(m, g.X, g.Y, e) {
 			g.Taken[e.ID] = true
-			g.happen(happening{document.WhenTake, m.ID, e.ID})
+			g.happen(happening{rules.WordTake, m.ID, e.ID})
 		}
 	}
 	exit := g.exitUnder(m)
@@ -231,103 +231,6 @@ func (g *game) touch(m *document.Map) {
 	case exit.ID != g.Inside:
 		g.Inside = exit.ID
 		g.leave(document.End{Map: m.ID, Entity: exit.ID}, exit.Name)
-	}
-}
-
-func (g *game) happen(h happening) { g.queue = append(g.queue, h) }
-
-// settle gives each happening to the rules that wait for it, in their order.
-func (g *game) settle() {
-	for n := 0; len(g.queue) > 0; n++ {
-		h := g.queue[0]
-		g.queue = g.queue[1:]
-		if n >= MaxHappenings {
-			g.Notice = "Rules kept waking each other and were stopped."
-			return
-		}
-		for _, r := range g.doc.RulesInOrder() {
-			if rules.Answers(r, h.on, h.m, h.entity) {
-				g.begin(r)
-			}
-		}
-	}
-}
-
-func (g *game) begin(r *document.Rule) {
-	if r.Once && g.Done[r.ID] {
-		return
-	}
-	for _, c := range r.If {
-		if g.Flags[c.Flag] != c.Is {
-			return
-		}
-	}
-	if r.Once {
-		g.Done[r.ID] = true
-	}
-	run := Running{Rule: r.ID, Left: []document.ID{}}
-	for _, s := range r.Then {
-		run.Left = append(run.Left, s.ID)
-	}
-	if g.run(&run) {
-		g.Running = append(g.Running, run)
-	}
-}
-
-// run does steps until the rule ends or says something; true when it waits.
-func (g *game) run(r *Running) bool {
-	rule := g.doc.Rules.Get(r.Rule)
-	if rule == nil {
-		return false
-	}
-	for len(r.Left) > 0 {
-		id := r.Left[0]
-		r.Left = r.Left[1:]
-		for _, s := range rule.Then {
-			if s.ID == id && g.do(rule, &s) {
-				return true
-			}
-		}
-	}
-	return false
-}
-
-func (g *game) do(r *document.Rule, s *document.Step) (waits bool) {
-	switch s.Do {
-	case document.DoOpen:
-		if g.doc.Entity(s.Map, s.Entity) == nil {
-			g.Notice = "A rule wanted to open a door that was removed."
-			return false
-		}
-		g.Opened[s.Entity] = true
-	case document.DoSet:
-		g.Flags[s.Flag] = s.To
-	case document.DoSay:
-		return g.says(s.Text, true)
-	}
-	return false
-}
-
-// says shows a text page by page; a rule goes on when the last one was read. It
-// reports whether there is anything to read.
-func (g *game) says(text string, rule bool) bool {
-	all := PagesOf(text).Pages
-	for i, page := range all {
-		g.Lines = append(g.Lines, Line{strings.Join(page, "\n"), rule && i == len(all)-1})
-	}
-	return len(all) > 0
-}
-
-// resume goes on with the rule whose line has been read: lines and waiting
-// rules stand in the same order.
-func (g *game) resume() {
-	if len(g.Running) == 0 {
-		return
-	}
-	run := g.Running[0]
-	g.Running = append([]Running{}, g.Running[1:]...)
-	if g.run(&run) {
-		g.Running = append(g.Running, run)
 	}
 }
 

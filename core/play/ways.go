@@ -3,6 +3,7 @@ package play
 import (
 	"azzel/core/document"
 	"azzel/core/grid"
+	"azzel/core/rules"
 )
 
 // outside reports whether some part of the hero's box at (x, y) would lie where
@@ -83,7 +84,7 @@ func (g *game) cross(m *document.Map) {
 		if e := g.exitUnder(o); e != nil {
 			g.Inside = e.ID
 		}
-		g.happen(happening{on: document.WhenArrive, m: o.ID})
+		g.happen(happening{on: rules.WordArrive, m: o.ID})
 		return
 	}
 	side := sideOf(m, p)
@@ -221,5 +222,5 @@ func (g *game) fade() {
 		g.Fade = FadeTicks
 	}
 	g.setDown(m, e.Box(m), e.Facing)
-	g.happen(happening{on: document.WhenArrive, m: m.ID})
+	g.happen(happening{on: rules.WordArrive, m: m.ID})
 }

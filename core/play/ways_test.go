@@ -6,7 +6,9 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/play"
+	"azzel/core/rules"
 	"azzel/core/sample"
 	"strings"
 	"testing"
@@ -41,7 +43,7 @@ func touching(t *testing.T, d *document.Document) *document.Document {
 }
 
 func TestWalksAcrossASeamAndBack(t *testing.T) {
-	d := rule(t, touching(t, opened(t)), document.Rule{When: document.When{On: document.WhenArrive, Map: sample.Pans}, Then: []document.Step{{Do: document.DoSet, Flag: sample.Lit, To: true}}})
+	d := rule(t, touching(t, opened(t)), rules.Of(rules.Arrive(sample.Pans), rules.Set(sample.Lit)))
 	r := begin(t, d)
 	y := r.s.Y
 	r.hold(play.InputRight, 260)
@@ -87,11 +89,11 @@ func TestSeamsThatDoNotLeadOn(t *testing.T) {
 	}
 	stays("closed", set(true))
 	stays("asks for a flag", set(false, document.Gate{Asks: document.GateFlag, Flag: sample.Lit}))
-	stays("asks for what is not there to be taken", set(false, document.Gate{Asks: document.GateCount, Kind: document.KindCollectible, Count: 2}))
+	stays("asks for what is not there to be taken", set(false, document.Gate{Asks: document.GateCount, Kind: kind.Collectible, Count: 2}))
 	stays("nobody beside", apply(t, d, edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Pans}, "chart", grid.Point{X: 999})))
 	for name, d := range map[string]*document.Document{
 		"asks for what was taken on the way": set(false, document.Gate{Asks: document.GateItem, Map: sample.Quay, Entity: sample.Pearl}),
-		"asks for one of a kind":             set(false, document.Gate{Asks: document.GateCount, Kind: document.KindCollectible, Count: 1}),
+		"asks for one of a kind":             set(false, document.Gate{Asks: document.GateCount, Kind: kind.Collectible, Count: 1}),
 		"asks for a flag that is not set":    set(false, document.Gate{Asks: document.GateFlag, Flag: sample.Lit, Not: true}),
 	} {
 		r := begin(t, d)
@@ -245,7 +247,7 @@ func sided(t *testing.T) *document.Document {
 	floor.AddRect(grid.Rect{X: 6, Y: 6, W: 4, H: 2})
 	floor.AddRect(grid.Rect{X: 16, Y: 8, W: 4, H: 1})
 	return apply(t, sample.World(), sample.Paint(sample.Pans, sample.Things, floor, sample.Wall),
-		edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Pans}, "values", []document.Value{{Name: document.MapView, Value: document.SeenFromSide}}))
+		edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Pans}, "values", []kind.Value{{Key: kind.MapView, Value: kind.Of(kind.FromSide)}}))
 }
 
 func TestJumpReaches(t *testing.T) {
@@ -264,13 +266,13 @@ func TestJumpReaches(t *testing.T) {
 		}
 	}
 	// a lower jump does not reach the step
-	low := apply(t, d, edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Pans}, "values", []document.Value{{Name: document.MapJump, Value: "1"}, {Name: document.MapView, Value: document.SeenFromSide}}))
+	low := apply(t, d, edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Pans}, "values", []kind.Value{{Key: kind.MapJump, Value: "1"}, {Key: kind.MapView, Value: kind.Of(kind.FromSide)}}))
 	if play.Jump(low, chart.New(low, nil), low.Maps.Get(sample.Pans), grid.Point{X: 3, Y: 7}).Has(grid.Point{X: 6, Y: 5}) {
 		t.Error("a jump of one cell reaches a step of two")
 	}
 	// higher jumps reach all that lower ones do
 	for _, height := range []string{"2", "4", "6"} {
-		more := apply(t, d, edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Pans}, "values", []document.Value{{Name: document.MapJump, Value: height}, {Name: document.MapView, Value: document.SeenFromSide}}))
+		more := apply(t, d, edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Pans}, "values", []kind.Value{{Key: kind.MapJump, Value: kind.Datum(height)}, {Key: kind.MapView, Value: kind.Of(kind.FromSide)}}))
 		top := 99
 		for _, p := range play.Jump(more, chart.New(more, nil), more.Maps.Get(sample.Pans), grid.Point{X: 1, Y: 7}).Points() {
 			top = min(top, p.Y)
@@ -306,11 +308,11 @@ func TestBehaviour(t *testing.T) {
 		return play.Behaviour(d, chart.New(d, nil), d.Maps.Get(sample.Quay), d.Entity(sample.Quay, id))
 	}
 	// to both sides as far as the walls let it
-	got := traces(put(document.Entity{Kind: "walker", X: 32, Y: 96, Values: []document.Value{{Name: "range", Value: "6"}, {Name: "sight", Value: "0"}}}))
+	got := traces(put(document.Entity{Kind: "walker", X: 32, Y: 96, Values: []kind.Value{{Key: "range", Value: "6"}, {Key: "sight", Value: "0"}}}))
 	if len(got) != 1 || got[0].Is != play.TraceWay || got[0].Points[0].X != 16 || got[0].Points[1] != (grid.Point{X: 40 + 96, Y: 104}) || got[0].Setting != "range" {
 		t.Errorf("a walker: %+v", got)
 	}
-	got = traces(put(document.Entity{Kind: "flyer", X: 32, Y: 96, Values: []document.Value{{Name: "range", Value: "2"}}}))
+	got = traces(put(document.Entity{Kind: "flyer", X: 32, Y: 96, Values: []kind.Value{{Key: "range", Value: "2"}}}))
 	if len(got) != 2 || got[0].Points[0].X != 40-32 || got[1].Is != play.TraceRing || got[1].Radius != 5*16 {
 		t.Errorf("a flyer: %+v", got)
 	}
@@ -318,16 +320,16 @@ func TestBehaviour(t *testing.T) {
 	if len(got) != 1 || got[0].Is != play.TraceShot || got[0].Points[1] != (grid.Point{X: 168, Y: 16}) {
 		t.Errorf("a beam: %+v", got)
 	}
-	path := put(document.Entity{Kind: document.KindPath, X: 160, Y: 96, Points: []grid.Point{{X: 32}, {X: 32, Y: 32}}, Values: []document.Value{{Name: "goes", Value: "round"}}})
+	path := put(document.Entity{Kind: kind.Path, X: 160, Y: 96, Points: []grid.Point{{X: 32}, {X: 32, Y: 32}}, Values: []kind.Value{{Key: "goes", Value: kind.Of("round")}}})
 	got = traces(path)
 	if len(got) != 1 || !got[0].Closed || len(got[0].Points) != 3 || got[0].Points[2] != (grid.Point{X: 200, Y: 136}) {
 		t.Errorf("a path: %+v", got)
 	}
-	lift := put(document.Entity{Kind: document.KindPlatform, X: 160, Y: 96, Values: []document.Value{{Name: "path", Value: string(path)}}})
+	lift := put(document.Entity{Kind: kind.Platform, X: 160, Y: 96, Values: []kind.Value{{Key: "path", Value: kind.Of(path)}}})
 	if got = traces(lift); len(got) != 1 || got[0].Setting != "path" || len(got[0].Points) != 3 {
 		t.Errorf("what goes along a path: %+v", got)
 	}
-	if got = traces(put(document.Entity{Kind: document.KindCollectible, Carrier: lift})); len(got) != 1 || got[0].Is != play.TraceTied {
+	if got = traces(put(document.Entity{Kind: kind.Collectible, Carrier: lift})); len(got) != 1 || got[0].Is != play.TraceTied {
 		t.Errorf("what travels along: %+v", got)
 	}
 }
@@ -372,19 +374,19 @@ func TestVariantsAreDrawn(t *testing.T) {
 
 // What is of a solid kind stops the hero, with its body only.
 func TestSolidKindsStop(t *testing.T) {
-	sign := document.Entity{ID: "signsignsign", Layer: sample.Entities, Kind: document.KindSign, Name: "Sign", Facing: document.Down, X: 96, Y: 32, W: 16, H: 16}
+	sign := document.Entity{ID: "signsignsign", Layer: sample.Entities, Kind: kind.Sign, Name: "Sign", Facing: document.Down, X: 96, Y: 32, W: 16, H: 16}
 	d := apply(t, opened(t), edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sign.ID}, sign))
 	r := begin(t, d)
 	r.hold(play.InputRight, 200)
 	if r.cell().X != 5 {
 		t.Errorf("a sign stopped the hero at %v", r.cell())
 	}
-	c, err := author.AddKind(d, document.KindSign, "Post")
+	c, err := author.AddKind(d, kind.Sign, "Post")
 	if err != nil {
 		t.Fatal(err)
 	}
 	d = apply(t, d, c.Do...)
-	post := *d.Kinds.Get(c.Made)
+	post := author.PlainKindOf(d.Kind(c.Made))
 	post.Body = grid.Rect{X: 6, Y: 0, W: 4, H: 2}
 	change, err := author.ChangeKind(d, post)
 	if err != nil {

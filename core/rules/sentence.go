@@ -1,121 +1,197 @@
-// Package rules shows rules as sentences and tells which of them answer a happening.
 package rules
 
 import (
 	"azzel/core/document"
+	"azzel/core/kind"
 	"fmt"
+	"strings"
 )
 
-// Word is a part of a rule's sentence. Slot names what would be changed by
-// pressing it; plain words have none. Missing marks a name that refers to nothing.
-type Word struct {
-	Text    string `json:"text"`
-	Slot    string `json:"slot,omitempty"`
-	Missing bool   `json:"missing,omitempty"`
+// Said is a word of a rule's sentence. What can be changed by pressing it is told by
+// Part and Blank: a blank of a part, its verb where Blank is empty, or without a part
+// a slot or “once” of the rule. Plain words have neither.
+type Said struct {
+	Text  string      `json:"text"`
+	Part  document.ID `json:"part,omitempty"`
+	Blank string      `json:"blank,omitempty"`
+	// Writes tells that it is text that is written.
+	Writes bool `json:"writes,omitempty"`
+	// Written is that text.
+	Written string `json:"written,omitempty"`
+	// Missing marks a name that refers to nothing.
+	Missing bool `json:"missing,omitempty"`
 }
 
+// BlankOnce is the word of a rule that says whether it runs once.
+const BlankOnce = "once"
+
 // Sentence says a rule in words: When …, if …, then ….
-func Sentence(d *document.Document, r *document.Rule) []Word {
-	var out []Word
-	say := func(text string) { out = append(out, Word{Text: text}) }
-	slot := func(slot, text string, missing bool) { out = append(out, Word{text, slot, missing}) }
-	say("When the hero")
-	switch r.When.On {
-	case document.WhenUse:
-		slot("when.on", "uses", false)
-	case document.WhenTake:
-		slot("when.on", "takes", false)
-	default:
-		slot("when.on", "arrives on", false)
-	}
-	if r.When.On == document.WhenArrive {
-		m := d.Maps.Get(r.When.Map)
-		if m == nil {
-			slot("when.what", "a map that was removed", true)
-		} else {
-			slot("when.what", m.Name, false)
+func Sentence(d *document.Document, r *document.Rule) []Said {
+	s := speaker{doc: d, rule: r}
+	if when := r.In(document.SlotWhen); len(when) > 0 {
+		s.parts(when, "When", "or when")
+		// names on this map need not say so
+		if o, ok := document.Named(when[0].Blank("what")); ok {
+			s.here = o.Map
+			if o.Type == document.TypeMap {
+				s.here = o.ID
+			}
 		}
 	} else {
-		text, missing := entityName(d, r.When.Map, r.When.Entity, "")
-		slot("when.what", text, missing)
+		s.say("When")
+		s.out = append(s.out, Said{Text: "something happens", Blank: document.SlotWhen, Missing: true})
 	}
-	for i, c := range r.If {
-		if i == 0 {
-			say(", if")
-		} else {
-			say("and")
-		}
-		text, missing := flagName(d, c.Flag)
-		slot("if."+string(c.ID)+".flag", text, missing)
-		if c.Is {
-			slot("if."+string(c.ID)+".is", "is set", false)
-		} else {
-			slot("if."+string(c.ID)+".is", "is not set", false)
-		}
+	s.parts(r.In(document.SlotIf), ", if", "and")
+	if then := r.In(document.SlotThen); len(then) > 0 {
+		s.parts(then, ", then", ", and")
+	} else {
+		s.say(", then")
+		s.out = append(s.out, Said{Text: "do nothing yet", Blank: document.SlotThen, Missing: true})
 	}
-	say(", then")
-	for i, s := range r.Then {
-		if i > 0 {
-			say(", and")
-		}
-		at := "then." + string(s.ID)
-		switch s.Do {
-		case document.DoOpen:
-			slot(at+".do", "open", false)
-			text, missing := entityName(d, s.Map, s.Entity, r.When.Map)
-			slot(at+".what", text, missing)
-		case document.DoSet:
-			slot(at+".do", setWord(s.To), false)
-			text, missing := flagName(d, s.Flag)
-			slot(at+".what", text, missing)
-		case document.DoSay:
-			slot(at+".do", "say", false)
-			slot(at+".text", fmt.Sprintf("“%s”", s.Text), s.Text == "")
-		}
-	}
-	if len(r.Then) == 0 {
-		slot("then", "do nothing yet", true)
-	}
+	s.say(",")
+	once := "each time"
 	if r.Once {
-		say(",")
-		slot("once", "once", false)
-	} else {
-		say(",")
-		slot("once", "each time", false)
+		once = "once"
 	}
+	s.out = append(s.out, Said{Text: once, Blank: BlankOnce})
+	return s.out
+}
+
+type speaker struct {
+	doc  *document.Document
+	rule *document.Rule
+	here document.ID
+	out  []Said
+}
+
+// say adds plain words, to those before where these are plain as well.
+func (s *speaker) say(text string) {
+	if text = strings.TrimSpace(text); text == "" {
+		return
+	}
+	if n := len(s.out) - 1; n >= 0 && s.out[n].Part == "" && s.out[n].Blank == "" {
+		s.out[n].Text += " " + text
+		return
+	}
+	s.out = append(s.out, Said{Text: text})
+}
+
+func (s *speaker) parts(all []*document.RulePart, first, next string) {
+	for i, p := range all {
+		if i == 0 {
+			s.say(first)
+		} else {
+			s.say(next)
+		}
+		s.part(p)
+	}
+}
+
+// part says one part by the pattern of its word.
+func (s *speaker) part(p *document.RulePart) {
+	e := Find(p.Word)
+	if e == nil {
+		s.out = append(s.out, Said{Text: "something that this version does not know", Part: p.ID, Missing: true})
+		return
+	}
+	rest := e.Pattern
+	for rest != "" {
+		at := strings.IndexAny(rest, "[{")
+		if at < 0 {
+			s.say(rest)
+			return
+		}
+		s.say(rest[:at])
+		end := at + strings.IndexAny(rest[at:], "]}")
+		if inside := rest[at+1 : end]; rest[at] == '[' {
+			s.out = append(s.out, Said{Text: inside, Part: p.ID})
+		} else {
+			s.out = append(s.out, s.blank(p, e.Blank(inside)))
+		}
+		rest = rest[end+1:]
+	}
+}
+
+func (s *speaker) blank(p *document.RulePart, b *Blank) Said {
+	out := Said{Part: p.ID, Blank: b.Key}
+	value := p.Blank(b.Key)
+	if b.Type == BlankText {
+		text := value.Word()
+		out.Text, out.Writes, out.Written, out.Missing = fmt.Sprintf("“%s”", text), true, text, text == ""
+		return out
+	}
+	out.Text, out.Missing = s.name(value, b.Type)
 	return out
 }
 
-func setWord(to bool) string {
-	if to {
-		return "set"
+// name is how people call what a blank names.
+func (s *speaker) name(value kind.Datum, typ string) (text string, missing bool) {
+	o, _ := document.Named(value)
+	switch typ {
+	case BlankFlag:
+		if f := s.doc.Flags.Get(o.ID); f != nil {
+			return f.Name, false
+		}
+		return "a flag that was removed", true
+	case BlankMap:
+		if m := s.doc.Maps.Get(o.ID); m != nil {
+			return m.Name, false
+		}
+		return "a map that was removed", true
 	}
-	return "clear"
-}
-
-func entityName(d *document.Document, m, id document.ID, here document.ID) (string, bool) {
-	where := d.Maps.Get(m)
+	where := s.doc.Maps.Get(o.Map)
 	if where == nil {
 		return "something on a map that was removed", true
 	}
-	e := where.Entities.Get(id)
-	if e == nil {
+	e := where.Entities.Get(o.ID)
+	switch {
+	case e == nil:
 		return "something that was removed", true
-	}
-	if m == here {
+	case o.Map == s.here:
 		return e.Name, false
 	}
 	return e.Name + " on " + where.Name, false
 }
 
-func flagName(d *document.Document, id document.ID) (string, bool) {
-	if f := d.Flags.Get(id); f != nil {
-		return f.Name, false
-	}
-	return "a flag that was removed", true
+// happening is what rules wait for: a word, at an entity of a map or at the map.
+type happening struct {
+	word string
+	at   document.Object
 }
 
-// Answers reports whether a rule waits for a happening: on, at an entity of a map.
-func Answers(r *document.Rule, on string, m, entity document.ID) bool {
-	return r.When.On == on && r.When.Map == m && (on == document.WhenArrive || r.When.Entity == entity)
+// Waiting lists the rules that wait for a happening, a word at an entity of a map or,
+// where it is empty, at the map, in their order.
+func Waiting(d *document.Document, word string, m, entity document.ID) []*document.Rule {
+	index := d.Rules.Derived(func() any {
+		out := map[happening][]*document.Rule{}
+		for _, r := range d.RulesInOrder() {
+			for _, p := range r.In(document.SlotWhen) {
+				if o, ok := document.Named(p.Blank("what")); ok {
+					h := happening{p.Word, o}
+					if all := out[h]; len(all) == 0 || all[len(all)-1] != r {
+						out[h] = append(all, r)
+					}
+				}
+			}
+		}
+		return out
+	}).(map[happening][]*document.Rule)
+	at := document.Object{Type: document.TypeMap, ID: m}
+	if entity != "" {
+		at = document.Object{Type: document.TypeEntity, Map: m, ID: entity}
+	}
+	return index[happening{word, at}]
+}
+
+// Place is the map that a rule is about: where it waits for something first; empty for none.
+func Place(r *document.Rule) document.ID {
+	for _, p := range r.In(document.SlotWhen) {
+		if o, ok := document.Named(p.Blank("what")); ok {
+			if o.Type == document.TypeMap {
+				return o.ID
+			}
+			return o.Map
+		}
+	}
+	return ""
 }

@@ -6,6 +6,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"fmt"
 	"math/rand/v2"
 )
@@ -60,11 +61,11 @@ func World() *document.Document {
 		Paint(Quay, Ground, all, Floor), Paint(Quay, Things, rim, Wall), Paint(Pans, Ground, all, Floor),
 	}
 	for _, e := range []document.Entity{
-		{ID: Spawn, Kind: document.KindSpawn, Name: "Spawn", X: 32, Y: 32},
-		{ID: Exit, Kind: document.KindExit, Name: "Exit", X: 288, Y: 80, H: 32},
-		{ID: Switch, Kind: document.KindSwitch, Name: "Switch", X: 96, Y: 16},
-		{ID: Door, Kind: document.KindDoor, Name: "Door", X: 160, Y: 32},
-		{ID: Pearl, Kind: document.KindCollectible, Name: "Pearl", X: 64, Y: 32},
+		{ID: Spawn, Kind: kind.Spawn, Name: "Spawn", X: 32, Y: 32},
+		{ID: Exit, Kind: kind.Exit, Name: "Exit", X: 288, Y: 80, H: 32},
+		{ID: Switch, Kind: kind.Switch, Name: "Switch", X: 96, Y: 16},
+		{ID: Door, Kind: kind.Door, Name: "Door", X: 160, Y: 32},
+		{ID: Pearl, Kind: kind.Collectible, Name: "Pearl", X: 64, Y: 32},
 	} {
 		e.Layer, e.Facing, e.W, e.H = Entities, document.Down, 16, max(16, e.H)
 		do = append(do, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: Quay, ID: e.ID}, e))
@@ -128,7 +129,7 @@ func primitive(r *rand.Rand, d *document.Document) edit.Primitive {
 	case n < 14:
 		id := ID(r)
 		return edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: id}, document.Entity{ID: id, Layer: Entities,
-			Kind: document.KindCollectible, Name: "Pearl", Facing: document.Down, X: r.IntN(300), Y: r.IntN(180), W: 16, H: 16})
+			Kind: kind.Collectible, Name: "Pearl", Facing: document.Down, X: r.IntN(300), Y: r.IntN(180), W: 16, H: 16})
 	case n < 15 && hasEntity:
 		return edit.Remove(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID})
 	case n < 16 && hasLayer:
@@ -159,7 +160,7 @@ func Maps(n, passages int) *document.Document {
 		m.ID, m.Name, m.Order = id('m', i), fmt.Sprint("Map ", i), i
 		m.Chart = &grid.Point{X: i % 32 * 320, Y: i / 32 * 192}
 		for k := range max(1, passages/n) {
-			for _, kind := range []string{document.KindExit, document.KindArrival} {
+			for _, kind := range []string{kind.Exit, kind.Arrival} {
 				e := document.Entity{ID: id(kind[0], i*8+k), Layer: Entities, Kind: kind, Name: fmt.Sprint(kind, k), Facing: document.Down, X: 32 + k*48, Y: 48, W: 16, H: 16}
 				m.Entities = m.Entities.With(e.ID, &e)
 			}

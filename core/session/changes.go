@@ -3,7 +3,7 @@ package session
 import (
 	"azzel/core/author"
 	"azzel/core/document"
-	"azzel/core/rules"
+	"azzel/core/kind"
 	"slices"
 )
 
@@ -19,18 +19,19 @@ type Listed[T any] struct {
 // HeadChange is what differs in the head from what was told before; what is left
 // out is as it was. What never changes is told by the head alone.
 type HeadChange struct {
-	Project   *document.Project          `json:"project,omitempty"`
-	Plan      []document.PlanLayer       `json:"plan,omitempty"`
-	Tilesets  *Listed[TilesetInfo]       `json:"tilesets,omitempty"`
-	Maps      *Listed[MapInfo]           `json:"maps,omitempty"`
-	Passages  *Listed[*document.Passage] `json:"passages,omitempty"`
-	Rules     *Listed[ToldRule]          `json:"rules,omitempty"`
-	Flags     *Listed[*document.Flag]    `json:"flags,omitempty"`
-	Materials *Listed[MaterialInfo]      `json:"materials,omitempty"`
-	Motifs    *Listed[MotifInfo]         `json:"motifs,omitempty"`
-	Zones     *Listed[*document.Zone]    `json:"zones,omitempty"`
-	Kinds     *Listed[*document.Kind]    `json:"kinds,omitempty"`
-	Wires     *[]author.Drawn            `json:"wires,omitempty"`
+	Project       *document.Project          `json:"project,omitempty"`
+	Plan          []document.PlanLayer       `json:"plan,omitempty"`
+	Tilesets      *Listed[TilesetInfo]       `json:"tilesets,omitempty"`
+	Maps          *Listed[MapInfo]           `json:"maps,omitempty"`
+	Passages      *Listed[*document.Passage] `json:"passages,omitempty"`
+	Rules         *Listed[ToldRule]          `json:"rules,omitempty"`
+	Flags         *Listed[*document.Flag]    `json:"flags,omitempty"`
+	Materials     *Listed[MaterialInfo]      `json:"materials,omitempty"`
+	Motifs        *Listed[MotifInfo]         `json:"motifs,omitempty"`
+	Zones         *Listed[*document.Zone]    `json:"zones,omitempty"`
+	Kinds         *Listed[author.PlainKind]  `json:"kinds,omitempty"`
+	MapProperties *[]author.PlainSetting     `json:"mapProperties,omitempty"`
+	Wires         *[]author.Drawn            `json:"wires,omitempty"`
 }
 
 // told is what the interface knows of the head.
@@ -44,7 +45,7 @@ type told struct {
 	materials list[*document.Material, MaterialInfo]
 	motifs    list[*document.Motif, MotifInfo]
 	zones     list[*document.Zone, *document.Zone]
-	kinds     list[*document.Kind, *document.Kind]
+	kinds     list[*kind.Kind, author.PlainKind]
 	wires     []author.Drawn
 	// entities are those of the maps whose entities were asked for.
 	entities map[document.ID]document.Table[document.Entity]
@@ -107,7 +108,8 @@ func (s *Session) headChange(none) (HeadChange, error) {
 	var c HeadChange
 	settings := t.project != d.Project
 	if settings {
-		t.project, c.Project, c.Plan = d.Project, d.Project, d.Project.LayerPlan()
+		own := mapProperties(d)
+		t.project, c.Project, c.Plan, c.MapProperties = d.Project, d.Project, d.Project.LayerPlan(), &own
 	}
 	c.Tilesets = t.tilesets.tell(d.TilesetsInOrder(), func(o *document.Tileset) document.ID { return o.ID }, false, tilesetInfo, never)
 	c.Maps = t.maps.tell(d.MapsInOrder(), func(o *document.Map) document.ID { return o.ID }, settings,
@@ -118,15 +120,12 @@ func (s *Session) headChange(none) (HeadChange, error) {
 	c.Passages = t.passages.tell(d.Passages.All(), func(o *document.Passage) document.ID { return o.ID }, false, itself, never)
 	// a rule's sentence names things, which may be called otherwise now
 	c.Rules = t.rules.tell(d.RulesInOrder(), func(o *document.Rule) document.ID { return o.ID }, true,
-		func(r *document.Rule) ToldRule { return ToldRule{r, rules.Sentence(d, r)} },
-		func(old *document.Rule, was ToldRule, now *document.Rule, is ToldRule) bool {
-			return old == now && slices.Equal(was.Sentence, is.Sentence)
-		})
+		func(r *document.Rule) ToldRule { return ruleTold(d, r) }, sameRule)
 	c.Flags = t.flags.tell(d.Flags.All(), func(o *document.Flag) document.ID { return o.ID }, false, itself, never)
 	c.Materials = t.materials.tell(d.MaterialsInOrder(), func(o *document.Material) document.ID { return o.ID }, false, s.materialOf, never)
 	c.Motifs = t.motifs.tell(d.MotifsInOrder(), func(o *document.Motif) document.ID { return o.ID }, false, motifInfo, never)
 	c.Zones = t.zones.tell(d.ZonesInOrder(), func(o *document.Zone) document.ID { return o.ID }, false, itself, never)
-	c.Kinds = t.kinds.tell(d.KindsInOrder(), func(o *document.Kind) document.ID { return o.ID }, false, itself, never)
+	c.Kinds = t.kinds.tell(d.KindsInOrder(), func(o *kind.Kind) document.ID { return o.ID }, false, author.PlainKindOf, never)
 	if wires := author.Wires(d); !slices.Equal(wires, t.wires) {
 		t.wires = wires
 		all := append([]author.Drawn{}, wires...)

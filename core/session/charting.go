@@ -69,12 +69,13 @@ func init() {
 			settingArgs
 		}) (author.Change, error) {
 			if a.Map == "" {
-				return author.SetMapSetting(d, nil, a.Name, a.Value)
+				return author.SetMapSetting(d, nil, a.Key, a.Value)
 			}
-			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.SetMapSetting(d, m, a.Name, a.Value) })
+			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.SetMapSetting(d, m, a.Key, a.Value) })
 		}),
-		"mapDetails": with((*Session).mapDetails),
-		"flagUses":   with(func(s *Session, _ none) (map[document.ID][]document.Use, error) { return s.doc().FlagUses(), nil }),
+		"setMapProperties": authored(author.SetMapProperties),
+		"mapDetails":       with((*Session).mapDetails),
+		"flagUses":         with(func(s *Session, _ none) (map[document.ID][]document.Use, error) { return s.doc().FlagUses(), nil }),
 		"mapUses": with(func(s *Session, a mapArgs) ([]document.Use, error) {
 			m, err := s.mapOf(a.Map)
 			if err != nil {
@@ -107,6 +108,15 @@ func (s *Session) chart() ChartInfo {
 	return ChartInfo{places, append([]chart.Seam{}, c.Seams()...), append([]chart.Finding{}, c.Findings()...)}
 }
 
+// mapProperties are what maps have of the designer's own, as a person reads it.
+func mapProperties(d *document.Document) []author.PlainSetting {
+	out := []author.PlainSetting{}
+	for i := range d.Project.MapProperties {
+		out = append(out, author.Plain(&d.Project.MapProperties[i], false))
+	}
+	return out
+}
+
 // mapDetails lists the settings of a map, or without one those that hold for all.
 func (s *Session) mapDetails(a mapArgs) (zero []Detail, err error) {
 	m, own := &document.Map{}, s.doc().Project.MapValues
@@ -119,9 +129,9 @@ func (s *Session) mapDetails(a mapArgs) (zero []Detail, err error) {
 	}
 	out := []Detail{}
 	for _, set := range s.doc().Project.MapSettingsOf() {
-		d := Detail{Setting: set, Value: s.doc().MapValue(m, set.Name), Shared: 1}
+		d := detailOf(&set, set.Text(s.doc().MapValue(m, set.Key)))
 		for _, v := range own {
-			d.Differs = d.Differs || v.Name == set.Name
+			d.Differs = d.Differs || v.Key == set.Key
 		}
 		out = append(out, d)
 	}

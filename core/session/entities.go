@@ -4,6 +4,7 @@ import (
 	"azzel/core/author"
 	"azzel/core/document"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/play"
 	"errors"
 )
@@ -26,15 +27,15 @@ func onEntities[A any](f func(d *document.Document, m *document.Map, ids []docum
 }
 
 type settingArgs struct {
-	Name string `json:"name"`
-	// Value is nil to put back what the kind or the project says.
+	Key string `json:"key"`
+	// Value is what a person wrote, nil to put back what the kind or the project says.
 	Value *string `json:"value"`
 }
 
 func init() {
 	register(map[string]method{
 		"setSetting": onEntities(func(d *document.Document, m *document.Map, ids []document.ID, a settingArgs) (author.Change, error) {
-			return author.SetSetting(d, m, ids, a.Name, a.Value)
+			return author.SetSetting(d, m, ids, a.Key, a.Value)
 		}),
 		"setField": onEntities(func(d *document.Document, m *document.Map, ids []document.ID, a struct {
 			Field string `json:"field"`
@@ -73,6 +74,35 @@ func init() {
 		}),
 		"thinPiles": authored(func(d *document.Document, a mapArgs) (author.Change, error) {
 			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.ThinPiles(d, m) })
+		}),
+		"pulling": with(func(s *Session, w author.Pull) (author.Pulled, error) { return author.Pulling(s.doc(), w) }),
+		"snapMove": with(func(s *Session, a struct {
+			Map  document.ID `json:"map"`
+			By   grid.Point  `json:"by"`
+			Snap int         `json:"snap"`
+		}) (grid.Point, error) {
+			m, err := s.mapOf(a.Map)
+			if err != nil {
+				return grid.Point{}, err
+			}
+			return author.SnapMove(m, a.By, a.Snap), nil
+		}),
+		"grouped": with(func(s *Session, a entitiesArgs) ([]document.ID, error) {
+			m, err := s.mapOf(a.Map)
+			if err != nil {
+				return nil, err
+			}
+			return m.Grouped(a.IDs), nil
+		}),
+		"alike": with(func(s *Session, a struct {
+			entitiesArgs
+			By string `json:"by"`
+		}) ([]document.ID, error) {
+			m, err := s.mapOf(a.Map)
+			if err != nil {
+				return nil, err
+			}
+			return s.doc().Alike(m, a.IDs, a.By), nil
 		}),
 		"details":   with((*Session).details),
 		"behaviour": with((*Session).behaviour),
@@ -125,14 +155,25 @@ type KindUses struct {
 
 // Detail is a setting as it stands for what is selected.
 type Detail struct {
-	document.Setting
-	// Value is that of all that is selected; Mixed tells that it differs among them.
+	Key     string        `json:"key"`
+	Name    string        `json:"name"`
+	Type    string        `json:"type"`
+	Choices []kind.Choice `json:"choices"`
+	Unit    string        `json:"unit"`
+	Help    string        `json:"help"`
+	Handle  string        `json:"handle"`
+	// Value is that of all that is selected, as a person writes it, or the key of a choice
+	// or an entity; Mixed tells that it differs among them.
 	Value string `json:"value"`
 	Mixed bool   `json:"mixed"`
 	// Differs tells that it is not what the kind says.
 	Differs bool `json:"differs"`
 	// Shared is how many of what is selected have it.
 	Shared int `json:"shared"`
+}
+
+func detailOf(s *kind.Setting, value string) Detail {
+	return Detail{Key: s.Key, Name: s.Name, Type: s.Type, Choices: append([]kind.Choice{}, s.Choices...), Unit: s.Unit, Help: s.Help, Handle: s.Handle, Value: value, Shared: 1}
 }
 
 // details lists the settings of what is selected, those that all have first.
@@ -143,11 +184,13 @@ func (s *Session) details(a entitiesArgs) (zero []Detail, err error) {
 	}
 	out := []Detail{}
 	at := map[string]int{}
-	add := func(set *document.Setting, value string, own bool, times int) {
-		i, ok := at[set.Name]
+	add := func(set *kind.Setting, value string, own bool, times int) {
+		i, ok := at[set.Key]
 		if !ok {
-			at[set.Name] = len(out)
-			out = append(out, Detail{*set, value, false, own, times})
+			at[set.Key] = len(out)
+			d := detailOf(set, value)
+			d.Differs, d.Shared = own, times
+			out = append(out, d)
 			return
 		}
 		d := &out[i]
@@ -171,19 +214,33 @@ func (s *Session) details(a entitiesArgs) (zero []Detail, err error) {
 		}
 		if k := s.doc().Kind(document.ID(e.Kind)); k != nil {
 			for i := range k.Settings {
-				_, own := e.Setting(k.Settings[i].Name)
-				add(&k.Settings[i], s.doc().Value(e, k.Settings[i].Name), own, 1)
+				set := &k.Settings[i]
+				add(set, s.shown(set, s.doc().Value(e, set.Key)), e.Own(set.Key), 1)
 			}
 		}
 	}
-	for _, kind := range kinds {
-		if k := s.doc().Kind(document.ID(kind)); k != nil {
+	for _, of := range kinds {
+		if k := s.doc().Kind(document.ID(of)); k != nil {
 			for i := range k.Settings {
-				add(&k.Settings[i], k.Settings[i].Default, false, plain[kind])
+				add(&k.Settings[i], s.shown(&k.Settings[i], k.Settings[i].Default), false, plain[of])
 			}
 		}
 	}
 	return out, nil
+}
+
+// shown is a value as a person reads it: kinds are called by their names.
+func (s *Session) shown(set *kind.Setting, value kind.Datum) string {
+	if set.Type == kind.Shares {
+		all := value.Shares()
+		for i := range all {
+			if k := s.doc().Kind(document.ID(all[i].Of)); k != nil {
+				all[i].Of = k.Name
+			}
+		}
+		value = kind.Of(append([]kind.Share{}, all...))
+	}
+	return set.Text(value)
 }
 
 func (s *Session) behaviour(a entitiesArgs) (zero []play.Trace, err error) {

@@ -4,8 +4,8 @@ import (
 	"azzel/core/author"
 	"azzel/core/cells"
 	"azzel/core/document"
+	"azzel/core/kind"
 	"azzel/core/material"
-	"azzel/core/rules"
 )
 
 // MapInfo is a map with its layers but without cells and entities.
@@ -21,11 +21,6 @@ type LayerInfo struct {
 	*document.Layer
 	Shown bool `json:"shown"`
 	Open  bool `json:"open"`
-}
-
-type ToldRule struct {
-	*document.Rule
-	Sentence []rules.Word `json:"sentence"`
 }
 
 type TilesetInfo struct {
@@ -73,15 +68,18 @@ type MotifInfo struct {
 
 // Head is all of the project but cells and entities.
 type Head struct {
-	Project       *document.Project       `json:"project"`
-	Tilesets      []TilesetInfo           `json:"tilesets"`
-	Maps          []MapInfo               `json:"maps"`
-	Passages      []*document.Passage     `json:"passages"`
-	Rules         []ToldRule              `json:"rules"`
-	Flags         []*document.Flag        `json:"flags"`
-	Parts         []document.Part         `json:"parts"`
-	Grounds       []string                `json:"grounds"`
-	PropertyTypes []string                `json:"propertyTypes"`
+	Project       *document.Project   `json:"project"`
+	Tilesets      []TilesetInfo       `json:"tilesets"`
+	Maps          []MapInfo           `json:"maps"`
+	Passages      []*document.Passage `json:"passages"`
+	Rules         []ToldRule          `json:"rules"`
+	Flags         []*document.Flag    `json:"flags"`
+	Parts         []document.Part     `json:"parts"`
+	Grounds       []string            `json:"grounds"`
+	PropertyTypes []string            `json:"propertyTypes"`
+	SettingTypes  []string            `json:"settingTypes"`
+	// MapProperties are what maps have of the designer's own.
+	MapProperties []author.PlainSetting   `json:"mapProperties"`
 	Materials     []MaterialInfo          `json:"materials"`
 	MaterialWords []document.MaterialWord `json:"materialWords"`
 	Motifs        []MotifInfo             `json:"motifs"`
@@ -92,7 +90,7 @@ type Head struct {
 	// Plan is the layers that a new map starts with.
 	Plan  []document.PlanLayer `json:"plan"`
 	Wires []author.Drawn       `json:"wires"`
-	Kinds []*document.Kind     `json:"kinds"`
+	Kinds []author.PlainKind   `json:"kinds"`
 	// Categories, Transitions and SideWords are what kinds, passages and edges can be.
 	Categories  []string `json:"categories"`
 	Transitions []string `json:"transitions"`
@@ -102,8 +100,8 @@ type Head struct {
 func (s *Session) head() Head {
 	d := s.doc()
 	h := Head{Project: d.Project, Tilesets: []TilesetInfo{}, Maps: []MapInfo{}, Rules: []ToldRule{}, Passages: d.Passages.All(), Flags: d.Flags.All(),
-		Parts: document.Parts, Grounds: document.Grounds, PropertyTypes: document.PropertyTypes, Materials: []MaterialInfo{}, MaterialWords: document.MaterialWords, Motifs: []MotifInfo{}, Zones: d.ZonesInOrder(), ZoneWords: document.ZoneWords, Hatches: document.Hatches, Plan: d.Project.LayerPlan(),
-		Wires: append([]author.Drawn{}, author.Wires(d)...), Kinds: d.KindsInOrder(), Categories: document.Categories, Transitions: document.Transitions, SideWords: document.SideWords}
+		Parts: document.Parts, Grounds: document.Grounds, PropertyTypes: document.PropertyTypes, SettingTypes: kind.OwnTypes, MapProperties: mapProperties(d), Materials: []MaterialInfo{}, MaterialWords: document.MaterialWords, Motifs: []MotifInfo{}, Zones: d.ZonesInOrder(), ZoneWords: document.ZoneWords, Hatches: document.Hatches, Plan: d.Project.LayerPlan(),
+		Wires: append([]author.Drawn{}, author.Wires(d)...), Kinds: []author.PlainKind{}, Categories: kind.Categories, Transitions: document.Transitions, SideWords: document.SideWords}
 	for _, t := range d.TilesetsInOrder() {
 		h.Tilesets = append(h.Tilesets, tilesetInfo(t))
 	}
@@ -116,8 +114,11 @@ func (s *Session) head() Head {
 	for _, m := range d.MotifsInOrder() {
 		h.Motifs = append(h.Motifs, motifInfo(m))
 	}
+	for _, k := range d.KindsInOrder() {
+		h.Kinds = append(h.Kinds, author.PlainKindOf(k))
+	}
 	for _, r := range d.RulesInOrder() {
-		h.Rules = append(h.Rules, ToldRule{r, rules.Sentence(d, r)})
+		h.Rules = append(h.Rules, ruleTold(d, r))
 	}
 	s.told = told{entities: s.told.entities}
 	_, _ = s.headChange(none{}) // from here on only what differs is told
@@ -134,7 +135,7 @@ func mapInfo(d *document.Document, m *document.Map) MapInfo {
 	for _, l := range m.LayersInOrder() {
 		layers = append(layers, LayerInfo{l, m.Shown(l), m.Open(l)})
 	}
-	return MapInfo{m, layers, d.MapValue(m, "background")}
+	return MapInfo{m, layers, d.MapValue(m, kind.MapBackground).Word()}
 }
 
 func motifInfo(m *document.Motif) MotifInfo { return MotifInfo{m.ID, m.Name, m.W, m.H} }

@@ -108,31 +108,7 @@ func init() {
 		}),
 		"copyEntities": with((*Session).copyEntities),
 		"join":         authored(author.Join),
-		"wire": authored(func(d *document.Document, a struct {
-			From document.End `json:"from"`
-			To   document.End `json:"to"`
-		}) (author.Change, error) {
-			return author.Wire(d, a.From, a.To)
-		}),
-		"addRule": authored(author.AddRule),
-		"changeRule": authored(func(d *document.Document, r document.Rule) (author.Change, error) {
-			old := d.Rules.Get(r.ID)
-			if old == nil {
-				return author.Change{}, errors.New("the rule is no longer there")
-			}
-			return author.ChangeRule(old, r)
-		}),
-		"addFlag": authored(func(d *document.Document, a struct {
-			Name string `json:"name"`
-		}) (author.Change, error) {
-			f := document.Flag{ID: document.NewID(), Name: a.Name}
-			if err := f.Check(); err != nil {
-				return author.Change{}, err
-			}
-			return author.Change{Do: []edit.Primitive{edit.Insert(edit.Ref{Type: edit.TypeFlag, ID: f.ID}, f)},
-				Label: edit.Label{Text: "New flag " + f.Name}, Made: f.ID}, nil
-		}),
-		"setStarter": authored(author.Starter),
+		"setStarter":   authored(author.Starter),
 	})
 }
 

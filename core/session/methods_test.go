@@ -54,7 +54,7 @@ func TestWishes(t *testing.T) {
 	}
 	for _, c := range []prepared{
 		{"own kind", "addKind", nil, same(args{"from": "sign", "name": "Board"}), func(d *document.Document, made document.ID) string {
-			k := d.Kinds.Get(made)
+			k := d.Kind(made)
 			return is(fmt.Sprint(k.Name, k.Of, len(k.Settings)), "Boardsign1")
 		}},
 		{"pinned kind", "pinKind", nil, same(args{"id": "sign", "pinned": true}), func(d *document.Document, _ document.ID) string { return is(d.Project.Pins, []document.ID{"sign"}) }},
@@ -75,17 +75,17 @@ func TestWishes(t *testing.T) {
 		{"renamed group", "renameGroup", []args{first("group", on(sample.Switch, sample.Door)("Works"))}, same(args{"map": quay, "from": "Works", "to": "Yard"}),
 			func(d *document.Document, _ document.ID) string { return is(entity(d, sample.Switch).Group, "Yard") }},
 		{"field", "setField", nil, same(on(sample.Door)(args{"field": "on", "value": true})), func(d *document.Document, _ document.ID) string { return is(entity(d, sample.Door).On, true) }},
-		{"setting", "setSetting", nil, same(on(sample.Pearl)(args{"name": "amount", "value": "7"})), func(d *document.Document, _ document.ID) string {
+		{"setting", "setSetting", nil, same(on(sample.Pearl)(args{"key": "amount", "value": "7"})), func(d *document.Document, _ document.ID) string {
 			return is(d.Value(entity(d, sample.Pearl), "amount"), "7")
 		}},
 		{"box", "resizeEntity", nil, same(on(sample.Door)(grid.Rect{X: 160, Y: 32, W: 32, H: 16})), func(d *document.Document, _ document.ID) string { return is(entity(d, sample.Door).W, 32) }},
 		{"turned entities", "turnEntities", nil, same(on(sample.Spawn)(1)), func(d *document.Document, _ document.ID) string {
 			return is(entity(d, sample.Spawn).Facing, document.Left)
 		}},
-		{"map's setting", "setMapSetting", nil, same(args{"map": quay, "name": "darkness", "value": "40"}), func(d *document.Document, _ document.ID) string {
+		{"map's setting", "setMapSetting", nil, same(args{"map": quay, "key": "darkness", "value": "40"}), func(d *document.Document, _ document.ID) string {
 			return is(d.MapValue(d.Maps.Get(quay), "darkness")+d.MapValue(d.Maps.Get(pans), "darkness"), "400")
 		}},
-		{"all maps' setting", "setMapSetting", nil, same(args{"map": "", "name": "darkness", "value": "40"}), func(d *document.Document, _ document.ID) string {
+		{"all maps' setting", "setMapSetting", nil, same(args{"map": "", "key": "darkness", "value": "40"}), func(d *document.Document, _ document.ID) string {
 			return is(d.MapValue(d.Maps.Get(pans), "darkness"), "40")
 		}},
 		{"side", "setSide", nil, same(args{"map": quay, "side": "up", "is": "wrap"}), func(d *document.Document, _ document.ID) string {

@@ -6,7 +6,9 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/hand"
+	"azzel/core/kind"
 	"azzel/core/replica"
+	"azzel/core/rules"
 	"azzel/core/sample"
 	"azzel/core/session"
 	"encoding/json"
@@ -280,10 +282,9 @@ func TestEntitiesPassagesAndRules(t *testing.T) {
 		t.Fatalf("the rules are %+v", h.Rules)
 	}
 	flag := call[session.Outcome](t, s, "addFlag", args{"name": "Beacon lit"}).Made
-	r := h.Rules[0].Rule
-	r.Then = append(r.Then, document.Step{Do: document.DoSet, Flag: flag, To: true})
-	r.If = []document.Condition{{Flag: flag}}
-	call[session.Outcome](t, s, "changeRule", r)
+	r := h.Rules[0].ID
+	call[session.Outcome](t, s, "changeRule", rules.Wish{Rule: r, Word: rules.WordSet, Blank: "what", Flag: flag})
+	call[session.Outcome](t, s, "changeRule", rules.Wish{Rule: r, Word: rules.WordIsNotSet, Blank: "what", Flag: flag})
 	var words []string
 	for _, w := range headOf(t, s).Rules[0].Sentence {
 		words = append(words, w.Text)
@@ -291,7 +292,7 @@ func TestEntitiesPassagesAndRules(t *testing.T) {
 	if got := strings.Join(words, " "); got != "When the hero uses Switch on Quay , if Beacon lit is not set , then open Door , and set Beacon lit , each time" {
 		t.Errorf("the sentence is %q", got)
 	}
-	call[session.Outcome](t, s, "addRule", document.Rule{When: document.When{On: document.WhenArrive, Map: sample.Pans}})
+	call[session.Outcome](t, s, "startRule", document.End{Map: sample.Pans})
 
 	place := call[author.Place](t, s, "checkPlace", args{"map": sample.Quay, "active": "", "at": args{"x": 0, "y": 0}})
 	if place.Free || place.Nearest == nil || place.Reason == "" {
@@ -309,7 +310,7 @@ func TestEntitiesPassagesAndRules(t *testing.T) {
 		Grip  hand.Grip
 		Layer document.ID
 	}](t, s, "pickUp", args{"map": sample.Quay, "active": "", "at": args{"x": 6, "y": 1}})
-	if picked.Grip.What != hand.Entity || picked.Grip.Kind != document.KindSwitch || picked.Layer != sample.Entities {
+	if picked.Grip.What != hand.Entity || picked.Grip.Kind != kind.Switch || picked.Layer != sample.Entities {
 		t.Errorf("picked up %+v", picked)
 	}
 	if got := call[document.ID](t, s, "target", args{"map": sample.Quay, "active": sample.Ground, "grip": picked.Grip}); got != sample.Entities {
@@ -390,7 +391,7 @@ func TestWrongCalls(t *testing.T) {
 		{"join", author.Way{From: document.End{Map: sample.Quay, Entity: sample.Pearl}, To: sample.Pans, Facing: document.Up}, "none of them"},
 		{"join", author.Way{From: document.End{Map: sample.Quay, Entity: sample.Exit}, To: sample.Quay, Facing: document.Up}, "solid"},
 		{"wire", args{"from": document.End{Map: sample.Quay, Entity: sample.Door}, "to": document.End{Map: sample.Quay, Entity: sample.Switch}}, "from a switch to a door"},
-		{"changeRule", document.Rule{ID: gone}, "no longer there"},
+		{"changeRule", rules.Wish{Rule: gone}, "no longer there"},
 		{"addFlag", args{"name": ""}, "name"},
 		{"copyEntities", args{"map": sample.Quay, "entities": []any{nil}, "dx": 0, "dy": 0}, "not an entity"},
 		{"set", args{"ref": edit.Ref{Type: edit.TypeMap, ID: sample.Quay}, "field": "bounds", "value": args{"x": 0, "y": 0, "w": 0, "h": 0}, "text": ""}, ""},

@@ -14,7 +14,7 @@ import (
 
 // Format is the version that edits, inverses and states are written in, and that
 // pages and servers agree on.
-const Format = 1
+const Format = 2
 
 // object is JSON as it is worked on: numbers stay as they are written.
 type object = map[string]any
@@ -32,7 +32,7 @@ type change struct {
 }
 
 // changes lead from format i+1 to i+2.
-var changes []change
+var changes = []change{format2}
 
 // ErrFormat is given for what a newer version wrote, or none did.
 var ErrFormat = errors.New("this was written by another version of Azzel")
@@ -138,6 +138,7 @@ func (c change) steps(do any) {
 		if content, ok := p["content"].(object); ok {
 			c.each(content["entities"], "entity", "")
 			c.each(content["layers"], "layer", "layer")
+			c.each(content["parts"], "part", "")
 		}
 	}
 }
@@ -163,9 +164,15 @@ func (c change) state(h object) {
 	if p, ok := h["project"].(object); ok {
 		c.whole("project", p)
 	}
-	for _, t := range []struct{ list, typ string }{{"tilesets", "tileset"}, {"passages", "passage"}, {"rules", "rule"}, {"flags", "flag"},
+	for _, t := range []struct{ list, typ string }{{"tilesets", "tileset"}, {"passages", "passage"}, {"flags", "flag"},
 		{"motifs", "motif"}, {"zones", "zone"}, {"materials", "material"}, {"kinds", "kind"}} {
 		c.each(h[t.list], t.typ, "")
+	}
+	c.each(h["rules"], "rule", "rule")
+	for _, one := range list2(h["rules"]) {
+		if r, ok := one.(object); ok {
+			c.each(r["parts"], "part", "")
+		}
 	}
 	c.each(h["maps"], "map", "map")
 	all, _ := h["maps"].([]any)

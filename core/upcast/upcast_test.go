@@ -3,6 +3,7 @@ package upcast
 import (
 	"encoding/json"
 	"errors"
+	"fmt"
 	"testing"
 )
 
@@ -41,7 +42,7 @@ func TestChangesReachEverything(t *testing.T) {
 	}
 
 	var h object
-	if err := read([]byte(`{"project":{},"tilesets":[{}],"maps":[{"map":{},"layers":[{}],"entities":[{},{}]}],"passages":[{}],"rules":[{}],"flags":[{}],"motifs":[{}],"zones":[{}],"materials":[{}],"kinds":[{}]}`), &h); err != nil {
+	if err := read([]byte(`{"project":{},"tilesets":[{}],"maps":[{"map":{},"layers":[{}],"entities":[{},{}]}],"passages":[{}],"rules":[{"rule":{},"parts":[{},{}]}],"flags":[{}],"motifs":[{}],"zones":[{}],"materials":[{}],"kinds":[{}]}`), &h); err != nil {
 		t.Fatal(err)
 	}
 	seen = nil
@@ -50,7 +51,7 @@ func TestChangesReachEverything(t *testing.T) {
 	for _, typ := range seen {
 		count[typ]++
 	}
-	for typ, n := range map[string]int{"project": 1, "tileset": 1, "map": 1, "layer": 1, "entity": 2, "passage": 1, "rule": 1, "flag": 1, "motif": 1, "zone": 1, "material": 1, "kind": 2} {
+	for typ, n := range map[string]int{"project": 1, "tileset": 1, "map": 1, "layer": 1, "entity": 2, "passage": 1, "rule": 1, "part": 2, "flag": 1, "motif": 1, "zone": 1, "material": 1, "kind": 2} {
 		if count[typ] != n {
 			t.Errorf("%d of %s were changed, wanted %d", count[typ], typ, n)
 		}
@@ -61,7 +62,7 @@ func TestFormats(t *testing.T) {
 	if len(changes) != Format-1 {
 		t.Errorf("%d changes lead to format %d", len(changes), Format)
 	}
-	now := []byte(`{"v": 1, "do": []}`)
+	now := fmt.Appendf(nil, `{"v": %d, "do": []}`, Format)
 	if got, err := Edit(now); err != nil || string(got) != string(now) {
 		t.Errorf("an edit of the present format became %s, %v", got, err)
 	}

@@ -200,18 +200,13 @@ export class Workspace {
 	/** Selects entities, together with those of their groups; alone leaves groups out. */
 	select(ids: ID[], alone = false) {
 		const m = this.map
-		if (!alone && m && ids.length) {
-			const all = this.project.entities(m.id)
-			const named = new Set(ids)
-			const groups = new Set(all.filter((e) => e.group && named.has(e.id)).map((e) => e.group))
-			if (groups.size) ids = [...new Set([...ids, ...all.filter((e) => groups.has(e.group)).map((e) => e.id)])]
-		}
+		if (!alone && m && ids.length) ids = this.project.ask('grouped', { map: m.id, ids, dx: 0, dy: 0 })
 		this.selected = ids
 	}
 
 	/** Whether a passage can begin at an entity. */
 	leads(e: Entity | undefined): boolean {
-		return !!e && ['exit', 'door'].includes(this.project.acts(e.kind))
+		return !!e && !!this.project.kind(e.kind)?.leads
 	}
 
 	/** Shows what other bounds would take away from the map. */
@@ -521,8 +516,7 @@ export class Workspace {
 	newRuleFor(e: Entity) {
 		const m = this.map
 		if (!m) return
-		const on = this.project.acts(e.kind) === 'switch' ? 'use' : 'take'
-		const made = this.project.try('addRule', { when: { on, map: m.id, entity: e.id } })
+		const made = this.project.try('startRule', { map: m.id, entity: e.id })
 		if (made?.made) [this.rule, this.drawer] = [made.made, 'rules']
 	}
 
@@ -530,17 +524,7 @@ export class Workspace {
 	selectAlike(by: 'kind' | 'tag') {
 		const m = this.map
 		if (!m) return
-		const kinds = new Set(this.selection.map((e) => e.kind))
-		const tags = new Set([...kinds].flatMap((k) => this.project.kind(k)?.tags ?? []))
-		const alike = (e: Entity) =>
-			by === 'kind' ? kinds.has(e.kind) : (this.project.kind(e.kind)?.tags ?? []).some((t) => tags.has(t))
-		this.select(
-			this.project
-				.entities(m.id)
-				.filter(alike)
-				.map((e) => e.id),
-			true,
-		)
+		this.select(this.project.ask('alike', { map: m.id, ids: this.selected, dx: 0, dy: 0, by }), true)
 	}
 
 	/** Removes what is selected, and says what referred to it. */

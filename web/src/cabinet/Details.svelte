@@ -36,7 +36,7 @@
 		return w.project.ask('details', { map: m.id, ids: different, dx: 0, dy: 0 })
 	})
 	/** The settings that all of them have. */
-	const common = $derived(details.filter((d) => kinds.every((k) => k?.settings?.some((s) => s.name === d.name))))
+	const common = $derived(details.filter((d) => kinds.every((k) => k?.settings?.some((s) => s.key === d.key))))
 	const states = $derived(kinds.filter((k) => k?.state))
 	const faces = $derived(kinds.some((k) => k?.faces))
 	const facing = $derived(list.every((e) => e.facing === list[0].facing) ? list[0]?.facing : undefined)
@@ -79,8 +79,8 @@
 {#snippet setting(d: Detail)}
 	<SettingRow
 		detail={d}
-		set={(value) => change('setSetting', { name: d.name, value })}
-		reset={() => change('setSetting', { name: d.name, value: null })}
+		set={(value) => change('setSetting', { key: d.key, value })}
+		reset={() => change('setSetting', { key: d.key, value: null })}
 	/>
 {/snippet}
 
@@ -151,12 +151,12 @@
 		{#if one}<EntityWays {one} />{/if}
 		{#if common.length}
 			<div class="flex flex-col gap-1 border-t border-line pt-1.5" role="group" aria-label="Settings">
-				{#each common as d (d.name)}{@render setting(d)}{/each}
+				{#each common as d (d.key)}{@render setting(d)}{/each}
 			</div>
 		{/if}
 		{#if details.length > common.length}
 			<EntityPart title="Settings of some of them ({details.length - common.length})">
-				{#each details.filter((d) => !common.includes(d)) as d (d.name)}{@render setting(d)}{/each}
+				{#each details.filter((d) => !common.includes(d)) as d (d.key)}{@render setting(d)}{/each}
 			</EntityPart>
 		{/if}
 		<EntityPart title="At the start">

@@ -11,13 +11,11 @@
 			.join(' ')
 			.toLowerCase()
 	const rules = $derived(
-		w.project.head.rules.filter((r) =>
-			wanted ? text(r).includes(wanted) : r.when.map === w.map?.id || r.then?.some((s) => s.map === w.map?.id),
-		),
+		w.project.head.rules.filter((r) => (wanted ? text(r).includes(wanted) : !w.map || r.maps.includes(w.map.id))),
 	)
 
 	function add() {
-		const made = w.project.try('addRule', { when: { on: 'arrive', map: w.map!.id, entity: '' } })
+		const made = w.project.try('startRule', { map: w.map!.id })
 		if (made?.made) w.rule = made.made
 	}
 </script>

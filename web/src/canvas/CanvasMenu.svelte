@@ -18,7 +18,7 @@
 		if (!m) return out
 		if (one && w.leads(one))
 			out.push({ label: 'Choose where it leads…', run: () => (w.joining = { map: m.id, entity: one.id }) })
-		if (one && ['switch', 'collectible'].includes(w.project.acts(one.kind))) {
+		if (one && w.project.kind(one.kind)?.wakes) {
 			out.push({ label: 'New rule for it', run: () => w.newRuleFor(one) })
 		}
 		if (w.selection.length) {

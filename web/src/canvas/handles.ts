@@ -1,4 +1,4 @@
-import type { Detail, Entity, Facing, MapInfo, Point, Rect, Trace } from '../core/types'
+import type { Detail, Entity, Facing, MapInfo, Point, Pulled, Rect, Trace } from '../core/types'
 import type { Workspace } from '../workspace.svelte'
 import { boxOf } from './areas'
 import { chalk, cobalt, type Context, drawLabel, ink, saffron } from './frames'
@@ -12,14 +12,6 @@ export type Handle =
 	| { is: 'point'; index: number; at: Point }
 	| { is: 'between'; index: number; at: Point }
 	| { is: 'tie'; at: Point }
-
-/** What a handle that is dragged would make of its entity. */
-export interface Draft {
-	entity: Entity
-	/** The value of the setting that is dragged. */
-	value?: string
-	name?: string
-}
 
 const middleOf = (e: Rect): Point => ({ x: e.x + e.w / 2, y: e.y + e.h / 2 })
 const steps: Record<Facing, Point> = {
@@ -56,7 +48,7 @@ export function handlesOf(w: Workspace, view: View, e: Entity, traces: Trace[], 
 	}
 	for (const detail of w.detailsOf([e.id])) {
 		if (!detail.handle || detail.type !== 'number') continue
-		const trace = traces.find((t) => t.setting === detail.name)
+		const trace = traces.find((t) => t.setting === detail.key)
 		const c = middleOf(e)
 		if (detail.handle === 'round') {
 			const radius = trace?.radius ?? 0
@@ -103,56 +95,21 @@ export function handleAt(all: Handle[], at: Point, dpr: number): Handle | undefi
 }
 
 /** What an entity becomes when one of its handles is dragged to a place of the map. */
-export function dragged(m: MapInfo, e: Entity, h: Handle, to: Point, snap: number): Draft {
-	const step = snap ? { x: m.cellWidth / snap, y: m.cellHeight / snap } : { x: 1, y: 1 }
-	const c = middleOf(e)
-	const snapped = { x: Math.round(to.x / step.x) * step.x, y: Math.round(to.y / step.y) * step.y }
-	switch (h.is) {
-		case 'size': {
-			let { x, y, w, h: high } = e
-			if (h.dx < 0) [x, w] = [Math.min(snapped.x, e.x + e.w - 1), Math.max(1, e.x + e.w - snapped.x)]
-			if (h.dx > 0) w = Math.max(1, snapped.x - e.x)
-			if (h.dy < 0) [y, high] = [Math.min(snapped.y, e.y + e.h - 1), Math.max(1, e.y + e.h - snapped.y)]
-			if (h.dy > 0) high = Math.max(1, snapped.y - e.y)
-			return { entity: { ...e, x, y, w, h: high } }
-		}
-		case 'facing': {
-			const [dx, dy] = [to.x - c.x, to.y - c.y]
-			const facing: Facing = Math.abs(dx) > Math.abs(dy) ? (dx < 0 ? 'left' : 'right') : dy < 0 ? 'up' : 'down'
-			return { entity: { ...e, facing } }
-		}
-		case 'tie':
-			return { entity: e }
-		case 'setting': {
-			if (h.detail.handle === 'up') {
-				// each half cell up counts one more
-				const more = Math.round(((h.from?.y ?? to.y) - to.y) / (m.cellHeight / 2))
-				const count = Math.min(Math.max(Number(h.detail.value) + more, h.detail.least), h.detail.most)
-				return { entity: e, value: String(count), name: h.detail.name }
-			}
-			const upright = e.facing === 'up' || e.facing === 'down'
-			const far =
-				h.detail.handle === 'round'
-					? Math.hypot(to.x - c.x, to.y - c.y) / m.cellWidth
-					: Math.abs(upright ? (to.y - c.y) / m.cellHeight : (to.x - c.x) / m.cellWidth)
-			const parts = snap ? 2 : 20
-			const value = Math.min(Math.max(Math.round(far * parts) / parts, h.detail.least), h.detail.most)
-			return { entity: e, value: String(value), name: h.detail.name }
-		}
-		default: {
-			// points lie in the middle of cells, as what goes along them does
-			const p = snap
-				? {
-						x: Math.floor(to.x / m.cellWidth) * m.cellWidth + m.cellWidth / 2,
-						y: Math.floor(to.y / m.cellHeight) * m.cellHeight + m.cellHeight / 2,
-					}
-				: to
-			const point = { x: Math.round(p.x - c.x), y: Math.round(p.y - c.y) }
-			const points = [...(e.points ?? [])]
-			points.splice(h.index, h.is === 'point' ? 1 : 0, point)
-			return { entity: { ...e, points } }
-		}
-	}
+export function dragged(w: Workspace, m: MapInfo, e: Entity, h: Handle, to: Point, snap: number): Pulled {
+	const whole = (p: Point) => ({ x: Math.round(p.x), y: Math.round(p.y) })
+	if (h.is === 'tie') return { entity: e, name: '', text: '', traces: [] }
+	return w.project.ask('pulling', {
+		map: m.id,
+		entity: e.id,
+		is: h.is,
+		dx: h.is === 'size' ? h.dx : 0,
+		dy: h.is === 'size' ? h.dy : 0,
+		index: h.is === 'point' || h.is === 'between' ? h.index : 0,
+		setting: h.is === 'setting' ? h.detail.key : '',
+		from: whole((h.is === 'setting' && h.from) || to),
+		to: whole(to),
+		snap,
+	})
 }
 
 const marks: Record<Trace['is'], { colour: string; dash: number[] }> = {
@@ -231,43 +188,16 @@ export function drawHandles(ctx: Context, all: Handle[], dpr: number) {
 }
 
 /** Draws what a dragged handle would make. */
-export function drawDraft(ctx: Context, m: MapInfo, view: View, d: Draft, h: Handle, dpr: number) {
+export function drawDraft(ctx: Context, m: MapInfo, view: View, d: Pulled, h: Handle, dpr: number) {
 	const { entity: e } = d
-	const c = middleOf(e)
 	if (h.is === 'tie') {
 		const to = view.at(h.at.x, h.at.y)
-		drawTraces(ctx, view, [{ is: 'tied', points: [c, to], closed: false, radius: 0, setting: '' }], dpr)
+		drawTraces(ctx, view, [{ is: 'tied', points: [middleOf(e), to], closed: false, radius: 0, setting: '' }], dpr)
 		return
 	}
-	if (h.is === 'point' || h.is === 'between') {
-		const points = [c, ...(e.points ?? []).map((p) => ({ x: c.x + p.x, y: c.y + p.y }))]
-		drawTraces(ctx, view, [{ is: 'way', points, closed: false, radius: 0, setting: '' }], dpr)
-		return
-	}
-	if (h.is === 'setting' && h.detail.handle === 'up') {
-		drawLabel(ctx, `${d.name} ${d.value}`, h.at.x, h.at.y - 18 * dpr, dpr, ink)
-		return
-	}
-	if (h.is === 'setting') {
-		const n = Number(d.value) * m.cellWidth
-		const s = steps[e.facing]
-		const trace: Trace =
-			h.detail.handle === 'round'
-				? { is: 'ring', points: [c], closed: false, radius: n, setting: '' }
-				: {
-						is: 'way',
-						points: [
-							h.detail.handle === 'both' ? { x: c.x - s.x * n, y: c.y - s.y * n } : c,
-							{ x: c.x + s.x * n, y: c.y + s.y * n },
-						],
-						closed: false,
-						radius: 0,
-						setting: '',
-					}
-		drawTraces(ctx, view, [trace], dpr)
-		drawLabel(ctx, `${d.name} ${d.value}`, h.at.x, h.at.y - 18 * dpr, dpr, ink)
-		return
-	}
+	drawTraces(ctx, view, d.traces, dpr)
+	if (h.is === 'point' || h.is === 'between') return
+	if (h.is === 'setting') return drawLabel(ctx, `${d.name} ${d.text}`, h.at.x, h.at.y - 18 * dpr, dpr, ink)
 	const r = boxOf(view, e)
 	ctx.lineWidth = 3 * dpr
 	ctx.strokeStyle = saffron

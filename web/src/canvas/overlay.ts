@@ -1,10 +1,10 @@
-import type { Entity, Ghost, MapInfo, Point, Rect, Selected, Standing } from '../core/types'
+import type { Entity, Ghost, MapInfo, Point, Pulled, Rect, Selected, Standing } from '../core/types'
 import type { Workspace } from '../workspace.svelte'
 import { drawEdge, drawGrid, drawResizing, drawRulers, drawScreen, drawSides } from './bounds'
 import { cased, chalk, cobalt, type Context, drawFacing, drawLabel, ink, middle, outline, saffron } from './frames'
 import { drawGhost } from './ghost'
 import { drawAxes } from './mirrorLines'
-import { type Draft, drawDraft, drawHandles, drawTraces, type Handle } from './handles'
+import { drawDraft, drawHandles, drawTraces, type Handle } from './handles'
 import { nearby } from './nearby'
 import { outlineOf } from './outline'
 import { areaOf, boxOf, cellArea, frameOf } from './areas'
@@ -28,7 +28,7 @@ export interface Doing {
 	hover: Entity | null
 	/** The handles of what is selected, and the one that is dragged. */
 	handles: Handle[]
-	dragged: { handle: Handle; draft: Draft } | null
+	dragged: { handle: Handle; draft: Pulled } | null
 	/** What is known of the place of a hero that is held. */
 	standing: Standing | null
 }

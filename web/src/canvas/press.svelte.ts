@@ -1,7 +1,7 @@
-import type { Entity, Ghost, ID, MapInfo, Point, Rect, Selected, Standing } from '../core/types'
+import type { Entity, Ghost, ID, MapInfo, Point, Pulled, Rect, Selected, Standing } from '../core/types'
 import type { Picking, Workspace } from '../workspace.svelte'
 import { barAt, type Side } from './bounds'
-import { type Draft, dragged, type Handle, handleAt, handlesOf } from './handles'
+import { dragged, type Handle, handleAt, handlesOf } from './handles'
 import { axisHandles } from './mirrorLines'
 import type { Doing } from './overlay'
 import { nearby } from './nearby'
@@ -19,7 +19,7 @@ type Does =
 	| { what: 'side'; side: Side }
 	| { what: 'shift'; from: Point; by: Point }
 	| { what: 'wire'; from: Entity; to: Point }
-	| { what: 'handle'; handle: Handle; draft: Draft }
+	| { what: 'handle'; handle: Handle; draft: Pulled }
 
 const idle: Does = { what: 'nothing' }
 
@@ -68,7 +68,7 @@ export class Press {
 		if (grabbed && e.button === 0) {
 			const from = w.view.at(at.x, at.y)
 			const handle = grabbed.is === 'setting' ? { ...grabbed, from } : grabbed
-			this.does = { what: 'handle', handle, draft: { entity: w.selection[0] } }
+			this.does = { what: 'handle', handle, draft: { entity: w.selection[0], name: '', text: '', traces: [] } }
 			return
 		}
 		if (e.button === 0 && !w.play.on) {
@@ -205,10 +205,10 @@ export class Press {
 	}
 
 	/** Makes what a dragged handle shows. */
-	private drop(handle: Handle, { entity: e, value, name }: Draft) {
+	private drop(handle: Handle, { entity: e, text }: Pulled) {
 		const { w } = this
 		const old = w.selection[0]
-		if (!old || (old === e && value === undefined && handle.is !== 'tie')) return
+		if (!old || (old === e && !text && handle.is !== 'tie')) return
 		switch (handle.is) {
 			case 'size':
 				return void w.changeEntities('resizeEntity', { x: e.x, y: e.y, w: e.w, h: e.h })
@@ -221,8 +221,8 @@ export class Press {
 				if (e.facing !== old.facing) w.changeEntities('setField', { field: 'facing', value: e.facing })
 				return
 			case 'setting':
-				if (name && value !== undefined && value !== handle.detail.value)
-					w.changeEntities('setSetting', { name, value })
+				if (text && text !== handle.detail.value)
+					w.changeEntities('setSetting', { key: handle.detail.key, value: text })
 				return
 			default:
 				w.changeEntities('setPoints', e.points ?? [])
@@ -277,18 +277,14 @@ export class Press {
 			case 'handle': {
 				const e = w.selection[0]
 				if (!e) return
-				const draft = dragged(m, e, does.handle, w.view.at(at.x, at.y), this.snap(ctrl))
+				const draft = dragged(w, m, e, does.handle, w.view.at(at.x, at.y), this.snap(ctrl))
 				this.does = { ...does, draft, handle: { ...does.handle, at } }
 				return
 			}
 			case 'move': {
 				const p = w.view.at(at.x, at.y)
-				const snap = this.snap(ctrl)
-				const step = snap ? { x: m.cellWidth / snap, y: m.cellHeight / snap } : { x: 1, y: 1 }
-				const by = {
-					x: Math.round(Math.round((p.x - does.from.x) / step.x) * step.x),
-					y: Math.round(Math.round((p.y - does.from.y) / step.y) * step.y),
-				}
+				const far = { x: Math.round(p.x - does.from.x), y: Math.round(p.y - does.from.y) }
+				const by = w.project.ask('snapMove', { map: m.id, by: far, snap: this.snap(ctrl) })
 				if (by.x !== does.by.x || by.y !== does.by.y) this.does = { ...does, by }
 				return
 			}
@@ -513,7 +509,7 @@ export class Press {
 
 	private doorAt(at: Point): Entity | null {
 		const e = this.entityAt(at)
-		return e && this.w.project.acts(e.kind) === 'door' ? e : null
+		return e && this.w.project.kind(e.kind)?.wired ? e : null
 	}
 
 	/** What has to be drawn above the map now. */
@@ -548,8 +544,7 @@ export class Press {
 	private standing(): Standing | null {
 		const { w, m } = this
 		const { grip } = w.hand
-		if (!m || !w.cell || grip.what !== 'entity' || !['hero', 'spawn'].includes(w.project.acts(grip.kind ?? '')))
-			return null
+		if (!m || !w.cell || grip.what !== 'entity' || !w.project.kind(grip.kind ?? '')?.heroic) return null
 		if (!inside(m.bounds, w.cell)) return null
 		const key = `${m.id} ${w.cell.x},${w.cell.y} ${w.project.turn}`
 		if (this.standingOf?.key !== key) {

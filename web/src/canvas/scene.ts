@@ -542,7 +542,7 @@ export class Scene {
 		}
 		if (playing) {
 			const kind = this.project.kind(e.kind)
-			if (kind?.veiled || (this.project.acts(e.kind) === 'door' && on)) return
+			if (kind?.veiled || (kind?.opens && on)) return
 		} else if (this.project.kind(e.kind)?.area && (b.x - a.x > 6 || b.y - a.y > 6)) {
 			casedArea(ctx, areaOf(view, e, 0.5), this.colourOf(e.kind))
 		}

@@ -19,7 +19,7 @@ export function drawPassages(
 ) {
 	const from = new Map(w.project.head.passages.filter((p) => p.from.map === m.id).map((p) => [p.from.entity, p]))
 	for (const e of nearby(entities, view.seen())) {
-		if (w.project.acts(e.kind) !== 'exit' && !from.has(e.id)) continue
+		if (w.project.kind(e.kind)?.leads !== 'on' && !from.has(e.id)) continue
 		const r = boxOf(view, e)
 		if (!seen(view, r)) continue
 		const p = from.get(e.id)
@@ -106,7 +106,10 @@ export function drawWire(ctx: Context, a: Point, b: Point, strong: boolean) {
 }
 
 /** Switches are wired and exits joined from a nub beside them. */
-export const hasNub = (w: Workspace, e: Entity) => ['switch', 'exit'].includes(w.project.acts(e.kind))
+export function hasNub(w: Workspace, e: Entity): boolean {
+	const k = w.project.kind(e.kind)
+	return !!k && (k.wires || k.leads === 'on')
+}
 
 export function nubOf(view: View, e: Entity, dpr: number): Point {
 	const r = boxOf(view, e)

@@ -14,7 +14,7 @@
 				.map((e) => ({ map: m.id, entity: e.id, name: `${e.name} on ${m.name}` })),
 		),
 	)
-	const kinds = $derived(w.project.head.kinds.filter((k) => w.project.acts(k.id) === 'collectible'))
+	const kinds = $derived(w.project.head.kinds.filter((k) => k.counted))
 	const put = (i: number, to: Partial<Gate>) => change(gates.map((g, k) => (k === i ? { ...g, ...to } : g)))
 </script>
 
@@ -90,7 +90,7 @@
 				>+ a thing taken</button
 			>
 		{/if}
-		<button class="button h-6" onclick={() => change([...gates, { asks: 'count', kind: 'collectible', count: 1 }])}
+		<button class="button h-6" onclick={() => change([...gates, { asks: 'count', kind: kinds[0].id, count: 1 }])}
 			>+ so many</button
 		>
 	</div>

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Copy from '@lucide/svelte/icons/copy'
 	import Trash2 from '@lucide/svelte/icons/trash-2'
-	import type { Facing, ID, MapInfo, Property, Setting } from '../core/types'
+	import type { Facing, ID, MapInfo, Property } from '../core/types'
 	import EntityPart from '../entities/EntityPart.svelte'
 	import SettingRow from '../entities/SettingRow.svelte'
 	import PropertyList from '../tilesets/PropertyList.svelte'
@@ -31,15 +31,12 @@
 		exit: 'an exit',
 	}
 
-	const own = $derived(w.project.head.project.mapProperties ?? [])
+	const own = $derived(w.project.head.mapProperties)
 
 	function setOwn(properties: Property[]) {
-		const value = properties.map((p) => {
-			const { unit = '', help = '', least = 0, most = 0, handle = '' } = p as Partial<Setting>
-			return { ...p, unit, help, least, most, handle }
-		})
-		const ref = { type: 'project' }
-		w.project.try('set', { ref, field: 'mapProperties', value, text: 'Changed the settings of maps' })
+		const blank = { key: '', unit: '', help: '', least: 0, most: 0, handle: '' as const, given: false }
+		const all = properties.map((p) => ({ ...blank, ...p, choices: p.choices ?? [] }))
+		w.project.try('setMapProperties', all)
 	}
 
 	const set = (field: string, value: unknown, text: string) =>
@@ -197,11 +194,11 @@
 	role="group"
 	aria-label="Settings of {m ? m.name : 'all maps'}"
 >
-	{#each details as d (d.name)}
+	{#each details as d (d.key)}
 		<SettingRow
 			detail={d}
-			set={(value) => w.project.try('setMapSetting', { map: m?.id ?? '', name: d.name, value })}
-			reset={() => w.project.try('setMapSetting', { map: m?.id ?? '', name: d.name, value: null })}
+			set={(value) => w.project.try('setMapSetting', { map: m?.id ?? '', key: d.key, value })}
+			reset={() => w.project.try('setMapSetting', { map: m?.id ?? '', key: d.key, value: null })}
 		/>
 	{/each}
 </div>

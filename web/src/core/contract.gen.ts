@@ -68,16 +68,6 @@ export interface LayerImage {
 	driftY: number
 }
 
-export interface Rule {
-	id: ID
-	order: number
-	when: When
-	if: Condition[] | null
-	then: DocumentStep[] | null
-	once: boolean
-	note: string
-}
-
 export interface Tileset {
 	id: ID
 	name: string
@@ -135,7 +125,8 @@ export interface Trace {
 	setting: string
 }
 
-export interface Kind {
+export interface PlainKind {
+	settings: PlainSetting[]
 	id: ID
 	name: string
 	help: string
@@ -154,6 +145,14 @@ export interface Kind {
 	moves: boolean
 	taken: boolean
 	veiled: boolean
+	wires: boolean
+	wired: boolean
+	wakes: string
+	leads: string
+	met: boolean
+	heroic: boolean
+	counted: boolean
+	opens: boolean
 	state: string
 	w: number
 	h: number
@@ -170,7 +169,6 @@ export interface Kind {
 	projectMost: number
 	tags: string[] | null
 	layers: string[] | null
-	settings: Setting[] | null
 }
 
 export interface Passage {
@@ -181,6 +179,20 @@ export interface Passage {
 	sound?: string
 	if?: Gate[]
 	shut?: string
+}
+
+export interface Wish {
+	rule: ID
+	part?: ID
+	word?: string
+	blank?: string
+	map?: ID
+	entity?: ID
+	flag?: ID
+	text?: string
+	newFlag?: boolean
+	remove?: boolean
+	once?: boolean
 }
 
 export interface None {}
@@ -262,19 +274,17 @@ export interface Selected {
 }
 
 export interface Detail {
+	key: string
+	name: string
+	type: string
+	choices: KindChoice[]
+	unit: string
+	help: string
+	handle: '' | 'round' | 'ahead' | 'both' | 'up'
 	value: string
 	mixed: boolean
 	differs: boolean
 	shared: number
-	unit: string
-	help: string
-	least: number
-	most: number
-	handle: '' | 'round' | 'ahead' | 'both' | 'up'
-	name: string
-	type: string
-	default: string
-	choices: string[] | null
 }
 
 export interface AreaArgs {
@@ -309,6 +319,8 @@ export interface Head {
 	parts: Part[]
 	grounds: string[]
 	propertyTypes: string[]
+	settingTypes: string[]
+	mapProperties: PlainSetting[]
 	materials: MaterialInfo[]
 	materialWords: MaterialWord[]
 	motifs: MotifInfo[]
@@ -317,7 +329,7 @@ export interface Head {
 	hatches: string[]
 	plan: PlanLayer[]
 	wires: Drawn[]
-	kinds: Kind[]
+	kinds: PlainKind[]
 	categories: string[]
 	transitions: string[]
 	sideWords: string[]
@@ -367,10 +379,11 @@ export interface HeadChange {
 		order?: ID[]
 	}
 	kinds?: {
-		set?: Kind[]
+		set?: PlainKind[]
 		gone?: ID[]
 		order?: ID[]
 	}
+	mapProperties?: PlainSetting[]
 	wires?: Drawn[]
 }
 
@@ -527,6 +540,26 @@ export interface SelectArgs {
 	picking: Picking
 }
 
+export interface Pull {
+	map: ID
+	entity: ID
+	is: 'size' | 'facing' | 'setting' | 'point' | 'between'
+	dx: number
+	dy: number
+	index: number
+	setting: string
+	from: Point
+	to: Point
+	snap: number
+}
+
+export interface Pulled {
+	entity: Entity
+	name: string
+	text: string
+	traces: Trace[]
+}
+
 export interface Row {
 	seq: number
 	person: ID
@@ -550,6 +583,7 @@ export interface Mark {
 export interface Ref {
 	type: string
 	map?: ID
+	rule?: ID
 	id?: ID
 }
 
@@ -560,11 +594,33 @@ export interface Rect {
 	h: number
 }
 
+export interface RulesChoice {
+	label: string
+	heading?: boolean
+	points?: ID[]
+	what?: string
+	wish: Wish
+}
+
 export interface SetArgs {
 	ref: Ref
 	field: string
 	value: unknown
 	text: string
+}
+
+export interface PlainSetting {
+	key: string
+	name: string
+	type: string
+	default: string
+	choices: string[]
+	unit: string
+	help: string
+	least: number
+	most: number
+	handle: '' | 'round' | 'ahead' | 'both' | 'up'
+	given: boolean
 }
 
 export interface Property {
@@ -585,7 +641,7 @@ export interface Gate {
 }
 
 export interface SettingArgs {
-	name: string
+	key: string
 	value: string | null
 }
 
@@ -618,15 +674,15 @@ export interface Standing {
 	reach: Span[]
 }
 
-export interface Found {
-	layer: string
-	what: string
-}
-
 export interface End {
 	map: ID
 	entity: ID
 	side?: 'up' | 'right' | 'down' | 'left'
+}
+
+export interface Found {
+	layer: string
+	what: string
 }
 
 export interface GuideArea {
@@ -663,28 +719,6 @@ export interface Change {
 	chunks: ChunkAt[] | null
 }
 
-export interface When {
-	on: 'use' | 'take' | 'arrive'
-	map: ID
-	entity: ID
-}
-
-export interface Condition {
-	id: ID
-	flag: ID
-	is: boolean
-}
-
-export interface DocumentStep {
-	id: ID
-	do: 'open' | 'set' | 'say'
-	map?: ID
-	entity?: ID
-	flag?: ID
-	to?: boolean
-	text?: string
-}
-
 export interface TileInfo {
 	tile: number
 	odds: number
@@ -700,15 +734,16 @@ export interface TileInfo {
 }
 
 export interface Setting {
-	unit: string
-	help: string
-	least: number
-	most: number
-	handle: '' | 'round' | 'ahead' | 'both' | 'up'
-	name: string
-	type: string
-	default: string
-	choices: string[] | null
+	key: string
+	name?: string
+	type?: string
+	default?: unknown
+	choices?: KindChoice[]
+	unit?: string
+	help?: string
+	least?: number
+	most?: number
+	handle?: '' | 'round' | 'ahead' | 'both' | 'up'
 }
 
 export interface Placed {
@@ -749,8 +784,9 @@ export interface Entity {
 	on: boolean
 	absent?: boolean
 	unseen?: boolean
-	values?: Value[]
+	values?: KindValue[]
 	order?: number
+	rank?: number
 	locked?: boolean
 	hidden?: boolean
 	group?: string
@@ -768,6 +804,11 @@ export interface Span {
 	x1: number
 }
 
+export interface KindChoice {
+	key: string
+	name: string
+}
+
 export interface Project {
 	name: string
 	cellWidth: number
@@ -778,7 +819,7 @@ export interface Project {
 	plan: PlanLayer[] | null
 	looks: KindLook[] | null
 	pins?: ID[]
-	mapValues?: Value[]
+	mapValues?: KindValue[]
 	mapProperties?: Setting[]
 }
 
@@ -815,16 +856,16 @@ export interface MapInfo {
 	template?: boolean
 	sides: string[]
 	seams?: SeamRule[]
-	values?: Value[]
+	values?: KindValue[]
 }
 
 export interface ToldRule {
-	sentence: Word[]
+	place: ID
+	names: ID[]
+	maps: ID[]
+	sentence: Said[]
 	id: ID
 	order: number
-	when: When
-	if: Condition[] | null
-	then: DocumentStep[] | null
 	once: boolean
 	note: string
 }
@@ -982,6 +1023,11 @@ export interface ChunkAt {
 	cy: number
 }
 
+export interface KindValue {
+	key: string
+	value: unknown
+}
+
 export interface Variant {
 	look: number
 	odds: number
@@ -1025,9 +1071,12 @@ export interface SeamRule {
 	if?: Gate[]
 }
 
-export interface Word {
+export interface Said {
 	text: string
-	slot?: string
+	part?: ID
+	blank?: string
+	writes?: boolean
+	written?: string
 	missing?: boolean
 }
 
@@ -1068,7 +1117,6 @@ export interface Methods {
 		image: LayerImage
 		above: ID
 	}; answer: Outcome }
-	addRule: { args: Draft<Rule>; answer: Outcome }
 	addTileset: { args: Draft<Tileset>; answer: Outcome }
 	addZone: { args: Draft<Zone>; answer: Outcome }
 	adopt: { args: {
@@ -1078,15 +1126,22 @@ export interface Methods {
 		copied: unknown
 		numbers: number[] | null
 	}; answer: Adopted }
+	alike: { args: {
+		by: string
+		map: ID
+		ids: ID[]
+		dx: number
+		dy: number
+	}; answer: ID[] }
 	arrange: { args: {
 		map: ID
 		ids: ID[] | null
 		do: string
 	}; answer: Outcome }
 	behaviour: { args: EntitiesArgs; answer: Trace[] }
-	changeKind: { args: Draft<Kind>; answer: Outcome }
+	changeKind: { args: PlainKind; answer: Outcome }
 	changePassage: { args: Draft<Passage>; answer: Outcome }
-	changeRule: { args: Draft<Rule>; answer: Outcome }
+	changeRule: { args: Wish; answer: Outcome }
 	chart: { args: None; answer: ChartInfo }
 	checkPlace: { args: PointArgs; answer: Place }
 	choices: { args: {
@@ -1136,6 +1191,7 @@ export interface Methods {
 		map: ID
 		id: ID
 	}; answer: Outcome }
+	grouped: { args: EntitiesArgs; answer: ID[] }
 	head: { args: None; answer: Head }
 	headChange: { args: None; answer: HeadChange }
 	history: { args: {
@@ -1226,6 +1282,7 @@ export interface Methods {
 	press: { args: PressArgs; answer: Outcome }
 	preview: { args: PressArgs; answer: Ghost }
 	previewSelect: { args: SelectArgs; answer: Selected }
+	pulling: { args: Pull; answer: Pulled }
 	receive: { args: {
 		rows: Row[] | null
 	}; answer: Outcome }
@@ -1267,6 +1324,11 @@ export interface Methods {
 		ids: ID[] | null
 		do: Rect
 	}; answer: Outcome }
+	ruleChoices: { args: {
+		rule: ID
+		part: ID
+		blank: string
+	}; answer: RulesChoice[] }
 	select: { args: SelectArgs; answer: Selected }
 	selectAll: { args: {
 		map: ID
@@ -1291,9 +1353,10 @@ export interface Methods {
 		map: ID
 		grid: string
 	}; answer: Outcome }
+	setMapProperties: { args: PlainSetting[]; answer: Outcome }
 	setMapSetting: { args: {
 		map: ID
-		name: string
+		key: string
 		value: string | null
 	}; answer: Outcome }
 	setPartners: { args: {
@@ -1333,6 +1396,11 @@ export interface Methods {
 		wrap: boolean
 	}; answer: Outcome }
 	sketch: { args: Sketch; answer: Piece }
+	snapMove: { args: {
+		map: ID
+		by: Point
+		snap: number
+	}; answer: Point }
 	snapped: { args: {
 		within: number
 		map: ID
@@ -1340,6 +1408,7 @@ export interface Methods {
 	}; answer: Point }
 	solids: { args: MapArgs; answer: Merged }
 	stand: { args: PointArgs; answer: Standing }
+	startRule: { args: Draft<End>; answer: Outcome }
 	step: { args: {
 		input: number
 		ticks: number

@@ -6,16 +6,14 @@
 	let { one }: { one: Entity } = $props()
 	const w = workspace()
 	const m = $derived(w.map!)
-	const acts = $derived(w.project.acts(one.kind))
+	const kind = $derived(w.project.kind(one.kind))
 	const leads = $derived(w.project.head.passages.find((p) => p.from.map === m.id && p.from.entity === one.id))
 	const comes = $derived(w.project.head.passages.filter((p) => p.to.map === m.id && p.to.entity === one.id))
-	const about = $derived(
-		w.project.head.rules.filter((r) => r.when.entity === one.id || (r.then ?? []).some((s) => s.entity === one.id)),
-	)
+	const about = $derived(w.project.head.rules.filter((r) => r.names.includes(one.id)))
 	const carriers = $derived(w.project.entities(m.id).filter((e) => e.id !== one.id && w.project.kind(e.kind)?.moves))
 </script>
 
-{#if acts === 'exit' || (acts === 'door' && leads)}
+{#if kind?.leads === 'on' || (kind?.leads && leads)}
 	<div class="flex items-center gap-2">
 		{#if leads}
 			<button
@@ -39,7 +37,7 @@
 			>{w.looking?.id === leads.id ? 'Close the look-through' : 'Look through'}</button
 		>
 	{/if}
-{:else if acts === 'door'}
+{:else if kind?.leads}
 	<button class="button self-start" onclick={() => (w.joining = { map: m.id, entity: one.id })}
 		>Let it lead somewhere…</button
 	>
@@ -58,7 +56,7 @@
 		>
 	</div>
 {/each}
-{#if acts === 'switch'}
+{#if kind?.wires}
 	<p class="text-[12px] text-dim">Drag its round nub to a door to wire them.</p>
 {/if}
 {#each about as r (r.id)}
@@ -72,7 +70,7 @@
 			.replaceAll(' ,', ',')}
 	</button>
 {/each}
-{#if acts === 'switch' || acts === 'collectible'}
+{#if kind?.wakes}
 	<button class="button" onclick={() => w.newRuleFor(one)}>New rule for it</button>
 {/if}
 {#if carriers.length || one.carrier}

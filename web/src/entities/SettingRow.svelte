@@ -8,7 +8,7 @@
 	// type asks for, and the way back to what its kind says.
 	let { detail: d, set, reset }: { detail: Detail; set: (value: string) => void; reset?: () => void } = $props()
 	const w = workspace()
-	const spoken = $derived(d.type === 'text' && d.name === 'says')
+	const spoken = $derived(d.type === 'text' && d.key === 'says')
 	const others = $derived(d.type === 'entity' && w.map ? w.project.entities(w.map.id) : [])
 
 	function write(input: HTMLInputElement | HTMLTextAreaElement) {
@@ -50,7 +50,7 @@
 				onchange={(e) => set(e.currentTarget.value)}
 			>
 				{#if d.mixed}<option value="" disabled>differs</option>{/if}
-				{#each d.choices ?? [] as c (c)}<option value={c}>{c}</option>{/each}
+				{#each d.choices as c (c.key)}<option value={c.key}>{c.name}</option>{/each}
 			</select>
 		{:else if d.type === 'entity'}
 			<select
@@ -62,7 +62,7 @@
 				{#if d.mixed}<option value="?" disabled>differs</option>{/if}
 				<option value="">none</option>
 				{#each others as o (o.id)}
-					{#if d.name !== 'path' || w.project.kind(o.kind)?.ways}<option value={o.id}>{o.name}</option>{/if}
+					{#if d.key !== 'path' || w.project.kind(o.kind)?.ways}<option value={o.id}>{o.name}</option>{/if}
 				{/each}
 			</select>
 		{:else if d.type === 'colour'}
@@ -78,11 +78,11 @@
 		{:else}
 			{#key `${d.value} ${d.mixed}`}
 				<input
-					class="field min-w-0 grow {d.type === 'number' ? 'font-mono' : ''}"
+					class="field min-w-0 grow {['number', 'duration'].includes(d.type) ? 'font-mono' : ''}"
 					aria-label={d.name}
 					placeholder={d.mixed ? 'differs' : ''}
 					value={d.mixed ? '' : d.value}
-					inputmode={d.type === 'number' ? 'decimal' : undefined}
+					inputmode={['number', 'duration'].includes(d.type) ? 'decimal' : undefined}
 					onblur={(e) => write(e.currentTarget)}
 					onkeydown={keydown}
 				/>

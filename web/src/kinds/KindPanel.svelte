@@ -28,8 +28,8 @@
 		{ field: 'ways', label: 'has points that something follows' },
 		{ field: 'solid', label: 'is solid' },
 	] as const
-	const types = $derived(w.project.head.propertyTypes)
-	const first: Record<string, string> = { number: '0', 'yes/no': 'no', colour: '#ffffff' }
+	const types = $derived(w.project.head.settingTypes)
+	const first: Record<string, string> = { number: '0', duration: '0', 'yes/no': 'no', colour: '#ffffff' }
 
 	const put = (to: Partial<Kind>) => w.project.try('changeKind', { ...k, ...to })
 	const whole = (e: { currentTarget: HTMLInputElement }) => Math.trunc(e.currentTarget.valueAsNumber) || 0
@@ -41,7 +41,7 @@
 				.filter(Boolean),
 		),
 	]
-	const settings = $derived(k.settings ?? [])
+	const settings = $derived(k.settings)
 	const setting = (i: number, to: Partial<Setting>) =>
 		put({ settings: settings.map((s, n) => (n === i ? { ...s, ...to } : s)) })
 
@@ -50,6 +50,7 @@
 		let n = names.length + 1
 		while (names.includes(`Setting ${n}`)) n++
 		const s: Setting = {
+			key: '',
 			name: `Setting ${n}`,
 			type: 'text',
 			default: '',
@@ -59,6 +60,7 @@
 			least: 0,
 			most: 0,
 			handle: '',
+			given: false,
 		}
 		put({ settings: [...settings, s] })
 	}
@@ -277,8 +279,35 @@
 	<div class="flex flex-col gap-1.5" role="group" aria-label="Settings">
 		<h2 class="heading">Settings of each {k.name.toLowerCase()}</h2>
 		{#if !settings.length}<p class="text-dim">None: all of them are alike.</p>{/if}
-		{#each settings as s, i (i)}
-			{#if own}
+		{#each settings as s, i (s.key || i)}
+			{#if own && s.given}
+				<div class="flex items-center gap-2 border-l-2 border-line pl-2" title={s.help}>
+					<b class="w-32 shrink-0">{s.name}</b>
+					{#if s.type === 'choice'}
+						<select
+							class="field w-44"
+							value={s.default}
+							aria-label="Default of {s.name}"
+							onchange={(e) => setting(i, { default: e.currentTarget.value })}
+						>
+							{#each s.choices as c (c)}<option value={c}>{c}</option>{/each}
+						</select>
+					{:else}
+						{#key s.default}<input
+								class="field w-44 font-mono"
+								value={s.default}
+								placeholder="default"
+								aria-label="Default of {s.name}"
+								onchange={(e) => {
+									const input = e.currentTarget
+									setting(i, { default: input.value.trim() })
+									queueMicrotask(() => (input.value = settings[i]?.default ?? ''))
+								}}
+							/>{/key}
+					{/if}
+					<span class="min-w-0 grow truncate text-dim">{[s.unit, s.help].filter(Boolean).join(' · ')}</span>
+				</div>
+			{:else if own}
 				<div class="grid grid-cols-[1fr_96px_1fr_80px_28px] items-center gap-1.5 border-l-2 border-line pl-2">
 					{#key s.name}<input
 							class="field"
@@ -326,16 +355,16 @@
 						onchange={(e) => setting(i, { help: e.currentTarget.value })}
 					/>
 					{#if s.type === 'choice'}
-						{#key s.choices?.join()}<input
+						{#key s.choices.join()}<input
 								class="col-span-2 field"
-								value={s.choices?.join(', ')}
+								value={s.choices.join(', ')}
 								aria-label="Choices of {s.name}"
 								onchange={(e) => {
 									const choices = words(e.currentTarget.value)
 									setting(i, { choices, default: choices.includes(s.default) ? s.default : (choices[0] ?? '') })
 								}}
 							/>{/key}
-					{:else if s.type === 'number'}
+					{:else if s.type === 'number' || s.type === 'duration'}
 						<span class="col-span-2 flex items-center gap-1 text-[12px] text-dim"
 							>from
 							<input
@@ -372,7 +401,7 @@
 				<div class="flex items-baseline gap-3 border-l-2 border-line pl-2">
 					<b class="w-32 shrink-0">{s.name}</b>
 					<span class="w-28 shrink-0 truncate font-mono text-[12px]">{s.default || '—'} {s.unit}</span>
-					<span class="text-dim">{s.help}{s.type === 'choice' ? `: ${s.choices?.join(', ')}` : ''}</span>
+					<span class="text-dim">{s.help}{s.type === 'choice' ? `: ${s.choices.join(', ')}` : ''}</span>
 				</div>
 			{/if}
 		{/each}

@@ -25,14 +25,12 @@
 	let refused = $state('')
 	const map = $derived(w.project.map(to))
 	/** Arrivals that are there already, to which the passage can lead as well. */
-	const arrivals = $derived(
-		w.project.entities(to).filter((e) => w.project.acts(e.kind) === 'arrival' || w.project.acts(e.kind) === 'spawn'),
-	)
+	const arrivals = $derived(w.project.entities(to).filter((e) => w.project.kind(e.kind)?.met))
 	const arrival = $derived(
 		map && at
 			? arrivals.find(
 					(e) =>
-						w.project.acts(e.kind) === 'arrival' &&
+						!w.project.kind(e.kind)?.heroic &&
 						Math.floor(e.x / map.cellWidth) === at!.x &&
 						Math.floor(e.y / map.cellHeight) === at!.y,
 				)

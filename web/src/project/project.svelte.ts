@@ -429,6 +429,7 @@ export class Project {
 			...h,
 			project: c.project ?? h.project,
 			plan: c.plan ?? h.plan,
+			mapProperties: c.mapProperties ?? h.mapProperties,
 			wires: c.wires ?? h.wires,
 			tilesets: brought(h.tilesets, c.tilesets),
 			maps: brought(h.maps, c.maps),

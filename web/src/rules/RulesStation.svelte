@@ -16,7 +16,7 @@
 	})
 
 	function addRule(map: string) {
-		const made = w.project.try('addRule', { when: { on: 'arrive', map, entity: '' } })
+		const made = w.project.try('startRule', { map })
 		if (made?.made) w.rule = made.made
 	}
 
@@ -34,7 +34,7 @@
 <main class="grid min-h-0 grid-cols-[1fr_280px]" aria-label="Rules">
 	<div class="min-h-0 overflow-y-auto p-4">
 		{#each maps as m (m.id)}
-			{@const here = rules.filter((r) => r.when.map === m.id)}
+			{@const here = rules.filter((r) => r.place === m.id)}
 			<section class="mb-6">
 				<div class="mb-2 flex items-center gap-3">
 					<h2 class="text-[15px] font-semibold">{m.name}</h2>
@@ -55,7 +55,7 @@
 			<p class="mb-3">Rules say what happens on a map, so a map comes first.</p>
 			<button class="button button-main" onclick={() => w.open('map')}>Go to Map</button>
 		{/each}
-		{#each rules.filter((r) => !maps.some((m) => m.id === r.when.map)) as rule (rule.id)}<RuleCard {rule} />{/each}
+		{#each rules.filter((r) => !maps.some((m) => m.id === r.place)) as rule (rule.id)}<RuleCard {rule} />{/each}
 	</div>
 	<aside class="min-h-0 overflow-y-auto border-l border-line p-3" aria-label="Flags">
 		<div class="mb-1 flex items-center">

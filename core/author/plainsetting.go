@@ -1,0 +1,140 @@
+package author
+
+import (
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/kind"
+	"errors"
+	"fmt"
+	"slices"
+	"strings"
+)
+
+// PlainSetting is a setting as a person writes it: its default as text, its choices as
+// words, its range in the setting's unit.
+type PlainSetting struct {
+	// Key is empty for one that is new.
+	Key     string   `json:"key"`
+	Name    string   `json:"name"`
+	Type    string   `json:"type"`
+	Default string   `json:"default"`
+	Choices []string `json:"choices"`
+	Unit    string   `json:"unit"`
+	Help    string   `json:"help"`
+	Least   int      `json:"least"`
+	Most    int      `json:"most"`
+	Handle  string   `json:"handle"`
+	// Given tells that it comes with the kind that a kind behaves as: only its default
+	// can be changed.
+	Given bool `json:"given"`
+}
+
+// Plain is a setting as a person reads it.
+func Plain(s *kind.Setting, given bool) PlainSetting {
+	p := PlainSetting{Key: s.Key, Name: s.Name, Type: s.Type, Default: s.Text(s.Default), Choices: []string{},
+		Unit: s.Unit, Help: s.Help, Least: s.Least / s.Scale(), Most: s.Most / s.Scale(), Handle: s.Handle, Given: given}
+	for _, c := range s.Choices {
+		p.Choices = append(p.Choices, c.Name)
+		if kind.Of(c.Key) == s.Default {
+			p.Default = c.Name
+		}
+	}
+	return p
+}
+
+// settingsOf reads settings as a person wrote them; those that have a key keep what
+// is not written, and given ones only take another default.
+func settingsOf(all []PlainSetting, old []kind.Setting) ([]kind.Setting, error) {
+	var out []kind.Setting
+	keys := map[string]bool{}
+	for _, p := range all {
+		keys[p.Key] = true
+	}
+	for _, p := range all {
+		was := kind.Keyed(old, p.Key)
+		s := kind.Setting{Key: p.Key, Name: strings.TrimSpace(p.Name), Type: p.Type, Unit: p.Unit, Help: p.Help, Handle: p.Handle}
+		s.Least, s.Most = p.Least*s.Scale(), p.Most*s.Scale()
+		if p.Given && was != nil {
+			s = *was
+		} else {
+			s.Choices = choicesOf(p.Choices, was)
+		}
+		if s.Key == "" {
+			for s.Key = s.Name; keys[s.Key]; {
+				s.Key += "+"
+			}
+			keys[s.Key] = true
+		}
+		if err := s.Named(); err != nil {
+			return nil, err
+		}
+		var err error
+		if s.Default, err = s.Read(p.Default); err != nil {
+			return nil, err
+		}
+		out = append(out, s)
+	}
+	return out, nil
+}
+
+// choicesOf gives words their keys: those that they had, or themselves.
+func choicesOf(words []string, was *kind.Setting) (out []kind.Choice) {
+	for _, word := range words {
+		c := kind.Choice{Key: word, Name: word}
+		if was != nil {
+			if i := slices.IndexFunc(was.Choices, func(o kind.Choice) bool { return o.Name == word }); i >= 0 {
+				c = was.Choices[i]
+			}
+		}
+		out = append(out, c)
+	}
+	return out
+}
+
+// SetMapProperties sets what maps have of the designer's own.
+func SetMapProperties(d *document.Document, all []PlainSetting) (Change, error) {
+	next, err := settingsOf(all, d.Project.MapProperties)
+	if err != nil {
+		return Change{}, err
+	}
+	probe := *d.Project
+	probe.MapProperties = next
+	if err := probe.Check(); err != nil {
+		return Change{}, err
+	}
+	if string(edit.JSON(next)) == string(edit.JSON(d.Project.MapProperties)) {
+		return Change{}, errors.New("they are like that already")
+	}
+	return changed("Changed the settings of maps", edit.Set(edit.Ref{Type: edit.TypeProject}, "mapProperties", next)), nil
+}
+
+// PlainKind is a kind whose settings are as a person writes them.
+type PlainKind struct {
+	kind.Kind
+	Settings []PlainSetting `json:"settings"`
+}
+
+// PlainKindOf is a kind as a person reads it.
+func PlainKindOf(k *kind.Kind) PlainKind {
+	out := PlainKind{Kind: *k, Settings: []PlainSetting{}}
+	of := kind.Find(document.ID(k.Acts()))
+	for i := range k.Settings {
+		out.Settings = append(out.Settings, Plain(&k.Settings[i], of != nil && of.Setting(k.Settings[i].Key) != nil))
+	}
+	return out
+}
+
+// whole reads a kind as a person wrote it, on top of what it was.
+func (p PlainKind) whole(old *kind.Kind) (*kind.Kind, error) {
+	out := p.Kind
+	var err error
+	if out.Settings, err = settingsOf(p.Settings, old.Settings); err != nil {
+		return nil, err
+	}
+	for _, s := range out.Settings {
+		if b := kind.Find(out.Of); b != nil && b.Setting(s.Key) == nil && slices.ContainsFunc(b.Settings, func(o kind.Setting) bool { return strings.EqualFold(o.Name, s.Name) }) {
+			return nil, fmt.Errorf("there are two settings called %s: give one another name", s.Name)
+		}
+	}
+	return &out, nil
+}

@@ -1,0 +1,23 @@
+package kind
+
+// things are taken, opened, read, or only seen and heard.
+var things = []Kind{
+	{ID: Collectible, Name: "Collectible", Help: "Taken and counted when touched", Taken: true, Counted: true, Wakes: "take", Settings: settings(
+		counted("amount", 9999, "How much it counts"), called("counts as", written("countsAs", "What it is counted with; empty is its own kind")))},
+	{ID: "key", Name: "Key", Help: "Opens a door that asks for it", Taken: true, Settings: settings(
+		written("opens", "The word that doors ask for"), called("used up", yesno("usedUp", "false", "Whether it is gone after opening")))},
+	{ID: "item", Name: "Item", Help: "Something that is carried and used", Taken: true, Settings: settings(
+		written("is", "The word by which rules call it"), counted("amount", 9999, "How many of it"))},
+	{ID: "container", Name: "Container", Help: "Opened once, holds something", State: "Open at the start", Solid: true, Settings: settings(
+		listed("holds", Words, "Items in it, with commas between"), written("needs", "The key that opens it"))},
+	{ID: Sign, Name: "Sign", Help: "Says something when it is read", Solid: true, Settings: settings(written("says", "What the player reads"))},
+	{ID: "light", Name: "Light", Help: "Lights up what lies around it", State: "Lit at the start", Settings: settings(
+		dragged("radius", "3", 200, HandleRound, "How far it shines"), colour("colour", "#ffd890", "Its colour"),
+		chosen("flicker", "steady, flickering, pulsing", "How it burns"))},
+	{ID: "sound", Name: "Sound place", Help: "Something that is heard near it", State: "Heard at the start", Veiled: true, Settings: settings(
+		file("file", "What is heard"), dragged("radius", "6", 200, HandleRound, "How far it is heard"),
+		number("loudness", "80", "percent", 0, 100, "How loud it is in its middle"))},
+	{ID: "emitter", Name: "Emitter", Help: "Smoke, rain or sparks", State: "Going at the start", Resizes: true, Settings: settings(
+		chosen("gives", "smoke, rain, snow, sparks, leaves, bubbles", "What comes out of it"), called("a second", number("perSecond", "10", "", 0, 500, "How many")))},
+	{ID: Decoration, Name: "Decoration", Help: "A tile placed freely, in nobody's way", Resizes: true, Turns: true, Tints: true},
+}
