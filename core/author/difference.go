@@ -15,17 +15,18 @@ import (
 func Difference(from, to *document.Document) ([]edit.Primitive, error) {
 	w := differ{}
 	fields(&w, edit.Ref{Type: edit.TypeProject}, from.Project, to.Project)
-	tables(&w, edit.TypeTileset, "", from.Tilesets, to.Tilesets, true)
-	tables(&w, edit.TypeFlag, "", from.Flags, to.Flags, false)
-	tables(&w, edit.TypeZone, "", from.Zones, to.Zones, false)
-	tables(&w, edit.TypeMaterial, "", from.Materials, to.Materials, false)
-	tables(&w, edit.TypeKind, "", from.Kinds, to.Kinds, false)
-	tables(&w, edit.TypeMotif, "", from.Motifs, to.Motifs, true)
+	tables(&w, edit.Ref{Type: edit.TypeTileset}, from.Tilesets, to.Tilesets, true)
+	tables(&w, edit.Ref{Type: edit.TypeFlag}, from.Flags, to.Flags, false)
+	tables(&w, edit.Ref{Type: edit.TypeZone}, from.Zones, to.Zones, false)
+	tables(&w, edit.Ref{Type: edit.TypeMaterial}, from.Materials, to.Materials, false)
+	tables(&w, edit.Ref{Type: edit.TypeKind}, from.Kinds, to.Kinds, false)
+	tables(&w, edit.Ref{Type: edit.TypeMotif}, from.Motifs, to.Motifs, true)
 	if !from.Maps.Same(to.Maps) {
 		w.maps(from, to)
 	}
-	tables(&w, edit.TypePassage, "", from.Passages, to.Passages, false)
-	tables(&w, edit.TypeRule, "", from.Rules, to.Rules, false)
+	tables(&w, edit.Ref{Type: edit.TypePassage}, from.Passages, to.Passages, false)
+	w.rules(from.Rules, to.Rules)
+	w.names(from, to)
 	switch {
 	case w.err != nil:
 		return nil, w.err
@@ -35,6 +36,45 @@ func Difference(from, to *document.Document) ([]edit.Primitive, error) {
 		return nil, errors.New("too much was changed since then for one step: jump to a later one first")
 	}
 	return w.do, nil
+}
+
+// names sets names again that were taken when they were set first, by what leaves or
+// is renamed later.
+func (w *differ) names(from, to *document.Document) {
+	if w.err != nil || len(w.do) == 0 {
+		return
+	}
+	now := edit.Apply(from, &edit.Edit{Do: w.do}).Doc
+	renamed(w, edit.Ref{Type: edit.TypeTileset}, now.Tilesets, to.Tilesets, func(o *document.Tileset) (document.ID, string) { return o.ID, o.Name })
+	renamed(w, edit.Ref{Type: edit.TypeFlag}, now.Flags, to.Flags, func(o *document.Flag) (document.ID, string) { return o.ID, o.Name })
+	renamed(w, edit.Ref{Type: edit.TypeZone}, now.Zones, to.Zones, func(o *document.Zone) (document.ID, string) { return o.ID, o.Name })
+	renamed(w, edit.Ref{Type: edit.TypeMaterial}, now.Materials, to.Materials, func(o *document.Material) (document.ID, string) { return o.ID, o.Name })
+	renamed(w, edit.Ref{Type: edit.TypeKind}, now.Kinds, to.Kinds, func(o *document.Kind) (document.ID, string) { return o.ID, o.Name })
+	renamed(w, edit.Ref{Type: edit.TypeMotif}, now.Motifs, to.Motifs, func(o *document.Motif) (document.ID, string) { return o.ID, o.Name })
+	renamed(w, edit.Ref{Type: edit.TypeMap}, now.Maps, to.Maps, func(o *document.Map) (document.ID, string) { return o.ID, o.Name })
+	for _, m := range to.Maps.All() {
+		if is := now.Maps.Get(m.ID); is != nil && is != m {
+			renamed(w, edit.Ref{Type: edit.TypeLayer, Map: m.ID}, is.Layers, m.Layers, func(o *document.Layer) (document.ID, string) { return o.ID, o.Name })
+			renamed(w, edit.Ref{Type: edit.TypeEntity, Map: m.ID}, is.Entities, m.Entities, func(o *document.Entity) (document.ID, string) { return o.ID, o.Name })
+		}
+	}
+}
+
+func renamed[T any](w *differ, ref edit.Ref, now, to document.Table[T], name func(*T) (document.ID, string)) {
+	if now.Same(to) {
+		return
+	}
+	to.Each(func(o *T) {
+		id, want := name(o)
+		is := now.Get(id)
+		if is == nil || is == o {
+			return
+		}
+		if _, got := name(is); got != want {
+			ref.ID = id
+			w.do = append(w.do, edit.Set(ref, "name", want))
+		}
+	})
 }
 
 type differ struct {
@@ -59,7 +99,7 @@ func fields[T any](w *differ, ref edit.Ref, a, b *T) {
 
 // tables removes, inserts and changes objects; whole ones are exchanged as they
 // are, where single fields only hold together.
-func tables[T any](w *differ, kind string, m document.ID, from, to document.Table[T], whole bool) {
+func tables[T any](w *differ, of edit.Ref, from, to document.Table[T], whole bool) {
 	if from.Same(to) {
 		return
 	}
@@ -70,7 +110,7 @@ func tables[T any](w *differ, kind string, m document.ID, from, to document.Tabl
 		if err := json.Unmarshal(edit.JSON(o), &head); err != nil {
 			w.err = fmt.Errorf("compare two states: %w", err)
 		}
-		return edit.Ref{Type: kind, Map: m, ID: head.ID}
+		return edit.Ref{Type: of.Type, Map: of.Map, Rule: of.Rule, ID: head.ID}
 	}
 	for _, o := range from.All() {
 		if r := ref(o); to.Get(r.ID) == nil {
@@ -88,6 +128,28 @@ func tables[T any](w *differ, kind string, m document.ID, from, to document.Tabl
 			w.do = append(w.do, edit.Remove(r), edit.Insert(r, o))
 		default:
 			fields(w, r, old, o)
+		}
+	}
+}
+
+func (w *differ) rules(from, to document.Table[document.Rule]) {
+	if from.Same(to) {
+		return
+	}
+	for _, r := range from.All() {
+		if to.Get(r.ID) == nil {
+			w.do = append(w.do, edit.Remove(edit.Ref{Type: edit.TypeRule, ID: r.ID}))
+		}
+	}
+	for _, r := range to.All() {
+		ref := edit.Ref{Type: edit.TypeRule, ID: r.ID}
+		switch old := from.Get(r.ID); {
+		case old == r:
+		case old == nil:
+			w.do = append(w.do, insertRule(*r))
+		default:
+			fields(w, ref, old, r)
+			tables(w, edit.Ref{Type: edit.TypePart, Rule: r.ID}, old.Parts, r.Parts, false)
 		}
 	}
 }

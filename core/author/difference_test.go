@@ -48,3 +48,34 @@ func TestDifferenceBringsBackAnyState(t *testing.T) {
 		}
 	}
 }
+
+// Names that are exchanged, or freed only later, are as they were after a jump.
+func TestJumpsBringBackNames(t *testing.T) {
+	start := sample.World()
+	quay := func(id document.ID) edit.Ref {
+		return edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: id}
+	}
+	ground := edit.Ref{Type: edit.TypeLayer, Map: sample.Quay, ID: "groundagain2"}
+	d := edit.Apply(start, &edit.Edit{Do: []edit.Primitive{
+		edit.Set(quay(sample.Door), "name", "x"), edit.Set(quay(sample.Switch), "name", "Door"), edit.Set(quay(sample.Door), "name", "Switch"),
+		edit.Remove(edit.Ref{Type: edit.TypeLayer, Map: sample.Quay, ID: sample.Ground}),
+		edit.Insert(ground, document.Layer{ID: ground.ID, Name: "Ground", Kind: document.LayerTiles, Opacity: 100})}}).Doc
+	for _, way := range [][2]*document.Document{{d, start}, {start, d}} {
+		do, err := author.Difference(way[0], way[1])
+		if err != nil {
+			t.Fatal(err)
+		}
+		got := edit.Apply(way[0], &edit.Edit{Do: do}).Doc.Maps.Get(sample.Quay)
+		want := way[1].Maps.Get(sample.Quay)
+		for _, l := range want.Layers.All() {
+			if got.Layers.Get(l.ID).Name != l.Name {
+				t.Errorf("a layer is called %s, wanted %s", got.Layers.Get(l.ID).Name, l.Name)
+			}
+		}
+		for _, e := range want.Entities.All() {
+			if got.Entities.Get(e.ID).Name != e.Name {
+				t.Errorf("an entity is called %s, wanted %s", got.Entities.Get(e.ID).Name, e.Name)
+			}
+		}
+	}
+}

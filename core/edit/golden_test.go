@@ -7,7 +7,10 @@ import (
 	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/play"
+	"azzel/core/sample"
 	"encoding/json"
+	"fmt"
+	"math/rand/v2"
 	"os"
 	"path/filepath"
 	"strings"
@@ -95,5 +98,50 @@ func TestGoldenProjects(t *testing.T) {
 				play.Step(game, end, world, []play.Input{play.InputRight, play.InputDown, play.InputUse, play.InputLeft, play.InputUp}[tick/20%5])
 			}
 		}
+	}
+}
+
+// TestWriteGolden writes a project of the present format for later ones, where there
+// is none yet: AZZEL_GOLDEN=1 go test ./core/edit -run TestWriteGolden
+func TestWriteGolden(t *testing.T) {
+	folder := fmt.Sprintf("testdata/format-%d", edit.Version)
+	if _, err := os.Stat(folder); err == nil || os.Getenv("AZZEL_GOLDEN") == "" {
+		t.Skip("only when a format is released")
+	}
+	if err := os.Mkdir(folder, 0o755); err != nil {
+		t.Fatal(err)
+	}
+	store := func(name string, d *document.Document) {
+		if err := os.WriteFile(folder+"/"+name, cells.Pack(d.Encode()), 0o644); err != nil {
+			t.Fatal(err)
+		}
+	}
+	d := state(t, fmt.Sprintf("testdata/format-%d/end", edit.Version-1))
+	store("start", d)
+	var log strings.Builder
+	r := rand.New(rand.NewPCG(uint64(edit.Version), 2))
+	var back []edit.Primitive
+	for n := 1; n <= 400; n++ {
+		do := sample.Primitives(r, d)
+		if n%7 == 0 && len(back) > 0 {
+			do = back
+		}
+		e := made(int64(n), do...)
+		res := edit.Apply(d, e)
+		if edit.Verify(e, res) != nil {
+			e = made(int64(n), edit.Set(edit.Ref{Type: edit.TypeProject}, "name", fmt.Sprint("P", n)))
+			res = edit.Apply(d, e)
+		}
+		back = res.Revert
+		row, err := json.Marshal(goldenRow{Format: edit.Version, Edit: edit.JSON(e), Revert: edit.JSON(append([]edit.Primitive{}, res.Revert...))})
+		if err != nil {
+			t.Fatal(err)
+		}
+		log.Write(append(row, '\n'))
+		d = res.Doc
+	}
+	store("end", d)
+	if err := os.WriteFile(folder+"/log.jsonl", []byte(log.String()), 0o644); err != nil {
+		t.Fatal(err)
 	}
 }

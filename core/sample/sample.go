@@ -117,7 +117,9 @@ func primitive(r *rand.Rand, d *document.Document) edit.Primitive {
 	}
 	l, hasLayer := pick(r, m.Layers.All())
 	e, hasEntity := pick(r, m.Entities.All())
-	switch n := r.IntN(20); {
+	switch n := r.IntN(24); {
+	case n >= 20:
+		return logic(r, d)
 	case n < 8 && hasLayer:
 		reg := &grid.Region{}
 		reg.AddRect(grid.Rect{X: r.IntN(40) - 10, Y: r.IntN(40) - 10, W: 1 + r.IntN(12), H: 1 + r.IntN(12)})

@@ -1,0 +1,72 @@
+package sample
+
+import (
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/kind"
+	"azzel/core/rules"
+	"fmt"
+	"math/rand/v2"
+)
+
+// part draws a part of a rule that may name what is not there.
+func part(r *rand.Rand, d *document.Document) document.RulePart {
+	m, e := document.ID(Quay), document.ID(Switch)
+	if where, ok := pick(r, d.Maps.All()); ok {
+		m = where.ID
+		if o, ok := pick(r, where.Entities.All()); ok {
+			e = o.ID
+		}
+	}
+	parts := []document.RulePart{rules.Use(m, e), rules.Take(m, e), rules.Arrive(m), rules.IsSet(Lit), rules.IsNotSet(Lit),
+		rules.Open(m, e), rules.Set(Lit), rules.Clear(Lit), rules.Say(fmt.Sprintf("Line %d.", r.IntN(9)))}
+	p := parts[r.IntN(len(parts))]
+	p.ID, p.Order = ID(r), r.IntN(9)
+	return p
+}
+
+// logic draws a step about rules, flags or kinds.
+func logic(r *rand.Rand, d *document.Document) edit.Primitive {
+	rule, hasRule := pick(r, d.Rules.All())
+	own, hasKind := pick(r, d.Kinds.All())
+	switch n := r.IntN(10); {
+	case n < 2 || n < 7 && !hasRule:
+		made := rules.Of(part(r, d), part(r, d))
+		made.ID, made.Order, made.Once = ID(r), r.IntN(9), r.IntN(2) == 0
+		p := edit.Insert(edit.Ref{Type: edit.TypeRule, ID: made.ID}, made)
+		p.Content = &document.Content{Parts: made.Parts.All()}
+		return p
+	case n < 3:
+		return edit.Remove(edit.Ref{Type: edit.TypeRule, ID: rule.ID})
+	case n < 5:
+		p := part(r, d)
+		return edit.Insert(edit.Ref{Type: edit.TypePart, Rule: rule.ID, ID: p.ID}, p)
+	case n < 6:
+		p, ok := pick(r, rule.Parts.All())
+		if !ok {
+			return edit.Set(edit.Ref{Type: edit.TypeRule, ID: rule.ID}, "once", !rule.Once)
+		}
+		ref := edit.Ref{Type: edit.TypePart, Rule: rule.ID, ID: p.ID}
+		if r.IntN(2) == 0 {
+			return edit.Remove(ref)
+		}
+		return edit.Set(ref, "order", r.IntN(9))
+	case n < 7:
+		p := part(r, d)
+		return edit.Set(edit.Ref{Type: edit.TypeRule, ID: rule.ID}, p.Slot, []document.RulePart{p})
+	case n < 8 || !hasKind:
+		k := *kind.Find(kind.Door)
+		k.ID, k.Of, k.Name, k.Solid, k.W = ID(r), kind.Door, "Gate", r.IntN(2) == 0, r.IntN(3)*8
+		return edit.Insert(edit.Ref{Type: edit.TypeKind, ID: k.ID}, document.Lean(&k))
+	case n < 9:
+		return edit.Set(edit.Ref{Type: edit.TypeKind, ID: own.ID}, "settings",
+			[]kind.Setting{{Key: "needs", Default: kind.Of("brass")}, {Key: "creaks", Name: "Creaks", Type: kind.YesNo, Default: "true"}})
+	}
+	if m, ok := pick(r, d.Maps.All()); ok {
+		if e, ok := pick(r, m.Entities.All()); ok {
+			return edit.Set(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}, "values",
+				[]kind.Value{{Key: "needs", Value: kind.Of(fmt.Sprint("key ", r.IntN(4)))}, {Key: "amount", Value: kind.Thousandths(int64(r.IntN(9)+1) * 1000)}})
+		}
+	}
+	return edit.Remove(edit.Ref{Type: edit.TypeKind, ID: own.ID})
+}
