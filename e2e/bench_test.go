@@ -117,6 +117,29 @@ func TestBrowserBenchEntities(t *testing.T) {
 	report("drag what is selected")
 }
 
+// TestBrowserBenchOpen prints how long a project of 1,000 maps of 64×64 cells takes to
+// be opened, and what it holds in the page, beside one of a single map.
+func TestBrowserBenchOpen(t *testing.T) {
+	if os.Getenv("AZZEL_BENCH") == "" {
+		t.Skip("only in ./azzel bench")
+	}
+	for _, n := range []int{1, 1000} {
+		t.Run(fmt.Sprint(n), func(t *testing.T) {
+			k := startWith(t, sample.Rooms(n)).open()
+			k.reload() // the server has it in its memory now
+			k.reload()
+			within(t, 60*soon, func() error { // until everything was read
+				if left := k.eval(`() => azzel.left()`); left != "0" {
+					return fmt.Errorf("%s layers are left", left)
+				}
+				return nil
+			})
+			fmt.Printf("browser, a project of %d maps of 64×64: opened in %s ms; read wholly the core holds %s MB, scripts %s MB\n", n,
+				k.eval(`() => azzel.opened.toFixed(0)`), k.eval(`() => (azzel.held() / 1048576).toFixed(0)`), k.eval(`() => (performance.memory.usedJSHeapSize / 1048576).toFixed(0)`))
+		})
+	}
+}
+
 // TestBrowserBenchChart prints what 1,000 maps with 3,000 passages take on the chart.
 func TestBrowserBenchChart(t *testing.T) {
 	if os.Getenv("AZZEL_BENCH") == "" {

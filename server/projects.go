@@ -46,12 +46,14 @@ func (s *Server) state(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	doc, seq, err := s.log.State(c.Context(), p.ID)
+	state, seq, err := s.log.Encoded(c.Context(), p.ID)
 	if err != nil && !errors.Is(err, store.ErrNotFound) && s.store.Ready(c.Context()) == nil {
 		// something that is stored cannot be read: what can be is sent, to look at
 		slog.Error("a project cannot be read", "project", p.ID, "error", err)
 		var lost []string
+		var doc *document.Document
 		if doc, seq, lost, err = s.log.Salvage(c.Context(), p.ID); err == nil {
+			state = doc.Encode()
 			c.Set("X-Azzel-Lost", url.QueryEscape(strings.Join(lost[:min(len(lost), 20)], "\n")))
 			c.Set("X-Azzel-Broken", "yes")
 		}
@@ -67,7 +69,7 @@ func (s *Server) state(c fiber.Ctx) error {
 	c.Set("X-Azzel-Born", p.Born)
 	c.Set("X-Azzel-Last", string(edit.JSON(last)))
 	c.Set("Content-Type", "application/octet-stream")
-	return c.Send(doc.Encode())
+	return c.Send(state)
 }
 
 // restore puts a project that cannot be read back to what it was after an edit.

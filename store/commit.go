@@ -87,7 +87,7 @@ func (q *queue) commit(batch []job) (answers []Answer, head int64, err error) {
 		q.owners = map[document.ID]string{} // what was noted in this transaction is not
 		return nil, 0, err
 	}
-	q.doc, q.seq = doc, head
+	q.doc, q.encoded, q.seq = doc, nil, head
 	q.keepSnapshot()
 	return answers, head, nil
 }

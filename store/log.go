@@ -54,13 +54,17 @@ type queue struct {
 	busy    bool
 
 	// docMu guards doc and seq, which only the batch being stored changes.
-	docMu    sync.Mutex
-	doc      *document.Document
-	seq      int64
-	snapshot int64
-	owners   map[document.ID]string
-	born     string
-	used     time.Time
+	docMu sync.Mutex
+	doc   *document.Document
+	seq   int64
+	// encoded is the document as it is sent, where somebody opened it after edit
+	// encodedAt; the next batch lets go of it.
+	encoded   []byte
+	encodedAt int64
+	snapshot  int64
+	owners    map[document.ID]string
+	born      string
+	used      time.Time
 }
 
 type job struct {

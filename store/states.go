@@ -18,7 +18,7 @@ func (q *queue) upTo(tx *gorm.DB, p Project) (*document.Document, error) {
 	head := p.Head
 	if q.born != p.Born || q.seq > head {
 		// the project was made anew or put back to an earlier state meanwhile
-		q.doc, q.seq, q.born, q.owners = nil, 0, p.Born, map[document.ID]string{}
+		q.doc, q.encoded, q.seq, q.born, q.owners = nil, nil, 0, p.Born, map[document.ID]string{}
 	}
 	if q.doc == nil {
 		var s Snapshot
@@ -50,7 +50,7 @@ func (q *queue) upTo(tx *gorm.DB, p Project) (*document.Document, error) {
 			if err != nil {
 				return nil, fmt.Errorf("edit %d of the log: %w", r.Seq, err)
 			}
-			q.doc, q.seq = edit.Apply(q.doc, e).Doc, r.Seq
+			q.doc, q.encoded, q.seq = edit.Apply(q.doc, e).Doc, nil, r.Seq
 		}
 	}
 	return q.doc, nil
@@ -92,6 +92,34 @@ func (l *Log) State(ctx context.Context, project string) (*document.Document, in
 	doc, err := q.upTo(tx, p)
 	return doc, q.seq, err
 }
+
+// Encoded gives a project's document as it is stored and sent, and the number of its
+// last edit.
+func (l *Log) Encoded(ctx context.Context, project string) ([]byte, int64, error) {
+	doc, seq, err := l.State(ctx, project)
+	if err != nil {
+		return nil, 0, err
+	}
+	q := l.queue(project)
+	q.docMu.Lock()
+	encoded, at := q.encoded, q.encodedAt
+	q.docMu.Unlock()
+	if encoded != nil && at == seq {
+		return encoded, seq, nil
+	}
+	encoded = doc.Encode()
+	if len(encoded) <= maxKept {
+		q.docMu.Lock()
+		if q.seq == seq {
+			q.encoded, q.encodedAt = encoded, seq
+		}
+		q.docMu.Unlock()
+	}
+	return encoded, seq, nil
+}
+
+// maxKept is how large a document may be as it is sent, in bytes, to be kept so.
+const maxKept = 32 << 20
 
 // StateAt gives a project's document as it was after an edit number.
 func (l *Log) StateAt(ctx context.Context, project string, seq int64) (*document.Document, error) {

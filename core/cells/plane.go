@@ -72,6 +72,9 @@ type Plane struct {
 	rows   []planeRow
 	chunks int
 	mixed  int
+	// later has the cells of a plane that was not read when it was stored here; it has
+	// no rows of its own then.
+	later *later
 }
 
 type planeRow struct {
@@ -91,6 +94,7 @@ func (p Plane) row(cy int) (int, bool) {
 
 // Chunk is the chunk at (cx, cy), in chunks; nil where all is empty.
 func (p Plane) Chunk(cx, cy int) *Chunk {
+	p = p.read()
 	i, ok := p.row(cy)
 	if !ok {
 		return nil
@@ -118,7 +122,7 @@ type Placed struct {
 // Chunks lists the chunks that are not empty, by row, then column.
 func (p Plane) Chunks() []Placed {
 	var out []Placed
-	for _, r := range p.rows {
+	for _, r := range p.read().rows {
 		for _, c := range r.chunks {
 			out = append(out, Placed{c.cx, r.cy, c.chunk})
 		}
@@ -128,13 +132,17 @@ func (p Plane) Chunks() []Placed {
 
 // Size is how many chunks the plane holds, and how many of them are of more
 // than one value: those keep 4 KB each, the others one cell.
-func (p Plane) Size() (chunks, mixed int) { return p.chunks, p.mixed }
+func (p Plane) Size() (chunks, mixed int) {
+	p = p.read()
+	return p.chunks, p.mixed
+}
 
 // Empty reports whether the plane holds no cell.
-func (p Plane) Empty() bool { return len(p.rows) == 0 }
+func (p Plane) Empty() bool { return len(p.read().rows) == 0 }
 
 // with exchanges chunks; changes are sorted by row, then column, nil empties.
 func (p Plane) with(changes []Placed) Plane {
+	p = p.read()
 	rows := make([]planeRow, 0, len(p.rows)+1)
 	out := Plane{chunks: p.chunks, mixed: p.mixed}
 	i := 0
@@ -211,8 +219,11 @@ func mergeRow(old []placed, changes []Placed) []placed {
 // Changed lists the chunks, as positions, that are not the same in p and q.
 // It compares pointers, so planes made from each other are compared quickly.
 func (p Plane) Changed(q Plane) [][2]int {
+	if p.later == q.later && p.later != nil {
+		return nil
+	}
 	var out [][2]int
-	a, b := p.rows, q.rows
+	a, b := p.read().rows, q.read().rows
 	for len(a) > 0 || len(b) > 0 {
 		switch {
 		case len(b) == 0 || len(a) > 0 && a[0].cy < b[0].cy:

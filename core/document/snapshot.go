@@ -96,9 +96,9 @@ type stateHead struct {
 }
 
 type stateMap struct {
-	Map      *Map      `json:"map"`
-	Layers   []*Layer  `json:"layers"`
-	Entities []*Entity `json:"entities"`
+	Map      *Map            `json:"map"`
+	Layers   []*storedLayer  `json:"layers"`
+	Entities []*storedEntity `json:"entities"`
 }
 
 type stateRule struct {
@@ -123,10 +123,10 @@ func (d *Document) Encode() []byte {
 	}
 	var planes [][]byte
 	for _, m := range d.Maps.All() {
-		sm := stateMap{m, m.Layers.All(), m.Entities.All()}
+		sm := stateMap{m, storedLayers(m.Layers.inOrder()), storedEntities(m.Entities.inOrder())}
 		head.Maps = append(head.Maps, sm)
 		for _, l := range sm.Layers {
-			planes = append(planes, cells.WholePatch(l.Cells).Encode())
+			planes = append(planes, cells.EncodeWhole(l.Cells))
 		}
 	}
 	data, err := json.Marshal(head)
@@ -153,7 +153,14 @@ var errState = errors.New("the stored project cannot be read")
 
 // Decode reads what Encode writes, now or in an earlier version. Objects are not
 // checked: what was stored once can be read, whatever is checked today.
-func Decode(data []byte) (*Document, error) {
+func Decode(data []byte) (*Document, error) { return decode(data, false) }
+
+// DecodeLater is Decode, but cells are read when they are first asked for, so that a
+// project of many maps is there at once. It is for what a server that read it sends.
+// The bytes are kept and must not change.
+func DecodeLater(data []byte) (*Document, error) { return decode(data, true) }
+
+func decode(data []byte, later bool) (*Document, error) {
 	raw, parts, err := opened(data)
 	if err != nil {
 		return nil, err
@@ -166,13 +173,15 @@ func Decode(data []byte) (*Document, error) {
 		return nil, errState
 	}
 	d := &Document{Project: head.Project}
+	var maps []*Map
 	for _, sm := range head.Maps {
-		m, err := decodeMap(sm, parts)
+		m, err := decodeMap(sm, parts, later)
 		if err != nil {
 			return nil, err
 		}
-		d.Maps = d.Maps.With(m.ID, m)
+		maps = append(maps, m)
 	}
+	d.Maps = TableOf(maps, func(o *Map) ID { return o.ID })
 	if len(parts.left) != 0 {
 		return nil, errState
 	}
@@ -225,33 +234,48 @@ func opened(data []byte) (head []byte, cells *parts, err error) {
 }
 
 func fillTable[T any](t *Table[T], all []*T, id func(*T) ID) error {
-	for _, o := range all {
-		if o == nil {
-			return errState
-		}
-		*t = t.With(id(o), o)
+	if slices.Contains(all, nil) {
+		return errState
 	}
+	*t = TableOf(all, id)
 	return nil
 }
 
-func decodeMap(sm stateMap, parts *parts) (*Map, error) {
+func decodeMap(sm stateMap, parts *parts, later bool) (*Map, error) {
 	if sm.Map == nil {
 		return nil, errState
 	}
-	content := &Content{Entities: sm.Entities}
 	for _, l := range sm.Layers {
 		raw, err := parts.next()
 		if err != nil {
 			return nil, err
 		}
+		if l == nil {
+			return nil, errState
+		}
+		if later {
+			l.Cells = cells.Later(raw)
+			continue
+		}
 		p, err := cells.DecodePatch(raw)
 		if err != nil {
 			return nil, err
 		}
-		content.Layers = append(content.Layers, LayerContent{l, p})
+		l.Cells, _ = p.Apply(cells.Plane{})
 	}
-	if slices.Contains(sm.Layers, nil) || slices.Contains(sm.Entities, nil) {
-		return nil, errState
+	m := *sm.Map
+	layers := make([]*Layer, 0, len(sm.Layers))
+	for _, l := range sm.Layers {
+		layers = append(layers, (*Layer)(l))
 	}
-	return content.Fill(*sm.Map), nil
+	m.Layers = TableOf(layers, func(o *Layer) ID { return o.ID })
+	entities := make([]*Entity, 0, len(sm.Entities))
+	for _, e := range sm.Entities {
+		if e == nil {
+			return nil, errState
+		}
+		entities = append(entities, (*Entity)(e))
+	}
+	m.Entities = TableOf(entities, func(o *Entity) ID { return o.ID })
+	return &m, nil
 }

@@ -70,6 +70,30 @@ func (t Table[T]) With(id ID, obj *T) Table[T] {
 	return t.put(id, append(next, shard[i:]...), 1)
 }
 
+// TableOf is a table of objects; of those with the same id the last one is in it.
+func TableOf[T any](all []*T, id func(*T) ID) Table[T] {
+	if len(all) == 0 {
+		return Table[T]{}
+	}
+	next := new(held[T])
+	for _, o := range all {
+		at := shardOf(id(o))
+		next.shards[at] = append(next.shards[at], row[T]{id(o), o})
+	}
+	count := 0
+	for i, shard := range next.shards {
+		slices.SortStableFunc(shard, func(a, b row[T]) int { return strings.Compare(string(a.id), string(b.id)) })
+		kept := shard[:0]
+		for k, r := range shard {
+			if k+1 == len(shard) || shard[k+1].id != r.id {
+				kept = append(kept, r)
+			}
+		}
+		next.shards[i], count = kept, count+len(kept)
+	}
+	return Table[T]{next, count}
+}
+
 // Without gives a table that lacks id.
 func (t Table[T]) Without(id ID) Table[T] {
 	shard, i, ok := t.find(id)

@@ -149,6 +149,38 @@ func primitive(r *rand.Rand, d *document.Document) edit.Primitive {
 	return edit.Set(edit.Ref{Type: edit.TypeMap, ID: m.ID}, "bounds", grid.Rect{X: r.IntN(4) - 2, W: 10 + r.IntN(20), H: 12})
 }
 
+// Rooms is a project of n maps of 64×64 cells, each with ground all over of tiles that
+// differ from cell to cell, and things on every fifth cell.
+func Rooms(n int) *document.Document {
+	d := Maps(n, 3*n)
+	r := rand.New(rand.NewPCG(7, 7))
+	bounds := grid.Rect{W: 64, H: 64}
+	all := &grid.Region{}
+	all.AddRect(bounds)
+	for _, m := range d.Maps.All() {
+		next := *m
+		next.Bounds = bounds
+		if next.Chart != nil {
+			next.Chart = &grid.Point{X: next.Order % 32 * 1024, Y: next.Order / 32 * 1024}
+		}
+		for _, l := range m.LayersInOrder() {
+			if l.Kind != document.LayerTiles {
+				continue
+			}
+			filled := *l
+			filled.Cells, _ = cells.PaintEach(all, bounds, func(x, y int) (cells.Cell, bool) {
+				if l.ID != Ground && r.IntN(5) > 0 {
+					return 0, true
+				}
+				return cells.TileCell(1, 8+r.IntN(8)), true
+			}).Apply(cells.Plane{})
+			next.Layers = next.Layers.With(l.ID, &filled)
+		}
+		d.Maps = d.Maps.With(m.ID, &next)
+	}
+	return d
+}
+
 // Maps is a project of n maps of 20×12 cells that lie edge to edge on the chart,
 // with passages between them.
 func Maps(n, passages int) *document.Document {

@@ -74,6 +74,7 @@ func init() {
 			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.SetMapSetting(d, m, a.Key, a.Value) })
 		}),
 		"setMapProperties": authored(author.SetMapProperties),
+		"readAhead":        with((*Session).readAhead),
 		"mapDetails":       with((*Session).mapDetails),
 		"flagUses":         with(func(s *Session, _ none) (map[document.ID][]document.Use, error) { return s.doc().FlagUses(), nil }),
 		"mapUses": with(func(s *Session, a mapArgs) ([]document.Use, error) {

@@ -67,7 +67,7 @@ func (s *Session) Call(name string, args json.RawMessage) (json.RawMessage, erro
 
 // Open starts a session from a stored document, as edit number seq left it.
 func (s *Session) Open(state []byte, seq int64, person, client document.ID) error {
-	doc, err := document.Decode(state)
+	doc, err := document.DecodeLater(state)
 	if err != nil {
 		return err
 	}
@@ -147,6 +147,26 @@ func (s *Session) described(before *document.Document, e *edit.Edit, res edit.Re
 	o.Edit, o.Text, o.Dropped, o.Restored, o.Kept = e.Sent(), e.Label.Text, res.Dropped, res.Restored, res.Kept
 	return o
 }
+
+// readAhead reads cells that were not needed yet, of a few layers at a time, so that
+// the whole project can be asked about without a halt. It tells how many layers are left.
+func (s *Session) readAhead(none) (int, error) {
+	left := 0
+	s.doc().Maps.Each(func(m *document.Map) {
+		m.Layers.Each(func(l *document.Layer) {
+			if l.Cells.Read() {
+				return
+			}
+			if left++; left <= aheadAtOnce {
+				_ = l.Cells.Empty() // reads it
+			}
+		})
+	})
+	return max(0, left-aheadAtOnce), nil
+}
+
+// aheadAtOnce is how many layers readAhead reads in a call: some milliseconds.
+const aheadAtOnce = 8
 
 // Encode is the document that the designer sees, as it would be stored.
 func (s *Session) Encode() []byte { return s.doc().Encode() }

@@ -14,6 +14,9 @@
 		Object.assign(globalThis, {
 			azzel: {
 				hash: () => w.project.core.hash(),
+				held: () => w.project.core.held,
+				left: () => w.charting.left,
+				opened: performance.now(),
 				view: () => w.view.save(),
 				chart: () => w.chartView.save(),
 				hero: () => `${w.play.view?.x} ${w.play.view?.y} ${w.play.view?.facing}`,

@@ -6,14 +6,23 @@ const empty: ChartInfo = { places: [], seams: [], findings: [] }
 /** How the maps hang together, as the core finds it after each change. */
 export class Charting {
 	info = $state.raw<ChartInfo>(empty)
+	/** How many layers have to be read yet before the maps can be looked at together. */
+	left = $state(1)
 	private timer = 0
 
 	constructor(private readonly project: Project) {
-		this.refresh()
+		this.ahead()
+	}
+
+	/** Reads what was not needed yet, a little at a time, and then finds how it hangs together. */
+	private ahead() {
+		this.left = this.project.ask('readAhead')
+		if (this.left) setTimeout(() => this.ahead(), 4)
+		else this.refresh()
 	}
 
 	refresh() {
-		this.info = this.project.ask('chart')
+		if (!this.left) this.info = this.project.ask('chart')
 	}
 
 	/** Refreshes soon, so that a stroke is not held up. */

@@ -1283,6 +1283,7 @@ export interface Methods {
 	preview: { args: PressArgs; answer: Ghost }
 	previewSelect: { args: SelectArgs; answer: Selected }
 	pulling: { args: Pull; answer: Pulled }
+	readAhead: { args: None; answer: number }
 	receive: { args: {
 		rows: Row[] | null
 	}; answer: Outcome }

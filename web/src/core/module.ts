@@ -55,14 +55,22 @@ function taken(answer: Answer): string {
 export class Core {
 	private cells = new Uint8Array(4096)
 
-	private constructor(private exposed: Exposed) {}
+	private constructor(
+		private exposed: Exposed,
+		private memory: WebAssembly.Memory,
+	) {}
+
+	/** How many bytes the module holds. */
+	get held(): number {
+		return this.memory.buffer.byteLength
+	}
 
 	static async load(): Promise<Core> {
 		const go = new Go()
 		const { instance } = await WebAssembly.instantiateStreaming(fetch('/azzel.wasm'), go.importObject)
 		void go.run(instance)
 		if (!globalThis.azzelCore) throw new Error('The editing core did not start.')
-		return new Core(globalThis.azzelCore)
+		return new Core(globalThis.azzelCore, instance.exports.mem as WebAssembly.Memory)
 	}
 
 	open(state: Uint8Array, seq: number, person: ID, client: ID) {

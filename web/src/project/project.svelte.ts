@@ -66,8 +66,19 @@ export class Project {
 
 	static async open(id: ID, notices: Notices): Promise<Project> {
 		const client = newID()
-		const [core, kept, session] = await Promise.all([Core.load(), Kept.open(), greet(), hold(client)])
-		const answer = await ask('GET', `/api/projects/${id}/state`)
+		// the state comes while the module starts; who asks has to be known first
+		const greeted = greet()
+		const stored = greeted.then(async () => {
+			const answer = await ask('GET', `/api/projects/${id}/state`)
+			return { answer, state: new Uint8Array(await answer.arrayBuffer()) }
+		})
+		const [core, kept, session, { answer, state }] = await Promise.all([
+			Core.load(),
+			Kept.open(),
+			greeted,
+			stored,
+			hold(client),
+		])
 		const seq = Number(answer.headers.get('X-Azzel-Seq'))
 		const p = new Project(id, core, client, kept, notices)
 		p.seq = seq
@@ -75,7 +86,7 @@ export class Project {
 		p.last = JSON.parse(answer.headers.get('X-Azzel-Last') ?? '{}') as Mark
 		if (answer.headers.get('X-Azzel-Broken'))
 			p.lost = decodeURIComponent((answer.headers.get('X-Azzel-Lost') ?? '').replaceAll('+', ' ')).split('\n')
-		core.open(new Uint8Array(await answer.arrayBuffer()), seq, session.person, client)
+		core.open(state, seq, session.person, client)
 		const past = core.call('history', await read<Args<'history'>>(`/api/projects/${id}/history/${seq}`))
 		p.canUndo = past.canUndo
 		p.canRedo = past.canRedo
