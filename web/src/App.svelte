@@ -1,9 +1,9 @@
 <script lang="ts">
-	import { Notices } from './frame/notices.svelte'
+	import { Notices } from './project/notices.svelte'
 	import Workbench from './frame/Workbench.svelte'
 	import Home from './home/Home.svelte'
 	import { Project } from './project/project.svelte'
-	import { Workspace } from './workspace.svelte'
+	import { Workspace } from './workspace/workspace.svelte'
 
 	const id = /^\/p\/([a-z2-7]{12})\/?$/.exec(location.pathname)?.[1]
 	const notices = new Notices()

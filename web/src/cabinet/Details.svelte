@@ -9,9 +9,9 @@
 	import EntityWays from '../entities/EntityWays.svelte'
 	import SettingRow from '../entities/SettingRow.svelte'
 	import FacingPicker from '../passages/FacingPicker.svelte'
-	import Hint from '../frame/Hint.svelte'
+	import Hint from '../controls/Hint.svelte'
 	import GripPicture from '../hand/GripPicture.svelte'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	// Everything about the entities that are selected, one or many: where values
 	// differ among them it says so, and what is set goes to all.
@@ -183,10 +183,10 @@
 		</EntityPart>
 	</div>
 	<div class="flex gap-1 border-t border-line p-2">
-		<Hint label="Duplicate" keys="Ctrl+D" class="button grow" onclick={() => w.duplicateSelected()}>
+		<Hint label="Duplicate" keys="Ctrl+D" class="button grow" onclick={() => w.chosen.duplicateSelected()}>
 			<Copy size={14} /> Duplicate
 		</Hint>
-		<Hint label="Delete" keys="Del" class="button grow hover:text-brick" onclick={() => w.removeSelected()}>
+		<Hint label="Delete" keys="Del" class="button grow hover:text-brick" onclick={() => w.chosen.removeSelected()}>
 			<Trash2 size={14} /> Delete
 		</Hint>
 	</div>

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import Settings2 from '@lucide/svelte/icons/settings-2'
-	import Hint from '../frame/Hint.svelte'
+	import Hint from '../controls/Hint.svelte'
 	import GripPicture from '../hand/GripPicture.svelte'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	let { wanted = '' }: { wanted?: string } = $props()
 	const w = workspace()

@@ -2,9 +2,9 @@
 	import Replace from '@lucide/svelte/icons/replace'
 	import Trash2 from '@lucide/svelte/icons/trash-2'
 	import type { ID, MotifInfo } from '../core/types'
-	import Hint from '../frame/Hint.svelte'
+	import Hint from '../controls/Hint.svelte'
 	import GripPicture from '../hand/GripPicture.svelte'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	let { wanted = '' }: { wanted?: string } = $props()
 	const w = workspace()
@@ -17,11 +17,11 @@
 		if (!w.area) return w.notices.say('Select the cells that the motif should be made of first.')
 		const places = w.project.ask('placings', { id: m.id }).length
 		if (places) replacing = { id: m.id, places }
-		else w.replaceMotif(m.id, false)
+		else w.areas.replaceMotif(m.id, false)
 	}
 
 	function replace(update: boolean) {
-		if (replacing) w.replaceMotif(replacing.id, update)
+		if (replacing) w.areas.replaceMotif(replacing.id, update)
 		replacing = null
 	}
 </script>
@@ -109,11 +109,11 @@
 				cells and keep them.
 			</p>
 		{/if}
-		<button class="button {motifs.length ? '' : 'button-main'}" disabled={!w.area} onclick={() => w.makeMotif()}
+		<button class="button {motifs.length ? '' : 'button-main'}" disabled={!w.area} onclick={() => w.areas.makeMotif()}
 			>Keep the selection as a motif</button
 		>
 		{#if !w.area}
-			<button class="button" onclick={() => w.startSelecting()}>Select cells on the map</button>
+			<button class="button" onclick={() => w.areas.startSelecting()}>Select cells on the map</button>
 		{/if}
 	</div>
 {/if}

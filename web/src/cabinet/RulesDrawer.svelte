@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Plus from '@lucide/svelte/icons/plus'
 	import RuleCard from '../rules/RuleCard.svelte'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	let { wanted = '' }: { wanted?: string } = $props()
 	const w = workspace()

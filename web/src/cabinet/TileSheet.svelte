@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { cellOf, tileOf, tileRect, tilesetOf } from '../canvas/pictures'
+	import { cellOf, tileOf, tileRect, tilesetOf } from '../draw/pictures'
 	import type { Point, Tileset } from '../core/types'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	// The sheet of a tileset, from which tiles are taken into the hand. Gutters are left out.
 	let { tileset: t }: { tileset: Tileset } = $props()

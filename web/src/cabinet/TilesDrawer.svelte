@@ -1,9 +1,9 @@
 <script lang="ts">
 	import Settings2 from '@lucide/svelte/icons/settings-2'
 	import { DropdownMenu } from 'bits-ui'
-	import Hint from '../frame/Hint.svelte'
-	import Menu, { type Choice } from '../frame/Menu.svelte'
-	import { workspace } from '../workspace.svelte'
+	import Hint from '../controls/Hint.svelte'
+	import Menu, { type Choice } from '../controls/Menu.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import StarterOffer from '../tilesets/StarterOffer.svelte'
 	import TileSheet from './TileSheet.svelte'
 

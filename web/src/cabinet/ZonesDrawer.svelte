@@ -1,10 +1,10 @@
 <script lang="ts">
 	import Trash2 from '@lucide/svelte/icons/trash-2'
 	import type { Zone } from '../core/types'
-	import Hint from '../frame/Hint.svelte'
+	import Hint from '../controls/Hint.svelte'
 	import GripPicture from '../hand/GripPicture.svelte'
 	import PropertyList from '../tilesets/PropertyList.svelte'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	let { wanted = '' }: { wanted?: string } = $props()
 	const w = workspace()

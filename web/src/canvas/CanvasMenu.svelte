@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { ContextMenu } from 'bits-ui'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	const w = workspace()
 	const one = $derived(w.selection.length === 1 ? w.selection[0] : null)
@@ -19,41 +19,42 @@
 		if (one && w.leads(one))
 			out.push({ label: 'Choose where it leads…', run: () => (w.joining = { map: m.id, entity: one.id }) })
 		if (one && w.project.kind(one.kind)?.wakes) {
-			out.push({ label: 'New rule for it', run: () => w.newRuleFor(one) })
+			out.push({ label: 'New rule for it', run: () => w.chosen.newRuleFor(one) })
 		}
 		if (w.selection.length) {
 			if (one && w.pile.length > 1) {
 				for (const e of w.pile.filter((o) => o.id !== one.id).slice(0, 6))
 					out.push({ label: `Select ${e.name} beneath`, run: () => w.select([e.id], true) })
 			}
-			out.push({ label: 'Select all of the same kind', keys: 'Ctrl+Shift+K', run: () => w.selectAlike('kind') })
-			out.push({ label: 'To the front', keys: 'Shift+PageUp', run: () => w.changeEntities('toFront', true) })
-			out.push({ label: 'To the back', keys: 'Shift+PageDown', run: () => w.changeEntities('toFront', false) })
+			out.push({ label: 'Select all of the same kind', keys: 'Ctrl+Shift+K', run: () => w.chosen.selectAlike('kind') })
+			out.push({ label: 'To the front', keys: 'Shift+PageUp', run: () => w.chosen.changeEntities('toFront', true) })
+			out.push({ label: 'To the back', keys: 'Shift+PageDown', run: () => w.chosen.changeEntities('toFront', false) })
 			if (w.selected.length > 1)
-				out.push({ label: 'Group', keys: 'Ctrl+G', run: () => w.changeEntities('group', 'Group') })
-			if (w.selection.some((e) => e.group)) out.push({ label: 'Ungroup', run: () => w.changeEntities('group', '') })
+				out.push({ label: 'Group', keys: 'Ctrl+G', run: () => w.chosen.changeEntities('group', 'Group') })
+			if (w.selection.some((e) => e.group))
+				out.push({ label: 'Ungroup', run: () => w.chosen.changeEntities('group', '') })
 			out.push({
 				label: w.selection.every((e) => e.locked) ? 'Unlock' : 'Lock',
-				run: () => w.changeEntities('setField', { field: 'locked', value: !w.selection.every((e) => e.locked) }),
+				run: () => w.chosen.changeEntities('setField', { field: 'locked', value: !w.selection.every((e) => e.locked) }),
 			})
-			out.push({ label: 'Hide', run: () => w.changeEntities('setField', { field: 'hidden', value: true }) })
-			out.push({ label: 'Duplicate', keys: 'Ctrl+D', run: () => w.duplicateSelected() })
-			out.push({ label: 'Copy', keys: 'Ctrl+C', run: () => void w.copySelected() })
-			out.push({ label: 'Delete', keys: 'Del', run: () => w.removeSelected() })
+			out.push({ label: 'Hide', run: () => w.chosen.changeEntities('setField', { field: 'hidden', value: true }) })
+			out.push({ label: 'Duplicate', keys: 'Ctrl+D', run: () => w.chosen.duplicateSelected() })
+			out.push({ label: 'Copy', keys: 'Ctrl+C', run: () => void w.clipboard.copySelected() })
+			out.push({ label: 'Delete', keys: 'Del', run: () => w.chosen.removeSelected() })
 		}
 		if (w.area) {
-			out.push({ label: 'Hold a copy of the selection', keys: 'Ctrl+D', run: () => w.holdArea() })
-			out.push({ label: 'Copy the selection', keys: 'Ctrl+C', run: () => void w.copyArea() })
-			out.push({ label: 'Cut the selection', keys: 'Ctrl+X', run: () => void w.cut() })
-			out.push({ label: 'Empty the selection', keys: 'Del', run: () => w.emptyArea() })
-			out.push({ label: 'Turn to the right', keys: 'R', run: () => w.turnArea(1) })
-			out.push({ label: 'Flip left–right', keys: 'M', run: () => w.turnArea(4) })
-			out.push({ label: 'Keep as a motif', keys: 'Ctrl+M', run: () => w.makeMotif() })
-			out.push({ label: 'Turn back here', keys: 'Ctrl+B', run: () => w.turnBackHere() })
-			out.push({ label: 'Drop the selection', keys: 'Ctrl+Shift+A', run: () => w.dropArea() })
+			out.push({ label: 'Hold a copy of the selection', keys: 'Ctrl+D', run: () => w.areas.holdArea() })
+			out.push({ label: 'Copy the selection', keys: 'Ctrl+C', run: () => void w.clipboard.copyArea() })
+			out.push({ label: 'Cut the selection', keys: 'Ctrl+X', run: () => void w.clipboard.cut() })
+			out.push({ label: 'Empty the selection', keys: 'Del', run: () => w.areas.emptyArea() })
+			out.push({ label: 'Turn to the right', keys: 'R', run: () => w.areas.turnArea(1) })
+			out.push({ label: 'Flip left–right', keys: 'M', run: () => w.areas.turnArea(4) })
+			out.push({ label: 'Keep as a motif', keys: 'Ctrl+M', run: () => w.areas.makeMotif() })
+			out.push({ label: 'Turn back here', keys: 'Ctrl+B', run: () => w.areas.turnBackHere() })
+			out.push({ label: 'Drop the selection', keys: 'Ctrl+Shift+A', run: () => w.areas.dropArea() })
 		}
 		out.push({ label: 'Pick up what is here', keys: 'I', run: () => w.pickUp(at) })
-		out.push({ label: 'Play from here', keys: 'Shift+P', run: () => w.togglePlay(at) })
+		out.push({ label: 'Play from here', keys: 'Shift+P', run: () => w.playing.togglePlay(at) })
 		out.push({ label: w.grid ? 'Hide the grid' : 'Show the grid', keys: 'G', run: () => (w.grid = !w.grid) })
 		return out
 	}

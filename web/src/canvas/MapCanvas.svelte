@@ -2,7 +2,7 @@
 	import { ContextMenu } from 'bits-ui'
 	import { onMount, untrack } from 'svelte'
 	import type { MapInfo, Point } from '../core/types'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import CanvasMenu from './CanvasMenu.svelte'
 	import { drawOverlay } from './overlay'
 	import { Press } from './press.svelte'

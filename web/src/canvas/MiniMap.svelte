@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { workspace } from '../workspace.svelte'
-	import { View } from './view.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
+	import { View } from '../draw/view.svelte'
 
 	// All of the map in a corner, with the frame of what is seen; pressing goes there.
 	const w = workspace()

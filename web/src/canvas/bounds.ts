@@ -1,9 +1,9 @@
 import type { MapInfo, Point } from '../core/types'
-import { lossWords } from '../stack/lossWords'
-import type { Workspace } from '../workspace.svelte'
-import { brick, casedArea, chalk, type Context, drawLabel, ink, middle, outline, saffron } from './frames'
-import { cellArea, cellsFrame } from './areas'
-import type { View } from './view.svelte'
+import { lossWords } from '../workspace/lossWords'
+import type { Workspace } from '../workspace/workspace.svelte'
+import { brick, casedArea, chalk, type Context, drawLabel, ink, middle, outline, saffron } from '../draw/frames'
+import { cellArea, cellsFrame } from '../draw/areas'
+import type { View } from '../draw/view.svelte'
 
 // What shows how a map lies and how large it is.
 

@@ -1,9 +1,9 @@
 import type { Ghost, MapInfo, Rect } from '../core/types'
-import type { Workspace } from '../workspace.svelte'
-import { brick, chalk, type Context, drawFacing, drawLabel, ink, outline, saffron } from './frames'
-import { drawZone } from './hatches'
-import { boxOf, cellArea, cellsFrame, frameOf } from './areas'
-import type { View } from './view.svelte'
+import type { Workspace } from '../workspace/workspace.svelte'
+import { brick, chalk, type Context, drawFacing, drawLabel, ink, outline, saffron } from '../draw/frames'
+import { drawZone } from '../draw/hatches'
+import { boxOf, cellArea, cellsFrame, frameOf } from '../draw/areas'
+import type { View } from '../draw/view.svelte'
 
 /** Draws the cells of a ghost or piece: zones are told apart by their sign. */
 export function drawCell(ctx: Context, w: Workspace, cell: number, r: Rect, m?: MapInfo, area?: Path2D) {

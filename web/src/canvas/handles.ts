@@ -1,8 +1,8 @@
 import type { Detail, Entity, Facing, MapInfo, Point, Pulled, Rect, Trace } from '../core/types'
-import type { Workspace } from '../workspace.svelte'
-import { boxOf } from './areas'
-import { chalk, cobalt, type Context, drawLabel, ink, saffron } from './frames'
-import type { View } from './view.svelte'
+import type { Workspace } from '../workspace/workspace.svelte'
+import { boxOf } from '../draw/areas'
+import { chalk, cobalt, type Context, drawLabel, ink, saffron } from '../draw/frames'
+import type { View } from '../draw/view.svelte'
 
 /** Something on the map that is dragged instead of typed. */
 export type Handle =
@@ -46,7 +46,7 @@ export function handlesOf(w: Workspace, view: View, e: Entity, traces: Trace[], 
 			at: { x: b.x + ((b.x - a.x) / length) * 22 * dpr, y: b.y + ((b.y - a.y) / length) * 22 * dpr },
 		})
 	}
-	for (const detail of w.detailsOf([e.id])) {
+	for (const detail of w.chosen.detailsOf([e.id])) {
 		if (!detail.handle || detail.type !== 'number') continue
 		const trace = traces.find((t) => t.setting === detail.key)
 		const c = middleOf(e)

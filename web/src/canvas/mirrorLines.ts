@@ -1,7 +1,7 @@
 import type { MapInfo, Point } from '../core/types'
-import type { Workspace } from '../workspace.svelte'
-import { chalk, type Context, ink } from './frames'
-import type { View } from './view.svelte'
+import type { Workspace } from '../workspace/workspace.svelte'
+import { chalk, type Context, ink } from '../draw/frames'
+import type { View } from '../draw/view.svelte'
 
 /** The lines that the mirror repeats about. */
 function axes(w: Workspace, m: MapInfo, view: View) {

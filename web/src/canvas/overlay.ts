@@ -1,15 +1,26 @@
 import type { Entity, Ghost, MapInfo, Point, Pulled, Rect, Selected, Standing } from '../core/types'
-import type { Workspace } from '../workspace.svelte'
+import type { Workspace } from '../workspace/workspace.svelte'
 import { drawEdge, drawGrid, drawResizing, drawRulers, drawScreen, drawSides } from './bounds'
-import { cased, chalk, cobalt, type Context, drawFacing, drawLabel, ink, middle, outline, saffron } from './frames'
+import {
+	cased,
+	chalk,
+	cobalt,
+	type Context,
+	drawFacing,
+	drawLabel,
+	ink,
+	middle,
+	outline,
+	saffron,
+} from '../draw/frames'
 import { drawGhost } from './ghost'
 import { drawAxes } from './mirrorLines'
 import { drawDraft, drawHandles, drawTraces, type Handle } from './handles'
-import { nearby } from './nearby'
-import { outlineOf } from './outline'
-import { areaOf, boxOf, cellArea, frameOf } from './areas'
+import { nearby } from '../draw/nearby'
+import { outlineOf } from '../draw/outline'
+import { areaOf, boxOf, cellArea, frameOf } from '../draw/areas'
 import { drawSolids } from './solids'
-import type { View } from './view.svelte'
+import type { View } from '../draw/view.svelte'
 import { drawFindings, drawNub, drawPassages, drawWire, drawWires, hasNub, nubOf } from './wires'
 
 /** What the pointer is doing, as far as it is drawn. */
@@ -54,9 +65,10 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 		for (const e of w.selection) drawSelected(ctx, w, view, e, doing.moved)
 	}
 	const one = w.selection.length === 1 && !w.hand.holding ? w.selection[0] : null
-	if (doing.hover && !w.hand.holding && doing.hover !== one) drawTraces(ctx, view, w.tracesOf(doing.hover.id), dpr)
+	if (doing.hover && !w.hand.holding && doing.hover !== one)
+		drawTraces(ctx, view, w.chosen.tracesOf(doing.hover.id), dpr)
 	if (one && !doing.moved && !doing.dragged) {
-		drawTraces(ctx, view, w.tracesOf(one.id), dpr)
+		drawTraces(ctx, view, w.chosen.tracesOf(one.id), dpr)
 		drawHandles(ctx, doing.handles, dpr)
 	}
 	if (doing.dragged) drawDraft(ctx, m, view, doing.dragged.draft, doing.dragged.handle, dpr)

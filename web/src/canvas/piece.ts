@@ -1,5 +1,5 @@
 import type { Piece } from '../core/types'
-import type { Workspace } from '../workspace.svelte'
+import type { Workspace } from '../workspace/workspace.svelte'
 import { drawCell } from './ghost'
 
 /** Draws an arrangement of cells and entities in cells of a size. */

@@ -1,12 +1,12 @@
 import type { Entity, Ghost, ID, MapInfo, Point, Pulled, Rect, Selected, Standing } from '../core/types'
-import type { Picking, Workspace } from '../workspace.svelte'
+import type { Picking, Workspace } from '../workspace/workspace.svelte'
 import { barAt, type Side } from './bounds'
 import { dragged, type Handle, handleAt, handlesOf } from './handles'
 import { axisHandles } from './mirrorLines'
 import type { Doing } from './overlay'
-import { nearby } from './nearby'
+import { nearby } from '../draw/nearby'
 import { hasNub, nubOf, nubRadius } from './wires'
-import { boxOf } from './areas'
+import { boxOf } from '../draw/areas'
 
 type Does =
 	| { what: 'nothing' }
@@ -117,7 +117,7 @@ export class Press {
 	}
 
 	private showPick() {
-		if (this.does.what === 'pick') this.w.selectCells(this.picking(this.does), false)
+		if (this.does.what === 'pick') this.w.areas.selectCells(this.picking(this.does), false)
 	}
 
 	/** Selects what the context menu is going to be about. */
@@ -193,12 +193,12 @@ export class Press {
 	handles(): Handle[] {
 		const { w } = this
 		const one = w.selection.length === 1 && !w.hand.holding && !w.play.on ? w.selection[0] : null
-		return one ? handlesOf(w, w.view, one, w.tracesOf(one.id), this.dpr()) : []
+		return one ? handlesOf(w, w.view, one, w.chosen.tracesOf(one.id), this.dpr()) : []
 	}
 
 	private takePoint(index: number) {
 		const e = this.w.selection[0]
-		this.w.changeEntities(
+		this.w.chosen.changeEntities(
 			'setPoints',
 			(e?.points ?? []).filter((_, i) => i !== index),
 		)
@@ -211,21 +211,21 @@ export class Press {
 		if (!old || (old === e && !text && handle.is !== 'tie')) return
 		switch (handle.is) {
 			case 'size':
-				return void w.changeEntities('resizeEntity', { x: e.x, y: e.y, w: e.w, h: e.h })
+				return void w.chosen.changeEntities('resizeEntity', { x: e.x, y: e.y, w: e.w, h: e.h })
 			case 'tie': {
 				const onto = this.entityAt(handle.at)
-				if (onto) return void w.changeEntities('setField', { field: 'carrier', value: onto.id })
+				if (onto) return void w.chosen.changeEntities('setField', { field: 'carrier', value: onto.id })
 				return w.notices.say('Drag the link onto something that moves: a platform, a being, a block.')
 			}
 			case 'facing':
-				if (e.facing !== old.facing) w.changeEntities('setField', { field: 'facing', value: e.facing })
+				if (e.facing !== old.facing) w.chosen.changeEntities('setField', { field: 'facing', value: e.facing })
 				return
 			case 'setting':
 				if (text && text !== handle.detail.value)
-					w.changeEntities('setSetting', { key: handle.detail.key, value: text })
+					w.chosen.changeEntities('setSetting', { key: handle.detail.key, value: text })
 				return
 			default:
-				w.changeEntities('setPoints', e.points ?? [])
+				w.chosen.changeEntities('setPoints', e.points ?? [])
 		}
 	}
 
@@ -320,14 +320,14 @@ export class Press {
 				if (e && w.hand.picks.by === 'box') return w.select([e.id])
 				w.select([])
 				// a press beside what is selected drops it
-				if (w.hand.picks.by === 'box' && still && does.mode === 'replace' && w.area) w.dropArea()
-				else w.selectCells(this.picking(does))
+				if (w.hand.picks.by === 'box' && still && does.mode === 'replace' && w.area) w.areas.dropArea()
+				else w.areas.selectCells(this.picking(does))
 				return
 			}
 			case 'side':
 				return void w.resize()
 			case 'shift':
-				if (does.by.x || does.by.y) w.moveArea(does.by.x, does.by.y)
+				if (does.by.x || does.by.y) w.areas.moveArea(does.by.x, does.by.y)
 				return
 			case 'move':
 				if (does.by.x || does.by.y)
@@ -402,7 +402,7 @@ export class Press {
 	moveBy(dx: number, dy: number) {
 		const { w, m } = this
 		if (!m) return
-		if (!w.selected.length) w.moveArea(dx, dy)
+		if (!w.selected.length) w.areas.moveArea(dx, dy)
 		else w.project.try('moveEntities', { map: m.id, ids: w.selected, dx: dx * m.cellWidth, dy: dy * m.cellHeight })
 	}
 
@@ -424,10 +424,10 @@ export class Press {
 				done(m.id, e)
 			} else if (does.what === 'pick') {
 				this.does = idle
-				w.selectCells(this.picking(does))
+				w.areas.selectCells(this.picking(does))
 			} else if (w.hand.picks.what === 'entities') w.select(e ? [e.id] : [])
 			else if (w.hand.picks.by === 'box') this.does = { what: 'pick', way: [cell], mode: 'replace' }
-			else w.selectCells(this.picking({ way: [cell], mode: 'replace' }))
+			else w.areas.selectCells(this.picking({ way: [cell], mode: 'replace' }))
 			return
 		}
 		if (does.what === 'paint') {
@@ -474,7 +474,7 @@ export class Press {
 
 	cancel(): boolean {
 		if (this.does.what === 'nothing') return false
-		if (this.does.what === 'pick') this.w.refreshArea()
+		if (this.does.what === 'pick') this.w.areas.refreshArea()
 		if (this.does.what === 'side') this.w.tryBounds(null)
 		this.does = idle
 		return true

@@ -1,8 +1,8 @@
 import type { MapInfo, Merged, Point } from '../core/types'
-import type { Workspace } from '../workspace.svelte'
-import { brick, cased, casedArea, chalk, type Context, drawLabel } from './frames'
-import { cellArea } from './areas'
-import type { View } from './view.svelte'
+import type { Workspace } from '../workspace/workspace.svelte'
+import { brick, cased, casedArea, chalk, type Context, drawLabel } from '../draw/frames'
+import { cellArea } from '../draw/areas'
+import type { View } from '../draw/view.svelte'
 
 let merged: { turn: number; map: string; pieces: Merged } | null = null
 

@@ -1,9 +1,9 @@
 import type { Entity, MapInfo, Point, Rect } from '../core/types'
-import type { Workspace } from '../workspace.svelte'
-import { brick, casedArea, chalk, cobalt, type Context, drawLabel, middle } from './frames'
-import { areaOf, boxOf } from './areas'
-import { nearby } from './nearby'
-import type { View } from './view.svelte'
+import type { Workspace } from '../workspace/workspace.svelte'
+import { brick, casedArea, chalk, cobalt, type Context, drawLabel, middle } from '../draw/frames'
+import { areaOf, boxOf } from '../draw/areas'
+import { nearby } from '../draw/nearby'
+import type { View } from '../draw/view.svelte'
 
 const seen = (view: View, r: Rect) => r.x < view.width && r.y < view.height && r.x + r.w > 0 && r.y + r.h > 0
 

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { onMount, untrack } from 'svelte'
-	import { View } from '../canvas/view.svelte'
+	import { View } from '../draw/view.svelte'
 	import type { ChunkAt, ID, Point } from '../core/types'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import { type Chosen, drawPlane, hitOn, placesOf, type Plane, Sheets, Thumbs } from './plane'
 
 	// All maps at true scale on one plane, with passages and seams drawn between them.

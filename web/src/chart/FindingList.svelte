@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Finding } from '../core/types'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	// What is wrong with the ways between the maps; a press shows the place.
 	let { choose }: { choose: (f: Finding) => void } = $props()

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import X from '@lucide/svelte/icons/x'
 	import type { Gate } from '../core/types'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	// What a way asks for before it opens: flags, things taken, numbers of them.
 	let { gates, change }: { gates: Gate[]; change: (gates: Gate[]) => void } = $props()

@@ -5,7 +5,7 @@
 	import EntityPart from '../entities/EntityPart.svelte'
 	import SettingRow from '../entities/SettingRow.svelte'
 	import PropertyList from '../tilesets/PropertyList.svelte'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	// One map, or without one what holds for all of them.
 	let { map: m, gone, made }: { map?: MapInfo; gone: () => void; made: (id: ID) => void } = $props()

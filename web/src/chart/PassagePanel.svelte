@@ -2,7 +2,7 @@
 	import Trash2 from '@lucide/svelte/icons/trash-2'
 	import type { Passage } from '../core/types'
 	import MessageFit from '../entities/MessageFit.svelte'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import GateList from './GateList.svelte'
 
 	// A passage: its two ends, what is seen and heard in it, and when it is open.

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Gate, Seam } from '../core/types'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import GateList from './GateList.svelte'
 
 	// Where two maps touch: whether the hero can walk across, and when.

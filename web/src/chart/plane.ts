@@ -1,8 +1,8 @@
-import { chalk, cobalt, type Context, drawLabel, ink, saffron } from '../canvas/frames'
+import { chalk, cobalt, type Context, drawLabel, ink, saffron } from '../draw/frames'
 import { drawWire } from '../canvas/wires'
-import { View } from '../canvas/view.svelte'
+import { View } from '../draw/view.svelte'
 import type { ChartInfo, Facing, ID, MapInfo, Passage, Point, Rect, Seam } from '../core/types'
-import type { Workspace } from '../workspace.svelte'
+import type { Workspace } from '../workspace/workspace.svelte'
 
 /** What is chosen on the chart. */
 export type Chosen =

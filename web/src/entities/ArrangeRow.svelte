@@ -7,8 +7,8 @@
 	import AlignStartV from '@lucide/svelte/icons/align-start-vertical'
 	import SpaceH from '@lucide/svelte/icons/align-horizontal-space-around'
 	import SpaceV from '@lucide/svelte/icons/align-vertical-space-around'
-	import Hint from '../frame/Hint.svelte'
-	import { workspace } from '../workspace.svelte'
+	import Hint from '../controls/Hint.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	// Brings what is selected into line, spaces it evenly, and groups it.
 	const w = workspace()
@@ -28,7 +28,7 @@
 
 <div class="flex flex-wrap" role="group" aria-label="Arrange">
 	{#each ways as o (o.how)}
-		<Hint label={o.label} class="button-plain w-[27px]" onclick={() => w.changeEntities('arrange', o.how)}
+		<Hint label={o.label} class="button-plain w-[27px]" onclick={() => w.chosen.changeEntities('arrange', o.how)}
 			><o.icon size={15} /></Hint
 		>
 	{/each}
@@ -51,10 +51,13 @@
 				}}
 			/>
 		{/key}
-		<button class="button" onclick={() => w.changeEntities('group', '')}>Ungroup</button>
+		<button class="button" onclick={() => w.chosen.changeEntities('group', '')}>Ungroup</button>
 	{:else}
-		<Hint label="Group what is selected" keys="Ctrl+G" class="button" onclick={() => w.changeEntities('group', 'Group')}
-			>Group</Hint
+		<Hint
+			label="Group what is selected"
+			keys="Ctrl+G"
+			class="button"
+			onclick={() => w.chosen.changeEntities('group', 'Group')}>Group</Hint
 		>
 	{/if}
 </div>

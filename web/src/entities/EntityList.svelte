@@ -3,7 +3,7 @@
 	import EyeOff from '@lucide/svelte/icons/eye-off'
 	import Lock from '@lucide/svelte/icons/lock'
 	import type { Entity } from '../core/types'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	// The entities of the map that is shown: found, sorted, counted, jumped to, selected.
 	const w = workspace()

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Entity } from '../core/types'
 	import GripPicture from '../hand/GripPicture.svelte'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	// The picture of what is selected: the tile in hand, turned, tinted, fainter, or drawn by odds.
 	let { list, set, turn }: { list: Entity[]; set: (field: string, value: unknown) => void; turn: (t: number) => void } =

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Entity } from '../core/types'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	// What an entity is tied to: passages, rules, and what it travels along with.
 	let { one }: { one: Entity } = $props()
@@ -71,7 +71,7 @@
 	</button>
 {/each}
 {#if kind?.wakes}
-	<button class="button" onclick={() => w.newRuleFor(one)}>New rule for it</button>
+	<button class="button" onclick={() => w.chosen.newRuleFor(one)}>New rule for it</button>
 {/if}
 {#if carriers.length || one.carrier}
 	<label class="flex items-center gap-1.5"
@@ -79,7 +79,7 @@
 		<select
 			class="field min-w-0 grow"
 			value={one.carrier ?? ''}
-			onchange={(e) => w.changeEntities('setField', { field: 'carrier', value: e.currentTarget.value })}
+			onchange={(e) => w.chosen.changeEntities('setField', { field: 'carrier', value: e.currentTarget.value })}
 		>
 			<option value="">nothing</option>
 			{#each carriers as e (e.id)}<option value={e.id}>{e.name}</option>{/each}

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import MessageBox from './MessageBox.svelte'
 
 	// A text in the real message box, page by page: what does not fit on a page is

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Undo from '@lucide/svelte/icons/undo'
 	import type { Detail } from '../core/types'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import MessagePreview from './MessagePreview.svelte'
 
 	// One setting of what is selected: its name, its value in the field that its

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { Command, Dialog } from 'bits-ui'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import { actions } from './actions'
 
 	// One search over everything: what can be done, maps, tilesets, entities, rules.

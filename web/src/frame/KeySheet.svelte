@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { Dialog } from 'bits-ui'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import { actions } from './actions'
 
 	// The keys that work here and now, and what the mouse does.

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import X from '@lucide/svelte/icons/x'
-	import type { Notices } from './notices.svelte'
+	import type { Notices } from '../project/notices.svelte'
 
 	let { notices }: { notices: Notices } = $props()
 	const edge = { plain: 'bg-glaze', wrong: 'bg-brick', done: 'bg-sage' }

@@ -4,7 +4,7 @@
 	import Shapes from '@lucide/svelte/icons/shapes'
 	import Waypoints from '@lucide/svelte/icons/waypoints'
 	import ScrollText from '@lucide/svelte/icons/scroll-text'
-	import { workspace, type Station } from '../workspace.svelte'
+	import { workspace, type Station } from '../workspace/workspace.svelte'
 
 	const w = workspace()
 	const groups: { name: string; stations: { id: Station; name: string; icon: typeof MapIcon }[] }[] = [

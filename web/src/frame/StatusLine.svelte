@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	const w = workspace()
 	const m = $derived(w.map)

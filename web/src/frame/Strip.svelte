@@ -11,8 +11,8 @@
 	import Undo2 from '@lucide/svelte/icons/undo-2'
 	import Upload from '@lucide/svelte/icons/upload'
 	import { counted } from '../project/project.svelte'
-	import { workspace } from '../workspace.svelte'
-	import Hint from './Hint.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
+	import Hint from '../controls/Hint.svelte'
 
 	const w = workspace()
 	const p = w.project
@@ -140,7 +140,7 @@
 	>
 		{#if w.theme === 'kiln'}<Sun size={17} />{:else}<Moon size={17} />{/if}
 	</Hint>
-	<button class="button w-24 button-main" disabled={!w.map} onclick={() => w.togglePlay()}>
+	<button class="button w-24 button-main" disabled={!w.map} onclick={() => w.playing.togglePlay()}>
 		{#if w.play.on}<Square size={14} /> Stop{:else}<Play size={14} /> Play{/if}
 		<span class="key">P</span>
 	</button>

@@ -20,10 +20,10 @@
 	import { Intake } from '../tilesets/intake.svelte'
 	import StarterOffer from '../tilesets/StarterOffer.svelte'
 	import TilesetsStation from '../tilesets/TilesetsStation.svelte'
-	import { giveWorkspace, type Workspace } from '../workspace.svelte'
+	import { giveWorkspace, type Workspace } from '../workspace/workspace.svelte'
 	import { runKey } from './actions'
 	import Finder from './Finder.svelte'
-	import Hint from './Hint.svelte'
+	import Hint from '../controls/Hint.svelte'
 	import KeySheet from './KeySheet.svelte'
 	import NoticeList from './NoticeList.svelte'
 	import Rail from './Rail.svelte'
@@ -64,7 +64,7 @@
 			return void intake.bring(e.clipboardData.files)
 		}
 		const onCanvas = e.target instanceof Element && e.target.matches('[data-testid=map], body')
-		if (onCanvas && w.station === 'map') w.pasteText(e.clipboardData?.getData('text/plain') ?? '')
+		if (onCanvas && w.station === 'map') w.clipboard.pasteText(e.clipboardData?.getData('text/plain') ?? '')
 	}}
 	ondragover={(e) => {
 		if (!files(e)) return

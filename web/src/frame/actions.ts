@@ -1,5 +1,5 @@
 import { shapes } from '../hand/naming'
-import type { Workspace } from '../workspace.svelte'
+import type { Workspace } from '../workspace/workspace.svelte'
 
 /** Something that can be done by key or from the finder. */
 export interface Action {
@@ -70,7 +70,7 @@ export function actions(w: Workspace): Action[] {
 			keys: ['R'],
 			canvas: true,
 			when: inHand,
-			run: () => (w.hand.holding ? w.hand.turn(1) : w.turnArea(1)),
+			run: () => (w.hand.holding ? w.hand.turn(1) : w.areas.turnArea(1)),
 		},
 		{
 			name: 'Turn what is held or selected to the left',
@@ -78,7 +78,7 @@ export function actions(w: Workspace): Action[] {
 			keys: ['Shift+R'],
 			canvas: true,
 			when: inHand,
-			run: () => (w.hand.holding ? w.hand.turn(-1) : w.turnArea(3)),
+			run: () => (w.hand.holding ? w.hand.turn(-1) : w.areas.turnArea(3)),
 		},
 		{
 			name: 'Flip what is held or selected left–right',
@@ -86,7 +86,7 @@ export function actions(w: Workspace): Action[] {
 			keys: ['M'],
 			canvas: true,
 			when: inHand,
-			run: () => (w.hand.holding ? w.hand.flip() : w.turnArea(4)),
+			run: () => (w.hand.holding ? w.hand.flip() : w.areas.turnArea(4)),
 		},
 		{
 			name: 'Mirror what is put down: next way',
@@ -217,7 +217,7 @@ export function actions(w: Workspace): Action[] {
 			keys: ['Ctrl+A'],
 			canvas: true,
 			when: editing,
-			run: () => w.selectAll(),
+			run: () => w.areas.selectAll(),
 		},
 		{
 			name: 'Select the cells that are not selected',
@@ -225,7 +225,7 @@ export function actions(w: Workspace): Action[] {
 			keys: ['Ctrl+I'],
 			canvas: true,
 			when: area,
-			run: () => w.selectAll(true),
+			run: () => w.areas.selectAll(true),
 		},
 		{
 			name: 'Drop the selection of cells',
@@ -233,7 +233,7 @@ export function actions(w: Workspace): Action[] {
 			keys: ['Ctrl+Shift+A'],
 			canvas: true,
 			when: area,
-			run: () => w.dropArea(),
+			run: () => w.areas.dropArea(),
 		},
 		...(['entities', 'layer', 'all'] as const).map((what): Action => ({
 			name: `Empty hand selects ${{ entities: 'entities', layer: 'cells of this layer', all: 'cells of all layers' }[what]}`,
@@ -264,7 +264,7 @@ export function actions(w: Workspace): Action[] {
 			keys: ['Ctrl+C'],
 			canvas: true,
 			when: () => selected() || area(),
-			run: () => void (w.selected.length ? w.copySelected() : w.copyArea()),
+			run: () => void (w.selected.length ? w.clipboard.copySelected() : w.clipboard.copyArea()),
 		},
 		{
 			name: 'Cut what is selected',
@@ -272,7 +272,7 @@ export function actions(w: Workspace): Action[] {
 			keys: ['Ctrl+X'],
 			canvas: true,
 			when: () => selected() || area(),
-			run: () => void w.cut(),
+			run: () => void w.clipboard.cut(),
 		},
 		{
 			name: 'Duplicate the selected entities, or hold a copy of the selected cells',
@@ -280,7 +280,7 @@ export function actions(w: Workspace): Action[] {
 			keys: ['Ctrl+D'],
 			canvas: true,
 			when: () => selected() || area(),
-			run: () => (w.selected.length ? w.duplicateSelected() : w.holdArea()),
+			run: () => (w.selected.length ? w.chosen.duplicateSelected() : w.areas.holdArea()),
 		},
 		{
 			name: 'Delete what is selected',
@@ -288,7 +288,7 @@ export function actions(w: Workspace): Action[] {
 			keys: ['Del', 'Backspace'],
 			canvas: true,
 			when: () => selected() || area(),
-			run: () => (w.selected.length ? w.removeSelected() : w.emptyArea()),
+			run: () => (w.selected.length ? w.chosen.removeSelected() : w.areas.emptyArea()),
 		},
 		{
 			name: 'Fill the selection with what is held',
@@ -296,7 +296,7 @@ export function actions(w: Workspace): Action[] {
 			keys: ['Shift+F'],
 			canvas: true,
 			when: () => area() && w.hand.holding,
-			run: () => w.fillArea(),
+			run: () => w.areas.fillArea(),
 		},
 		{
 			name: 'Flip what is selected up–down',
@@ -304,7 +304,7 @@ export function actions(w: Workspace): Action[] {
 			keys: ['Shift+M'],
 			canvas: true,
 			when: () => area() && !w.hand.holding,
-			run: () => w.turnArea(6),
+			run: () => w.areas.turnArea(6),
 		},
 		{
 			name: 'Keep the selection as a motif',
@@ -312,32 +312,37 @@ export function actions(w: Workspace): Action[] {
 			keys: ['Ctrl+M'],
 			canvas: true,
 			when: area,
-			run: () => w.makeMotif(),
+			run: () => w.areas.makeMotif(),
 		},
 		{
 			name: 'Select all of the same kind',
 			group: 'Entities',
 			keys: ['Ctrl+Shift+K'],
 			when: selected,
-			run: () => w.selectAlike('kind'),
+			run: () => w.chosen.selectAlike('kind'),
 		},
-		{ name: 'Select all with the same tag', group: 'Entities', when: selected, run: () => w.selectAlike('tag') },
+		{ name: 'Select all with the same tag', group: 'Entities', when: selected, run: () => w.chosen.selectAlike('tag') },
 		{
 			name: 'Group what is selected',
 			group: 'Entities',
 			keys: ['Ctrl+G'],
 			canvas: true,
 			when: () => selected() && w.selected.length > 1,
-			run: () => w.changeEntities('group', 'Group'),
+			run: () => w.chosen.changeEntities('group', 'Group'),
 		},
-		{ name: 'Ungroup what is selected', group: 'Entities', when: selected, run: () => w.changeEntities('group', '') },
+		{
+			name: 'Ungroup what is selected',
+			group: 'Entities',
+			when: selected,
+			run: () => w.chosen.changeEntities('group', ''),
+		},
 		{
 			name: 'To the front',
 			group: 'Entities',
 			keys: ['Shift+PageUp'],
 			canvas: true,
 			when: selected,
-			run: () => w.changeEntities('toFront', true),
+			run: () => w.chosen.changeEntities('toFront', true),
 		},
 		{
 			name: 'To the back',
@@ -345,19 +350,19 @@ export function actions(w: Workspace): Action[] {
 			keys: ['Shift+PageDown'],
 			canvas: true,
 			when: selected,
-			run: () => w.changeEntities('toFront', false),
+			run: () => w.chosen.changeEntities('toFront', false),
 		},
 		{
 			name: 'Turn what is selected to the right',
 			group: 'Entities',
 			when: selected,
-			run: () => w.changeEntities('turnEntities', 1),
+			run: () => w.chosen.changeEntities('turnEntities', 1),
 		},
 		{
 			name: 'Flip what is selected left–right',
 			group: 'Entities',
 			when: selected,
-			run: () => w.changeEntities('turnEntities', 4),
+			run: () => w.chosen.changeEntities('turnEntities', 4),
 		},
 		{
 			name: 'Show the entities of the map as a list, or the stack',
@@ -377,7 +382,7 @@ export function actions(w: Workspace): Action[] {
 			keys: ['P'],
 			canvas: true,
 			when: onMap,
-			run: () => w.togglePlay(),
+			run: () => w.playing.togglePlay(),
 		},
 		{
 			name: 'Play from the cell under the pointer',
@@ -385,7 +390,7 @@ export function actions(w: Workspace): Action[] {
 			keys: ['Shift+P'],
 			canvas: true,
 			when: onMap,
-			run: () => w.togglePlay(w.cell),
+			run: () => w.playing.togglePlay(w.cell),
 		},
 		{ name: 'Fold or open the stack', group: 'View', keys: ['Ctrl+['], run: () => (w.stackOpen = !w.stackOpen) },
 		{ name: 'Fold or open the cabinet', group: 'View', keys: ['Ctrl+]'], run: () => (w.cabinetOpen = !w.cabinetOpen) },
@@ -412,7 +417,7 @@ export function actions(w: Workspace): Action[] {
 			keys: ['Ctrl+B'],
 			canvas: true,
 			when: area,
-			run: () => w.turnBackHere(),
+			run: () => w.areas.turnBackHere(),
 		},
 		{ name: 'Show or hide the minimap', group: 'View', when: onMap, run: () => (w.minimap = !w.minimap) },
 		{ name: 'Show or hide the rulers', group: 'View', when: onMap, run: () => (w.rulers = !w.rulers) },
@@ -436,7 +441,7 @@ export function actions(w: Workspace): Action[] {
 				)
 			},
 		},
-		{ name: 'Crop the map to the selection', group: 'Map', when: area, run: () => w.cropToArea() },
+		{ name: 'Crop the map to the selection', group: 'Map', when: area, run: () => w.areas.cropToArea() },
 		{ name: 'Show or hide the screen', group: 'View', when: onMap, run: () => (w.screen = !w.screen) },
 	)
 	list.push({ name: `Delete map ${w.map?.name}`, group: 'Map', when: editing, run: () => w.removeMap(w.map!.id) })

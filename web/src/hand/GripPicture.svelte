@@ -1,8 +1,8 @@
 <script lang="ts">
-	import { drawZone } from '../canvas/hatches'
+	import { drawZone } from '../draw/hatches'
 	import { drawPiece } from '../canvas/piece'
 	import type { Grip, Piece } from '../core/types'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	let { grip, size = 24 }: { grip: Grip; size?: number } = $props()
 	const w = workspace()

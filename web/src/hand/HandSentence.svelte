@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { DropdownMenu } from 'bits-ui'
 	import type { Grip } from '../core/types'
-	import Menu, { type Choice } from '../frame/Menu.svelte'
-	import { workspace } from '../workspace.svelte'
+	import Menu, { type Choice } from '../controls/Menu.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import { mannerOf, mirrors, nameOf, shapes, turnOf } from './naming'
 	import ScatterWord from './ScatterWord.svelte'
 
@@ -210,7 +210,7 @@
 		{@render control(target?.name ?? 'no layer that fits', 'Layer', layers, !target)}
 		{#if w.area}
 			<span class="text-dim">within</span>
-			<button class="word" aria-label="Within the selection: press to drop it" onclick={() => w.dropArea()}
+			<button class="word" aria-label="Within the selection: press to drop it" onclick={() => w.areas.dropArea()}
 				>the selection</button
 			>
 		{/if}
@@ -245,7 +245,7 @@
 			<span class="truncate text-dim">by press or box; a drag moves them</span>
 		{/if}
 		{#if w.area}
-			<button class="word" onclick={() => w.dropArea()}>drop the selection</button>
+			<button class="word" onclick={() => w.areas.dropArea()}>drop the selection</button>
 		{/if}
 	{/if}
 </div>

@@ -2,8 +2,8 @@
 	import Dices from '@lucide/svelte/icons/dices'
 	import { Popover } from 'bits-ui'
 	import type { Scatter } from '../core/types'
-	import Hint from '../frame/Hint.svelte'
-	import { workspace } from '../workspace.svelte'
+	import Hint from '../controls/Hint.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import GripPicture from './GripPicture.svelte'
 
 	// The word "scatter" of the hand sentence: odds are set where they are held.

@@ -1,8 +1,8 @@
 <script lang="ts">
-	import Hint from '../frame/Hint.svelte'
-	import { workspace } from '../workspace.svelte'
+	import Hint from '../controls/Hint.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import GripPicture from './GripPicture.svelte'
-	import { sameThing } from './hand.svelte'
+	import { sameThing } from '../workspace/hand.svelte'
 	import { nameOf, turnOf } from './naming'
 
 	const w = workspace()

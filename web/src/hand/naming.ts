@@ -1,4 +1,4 @@
-import { tileOf, tilesetOf } from '../canvas/pictures'
+import { tileOf, tilesetOf } from '../draw/pictures'
 import type { Grip, MirrorMode, Shape } from '../core/types'
 import type { Project } from '../project/project.svelte'
 

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import X from '@lucide/svelte/icons/x'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import KindPanel from './KindPanel.svelte'
 
 	// A kind set up beside the map, so that nobody leaves it.

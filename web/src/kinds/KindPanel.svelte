@@ -3,8 +3,8 @@
 	import X from '@lucide/svelte/icons/x'
 	import type { Kind, Setting } from '../core/types'
 	import GripPicture from '../hand/GripPicture.svelte'
-	import { glyphs } from '../canvas/glyphs'
-	import { workspace } from '../workspace.svelte'
+	import { glyphs } from '../draw/glyphs'
+	import { workspace } from '../workspace/workspace.svelte'
 	import KindPicture from './KindPicture.svelte'
 
 	// One kind: what all entities of it have in common. Built-in ones are shown as

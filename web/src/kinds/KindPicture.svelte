@@ -1,9 +1,9 @@
 <script lang="ts">
 	import { onMount } from 'svelte'
-	import { cellOf } from '../canvas/pictures'
-	import { framesOf } from '../canvas/scene'
+	import { cellOf } from '../draw/pictures'
+	import { framesOf } from '../draw/scene'
 	import type { Facing, Kind } from '../core/types'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	// How a kind looks: a tile, or a character sheet cut by rows into facings and by
 	// columns into frames, previewed walking.

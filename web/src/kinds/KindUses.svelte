@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Kind } from '../core/types'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	// Where entities of a kind stand, and what of their counts is not as it is to be.
 	let { kind }: { kind: Kind } = $props()

@@ -4,7 +4,7 @@
 	import Search from '@lucide/svelte/icons/search'
 	import type { Kind } from '../core/types'
 	import GripPicture from '../hand/GripPicture.svelte'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import KindPanel from './KindPanel.svelte'
 	import KindUses from './KindUses.svelte'
 	import { groupsOf } from './groups'

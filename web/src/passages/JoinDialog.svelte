@@ -1,10 +1,10 @@
 <script lang="ts">
 	import { Dialog } from 'bits-ui'
-	import { cased, drawFacing } from '../canvas/frames'
-	import { View } from '../canvas/view.svelte'
+	import { cased, drawFacing } from '../draw/frames'
+	import { View } from '../draw/view.svelte'
 	import type { Facing, ID, Point } from '../core/types'
 	import LayerThumb from '../stack/LayerThumb.svelte'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import FacingPicker from './FacingPicker.svelte'
 
 	const w = workspace()

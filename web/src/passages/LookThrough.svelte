@@ -1,10 +1,10 @@
 <script lang="ts">
 	import X from '@lucide/svelte/icons/x'
-	import { View } from '../canvas/view.svelte'
+	import { View } from '../draw/view.svelte'
 	import { drawGhost } from '../canvas/ghost'
-	import { drawFacing } from '../canvas/frames'
+	import { drawFacing } from '../draw/frames'
 	import type { Point } from '../core/types'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	// The far end of a passage at true scale. What is held can be put down there as
 	// well, freehand, without leaving this map.

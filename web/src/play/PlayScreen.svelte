@@ -1,6 +1,6 @@
 <script lang="ts">
 	import MessageBox from '../entities/MessageBox.svelte'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	// What the player sees above the map: the count, and what is being said.
 	const w = workspace()

@@ -3,7 +3,7 @@ import type { ChunkAt, Entity, Head, ID, Kind, MapInfo, Outcome, Tileset } from 
 import { Connection, type Mark, type Person, type Pointer, type Row } from '../live/connection'
 import { ask, greet, read, Refused, send } from '../live/http'
 import { hold, Kept, type KeptEdit } from '../live/kept'
-import type { Notices } from '../frame/notices.svelte'
+import type { Notices } from './notices.svelte'
 import { SvelteMap } from 'svelte/reactivity'
 import { brought } from './listed'
 

@@ -4,9 +4,9 @@
 	import { DropdownMenu } from 'bits-ui'
 	import type { Said, ToldRule } from '../core/types'
 	import MessageFit from '../entities/MessageFit.svelte'
-	import Hint from '../frame/Hint.svelte'
-	import Menu from '../frame/Menu.svelte'
-	import { workspace } from '../workspace.svelte'
+	import Hint from '../controls/Hint.svelte'
+	import Menu from '../controls/Menu.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import { choicesOf } from './choices'
 
 	let { rule }: { rule: ToldRule } = $props()

@@ -1,9 +1,9 @@
 <script lang="ts">
 	import Plus from '@lucide/svelte/icons/plus'
 	import Trash2 from '@lucide/svelte/icons/trash-2'
-	import Hint from '../frame/Hint.svelte'
+	import Hint from '../controls/Hint.svelte'
 	import { counted } from '../project/project.svelte'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import RuleCard from './RuleCard.svelte'
 
 	const w = workspace()

@@ -1,6 +1,6 @@
 import type { Said, ToldRule, Wish } from '../core/types'
-import type { Choice } from '../frame/Menu.svelte'
-import type { Workspace } from '../workspace.svelte'
+import type { Choice } from '../controls/Menu.svelte'
+import type { Workspace } from '../workspace/workspace.svelte'
 
 /** What pressing a word of a rule's sentence offers, as the core lists it. */
 export function choicesOf(w: Workspace, rule: ToldRule, said: Pick<Said, 'part' | 'blank'>): Choice[] {

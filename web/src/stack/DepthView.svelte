@@ -1,8 +1,8 @@
 <script lang="ts">
 	import X from '@lucide/svelte/icons/x'
 	import type { Layer } from '../core/types'
-	import Hint from '../frame/Hint.svelte'
-	import { workspace } from '../workspace.svelte'
+	import Hint from '../controls/Hint.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import LayerThumb from './LayerThumb.svelte'
 
 	// The stack turned sideways: sheets from far behind the hero to near before it. Where a

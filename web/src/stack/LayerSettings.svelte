@@ -28,7 +28,7 @@
 	import type { Layer, Taken } from '../core/types'
 	import { send } from '../live/http'
 	import { accepted } from '../tilesets/intake.svelte'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	// All that can be set of a layer, without leaving the map.
 	let { layer: l }: { layer: Layer } = $props()

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { ChunkAt, Layer, MapInfo } from '../core/types'
-	import { View } from '../canvas/view.svelte'
-	import { workspace } from '../workspace.svelte'
+	import { View } from '../draw/view.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	// A live picture of one layer, or of a whole map when none is given.
 	let {

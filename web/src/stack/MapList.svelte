@@ -2,8 +2,8 @@
 	import Plus from '@lucide/svelte/icons/plus'
 	import Trash2 from '@lucide/svelte/icons/trash-2'
 	import Settings2 from '@lucide/svelte/icons/settings-2'
-	import Hint from '../frame/Hint.svelte'
-	import { workspace } from '../workspace.svelte'
+	import Hint from '../controls/Hint.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import NewMap from './NewMap.svelte'
 
 	const w = workspace()

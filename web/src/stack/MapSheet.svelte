@@ -3,8 +3,8 @@
 	import type { Grip } from '../core/types'
 	import GripPicture from '../hand/GripPicture.svelte'
 	import { nameOf } from '../hand/naming'
-	import { workspace } from '../workspace.svelte'
-	import { lossWords } from './lossWords'
+	import { workspace } from '../workspace/workspace.svelte'
+	import { lossWords } from '../workspace/lossWords'
 
 	// What is done to a whole map: its size, shifting, exchanging tiles, clearing.
 	const w = workspace()
@@ -163,7 +163,9 @@
 									if (w.resize()) grow = { left: 0, top: 0, right: 0, bottom: 0 }
 								}}>Resize</button
 							>
-							<button class="button" disabled={!w.area} onclick={() => w.cropToArea()}>Crop to the selection</button>
+							<button class="button" disabled={!w.area} onclick={() => w.areas.cropToArea()}
+								>Crop to the selection</button
+							>
 						</div>
 						{#if m.grid === ''}
 							<p class="text-[12px] text-dim">With an empty hand, the map’s sides can be dragged too.</p>

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	// A new map: its name, and its size in cells or in screens.
 	let { made }: { made: () => void } = $props()

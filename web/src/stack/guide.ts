@@ -1,9 +1,9 @@
-import { drawZone } from '../canvas/hatches'
-import { areaOf, boxOf, cellArea } from '../canvas/areas'
+import { drawZone } from '../draw/hatches'
+import { areaOf, boxOf, cellArea } from '../draw/areas'
 import { partLines } from '../canvas/solids'
-import { View } from '../canvas/view.svelte'
+import { View } from '../draw/view.svelte'
 import type { Rect } from '../core/types'
-import type { Workspace } from '../workspace.svelte'
+import type { Workspace } from '../workspace/workspace.svelte'
 
 /** The largest side of a saved picture, in pixels. */
 const largest = 8192

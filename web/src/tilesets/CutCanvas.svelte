@@ -13,7 +13,7 @@
 <script lang="ts">
 	import { onMount } from 'svelte'
 	import type { Cut } from '../core/types'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	// A tileset's picture with its cut drawn over it. Painting over it marks tiles, or parts of
 	// them, when somebody wants to know.

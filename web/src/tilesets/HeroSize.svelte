@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { drawFigure } from '../canvas/glyphs'
+	import { drawFigure } from '../draw/glyphs'
 	import type { Cut } from '../core/types'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	// A tile of the picture beside the hero on the project's grid, at one scale:
 	// a cut that is too small or too large is seen before anything is painted.

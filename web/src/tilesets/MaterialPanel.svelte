@@ -1,11 +1,11 @@
 <script lang="ts">
 	import ScanSearch from '@lucide/svelte/icons/scan-search'
 	import Trash2 from '@lucide/svelte/icons/trash-2'
-	import { cellOf } from '../canvas/pictures'
+	import { cellOf } from '../draw/pictures'
 	import type { Material, Tileset } from '../core/types'
-	import Hint from '../frame/Hint.svelte'
+	import Hint from '../controls/Hint.svelte'
 	import { counted } from '../project/project.svelte'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import FormPicture from './FormPicture.svelte'
 
 	let {

@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { cellOf, tileOf, tilesetOf } from '../canvas/pictures'
+	import { cellOf, tileOf, tilesetOf } from '../draw/pictures'
 	import type { Material, Tileset } from '../core/types'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import CutCanvas, { middlePart, type Stroke } from './CutCanvas.svelte'
 	import { drawForm } from './marks'
 

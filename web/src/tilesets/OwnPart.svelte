@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { cellOf } from '../canvas/pictures'
+	import { cellOf } from '../draw/pictures'
 	import type { Point, Tileset } from '../core/types'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	// The outlines of a tile's own solid part, on the tile enlarged: a drag makes a rectangle,
 	// presses set corners, and a press on the first of them closes the outline.

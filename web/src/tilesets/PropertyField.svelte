@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Property } from '../core/types'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	// The value of a property, in the field that its type asks for.
 	let {

@@ -2,7 +2,7 @@
 	import Plus from '@lucide/svelte/icons/plus'
 	import X from '@lucide/svelte/icons/x'
 	import type { Property } from '../core/types'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import PropertyField from './PropertyField.svelte'
 
 	// Properties of the designer's own, each with its type and the value that holds where none is set.

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Facing, Property } from '../core/types'
-	import Hint from '../frame/Hint.svelte'
-	import { workspace } from '../workspace.svelte'
+	import Hint from '../controls/Hint.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import PropertyField from './PropertyField.svelte'
 	import { sameMark, type SheetMark } from './sheetMarks'
 

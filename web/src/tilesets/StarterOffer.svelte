@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Args } from '../core/module'
 	import { send } from '../live/http'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	const w = workspace()
 	let busy = $state(false)

@@ -1,9 +1,9 @@
 <script lang="ts">
 	import X from '@lucide/svelte/icons/x'
-	import { cellOf } from '../canvas/pictures'
+	import { cellOf } from '../draw/pictures'
 	import type { Frame, Tileset } from '../core/types'
 	import GripPicture from '../hand/GripPicture.svelte'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import OwnPart from './OwnPart.svelte'
 	import PropertyField from './PropertyField.svelte'
 

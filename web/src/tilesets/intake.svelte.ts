@@ -1,7 +1,7 @@
 import { CoreError } from '../core/module'
 import type { Cut, Lost, Rect, Taken, Tileset } from '../core/types'
 import { send } from '../live/http'
-import type { Workspace } from '../workspace.svelte'
+import type { Workspace } from '../workspace/workspace.svelte'
 
 /** The kinds of picture that can be brought in. */
 export const accepted = 'image/png,image/webp,image/gif,image/jpeg,image/bmp'

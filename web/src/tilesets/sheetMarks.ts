@@ -1,4 +1,4 @@
-import { hatchOf } from '../canvas/hatches'
+import { hatchOf } from '../draw/hatches'
 import type { Cut, Facing, Head, ID, TileInfo } from '../core/types'
 import { hatch } from './marks'
 

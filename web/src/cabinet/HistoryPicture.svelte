@@ -6,7 +6,7 @@
 	import PencilLine from '@lucide/svelte/icons/pencil-line'
 	import ScrollText from '@lucide/svelte/icons/scroll-text'
 	import { drawPiece } from '../canvas/piece'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 
 	// A small picture of what an edit wrote: of this page's own as the map looked
 	// right after it, of others the cells that they put down.

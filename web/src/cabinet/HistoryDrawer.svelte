@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { read } from '../live/http'
-	import { workspace } from '../workspace.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import HistoryPicture from './HistoryPicture.svelte'
 
 	interface Event {

@@ -1,0 +1,67 @@
+import type { ID, Point } from '../core/types'
+import { View } from '../draw/view.svelte'
+import { CoreError } from '../core/module'
+import type { Workspace } from './workspace.svelte'
+
+/** Beginning and ending to play in the same canvas. */
+export class Playing {
+	private before: { map: ID; view: ReturnType<View['save']> } | null = null
+	private warned = ''
+
+	constructor(private readonly w: Workspace) {}
+
+	togglePlay(at?: Point | null) {
+		if (this.w.play.on) return this.stopPlay()
+		const m = this.w.map
+		if (!m) return
+		this.w.canvas?.cancel()
+		this.w.station = 'map'
+		try {
+			this.before = { map: this.w.mapId, view: this.w.view.save() }
+			// near enough to feel like the game, and never farther than it was seen
+			const near = Math.max(1, Math.floor(this.w.view.width / (22 * m.cellWidth)))
+			this.w.view.scale = Math.max(this.w.view.scale, near)
+			this.w.play.start(m.id, at ?? undefined)
+		} catch (e) {
+			if (!(e instanceof CoreError)) throw e
+			this.w.view.restore(this.before!.view)
+			this.before = null
+			const spawn = !at && e.code === 'noSpawn'
+			this.w.notices.say(
+				e.message,
+				'wrong',
+				spawn ? { label: 'Place a spawn', run: () => this.placeSpawn() } : undefined,
+			)
+			return
+		}
+		const warning = this.w.project.ask('warning', { map: m.id })
+		if (warning) this.w.notices.say(warning, 'wrong', { label: 'Open Tilesets', run: () => this.w.open('tilesets') })
+		this.warned = ''
+		queueMicrotask(() => this.w.canvas?.focus())
+	}
+
+	private placeSpawn() {
+		this.w.hold({ what: 'entity', kind: 'spawn', shape: 'freehand' })
+		this.w.drawer = 'kinds'
+		this.w.notices.say('Holding a spawn: press the cell where the hero begins.')
+		this.w.canvas?.focus()
+	}
+
+	played() {
+		const { view } = this.w.play
+		const m = this.w.map
+		if (!view || !m) return
+		this.w.view.follow(m, view.x + m.cellWidth / 2, view.y + m.cellHeight / 2, this.w.charting.around(m))
+		if (view.notice && view.notice !== this.warned) this.w.notices.say(view.notice, 'wrong')
+		this.warned = view.notice
+	}
+
+	stopPlay() {
+		this.w.play.stop()
+		if (this.before) {
+			if (this.w.project.map(this.before.map)) this.w.mapId = this.before.map
+			this.w.view.restore(this.before.view)
+		}
+		this.before = null
+	}
+}
