@@ -53,7 +53,7 @@
 			const piece = w.project.ask('sketch', sketch)
 			const cell = Math.min(width / piece.w, height / piece.h, 22)
 			drawPiece(ctx, w, piece, (width - piece.w * cell) / 2, (height - piece.h * cell) / 2, cell)
-		} else if (sketch?.kind) w.scene.glyph(ctx, sketch.kind, (width - 36) / 2, 4, 36)
+		} else if (sketch?.kind) w.scene.figures.glyph(ctx, sketch.kind, (width - 36) / 2, 4, 36)
 	})
 </script>
 

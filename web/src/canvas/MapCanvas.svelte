@@ -58,7 +58,7 @@
 			const hero = w.play.view
 			if (m && hero && outside(m, hero)) {
 				// one that stands across the edge is not cut off there
-				w.scene.heroAt(ctx, m, view, hero.x, hero.y, hero.facing, hero.steps)
+				w.scene.figures.heroAt(ctx, m, view, hero.x, hero.y, hero.facing, hero.steps)
 			}
 		}
 		const top = over.getContext('2d')!

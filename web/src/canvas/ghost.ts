@@ -38,7 +38,7 @@ export function drawGhost(ctx: Context, w: Workspace, m: MapInfo, view: View, g:
 			const area = view.diamond ? cellArea(view, m, x, y) : undefined
 			drawCell(ctx, w, g.cells[i + 2], view.cellRect(m, { x, y, w: 1, h: 1 }), m, area)
 		}
-		for (const e of g.entities ?? []) w.scene.entity(ctx, m, view, e, false)
+		for (const e of g.entities ?? []) w.scene.figures.entity(ctx, m, view, e, false)
 		ctx.globalAlpha = 1
 		if (!g.cells) fillRegion(ctx, m, view, g, `rgb(226 165 42 / ${g.entities?.length ? 0.16 : 0.45})`)
 		else if (g.count > 1) fillRegion(ctx, m, view, g, 'rgb(226 165 42 / 0.16)')

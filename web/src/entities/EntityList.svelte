@@ -87,7 +87,7 @@
 					title={w.project.kind(e.kind)?.name}
 					onclick={(ev) => choose(e, ev.shiftKey || ev.ctrlKey)}
 				>
-					<span class="size-2 shrink-0" style:background={w.scene.colourOf(e.kind)} aria-hidden="true"></span>
+					<span class="size-2 shrink-0" style:background={w.scene.figures.colourOf(e.kind)} aria-hidden="true"></span>
 					<span class="min-w-0 grow truncate {e.hidden ? 'text-dim line-through' : ''}">{e.name}</span>
 					{#if e.locked}<Lock size={12} class="text-brick" />{/if}
 				</button>

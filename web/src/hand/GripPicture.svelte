@@ -39,9 +39,12 @@
 				if (c) w.scene.pictures.draw(ctx, c, (i % width) * cell, Math.floor(i / width) * cell, cell, cell)
 			})
 		} else if (grip.what === 'entity') {
-			const look = w.scene.look({ kind: grip.kind ?? '', look: grip.look ?? 0, lookOn: grip.lookOn ?? 0 }, false)
+			const look = w.scene.figures.look(
+				{ kind: grip.kind ?? '', look: grip.look ?? 0, lookOn: grip.lookOn ?? 0 },
+				false,
+			)
 			if (look) w.scene.pictures.draw(ctx, look, 0, 0, px, px)
-			else w.scene.glyph(ctx, grip.kind ?? '', px * 0.06, px * 0.06, px * 0.88)
+			else w.scene.figures.glyph(ctx, grip.kind ?? '', px * 0.06, px * 0.06, px * 0.88)
 		} else if (grip.what === 'material') {
 			const sample = w.project.head.materials.find((m) => m.number === grip.number)?.sample
 			if (sample) w.scene.pictures.draw(ctx, sample, 0, 0, px, px)

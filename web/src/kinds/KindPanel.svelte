@@ -194,7 +194,7 @@
 						type="color"
 						class="h-7 w-10"
 						aria-label="Colour of the glyph"
-						value={k.colour || w.scene.colourOf(k.id)}
+						value={k.colour || w.scene.figures.colourOf(k.id)}
 						onchange={(e) => put({ colour: e.currentTarget.value })}
 					/>
 				</div>

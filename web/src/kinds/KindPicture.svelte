@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { onMount } from 'svelte'
 	import { cellOf } from '../draw/pictures'
-	import { framesOf } from '../draw/scene'
+	import { framesOf } from '../draw/figures'
 	import type { Facing, Kind } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
 
@@ -48,7 +48,7 @@
 			const all = framesOf(k, facing)
 			const cell = all?.length ? all[all.length > 1 ? 1 + (now % (all.length - 1)) : 0] : k.look
 			if (cell) w.scene.pictures.draw(ctx, cell, i * 52 + 2, 2, 48, 48)
-			else if (i === 2) w.scene.glyph(ctx, k.id, i * 52 + 8, 8, 36)
+			else if (i === 2) w.scene.figures.glyph(ctx, k.id, i * 52 + 8, 8, 36)
 		})
 	}
 </script>

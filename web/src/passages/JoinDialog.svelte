@@ -69,7 +69,7 @@
 				w: 1,
 				h: 1,
 			})
-			w.scene.glyph(ctx, e.kind, r.x, r.y, Math.max(10, r.w))
+			w.scene.figures.glyph(ctx, e.kind, r.x, r.y, Math.max(10, r.w))
 		}
 		if (hover) {
 			const r = view.cellRect(map, { ...hover, w: 1, h: 1 })
@@ -77,7 +77,7 @@
 		}
 		if (!at) return
 		const r = view.cellRect(map, { ...at, w: 1, h: 1 })
-		w.scene.heroAt(ctx, map, view, at.x * map.cellWidth, at.y * map.cellHeight, facing)
+		w.scene.figures.heroAt(ctx, map, view, at.x * map.cellWidth, at.y * map.cellHeight, facing)
 		cased(ctx, r.x - 1, r.y - 1, r.w + 2, r.h + 2, place?.free ? '#33509e' : '#b1442c')
 		drawFacing(ctx, r, facing)
 	})

@@ -52,7 +52,7 @@
 		ctx.clearRect(0, 0, canvas.width, canvas.height)
 		if (!w.scene.draw(ctx, map, view)) requestAnimationFrame(() => turn++)
 		if (arrival) {
-			w.scene.heroAt(ctx, map, view, arrival.x, arrival.y, arrival.facing)
+			w.scene.figures.heroAt(ctx, map, view, arrival.x, arrival.y, arrival.facing)
 			drawFacing(
 				ctx,
 				view.cellRect(map, {

@@ -61,7 +61,7 @@ export async function saveGuide(w: Workspace, scale = 2) {
 		const r = boxOf(view, e)
 		frame(areaOf(view, e, 1), '#33509e', [3, 3])
 		const size = Math.min(r.w, r.h)
-		w.scene.glyph(ctx, e.kind, r.x + (r.w - size) / 2, r.y + (r.h - size) / 2, size)
+		w.scene.figures.glyph(ctx, e.kind, r.x + (r.w - size) / 2, r.y + (r.h - size) / 2, size)
 	}
 	const blob = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/png'))
 	if (!blob) return w.notices.say('This browser cannot save a picture that large.', 'wrong')

@@ -1,0 +1,179 @@
+import { drawFigure, drawGlyph, glyphs } from './glyphs'
+import { casedArea } from './frames'
+import { View } from './view.svelte'
+import { Pictures } from './pictures'
+import { areaOf, boxOf } from './areas'
+import { nearby } from './nearby'
+import { Project } from '../project/project.svelte'
+import type { Entity, Kind, Layer, MapInfo, PlayView } from '../core/types'
+
+/** Draws what stands on maps: entities and, in play, the hero. */
+export class Figures {
+	private looks?: { of: object; by: Map<string, { look: number; lookOn: number }> }
+	private dye?: OffscreenCanvas
+
+	constructor(
+		private project: Project,
+		private pictures: Pictures,
+	) {}
+
+	/** The tiles that an entity is drawn as; 0 for its glyph. */
+	look(e: Pick<Entity, 'kind' | 'look' | 'lookOn'> & { facing?: string }, on: boolean): number {
+		const { project } = this.project.head
+		if (this.looks?.of !== project) {
+			this.looks = { of: project, by: new Map((project.looks ?? []).map((l) => [l.kind, l])) }
+		}
+		const k = this.project.kind(e.kind)
+		const kind = this.looks.by.get(e.kind)
+		const off = e.look || framesOf(k, e.facing ?? 'down')?.[0] || k?.look || kind?.look || 0
+		return on ? e.lookOn || k?.lookOn || kind?.lookOn || off : off
+	}
+
+	/** The entities of a map that may be seen; in play with the looks that were drawn for them. */
+	entitiesOf(m: MapInfo, view: View, play?: PlayView): Entity[] {
+		const all = nearby(this.project.entities(m.id), view.seen())
+		if (!play?.looks.length) return all
+		const looks = new Map(play.looks.map((o) => [o.id, o.look]))
+		return all.map((e) => (looks.has(e.id) ? { ...e, look: looks.get(e.id)! } : e))
+	}
+
+	entities(ctx: CanvasRenderingContext2D, m: MapInfo, l: Layer, view: View, play?: PlayView) {
+		const crowded = this.project.entities(m.id).length > 500
+		if (!play && crowded && m.cellWidth * view.scale < 5) return this.dots(ctx, m, l, view)
+		const gone = play && new Set(play.gone)
+		const on = play && new Set(play.on)
+		for (const e of this.entitiesOf(m, view, play)) {
+			if (e.layer !== l.id || gone?.has(e.id) || (!play && e.hidden)) continue
+			const alpha = ctx.globalAlpha
+			ctx.globalAlpha = alpha * shown(e, play !== undefined)
+			this.entity(ctx, m, view, e, on ? on.has(e.id) : e.on, play !== undefined)
+			ctx.globalAlpha = alpha
+		}
+	}
+
+	/** From afar entities are no more than dots, those of a colour drawn together. */
+	private dots(ctx: CanvasRenderingContext2D, m: MapInfo, l: Layer, view: View) {
+		const colours = new Map<string, Entity[]>()
+		for (const e of this.entitiesOf(m, view)) {
+			if (e.layer !== l.id || e.hidden) continue
+			const colour = this.colourOf(e.kind)
+			const all = colours.get(colour)
+			if (all) all.push(e)
+			else colours.set(colour, [e])
+		}
+		for (const [colour, all] of colours) {
+			ctx.fillStyle = colour
+			for (const e of all) {
+				const r = boxOf(view, e)
+				ctx.fillRect(r.x, r.y, Math.max(2, r.w), Math.max(2, r.h))
+			}
+		}
+	}
+
+	/** Draws one picture into an entity's box, turned and tinted. */
+	private whole(ctx: CanvasRenderingContext2D, view: View, m: MapInfo, e: Entity, look: number) {
+		const box = boxOf(view, e)
+		const r = view.diamond ? this.pictures.standing(look, m.cellWidth, m.cellHeight, box) : box
+		if (!e.turn && !e.tint) return this.pictures.draw(ctx, look, r.x, r.y, r.w, r.h)
+		const turn = e.turn ?? 0
+		const [w, h] = turn & 1 ? [r.h, r.w] : [r.w, r.h]
+		ctx.save()
+		ctx.translate(r.x + r.w / 2, r.y + r.h / 2)
+		ctx.rotate(((turn & 3) * Math.PI) / 2)
+		if (turn & 4) ctx.scale(-1, 1)
+		if (e.tint && w >= 1 && h >= 1) {
+			this.dye ??= new OffscreenCanvas(1, 1)
+			;[this.dye.width, this.dye.height] = [Math.ceil(w), Math.ceil(h)]
+			const apart = this.dye.getContext('2d')! as unknown as CanvasRenderingContext2D
+			apart.imageSmoothingEnabled = ctx.imageSmoothingEnabled
+			this.pictures.draw(apart, look, 0, 0, w, h)
+			apart.globalCompositeOperation = 'multiply'
+			apart.fillStyle = e.tint
+			apart.fillRect(0, 0, w, h)
+			apart.globalCompositeOperation = 'destination-in'
+			this.pictures.draw(apart, look, 0, 0, w, h)
+			ctx.drawImage(this.dye, -w / 2, -h / 2)
+		} else this.pictures.draw(ctx, look, -w / 2, -h / 2, w, h)
+		ctx.restore()
+	}
+
+	/** The colour of a kind's glyph. */
+	colourOf(kind: string): string {
+		const k = this.project.kind(kind)
+		return k?.colour || (glyphs[k?.glyph ?? kind]?.colour ?? '#566067')
+	}
+
+	/** Draws a kind's glyph into a square. */
+	glyph(ctx: CanvasRenderingContext2D, kind: string, x: number, y: number, size: number) {
+		const k = this.project.kind(kind)
+		drawGlyph(ctx, k?.glyph ?? kind, x, y, size, k?.colour)
+	}
+
+	/** Draws one entity; in play only what the player sees. */
+	entity(ctx: CanvasRenderingContext2D, m: MapInfo, view: View, e: Entity, on: boolean, playing = false) {
+		const box = boxOf(view, e)
+		const a = { x: box.x, y: box.y }
+		const b = { x: box.x + box.w, y: box.y + box.h }
+		if (b.x < 0 || b.y < 0 || a.x > view.width || a.y > view.height) return
+		const look = this.look(e, on)
+		if (look && !this.project.kind(e.kind)?.area) return this.whole(ctx, view, m, e, look)
+		if (look) {
+			// what covers many cells repeats its tile
+			for (let y = e.y; y < e.y + e.h; y += m.cellHeight) {
+				for (let x = e.x; x < e.x + e.w; x += m.cellWidth) {
+					const r = boxOf(view, { x, y, w: m.cellWidth, h: m.cellHeight })
+					const p = view.diamond ? this.pictures.standing(look, m.cellWidth, m.cellHeight, r) : r
+					this.pictures.draw(ctx, look, p.x, p.y, p.w, p.h)
+				}
+			}
+			return
+		}
+		if (playing) {
+			const kind = this.project.kind(e.kind)
+			if (kind?.veiled || (kind?.opens && on)) return
+		} else if (this.project.kind(e.kind)?.area && (b.x - a.x > 6 || b.y - a.y > 6)) {
+			casedArea(ctx, areaOf(view, e, 0.5), this.colourOf(e.kind))
+		}
+		const cell = Math.min(b.x - a.x, b.y - a.y, m.cellWidth * view.scale)
+		const size = Math.max(6, Math.min(cell * 0.86, 40))
+		this.glyph(ctx, e.kind, (a.x + b.x - size) / 2, (a.y + b.y - size) / 2, size)
+	}
+
+	/** Draws the hero with the top left of its picture's cell at a map pixel. */
+	heroAt(ctx: CanvasRenderingContext2D, m: MapInfo, view: View, x: number, y: number, facing: string, steps = 0) {
+		const frames = this.project.head.project.hero.frames[['up', 'right', 'down', 'left'].indexOf(facing)]
+		const box = boxOf(view, { x, y, w: m.cellWidth, h: m.cellHeight })
+		// on diamonds the hero keeps its size and stands in the middle of its cell
+		const side = Math.min(box.w, m.cellWidth * view.scale)
+		const r = view.diamond
+			? { x: box.x + (box.w - side) / 2, y: box.y + box.h / 2 - side * 0.9, w: side, h: side }
+			: box
+		const a = { x: r.x, y: r.y }
+		const b = { x: r.x + r.w, y: r.y + r.h }
+		// the first picture stands, the others walk
+		const frame = frames && steps > 0 && frames.length > 1 ? 1 + (Math.floor(steps / 8) % (frames.length - 1)) : 0
+		if (frames?.length) this.pictures.draw(ctx, frames[frame], a.x, a.y, b.x - a.x, b.y - a.y)
+		else drawFigure(ctx, facing, a.x, a.y, b.x - a.x, b.y - a.y)
+	}
+
+	hero(ctx: CanvasRenderingContext2D, m: MapInfo, view: View, play: PlayView) {
+		this.heroAt(ctx, m, view, play.x, play.y, play.facing, play.steps)
+	}
+}
+
+/** How much of an entity shows: what is not there at the start is faint while one designs. */
+export const shown = (e: Entity, playing: boolean) =>
+	(1 - (e.faint ?? 0) / 100) * (!playing && (e.absent || e.unseen) ? 0.5 : 1)
+
+/** A kind's pictures for a facing; where it lacks them, those of the other side flipped. */
+export function framesOf(k: Kind | undefined, facing: string): number[] | undefined {
+	if (!k?.frames.some((f) => f?.length)) return
+	const i = ['up', 'right', 'down', 'left'].indexOf(facing)
+	const own = k.frames[i]
+	if (own?.length) return own
+	const mirrored = i === 1 || i === 3 ? k.frames[4 - i] : undefined
+	if (mirrored?.length) return mirrored.map((c) => (c ^ mirrorX) >>> 0)
+	return k.frames[2] ?? k.frames.find((f) => f?.length) ?? undefined
+}
+
+const mirrorX = 0x80000000

@@ -1,0 +1,29 @@
+import type { Group } from './action'
+
+export const mapActions: Group = (w, { onMap, editing, area }) => {
+	const layer = (step: number) => {
+		const layers = w.map!.layers
+		const next = layers[layers.findIndex((l) => l.id === w.active) + step]
+		if (next) w.hand.work(w.map!.id, next.id)
+	}
+	return [
+		{ name: 'Work on the layer above', group: 'Map', keys: ['PageUp'], canvas: true, when: onMap, run: () => layer(1) },
+		{
+			name: 'Work on the layer below',
+			group: 'Map',
+			keys: ['PageDown'],
+			canvas: true,
+			when: onMap,
+			run: () => layer(-1),
+		},
+		{
+			name: 'Size, shift, exchange or clear this map…',
+			group: 'Map',
+			keys: ['Ctrl+E'],
+			when: editing,
+			run: () => (w.sheetOpen = true),
+		},
+		{ name: 'Crop the map to the selection', group: 'Map', when: area, run: () => w.areas.cropToArea() },
+		{ name: `Delete map ${w.map?.name}`, group: 'Map', when: editing, run: () => w.removeMap(w.map!.id) },
+	]
+}

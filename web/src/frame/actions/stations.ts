@@ -1,0 +1,18 @@
+import type { Action, Group } from './action'
+
+export const stationsActions: Group = (w, { onMap }) => [
+	{ name: 'Chart', group: 'Go to', run: () => w.open('chart') },
+	{ name: 'Map', group: 'Go to', run: () => w.open('map') },
+	{ name: 'Tilesets', group: 'Go to', run: () => w.open('tilesets') },
+	{ name: 'Kinds', group: 'Go to', run: () => w.open('kinds') },
+	{ name: 'Rules', group: 'Go to', run: () => w.open('rules') },
+	{ name: 'All projects', group: 'Go to', run: () => location.assign('/') },
+	{
+		name: 'History',
+		group: 'Go to',
+		keys: ['Ctrl+H'],
+		when: onMap,
+		run: () => ((w.cabinetOpen = true), (w.drawer = 'history')),
+	},
+	...w.project.head.maps.map((m): Action => ({ name: `Map ${m.name}`, group: 'Go to', run: () => w.show(m.id) })),
+]
