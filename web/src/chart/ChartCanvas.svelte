@@ -3,7 +3,11 @@
 	import { View } from '../draw/view.svelte'
 	import type { ChunkAt, ID, Point } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
-	import { type Chosen, drawPlane, hitOn, placesOf, type Plane, Sheets, Thumbs } from './plane'
+	import { drawPlane } from './plane'
+	import { type Chosen, placesOf, type Plane } from './places'
+	import { hitOn } from './hits'
+	import { Sheets } from './sheets'
+	import { Thumbs } from './thumbnails'
 
 	// All maps at true scale on one plane, with passages and seams drawn between them.
 	let { chosen = $bindable(), view }: { chosen: Chosen; view: View } = $props()

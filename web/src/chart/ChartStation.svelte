@@ -13,7 +13,7 @@
 	import FindingList from './FindingList.svelte'
 	import MapPanel from './MapPanel.svelte'
 	import PassagePanel from './PassagePanel.svelte'
-	import type { Chosen } from './plane'
+	import { type Chosen } from './places'
 	import SeamPanel from './SeamPanel.svelte'
 
 	// The chart: how the maps hang together, and all that is set for whole maps.

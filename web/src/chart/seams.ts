@@ -1,0 +1,50 @@
+import { Workspace } from '../workspace/workspace.svelte'
+import { View } from '../draw/view.svelte'
+import { type Context, brick, chalk, saffron } from '../draw/frames'
+import { grey, sage } from './places'
+import type { ID, Point, Rect, Seam } from '../core/types'
+import { Chosen } from '../workspace/chosen.svelte'
+/** The stretches of a seam as lines, in pixels of the chart; one that is closed or none has its whole edge. */
+export function seamLines(w: Workspace, places: Map<ID, Rect>, s: Seam): [Point, Point][] {
+	const m = w.project.map(s.a)
+	const [a, b] = [places.get(s.a), places.get(s.b)]
+	if (!m || !a || !b) return []
+	const upright = s.side === 'left' || s.side === 'right'
+	const line = { left: a.x, right: a.x + a.w, up: a.y, down: a.y + a.h }[s.side]
+	const at = (v: number): Point => (upright ? { x: line, y: v } : { x: v, y: line })
+	if (s.why || s.closed || !s.open.length) {
+		const from = upright ? Math.max(a.y, b.y) : Math.max(a.x, b.x)
+		const to = upright ? Math.min(a.y + a.h, b.y + b.h) : Math.min(a.x + a.w, b.x + b.w)
+		return [[at(from), at(to)]]
+	}
+	const [cell, origin] = upright ? [m.cellHeight, a.y] : [m.cellWidth, a.x]
+	return s.open.map((o) => [at(origin + o.from * cell), at(origin + o.to * cell)])
+}
+
+export const isSeam = (c: Chosen, s: Seam) => c.is === 'seam' && c.a === s.a && c.b === s.b
+
+export function drawSeam(
+	ctx: Context,
+	w: Workspace,
+	view: View,
+	places: Map<ID, Rect>,
+	s: Seam,
+	on: boolean,
+	dpr: number,
+) {
+	const shut = s.closed || s.why !== '' || !s.open.length
+	for (const [from, to] of seamLines(w, places, s)) {
+		const [a, b] = [view.screen(from.x, from.y), view.screen(to.x, to.y)]
+		ctx.beginPath()
+		ctx.moveTo(a.x, a.y)
+		ctx.lineTo(b.x, b.y)
+		ctx.lineWidth = (on ? 10 : 8) * dpr
+		ctx.strokeStyle = on ? saffron : chalk
+		ctx.stroke()
+		if (shut) ctx.setLineDash([7 * dpr, 5 * dpr])
+		ctx.lineWidth = 4 * dpr
+		ctx.strokeStyle = s.closed ? brick : s.why || !s.open.length ? grey : sage
+		ctx.stroke()
+		ctx.setLineDash([])
+	}
+}

@@ -1,0 +1,110 @@
+import { Workspace } from '../workspace/workspace.svelte'
+import { drawWire } from '../canvas/wires'
+import { View } from '../draw/view.svelte'
+import type { Facing, ID, Passage, Point, Rect } from '../core/types'
+import { type Context, brick, chalk, cobalt, saffron } from '../draw/frames'
+import type { Plane } from './places'
+interface Ends {
+	from: { map: ID; x: number; y: number } | null
+	to: { map: ID; x: number; y: number } | null
+}
+
+let ends: { of: object; turn: number; all: Map<ID, Ends> } | null = null
+
+/** Where passages begin and end on their maps, looked up once for each state. */
+export function endsOf(w: Workspace): Map<ID, Ends> {
+	const { head, entityTurn } = w.project
+	if (ends?.of !== head || ends.turn !== entityTurn) {
+		const all = new Map(head.passages.map((p) => [p.id, { from: onMap(w, p.from), to: onMap(w, p.to) }]))
+		ends = { of: head, turn: entityTurn, all }
+	}
+	return ends.all
+}
+
+/** The middle of an end of a passage, in pixels from the top left of its map. */
+function onMap(w: Workspace, end: { map: ID; entity: ID; side?: Facing }): Ends['from'] {
+	const m = w.project.map(end.map)
+	if (!m) return null
+	if (end.side) {
+		const at = { up: [0.5, 0], right: [1, 0.5], down: [0.5, 1], left: [0, 0.5] }[end.side]
+		return { map: m.id, x: m.bounds.w * m.cellWidth * at[0], y: m.bounds.h * m.cellHeight * at[1] }
+	}
+	const e = w.project.entity(end.map, end.entity)
+	if (!e) return null
+	return { map: m.id, x: e.x + e.w / 2 - m.bounds.x * m.cellWidth, y: e.y + e.h / 2 - m.bounds.y * m.cellHeight }
+}
+
+/** The line of a passage, in pixels of the chart. */
+export function lineOf(places: Map<ID, Rect>, e: Ends | undefined): [Point, Point] | null {
+	const [a, b] = [e?.from && places.get(e.from.map), e?.to && places.get(e.to.map)]
+	if (!a || !b) return null
+	return [
+		{ x: a.x + e!.from!.x, y: a.y + e!.from!.y },
+		{ x: b.x + e!.to!.x, y: b.y + e!.to!.y },
+	]
+}
+
+/** Passages of which another one leads back between the same two maps. */
+export function twoWay(passages: Passage[]): Set<ID> {
+	const ways = new Set(passages.map((p) => `${p.from.map} ${p.to.map}`))
+	return new Set(passages.filter((p) => ways.has(`${p.to.map} ${p.from.map}`)).map((p) => p.id))
+}
+
+export function drawWays(ctx: Context, w: Workspace, view: View, places: Map<ID, Rect>, p: Plane, dpr: number) {
+	const { passages } = w.project.head
+	const both = twoWay(passages)
+	const all = endsOf(w)
+	const wrong = new Set(p.info.findings.map((f) => f.passage))
+	const simple = passages.length > 400
+	// double lines are drawn together: chalk, colour, and chalk in the middle
+	const lines = { plain: new Path2D(), broken: new Path2D(), chosen: new Path2D() }
+	const dots: [Point, string, string][] = []
+	const wires: [Point, Point][] = []
+	for (const way of passages) {
+		const line = lineOf(places, all.get(way.id))
+		if (!line) continue
+		const [a, b] = line.map((q) => view.screen(q.x, q.y))
+		if (Math.max(a.x, b.x) < 0 || Math.max(a.y, b.y) < 0) continue
+		if (Math.min(a.x, b.x) > view.width || Math.min(a.y, b.y) > view.height) continue
+		const broken = wrong.has(way.id)
+		const into = [broken ? lines.broken : lines.plain]
+		if (p.chosen.is === 'passage' && p.chosen.id === way.id) into.push(lines.chosen)
+		// one way has barbs
+		if (!simple && !both.has(way.id)) {
+			wires.push([a, b])
+			into.shift()
+		}
+		for (const path of into) {
+			path.moveTo(a.x, a.y)
+			path.lineTo(b.x, b.y)
+		}
+		if (!simple) dots.push([a, chalk, broken ? brick : cobalt], [b, broken ? brick : cobalt, broken ? brick : cobalt])
+	}
+	const stroke = (path: Path2D, width: number, colour: string) => {
+		ctx.lineWidth = width * dpr
+		ctx.strokeStyle = colour
+		ctx.stroke(path)
+	}
+	stroke(lines.chosen, 10, saffron)
+	const slim = simple && view.scale < 0.25
+	if (!slim) {
+		stroke(lines.plain, 7, chalk)
+		stroke(lines.broken, 7, chalk)
+	}
+	stroke(lines.plain, slim ? 1.5 : 4, cobalt)
+	stroke(lines.broken, slim ? 2.5 : 4, brick)
+	if (!slim) {
+		stroke(lines.plain, 1.5, chalk)
+		stroke(lines.broken, 1.5, chalk)
+	}
+	for (const [a, b] of wires) drawWire(ctx, a, b, true)
+	for (const [at, fill, colour] of dots) {
+		ctx.beginPath()
+		ctx.arc(at.x, at.y, 4 * dpr, 0, Math.PI * 2)
+		ctx.fillStyle = fill
+		ctx.fill()
+		ctx.lineWidth = 2 * dpr
+		ctx.strokeStyle = colour
+		ctx.stroke()
+	}
+}
