@@ -14,7 +14,9 @@ type placing struct {
 
 func init() {
 	register(map[string]method{
-		"chart": with(func(s *Session, _ none) (ChartInfo, error) { return s.chart(), nil }),
+		"join":       authored(author.Join),
+		"checkPlace": with((*Session).checkPlace),
+		"chart":      with(func(s *Session, _ none) (ChartInfo, error) { return s.chart(), nil }),
 		"placeMaps": authored(func(d *document.Document, a struct {
 			Maps   []placing `json:"maps"`
 			Within int       `json:"within"`
@@ -137,4 +139,12 @@ func (s *Session) mapDetails(a mapArgs) (zero []Detail, err error) {
 		out = append(out, d)
 	}
 	return out, nil
+}
+
+func (s *Session) checkPlace(a pointArgs) (zero author.Place, err error) {
+	m, err := s.mapOf(a.Map)
+	if err != nil {
+		return zero, err
+	}
+	return author.CheckPlace(s.doc(), m, a.At), nil
 }

@@ -34,6 +34,13 @@ type settingArgs struct {
 
 func init() {
 	register(map[string]method{
+		"moveEntities": authored(func(d *document.Document, a entitiesArgs) (author.Change, error) {
+			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.MoveEntities(m, a.IDs, a.DX, a.DY) })
+		}),
+		"removeEntities": authored(func(d *document.Document, a entitiesArgs) (author.Change, error) {
+			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.RemoveEntities(d, m, a.IDs) })
+		}),
+		"copyEntities": with((*Session).copyEntities),
 		"setSetting": onEntities(func(d *document.Document, m *document.Map, ids []document.ID, a settingArgs) (author.Change, error) {
 			return author.SetSetting(d, m, ids, a.Key, a.Value)
 		}),
@@ -255,4 +262,31 @@ func (s *Session) behaviour(a entitiesArgs) (zero []play.Trace, err error) {
 		}
 	}
 	return out, nil
+}
+
+type copyArgs struct {
+	// Entities are copied onto Map; they may come from another map or tab.
+	Map      document.ID        `json:"map"`
+	Entities []*document.Entity `json:"entities"`
+	DX       int                `json:"dx"`
+	DY       int                `json:"dy"`
+}
+
+func (s *Session) copyEntities(a copyArgs) (zero Outcome, err error) {
+	m, err := s.mapOf(a.Map)
+	if err != nil {
+		return zero, err
+	}
+	for _, e := range a.Entities {
+		if e == nil || e.Check() != nil {
+			return zero, errors.New("what is on the clipboard is not an entity")
+		}
+	}
+	c, ids, err := author.CopyEntities(s.doc(), m, a.Entities, a.DX, a.DY)
+	if err != nil {
+		return zero, err
+	}
+	o, err := s.make(c.Do, c.Label)
+	o.Ids = ids
+	return o, err
 }

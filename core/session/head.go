@@ -139,3 +139,11 @@ func mapInfo(d *document.Document, m *document.Map) MapInfo {
 }
 
 func motifInfo(m *document.Motif) MotifInfo { return MotifInfo{m.ID, m.Name, m.W, m.H} }
+
+func init() {
+	register(map[string]method{
+		"head":         with(func(s *Session, _ none) (Head, error) { return s.head(), nil }),
+		"headChange":   with((*Session).headChange),
+		"entityChange": with((*Session).entityChange),
+	})
+}

@@ -141,3 +141,13 @@ func dark(g *play.State) int {
 	}
 	return 255 * g.Fade / play.FadeTicks
 }
+
+func init() {
+	register(map[string]method{
+		"play":    with((*Session).play),
+		"playAt":  with((*Session).playAt),
+		"step":    with((*Session).step),
+		"stop":    with((*Session).stop),
+		"warning": with((*Session).warning),
+	})
+}

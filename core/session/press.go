@@ -199,3 +199,49 @@ func (s *Session) choices(a struct {
 	}
 	return out, nil
 }
+
+func init() {
+	register(map[string]method{
+		"under":    with((*Session).under),
+		"composed": with((*Session).composed),
+		"preview":  with((*Session).preview),
+		"press":    with((*Session).press),
+		"choices":  with((*Session).choices),
+		"pickUp":   with((*Session).pickUp),
+		"target":   with((*Session).target),
+	})
+}
+
+// PickedUp is what lay under the pointer as it is held, and its layer.
+type PickedUp struct {
+	Grip  hand.Grip   `json:"grip"`
+	Layer document.ID `json:"layer"`
+}
+
+func (s *Session) pickUp(a pointArgs) (zero PickedUp, err error) {
+	m, err := s.mapOf(a.Map)
+	if err != nil {
+		return zero, err
+	}
+	g, layer, ok := hand.PickUp(s.doc(), m, a.At)
+	if !ok {
+		return zero, errors.New("there is nothing to pick up here")
+	}
+	return PickedUp{g, layer}, nil
+}
+
+// target is the layer that a grip would be put down on; empty when none fits.
+func (s *Session) target(a struct {
+	Map    document.ID `json:"map"`
+	Active document.ID `json:"active"`
+	Grip   hand.Grip   `json:"grip"`
+}) (zero document.ID, err error) {
+	m, err := s.mapOf(a.Map)
+	if err != nil {
+		return zero, err
+	}
+	if l := hand.Target(s.doc(), m, &a.Grip, a.Active); l != nil && a.Grip.What != hand.Nothing {
+		return l.ID, nil
+	}
+	return document.ID(""), nil
+}

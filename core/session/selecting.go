@@ -358,3 +358,24 @@ func (s *Session) replaceMotif(a struct {
 		return c, area.Region, err
 	})
 }
+
+func init() {
+	register(map[string]method{
+		"select":        with((*Session).sel),
+		"previewSelect": with((*Session).previewSelect),
+		"selectAll":     with((*Session).selectAll),
+		"selection":     with((*Session).selection),
+		"deselect":      with((*Session).deselect),
+		"moveArea":      with((*Session).moveArea),
+		"turnArea":      with((*Session).turnArea),
+		"emptyArea":     with((*Session).emptyArea),
+		"liftArea":      with((*Session).liftArea),
+		"adoptPiece":    with((*Session).adoptPiece),
+		"keepSelected":  with((*Session).keepSelected),
+		"motifOf":       with((*Session).motifOf),
+		"sketch":        with((*Session).sketch),
+		"addMotif":      with((*Session).addMotif),
+		"placings":      with((*Session).placings),
+		"replaceMotif":  with((*Session).replaceMotif),
+	})
+}

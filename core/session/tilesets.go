@@ -9,6 +9,8 @@ import (
 
 func init() {
 	register(map[string]method{
+		"cut":         with(cutOf),
+		"setStarter":  authored(author.Starter),
 		"addZone":     authored(author.AddZone),
 		"addMaterial": authored(author.AddMaterial),
 		"markMaterial": authored(func(d *document.Document, a struct {
@@ -74,4 +76,26 @@ func onTileset(d *document.Document, id document.ID, f func(*document.Tileset) (
 		return author.Change{}, errors.New("the tileset is no longer there")
 	}
 	return f(t)
+}
+
+// CutUp is what a cut makes of a picture: tiles, and pixels that are left over.
+type CutUp struct {
+	Columns int `json:"columns"`
+	Rows    int `json:"rows"`
+	Right   int `json:"right"`
+	Bottom  int `json:"bottom"`
+}
+
+// cutOf tells what a cut makes of a picture, or what is wrong with it.
+func cutOf(_ *Session, a struct {
+	Cut    document.Cut `json:"cut"`
+	Width  int          `json:"width"`
+	Height int          `json:"height"`
+}) (zero CutUp, err error) {
+	if err := a.Cut.Check(a.Width, a.Height); err != nil {
+		return zero, err
+	}
+	columns, rows := a.Cut.Tiles(a.Width, a.Height)
+	right, bottom := a.Cut.Unused(a.Width, a.Height)
+	return CutUp{columns, rows, right, bottom}, nil
 }

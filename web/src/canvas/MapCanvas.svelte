@@ -5,6 +5,8 @@
 	import { workspace } from '../workspace/workspace.svelte'
 	import CanvasMenu from './CanvasMenu.svelte'
 	import { drawOverlay } from './overlay'
+	import type { Gesture } from './gesture'
+	import { Paint } from './paint'
 	import { Press } from './press.svelte'
 
 	const w = workspace()
@@ -26,7 +28,7 @@
 		if (press.does.what === 'pan') return 'grabbing'
 		if (press.spaceDown) return 'grab'
 		if (w.picking) return 'crosshair'
-		if (w.hand.holding) return press.ghost()?.refusal ? 'not-allowed' : 'crosshair'
+		if (w.hand.holding) return press.ahead.ghost()?.refusal ? 'not-allowed' : 'crosshair'
 		return press.hover && !w.play.on ? 'pointer' : 'default'
 	})
 
@@ -104,7 +106,7 @@
 	// the ghost is told in words as well, for who cannot see it
 	$effect(() => {
 		void [w.cell, w.hand.grip, w.active, w.project.turn, press.does, w.area, w.hand.mirrors, w.hand.seed]
-		const g = press.ghost()
+		const g = press.ahead.ghost()
 		w.drawn = []
 		if (!g) w.ghost = ''
 		else if (g.refusal) w.ghost = g.refusal
@@ -116,8 +118,8 @@
 	})
 
 	/** How far the press has come, in steps along the grid. */
-	function distance(does: typeof press.does): string {
-		if (does.what !== 'paint' || does.way.length < 2) return ''
+	function distance(does: Gesture): string {
+		if (!(does instanceof Paint) || does.way.length < 2) return ''
 		const [a, b] = [does.way[0], does.way[does.way.length - 1]]
 		return `, ${signed(b.x - a.x)}, ${signed(b.y - a.y)} from the start`
 	}

@@ -4,13 +4,13 @@
 	import type { ChunkAt, ID, Point } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { drawPlane } from './plane'
-	import { type Chosen, placesOf, type Plane } from './places'
+	import { type OnChart, placesOf, type Plane } from './places'
 	import { hitOn } from './hits'
 	import { Sheets } from './sheets'
 	import { Thumbs } from './thumbnails'
 
 	// All maps at true scale on one plane, with passages and seams drawn between them.
-	let { chosen = $bindable(), view }: { chosen: Chosen; view: View } = $props()
+	let { chosen = $bindable(), view }: { chosen: OnChart; view: View } = $props()
 	const w = workspace()
 	const thumbs = new Thumbs()
 	const sheets = new Sheets()

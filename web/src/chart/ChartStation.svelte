@@ -13,13 +13,13 @@
 	import FindingList from './FindingList.svelte'
 	import MapPanel from './MapPanel.svelte'
 	import PassagePanel from './PassagePanel.svelte'
-	import { type Chosen } from './places'
+	import { type OnChart } from './places'
 	import SeamPanel from './SeamPanel.svelte'
 
 	// The chart: how the maps hang together, and all that is set for whole maps.
 	const w = workspace()
 	const view = w.chartView
-	let chosen = $state.raw<Chosen>({ is: 'nothing' })
+	let chosen = $state.raw<OnChart>({ is: 'nothing' })
 	let query = $state('')
 	let making = $state(false)
 	let canvas = $state<ReturnType<typeof ChartCanvas>>()

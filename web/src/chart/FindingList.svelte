@@ -10,7 +10,13 @@
 
 <section class="flex max-h-[45%] min-h-0 flex-col border-t border-line" aria-label="Findings" data-testid="findings">
 	<h2 class="px-2.5 pt-2 pb-1 heading">
-		{all.length ? `Findings (${all.length})` : w.project.head.maps.length ? 'Every way leads somewhere' : 'No maps yet'}
+		{w.charting.left
+			? 'Looking at the maps…'
+			: all.length
+				? `Findings (${all.length})`
+				: w.project.head.maps.length
+					? 'Every way leads somewhere'
+					: 'No maps yet'}
 	</h2>
 	<ul class="min-h-0 overflow-y-auto pb-1">
 		{#each all.slice(0, 300) as f, i (i)}

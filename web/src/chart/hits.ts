@@ -1,12 +1,12 @@
+import type { OnChart } from './places'
 import { Workspace } from '../workspace/workspace.svelte'
 import { seamLines } from './seams'
 import { View } from '../draw/view.svelte'
 import { endsOf, lineOf } from './ways'
 import type { ID, Point } from '../core/types'
-import { Chosen } from '../workspace/chosen.svelte'
 import { type Plane, placesOf } from './places'
 /** What lies under a place of the screen: a passage, a seam, or a map. */
-export function hitOn(w: Workspace, view: View, p: Plane, at: Point, dpr: number): Chosen {
+export function hitOn(w: Workspace, view: View, p: Plane, at: Point, dpr: number): OnChart {
 	const places = placesOf(p)
 	const line = (a: Point, b: Point) => away(view.screen(a.x, a.y), view.screen(b.x, b.y), at)
 	const all = endsOf(w)

@@ -1,12 +1,12 @@
 import { View } from '../draw/view.svelte'
 import type { ChartInfo, ID, Point, Rect } from '../core/types'
 /** What is chosen on the chart. */
-export type Chosen =
+export type OnChart =
 	{ is: 'maps'; ids: ID[] } | { is: 'passage'; id: ID } | { is: 'seam'; a: ID; b: ID } | { is: 'nothing' }
 
 export interface Plane {
 	info: ChartInfo
-	chosen: Chosen
+	chosen: OnChart
 	/** Where maps are dragged to, in pixels of the chart. */
 	moved: Map<ID, Point>
 	hover: ID

@@ -1,9 +1,9 @@
+import type { OnChart } from './places'
 import { Workspace } from '../workspace/workspace.svelte'
 import { View } from '../draw/view.svelte'
 import { type Context, brick, chalk, saffron } from '../draw/frames'
 import { grey, sage } from './places'
 import type { ID, Point, Rect, Seam } from '../core/types'
-import { Chosen } from '../workspace/chosen.svelte'
 /** The stretches of a seam as lines, in pixels of the chart; one that is closed or none has its whole edge. */
 export function seamLines(w: Workspace, places: Map<ID, Rect>, s: Seam): [Point, Point][] {
 	const m = w.project.map(s.a)
@@ -21,7 +21,7 @@ export function seamLines(w: Workspace, places: Map<ID, Rect>, s: Seam): [Point,
 	return s.open.map((o) => [at(origin + o.from * cell), at(origin + o.to * cell)])
 }
 
-export const isSeam = (c: Chosen, s: Seam) => c.is === 'seam' && c.a === s.a && c.b === s.b
+export const isSeam = (c: OnChart, s: Seam) => c.is === 'seam' && c.a === s.a && c.b === s.b
 
 export function drawSeam(
 	ctx: Context,

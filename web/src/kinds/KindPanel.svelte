@@ -1,11 +1,11 @@
 <script lang="ts">
 	import Trash2 from '@lucide/svelte/icons/trash-2'
-	import X from '@lucide/svelte/icons/x'
-	import type { Kind, Setting } from '../core/types'
+	import type { Kind } from '../core/types'
 	import GripPicture from '../hand/GripPicture.svelte'
 	import { glyphs } from '../draw/glyphs'
 	import { workspace } from '../workspace/workspace.svelte'
 	import KindPicture from './KindPicture.svelte'
+	import KindSettings from './KindSettings.svelte'
 
 	// One kind: what all entities of it have in common. Built-in ones are shown as
 	// they are; one's own are made from them.
@@ -28,8 +28,6 @@
 		{ field: 'ways', label: 'has points that something follows' },
 		{ field: 'solid', label: 'is solid' },
 	] as const
-	const types = $derived(w.project.head.settingTypes)
-	const first: Record<string, string> = { number: '0', duration: '0', 'yes/no': 'no', colour: '#ffffff' }
 
 	const put = (to: Partial<Kind>) => w.project.try('changeKind', { ...k, ...to })
 	const whole = (e: { currentTarget: HTMLInputElement }) => Math.trunc(e.currentTarget.valueAsNumber) || 0
@@ -41,34 +39,6 @@
 				.filter(Boolean),
 		),
 	]
-	const settings = $derived(k.settings)
-	const setting = (i: number, to: Partial<Setting>) =>
-		put({ settings: settings.map((s, n) => (n === i ? { ...s, ...to } : s)) })
-
-	function addSetting() {
-		const names = settings.map((s) => s.name)
-		let n = names.length + 1
-		while (names.includes(`Setting ${n}`)) n++
-		const s: Setting = {
-			key: '',
-			name: `Setting ${n}`,
-			type: 'text',
-			default: '',
-			choices: [],
-			unit: '',
-			help: '',
-			least: 0,
-			most: 0,
-			handle: '',
-			given: false,
-		}
-		put({ settings: [...settings, s] })
-	}
-
-	function retype(i: number, type: string) {
-		const choices = type === 'choice' ? ['first', 'second'] : []
-		setting(i, { type, choices, default: choices[0] ?? first[type] ?? '', least: 0, most: 0, handle: '' })
-	}
 
 	function remove() {
 		const became = from?.name ?? 'Decoration'
@@ -276,135 +246,5 @@
 			</div>
 		</div>
 	{/if}
-	<div class="flex flex-col gap-1.5" role="group" aria-label="Settings">
-		<h2 class="heading">Settings of each {k.name.toLowerCase()}</h2>
-		{#if !settings.length}<p class="text-dim">None: all of them are alike.</p>{/if}
-		{#each settings as s, i (s.key || i)}
-			{#if own && s.given}
-				<div class="flex items-center gap-2 border-l-2 border-line pl-2" title={s.help}>
-					<b class="w-32 shrink-0">{s.name}</b>
-					{#if s.type === 'choice'}
-						<select
-							class="field w-44"
-							value={s.default}
-							aria-label="Default of {s.name}"
-							onchange={(e) => setting(i, { default: e.currentTarget.value })}
-						>
-							{#each s.choices as c (c)}<option value={c}>{c}</option>{/each}
-						</select>
-					{:else}
-						{#key s.default}<input
-								class="field w-44 font-mono"
-								value={s.default}
-								placeholder="default"
-								aria-label="Default of {s.name}"
-								onchange={(e) => {
-									const input = e.currentTarget
-									setting(i, { default: input.value.trim() })
-									queueMicrotask(() => (input.value = settings[i]?.default ?? ''))
-								}}
-							/>{/key}
-					{/if}
-					<span class="min-w-0 grow truncate text-dim">{[s.unit, s.help].filter(Boolean).join(' · ')}</span>
-				</div>
-			{:else if own}
-				<div class="grid grid-cols-[1fr_96px_1fr_80px_28px] items-center gap-1.5 border-l-2 border-line pl-2">
-					{#key s.name}<input
-							class="field"
-							value={s.name}
-							maxlength="80"
-							aria-label="Name of setting {i + 1}"
-							onchange={(e) => setting(i, { name: e.currentTarget.value })}
-						/>{/key}
-					<select
-						class="field"
-						value={s.type}
-						aria-label="Type of {s.name}"
-						onchange={(e) => retype(i, e.currentTarget.value)}
-					>
-						{#each types as t (t)}<option value={t}>{t}</option>{/each}
-					</select>
-					{#key s.default}<input
-							class="field font-mono"
-							value={s.default}
-							placeholder="default"
-							aria-label="Default of {s.name}"
-							onchange={(e) => {
-								const input = e.currentTarget
-								setting(i, { default: input.value.trim() })
-								queueMicrotask(() => (input.value = settings[i]?.default ?? ''))
-							}}
-						/>{/key}
-					<input
-						class="field"
-						value={s.unit}
-						placeholder="unit"
-						aria-label="Unit of {s.name}"
-						onchange={(e) => setting(i, { unit: e.currentTarget.value })}
-					/>
-					<button
-						class="button-plain hover:text-brick"
-						aria-label="Take setting {s.name} away"
-						onclick={() => put({ settings: settings.filter((_, n) => n !== i) })}><X size={14} /></button
-					>
-					<input
-						class="col-span-2 field"
-						value={s.help}
-						placeholder="what it is for"
-						aria-label="Help of {s.name}"
-						onchange={(e) => setting(i, { help: e.currentTarget.value })}
-					/>
-					{#if s.type === 'choice'}
-						{#key s.choices.join()}<input
-								class="col-span-2 field"
-								value={s.choices.join(', ')}
-								aria-label="Choices of {s.name}"
-								onchange={(e) => {
-									const choices = words(e.currentTarget.value)
-									setting(i, { choices, default: choices.includes(s.default) ? s.default : (choices[0] ?? '') })
-								}}
-							/>{/key}
-					{:else if s.type === 'number' || s.type === 'duration'}
-						<span class="col-span-2 flex items-center gap-1 text-[12px] text-dim"
-							>from
-							<input
-								class="field w-16 font-mono"
-								type="number"
-								aria-label="Least {s.name}"
-								value={s.least}
-								onchange={(e) => setting(i, { least: whole(e), most: Math.max(whole(e), s.most) })}
-							/>
-							to
-							<input
-								class="field w-16 font-mono"
-								type="number"
-								aria-label="Most {s.name}"
-								value={s.most}
-								onchange={(e) => setting(i, { most: whole(e) })}
-							/>
-							<select
-								class="field w-24"
-								aria-label="Handle of {s.name}"
-								value={s.handle}
-								onchange={(e) => setting(i, { handle: e.currentTarget.value as Setting['handle'] })}
-							>
-								<option value="">no handle</option>
-								<option value="round">ring around</option>
-								<option value="ahead">end ahead</option>
-								<option value="both">both sides</option>
-								<option value="up">knob that counts</option>
-							</select>
-						</span>
-					{/if}
-				</div>
-			{:else}
-				<div class="flex items-baseline gap-3 border-l-2 border-line pl-2">
-					<b class="w-32 shrink-0">{s.name}</b>
-					<span class="w-28 shrink-0 truncate font-mono text-[12px]">{s.default || '—'} {s.unit}</span>
-					<span class="text-dim">{s.help}{s.type === 'choice' ? `: ${s.choices.join(', ')}` : ''}</span>
-				</div>
-			{/if}
-		{/each}
-		{#if own}<button class="button self-start" onclick={addSetting}>Add a setting</button>{/if}
-	</div>
+	<KindSettings {k} {own} {put} />
 </div>

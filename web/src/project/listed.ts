@@ -1,4 +1,4 @@
-import type { ID } from '../core/contract.gen'
+import type { Head, HeadChange, ID } from '../core/contract.gen'
 
 /** What differs in a list of objects, as the core tells it. */
 export interface Listed<T> {
@@ -15,4 +15,24 @@ export function brought<T extends { id: ID }>(list: T[], change: Listed<T> | und
 	if (!change.order) return list.filter((o) => !gone.has(o.id)).map((o) => changed.get(o.id) ?? o)
 	const by = new Map(list.map((o) => [o.id, o]))
 	return change.order.map((id) => changed.get(id) ?? by.get(id)!)
+}
+
+/** The head with what differs in it brought in. */
+export function headWith(h: Head, c: HeadChange): Head {
+	return {
+		...h,
+		project: c.project ?? h.project,
+		plan: c.plan ?? h.plan,
+		mapProperties: c.mapProperties ?? h.mapProperties,
+		wires: c.wires ?? h.wires,
+		tilesets: brought(h.tilesets, c.tilesets),
+		maps: brought(h.maps, c.maps),
+		passages: brought(h.passages, c.passages),
+		rules: brought(h.rules, c.rules),
+		flags: brought(h.flags, c.flags),
+		materials: brought(h.materials, c.materials),
+		motifs: brought(h.motifs, c.motifs),
+		zones: brought(h.zones, c.zones),
+		kinds: brought(h.kinds, c.kinds),
+	}
 }

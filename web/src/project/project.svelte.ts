@@ -5,7 +5,8 @@ import { ask, greet, read, Refused, send } from '../live/http'
 import { hold, Kept, type KeptEdit } from '../live/kept'
 import type { Notices } from './notices.svelte'
 import { SvelteMap } from 'svelte/reactivity'
-import { brought } from './listed'
+import { headWith } from './listed'
+import { Standing } from './standing'
 
 /** Edits larger than this go by POST instead of over the socket. */
 const largestSocketEdit = 256 << 10
@@ -47,9 +48,7 @@ export class Project {
 	readonly onChunks = new Set<(chunks: ChunkAt[]) => void>()
 
 	private outbox = new Map<string, { mark: Mark; text: string }>()
-	/** The entities of maps that were asked for, by id; a list is made of them when one is wanted. */
-	private entityStores = new Map<ID, Map<ID, Entity>>()
-	private entityLists = new Map<ID, Entity[]>()
+	private standing: Standing
 	private connection?: Connection
 	private seq = 0
 	private last: Mark = { client: '', number: 0 }
@@ -62,7 +61,9 @@ export class Project {
 		readonly client: ID,
 		private kept: Kept,
 		private notices: Notices,
-	) {}
+	) {
+		this.standing = new Standing(core)
+	}
 
 	static async open(id: ID, notices: Notices): Promise<Project> {
 		const client = newID()
@@ -226,46 +227,15 @@ export class Project {
 		return this.kindTable.by.get(id)
 	}
 
-	/** The word of the built-in kind that a kind behaves as. */
-	acts(id: string): string {
-		return this.kind(id)?.of || id
-	}
-
+	/** The entities of a map in the order in which they are drawn. */
 	entities(map: ID): Entity[] {
 		void this.entityTurn
-		let list = this.entityLists.get(map)
-		if (!list) {
-			// drawn in their order, and by id
-			list = [...this.entityStore(map).values()].sort(
-				(a, b) => (a.order ?? 0) - (b.order ?? 0) || (a.id < b.id ? -1 : 1),
-			)
-			this.entityLists.set(map, list)
-		}
-		return list
-	}
-
-	private entityStore(map: ID): Map<ID, Entity> {
-		let store = this.entityStores.get(map)
-		if (!store) {
-			this.entityStores.set(map, (store = new Map()))
-			this.readEntities(map, store)
-		}
-		return store
-	}
-
-	private readEntities(map: ID, store: Map<ID, Entity>) {
-		try {
-			const { set, gone } = this.core.call('entityChange', { map })
-			for (const id of gone) store.delete(id)
-			for (const e of set) store.set(e.id, e)
-		} catch {
-			this.entityStores.delete(map) // the map is gone
-		}
+		return this.standing.on(map)
 	}
 
 	entity(map: ID, id: ID): Entity | undefined {
 		void this.entityTurn
-		return this.entityStore(map).get(id)
+		return this.standing.one(map, id)
 	}
 
 	// changing
@@ -413,11 +383,7 @@ export class Project {
 
 	private take(outcome: Outcome) {
 		const { head, entities, chunks } = outcome.change
-		for (const map of entities ?? []) {
-			this.entityLists.delete(map)
-			const store = this.entityStores.get(map)
-			if (store) this.readEntities(map, store)
-		}
+		for (const map of entities ?? []) this.standing.changed(map)
 		if (head || entities?.length) this.refreshHead()
 		if (entities?.length) this.entityTurn++
 		if (chunks?.length) for (const told of this.onChunks) told(chunks)
@@ -434,24 +400,7 @@ export class Project {
 			return
 		}
 		const c = this.core.call('headChange')
-		if (!Object.keys(c).length) return
-		const h = this.head
-		this.head = {
-			...h,
-			project: c.project ?? h.project,
-			plan: c.plan ?? h.plan,
-			mapProperties: c.mapProperties ?? h.mapProperties,
-			wires: c.wires ?? h.wires,
-			tilesets: brought(h.tilesets, c.tilesets),
-			maps: brought(h.maps, c.maps),
-			passages: brought(h.passages, c.passages),
-			rules: brought(h.rules, c.rules),
-			flags: brought(h.flags, c.flags),
-			materials: brought(h.materials, c.materials),
-			motifs: brought(h.motifs, c.motifs),
-			zones: brought(h.zones, c.zones),
-			kinds: brought(h.kinds, c.kinds),
-		}
+		if (Object.keys(c).length) this.head = headWith(this.head, c)
 	}
 
 	pointAt(map: ID, x: number, y: number) {

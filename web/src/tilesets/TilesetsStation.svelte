@@ -1,7 +1,6 @@
 <script lang="ts">
 	import ImagePlus from '@lucide/svelte/icons/image-plus'
-	import Trash2 from '@lucide/svelte/icons/trash-2'
-	import type { Cut, Tileset } from '../core/types'
+	import type { Tileset } from '../core/types'
 	import Hint from '../controls/Hint.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { send } from '../live/http'
@@ -11,14 +10,10 @@
 	import type { MaterialTile, TileInfo } from '../core/types'
 	import CutCanvas, { type Stroke } from './CutCanvas.svelte'
 	import { drawMarks, drawWord, hasMark, type SheetMark, valueOf, wordOf } from './sheetMarks'
-	import ReshapePanel from './ReshapePanel.svelte'
-	import SheetBrush from './SheetBrush.svelte'
-	import TilePanel from './TilePanel.svelte'
-	import PropertyList from './PropertyList.svelte'
-	import { counted } from '../project/project.svelte'
+	import CutPanel from './CutPanel.svelte'
+	import TilesetPanel from './TilesetPanel.svelte'
 	import MaterialPanel from './MaterialPanel.svelte'
 	import MaterialSheet from './MaterialSheet.svelte'
-	import HeroSize from './HeroSize.svelte'
 	import { accepted, type Intake } from './intake.svelte'
 	import StarterOffer from './StarterOffer.svelte'
 
@@ -31,12 +26,6 @@
 	let recognising = $state(false)
 	let choose: HTMLInputElement
 	const told = $derived(intake.told)
-	const fields: { key: keyof Cut; label: string }[] = [
-		{ key: 'cellWidth', label: 'Cell width' },
-		{ key: 'cellHeight', label: 'Cell height' },
-		{ key: 'margin', label: 'Margin' },
-		{ key: 'spacing', label: 'Spacing' },
-	]
 
 	const solid = $derived(new Set(shown?.solid ?? []))
 
@@ -87,19 +76,6 @@
 		w.project.try('markTiles', { id: shown!.id, tiles: [chosen], mark: { frames } })
 	}
 
-	/** Looks for tiles that are mirror images of each other. */
-	async function findPartners(t: Tileset) {
-		try {
-			const body = JSON.stringify({ picture: t.picture, cut: t.cut })
-			const pairs = await send<[number, number][]>(`/api/projects/${w.project.id}/partners`, body)
-			if (!pairs.length) return w.notices.say('No tile is the mirror image of another.')
-			if (w.project.try('setPartners', { id: t.id, pairs }))
-				w.notices.say(`${counted(pairs.length, 'tile')} have a mirrored partner.`, 'done')
-		} catch (e) {
-			w.notices.wrong(e)
-		}
-	}
-
 	/** Has the tiles of the material found, from the one that it covers. */
 	async function recognise(tile: number) {
 		if (!material || !shown) return
@@ -123,22 +99,6 @@
 		} catch (e) {
 			w.notices.wrong(e)
 		}
-	}
-
-	const same = (a: Cut, b: Cut) => fields.every((f) => a[f.key] === b[f.key])
-
-	function words(c: Cut): string {
-		let out = `${c.cellWidth} × ${c.cellHeight}`
-		if (c.margin) out += `, margin ${c.margin}`
-		if (c.spacing) out += `, spacing ${c.spacing}`
-		return out
-	}
-
-	function unused(right: number, bottom: number): string {
-		const parts = []
-		if (right) parts.push(`${right} px at the right`)
-		if (bottom) parts.push(`${bottom} px at the bottom`)
-		return `This cut leaves ${parts.join(' and ')} of the picture unused.`
 	}
 </script>
 
@@ -298,106 +258,7 @@
 	</div>
 	<aside class="min-h-0 overflow-y-auto border-l border-line p-3" aria-label="Cut">
 		{#if intake.taken}
-			{@const t = intake.taken}
-			<form
-				class="flex flex-col gap-3"
-				novalidate
-				onsubmit={(e) => {
-					e.preventDefault()
-					intake.accept()
-				}}
-			>
-				{#if intake.target}
-					<p><b>{intake.target.name}</b> is painted with. Cut it anew: what becomes of its tiles is shown first.</p>
-				{:else}
-					<label class="flex flex-col gap-1">
-						<span class="heading">Name</span>
-						<input class="field" maxlength="80" bind:value={intake.name} />
-					</label>
-				{/if}
-				{#if t.guesses?.length}
-					<div class="flex flex-col gap-1" role="group" aria-label="Guessed cuts">
-						<span class="heading">Guessed from the picture</span>
-						{#each t.guesses as g (words(g.cut))}
-							<button
-								type="button"
-								class="flex min-h-7 items-center gap-2 border px-2 text-left hover:border-glaze {same(g.cut, intake.cut)
-									? 'border-glaze bg-chalk font-semibold'
-									: 'border-line'}"
-								aria-pressed={same(g.cut, intake.cut)}
-								onclick={() => intake.change(g.cut)}
-							>
-								<span class="grow font-mono">{words(g.cut)}</span>
-								<span class="text-[12px] font-normal text-dim">{g.why}</span>
-							</button>
-						{/each}
-					</div>
-				{/if}
-				<div class="grid grid-cols-2 gap-2">
-					{#each fields as f (f.key)}
-						<label class="flex flex-col gap-0.5">
-							<span class="text-[12px] text-dim">{f.label}</span>
-							<input
-								class="field font-mono"
-								type="number"
-								min="0"
-								value={intake.cut[f.key]}
-								oninput={(e) => intake.change({ [f.key]: Math.trunc(e.currentTarget.valueAsNumber) || 0 })}
-							/>
-						</label>
-					{/each}
-				</div>
-				<div aria-live="polite" data-testid="cut-told">
-					{#if typeof told === 'string'}
-						<p class="border-l-2 border-brick pl-2 text-brick">{told}</p>
-					{:else}
-						<p>{told.columns} × {told.rows} = <b>{told.columns * told.rows} tiles</b></p>
-						{#if told.right || told.bottom}
-							<p class="mt-1 border-l-2 border-brick pl-2 text-brick">{unused(told.right, told.bottom)}</p>
-						{/if}
-					{/if}
-				</div>
-				{#if typeof told !== 'string'}<HeroSize picture={t.picture} cut={intake.cut} />{/if}
-				{#if !intake.target || intake.target.picture !== t.picture}<ReshapePanel {intake} />{/if}
-				{#if intake.waiting.length}
-					<button type="button" class="button" disabled={intake.busy} onclick={() => void intake.gather()}
-						>Gather all {intake.waiting.length + 1} pictures into one tileset</button
-					>
-				{/if}
-				{#if intake.target && intake.plan}
-					<div class="flex flex-col gap-1 border-l-2 border-glaze pl-2" data-testid="recut">
-						{#if intake.plan.lost.tiles?.length}
-							<p>
-								{counted(intake.plan.lost.tiles.length, 'tile')} of {intake.target.name} have no match.
-								{#if intake.plan.lost.cells}
-									<b class="text-brick">{counted(intake.plan.lost.cells, 'painted cell')} would be emptied:</b>
-								{:else}None of them is painted with.{/if}
-							</p>
-							<div class="flex flex-wrap gap-1">
-								{#each (intake.plan.lost.used ?? []).slice(0, 40) as tile (tile)}
-									<GripPicture
-										grip={{
-											what: 'tiles',
-											cells: [cellOf(intake.target.number, tile)],
-											width: 1,
-											shape: 'freehand',
-										}}
-										size={24}
-									/>
-								{/each}
-							</div>
-						{:else}
-							<p>Every tile has a match: all painting comes along.</p>
-						{/if}
-					</div>
-				{/if}
-				<div class="flex gap-2">
-					<button class="button grow button-main" disabled={typeof told === 'string' || intake.busy}
-						>{intake.target ? (intake.plan ? 'Cut it anew' : 'Show what changes') : 'Use this cut'}</button
-					>
-					<button type="button" class="button" onclick={() => intake.leave()}>Leave it</button>
-				</div>
-			</form>
+			<CutPanel {intake} taken={intake.taken} />
 		{:else if shown && material}
 			{#if sets.length > 1}
 				<label class="mb-3 flex items-center gap-2"
@@ -409,59 +270,17 @@
 			{/if}
 			<MaterialPanel {material} set={shown} {chosen} bind:recognising />
 		{:else if shown}
-			<div class="flex flex-col gap-3">
-				<label class="flex flex-col gap-1">
-					<span class="heading">Name</span>
-					{#key shown.id + shown.name}
-						<input
-							class="field"
-							maxlength="80"
-							value={shown.name}
-							onblur={(e) => {
-								if (e.currentTarget.value === shown.name) return
-								w.project.try('set', {
-									ref: { type: 'tileset', id: shown.id },
-									field: 'name',
-									value: e.currentTarget.value,
-									text: 'Renamed a tileset',
-								})
-							}}
-							onkeydown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
-						/>
-					{/key}
-				</label>
-				<p>
-					{shown.width} × {shown.height} pixels, cut into {shown.columns} × {shown.rows} tiles of {words(shown.cut)}.
-				</p>
-				<p><b>{shown.solid?.length ?? 0} tiles are solid.</b></p>
-				<SheetBrush bind:mark properties={shown.properties ?? []} />
-				<PropertyList
-					properties={shown.properties ?? []}
-					title="Own properties of tiles"
-					change={(properties) => w.project.try('setProperties', { id: shown.id, properties })}
-				/>
-				<TilePanel set={shown} tile={chosen} bind:framing />
-				<HeroSize picture={shown.picture} cut={shown.cut} />
-				<div class="grid grid-cols-2 gap-1">
-					<button class="button" onclick={() => intake.recut(shown)}>Recut…</button>
-					<button
-						class="button"
-						onclick={() => {
-							replaces = shown
-							another.click()
-						}}>New picture…</button
-					>
-					<button class="col-span-2 button" onclick={() => void findPartners(shown)}>Find mirrored partners</button>
-				</div>
-				<Hint
-					label="Delete this tileset"
-					class="button self-start hover:text-brick"
-					onclick={() =>
-						w.project.try('remove', { ref: { type: 'tileset', id: shown.id }, text: `Deleted tileset ${shown.name}` })}
-				>
-					<Trash2 size={14} /> Delete this tileset
-				</Hint>
-			</div>
+			<TilesetPanel
+				{shown}
+				{intake}
+				{chosen}
+				bind:mark
+				bind:framing
+				another={() => {
+					replaces = shown
+					another.click()
+				}}
+			/>
 		{:else}
 			<p class="text-dim">Solid tiles, cell size and margins are set up here.</p>
 		{/if}

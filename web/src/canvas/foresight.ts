@@ -1,0 +1,75 @@
+import { Paint } from './paint'
+import { Pan } from './pan'
+import type { Ghost, Point, Rect, Standing } from '../core/types'
+import { Press } from './press.svelte'
+/** Tells what a press would do, before it is done. */
+export class Foresight {
+	private ghostOf: { key: string; hold: string; turn: number; ghost: Ghost } | null = null
+	private standingOf: { key: string; standing: Standing } | null = null
+
+	constructor(private press: Press) {}
+
+	/** What the press would do, asked from the core only when something differs. */
+	ghost(): Ghost | null {
+		const { w, m, does } = this.press
+		if (!m || !w.hand.holding || does instanceof Pan || w.picking) return null
+		const cell = w.cell
+		const painting = does instanceof Paint ? does : null
+		if (!painting && (!cell || !inside(m.bounds, cell))) return null
+		const way = painting?.way ?? [cell!]
+		const gesture = {
+			way,
+			remove: painting?.how.remove ?? false,
+			even: painting?.how.even ?? false,
+			seed: w.hand.seed,
+		}
+		const mirror = w.hand.mirrorOf(m)
+		const last = way[way.length - 1]
+		const hold = `${m.id} ${w.active} ${gesture.remove} ${JSON.stringify([w.hand.grip, mirror, w.hand.seed, w.area?.count, w.area?.bounds])}`
+		const key = `${hold} ${way.length} ${last.x},${last.y} ${gesture.even}`
+		// a fill from anywhere in the same area is the same fill
+		const before = this.ghostOf
+		if (before?.hold === hold && before.turn === w.project.turn && this.sameFill(before.ghost, last))
+			return before.ghost
+		if (this.ghostOf?.key !== key || this.ghostOf.turn !== w.project.turn) {
+			const ghost = w.project.ask('preview', {
+				map: m.id,
+				active: w.active,
+				grip: w.hand.grip,
+				gesture,
+				mirror,
+			})
+			this.ghostOf = { key, hold, turn: w.project.turn, ghost }
+		}
+		return this.ghostOf.ghost
+	}
+
+	/** Whether a fill from another cell is sure to do the same. */
+	private sameFill(g: Ghost, at: Point): boolean {
+		const { grip } = this.press.w.hand
+		const plain =
+			['eraser', 'zone', 'material'].includes(grip.what) || (grip.what === 'tiles' && grip.cells?.length === 1)
+		if (grip.shape !== 'fill' || !plain || g.refusal || this.press.w.hand.mirrorOf(this.press.m!).mode) return false
+		return (g.spans ?? []).some((s) => s.y === at.y && at.x >= s.x0 && at.x < s.x1)
+	}
+
+	/** With a hero in the hand: whether it could stand on the cell, and how far it jumps from there. */
+	standing(): Standing | null {
+		const { w, m } = this.press
+		const { grip } = w.hand
+		if (!m || !w.cell || grip.what !== 'entity' || !w.project.kind(grip.kind ?? '')?.heroic) return null
+		if (!inside(m.bounds, w.cell)) return null
+		const key = `${m.id} ${w.cell.x},${w.cell.y} ${w.project.turn}`
+		if (this.standingOf?.key !== key) {
+			this.standingOf = { key, standing: w.project.ask('stand', { map: m.id, active: '', at: w.cell }) }
+		}
+		return this.standingOf.standing
+	}
+
+	/** What the last ghost covered, in cells. */
+	get covered(): Rect | null {
+		return this.ghostOf?.ghost.bounds ?? null
+	}
+}
+
+export const inside = (b: Rect, p: Point) => p.x >= b.x && p.y >= b.y && p.x < b.x + b.w && p.y < b.y + b.h

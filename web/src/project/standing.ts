@@ -1,0 +1,50 @@
+import type { Core } from '../core/module'
+import type { Entity, ID } from '../core/types'
+
+/** The entities of the maps that were asked for, kept by id; what differs is read from the core. */
+export class Standing {
+	private stores = new Map<ID, Map<ID, Entity>>()
+	private lists = new Map<ID, Entity[]>()
+
+	constructor(private core: Core) {}
+
+	/** Those of a map, in the order in which they are drawn, and by id. */
+	on(map: ID): Entity[] {
+		let list = this.lists.get(map)
+		if (!list) {
+			list = [...this.store(map).values()].sort((a, b) => (a.order ?? 0) - (b.order ?? 0) || (a.id < b.id ? -1 : 1))
+			this.lists.set(map, list)
+		}
+		return list
+	}
+
+	one(map: ID, id: ID): Entity | undefined {
+		return this.store(map).get(id)
+	}
+
+	/** Those of a map are not what they were. */
+	changed(map: ID) {
+		this.lists.delete(map)
+		const store = this.stores.get(map)
+		if (store) this.read(map, store)
+	}
+
+	private store(map: ID): Map<ID, Entity> {
+		let store = this.stores.get(map)
+		if (!store) {
+			this.stores.set(map, (store = new Map()))
+			this.read(map, store)
+		}
+		return store
+	}
+
+	private read(map: ID, store: Map<ID, Entity>) {
+		try {
+			const { set, gone } = this.core.call('entityChange', { map })
+			for (const id of gone) store.delete(id)
+			for (const e of set) store.set(e.id, e)
+		} catch {
+			this.stores.delete(map) // the map is gone
+		}
+	}
+}

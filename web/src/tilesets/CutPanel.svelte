@@ -1,0 +1,129 @@
+<script lang="ts">
+	import type { Cut, Taken } from '../core/types'
+	import { cellOf } from '../draw/pictures'
+	import GripPicture from '../hand/GripPicture.svelte'
+	import { counted } from '../project/project.svelte'
+	import { words } from './cutWords'
+	import HeroSize from './HeroSize.svelte'
+	import type { Intake } from './intake.svelte'
+	import ReshapePanel from './ReshapePanel.svelte'
+
+	// How a picture that is brought in, or cut anew, is cut into tiles.
+	let { intake, taken: t }: { intake: Intake; taken: Taken } = $props()
+	const told = $derived(intake.told)
+	const fields: { key: keyof Cut; label: string }[] = [
+		{ key: 'cellWidth', label: 'Cell width' },
+		{ key: 'cellHeight', label: 'Cell height' },
+		{ key: 'margin', label: 'Margin' },
+		{ key: 'spacing', label: 'Spacing' },
+	]
+
+	const same = (a: Cut, b: Cut) => fields.every((f) => a[f.key] === b[f.key])
+
+	function unused(right: number, bottom: number): string {
+		const parts = []
+		if (right) parts.push(`${right} px at the right`)
+		if (bottom) parts.push(`${bottom} px at the bottom`)
+		return `This cut leaves ${parts.join(' and ')} of the picture unused.`
+	}
+</script>
+
+<form
+	class="flex flex-col gap-3"
+	novalidate
+	onsubmit={(e) => {
+		e.preventDefault()
+		intake.accept()
+	}}
+>
+	{#if intake.target}
+		<p><b>{intake.target.name}</b> is painted with. Cut it anew: what becomes of its tiles is shown first.</p>
+	{:else}
+		<label class="flex flex-col gap-1">
+			<span class="heading">Name</span>
+			<input class="field" maxlength="80" bind:value={intake.name} />
+		</label>
+	{/if}
+	{#if t.guesses?.length}
+		<div class="flex flex-col gap-1" role="group" aria-label="Guessed cuts">
+			<span class="heading">Guessed from the picture</span>
+			{#each t.guesses as g (words(g.cut))}
+				<button
+					type="button"
+					class="flex min-h-7 items-center gap-2 border px-2 text-left hover:border-glaze {same(g.cut, intake.cut)
+						? 'border-glaze bg-chalk font-semibold'
+						: 'border-line'}"
+					aria-pressed={same(g.cut, intake.cut)}
+					onclick={() => intake.change(g.cut)}
+				>
+					<span class="grow font-mono">{words(g.cut)}</span>
+					<span class="text-[12px] font-normal text-dim">{g.why}</span>
+				</button>
+			{/each}
+		</div>
+	{/if}
+	<div class="grid grid-cols-2 gap-2">
+		{#each fields as f (f.key)}
+			<label class="flex flex-col gap-0.5">
+				<span class="text-[12px] text-dim">{f.label}</span>
+				<input
+					class="field font-mono"
+					type="number"
+					min="0"
+					value={intake.cut[f.key]}
+					oninput={(e) => intake.change({ [f.key]: Math.trunc(e.currentTarget.valueAsNumber) || 0 })}
+				/>
+			</label>
+		{/each}
+	</div>
+	<div aria-live="polite" data-testid="cut-told">
+		{#if typeof told === 'string'}
+			<p class="border-l-2 border-brick pl-2 text-brick">{told}</p>
+		{:else}
+			<p>{told.columns} × {told.rows} = <b>{told.columns * told.rows} tiles</b></p>
+			{#if told.right || told.bottom}
+				<p class="mt-1 border-l-2 border-brick pl-2 text-brick">{unused(told.right, told.bottom)}</p>
+			{/if}
+		{/if}
+	</div>
+	{#if typeof told !== 'string'}<HeroSize picture={t.picture} cut={intake.cut} />{/if}
+	{#if !intake.target || intake.target.picture !== t.picture}<ReshapePanel {intake} />{/if}
+	{#if intake.waiting.length}
+		<button type="button" class="button" disabled={intake.busy} onclick={() => void intake.gather()}
+			>Gather all {intake.waiting.length + 1} pictures into one tileset</button
+		>
+	{/if}
+	{#if intake.target && intake.plan}
+		<div class="flex flex-col gap-1 border-l-2 border-glaze pl-2" data-testid="recut">
+			{#if intake.plan.lost.tiles?.length}
+				<p>
+					{counted(intake.plan.lost.tiles.length, 'tile')} of {intake.target.name} have no match.
+					{#if intake.plan.lost.cells}
+						<b class="text-brick">{counted(intake.plan.lost.cells, 'painted cell')} would be emptied:</b>
+					{:else}None of them is painted with.{/if}
+				</p>
+				<div class="flex flex-wrap gap-1">
+					{#each (intake.plan.lost.used ?? []).slice(0, 40) as tile (tile)}
+						<GripPicture
+							grip={{
+								what: 'tiles',
+								cells: [cellOf(intake.target.number, tile)],
+								width: 1,
+								shape: 'freehand',
+							}}
+							size={24}
+						/>
+					{/each}
+				</div>
+			{:else}
+				<p>Every tile has a match: all painting comes along.</p>
+			{/if}
+		</div>
+	{/if}
+	<div class="flex gap-2">
+		<button class="button grow button-main" disabled={typeof told === 'string' || intake.busy}
+			>{intake.target ? (intake.plan ? 'Cut it anew' : 'Show what changes') : 'Use this cut'}</button
+		>
+		<button type="button" class="button" onclick={() => intake.leave()}>Leave it</button>
+	</div>
+</form>
