@@ -25,7 +25,7 @@
 		void [w.project.waiting, w.project.turn]
 		if (w.project.waiting) return
 		const timer = setTimeout(() => {
-			fetchBefore(w.project.confirmed + 1)
+			fetchBefore(w.project.seq + 1)
 				.then((fresh) => {
 					const last = fresh[fresh.length - 1]?.seq ?? 0
 					events = [...fresh, ...events.filter((e) => e.seq < last)]

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import TriangleAlert from '@lucide/svelte/icons/triangle-alert'
-	import { counted } from '../project/project.svelte'
+	import { counted } from '../project/counted'
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// What stands between this page and the project as the server has it, and what can be done.

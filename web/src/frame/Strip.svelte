@@ -10,7 +10,7 @@
 	import Sun from '@lucide/svelte/icons/sun'
 	import Undo2 from '@lucide/svelte/icons/undo-2'
 	import Upload from '@lucide/svelte/icons/upload'
-	import { counted } from '../project/project.svelte'
+	import { counted } from '../project/counted'
 	import { workspace } from '../workspace/workspace.svelte'
 	import Hint from '../controls/Hint.svelte'
 

@@ -1,3 +1,5 @@
+import { keyOf, newID } from './marks'
+import { counted } from './counted'
 import { Core, CoreError, type Answered, type Args, type Change, type Method } from '../core/module'
 import type { ChunkAt, Entity, Head, ID, Kind, MapInfo, Outcome, Tileset } from '../core/types'
 import { Connection, type Mark, type Person, type Pointer, type Row } from '../live/connection'
@@ -6,19 +8,15 @@ import { hold, Kept, type KeptEdit } from '../live/kept'
 import type { Notices } from './notices.svelte'
 import { SvelteMap } from 'svelte/reactivity'
 import { headWith } from './listed'
+import { type SavedState, savedState } from './saved'
+import { sentWith } from './sent'
 import { Standing } from './standing'
 
 /** Edits larger than this go by POST instead of over the socket. */
 const largestSocketEdit = 256 << 10
 
-/** Kept: the edits are in this browser and the server is away, or has no room. */
-export type SavedState = 'saved' | 'saving' | 'kept' | 'away' | 'full' | 'parted' | 'broken'
-
 /** How long to wait before a server without room is tried again. */
 const tryAgain = 5000
-
-const newID = () =>
-	Array.from(crypto.getRandomValues(new Uint8Array(12)), (b) => 'abcdefghijklmnopqrstuvwxyz234567'[b & 31]).join('')
 
 /** One open project: the core with its document, and the way of edits to the server. */
 export class Project {
@@ -50,7 +48,8 @@ export class Project {
 	private outbox = new Map<string, { mark: Mark; text: string }>()
 	private standing: Standing
 	private connection?: Connection
-	private seq = 0
+	/** The number of the last edit that is confirmed here. */
+	seq = 0
 	private last: Mark = { client: '', number: 0 }
 	private born = ''
 	private turning: Promise<void> = Promise.resolve()
@@ -80,13 +79,9 @@ export class Project {
 			stored,
 			hold(client),
 		])
-		const seq = Number(answer.headers.get('X-Azzel-Seq'))
 		const p = new Project(id, core, client, kept, notices)
-		p.seq = seq
-		p.born = answer.headers.get('X-Azzel-Born') ?? ''
-		p.last = JSON.parse(answer.headers.get('X-Azzel-Last') ?? '{}') as Mark
-		if (answer.headers.get('X-Azzel-Broken'))
-			p.lost = decodeURIComponent((answer.headers.get('X-Azzel-Lost') ?? '').replaceAll('+', ' ')).split('\n')
+		const { seq, born, last, lost } = sentWith(answer)
+		;[p.seq, p.born, p.last, p.lost] = [seq, born, last, lost]
 		core.open(state, seq, session.person, client)
 		const past = core.call('history', await read<Args<'history'>>(`/api/projects/${id}/history/${seq}`))
 		p.canUndo = past.canUndo
@@ -145,16 +140,16 @@ export class Project {
 		// a few at a time, so that no request grows without bound
 		for (let i = 0; i < marks.length; i += 5000) {
 			const part = JSON.stringify(marks.slice(i, i + 5000))
-			for (const m of await send<Mark[]>(`/api/projects/${this.id}/edits/stored`, part)) stored.add(key(m))
+			for (const m of await send<Mark[]>(`/api/projects/${this.id}/edits/stored`, part)) stored.add(keyOf(m))
 		}
 		for (const e of left) {
-			if (stored.has(key(e))) {
+			if (stored.has(keyOf(e))) {
 				await this.kept.forget(this.id, e.client, e.number)
 				continue
 			}
 			try {
 				this.take(this.core.call('adopt', { edits: [JSON.parse(e.edit)] }))
-				this.outbox.set(key(e), { mark: { client: e.client, number: e.number }, text: e.edit })
+				this.outbox.set(keyOf(e), { mark: { client: e.client, number: e.number }, text: e.edit })
 			} catch (error) {
 				this.notices.wrong(error)
 				await this.kept.forget(this.id, e.client, e.number)
@@ -184,7 +179,7 @@ export class Project {
 		await this.adoptAll(left)
 		this.refreshHead()
 		for (const e of left) {
-			const held = this.outbox.get(key(e))
+			const held = this.outbox.get(keyOf(e))
 			if (held) await this.kept.keep({ ...e, born: this.born })
 		}
 		this.waiting = this.outbox.size
@@ -197,11 +192,7 @@ export class Project {
 	}
 
 	get saved(): SavedState {
-		if (this.lost) return 'broken'
-		if (this.parted) return 'parted'
-		if (this.trouble && this.waiting) return 'full'
-		if (this.connected) return this.waiting ? 'saving' : 'saved'
-		return this.waiting ? 'kept' : 'away'
+		return savedState(this)
 	}
 
 	// reading
@@ -316,7 +307,7 @@ export class Project {
 	private post(edit: { client: ID; number: number }) {
 		const text = JSON.stringify(edit)
 		const mark = { client: edit.client, number: edit.number }
-		this.outbox.set(key(mark), { mark, text })
+		this.outbox.set(keyOf(mark), { mark, text })
 		this.waiting = this.outbox.size
 		this.kept.keep({ project: this.id, ...mark, edit: text, born: this.born }).catch(() => {
 			this.notices.say('This browser has no room to keep edits: stay until the strip says Saved.', 'wrong')
@@ -363,22 +354,17 @@ export class Project {
 	}
 
 	private refused(mark: Mark, why: string) {
-		if (!this.outbox.has(key(mark))) return why ? this.notices.say(why, 'wrong') : undefined
+		if (!this.outbox.has(keyOf(mark))) return why ? this.notices.say(why, 'wrong') : undefined
 		this.settled(mark)
 		this.take(this.core.call('refuse', mark))
 		if (why) this.notices.say(`An edit was not taken and is turned back: ${why}`, 'wrong')
 	}
 
 	private settled(mark: Mark) {
-		if (!this.outbox.delete(key(mark))) return
+		if (!this.outbox.delete(keyOf(mark))) return
 		this.trouble = ''
 		this.waiting = this.outbox.size
 		void this.kept.forget(this.id, mark.client, mark.number)
-	}
-
-	/** The number of the last edit that is confirmed here. */
-	get confirmed(): number {
-		return this.seq
 	}
 
 	private take(outcome: Outcome) {
@@ -410,10 +396,4 @@ export class Project {
 	close() {
 		this.connection?.end()
 	}
-}
-
-const key = (m: Mark) => `${m.client}:${m.number}`
-
-export function counted(n: number, what: string): string {
-	return n === 1 ? `1 ${what}` : `${n.toLocaleString('en')} ${what}s`
 }

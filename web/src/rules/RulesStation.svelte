@@ -2,7 +2,7 @@
 	import Plus from '@lucide/svelte/icons/plus'
 	import Trash2 from '@lucide/svelte/icons/trash-2'
 	import Hint from '../controls/Hint.svelte'
-	import { counted } from '../project/project.svelte'
+	import { counted } from '../project/counted'
 	import { workspace } from '../workspace/workspace.svelte'
 	import RuleCard from './RuleCard.svelte'
 

@@ -2,7 +2,7 @@
 	import type { Cut, Taken } from '../core/types'
 	import { cellOf } from '../draw/pictures'
 	import GripPicture from '../hand/GripPicture.svelte'
-	import { counted } from '../project/project.svelte'
+	import { counted } from '../project/counted'
 	import { words } from './cutWords'
 	import HeroSize from './HeroSize.svelte'
 	import type { Intake } from './intake.svelte'

@@ -4,7 +4,7 @@
 	import { cellOf } from '../draw/pictures'
 	import type { Material, Tileset } from '../core/types'
 	import Hint from '../controls/Hint.svelte'
-	import { counted } from '../project/project.svelte'
+	import { counted } from '../project/counted'
 	import { workspace } from '../workspace/workspace.svelte'
 	import FormPicture from './FormPicture.svelte'
 

@@ -3,7 +3,7 @@
 	import Hint from '../controls/Hint.svelte'
 	import type { Tileset } from '../core/types'
 	import { send } from '../live/http'
-	import { counted } from '../project/project.svelte'
+	import { counted } from '../project/counted'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { words } from './cutWords'
 	import HeroSize from './HeroSize.svelte'

@@ -1,6 +1,6 @@
 import type { Entity, ID, MapInfo, Outcome } from '../core/types'
 import { send } from '../live/http'
-import { counted } from '../project/project.svelte'
+import { counted } from '../project/counted'
 import type { Workspace } from './workspace.svelte'
 
 /** What is copied and pasted, as text, so that it crosses to another tab. */

@@ -1,5 +1,5 @@
 import type { Loss } from '../core/types'
-import { counted } from '../project/project.svelte'
+import { counted } from '../project/counted'
 
 /** What other bounds would take away, in words; '' when nothing. */
 export function lossWords(l: Loss): string {
