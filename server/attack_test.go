@@ -9,14 +9,12 @@ import (
 	"bytes"
 	"compress/gzip"
 	"encoding/json"
-	"errors"
 	"fmt"
 	"net/http"
 	"os"
 	"strconv"
 	"strings"
 	"testing"
-	"time"
 
 	"github.com/jackc/pgx/v5"
 )
@@ -366,36 +364,4 @@ func heavyEdit(patches, chunks int) []byte {
 	one := edit.JSON(edit.Primitive{Op: edit.OpCells, Ref: edit.Ref{Type: edit.TypeLayer, Map: sample.Quay, ID: sample.Ground}, Cells: heavyPatch(chunks)})
 	return []byte(`{"v":` + strconv.Itoa(edit.Version) + `,"client":"clientclient","number":1,"label":{"kind":"do","text":""},"do":[` +
 		strings.Repeat(string(one)+",", patches-1) + string(one) + `]}`)
-}
-
-// Whatever is queued, a server that is told to stop stops, and what it did not
-// store it refused.
-func TestStopsAtOnce(t *testing.T) {
-	d := newDesk(t)
-	l := store.NewLog(d.store)
-	owner, _, err := d.store.NewPerson(ctx, "Owner")
-	d.must(err)
-	var answers []<-chan store.Answer
-	for n := range int64(20_000) {
-		e, err := edit.Decode(name("clientclient", n+1, fmt.Sprint("N", n)))
-		d.must(err)
-		answers = append(answers, l.Append(project, owner.ID, e))
-	}
-	start := time.Now()
-	l.Close()
-	took := time.Since(start)
-	stored := 0
-	for _, a := range answers {
-		if got := <-a; got.Err == nil {
-			stored++
-		} else if !errors.Is(got.Err, store.ErrClosed) {
-			t.Fatalf("an edit was refused with %v", got.Err)
-		}
-	}
-	if n := d.count("SELECT count(*) FROM edits"); n != stored {
-		t.Errorf("%d edits were acknowledged and %d are stored", stored, n)
-	}
-	if took > 3*time.Second {
-		t.Errorf("stopping took %v", took)
-	}
 }

@@ -3,6 +3,7 @@ package document
 import (
 	"slices"
 	"sort"
+	"strings"
 )
 
 // Document is a whole project.
@@ -69,6 +70,13 @@ func (d *Document) ZoneByNumber(number int) *Zone {
 // RulesInOrder lists the rules in the order in which they run.
 func (d *Document) RulesInOrder() []*Rule {
 	return ordered(d.Rules.All(), func(r *Rule) int { return r.Order })
+}
+
+// FlagsByName lists the flags as people look for them.
+func (d *Document) FlagsByName() []*Flag {
+	all := d.Flags.All()
+	slices.SortStableFunc(all, func(a, b *Flag) int { return strings.Compare(a.Name, b.Name) })
+	return all
 }
 
 // LayersInOrder lists a map's layers from the bottom to the top.

@@ -46,7 +46,29 @@ func Of(v any) Datum {
 	if err := enc.Encode(v); err != nil {
 		panic(fmt.Sprintf("kind: plain values always marshal: %v", err))
 	}
-	return Datum(bytes.TrimSpace(out.Bytes()))
+	text := bytes.TrimSpace(out.Bytes())
+	if bytes.IndexByte(text, '{') >= 0 {
+		// names stand in one order, whatever the type they were declared in
+		if is, err := canonical(text); err == nil {
+			return is
+		}
+	}
+	return Datum(text)
+}
+
+// canonical reads any JSON value, and writes it with its names in order.
+func canonical(data []byte) (Datum, error) {
+	dec := json.NewDecoder(bytes.NewReader(data))
+	dec.UseNumber()
+	var v any
+	if err := dec.Decode(&v); err != nil {
+		return "", fmt.Errorf("read a value: %w", err)
+	}
+	if _, err := dec.Token(); !errors.Is(err, io.EOF) {
+		return "", errors.New("a value has something behind it")
+	}
+	out, err := json.Marshal(v)
+	return Datum(out), err
 }
 
 // MarshalJSON gives the value itself.
@@ -59,19 +81,11 @@ func (d Datum) MarshalJSON() ([]byte, error) {
 
 // UnmarshalJSON takes any value, in its canonical form.
 func (d *Datum) UnmarshalJSON(data []byte) error {
-	dec := json.NewDecoder(bytes.NewReader(data))
-	dec.UseNumber()
-	var v any
-	if err := dec.Decode(&v); err != nil {
-		return fmt.Errorf("read a value: %w", err)
-	}
-	if _, err := dec.Token(); !errors.Is(err, io.EOF) {
-		return errors.New("a value has something behind it")
-	}
-	if *d = Of(v); *d == "null" {
+	is, err := canonical(data)
+	if *d = is; is == "null" {
 		*d = ""
 	}
-	return nil
+	return err
 }
 
 // as reads the datum into a plain value of its type.

@@ -52,7 +52,7 @@ func TestWhatAPersonWrites(t *testing.T) {
 		{kind.Counts, "3, -5", "", ""},
 		{kind.Counts, "3, many", "", ""},
 		{kind.Counts, "1000001", "", ""},
-		{kind.Shares, "walker 3, shore crab, flyer 0", `[{"of":"walker","odds":3},{"of":"shore crab","odds":1},{"of":"flyer","odds":0}]`, "walker 3, shore crab 1, flyer 0"},
+		{kind.Shares, "walker 3, shore crab, flyer 0", `[{"odds":3,"of":"walker"},{"odds":1,"of":"shore crab"},{"odds":0,"of":"flyer"}]`, "walker 3, shore crab 1, flyer 0"},
 		{kind.Entity, "liftliftlift", `"liftliftlift"`, "liftliftlift"},
 	} {
 		s := samples[c.typ]
@@ -87,7 +87,7 @@ func TestStoredValues(t *testing.T) {
 		{kind.Number, "", false}, {kind.Duration, "60000", true}, {kind.Duration, "60001", false}, {kind.Duration, "0.5", false}, {kind.Duration, "-1", false},
 		{kind.YesNo, "false", true}, {kind.YesNo, "0", false}, {kind.Colour, `"#00ff00"`, true}, {kind.Colour, "null", false},
 		{kind.Chosen, `"ahead"`, true}, {kind.Chosen, `["ahead"]`, false}, {kind.Words, `["a"]`, true}, {kind.Words, `[1]`, false}, {kind.Words, `{}`, false},
-		{kind.Counts, `[1,2]`, true}, {kind.Counts, `[1.5]`, false}, {kind.Shares, `[{"of":"a","odds":1}]`, true}, {kind.Shares, `[{"of":"a","odds":1,"x":2}]`, false},
+		{kind.Counts, `[1,2]`, true}, {kind.Counts, `[1.5]`, false}, {kind.Shares, `[{"odds":1,"of":"a"}]`, true}, {kind.Shares, `[{"odds":1,"of":"a","x":2}]`, false},
 	} {
 		s := samples[c.typ]
 		if err := s.Fits(c.d); (err == nil) != c.fits {

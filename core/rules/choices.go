@@ -101,7 +101,7 @@ func (c *chooser) blank(p *document.RulePart, b *Blank) {
 			c.add(m.Name, at)
 		}
 	case BlankFlag:
-		for _, f := range c.doc.Flags.All() {
+		for _, f := range c.doc.FlagsByName() {
 			at.Flag = f.ID
 			c.add(f.Name, at)
 		}
@@ -158,7 +158,7 @@ func First(d *document.Document, b *Blank, here document.ID) kind.Datum {
 	case BlankText:
 		return kind.Of(b.First)
 	case BlankFlag:
-		for _, f := range d.Flags.All() {
+		for _, f := range d.FlagsByName() {
 			return document.Naming(document.Object{Type: document.TypeFlag, ID: f.ID})
 		}
 		return ""

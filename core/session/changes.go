@@ -121,7 +121,7 @@ func (s *Session) headChange(none) (HeadChange, error) {
 	// a rule's sentence names things, which may be called otherwise now
 	c.Rules = t.rules.tell(d.RulesInOrder(), func(o *document.Rule) document.ID { return o.ID }, true,
 		func(r *document.Rule) ToldRule { return ruleTold(d, r) }, sameRule)
-	c.Flags = t.flags.tell(d.Flags.All(), func(o *document.Flag) document.ID { return o.ID }, false, itself, never)
+	c.Flags = t.flags.tell(d.FlagsByName(), func(o *document.Flag) document.ID { return o.ID }, false, itself, never)
 	c.Materials = t.materials.tell(d.MaterialsInOrder(), func(o *document.Material) document.ID { return o.ID }, false, s.materialOf, never)
 	c.Motifs = t.motifs.tell(d.MotifsInOrder(), func(o *document.Motif) document.ID { return o.ID }, false, motifInfo, never)
 	c.Zones = t.zones.tell(d.ZonesInOrder(), func(o *document.Zone) document.ID { return o.ID }, false, itself, never)

@@ -99,7 +99,7 @@ type Head struct {
 
 func (s *Session) head() Head {
 	d := s.doc()
-	h := Head{Project: d.Project, Tilesets: []TilesetInfo{}, Maps: []MapInfo{}, Rules: []ToldRule{}, Passages: d.Passages.All(), Flags: d.Flags.All(),
+	h := Head{Project: d.Project, Tilesets: []TilesetInfo{}, Maps: []MapInfo{}, Rules: []ToldRule{}, Passages: d.Passages.All(), Flags: d.FlagsByName(),
 		Parts: document.Parts, Grounds: document.Grounds, PropertyTypes: document.PropertyTypes, SettingTypes: kind.OwnTypes, MapProperties: mapProperties(d), Materials: []MaterialInfo{}, MaterialWords: document.MaterialWords, Motifs: []MotifInfo{}, Zones: d.ZonesInOrder(), ZoneWords: document.ZoneWords, Hatches: document.Hatches, Plan: d.Project.LayerPlan(),
 		Wires: append([]author.Drawn{}, author.Wires(d)...), Kinds: []author.PlainKind{}, Categories: kind.Categories, Transitions: document.Transitions, SideWords: document.SideWords}
 	for _, t := range d.TilesetsInOrder() {

@@ -1,0 +1,115 @@
+package rules_test
+
+import (
+	"azzel/core/document"
+	"azzel/core/kind"
+	"azzel/core/rules"
+	"azzel/core/sample"
+	"slices"
+	"strings"
+	"testing"
+)
+
+func labels(all []rules.Choice) string {
+	var out []string
+	for _, c := range all {
+		if c.Heading {
+			out = append(out, "["+c.Label+"]")
+		} else {
+			out = append(out, c.Label)
+		}
+	}
+	return strings.Join(out, ", ")
+}
+
+func TestChoices(t *testing.T) {
+	d := sample.World()
+	own := &document.Kind{ID: "gategategate", Of: kind.Door, Name: "Gate"}
+	d.Kinds = d.Kinds.With(own.ID, own)
+	pans := *d.Maps.Get(sample.Pans)
+	gate := &document.Entity{ID: "gateongateon", Layer: sample.Entities, Kind: "gategategate", Name: "Gate"}
+	pans.Entities = pans.Entities.With(gate.ID, gate)
+	d.Maps = d.Maps.With(pans.ID, &pans)
+	r := rules.Of(rules.Use(sample.Quay, sample.Switch), rules.IsSet(sample.Lit), rules.Open(sample.Quay, sample.Door), rules.Say("Hi"))
+	r.ID = "rulerulerule"
+	at := func(word string) document.ID {
+		for _, p := range r.InOrder() {
+			if p.Word == word {
+				return p.ID
+			}
+		}
+		return ""
+	}
+	for _, c := range []struct {
+		part  document.ID
+		blank string
+		want  string
+	}{
+		{"", rules.BlankOnce, "once, each time"},
+		{"", document.SlotWhen, "uses a switch, takes a collectible, arrives on a map"},
+		{"", document.SlotIf, "a flag is set, a flag is not set"},
+		{"", document.SlotThen, "open a door, set a flag, clear a flag, say a line"},
+		{at("use"), "", "uses a switch, takes a collectible, arrives on a map"},
+		{at("use"), "what", "Point at it on the map…, [Quay], Switch"},
+		{at("isSet"), "", "is set, is not set, remove this"},
+		{at("isSet"), "what", "Lit, A new flag, remove this condition"},
+		{at("open"), "", "open a door, set a flag, clear a flag, say a line, remove this"},
+		{at("open"), "what", "Point at it on the map…, [Quay], Door, [Pans], Gate"},
+		{at("say"), "text", ""},
+		{at("say"), "what", ""},
+		{"gonegonegone", "", ""},
+	} {
+		got := rules.Choices(d, &r, c.part, c.blank)
+		if labels(got) != c.want {
+			t.Errorf("%s %s offers %s, wanted %s", c.part, c.blank, labels(got), c.want)
+		}
+		for _, choice := range got {
+			if !choice.Heading && (choice.Wish.Rule != r.ID || c.part != choice.Wish.Part) {
+				t.Errorf("%s is a wish for another rule or part: %+v", choice.Label, choice.Wish)
+			}
+		}
+	}
+	doors := rules.Choices(d, &r, at("open"), "what")
+	if p := doors[0]; p.What != "a door" || !slices.Equal(p.Points, []document.ID{kind.Door, own.ID}) {
+		t.Errorf("pointing takes %+v", p)
+	}
+	if w := doors[4].Wish; w.Map != sample.Pans || w.Entity != gate.ID || w.Blank != "what" {
+		t.Errorf("the gate is %+v", w)
+	}
+	if w := rules.Choices(d, &r, at("isSet"), "what")[1].Wish; !w.NewFlag || w.Flag != "" {
+		t.Errorf("a new flag is %+v", w)
+	}
+	if w := rules.Choices(d, &r, "", rules.BlankOnce); !*w[0].Wish.Once || *w[1].Wish.Once {
+		t.Error("once is not once")
+	}
+}
+
+// What fits first stands on the map that the rule is about, if anything does.
+func TestFirst(t *testing.T) {
+	d := sample.World()
+	door := rules.Find(rules.WordOpen).Blank("what")
+	want := document.Naming(document.Object{Type: document.TypeEntity, Map: sample.Quay, ID: sample.Door})
+	if got := rules.First(d, door, sample.Pans); got != want {
+		t.Errorf("without a door here it is %s", got)
+	}
+	pans := *d.Maps.Get(sample.Pans)
+	e := &document.Entity{ID: "doorondooron", Kind: kind.Door}
+	pans.Entities = pans.Entities.With(e.ID, e)
+	d.Maps = d.Maps.With(pans.ID, &pans)
+	if got, _ := document.Named(rules.First(d, door, sample.Pans)); got.ID != e.ID {
+		t.Errorf("the door of the map itself is passed over for %+v", got)
+	}
+	if got := rules.First(d, rules.Find(rules.WordArrive).Blank("what"), sample.Pans); got != document.Naming(document.Object{Type: document.TypeMap, ID: sample.Pans}) {
+		t.Errorf("the first map is %s", got)
+	}
+	if got := rules.First(d, rules.Find(rules.WordSay).Blank("text"), ""); got.Word() == "" {
+		t.Error("a line is empty at first")
+	}
+	d.Flags = document.Table[document.Flag]{}
+	if got := rules.First(d, rules.Find(rules.WordSet).Blank("what"), ""); got != "" {
+		t.Errorf("without a flag it is %s", got)
+	}
+	if got := rules.First(document.New("Empty"), door, ""); got != "" {
+		t.Errorf("without a door it is %s", got)
+	}
+}
