@@ -1,6 +1,7 @@
 package e2e
 
 import (
+	"azzel/core/author"
 	"azzel/core/document"
 	"azzel/core/sample"
 	"fmt"
@@ -197,5 +198,34 @@ func TestMapIsMadeRenamedAndDeleted(t *testing.T) {
 	k.see("header", "Quay")
 	k.pressIn("[data-testid=notice] button", "Undo")
 	maps("Quay", "Pans", "Brine Cellar")
+	k.same()
+}
+
+// The Undo of a notice turns back what the notice speaks of, and not what came since.
+func TestNoticeTurnsBackItsOwnEdit(t *testing.T) {
+	r := world(t)
+	r.author(author.Wire(r.doc(), document.End{Map: sample.Quay, Entity: sample.Switch}, document.End{Map: sample.Quay, Entity: sample.Door}))
+	k := r.open()
+	k.click(k.at(10, 2))
+	k.see("[data-testid=details]", "Door")
+	k.focusMap()
+	k.keys(input.Delete)
+	k.notice("referred to it")
+	k.holdTile(5)
+	k.keys(input.KeyH)
+	k.click(k.at(3, 6))
+	k.stored(func(d *document.Document) error {
+		if d.Entity(sample.Quay, sample.Door) != nil {
+			return fmt.Errorf("the door is there")
+		}
+		return cellsAre(sample.Ground, 3, 6, 5)(d)
+	})
+	k.pressIn("[data-testid=notice] button", "Undo")
+	k.stored(func(d *document.Document) error {
+		if d.Entity(sample.Quay, sample.Door) == nil {
+			return fmt.Errorf("the door is not back")
+		}
+		return cellsAre(sample.Ground, 3, 6, 5)(d)
+	})
 	k.same()
 }

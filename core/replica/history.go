@@ -84,6 +84,20 @@ func (r *Replica) turnBack(stack *[]Step, kind string) (*edit.Edit, edit.Result,
 	return nil, edit.Result{}, ErrNothing
 }
 
+// UndoOf turns back one edit of this person, whatever came since.
+func (r *Replica) UndoOf(mark edit.Mark) (*edit.Edit, edit.Result, error) {
+	i := slices.IndexFunc(r.undo, func(s Step) bool { return s.Mark == mark })
+	if i < 0 {
+		return nil, edit.Result{}, ErrNothing
+	}
+	one := []Step{r.undo[i]}
+	e, res, err := r.turnBack(&one, edit.Undo)
+	if len(one) == 0 || err != nil && !errors.As(err, new(Fetch)) {
+		r.undo = without(r.undo, mark) // nothing of it is left to turn back
+	}
+	return e, res, err
+}
+
 // CanUndo and CanRedo say what the next undo and redo would turn back; "" is nothing.
 func (r *Replica) CanUndo() string { return lastText(r.undo) }
 

@@ -9,6 +9,7 @@ import (
 	"azzel/core/sample"
 	"encoding/json"
 	"errors"
+	"fmt"
 	"math/rand/v2"
 	"testing"
 )
@@ -221,5 +222,55 @@ func TestRefuseAndGap(t *testing.T) {
 	}
 	if _, _, err := a.Make([]edit.Primitive{edit.Remove(edit.Ref{Type: edit.TypeMap, ID: "gonegonegone"})}, edit.Label{}); err == nil {
 		t.Error("an edit that does nothing was made")
+	}
+}
+
+// One edit is turned back, whatever came since, and what came since stays.
+func TestUndoOfOne(t *testing.T) {
+	r := replica.New("personperson", "clientclient", sample.World(), 0)
+	paint := func(x int, c cells.Cell) edit.Mark {
+		t.Helper()
+		e, _, err := r.Make([]edit.Primitive{sample.Paint(sample.Quay, sample.Things, rect(x, 5, 2, 1), c)}, edit.Label{Text: fmt.Sprint("Painted at ", x)})
+		if err != nil {
+			t.Fatal(err)
+		}
+		return e.Mark
+	}
+	at := func(x int) cells.Cell {
+		return r.Current.Maps.Get(sample.Quay).Layers.Get(sample.Things).Cells.At(x, 5)
+	}
+	a := paint(3, sample.Wall)
+	b := paint(8, sample.Wall)
+	paint(4, sample.Floor) // over a part of the first
+	e, res, err := r.UndoOf(a)
+	if err != nil || e.Label.Kind != edit.Undo || *e.Label.Of != a || res.Restored != 1 || res.Kept != 1 {
+		t.Fatalf("turned back %+v, %v", res, err)
+	}
+	if at(3) != 0 || at(4) != sample.Floor || at(8) != sample.Wall {
+		t.Errorf("then there are %d, %d and %d", at(3), at(4), at(8))
+	}
+	if _, _, err := r.UndoOf(a); !errors.Is(err, replica.ErrNothing) {
+		t.Errorf("a second time: %v", err)
+	}
+	// undo goes on with the others, and redo brings the one back
+	if _, _, err := r.Redo(); err != nil || at(3) != sample.Wall {
+		t.Errorf("done again: %v", err)
+	}
+	if _, _, err := r.UndoOf(b); err != nil || at(8) != 0 {
+		t.Errorf("the other one: %v", err)
+	}
+	if _, _, err := r.UndoOf(edit.Mark{Client: "clientother2", Number: 1}); !errors.Is(err, replica.ErrNothing) {
+		t.Errorf("another's: %v", err)
+	}
+	// after a reload the way back has to be fetched first
+	fresh := replica.New("personperson", "clientother2", r.Current, 5)
+	fresh.SetHistory([]replica.Step{{Mark: b, Seq: 2, Text: "Painted"}, {Mark: a, Seq: 5, Text: "Painted"}}, nil)
+	var fetch replica.Fetch
+	if _, _, err := fresh.UndoOf(b); !errors.As(err, &fetch) || fetch.Seq != 2 {
+		t.Errorf("unfetched: %v", err)
+	}
+	fresh.Supply(2, []edit.Primitive{})
+	if _, _, err := fresh.UndoOf(b); !errors.Is(err, replica.ErrNothing) || fresh.CanUndo() != "Painted" {
+		t.Errorf("what did nothing: %v", err)
 	}
 }

@@ -15,8 +15,11 @@ func init() {
 		"receive": with((*Session).receive),
 		"refuse":  with((*Session).refuse),
 		"undo":    with(func(s *Session, _ none) (Outcome, error) { return s.turnBack(s.replica.Undo) }),
-		"redo":    with(func(s *Session, _ none) (Outcome, error) { return s.turnBack(s.replica.Redo) }),
-		"supply":  with((*Session).supply),
+		"undoOf": with(func(s *Session, mark edit.Mark) (Outcome, error) {
+			return s.turnBack(func() (*edit.Edit, edit.Result, error) { return s.replica.UndoOf(mark) })
+		}),
+		"redo":   with(func(s *Session, _ none) (Outcome, error) { return s.turnBack(s.replica.Redo) }),
+		"supply": with((*Session).supply),
 		"turnBackHere": with(func(s *Session, a mapArgs) (Outcome, error) {
 			r := s.within(a.Map)
 			if r == nil {

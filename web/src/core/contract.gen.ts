@@ -1443,6 +1443,7 @@ export interface Methods {
 	}; answer: Outcome }
 	under: { args: PointArgs; answer: Found[] }
 	undo: { args: None; answer: Outcome }
+	undoOf: { args: Mark; answer: Outcome }
 	uses: { args: EntitiesArgs; answer: Use[] }
 	warning: { args: MapArgs; answer: string }
 	wire: { args: {

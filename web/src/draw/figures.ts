@@ -24,7 +24,7 @@ export class Figures {
 			this.looks = { of: project, by: new Map((project.looks ?? []).map((l) => [l.kind, l])) }
 		}
 		const k = this.project.kind(e.kind)
-		const kind = this.looks.by.get(e.kind)
+		const kind = this.looks.by.get(e.kind) ?? this.looks.by.get(k?.of ?? '')
 		const off = e.look || framesOf(k, e.facing ?? 'down')?.[0] || k?.look || kind?.look || 0
 		return on ? e.lookOn || k?.lookOn || kind?.lookOn || off : off
 	}

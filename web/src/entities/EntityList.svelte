@@ -43,7 +43,7 @@
 
 	function thin() {
 		const made = w.project.try('thinPiles', { map: w.map!.id })
-		if (made) w.notices.say(`${made.text}.`, 'done', { label: 'Undo', run: () => void w.project.undo() })
+		if (made) w.notices.say(`${made.text}.`, 'done', w.project.undoOf(made))
 	}
 </script>
 

@@ -9,6 +9,8 @@
 	let { detail: d, set, reset }: { detail: Detail; set: (value: string) => void; reset?: () => void } = $props()
 	const w = workspace()
 	const spoken = $derived(d.type === 'text' && d.key === 'says')
+	/** What needs all of the width has its name above it. */
+	const wide = $derived(spoken || (d.type === 'choice' && d.choices.some((c) => c.name.length > 14)))
 	const others = $derived(d.type === 'entity' && w.map ? w.project.entities(w.map.id) : [])
 
 	function write(input: HTMLInputElement | HTMLTextAreaElement) {
@@ -24,12 +26,11 @@
 	}
 </script>
 
-<!-- what is said needs all of the width, its name stands above it -->
-<div class="flex min-h-7 items-center gap-1.5 {spoken ? 'flex-wrap' : ''}" title={d.help}>
-	<span class="{spoken ? 'grow' : 'w-[84px]'} shrink-0 leading-tight {d.differs ? 'font-semibold' : 'text-dim'}"
+<div class="flex min-h-7 items-center gap-1.5 {wide ? 'flex-wrap' : ''}" title={d.help}>
+	<span class="{wide ? 'grow' : 'w-[84px]'} shrink-0 leading-tight {d.differs ? 'font-semibold' : 'text-dim'}"
 		>{d.name}</span
 	>
-	<span class="flex min-w-0 grow items-center gap-1 {spoken ? 'order-last w-full' : ''}">
+	<span class="flex min-w-0 grow items-center gap-1 {wide ? 'order-last w-full' : ''}">
 		{#if d.type === 'yes/no'}
 			<label class="flex grow items-center gap-1.5">
 				<input

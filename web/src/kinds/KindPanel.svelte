@@ -45,10 +45,7 @@
 		const made = w.project.try('removeKind', k.id)
 		if (!made) return
 		w.kindId = ''
-		w.notices.say(`${made.text}: entities of it became ${became}.`, 'plain', {
-			label: 'Undo',
-			run: () => void w.project.undo(),
-		})
+		w.notices.say(`${made.text}: entities of it became ${became}.`, 'plain', w.project.undoOf(made))
 	}
 
 	// what was refused shows as it is

@@ -55,14 +55,16 @@
 		{#if own && s.given}
 			<div class="flex items-center gap-2 border-l-2 border-line pl-2" title={s.help}>
 				<b class="w-32 shrink-0">{s.name}</b>
-				{#if s.type === 'choice'}
+				{#if s.type === 'entity'}
+					<span class="w-44 text-dim">chosen on the map</span>
+				{:else if s.type === 'choice' || s.type === 'yes/no'}
 					<select
 						class="field w-44"
 						value={s.default}
 						aria-label="Default of {s.name}"
 						onchange={(e) => setting(i, { default: e.currentTarget.value })}
 					>
-						{#each s.choices as c (c)}<option value={c}>{c}</option>{/each}
+						{#each s.type === 'choice' ? s.choices : ['yes', 'no'] as c (c)}<option value={c}>{c}</option>{/each}
 					</select>
 				{:else}
 					{#key s.default}<input

@@ -195,8 +195,6 @@ export class Project {
 		return savedState(this)
 	}
 
-	// reading
-
 	ask<M extends Method>(method: M, args?: Args<M>): Answered<M> {
 		return this.core.call(method, args)
 	}
@@ -228,8 +226,6 @@ export class Project {
 		void this.entityTurn
 		return this.standing.one(map, id)
 	}
-
-	// changing
 
 	/** Does something that may make an edit; throws the core's sentence. */
 	make<M extends Change>(method: M, args?: Args<M>): Answered<M> {
@@ -263,6 +259,13 @@ export class Project {
 		return (this.turning = this.turning.then(() => this.turnBack(method)))
 	}
 
+	/** The way to turn back what was made, whatever comes since, as a notice offers it. */
+	undoOf(made: Outcome): { label: string; run: () => void } {
+		const { client, number } = made.edit as Mark
+		const run = () => void (this.turning = this.turning.then(() => this.turnBack('undoOf', { client, number })))
+		return { label: 'Undo', run }
+	}
+
 	/** Turns back the latest change inside the selection of a map. */
 	turnBackHere(map: ID): Promise<void> {
 		return (this.turning = this.turning.then(() => this.turnBack('turnBackHere', { map })))
@@ -285,7 +288,7 @@ export class Project {
 		}
 	}
 
-	private async turnBack(method: 'undo' | 'redo' | 'turnBackHere', args?: Args<'turnBackHere'>) {
+	private async turnBack<M extends 'undo' | 'redo' | 'undoOf' | 'turnBackHere'>(method: M, args?: Args<M>) {
 		try {
 			let outcome = this.make(method, args)
 			while (outcome.fetch) {
@@ -301,8 +304,6 @@ export class Project {
 			this.notices.wrong(e)
 		}
 	}
-
-	// the way to the server and back
 
 	private post(edit: { client: ID; number: number }) {
 		const text = JSON.stringify(edit)
@@ -391,9 +392,5 @@ export class Project {
 
 	pointAt(map: ID, x: number, y: number) {
 		if (this.people.length > 1) this.connection?.send({ t: 'pointer', map, x, y })
-	}
-
-	close() {
-		this.connection?.end()
 	}
 }

@@ -73,12 +73,12 @@
 			from: '',
 			to: '',
 		})
-		if (done) w.notices.say(`${done.text}.`, 'done', { label: 'Undo', run: () => void w.project.undo() })
+		if (done) w.notices.say(`${done.text}.`, 'done', w.project.undoOf(done))
 	}
 
 	function exchangeSets() {
 		const done = w.project.try('exchange', { map: m!.id, in: where, swaps: [], from: setFrom, to: setTo })
-		if (done) w.notices.say(`${done.text}.`, 'done', { label: 'Undo', run: () => void w.project.undo() })
+		if (done) w.notices.say(`${done.text}.`, 'done', w.project.undoOf(done))
 	}
 
 	function screen(axis: 'w' | 'h', value: number) {

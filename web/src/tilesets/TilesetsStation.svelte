@@ -91,11 +91,10 @@
 				odds: 1,
 				beside: 0,
 			}))
-			if (w.project.try('markMaterial', { id: material.id, tiles }))
-				w.notices.say(`${tiles.length} tiles are recognised: look whether all are right.`, 'done', {
-					label: 'Undo',
-					run: () => void w.project.undo(),
-				})
+			const made = w.project.try('markMaterial', { id: material.id, tiles })
+			if (!made) return
+			const told = `${tiles.length} tiles are recognised: look whether all are right.`
+			w.notices.say(told, 'done', w.project.undoOf(made))
 		} catch (e) {
 			w.notices.wrong(e)
 		}

@@ -178,11 +178,9 @@ export class Intake {
 		if (!this.plan) return void this.look()
 		const { picture, width, height } = t
 		const recut = { picture, width, height, cut: this.cut, match: this.plan.match }
-		if (!this.w.project.try('recut', { id: target.id, recut })) return
-		this.w.notices.say(`${target.name} is cut anew; all painting came along.`, 'done', {
-			label: 'Undo',
-			run: () => void this.w.project.undo(),
-		})
+		const made = this.w.project.try('recut', { id: target.id, recut })
+		if (!made) return
+		this.w.notices.say(`${target.name} is cut anew; all painting came along.`, 'done', this.w.project.undoOf(made))
 		this.leave()
 	}
 }

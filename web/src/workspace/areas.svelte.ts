@@ -111,7 +111,7 @@ export class Areas {
 
 	replaceMotif(id: ID, update: boolean) {
 		const made = this.changeArea('replaceMotif', { id, update })
-		if (made) this.w.notices.say(`${made.text}.`, 'done', { label: 'Undo', run: () => void this.w.project.undo() })
+		if (made) this.w.notices.say(`${made.text}.`, 'done', this.w.project.undoOf(made))
 	}
 
 	/** Empties the hand and lets it select cells. */

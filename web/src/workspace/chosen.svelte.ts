@@ -70,10 +70,7 @@ export class Chosen {
 		if (!uses.length) return
 		const told = uses.slice(0, 2).map((u) => u.text)
 		if (uses.length > 2) told.push(`${uses.length - 2} more`)
-		this.w.notices.say(`${made.text}: ${told.join(', ')} referred to it.`, 'plain', {
-			label: 'Undo',
-			run: () => void this.w.project.undo(),
-		})
+		this.w.notices.say(`${made.text}: ${told.join(', ')} referred to it.`, 'plain', this.w.project.undoOf(made))
 	}
 
 	duplicateSelected() {

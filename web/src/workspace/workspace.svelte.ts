@@ -217,11 +217,12 @@ export class Workspace {
 		const maps = this.project.head.maps
 		const name = this.project.map(id)?.name
 		const next = maps.find((m) => m.id !== id)
-		if (!this.project.try('removeMap', { map: id })) return
+		const made = this.project.try('removeMap', { map: id })
+		if (!made) return
 		const { station } = this
 		if (next && this.mapId === id) this.show(next.id)
 		this.station = station
-		this.notices.say(`${name} is deleted.`, 'plain', { label: 'Undo', run: () => void this.project.undo() })
+		this.notices.say(`${name} is deleted.`, 'plain', this.project.undoOf(made))
 	}
 
 	/** Shows an entity and selects it. */
