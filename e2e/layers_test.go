@@ -2,6 +2,7 @@ package e2e
 
 import (
 	"azzel/core/document"
+	"azzel/core/edit"
 	"azzel/core/sample"
 	"fmt"
 	"testing"
@@ -249,4 +250,30 @@ func TestGoToCellStatusAndSnapping(t *testing.T) {
 		return nil
 	})
 	k.same()
+}
+
+// A stroke never goes to another layer because the one that is worked on is locked: it
+// says why at once, and one press opens the layer.
+func TestStrokeOnALockedLayerIsRefused(t *testing.T) {
+	r := world(t)
+	r.append(edit.Set(edit.Ref{Type: edit.TypeLayer, Map: sample.Quay, ID: sample.Ground}, "locked", true))
+	k := r.open()
+	k.pressIn("aside ul button", "Ground")
+	k.holdTile(5)
+	k.keys(input.KeyH)
+	before := r.doc().Hash()
+	k.click(k.at(4, 6))
+	k.notice("Ground is locked")
+	if r.doc().Hash() != before {
+		t.Error("something was painted")
+	}
+	k.pressIn("[data-testid=notice] button", "Unlock it")
+	k.stored(func(d *document.Document) error {
+		if d.Maps.Get(sample.Quay).Layers.Get(sample.Ground).Locked {
+			return fmt.Errorf("it is locked")
+		}
+		return nil
+	})
+	k.click(k.at(4, 6))
+	k.stored(cellsAre(sample.Ground, 4, 6, 5))
 }

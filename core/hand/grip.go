@@ -170,16 +170,51 @@ func (g *Grip) layerKind() string {
 // kind of entity may say on which it stands.
 // Hidden and locked layers never fit. Nil when none does.
 func Target(d *document.Document, m *document.Map, g *Grip, active document.ID) *document.Layer {
+	return nearest(m, active, fitting(d, g))
+}
+
+// fitting tells which layers take what is held, open or not.
+func fitting(d *document.Document, g *Grip) func(*document.Layer) bool {
 	if g.What == Eraser {
-		return nearest(m, active, func(*document.Layer) bool { return true })
+		return func(*document.Layer) bool { return true }
 	}
 	var only []string
 	if k := d.Kind(document.ID(g.Kind)); g.What == Entity && k != nil {
 		only = k.Layers
 	}
-	return nearest(m, active, func(l *document.Layer) bool {
+	return func(l *document.Layer) bool {
 		return l.Kind == g.layerKind() && (len(only) == 0 || slices.Contains(only, l.Name))
-	})
+	}
+}
+
+// Shut says that the layer that is worked on takes what is held, but is hidden or
+// locked, it or its group. Nothing is put down elsewhere then.
+type Shut struct {
+	// Layer is what is to be shown or unlocked: the layer, or its group.
+	Layer  document.ID
+	Hidden bool
+	name   string
+}
+
+func (s *Shut) Error() string {
+	if s.Hidden {
+		return s.name + " is hidden: show it, or work on another layer"
+	}
+	return s.name + " is locked: unlock it, or work on another layer"
+}
+
+// shut finds whether the active layer would take what is held if it were open.
+func shut(d *document.Document, m *document.Map, g *Grip, active document.ID) *Shut {
+	l := m.Layers.Get(active)
+	if l == nil || m.Open(l) || l.Kind == document.LayerGroup || l.Kind == document.LayerPicture || !fitting(d, g)(l) {
+		return nil
+	}
+	for _, one := range []*document.Layer{l, m.Layers.Get(l.Group)} {
+		if one != nil && (one.Hidden || one.Locked) {
+			return &Shut{one.ID, one.Hidden, one.Name}
+		}
+	}
+	return nil
 }
 
 func nearest(m *document.Map, active document.ID, fits func(*document.Layer) bool) *document.Layer {

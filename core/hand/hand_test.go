@@ -8,6 +8,8 @@ import (
 	"azzel/core/hand"
 	"azzel/core/kind"
 	"azzel/core/sample"
+	"errors"
+	"fmt"
 	"strings"
 	"testing"
 )
@@ -204,5 +206,59 @@ func TestPickUp(t *testing.T) {
 	}
 	if _, _, ok = hand.PickUp(d, d.Maps.Get(sample.Pans), grid.Point{X: -1, Y: 2}); ok {
 		t.Error("picked something outside the map")
+	}
+}
+
+// Where the layer that is worked on takes what is held but is hidden or locked, nothing
+// goes to another one; what belongs elsewhere still finds its layer.
+func TestShutLayers(t *testing.T) {
+	base := sample.World()
+	layer := func(d *document.Document, id document.ID, change func(*document.Layer)) *document.Document {
+		m := *d.Maps.Get(sample.Quay)
+		l := *m.Layers.Get(id)
+		change(&l)
+		m.Layers = m.Layers.With(id, &l)
+		next := *d
+		next.Maps = d.Maps.With(m.ID, &m)
+		return &next
+	}
+	lock := func(l *document.Layer) { l.Locked = true }
+	hide := func(l *document.Layer) { l.Hidden = true }
+	group := layer(base, sample.Things, func(l *document.Layer) { l.Group = "groupgroupgr" })
+	m := *group.Maps.Get(sample.Quay)
+	m.Layers = m.Layers.With("groupgroupgr", &document.Layer{ID: "groupgroupgr", Name: "Props", Kind: document.LayerGroup, Hidden: true})
+	group.Maps = group.Maps.With(m.ID, &m)
+	for _, c := range []struct {
+		name   string
+		d      *document.Document
+		active document.ID
+		grip   hand.Grip
+		want   string
+	}{
+		{"open", base, sample.Ground, tile(hand.Freehand), ""},
+		{"locked", layer(base, sample.Ground, lock), sample.Ground, tile(hand.Freehand), "Ground is locked"},
+		{"hidden", layer(base, sample.Ground, hide), sample.Ground, tile(hand.Freehand), "Ground is hidden"},
+		{"both", layer(layer(base, sample.Ground, hide), sample.Ground, lock), sample.Ground, tile(hand.Freehand), "Ground is hidden"},
+		{"its group", group, sample.Things, tile(hand.Freehand), "Props is hidden"},
+		{"the eraser", layer(base, sample.Ground, lock), sample.Ground, hand.Grip{What: hand.Eraser, Shape: hand.Freehand}, "Ground is locked"},
+		{"another is locked", layer(base, sample.Things, lock), sample.Ground, tile(hand.Freehand), ""},
+		{"what goes elsewhere", layer(base, sample.Ground, lock), sample.Ground, hand.Grip{What: hand.Entity, Kind: "key", Shape: hand.Freehand}, ""},
+	} {
+		_, err := hand.Resolve(hand.Work{Doc: c.d, Map: c.d.Maps.Get(sample.Quay), Active: c.active}, c.grip, hand.Gesture{Way: way(5, 5)})
+		var shut *hand.Shut
+		if c.want == "" && err != nil || c.want != "" && (!errors.As(err, &shut) || !strings.HasPrefix(err.Error(), c.want) || shut.Hidden != strings.Contains(c.want, "hidden")) {
+			t.Errorf("%s: %v, wanted %q", c.name, err, c.want)
+		}
+	}
+	// what is erased is counted by what was there
+	work := hand.Work{Doc: base, Map: base.Maps.Get(sample.Quay), Active: sample.Things}
+	g := hand.Grip{What: hand.Eraser, Shape: hand.Box}
+	p, err := hand.Resolve(work, g, hand.Gesture{Way: way(0, 0, 4, 4)})
+	if err != nil {
+		t.Fatal(err)
+	}
+	filled := base.Maps.Get(sample.Quay).Layers.Get(sample.Things).Cells.Region(grid.Rect{W: 5, H: 5}, func(c cells.Cell) bool { return c != 0 }).Count()
+	if _, label := p.Edit(base, work.Map, g); filled == 25 || label.Text != fmt.Sprintf("Erased %d cells", filled) {
+		t.Errorf("%d of 25 cells were filled, and it says %q", filled, label.Text)
 	}
 }

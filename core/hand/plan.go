@@ -90,6 +90,9 @@ func Resolve(w Work, g Grip, ges Gesture) (*Plan, error) {
 	if g.What == Entity && w.Doc.Kind(document.ID(g.Kind)) == nil {
 		return nil, errors.New("the kind that is held was removed: hold another")
 	}
+	if s := shut(w.Doc, w.Map, &g, w.Active); s != nil && g.What != Motif {
+		return nil, s
+	}
 	ges.Way = w.near(ges.Way)
 	l := w.target(&g)
 	if l == nil {
@@ -301,13 +304,25 @@ func (p *Plan) Edit(d *document.Document, m *document.Map, g Grip) ([]edit.Primi
 		do = append(do, edit.Primitive{Op: edit.OpCells, Ref: edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: w.Layer}, Cells: w.Cells})
 	}
 	if len(p.Writes) > 0 {
-		verb := "Painted "
+		label.Text = "Painted " + counted(p.Region.Count(), "cell")
 		if p.Removing {
-			verb = "Erased "
+			label.Text = "Erased " + counted(p.emptied(m), "cell")
 		}
-		label.Text = verb + counted(p.Region.Count(), "cell")
 	}
 	return do, label
+}
+
+// emptied is how many cells lose what they hold.
+func (p *Plan) emptied(m *document.Map) (n int) {
+	for _, w := range p.Writes {
+		l := m.Layers.Get(w.Layer)
+		w.Cells.Each(func(at grid.Point, v cells.Cell) {
+			if v == 0 && l.Cells.At(at.X, at.Y) != 0 {
+				n++
+			}
+		})
+	}
+	return n
 }
 
 func counted(n int, what string) string {

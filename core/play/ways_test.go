@@ -268,6 +268,9 @@ func TestBehaviour(t *testing.T) {
 	if len(got) != 2 || got[0].Points[0].X != 40-32 || got[1].Is != play.TraceRing || got[1].Radius != 5*16 {
 		t.Errorf("a flyer: %+v", got)
 	}
+	if got := traces(put(document.Entity{Kind: "gonegonegone", X: 32, Y: 96})); len(got) != 0 {
+		t.Errorf("something of a kind that is gone: %+v", got)
+	}
 	got = traces(put(document.Entity{Kind: "beam", X: 160, Y: 96, Facing: document.Up}))
 	if len(got) != 1 || got[0].Is != play.TraceShot || got[0].Points[1] != (grid.Point{X: 168, Y: 16}) {
 		t.Errorf("a beam: %+v", got)

@@ -31,8 +31,11 @@ type Ghost struct {
 	Take     []document.ID      `json:"take,omitempty"`
 	// Drawn tells of a scatter how often each of its choices comes, then nothing.
 	Drawn []int `json:"drawn,omitempty"`
-	// Refusal says why nothing would happen.
-	Refusal string `json:"refusal,omitempty"`
+	// Refusal says why nothing would happen; Shut is the layer that is in the way because
+	// it is hidden, or locked.
+	Refusal string      `json:"refusal,omitempty"`
+	Shut    document.ID `json:"shut,omitempty"`
+	Hidden  bool        `json:"hidden,omitempty"`
 }
 
 // Limits of what a ghost draws cell by cell, and in spans.
@@ -93,7 +96,12 @@ func (s *Session) preview(a pressArgs) (zero Ghost, err error) {
 		return zero, err
 	}
 	if err != nil {
-		return Ghost{Refusal: err.Error()}, nil
+		g := Ghost{Refusal: err.Error()}
+		var shut *hand.Shut
+		if errors.As(err, &shut) {
+			g.Shut, g.Hidden = shut.Layer, shut.Hidden
+		}
+		return g, nil
 	}
 	g := Ghost{Layer: plan.Layer, LayerName: m.Layers.Get(plan.Layer).Name, Bounds: plan.Region.Bounds(), Count: plan.Region.Count(), Removing: plan.Removing, Entities: plan.Place}
 	for _, e := range plan.Take {

@@ -66,6 +66,19 @@ export class Foresight {
 		return this.standingOf.standing
 	}
 
+	/** Whether the layer that is worked on is in the way of the press, and what opens it. */
+	shut(): { why: string; help: { label: string; run: () => void } } | null {
+		const { w, m } = this.press
+		const ghost = this.ghostOf?.ghost
+		if (!m || !ghost?.shut || !ghost.refusal) return null
+		const ref = { type: 'layer', map: m.id, id: ghost.shut }
+		const open = ghost.hidden
+			? { ref, field: 'hidden', value: false, text: 'Showed a layer' }
+			: { ref, field: 'locked', value: false, text: 'Unlocked a layer' }
+		const why = ghost.refusal[0].toUpperCase() + ghost.refusal.slice(1) + '.'
+		return { why, help: { label: ghost.hidden ? 'Show it' : 'Unlock it', run: () => void w.project.try('set', open) } }
+	}
+
 	/** What the last ghost covered, in cells. */
 	get covered(): Rect | null {
 		return this.ghostOf?.ghost.bounds ?? null

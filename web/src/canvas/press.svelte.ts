@@ -232,6 +232,8 @@ export class Press {
 		this.last = this.ahead.covered
 		const { grip, seed } = w.hand
 		const gesture = { way, remove, even, seed }
+		const shut = this.ahead.shut()
+		if (shut) return w.notices.say(shut.why, 'wrong', shut.help)
 		w.project.try('press', { map: m.id, active: w.active, grip, gesture, mirror: w.hand.mirrorOf(m) })
 		// each press of a scatter, and of a material's alternatives, is drawn anew
 		if (grip.scatter || grip.what === 'material') w.hand.drawAgain()

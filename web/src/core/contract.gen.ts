@@ -532,6 +532,8 @@ export interface Ghost {
 	take?: ID[]
 	drawn?: number[]
 	refusal?: string
+	shut?: ID
+	hidden?: boolean
 }
 
 export interface SelectArgs {
