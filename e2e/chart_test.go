@@ -367,3 +367,20 @@ func TestOwnSettingsOfMaps(t *testing.T) {
 	})
 	k.same()
 }
+
+// Whenever one comes back to the chart it is drawn.
+func TestChartIsDrawnAtEachReturn(t *testing.T) {
+	k := world(t).open()
+	for range 3 {
+		k.openChart()
+		within(t, soon, func() error {
+			return want("drawn", k.eval(`() => {
+				const c = document.querySelector('[data-testid=chart]')
+				const data = c.getContext('2d').getImageData(0, 0, c.width, c.height).data
+				return String(data.some((v) => v !== 0))
+			}`), "true")
+		})
+		k.pressIn("nav button", "Map")
+		k.see("aside[aria-label=Cabinet]", "Tiles")
+	}
+}

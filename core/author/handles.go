@@ -178,7 +178,7 @@ func (out *Pulled) setting(d *document.Document, m *document.Map, e *document.En
 func away(from, to grid.Point, facing document.Facing, handle string, m *document.Map) int64 {
 	dx, dy := int64(to.X-from.X), int64(to.Y-from.Y)
 	if handle == kind.HandleRound {
-		return play.Root((dx*dx+dy*dy)*1_000_000) / int64(m.CellWidth)
+		return int64(grid.Root(uint64(dx*dx+dy*dy)*1_000_000)) / int64(m.CellWidth)
 	}
 	if facing == document.Up || facing == document.Down {
 		return max(dy, -dy) * 1000 / int64(m.CellHeight)

@@ -69,6 +69,11 @@ func TestChangeRule(t *testing.T) {
 			t.Fatalf("it says\n%s, wanted\n%s", got, want)
 		}
 	}
+	// a rule comes behind those that are there, and a part behind those of its slot
+	second, err := author.AddRule(d, rules.Of(rules.Arrive(sample.Pans)))
+	if after := apply(t, d, second, err).RulesInOrder(); len(after) != 2 || after[1].ID != second.Made || after[1].Order <= after[0].Order {
+		t.Error("a new rule is not the last one")
+	}
 	line := "Low tide."
 	wish(rules.Wish{Word: rules.WordOpen})
 	wish(rules.Wish{Word: rules.WordSay})

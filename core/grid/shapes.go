@@ -49,7 +49,7 @@ func Oval(r Rect) *Region {
 	w, h := int64(r.W), int64(r.H)
 	for j := range h {
 		dy := 2*j + 1 - h
-		reach := int64(root(uint64(w * w * (h*h - dy*dy) / (h * h))))
+		reach := int64(Root(uint64(w * w * (h*h - dy*dy) / (h * h))))
 		// cells whose doubled distance 2i+1−W is at most reach
 		first := (w - 1 - reach + 1) / 2
 		if n := w - 2*first; n > 0 {
@@ -59,8 +59,8 @@ func Oval(r Rect) *Region {
 	return out
 }
 
-// root is the whole part of a square root, by Newton's method.
-func root(n uint64) uint64 {
+// Root is the whole part of a square root, by Newton's method.
+func Root(n uint64) uint64 {
 	if n < 2 {
 		return n
 	}

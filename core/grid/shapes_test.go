@@ -93,7 +93,7 @@ func TestRootAndEven(t *testing.T) {
 	r := rand.New(rand.NewPCG(5, 6))
 	for range 3000 {
 		n := r.Uint64N(1 << 46)
-		if q := root(n); q*q > n || (q+1)*(q+1) <= n {
+		if q := Root(n); q*q > n || (q+1)*(q+1) <= n {
 			t.Fatalf("the root of %d is not %d", n, q)
 		}
 	}

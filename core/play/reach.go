@@ -55,7 +55,7 @@ func Jump(d *document.Document, c *chart.Chart, m *document.Map, p grid.Point) *
 	if gravity < 1 {
 		gravity = 1
 	}
-	rise := Root(2 * gravity * height)
+	rise := int64(grid.Root(uint64(max(0, 2*gravity*height))))
 	free := func(x, y int64) bool {
 		at := grid.Point{X: int(floorDiv(x, one)), Y: int(floorDiv(y, one))}
 		return m.Bounds.Contains(at) && !c.Solids().At(m, at)
@@ -84,16 +84,4 @@ func Jump(d *document.Document, c *chart.Chart, m *document.Map, p grid.Point) *
 		}
 	}
 	return out
-}
-
-// Root is the whole part of a square root, by Newton's method on whole numbers.
-func Root(n int64) int64 {
-	if n < 2 {
-		return max(0, n)
-	}
-	x := n
-	for next := (x + 1) / 2; next < x; next = (x + n/x) / 2 {
-		x = next
-	}
-	return x
 }

@@ -69,6 +69,7 @@
 			view.height = canvas.height = Math.round(holder.clientHeight * dpr)
 			if (first && view.width) fit()
 			first = false
+			turn++ // a canvas that got a size is empty
 		})
 		resized.observe(holder)
 		canvas.addEventListener('wheel', wheel, { passive: false })
