@@ -95,7 +95,7 @@ func snapped(at, cell, parts int) int {
 }
 
 // SnapMove is by how much entities move when they are dragged so far, in pixels.
-func SnapMove(m *document.Map, by grid.Point, parts int) grid.Point {
+func SnapMove(m *document.Map, parts int, by grid.Point) grid.Point {
 	parts = max(0, min(parts, maxSnap))
 	return grid.Point{X: snapped(by.X, m.CellWidth, parts), Y: snapped(by.Y, m.CellHeight, parts)}
 }

@@ -130,7 +130,7 @@ func TestPulling(t *testing.T) {
 		parts int
 		want  grid.Point
 	}{{grid.Point{X: 7, Y: 9}, 1, grid.Point{Y: 16}}, {grid.Point{X: -9, Y: -7}, 1, grid.Point{X: -16}}, {grid.Point{X: 5, Y: 3}, 2, grid.Point{X: 8}}, {grid.Point{X: 5, Y: -3}, 0, grid.Point{X: 5, Y: -3}}, {grid.Point{X: 5, Y: 6}, 4, grid.Point{X: 4, Y: 8}}} {
-		if got := author.SnapMove(m, c.by, c.parts); got != c.want {
+		if got := author.SnapMove(m, c.parts, c.by); got != c.want {
 			t.Errorf("by %v in parts of 1/%d is %v, wanted %v", c.by, c.parts, got, c.want)
 		}
 	}

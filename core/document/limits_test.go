@@ -125,6 +125,10 @@ func TestLimitsOfObjects(t *testing.T) {
 		{"entity's good odds", entity(func(o *document.Entity) { o.Variants = []document.Variant{{Odds: document.MaxOdds}} }), true},
 
 		{"rule", &r, true},
+		{"smallest entity", entity(func(o *document.Entity) { o.W, o.H = 1, 1 }), true},
+		{"entity without width", entity(func(o *document.Entity) { o.W = 0 }), false},
+		{"entity without height", entity(func(o *document.Entity) { o.H = 0 }), false},
+		{"entity's rank", entity(func(o *document.Entity) { o.Rank = 1 << 50 }), false},
 		{"part", part(func(*document.RulePart) {}), true},
 		{"part's id", part(func(o *document.RulePart) { o.ID = "part" }), false},
 		{"part's place", part(func(o *document.RulePart) { o.Slot = "someday" }), false},

@@ -92,7 +92,7 @@ func init() {
 			if err != nil {
 				return grid.Point{}, err
 			}
-			return author.SnapMove(m, a.By, a.Snap), nil
+			return author.SnapMove(m, a.Snap, a.By), nil
 		}),
 		"grouped": with(func(s *Session, a entitiesArgs) ([]document.ID, error) {
 			m, err := s.mapOf(a.Map)
