@@ -43,6 +43,9 @@ func insertRule(r document.Rule) edit.Primitive {
 // StartRule makes a rule that waits for what can happen at an entity, or for an
 // arrival on the map where there is none.
 func StartRule(d *document.Document, at document.End) (Change, error) {
+	if d.Maps.Get(at.Map) == nil {
+		return Change{}, errors.New("the map is no longer there")
+	}
 	if at.Entity == "" {
 		return AddRule(d, rules.Of(rules.Arrive(at.Map)))
 	}

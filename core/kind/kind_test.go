@@ -2,6 +2,9 @@ package kind_test
 
 import (
 	"azzel/core/kind"
+	"bytes"
+	"encoding/json"
+	"os"
 	"slices"
 	"strings"
 	"testing"
@@ -67,5 +70,34 @@ func TestFamilies(t *testing.T) {
 	}
 	if w, h := (&kind.Kind{W: 5, H: 7}).Box(16, 24); w != 5 || h != 7 {
 		t.Errorf("a box of its own is %d × %d", w, h)
+	}
+}
+
+// What is released is written down: keys are what projects are stored by. A change is
+// meant when the file is made anew, with AZZEL_GOLDEN=1.
+func TestReleasedKinds(t *testing.T) {
+	const path = "testdata/kinds.json"
+	got, err := json.MarshalIndent(map[string]any{"kinds": kind.All, "maps": kind.OfMaps}, "", " ")
+	if err != nil {
+		t.Fatal(err)
+	}
+	got = append(got, '\n')
+	if os.Getenv("AZZEL_GOLDEN") != "" {
+		if err := os.WriteFile(path, got, 0o644); err != nil {
+			t.Fatal(err)
+		}
+	}
+	want, err := os.ReadFile(path)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if !bytes.Equal(got, want) {
+		lines, now := strings.Split(string(want), "\n"), strings.Split(string(got), "\n")
+		for i := range min(len(lines), len(now)) {
+			if lines[i] != now[i] {
+				t.Fatalf("line %d of %s says %s, and now it is %s", i+1, path, lines[i], now[i])
+			}
+		}
+		t.Fatalf("%s has %d lines, and now there are %d", path, len(lines), len(now))
 	}
 }
