@@ -107,7 +107,7 @@ func main() {
 		case "found":
 			found++
 		default:
-			fmt.Printf("%s:%d: %s, and no test finds it\n", m.file, m.line, m.what)
+			fmt.Printf("%s:%d: %s, and no test finds it (%d of %d were found before)\n", m.file, m.line, m.what, found, made)
 		}
 		made++
 	}
