@@ -50,7 +50,13 @@ func settingsOf(all []PlainSetting, old []kind.Setting) ([]kind.Setting, error) 
 	for _, p := range all {
 		keys[p.Key] = true
 	}
-	for _, p := range all {
+	for i, p := range all {
+		if p.Key == "" && p.Name == "" {
+			p.Name = unnamed("Setting", i, func(name string) bool {
+				return slices.ContainsFunc(all, func(o PlainSetting) bool { return strings.EqualFold(o.Name, name) }) ||
+					slices.ContainsFunc(out, func(o kind.Setting) bool { return strings.EqualFold(o.Name, name) })
+			})
+		}
 		was := kind.Keyed(old, p.Key)
 		s := kind.Setting{Key: p.Key, Name: strings.TrimSpace(p.Name), Type: p.Type, Unit: p.Unit, Help: p.Help, Handle: p.Handle}
 		s.Least, s.Most = p.Least*s.Scale(), p.Most*s.Scale()
@@ -75,6 +81,29 @@ func settingsOf(all []PlainSetting, old []kind.Setting) ([]kind.Setting, error) 
 		out = append(out, s)
 	}
 	return out, nil
+}
+
+// unnamed is the name of something new that stands at a place in a list: the first
+// number from there on that is free.
+func unnamed(word string, at int, taken func(string) bool) string {
+	for n := at + 1; ; n++ {
+		if name := fmt.Sprint(word, " ", n); !taken(name) {
+			return name
+		}
+	}
+}
+
+// namedProperties gives those without a name one that is free.
+func namedProperties(all []document.Property) []document.Property {
+	out := slices.Clone(all)
+	for i := range out {
+		if out[i].Name == "" {
+			out[i].Name = unnamed("Property", i, func(name string) bool {
+				return slices.ContainsFunc(out, func(o document.Property) bool { return strings.EqualFold(o.Name, name) })
+			})
+		}
+	}
+	return out
 }
 
 // choicesOf gives words their keys: those that they had, or themselves.

@@ -55,8 +55,13 @@ func TestPlainSettings(t *testing.T) {
 	if got := d.MapValue(d.Maps.Get(sample.Pans), "mood").Word(); got != "dark" {
 		t.Errorf("what was set is %q now", got)
 	}
+	// what is new is named by itself
+	c, err = author.SetMapProperties(d, []author.PlainSetting{{Name: "setting 2", Type: kind.Text}, {Type: kind.Text}, {Type: kind.Text}})
+	if all := apply(t, d, c, err).Project.MapProperties; all[1].Name != "Setting 3" || all[2].Name == all[1].Name {
+		t.Errorf("they are called %s and %s", all[1].Name, all[2].Name)
+	}
 	for name, bad := range map[string][]author.PlainSetting{
-		"no name":       {{Type: kind.Text}},
+		"no name":       {{Type: kind.Text, Name: " "}},
 		"twice":         {mood, {Name: "Mood", Type: kind.Text}},
 		"as a map's":    {{Name: "gravity", Type: kind.Text}},
 		"type":          {{Name: "tune", Type: "tune"}},

@@ -166,6 +166,7 @@ func without(values []document.Value, name string) []document.Value {
 // those that are gone, or do not fit any more, go with them.
 func SetProperties(t *document.Tileset, all []document.Property) (Change, error) {
 	next := *t
+	all = namedProperties(all)
 	next.Properties, next.Infos = all, []document.TileInfo{}
 	for _, i := range t.Infos {
 		i.Values = slices.DeleteFunc(slices.Clone(i.Values), func(v document.Value) bool {

@@ -3,6 +3,7 @@ package author
 import (
 	"azzel/core/document"
 	"azzel/core/edit"
+	"errors"
 	"fmt"
 )
 
@@ -33,4 +34,18 @@ func AddZone(d *document.Document, z document.Zone) (Change, error) {
 	c := changed("New zone "+z.Name, edit.Insert(edit.Ref{Type: edit.TypeZone, ID: z.ID}, z))
 	c.Made = z.ID
 	return c, nil
+}
+
+// SetZoneProperties sets what a zone has of the designer's own.
+func SetZoneProperties(d *document.Document, id document.ID, all []document.Property) (Change, error) {
+	z := d.Zones.Get(id)
+	if z == nil {
+		return Change{}, errors.New("the zone is no longer there")
+	}
+	next := *z
+	next.Properties = namedProperties(all)
+	if err := next.Check(); err != nil {
+		return Change{}, err
+	}
+	return changed("Properties of zone "+z.Name, edit.Set(edit.Ref{Type: edit.TypeZone, ID: id}, "properties", next.Properties)), nil
 }

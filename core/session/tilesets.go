@@ -44,6 +44,12 @@ func init() {
 		}) (author.Change, error) {
 			return onTileset(d, a.ID, func(t *document.Tileset) (author.Change, error) { return author.SetProperties(t, a.Properties) })
 		}),
+		"setZoneProperties": authored(func(d *document.Document, a struct {
+			ID         document.ID         `json:"id"`
+			Properties []document.Property `json:"properties"`
+		}) (author.Change, error) {
+			return author.SetZoneProperties(d, a.ID, a.Properties)
+		}),
 		"setPartners": authored(func(d *document.Document, a struct {
 			ID    document.ID `json:"id"`
 			Pairs [][2]int    `json:"pairs"`

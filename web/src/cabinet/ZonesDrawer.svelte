@@ -77,13 +77,7 @@
 						<PropertyList
 							properties={z.properties ?? []}
 							title="Own properties"
-							change={(properties) =>
-								w.project.try('set', {
-									ref: { type: 'zone', id: z.id },
-									field: 'properties',
-									value: properties,
-									text: `Properties of zone ${z.name}`,
-								})}
+							change={(properties) => w.project.try('setZoneProperties', { id: z.id, properties })}
 						/>
 						<Hint
 							label="Delete zone {z.name}"

@@ -15,8 +15,8 @@ export class Axis implements Gesture {
 		const m = w.map!
 		const now = w.hand.mirrorOf(m)
 		const p = w.view.at(at.x, at.y)
-		// lines lie before a cell or in its middle
-		const to = this.upright ? Math.round((2 * p.x) / m.cellWidth) : Math.round((2 * p.y) / m.cellHeight)
+		const [line, cell] = this.upright ? [p.x, m.cellWidth] : [p.y, m.cellHeight]
+		const to = w.project.ask('linePulled', { at: Math.round(line), cell })
 		if (to !== (this.upright ? now.x : now.y)) w.hand.mirror(m, this.upright ? { x: to } : { y: to })
 		return this
 	}

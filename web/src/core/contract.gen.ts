@@ -1204,6 +1204,10 @@ export interface Methods {
 	keepSelected: { args: AreaArgs; answer: ID }
 	kindUses: { args: ID; answer: KindUses }
 	liftArea: { args: AreaArgs; answer: Copied }
+	linePulled: { args: {
+		at: number
+		cell: number
+	}; answer: number }
 	lossOf: { args: BoundsArgs; answer: Loss }
 	lostBy: { args: {
 		id: ID
@@ -1392,12 +1396,21 @@ export interface Methods {
 		is: string
 	}; answer: Outcome }
 	setStarter: { args: Kit; answer: Outcome }
+	setZoneProperties: { args: {
+		id: ID
+		properties: Property[] | null
+	}; answer: Outcome }
 	shift: { args: {
 		map: ID
 		dx: number
 		dy: number
 		wrap: boolean
 	}; answer: Outcome }
+	sidePulled: { args: {
+		map: ID
+		side: Facing
+		to: Point
+	}; answer: Rect }
 	sketch: { args: Sketch; answer: Piece }
 	snapMove: { args: {
 		map: ID

@@ -23,12 +23,10 @@
 		put({ settings: settings.map((s, n) => (n === i ? { ...s, ...to } : s)) })
 
 	function addSetting() {
-		const names = settings.map((s) => s.name)
-		let n = names.length + 1
-		while (names.includes(`Setting ${n}`)) n++
+		// the core names what is new
 		const s: Setting = {
 			key: '',
-			name: `Setting ${n}`,
+			name: '',
 			type: 'text',
 			default: '',
 			choices: [],

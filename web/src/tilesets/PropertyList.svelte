@@ -16,12 +16,8 @@
 
 	const put = (i: number, to: Partial<Property>) => change(properties.map((p, k) => (k === i ? { ...p, ...to } : p)))
 
-	function add() {
-		const names = properties.map((p) => p.name)
-		let n = names.length + 1
-		while (names.includes(`Property ${n}`)) n++
-		change([...properties, { name: `Property ${n}`, type: 'text', default: '', choices: [] }])
-	}
+	// the core names what is new
+	const add = () => change([...properties, { name: '', type: 'text', default: '', choices: [] }])
 
 	function retype(i: number, type: string) {
 		const choices = type === 'choice' ? ['first', 'second'] : []
