@@ -85,6 +85,7 @@ func TestMarksCannotBeForged(t *testing.T) {
 	d := newDesk(t)
 	d.do("GET", "/api/session", nil)
 	mine := d.dialAs("clientmineaa", 0)
+	mine.hear("people") // from here on the name is mine
 	other := d.stranger()
 	status, body, _ := other.do("POST", "/api/projects/"+project+"/edits", name("clientmineaa", 1, "Forged"))
 	if status != 403 || !strings.Contains(body, `"owner"`) {
