@@ -88,7 +88,10 @@ func TestChangeRule(t *testing.T) {
 	if d.Flags.Len() != 2 {
 		t.Errorf("%d flags", d.Flags.Len())
 	}
-	wish(rules.Wish{Part: part("use"), Word: rules.WordArrive})
+	// a switch cannot be taken: something that can be comes in its place
+	wish(rules.Wish{Part: part("use"), Word: rules.WordTake})
+	is("When the hero takes Pearl on Quay , then clear Flag 1 , and say “Low tide.” , each time")
+	wish(rules.Wish{Part: part("take"), Word: rules.WordArrive})
 	wish(rules.Wish{Part: part("arrive"), Blank: "what", Map: sample.Pans})
 	wish(rules.Wish{Word: rules.WordIsNotSet})
 	is("When the hero arrives on Pans , if Flag 1 is not set , then clear Flag 1 , and say “Low tide.” , each time")
