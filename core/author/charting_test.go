@@ -92,3 +92,38 @@ func TestCopiesKeepTheirRank(t *testing.T) {
 		}
 	}
 }
+
+// The first map has the cells of the tilesets that are there, where these agree.
+func TestFirstMapHasTheTilesetsCells(t *testing.T) {
+	set := func(id document.ID, w, h int) document.Tileset {
+		return document.Tileset{ID: id, Name: string(id), Cut: document.Cut{CellWidth: w, CellHeight: h}}
+	}
+	for _, c := range []struct {
+		sets []document.Tileset
+		w, h int
+	}{
+		{nil, 16, 16},
+		{[]document.Tileset{set("a", 18, 22)}, 18, 22},
+		{[]document.Tileset{set("a", 18, 22), set("b", 18, 22)}, 18, 22},
+		{[]document.Tileset{set("a", 18, 22), set("b", 18, 24)}, 16, 16},
+		{[]document.Tileset{set("a", 18, 22), set("b", 20, 22)}, 16, 16},
+	} {
+		d := document.New("Empty")
+		for _, s := range c.sets {
+			d.Tilesets = d.Tilesets.With(s.ID, &s)
+		}
+		change, err := author.NewMap(d, "First", 9, 9)
+		d = apply(t, d, change, err)
+		m := d.Maps.Get(change.Made)
+		if m.CellWidth != c.w || m.CellHeight != c.h || d.Project.CellWidth != c.w || d.Project.CellHeight != c.h {
+			t.Errorf("with %d tilesets it has cells of %d × %d, the project of %d × %d", len(c.sets), m.CellWidth, m.CellHeight, d.Project.CellWidth, d.Project.CellHeight)
+		}
+		// later ones go by the project
+		other := set("z", 40, 40)
+		d.Tilesets = document.Table[document.Tileset]{}.With(other.ID, &other)
+		change, err = author.NewMap(d, "Second", 9, 9)
+		if m := apply(t, d, change, err).Maps.Get(change.Made); m.CellWidth != c.w {
+			t.Errorf("the second map has cells of %d", m.CellWidth)
+		}
+	}
+}

@@ -32,23 +32,44 @@ func clip(text string) string {
 
 const orderStep = 1 << 10
 
-// NewMap makes a map of w × h cells with the layer plan.
+// NewMap makes a map of w × h cells with the layer plan. The first one has the cells of
+// the tilesets that are there, where these agree, and with it the project.
 func NewMap(d *document.Document, name string, w, h int) (Change, error) {
-	m := document.Map{ID: document.NewID(), Name: strings.TrimSpace(name), Order: orderStep, Bounds: grid.Rect{W: w, H: h},
-		CellWidth: d.Project.CellWidth, CellHeight: d.Project.CellHeight}
+	m := document.Map{ID: document.NewID(), Name: strings.TrimSpace(name), Order: orderStep, Bounds: grid.Rect{W: w, H: h}}
+	m.CellWidth, m.CellHeight = firstCells(d)
 	for _, o := range d.MapsInOrder() {
 		m.Order = o.Order + orderStep
 	}
 	if err := m.Check(); err != nil {
 		return Change{}, err
 	}
-	c := changed("New map "+m.Name, edit.Insert(edit.Ref{Type: edit.TypeMap, ID: m.ID}, m))
+	c := changed("New map " + m.Name)
+	if all := (edit.Ref{Type: edit.TypeProject}); m.CellWidth != d.Project.CellWidth || m.CellHeight != d.Project.CellHeight {
+		c.Do = append(c.Do, edit.Set(all, "cellWidth", m.CellWidth), edit.Set(all, "cellHeight", m.CellHeight))
+	}
+	c.Do = append(c.Do, edit.Insert(edit.Ref{Type: edit.TypeMap, ID: m.ID}, m))
 	for i, p := range d.Project.LayerPlan() {
 		l := document.Layer{ID: document.NewID(), Name: p.Name, Kind: p.Kind, Front: p.Front, Opacity: 100, Order: (i + 1) * orderStep}
 		c.Do = append(c.Do, edit.Insert(edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: l.ID}, l))
 	}
 	c.Made = m.ID
 	return c, nil
+}
+
+// firstCells is the size of cells, in pixels, that a new map has.
+func firstCells(d *document.Document) (w, h int) {
+	w, h = d.Project.CellWidth, d.Project.CellHeight
+	sets := d.TilesetsInOrder()
+	if d.Maps.Len() > 0 || len(sets) == 0 {
+		return w, h
+	}
+	cut := sets[0].Cut
+	for _, t := range sets {
+		if t.Cut.CellWidth != cut.CellWidth || t.Cut.CellHeight != cut.CellHeight {
+			return w, h
+		}
+	}
+	return cut.CellWidth, cut.CellHeight
 }
 
 // RemoveMap removes a map and the passages that lead from it or to it.

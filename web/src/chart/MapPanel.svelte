@@ -204,6 +204,12 @@
 </div>
 {#if !m}
 	<div class="mt-3 border-t border-line pt-2">
-		<PropertyList properties={own} title="Own settings of maps" change={setOwn} />
+		<PropertyList
+			properties={own}
+			title="Own settings of maps"
+			change={setOwn}
+			types={w.project.head.settingTypes}
+			word="setting"
+		/>
 	</div>
 {/if}

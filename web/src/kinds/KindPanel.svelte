@@ -3,6 +3,7 @@
 	import type { Kind } from '../core/types'
 	import GripPicture from '../hand/GripPicture.svelte'
 	import { glyphs } from '../draw/glyphs'
+	import { whole, words } from './fields'
 	import { workspace } from '../workspace/workspace.svelte'
 	import KindPicture from './KindPicture.svelte'
 	import KindSettings from './KindSettings.svelte'
@@ -29,16 +30,11 @@
 		{ field: 'solid', label: 'is solid' },
 	] as const
 
-	const put = (to: Partial<Kind>) => w.project.try('changeKind', { ...k, ...to })
-	const whole = (e: { currentTarget: HTMLInputElement }) => Math.trunc(e.currentTarget.valueAsNumber) || 0
-	const words = (text: string) => [
-		...new Set(
-			text
-				.split(',')
-				.map((s) => s.trim())
-				.filter(Boolean),
-		),
-	]
+	function put(to: Partial<Kind>) {
+		const next = { ...k, ...to }
+		// a field that is left tells its value again
+		if (JSON.stringify(next) !== JSON.stringify(k)) w.project.try('changeKind', next)
+	}
 
 	function remove() {
 		const became = from?.name ?? 'Decoration'

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import X from '@lucide/svelte/icons/x'
 	import type { Kind, Setting } from '../core/types'
+	import { whole, words } from './fields'
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// What can be set of each entity of a kind: what the kind that it behaves as gives,
@@ -10,17 +11,15 @@
 	const types = $derived(w.project.head.settingTypes)
 	const first: Record<string, string> = { number: '0', duration: '0', 'yes/no': 'no', colour: '#ffffff' }
 	const settings = $derived(k.settings)
-	const whole = (e: { currentTarget: HTMLInputElement }) => Math.trunc(e.currentTarget.valueAsNumber) || 0
-	const words = (text: string) => [
-		...new Set(
-			text
-				.split(',')
-				.map((s) => s.trim())
-				.filter(Boolean),
-		),
-	]
 	const setting = (i: number, to: Partial<Setting>) =>
 		put({ settings: settings.map((s, n) => (n === i ? { ...s, ...to } : s)) })
+
+	/** Takes what was written; what is refused shows as it is. */
+	function write(e: { currentTarget: HTMLInputElement }, i: number, field: 'name' | 'default') {
+		const input = e.currentTarget
+		setting(i, { [field]: input.value.trim() })
+		queueMicrotask(() => (input.value = settings[i]?.[field] ?? ''))
+	}
 
 	function addSetting() {
 		// the core names what is new
@@ -46,6 +45,30 @@
 	}
 </script>
 
+<!-- what holds where an entity differs in nothing -->
+{#snippet standard(s: Setting, i: number)}
+	{#if s.type === 'entity'}
+		<span class="text-dim">chosen on the map</span>
+	{:else if s.type === 'choice' || s.type === 'yes/no'}
+		<select
+			class="field w-full"
+			value={s.default}
+			aria-label="Default of {s.name}"
+			onchange={(e) => setting(i, { default: e.currentTarget.value })}
+		>
+			{#each s.type === 'choice' ? s.choices : ['yes', 'no'] as c (c)}<option value={c}>{c}</option>{/each}
+		</select>
+	{:else}
+		{#key s.default}<input
+				class="field w-full font-mono"
+				value={s.default}
+				placeholder="default"
+				aria-label="Default of {s.name}"
+				onchange={(e) => write(e, i, 'default')}
+			/>{/key}
+	{/if}
+{/snippet}
+
 <div class="flex flex-col gap-1.5" role="group" aria-label="Settings">
 	<h2 class="heading">Settings of each {k.name.toLowerCase()}</h2>
 	{#if !settings.length}<p class="text-dim">None: all of them are alike.</p>{/if}
@@ -53,30 +76,7 @@
 		{#if own && s.given}
 			<div class="flex items-center gap-2 border-l-2 border-line pl-2" title={s.help}>
 				<b class="w-32 shrink-0">{s.name}</b>
-				{#if s.type === 'entity'}
-					<span class="w-44 text-dim">chosen on the map</span>
-				{:else if s.type === 'choice' || s.type === 'yes/no'}
-					<select
-						class="field w-44"
-						value={s.default}
-						aria-label="Default of {s.name}"
-						onchange={(e) => setting(i, { default: e.currentTarget.value })}
-					>
-						{#each s.type === 'choice' ? s.choices : ['yes', 'no'] as c (c)}<option value={c}>{c}</option>{/each}
-					</select>
-				{:else}
-					{#key s.default}<input
-							class="field w-44 font-mono"
-							value={s.default}
-							placeholder="default"
-							aria-label="Default of {s.name}"
-							onchange={(e) => {
-								const input = e.currentTarget
-								setting(i, { default: input.value.trim() })
-								queueMicrotask(() => (input.value = settings[i]?.default ?? ''))
-							}}
-						/>{/key}
-				{/if}
+				<span class="flex w-44 shrink-0">{@render standard(s, i)}</span>
 				<span class="min-w-0 grow truncate text-dim">{[s.unit, s.help].filter(Boolean).join(' · ')}</span>
 			</div>
 		{:else if own}
@@ -86,7 +86,7 @@
 						value={s.name}
 						maxlength="80"
 						aria-label="Name of setting {i + 1}"
-						onchange={(e) => setting(i, { name: e.currentTarget.value })}
+						onchange={(e) => write(e, i, 'name')}
 					/>{/key}
 				<select
 					class="field"
@@ -96,17 +96,7 @@
 				>
 					{#each types as t (t)}<option value={t}>{t}</option>{/each}
 				</select>
-				{#key s.default}<input
-						class="field font-mono"
-						value={s.default}
-						placeholder="default"
-						aria-label="Default of {s.name}"
-						onchange={(e) => {
-							const input = e.currentTarget
-							setting(i, { default: input.value.trim() })
-							queueMicrotask(() => (input.value = settings[i]?.default ?? ''))
-						}}
-					/>{/key}
+				{@render standard(s, i)}
 				<input
 					class="field"
 					value={s.unit}

@@ -301,7 +301,9 @@ export class Project {
 				this.notices.say(`${outcome.text}: ${outcome.kept} of ${all} kept, because they were changed since.`)
 			}
 		} catch (e) {
-			this.notices.wrong(e)
+			const nothing = e instanceof CoreError && e.code === 'nothing'
+			if (!nothing) this.notices.wrong(e)
+			else if (method !== 'undo' && method !== 'redo') this.notices.say(e.message)
 		}
 	}
 

@@ -10,9 +10,19 @@
 		properties,
 		title,
 		change,
-	}: { properties: Property[]; title: string; change: (properties: Property[]) => void } = $props()
+		types,
+		word = 'property',
+	}: {
+		properties: Property[]
+		title: string
+		change: (properties: Property[]) => void
+		/** What they can be; the types of properties by themselves. */
+		types?: string[]
+		/** What one of them is called. */
+		word?: string
+	} = $props()
 	const w = workspace()
-	const first: Record<string, string> = { number: '0', 'yes/no': 'no', colour: '#ffffff' }
+	const first: Record<string, string> = { number: '0', duration: '0', 'yes/no': 'no', colour: '#ffffff' }
 
 	const put = (i: number, to: Partial<Property>) => change(properties.map((p, k) => (k === i ? { ...p, ...to } : p)))
 
@@ -45,7 +55,7 @@
 							class="field min-w-0 grow"
 							value={p.name}
 							maxlength="80"
-							aria-label="Name of property {i + 1}"
+							aria-label="Name of {word} {i + 1}"
 							onchange={(e) => put(i, { name: e.currentTarget.value })}
 						/>
 					{/key}
@@ -55,11 +65,11 @@
 						aria-label="Type of {p.name}"
 						onchange={(e) => retype(i, e.currentTarget.value)}
 					>
-						{#each w.project.head.propertyTypes as type (type)}<option value={type}>{type}</option>{/each}
+						{#each types ?? w.project.head.propertyTypes as type (type)}<option value={type}>{type}</option>{/each}
 					</select>
 					<button
 						class="button-plain hover:text-brick"
-						aria-label="Take property {p.name} away"
+						aria-label="Take {word} {p.name} away"
 						onclick={() => change(properties.filter((_, k) => k !== i))}><X size={14} /></button
 					>
 				</div>
@@ -81,6 +91,6 @@
 				/>
 			</div>
 		{/each}
-		<button class="button self-start" onclick={add}><Plus size={14} /> Add a property</button>
+		<button class="button self-start" onclick={add}><Plus size={14} /> Add a {word}</button>
 	</div>
 </details>
