@@ -283,3 +283,46 @@ func layerIs(name string, so func(hidden, locked bool, place int) bool) func(*do
 		return fmt.Errorf("layer %s is not as wanted", name)
 	}
 }
+
+// Single keys work after pressing something elsewhere, but not where one types or
+// chooses from a menu, and, for those who want it so, only on the map.
+func TestSingleKeysReachTheMap(t *testing.T) {
+	k := world(t).open()
+	k.holdTile(5)
+	shape := func(want string) {
+		t.Helper()
+		k.see("[data-testid=hand]", want)
+	}
+	k.keys(input.KeyB)
+	shape("box")
+	k.pressIn("aside [role=tab]", "Kinds")
+	k.keys(input.KeyL)
+	shape("line")
+	k.pressIn("aside ul button", "Things")
+	k.keys(input.KeyO)
+	shape("oval")
+	// typed it is text
+	k.write("[aria-label='Search the cabinet']", "lll")
+	shape("oval")
+	k.keys(input.Escape)
+	// in a menu it looks for a word
+	k.pressIn("[data-testid=hand] button", "oval")
+	k.see("[role=menu]", "")
+	k.keys(input.KeyL)
+	k.keys(input.Escape)
+	shape("oval")
+	// nothing to undo is no mistake
+	for range 3 {
+		k.with(input.ControlLeft, input.KeyZ)
+	}
+	k.gone("[data-testid=notice]")
+	k.press("Keys that work here")
+	k.pressIn("[role=dialog] label", "single keys only on the map")
+	k.press("Close")
+	k.pressIn("aside [role=tab]", "Kinds")
+	k.keys(input.KeyL)
+	shape("oval")
+	k.focusMap()
+	k.keys(input.KeyL)
+	shape("line")
+}

@@ -44,7 +44,20 @@
 		>
 			<div class="p-5">
 				<Dialog.Title class="text-[16px] font-semibold">Keys that work here</Dialog.Title>
-				<Dialog.Description class="mb-3 text-dim">Single keys work while the map has the focus.</Dialog.Description>
+				<Dialog.Description class="text-dim">
+					{w.keysAnywhere
+						? 'Single keys work wherever nothing is typed and no menu is open.'
+						: 'Single keys work while the map has the focus.'}
+				</Dialog.Description>
+				<label class="mb-3 flex items-center gap-2">
+					<input
+						type="checkbox"
+						class="accent-glaze"
+						checked={!w.keysAnywhere}
+						onchange={(e) => w.setKeys(!e.currentTarget.checked)}
+					/>
+					single keys only on the map
+				</label>
 				<div class="columns-2 gap-8">
 					{#each [w.play.on ? { name: 'In the game', keys: playing } : { name: 'On the map', keys: canvas }, ...groups] as g (g.name)}
 						{#if g.keys.length}

@@ -44,6 +44,19 @@ function named(e: KeyboardEvent): string {
 const typing = (t: EventTarget | null) =>
 	t instanceof Element && t.matches('input:not([type=checkbox], [type=range]), textarea, select, [contenteditable]')
 
+/** What is open and has keys of its own. */
+const listening = '[role=menu], [role=listbox], [role=dialog]'
+
+/** Keys by which one goes through what is on a page. */
+const moving = /(Page(Up|Down)|Home)$/
+
+/** Whether an action that belongs to the map takes a key that goes down elsewhere. */
+const reaches = (w: Workspace, a: Action, key: string, at: EventTarget | null) =>
+	w.keysAnywhere &&
+	(!w.play.on || a.group === 'Play') &&
+	!moving.test(key) &&
+	!(at instanceof Element && at.closest(listening))
+
 /** Runs the action of a key; true when there was one. */
 export function runKey(w: Workspace, e: KeyboardEvent): boolean {
 	if (e.defaultPrevented || e.altKey || w.joining || w.finderOpen || w.keysOpen) return false
@@ -54,7 +67,9 @@ export function runKey(w: Workspace, e: KeyboardEvent): boolean {
 		w.escape()
 		return true
 	}
-	const found = actions(w).find((a) => a.keys?.includes(key) && (!a.canvas || inCanvas) && (a.when?.() ?? true))
+	const found = actions(w).find(
+		(a) => a.keys?.includes(key) && (!a.canvas || inCanvas || reaches(w, a, key, e.target)) && (a.when?.() ?? true),
+	)
 	if (!found) return false
 	e.preventDefault()
 	found.run()

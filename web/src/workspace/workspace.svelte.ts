@@ -47,6 +47,8 @@ export class Workspace {
 	cabinetOpen = $state(true)
 	finderOpen = $state(false)
 	keysOpen = $state(false)
+	/** Single keys work wherever nothing is typed, and not only on the map. */
+	keysAnywhere = $state(localStorage.getItem('azzel.keys') !== 'map')
 	/** The sheet of what is done to a whole map. */
 	sheetOpen = $state(false)
 	/** The bounds that a map would get, while they are chosen. */
@@ -318,6 +320,11 @@ export class Workspace {
 	open(station: Station) {
 		if (this.play.on) this.playing.stopPlay()
 		this.station = station
+	}
+
+	setKeys(anywhere: boolean) {
+		this.keysAnywhere = anywhere
+		localStorage.setItem('azzel.keys', anywhere ? 'anywhere' : 'map')
 	}
 
 	setTheme(theme: string) {

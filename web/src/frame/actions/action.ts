@@ -6,7 +6,7 @@ export interface Action {
 	group: 'Hand' | 'Selection' | 'Map' | 'Entities' | 'Play' | 'Go to' | 'View' | 'Project'
 	/** Keys as shown; several mean the same. */
 	keys?: string[]
-	/** Single keys work only while the canvas has the focus. */
+	/** It belongs to the map: its key works there, and elsewhere where nothing is typed and no menu is open. */
 	canvas?: boolean
 	/** Works now; absent means always. */
 	when?: () => boolean
