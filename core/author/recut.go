@@ -7,7 +7,6 @@ import (
 	"azzel/core/grid"
 	"azzel/core/material"
 	"errors"
-	"fmt"
 	"slices"
 )
 
@@ -274,22 +273,4 @@ func (m *matcher) others(d *document.Document) []edit.Primitive {
 		}
 	}
 	return do
-}
-
-// PictureOf gives a tileset another picture of the same arrangement: tiles keep
-// their places, and what the new picture does not reach shows as missing.
-func PictureOf(t *document.Tileset, picture string, width, height int) (Recut, error) {
-	columns, rows := t.Cut.Tiles(t.Width, t.Height)
-	others, down := t.Cut.Tiles(width, height)
-	if others < 1 || down < 1 {
-		return Recut{}, fmt.Errorf("that picture is smaller than one tile of %s: choose another, or cut it anew", t.Name)
-	}
-	r := Recut{Picture: picture, Width: width, Height: height, Cut: t.Cut, Match: make([]int, columns*rows)}
-	for i := range r.Match {
-		r.Match[i] = -1
-		if x, y := i%columns, i/columns; x < others && y < down {
-			r.Match[i] = y*others + x
-		}
-	}
-	return r, nil
 }

@@ -199,13 +199,6 @@ func TestRecutBringsEverythingAlong(t *testing.T) {
 	if _, err := author.RecutTileset(d, coast(d), author.Recut{Picture: set.Picture, Width: 128, Height: 128, Cut: document.Cut{CellWidth: 300, CellHeight: 16}}); err == nil {
 		t.Error("a cut that fits nothing was taken")
 	}
-	if _, err := author.PictureOf(coast(d), set.Picture, 8, 8); err == nil {
-		t.Error("a picture smaller than a tile was taken")
-	}
-	r, err := author.PictureOf(coast(d), set.Picture, 64, 256)
-	if err != nil || r.Match[3] != 3 || r.Match[4] != -1 || r.Match[8] != 4 {
-		t.Errorf("a taller picture matches %v %v", r.Match, err)
-	}
 }
 
 func TestMarkMaterial(t *testing.T) {

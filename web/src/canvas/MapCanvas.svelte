@@ -181,6 +181,7 @@
 			cancel: () => press.cancel(),
 			press: (remove) => press.byKey(remove),
 			point: (cell) => press.pointTo(cell),
+			grab,
 		}
 		const clock = setInterval(() => {
 			const drifts = w.map?.layers.some((l) => l.image && (l.image.driftX || l.image.driftY))
@@ -220,15 +221,18 @@
 		else press.point(p)
 	}
 
+	/** The pointer moved over the map since the focus last went elsewhere: who goes by keys presses buttons with Space. */
+	let pointed = false
+
+	function grab(on: boolean) {
+		press.spaceDown = on && (document.activeElement === over || (pointed && over.matches(':hover')))
+		return press.spaceDown
+	}
+
 	function keydown(e: KeyboardEvent) {
 		if (w.play.on && w.play.key(e, true)) {
 			e.preventDefault()
 			e.stopPropagation()
-			return
-		}
-		if (e.code === 'Space' && !e.ctrlKey) {
-			press.spaceDown = true
-			e.preventDefault()
 			return
 		}
 		const step = { ArrowUp: [0, -1], ArrowRight: [1, 0], ArrowDown: [0, 1], ArrowLeft: [-1, 0] }[e.key]
@@ -248,10 +252,11 @@
 	}
 
 	function keyup(e: KeyboardEvent) {
-		if (e.code === 'Space') press.spaceDown = false
 		w.play.key(e, false)
 	}
 </script>
+
+<svelte:window onfocusin={() => (pointed = false)} />
 
 <ContextMenu.Root>
 	<ContextMenu.Trigger disabled={w.hand.holding || w.play.on} class="absolute inset-0">
@@ -274,17 +279,17 @@
 					if (e.button === 1) e.preventDefault()
 					press.down(e, at(e))
 				}}
-				onpointermove={(e) => press.move(at(e), e.shiftKey, e.ctrlKey || e.metaKey)}
+				onpointermove={(e) => {
+					pointed = true
+					press.move(at(e), e.shiftKey, e.ctrlKey || e.metaKey)
+				}}
 				onpointerup={() => press.up()}
 				onpointercancel={() => press.cancel()}
 				onpointerleave={() => press.does.what === 'nothing' && !press.cursor && press.point(null)}
 				oncontextmenu={(e) => (w.hand.holding || w.play.on) && e.preventDefault()}
 				onkeydown={keydown}
 				onkeyup={keyup}
-				onblur={() => {
-					press.spaceDown = false
-					w.play.release()
-				}}
+				onblur={() => w.play.release()}
 			></canvas>
 		</div>
 	</ContextMenu.Trigger>

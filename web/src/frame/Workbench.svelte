@@ -21,7 +21,7 @@
 	import StarterOffer from '../tilesets/StarterOffer.svelte'
 	import TilesetsStation from '../tilesets/TilesetsStation.svelte'
 	import { giveWorkspace, type Workspace } from '../workspace/workspace.svelte'
-	import { runKey } from './actions'
+	import { forMap, grabKey, runKey } from './actions'
 	import Finder from './Finder.svelte'
 	import Hint from '../controls/Hint.svelte'
 	import KeySheet from './KeySheet.svelte'
@@ -58,13 +58,15 @@
 
 <svelte:window
 	onkeydown={(e) => runKey(w, e)}
+	onkeydowncapture={(e) => grabKey(w, e)}
+	onkeyup={(e) => grabKey(w, e)}
+	onblur={() => w.canvas?.grab(false)}
 	onpaste={(e) => {
 		if (e.clipboardData?.files.length) {
 			e.preventDefault()
 			return void intake.bring(e.clipboardData.files)
 		}
-		const onCanvas = e.target instanceof Element && e.target.matches('[data-testid=map], body')
-		if (onCanvas && w.station === 'map') w.clipboard.pasteText(e.clipboardData?.getData('text/plain') ?? '')
+		if (forMap(w, e.target) && w.station === 'map') w.clipboard.pasteText(e.clipboardData?.getData('text/plain') ?? '')
 	}}
 	ondragover={(e) => {
 		if (!files(e)) return

@@ -50,12 +50,19 @@ const listening = '[role=menu], [role=listbox], [role=dialog]'
 /** Keys by which one goes through what is on a page. */
 const moving = /(Page(Up|Down)|Home)$/
 
+/** Whether what goes on at a place of the page can be meant for the map. */
+export const forMap = (w: Workspace, at: EventTarget | null) =>
+	!(at instanceof Element) ||
+	at.matches('[data-testid=map]') ||
+	(w.keysAnywhere && !typing(at) && !at.closest(listening))
+
 /** Whether an action that belongs to the map takes a key that goes down elsewhere. */
 const reaches = (w: Workspace, a: Action, key: string, at: EventTarget | null) =>
-	w.keysAnywhere &&
+	forMap(w, at) &&
 	(!w.play.on || a.group === 'Play') &&
 	!moving.test(key) &&
-	!(at instanceof Element && at.closest(listening))
+	// text of the page is copied as such
+	!(key === 'Ctrl+C' && !getSelection()?.isCollapsed)
 
 /** Runs the action of a key; true when there was one. */
 export function runKey(w: Workspace, e: KeyboardEvent): boolean {
@@ -74,4 +81,13 @@ export function runKey(w: Workspace, e: KeyboardEvent): boolean {
 	e.preventDefault()
 	found.run()
 	return true
+}
+
+/** Space takes hold of the map under the pointer, and lets it go. */
+export function grabKey(w: Workspace, e: KeyboardEvent) {
+	if (e.code !== 'Space') return
+	if (e.type === 'keyup') return void w.canvas?.grab(false)
+	if (e.ctrlKey || w.play.on || !forMap(w, e.target) || !w.canvas?.grab(true)) return
+	e.preventDefault()
+	e.stopPropagation()
 }

@@ -219,7 +219,8 @@
 			{@render control(turnOf(grip), 'Turn', quarters)}
 		{/if}
 		{#if repeats && !grip.scatter}
-			<span class="text-dim">· from</span>
+			<span class="text-dim">·</span>
+			<span class="text-dim">from</span>
 			{@render control(grip.aligned ? 'the map’s corner' : 'where the stroke began', 'Repeats from', aligned)}
 		{/if}
 		{#if grip.what === 'entity'}
@@ -227,10 +228,12 @@
 			{@render control(grip.replace ? 'in place of others' : 'on top', 'Over others', over)}
 		{/if}
 		{#if scatters}
-			<span class="text-dim">· scatter</span>
+			<span class="text-dim">·</span>
+			<span class="text-dim">scatter</span>
 			<ScatterWord />
 		{/if}
-		<span class="text-dim">· mirror</span>
+		<span class="text-dim">·</span>
+		<span class="text-dim">mirror</span>
 		{@render control(mirrors.find((m) => m.mode === mirror)?.label ?? 'off', 'Mirror', reflections)}
 	{:else}
 		<span class="text-dim">Holding</span>

@@ -115,6 +115,8 @@ export class Workspace {
 		cancel: () => boolean
 		press: (remove: boolean) => void
 		point: (cell: Point) => void
+		/** Drags move the view, where the pointer or the focus is on the map. */
+		grab: (on: boolean) => boolean
 	} | null = null
 
 	constructor(
