@@ -91,10 +91,11 @@ func TestRecutKeepsThePainting(t *testing.T) {
 	k.press("New picture…")
 	must(t, e.SetFiles([]string{file(t, "again.png", out.Bytes())}))
 	k.press("Show what changes")
-	k.see("[data-testid=recut]", "8 tiles of Coast have no match")
-	k.see("[data-testid=recut]", "480 painted cells would be emptied")
+	k.see("[data-testid=recut]", "8 tiles have no match, 1 of them painted with")
+	k.see("[data-testid=recut]", "480 would be emptied")
+	k.see("[aria-label='Tiles before and after']", "–")
 	k.press("Cut it anew")
-	k.notice("is cut anew")
+	k.notice("480 cells without a match were emptied")
 	k.stored(func(d *document.Document) error {
 		// the wall was tile 1: column 1 of row 0, now column 0 of row 7
 		if c := d.Maps.Get(sample.Quay).Layers.Get(sample.Things).Cells.At(0, 0); c.Tile() != 49 {
@@ -120,6 +121,13 @@ func TestRecutKeepsThePainting(t *testing.T) {
 	k.press("Recut…")
 	k.write("form label:nth-of-type(3) input[type=number]", "999")
 	k.see("[data-testid=cut-told]", "margin")
+	// larger tiles: what differs now and would look the same is said
+	k.write("form label:nth-of-type(3) input[type=number]", "0")
+	k.write("form label:nth-of-type(1) input[type=number]", "32")
+	k.write("form label:nth-of-type(2) input[type=number]", "32")
+	k.press("Show what changes")
+	k.see("[data-testid=recut]", "2 tiles become 1")
+	k.see("[data-testid=recut]", "stand on the lower edge")
 	k.press("Leave it")
 	k.same()
 }

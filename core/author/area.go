@@ -231,3 +231,27 @@ func EmptyArea(d *document.Document, a Area) (Change, error) {
 	}
 	return c, nil
 }
+
+// putEverywhere gives cells of a layer other values, those too that former bounds left
+// outside the map: what lies there is there again when the map grows. Outside the
+// bounds cells are written only where they are still the same.
+func putEverywhere(m *document.Map, l *document.Layer, region *grid.Region, f func(x, y int) cells.Cell) (do []edit.Primitive) {
+	put := func(x, y int) (cells.Cell, bool) { return f(x, y), true }
+	if p := cells.PaintEach(region, m.Bounds, put); len(p) > 0 {
+		do = append(do, write(m, l, p))
+	}
+	beyond, all := beyondOf(m, region), l.Cells.Extent().Union(region.Bounds())
+	if !beyond.Empty() {
+		do = append(do, edit.Primitive{Op: edit.OpCellsBack, Ref: edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: l.ID},
+			Was: cells.PaintEach(beyond, all, func(x, y int) (cells.Cell, bool) { return l.Cells.At(x, y), true }), Cells: cells.PaintEach(beyond, all, put)})
+	}
+	return do
+}
+
+// beyondOf is the part of a region that lies outside a map's bounds.
+func beyondOf(m *document.Map, region *grid.Region) *grid.Region {
+	out, within := region.Clone(), region.Clone()
+	within.Clip(m.Bounds)
+	out.Subtract(within)
+	return out
+}

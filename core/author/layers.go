@@ -80,9 +80,7 @@ func DuplicateLayer(m *document.Map, id document.ID) (Change, error) {
 	c := changed("Duplicated layer "+l.Name, append(order, edit.Insert(ref, next))...)
 	c.Made = next.ID
 	if l.Painted() {
-		if p := painted(m, l); len(p) > 0 {
-			c.Do = append(c.Do, edit.Primitive{Op: edit.OpCells, Ref: ref, Cells: p})
-		}
+		c.Do = append(c.Do, painted(m, l, &next)...)
 	}
 	rank := m.NextRank()
 	for _, e := range document.InRank(m.Entities.All()) {
@@ -96,10 +94,10 @@ func DuplicateLayer(m *document.Map, id document.ID) (Change, error) {
 	return c, nil
 }
 
-// painted is the patch that writes all painted cells of a layer that lie on the map.
-func painted(m *document.Map, l *document.Layer) cells.Patch {
-	full := l.Cells.Region(m.Bounds, func(c cells.Cell) bool { return c != 0 })
-	return cells.PaintEach(full, m.Bounds, func(x, y int) (cells.Cell, bool) { return l.Cells.At(x, y), true })
+// painted writes all painted cells of a layer onto another.
+func painted(m *document.Map, l, onto *document.Layer) []edit.Primitive {
+	full := l.Cells.Region(l.Cells.Extent(), func(c cells.Cell) bool { return c != 0 })
+	return putEverywhere(m, onto, full, l.Cells.At)
 }
 
 // MergeDown brings what lies on a layer onto the next one below of its kind and
@@ -131,9 +129,7 @@ func MergeDown(m *document.Map, id document.ID) (Change, error) {
 	}
 	c := changed(fmt.Sprintf("Merged %s with %s", upper.Name, lower.Name))
 	if upper.Painted() {
-		if p := painted(m, upper); len(p) > 0 {
-			c.Do = append(c.Do, write(m, lower, p))
-		}
+		c.Do = append(c.Do, painted(m, upper, lower)...)
 	}
 	for _, e := range m.Entities.All() {
 		if e.Layer == id {

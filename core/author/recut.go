@@ -20,13 +20,25 @@ type Recut struct {
 	Match   []int        `json:"match"`
 }
 
-// Lost is what a recut could not match.
-type Lost struct {
-	// Tiles are old tiles without a match, Used those of them that lie on maps,
-	// Cells how many cells that are.
-	Tiles []int `json:"tiles"`
-	Used  []int `json:"used"`
-	Cells int   `json:"cells"`
+// Changes is what a recut would do to what is there: cells are counted on all layers of
+// tiles, those too that lie outside a map that was made smaller.
+type Changes struct {
+	// Cells are all that show a tile of the set, Beyond those of them outside their map.
+	Cells  int `json:"cells"`
+	Beyond int `json:"beyond"`
+	// Tiles are old tiles without a match, Used those of them that are painted with,
+	// Emptied how many cells that are.
+	Tiles   []int `json:"tiles"`
+	Used    []int `json:"used"`
+	Emptied int   `json:"emptied"`
+	// Joined are groups of tiles that are painted with and become one, JoinedCells the
+	// cells that show them.
+	Joined      [][]int `json:"joined"`
+	JoinedCells int     `json:"joinedCells"`
+	// Moved are tiles that are painted with and become one of another number, MovedCells
+	// the cells that show them.
+	Moved      []int `json:"moved"`
+	MovedCells int   `json:"movedCells"`
 }
 
 // MatchByPlace matches the tiles of an old cut to those of a new one that cover
@@ -60,35 +72,60 @@ func tileRect(c document.Cut, tile, columns int) (r grid.Rect) {
 	return grid.Rect{X: c.Margin + tile%columns*(c.CellWidth+c.Spacing), Y: c.Margin + tile/columns*(c.CellHeight+c.Spacing), W: c.CellWidth, H: c.CellHeight}
 }
 
-// LostBy tells what a recut would lose.
-func LostBy(d *document.Document, t *document.Tileset, match []int) Lost {
-	out := Lost{Tiles: []int{}, Used: []int{}}
-	gone := map[int]bool{}
-	for tile, to := range match {
-		if to < 0 {
-			gone[tile] = true
-			out.Tiles = append(out.Tiles, tile)
-		}
-	}
-	used := map[int]int{}
+// ChangesBy tells what a recut would change.
+func ChangesBy(d *document.Document, t *document.Tileset, match []int) Changes {
+	out := Changes{Tiles: []int{}, Used: []int{}, Joined: [][]int{}, Moved: []int{}}
+	used, most := map[int]int{}, len(match)
 	for _, m := range d.MapsInOrder() {
 		for _, l := range m.LayersInOrder() {
 			if l.Kind != document.LayerTiles {
 				continue
 			}
-			lost := l.Cells.Region(m.Bounds, func(c cells.Cell) bool { return of(c, t) && (gone[c.Tile()] || c.Tile() >= len(match)) })
-			out.Cells += lost.Count()
-			for _, p := range lost.Points() {
-				used[l.Cells.At(p.X, p.Y).Tile()]++
+			shown := l.Cells.Region(l.Cells.Extent(), func(c cells.Cell) bool { return of(c, t) })
+			out.Beyond += beyondOf(m, shown).Count()
+			for _, p := range shown.Points() {
+				tile := l.Cells.At(p.X, p.Y).Tile()
+				used[tile]++
+				most = max(most, tile+1)
 			}
 		}
 	}
-	for _, tile := range out.Tiles {
-		if used[tile] > 0 {
-			out.Used = append(out.Used, tile)
+	becomes := map[int][]int{}
+	for tile := range most {
+		n := used[tile]
+		out.Cells += n
+		switch to := matchOf(match, tile); {
+		case to < 0:
+			if out.Emptied += n; n > 0 {
+				out.Used = append(out.Used, tile)
+			}
+			if tile < len(match) {
+				out.Tiles = append(out.Tiles, tile)
+			}
+		case n > 0:
+			becomes[to] = append(becomes[to], tile)
+			if to != tile {
+				out.Moved, out.MovedCells = append(out.Moved, tile), out.MovedCells+n
+			}
+		}
+	}
+	for to := range slices.Max(append(match[:len(match):len(match)], -1)) + 1 {
+		if tiles := becomes[to]; len(tiles) > 1 {
+			out.Joined = append(out.Joined, tiles)
+			for _, tile := range tiles {
+				out.JoinedCells += used[tile]
+			}
 		}
 	}
 	return out
+}
+
+// matchOf is what a tile becomes; −1 is nothing.
+func matchOf(match []int, tile int) int {
+	if tile < 0 || tile >= len(match) {
+		return -1
+	}
+	return match[tile]
 }
 
 func of(c cells.Cell, t *document.Tileset) bool {
@@ -146,18 +183,11 @@ func (m *matcher) moves() bool {
 	return false
 }
 
-func (m *matcher) tile(i int) int {
-	if i < 0 || i >= len(m.match) {
-		return -1
-	}
-	return m.match[i]
-}
-
 func (m *matcher) cell(c cells.Cell) cells.Cell {
 	if !of(c, m.t) {
 		return c
 	}
-	if to := m.tile(c.Tile()); to >= 0 {
+	if to := matchOf(m.match, c.Tile()); to >= 0 {
 		return c&cells.TurnBits | cells.TileCell(c.Tileset(), to)
 	}
 	return 0
@@ -166,7 +196,7 @@ func (m *matcher) cell(c cells.Cell) cells.Cell {
 func (m *matcher) tiles(all []int) []int {
 	out := []int{}
 	for _, i := range all {
-		if to := m.tile(i); to >= 0 {
+		if to := matchOf(m.match, i); to >= 0 {
 			out = append(out, to)
 		}
 	}
@@ -177,13 +207,13 @@ func (m *matcher) tiles(all []int) []int {
 func (m *matcher) infos(all []document.TileInfo) []document.TileInfo {
 	out := []document.TileInfo{}
 	for _, i := range all {
-		if i.Tile = m.tile(i.Tile); i.Tile < 0 {
+		if i.Tile = matchOf(m.match, i.Tile); i.Tile < 0 {
 			continue
 		}
-		i.Partner = m.tile(i.Partner)
+		i.Partner = matchOf(m.match, i.Partner)
 		frames := []document.Frame{}
 		for _, f := range i.Frames {
-			if f.Tile = m.tile(f.Tile); f.Tile >= 0 {
+			if f.Tile = matchOf(m.match, f.Tile); f.Tile >= 0 {
 				frames = append(frames, f)
 			}
 		}
@@ -205,10 +235,8 @@ func (m *matcher) mapCells(where *document.Map) []edit.Primitive {
 		if l.Kind != document.LayerTiles {
 			continue
 		}
-		hit := l.Cells.Region(where.Bounds, func(c cells.Cell) bool { return m.cell(c) != c })
-		if !hit.Empty() {
-			do = append(do, write(where, l, cells.PaintEach(hit, where.Bounds, func(x, y int) (cells.Cell, bool) { return m.cell(l.Cells.At(x, y)), true })))
-		}
+		hit := l.Cells.Region(l.Cells.Extent(), func(c cells.Cell) bool { return m.cell(c) != c })
+		do = append(do, putEverywhere(where, l, hit, func(x, y int) cells.Cell { return m.cell(l.Cells.At(x, y)) })...)
 	}
 	for _, e := range where.Entities.All() {
 		ref := edit.Ref{Type: edit.TypeEntity, Map: where.ID, ID: e.ID}

@@ -186,25 +186,22 @@ func Exchange(d *document.Document, m *document.Map, region *grid.Region, swaps 
 			if l.Kind != document.LayerTiles || l.Locked {
 				continue
 			}
-			hit := l.Cells.Region(m.Bounds, func(v cells.Cell) bool {
+			hit := l.Cells.Region(l.Cells.Extent(), func(v cells.Cell) bool {
 				_, ok := to[plain(v)]
 				return ok && v != 0
 			})
 			if region != nil {
 				hit.Intersect(region)
 			}
-			if hit.Empty() {
-				continue
-			}
 			count += hit.Count()
-			c.Do = append(c.Do, write(m, l, cells.PaintEach(hit, m.Bounds, func(x, y int) (cells.Cell, bool) {
+			c.Do = append(c.Do, putEverywhere(m, l, hit, func(x, y int) cells.Cell {
 				v := l.Cells.At(x, y)
 				next := to[plain(v)]
 				if next != 0 && !next.IsMaterial() && !v.IsMaterial() {
 					next ^= v & cells.TurnBits
 				}
-				return next, true
-			})))
+				return next
+			})...)
 		}
 	}
 	if count == 0 {

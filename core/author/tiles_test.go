@@ -169,9 +169,9 @@ func TestRecutBringsEverythingAlong(t *testing.T) {
 		}
 	}
 	match[0] = -1 // the floor
-	lost := author.LostBy(d, coast(d), match)
-	if len(lost.Tiles) != 15 || !slices.Equal(lost.Used, []int{0}) || lost.Cells != 480 {
-		t.Errorf("the loss is %d tiles, %v used in %d cells", len(lost.Tiles), lost.Used, lost.Cells)
+	lost := author.ChangesBy(d, coast(d), match)
+	if len(lost.Tiles) != 15 || !slices.Equal(lost.Used, []int{0}) || lost.Emptied != 480 {
+		t.Errorf("the loss is %d tiles, %v used in %d cells", len(lost.Tiles), lost.Used, lost.Emptied)
 	}
 	set := coast(d)
 	c, err = author.RecutTileset(d, set, author.Recut{Picture: set.Picture, Width: 128, Height: 128, Cut: set.Cut, Match: match})
@@ -198,6 +198,58 @@ func TestRecutBringsEverythingAlong(t *testing.T) {
 	}
 	if _, err := author.RecutTileset(d, coast(d), author.Recut{Picture: set.Picture, Width: 128, Height: 128, Cut: document.Cut{CellWidth: 300, CellHeight: 16}}); err == nil {
 		t.Error("a cut that fits nothing was taken")
+	}
+}
+
+// A map that was made smaller keeps what lies outside it; a recut, a merge and an
+// exchange reach that too, and undo puts it back.
+func TestOutsideAShrunkMapComesAlong(t *testing.T) {
+	d := sample.World()
+	one, two := cells.TileCell(1, 1), cells.TileCell(1, 2)
+	d = edit.Apply(d, &edit.Edit{Do: []edit.Primitive{
+		sample.Paint(sample.Pans, sample.Things, box(2, 2, 15, 1), two|cells.MirrorX),
+		edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Pans}, "bounds", grid.Rect{W: 8, H: 8}),
+	}}).Doc
+	pans := func(d *document.Document, layer document.ID) cells.Plane {
+		return d.Maps.Get(sample.Pans).Layers.Get(layer).Cells
+	}
+	match := make([]int, 64)
+	for i := range match {
+		match[i] = i + 4*(i/2)
+	}
+	match[1], match[3] = 0, 2 // two at a time become one
+	changes := author.ChangesBy(d, coast(d), match)
+	if changes.Beyond == 0 || changes.MovedCells < 15 || !slices.Contains(changes.Moved, 2) || changes.Emptied != 0 {
+		t.Errorf("the recut would change %+v", changes)
+	}
+	for i := range match {
+		match[i] = i/2*2 + 10
+	}
+	if changes = author.ChangesBy(d, coast(d), match); !slices.EqualFunc(changes.Joined, [][]int{{0, 1}}, slices.Equal) || changes.JoinedCells != changes.Cells-15 {
+		t.Errorf("where all become one of two, the recut would change %+v", changes)
+	}
+	for i := range match {
+		match[i] = min(i+10, 63)
+	}
+	set := coast(d)
+	c, err := author.RecutTileset(d, set, author.Recut{Picture: set.Picture, Width: 128, Height: 128, Cut: set.Cut, Match: match})
+	cut := done(t, d, c, err)
+	if got := pans(cut, sample.Things).At(16, 2); got != cells.TileCell(1, 12)|cells.MirrorX {
+		t.Errorf("outside the map the recut left %x", got)
+	}
+	c, err = author.Exchange(d, nil, nil, []author.Swap{{From: two, To: one}})
+	if got := pans(done(t, d, c, err), sample.Things).At(16, 2); got != one|cells.MirrorX {
+		t.Errorf("outside the map the exchange left %x", got)
+	}
+	c, err = author.DuplicateLayer(d.Maps.Get(sample.Pans), sample.Things)
+	double := done(t, d, c, err)
+	if got := pans(double, c.Made).At(16, 2); got != two|cells.MirrorX {
+		t.Errorf("outside the map the copy of a layer has %x", got)
+	}
+	c, err = author.MergeDown(d.Maps.Get(sample.Pans), sample.Things)
+	merged := done(t, d, c, err)
+	if got := pans(merged, sample.Ground).At(16, 2); got != two|cells.MirrorX {
+		t.Errorf("outside the map the merged layer has %x", got)
 	}
 }
 

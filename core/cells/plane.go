@@ -184,6 +184,14 @@ func mixedIn(chunks []placed) (n int) {
 	return n
 }
 
+// Extent is the bounds of all chunks that hold something, outside a map's bounds too.
+func (p Plane) Extent() (out grid.Rect) {
+	for _, c := range p.Chunks() {
+		out = out.Union(grid.Rect{X: c.CX * side, Y: c.CY * side, W: side, H: side})
+	}
+	return out
+}
+
 // Outside lists, by row and column, the first n chunks that lie wholly outside
 // bounds, as the patch that empties them.
 func (p Plane) Outside(bounds grid.Rect, n int) Patch {

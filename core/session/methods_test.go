@@ -225,7 +225,7 @@ func TestQuestions(t *testing.T) {
 		{"choices", args{"grip": args{"what": "tiles", "cells": []int{int(sample.Floor), int(sample.Wall)}, "width": 2, "shape": "box"}}, fmt.Sprintf(`{"cell":%d,"odds":`, int(sample.Floor))},
 		{"kindUses", "collectible", `"name":"Quay","count":1`},
 		{"lossOf", args{"map": quay, "bounds": grid.Rect{W: 10, H: 12}}, `"cells":150`},
-		{"lostBy", args{"id": sample.Coast, "match": []int{-1, -1}}, `"tiles":[`},
+		{"changesBy", args{"id": sample.Coast, "match": []int{-1, -1}}, `"tiles":[`},
 		{"oddLayers", args{"map": quay}, `[]`},
 		{"pages", "One line", `["One line"]`},
 		{"snapped", args{"map": sample.Pans, "at": grid.Point{X: 321, Y: 1}, "within": 8}, `"x":320`},

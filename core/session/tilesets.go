@@ -63,15 +63,15 @@ func init() {
 		}) (author.Change, error) {
 			return onTileset(d, a.ID, func(t *document.Tileset) (author.Change, error) { return author.RecutTileset(d, t, a.Recut) })
 		}),
-		"lostBy": with(func(s *Session, a struct {
+		"changesBy": with(func(s *Session, a struct {
 			ID    document.ID `json:"id"`
 			Match []int       `json:"match"`
-		}) (author.Lost, error) {
+		}) (author.Changes, error) {
 			t := s.doc().Tilesets.Get(a.ID)
 			if t == nil {
-				return author.Lost{}, errors.New("the tileset is no longer there")
+				return author.Changes{}, errors.New("the tileset is no longer there")
 			}
-			return author.LostBy(s.doc(), t, a.Match), nil
+			return author.ChangesBy(s.doc(), t, a.Match), nil
 		}),
 	})
 }

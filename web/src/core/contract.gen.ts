@@ -195,6 +195,18 @@ export interface Wish {
 	once?: boolean
 }
 
+export interface Changes {
+	cells: number
+	beyond: number
+	tiles: number[] | null
+	used: number[] | null
+	emptied: number
+	joined: number[][] | null
+	joinedCells: number
+	moved: number[] | null
+	movedCells: number
+}
+
 export interface None {}
 
 export interface ChartInfo {
@@ -423,12 +435,6 @@ export interface Loss {
 	cells: number
 	entities: number
 	spans: Span[] | null
-}
-
-export interface Lost {
-	tiles: number[] | null
-	used: number[] | null
-	cells: number
 }
 
 export interface Tile {
@@ -1144,6 +1150,10 @@ export interface Methods {
 	changeKind: { args: PlainKind; answer: Outcome }
 	changePassage: { args: Draft<Passage>; answer: Outcome }
 	changeRule: { args: Wish; answer: Outcome }
+	changesBy: { args: {
+		id: ID
+		match: number[] | null
+	}; answer: Changes }
 	chart: { args: None; answer: ChartInfo }
 	checkPlace: { args: PointArgs; answer: Place }
 	choices: { args: {
@@ -1209,10 +1219,6 @@ export interface Methods {
 		cell: number
 	}; answer: number }
 	lossOf: { args: BoundsArgs; answer: Loss }
-	lostBy: { args: {
-		id: ID
-		match: number[] | null
-	}; answer: Lost }
 	mapDetails: { args: MapArgs; answer: Detail[] }
 	mapUses: { args: MapArgs; answer: Use[] }
 	markMaterial: { args: {

@@ -27,7 +27,7 @@ export type {
 	LayerImage,
 	LayerInfo as Layer,
 	Loss,
-	Lost,
+	Changes,
 	MapInfo,
 	MaterialInfo as Material,
 	Merged,

@@ -1,11 +1,9 @@
 <script lang="ts">
 	import type { Cut, Taken } from '../core/types'
-	import { cellOf } from '../draw/pictures'
-	import GripPicture from '../hand/GripPicture.svelte'
-	import { counted } from '../project/counted'
 	import { words } from './cutWords'
 	import HeroSize from './HeroSize.svelte'
 	import type { Intake } from './intake.svelte'
+	import RecutChanges from './RecutChanges.svelte'
 	import ReshapePanel from './ReshapePanel.svelte'
 
 	// How a picture that is brought in, or cut anew, is cut into tiles.
@@ -93,32 +91,15 @@
 			>Gather all {intake.waiting.length + 1} pictures into one tileset</button
 		>
 	{/if}
-	{#if intake.target && intake.plan}
-		<div class="flex flex-col gap-1 border-l-2 border-glaze pl-2" data-testid="recut">
-			{#if intake.plan.lost.tiles?.length}
-				<p>
-					{counted(intake.plan.lost.tiles.length, 'tile')} of {intake.target.name} have no match.
-					{#if intake.plan.lost.cells}
-						<b class="text-brick">{counted(intake.plan.lost.cells, 'painted cell')} would be emptied:</b>
-					{:else}None of them is painted with.{/if}
-				</p>
-				<div class="flex flex-wrap gap-1">
-					{#each (intake.plan.lost.used ?? []).slice(0, 40) as tile (tile)}
-						<GripPicture
-							grip={{
-								what: 'tiles',
-								cells: [cellOf(intake.target.number, tile)],
-								width: 1,
-								shape: 'freehand',
-							}}
-							size={24}
-						/>
-					{/each}
-				</div>
-			{:else}
-				<p>Every tile has a match: all painting comes along.</p>
-			{/if}
-		</div>
+	{#if intake.target && intake.plan && typeof told !== 'string'}
+		<RecutChanges
+			target={intake.target}
+			picture={t.picture}
+			cut={intake.cut}
+			columns={told.columns}
+			match={intake.plan.match}
+			changes={intake.plan.changes}
+		/>
 	{/if}
 	<div class="flex gap-2">
 		<button class="button grow button-main" disabled={typeof told === 'string' || intake.busy}

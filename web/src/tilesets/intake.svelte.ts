@@ -1,6 +1,7 @@
 import { CoreError } from '../core/module'
-import type { Cut, Lost, Rect, Taken, Tileset } from '../core/types'
+import type { Changes, Cut, Rect, Taken, Tileset } from '../core/types'
 import { send } from '../live/http'
+import { counted } from '../project/counted'
 import type { Workspace } from '../workspace/workspace.svelte'
 
 /** The kinds of picture that can be brought in. */
@@ -12,7 +13,7 @@ const largest = 32 << 20
 /** What a new cut or picture of a tileset would change. */
 interface Plan {
 	match: number[]
-	lost: Lost
+	changes: Changes
 }
 
 /** A picture on its way to become a tileset, or another cut of one: it is seen before it is accepted. */
@@ -147,7 +148,7 @@ export class Intake {
 				to: { picture: taken.picture, cut: this.cut },
 			})
 			const match = await send<number[]>(this.path('match'), body)
-			this.plan = { match, lost: this.w.project.ask('lostBy', { id: target.id, match }) }
+			this.plan = { match, changes: this.w.project.ask('changesBy', { id: target.id, match }) }
 		})
 	}
 
@@ -180,7 +181,11 @@ export class Intake {
 		const recut = { picture, width, height, cut: this.cut, match: this.plan.match }
 		const made = this.w.project.try('recut', { id: target.id, recut })
 		if (!made) return
-		this.w.notices.say(`${target.name} is cut anew; all painting came along.`, 'done', this.w.project.undoOf(made))
+		const { emptied } = this.plan.changes
+		const what = emptied
+			? `${counted(emptied, 'cell')} without a match ${emptied === 1 ? 'was' : 'were'} emptied`
+			: 'all painting came along'
+		this.w.notices.say(`${target.name} is cut anew; ${what}.`, 'done', this.w.project.undoOf(made))
 		this.leave()
 	}
 }
