@@ -231,6 +231,8 @@ func TestAccessible(t *testing.T) {
 		k.gone("[role=dialog]")
 		k.click(k.at(43, 14)) // the exit
 		k.press("Change…")
+		check("where a passage leads")
+		k.press("Another map")
 		k.pressIn("[role=dialog] button", "Pans")
 		k.see("[role=dialog]", "No place yet")
 		check("the passage")

@@ -1,7 +1,9 @@
 package e2e
 
 import (
+	"azzel/core/author"
 	"azzel/core/cells"
+	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
@@ -128,3 +130,124 @@ func paintCell(m, layer document.ID, x, y int, c cells.Cell) edit.Primitive {
 	r.Add(grid.Point{X: x, Y: y})
 	return sample.Paint(m, layer, r, c)
 }
+
+// led is a tab on a world whose exit leads to the Pans, and back, shut by a flag.
+func led(t *testing.T) (*tab, *document.Passage) {
+	t.Helper()
+	r := world(t)
+	c, err := author.Join(r.doc(), author.Way{From: document.End{Map: sample.Quay, Entity: sample.Exit}, To: sample.Pans, At: grid.Point{X: 3, Y: 7}, Facing: document.Right, Back: true})
+	must(t, err)
+	r.append(c.Do...)
+	p := *r.doc().Passages.Get(c.Made)
+	p.Transition, p.Shut, p.If = "iris", "It is shut.", []document.Gate{{Asks: document.GateFlag, Flag: sample.Lit}}
+	c, err = author.ChangePassage(r.doc(), p)
+	must(t, err)
+	r.append(c.Do...)
+	return r.open(), &p
+}
+
+// Led elsewhere, a passage keeps what was set for it, and its way back comes along.
+func TestPassageIsLedElsewhere(t *testing.T) {
+	k, p := led(t)
+	k.click(k.at(18, 5))
+	k.pressIn("[data-testid=details] button", "Change…")
+	// it begins with how it is
+	k.see("[role=dialog]", "Pans at cell 3, 7")
+	k.see("[data-testid=way-back]", "stays")
+	if got := k.eval(`() => document.querySelector('[role=dialog] [role=radio][aria-checked=true]').innerText + document.querySelector('[role=dialog] input[type=checkbox]').checked`); got != "right"+"true" && got != "true" {
+		t.Errorf("the dialog begins with %s", got)
+	}
+	k.click(k.inPicture(12, 4, 20, 12))
+	k.see("[data-testid=way-back]", "begins at 1 × 2 cells")
+	k.press("Lead there")
+	k.notice("leads to Pans, and back")
+	k.stored(func(d *document.Document) error {
+		q := d.Passages.Get(p.ID)
+		if q == nil || d.Passages.Len() != 2 || q.Transition != "iris" || q.Shut != p.Shut || len(q.If) != 1 {
+			return fmt.Errorf("of %d passages this one is %+v", d.Passages.Len(), q)
+		}
+		pans := d.Maps.Get(sample.Pans)
+		if b := d.Entity(sample.Pans, q.To.Entity).Box(pans); b.X != 12 || b.Y != 4 || len(entities(d, sample.Pans, "arrival")) != 1 {
+			return fmt.Errorf("it arrives at %v", b)
+		}
+		if exits := entities(d, sample.Pans, "exit"); len(exits) != 1 || exits[0].Box(pans).X != 11 {
+			return fmt.Errorf("the ways back begin at %v", exits)
+		}
+		return nil
+	})
+	k.press("Undo")
+	k.stored(func(d *document.Document) error {
+		if b := d.Entity(sample.Pans, p.To.Entity).Box(d.Maps.Get(sample.Pans)); b.X != 3 {
+			return fmt.Errorf("after undo it arrives at %v", b)
+		}
+		return nil
+	})
+	k.same()
+}
+
+// From a map's edge the way back is as large as what fits, and seen before it is made.
+func TestWayBackOfAnEdgeIsShown(t *testing.T) {
+	r := world(t)
+	c, err := author.SetSide(r.doc().Maps.Get(sample.Quay), document.Down, document.SideExit)
+	must(t, err)
+	r.append(c.Do...)
+	k := r.open()
+	k.openChart()
+	k.pressIn("aside[aria-label=Maps] button", "Quay")
+	k.pressIn("[data-testid=chosen] button", "Where…")
+	k.pressIn("[role=dialog] button", "Pans")
+	k.click(k.inPicture(8, 5, 20, 12))
+	k.see("[data-testid=way-back]", "3 × 1 cells")
+	// the view goes nearer, and the same cell lies elsewhere
+	k.pressIn("[role=dialog] button", "Zoom in")
+	k.see("[role=dialog]", "400 %")
+	k.press("Join")
+	k.stored(func(d *document.Document) error {
+		exits := entities(d, sample.Pans, "exit")
+		if len(exits) != 1 || exits[0].Box(d.Maps.Get(sample.Pans)) != (grid.Rect{X: 7, Y: 4, W: 3, H: 1}) {
+			return fmt.Errorf("the way back begins at %v", exits)
+		}
+		return nil
+	})
+}
+
+// overlay is the colour of what is drawn above the map, as r,g,b,a.
+func (k *tab) overlay(p proto.Point) string {
+	k.Helper()
+	return k.eval(`(x, y) => {
+		const c = document.querySelector('[data-testid=map]'), r = c.getBoundingClientRect()
+		return [...c.getContext('2d').getImageData(x - r.left, y - r.top, 1, 1).data].join()
+	}`, p.X, p.Y)
+}
+
+const brick = "177,68,44,255"
+
+// A way that is broken by another's edit is marked without the pointer moving, and the
+// mark says why.
+func TestBrokenWayIsMarked(t *testing.T) {
+	k, p := led(t)
+	k.pressIn("aside ul button", "Pans")
+	k.see("header", "Pans")
+	corner := offset(k.at(3, 7), 16, -16)
+	if got := k.overlay(offset(corner, -3, 4)); got == brick {
+		t.Fatal("it is marked before it is broken")
+	}
+	k.rig.append(paintCell(sample.Pans, sample.Things, 3, 7, sample.Wall))
+	within(t, soon, func() error { return want("the mark", k.overlay(offset(corner, -3, 4)), brick) })
+	k.move(corner)
+	k.see("[data-testid=wrong]", "Arrival")
+	// on the chart it is in brick, though it leads one way only
+	k.rig.append(edit.Remove(edit.Ref{Type: edit.TypePassage, ID: backOf(k.rig.doc(), p)}))
+	k.openChart()
+	within(t, soon, func() error {
+		return want("a way in brick", k.eval(`() => {
+			const c = document.querySelector('[data-testid=chart]')
+			const data = c.getContext('2d').getImageData(0, 0, c.width, c.height).data
+			let n = 0
+			for (let i = 0; i < data.length; i += 4) n += data[i] === 177 && data[i + 1] === 68 && data[i + 2] === 44
+			return String(n > 400)
+		}`), "true")
+	})
+}
+
+func backOf(d *document.Document, p *document.Passage) document.ID { return chart.Back(d, p).ID }

@@ -11,75 +11,6 @@ import (
 	"fmt"
 )
 
-// Place is whether the hero can be set down on a cell.
-type Place struct {
-	Free bool `json:"free"`
-	// Reason says in a sentence what is in the way.
-	Reason string `json:"reason"`
-	// Nearest is the nearest cell that is free, where there is one.
-	Nearest *grid.Point `json:"nearest"`
-}
-
-// nearestWithin is how far, in cells, a free cell is looked for.
-const nearestWithin = 64
-
-// CheckPlace tells whether the hero can be set down on a cell, and if not why
-// and where it could be instead.
-func CheckPlace(d *document.Document, m *document.Map, p grid.Point) Place {
-	solids := d.Solids()
-	reason := blocked(d, solids, m, p)
-	if reason == "" {
-		return Place{Free: true}
-	}
-	out := Place{Reason: reason}
-	best := 0
-	for y := p.Y - nearestWithin; y <= p.Y+nearestWithin; y++ {
-		for x := p.X - nearestWithin; x <= p.X+nearestWithin; x++ {
-			q := grid.Point{X: x, Y: y}
-			away := (x-p.X)*(x-p.X) + (y-p.Y)*(y-p.Y)
-			if (out.Nearest == nil || away < best) && m.Bounds.Contains(q) && !solids.At(m, q) && !solids.Water(m, q) {
-				out.Nearest, best = &q, away
-			}
-		}
-	}
-	return out
-}
-
-func blocked(d *document.Document, solids *document.Solids, m *document.Map, p grid.Point) string {
-	if !m.Bounds.Contains(p) {
-		return fmt.Sprintf("That lies outside %s.", m.Name)
-	}
-	if !solids.At(m, p) {
-		if solids.Water(m, p) {
-			return "The hero cannot stand there: it is in the water."
-		}
-		return ""
-	}
-	if solids.Zoned(m, p) {
-		return "The hero cannot stand there: a zone blocks it."
-	}
-	for _, l := range m.LayersInOrder() {
-		if l.Front || l.Kind != document.LayerTiles {
-			continue
-		}
-		if c := l.Cells.At(p.X, p.Y); solids.Shown(m, l, p) {
-			if c.IsMaterial() {
-				name := "a material"
-				if found := d.MaterialByNumber(c.Tileset()); found != nil {
-					name = found.Name
-				}
-				return fmt.Sprintf("The hero cannot stand there: %s on layer %s is solid.", name, l.Name)
-			}
-			name := "its tileset"
-			if t := d.TilesetByNumber(c.Tileset()); t != nil {
-				name = t.Name
-			}
-			return fmt.Sprintf("The hero cannot stand there: tile %d of %s on layer %s is solid.", c.Tile(), name, l.Name)
-		}
-	}
-	return "The hero cannot stand there."
-}
-
 // Way is a passage to be made by pointing.
 type Way struct {
 	// From is the exit, To the map it leads to, At the cell the hero is set down on, looking at Facing.
@@ -93,116 +24,207 @@ type Way struct {
 	Back bool `json:"back"`
 }
 
-// Join makes a passage from an exit to a place; a passage that the exit had is
-// replaced. An end that is blocked or outside is refused with the reason.
+// Join makes a passage from an exit to a place. A passage that begins there already
+// is led elsewhere: only its end changes, and with it its way back. An end that is
+// blocked or outside is refused with the reason.
 func Join(d *document.Document, way Way) (Change, error) {
-	from, to := d.Maps.Get(way.From.Map), d.Maps.Get(way.To)
-	if from == nil || to == nil {
-		return Change{}, errors.New("the exit or the map is no longer there")
-	}
-	j := joiner{doc: d, solids: d.Solids(), change: changed(fmt.Sprintf("Passage from %s to %s", from.Name, to.Name)), placed: map[document.ID]*document.Names{}}
-	box, err := j.begins(from, way.From)
+	j, err := newJoiner(d, &way)
 	if err != nil {
 		return Change{}, err
 	}
-	if a := to.Entities.Get(way.Arrival); a != nil {
-		way.At, way.Facing = middleOf(a.Box(to)), a.Facing
-	} else if way.Arrival != "" {
-		return Change{}, errors.New("the arrival is no longer there")
-	}
-	if way.Facing.Index() < 0 {
-		return Change{}, errors.New("a facing is up, right, down or left")
-	}
-	if place := CheckPlace(d, to, way.At); !place.Free {
+	if place := CheckPlace(d, j.to, way.At); !place.Free {
 		return Change{}, errors.New(place.Reason)
 	}
-	j.unjoin(way.From, document.End{Map: way.To, Entity: way.Arrival})
-	if err := j.join(way.From, to, way); err != nil {
+	if err := j.there(way); err != nil {
 		return Change{}, err
 	}
-	if way.Back {
-		if err := j.back(way, from, to, box); err != nil {
-			return Change{}, err
-		}
+	if !way.Back {
+		j.dropBack()
+	} else if back, err := j.wayBack(way); err != nil {
+		return Change{}, err
+	} else if err := j.back(way, back); err != nil {
+		return Change{}, err
+	}
+	if len(j.change.Do) == 0 {
+		return Change{}, errors.New("it leads there already")
 	}
 	return j.change, nil
+}
+
+// Joined is how a passage that begins at an exit leads now.
+type Joined struct {
+	// Passage is empty where none begins there.
+	Passage document.ID     `json:"passage"`
+	To      document.ID     `json:"to"`
+	At      grid.Point      `json:"at"`
+	Facing  document.Facing `json:"facing"`
+	// Back is the passage that leads back; empty where none does.
+	Back document.ID `json:"back"`
+}
+
+// JoinedAt tells how an exit is joined now.
+func JoinedAt(d *document.Document, from document.End) (out Joined, err error) {
+	if d.Maps.Get(from.Map) == nil {
+		return out, errors.New("the exit or the map is no longer there")
+	}
+	out.Facing = document.Down
+	p := passageFrom(d, from)
+	if p == nil {
+		return out, nil
+	}
+	out.Passage = p.ID
+	if back := chart.Back(d, p); back != nil {
+		out.Back = back.ID
+	}
+	if e := d.Entity(p.To.Map, p.To.Entity); e != nil {
+		out.To, out.At, out.Facing = p.To.Map, middleOf(e.Box(d.Maps.Get(p.To.Map))), e.Facing
+	}
+	return out, nil
+}
+
+func passageFrom(d *document.Document, from document.End) *document.Passage {
+	for _, p := range d.Passages.All() {
+		if p.From == from {
+			return p
+		}
+	}
+	return nil
 }
 
 func middleOf(box grid.Rect) grid.Point {
 	return grid.Point{X: box.X + (box.W-1)/2, Y: box.Y + (box.H-1)/2}
 }
 
-// begins is the cells at which a passage begins: those of an exit or a door, or
-// along a side of the map.
-func (j *joiner) begins(m *document.Map, end document.End) (grid.Rect, error) {
-	b := m.Bounds
-	switch end.Side {
-	case document.Up:
-		return grid.Rect{X: b.X, Y: b.Y, W: b.W, H: 1}, nil
-	case document.Down:
-		return grid.Rect{X: b.X, Y: b.Y + b.H - 1, W: b.W, H: 1}, nil
-	case document.Left:
-		return grid.Rect{X: b.X, Y: b.Y, W: 1, H: b.H}, nil
-	case document.Right:
-		return grid.Rect{X: b.X + b.W - 1, Y: b.Y, W: 1, H: b.H}, nil
-	}
-	exit := m.Entities.Get(end.Entity)
-	if exit == nil {
-		return grid.Rect{}, errors.New("the exit or the map is no longer there")
-	}
-	if acts := j.doc.Acts(exit); acts != kind.Exit && acts != kind.Door {
-		return grid.Rect{}, fmt.Errorf("a passage begins at an exit, a door or the edge of a map; %s is none of them", exit.Name)
-	}
-	box := exit.Box(m)
-	if !chart.Standable(j.solids, m, box) {
-		return grid.Rect{}, fmt.Errorf("the hero cannot reach %s: all of it lies in solid tiles or outside the map", exit.Name)
-	}
-	return box, nil
-}
-
+// joiner leads a passage to a place and back.
 type joiner struct {
 	doc    *document.Document
 	solids *document.Solids
-	change Change
-	placed map[document.ID]*document.Names // names given in this change, by map
-	count  int                             // entities put down in this change
+	from   *document.Map
+	to     *document.Map
+	// box is the cells at which the passage begins.
+	box grid.Rect
+	// now is the passage that begins there already, returns its way back.
+	now, returns *document.Passage
+	change       Change
+	placed       map[document.ID]*document.Names // names given in this change, by map
+	count        int                             // entities put down in this change
+}
+
+func newJoiner(d *document.Document, way *Way) (*joiner, error) {
+	from, to := d.Maps.Get(way.From.Map), d.Maps.Get(way.To)
+	if from == nil || to == nil {
+		return nil, errors.New("the exit or the map is no longer there")
+	}
+	j := &joiner{doc: d, solids: d.Solids(), from: from, to: to, change: changed(fmt.Sprintf("Passage from %s to %s", from.Name, to.Name)),
+		placed: map[document.ID]*document.Names{}, now: passageFrom(d, way.From)}
+	if j.now != nil {
+		j.returns = chart.Back(d, j.now)
+	}
+	if a := to.Entities.Get(way.Arrival); a != nil {
+		way.At, way.Facing = middleOf(a.Box(to)), a.Facing
+	} else if way.Arrival != "" {
+		return nil, errors.New("the arrival is no longer there")
+	}
+	if way.Facing.Index() < 0 {
+		return nil, errors.New("a facing is up, right, down or left")
+	}
+	return j, j.begins(way.From)
+}
+
+// begins finds the cells at which a passage begins.
+func (j *joiner) begins(end document.End) error {
+	box, ok := chart.EndBox(j.doc, j.from, end)
+	if !ok {
+		return errors.New("the exit or the map is no longer there")
+	}
+	j.box = box
+	if end.Side != "" {
+		return nil
+	}
+	exit := j.from.Entities.Get(end.Entity)
+	if acts := j.doc.Acts(exit); acts != kind.Exit && acts != kind.Door {
+		return fmt.Errorf("a passage begins at an exit, a door or the edge of a map; %s is none of them", exit.Name)
+	}
+	if !chart.Standable(j.solids, j.from, box) {
+		return fmt.Errorf("the hero cannot reach %s: all of it lies in solid tiles or outside the map", exit.Name)
+	}
+	return nil
 }
 
 func (j *joiner) free(m *document.Map, p grid.Point) bool {
 	return m.Bounds.Contains(p) && !j.solids.At(m, p) && !j.solids.Water(m, p)
 }
 
-// unjoin removes the passages of an exit, and arrivals that nothing else uses
-// and the new one does not either.
-func (j *joiner) unjoin(from, next document.End) {
-	for _, p := range j.doc.Passages.All() {
-		if p.From != from {
-			continue
-		}
-		j.change.Do = append(j.change.Do, edit.Remove(edit.Ref{Type: edit.TypePassage, ID: p.ID}))
-		used := false
-		for _, q := range j.doc.Passages.All() {
-			used = used || q.ID != p.ID && q.To == p.To
-		}
-		if e := j.doc.Entity(p.To.Map, p.To.Entity); e != nil && !used && p.To != next {
-			j.change.Do = append(j.change.Do, edit.Remove(edit.Ref{Type: edit.TypeEntity, Map: p.To.Map, ID: p.To.Entity}))
-		}
-	}
-}
-
-// join makes a passage to the arrival of a way, or to a new one on its cell.
-func (j *joiner) join(from document.End, to *document.Map, way Way) error {
+// there leads the passage to its place: to an arrival that is there, to its own one
+// that is moved, or to a new one.
+func (j *joiner) there(way Way) error {
 	arrival := way.Arrival
 	if arrival == "" {
 		var err error
-		if arrival, err = j.put(to, kind.Arrival, grid.Rect{X: way.At.X, Y: way.At.Y, W: 1, H: 1}, way.Facing); err != nil {
+		if arrival, err = j.arrive(j.now, j.to, way.At, way.Facing); err != nil {
 			return err
 		}
 	}
-	p := document.Passage{ID: document.NewID(), From: from, To: document.End{Map: to.ID, Entity: arrival}}
-	j.change.Do = append(j.change.Do, edit.Insert(edit.Ref{Type: edit.TypePassage, ID: p.ID}, p))
+	return j.lead(j.now, way.From, document.End{Map: j.to.ID, Entity: arrival})
+}
+
+// arrive gives the arrival on a cell: that of the passage where it lies on the same map
+// and nothing else leads to it, else a new one.
+func (j *joiner) arrive(p *document.Passage, m *document.Map, at grid.Point, facing document.Facing) (document.ID, error) {
+	if p != nil && p.To.Map == m.ID && j.only(p) {
+		if e := m.Entities.Get(p.To.Entity); e != nil && j.doc.Acts(e) == kind.Arrival {
+			j.move(m, e, grid.Rect{X: at.X, Y: at.Y, W: 1, H: 1}, facing)
+			return e.ID, nil
+		}
+	}
+	return j.put(m, kind.Arrival, grid.Rect{X: at.X, Y: at.Y, W: 1, H: 1}, facing)
+}
+
+// only reports whether nothing but a passage leads to its arrival.
+func (j *joiner) only(p *document.Passage) bool {
+	for _, q := range j.doc.Passages.All() {
+		if q.ID != p.ID && q.To == p.To {
+			return false
+		}
+	}
+	return true
+}
+
+// lead makes a passage, or gives the one that is there other ends; all else of it stays.
+func (j *joiner) lead(p *document.Passage, from, to document.End) error {
+	if p == nil {
+		made := document.Passage{ID: document.NewID(), From: from, To: to}
+		j.change.Do = append(j.change.Do, edit.Insert(edit.Ref{Type: edit.TypePassage, ID: made.ID}, made))
+		j.change.Made = made.ID
+		return made.Check()
+	}
+	ref := edit.Ref{Type: edit.TypePassage, ID: p.ID}
+	if p.From != from {
+		j.change.Do = append(j.change.Do, edit.Set(ref, "from", from))
+	}
+	if p.To != to {
+		j.change.Do = append(j.change.Do, edit.Set(ref, "to", to))
+	}
 	j.change.Made = p.ID
-	return p.Check()
+	next := *p
+	next.From, next.To = from, to
+	return next.Check()
+}
+
+// move brings an entity to cells of its map.
+func (j *joiner) move(m *document.Map, e *document.Entity, box grid.Rect, facing document.Facing) {
+	ref := edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}
+	for _, f := range []struct {
+		field   string
+		is, was int
+	}{{"x", box.X * m.CellWidth, e.X}, {"y", box.Y * m.CellHeight, e.Y}, {"w", box.W * m.CellWidth, e.W}, {"h", box.H * m.CellHeight, e.H}} {
+		if f.is != f.was {
+			j.change.Do = append(j.change.Do, edit.Set(ref, f.field, f.is))
+		}
+	}
+	if e.Facing != facing {
+		j.change.Do = append(j.change.Do, edit.Set(ref, "facing", facing))
+	}
 }
 
 func (j *joiner) put(m *document.Map, kind string, box grid.Rect, facing document.Facing) (document.ID, error) {
@@ -219,70 +241,4 @@ func (j *joiner) put(m *document.Map, kind string, box grid.Rect, facing documen
 	j.count++
 	j.change.Do = append(j.change.Do, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}, e))
 	return e.ID, nil
-}
-
-// back makes the return: an exit as broad as the first one, right behind the
-// hero that has just arrived, or under it where that is blocked, and an arrival
-// in front of the first exit.
-func (j *joiner) back(way Way, from, to *document.Map, box grid.Rect) error {
-	dx, dy := way.Facing.Step()
-	behind := grid.Point{X: way.At.X - dx, Y: way.At.Y - dy}
-	if !j.free(to, behind) {
-		behind = way.At
-	}
-	breadth, sideX, sideY := box.W, 1, 0
-	if dx != 0 {
-		breadth, sideX, sideY = box.H, 0, 1
-	}
-	area := grid.Rect{X: behind.X, Y: behind.Y, W: 1, H: 1}
-	for n, grew := 1, true; n < breadth && grew; {
-		grew = false
-		for _, dir := range []int{1, -1} {
-			p := grid.Point{X: area.X - sideX, Y: area.Y - sideY}
-			if dir > 0 {
-				p = grid.Point{X: area.X + area.W*sideX, Y: area.Y + area.H*sideY}
-			}
-			if n < breadth && j.free(to, p) {
-				area = area.Union(grid.Rect{X: p.X, Y: p.Y, W: 1, H: 1})
-				n, grew = n+1, true
-			}
-		}
-	}
-	back, err := j.put(to, kind.Exit, area, way.Facing.Opposite())
-	if err != nil {
-		return err
-	}
-	at, ok := j.before(from, box, -dx, -dy)
-	if !ok {
-		return fmt.Errorf("there is no free cell beside the exit on %s to come back to", from.Name)
-	}
-	return j.join(document.End{Map: to.ID, Entity: back}, from, Way{At: at, Facing: way.Facing.Opposite()})
-}
-
-// before finds the free cell nearest to the middle of a box's side that lies
-// in direction (dx, dy), outside the box.
-func (j *joiner) before(m *document.Map, box grid.Rect, dx, dy int) (at grid.Point, ok bool) {
-	want := grid.Point{X: box.X + (box.W-1)/2, Y: box.Y + (box.H-1)/2}
-	switch {
-	case dx > 0:
-		want.X = box.X + box.W
-	case dx < 0:
-		want.X = box.X - 1
-	case dy > 0:
-		want.Y = box.Y + box.H
-	default:
-		want.Y = box.Y - 1
-	}
-	var best grid.Point
-	found, bestAway := false, 0
-	for y := want.Y - nearestWithin; y <= want.Y+nearestWithin; y++ {
-		for x := want.X - nearestWithin; x <= want.X+nearestWithin; x++ {
-			p := grid.Point{X: x, Y: y}
-			away := (x-want.X)*(x-want.X) + (y-want.Y)*(y-want.Y)
-			if (!found || away < bestAway) && !box.Contains(p) && j.free(m, p) {
-				best, bestAway, found = p, away, true
-			}
-		}
-	}
-	return best, found
 }

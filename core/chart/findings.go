@@ -138,14 +138,30 @@ type Finding struct {
 	Serious bool `json:"serious"`
 }
 
-// Findings checks every way between the maps, by the order of the maps.
-func (c *Chart) Findings() []Finding {
+// Returning lists the passages that have a way back.
+func (c *Chart) Returning() []document.ID {
+	w := c.checked()
+	out := []document.ID{}
+	for _, p := range w.passages {
+		if w.both[p.ID] {
+			out = append(out, p.ID)
+		}
+	}
+	return out
+}
+
+func (c *Chart) checked() *ways {
 	if c.ways == nil {
 		c.ways = c.waysFrom(c.before)
 		c.Seams()
 		c.before = nil
 	}
-	w := c.ways
+	return c.ways
+}
+
+// Findings checks every way between the maps, by the order of the maps.
+func (c *Chart) Findings() []Finding {
+	w := c.checked()
 	out := []Finding{}
 	for _, m := range c.order {
 		out = append(out, w.ofMap[m.ID]...)
@@ -164,7 +180,7 @@ func (c *Chart) waysFrom(before *Chart) *ways {
 	}
 	w := *before.ways
 	w.c = c
-	w.ofMap, w.ofPassage = maps.Clone(w.ofMap), maps.Clone(w.ofPassage)
+	w.ofMap, w.ofPassage, w.both = maps.Clone(w.ofMap), maps.Clone(w.ofPassage), maps.Clone(w.both)
 	for _, m := range c.order {
 		if !c.changed[m.ID] || m.Template {
 			continue
@@ -190,7 +206,7 @@ func (c *Chart) sameSeams(before *Chart) bool {
 func (c *Chart) allWays() *ways {
 	w := &ways{c: c, from: map[document.End]bool{}, to: map[document.End]bool{}, in: map[document.ID]bool{}, out: map[document.ID]bool{},
 		after: map[document.ID]bool{}, at: map[document.ID][]*document.Passage{}, passages: c.doc.Passages.All(),
-		ofMap: map[document.ID][]Finding{}, ofPassage: map[document.ID][]Finding{}}
+		ofMap: map[document.ID][]Finding{}, ofPassage: map[document.ID][]Finding{}, both: map[document.ID]bool{}}
 	for _, p := range w.passages {
 		w.from[p.From], w.to[p.To] = true, true
 		w.at[p.From.Map] = append(w.at[p.From.Map], p)
@@ -234,6 +250,8 @@ type ways struct {
 	at        map[document.ID][]*document.Passage
 	ofMap     map[document.ID][]Finding
 	ofPassage map[document.ID][]Finding
+	// both are the passages that have a way back.
+	both map[document.ID]bool
 }
 
 func (w *ways) say(f Finding) {
@@ -275,6 +293,7 @@ func (w *ways) check(m *document.Map) {
 
 func (w *ways) passage(p *document.Passage) {
 	d := w.c.doc
+	w.both[p.ID] = backAmong(d, p, w.at[p.To.Map]) != nil
 	from, to := d.Maps.Get(p.From.Map), d.Maps.Get(p.To.Map)
 	exit, arrival := d.Entity(p.From.Map, p.From.Entity), d.Entity(p.To.Map, p.To.Entity)
 	switch {

@@ -16,6 +16,8 @@ func init() {
 	register(map[string]method{
 		"join":       authored(author.Join),
 		"checkPlace": with((*Session).checkPlace),
+		"joined":     with(func(s *Session, from document.End) (author.Joined, error) { return author.JoinedAt(s.doc(), from) }),
+		"wayBack":    with(func(s *Session, way author.Way) (author.Return, error) { return author.WayBack(s.doc(), way) }),
 		"chart":      with(func(s *Session, _ none) (ChartInfo, error) { return s.chart(), nil }),
 		"placeMaps": authored(func(d *document.Document, a struct {
 			Maps   []placing `json:"maps"`
@@ -100,6 +102,8 @@ type ChartInfo struct {
 	Places   []Placed        `json:"places"`
 	Seams    []chart.Seam    `json:"seams"`
 	Findings []chart.Finding `json:"findings"`
+	// Returning are the passages that have a way back.
+	Returning []document.ID `json:"returning"`
 }
 
 func (s *Session) chart() ChartInfo {
@@ -108,7 +112,7 @@ func (s *Session) chart() ChartInfo {
 	for _, m := range s.doc().MapsInOrder() {
 		places = append(places, Placed{m.ID, c.Place(m.ID)})
 	}
-	return ChartInfo{places, append([]chart.Seam{}, c.Seams()...), append([]chart.Finding{}, c.Findings()...)}
+	return ChartInfo{places, append([]chart.Seam{}, c.Seams()...), append([]chart.Finding{}, c.Findings()...), c.Returning()}
 }
 
 // mapProperties are what maps have of the designer's own, as a person reads it.

@@ -294,6 +294,12 @@ func TestEntitiesPassagesAndRules(t *testing.T) {
 	}
 	call[session.Outcome](t, s, "startRule", document.End{Map: sample.Pans})
 
+	if r := call[author.Return](t, s, "wayBack", args{"from": args{"map": sample.Quay, "entity": sample.Exit}, "to": sample.Pans, "at": args{"x": 3, "y": 3}, "facing": "down"}); r.Exit.Y != 2 {
+		t.Errorf("the way back begins at %v", r.Exit)
+	}
+	if now := call[author.Joined](t, s, "joined", args{"map": sample.Quay, "entity": sample.Exit}); now.Passage != "" {
+		t.Errorf("the exit leads to %v", now)
+	}
 	place := call[author.Place](t, s, "checkPlace", args{"map": sample.Quay, "active": "", "at": args{"x": 0, "y": 0}})
 	if place.Free || place.Nearest == nil || place.Reason == "" {
 		t.Errorf("a wall is %+v", place)

@@ -98,6 +98,7 @@
 			w.screen,
 			w.hand.mirrors,
 			w.hand.seed,
+			w.charting.info,
 			[...w.project.pointers.values()],
 		]
 		plan(false)

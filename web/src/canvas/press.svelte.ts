@@ -17,15 +17,15 @@ import { type Handle, handleAt, handlesOf } from './handles'
 import { axisHandles } from './mirrorLines'
 import type { Doing } from './overlay'
 import { nearby } from '../draw/nearby'
-import { hasNub, nubOf, nubRadius } from './wires'
+import { hasNub, markedAt, nubOf, nubRadius } from './wires'
 
 /** What pointer and keys do on the map, from a press to its release. */
 export class Press {
 	does = $state.raw<Gesture>(idle)
 	/** The cell cursor; null while the mouse is used. */
 	cursor = $state.raw<Point | null>(null)
-	hover = $state.raw<Entity | null>(null)
 	spaceDown = $state(false)
+	private hovered = $state.raw<Entity | null>(null)
 	/** What a press would do. */
 	readonly ahead = new Foresight(this)
 
@@ -33,6 +33,16 @@ export class Press {
 		readonly w: Workspace,
 		private dpr: () => number,
 	) {}
+
+	/** The entity that is pointed at. */
+	get hover(): Entity | null {
+		return this.hovered
+	}
+
+	set hover(e: Entity | null) {
+		this.hovered = e
+		this.w.over = e?.id ?? ''
+	}
 
 	get m(): MapInfo | undefined {
 		return this.w.map
@@ -339,7 +349,7 @@ export class Press {
 			const hit = p.x >= e.x && p.y >= e.y && p.x < e.x + e.w && p.y < e.y + e.h
 			if (hit && (!best || e.w * e.h <= best.w * best.h)) best = e
 		}
-		return best
+		return best ?? (this.m && !this.w.play.on ? markedAt(this.w, this.m, this.w.view, at, this.dpr()) : null)
 	}
 
 	/** What has to be drawn above the map now. */

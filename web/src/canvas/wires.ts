@@ -1,6 +1,6 @@
 import type { Entity, MapInfo, Point, Rect } from '../core/types'
 import type { Workspace } from '../workspace/workspace.svelte'
-import { brick, casedArea, chalk, cobalt, type Context, drawLabel, middle } from '../draw/frames'
+import { brick, casedArea, chalk, cobalt, type Context, drawLabel, labelWidth, middle } from '../draw/frames'
 import { areaOf, boxOf } from '../draw/areas'
 import { nearby } from '../draw/nearby'
 import type { View } from '../draw/view.svelte'
@@ -43,14 +43,27 @@ export function drawPassages(
 	}
 }
 
-/** What is wrong with a way is marked where it is. */
-export function drawFindings(ctx: Context, w: Workspace, m: MapInfo, view: View, dpr: number) {
-	for (const f of w.charting.of(m.id)) {
-		const e = f.serious && f.entity ? w.project.entity(m.id, f.entity) : undefined
-		if (!e) continue
-		const r = boxOf(view, e)
-		if (!seen(view, r)) continue
-		const [x, y, s] = [r.x + r.w, r.y, 7 * dpr]
+/** The entities of a map with whose ways something is wrong, and where they are marked. */
+function findingsOn(w: Workspace, m: MapInfo, view: View): { entity: Entity; at: Point; text: string }[] {
+	return w.charting.of(m.id).flatMap((f) => {
+		const entity = f.serious && f.entity ? w.project.entity(m.id, f.entity) : undefined
+		const r = entity && boxOf(view, entity)
+		return r && seen(view, r) ? { entity: entity!, at: { x: r.x + r.w, y: r.y }, text: f.text } : []
+	})
+}
+
+/** The entity whose mark lies under a point of the screen. */
+export function markedAt(w: Workspace, m: MapInfo, view: View, p: Point, dpr: number): Entity | null {
+	const near = (at: Point) => Math.hypot(at.x - p.x, at.y - p.y) <= 9 * dpr
+	return findingsOn(w, m, view).find((f) => near(f.at))?.entity ?? null
+}
+
+/** What is wrong with a way is marked where it is, and said when it is pointed at. */
+export function drawFindings(ctx: Context, w: Workspace, m: MapInfo, view: View, hover: Entity | null, dpr: number) {
+	const all = findingsOn(w, m, view)
+	for (const f of all) {
+		const { x, y } = f.at
+		const s = 7 * dpr
 		ctx.beginPath()
 		ctx.moveTo(x, y - s)
 		ctx.lineTo(x + s, y + s * 0.8)
@@ -65,6 +78,12 @@ export function drawFindings(ctx: Context, w: Workspace, m: MapInfo, view: View,
 		ctx.fillRect(x - dpr, y - s * 0.4, 2 * dpr, s * 0.6)
 		ctx.fillRect(x - dpr, y + s * 0.4, 2 * dpr, 2 * dpr)
 	}
+	const told = all.filter((f) => f.entity.id === hover?.id)
+	told.forEach((f, i) => {
+		const room = labelWidth(ctx, f.text, dpr) / 2
+		const x = Math.max(room, Math.min(view.width - room, f.at.x))
+		drawLabel(ctx, f.text, x, Math.max(f.at.y - (30 + 18 * (told.length - 1 - i)) * dpr, 12 * dpr), dpr, brick)
+	})
 }
 
 export function drawWires(ctx: Context, w: Workspace, m: MapInfo, view: View) {
@@ -79,7 +98,7 @@ export function drawWires(ctx: Context, w: Workspace, m: MapInfo, view: View) {
 }
 
 /** One line with barbs that point the way. */
-export function drawWire(ctx: Context, a: Point, b: Point, strong: boolean) {
+export function drawWire(ctx: Context, a: Point, b: Point, strong: boolean, colour = cobalt) {
 	const length = Math.hypot(b.x - a.x, b.y - a.y)
 	if (length < 1) return
 	const ux = (b.x - a.x) / length
@@ -100,7 +119,7 @@ export function drawWire(ctx: Context, a: Point, b: Point, strong: boolean) {
 	ctx.strokeStyle = chalk
 	ctx.stroke()
 	ctx.lineWidth = strong ? 2.5 : 2
-	ctx.strokeStyle = cobalt
+	ctx.strokeStyle = colour
 	ctx.stroke()
 	ctx.globalAlpha = 1
 }

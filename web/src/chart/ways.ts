@@ -1,7 +1,7 @@
 import { Workspace } from '../workspace/workspace.svelte'
 import { drawWire } from '../canvas/wires'
 import { View } from '../draw/view.svelte'
-import type { Facing, ID, Passage, Point, Rect } from '../core/types'
+import type { Facing, ID, Point, Rect } from '../core/types'
 import { type Context, brick, chalk, cobalt, saffron } from '../draw/frames'
 import type { Plane } from './places'
 interface Ends {
@@ -44,22 +44,16 @@ export function lineOf(places: Map<ID, Rect>, e: Ends | undefined): [Point, Poin
 	]
 }
 
-/** Passages of which another one leads back between the same two maps. */
-export function twoWay(passages: Passage[]): Set<ID> {
-	const ways = new Set(passages.map((p) => `${p.from.map} ${p.to.map}`))
-	return new Set(passages.filter((p) => ways.has(`${p.to.map} ${p.from.map}`)).map((p) => p.id))
-}
-
 export function drawWays(ctx: Context, w: Workspace, view: View, places: Map<ID, Rect>, p: Plane, dpr: number) {
 	const { passages } = w.project.head
-	const both = twoWay(passages)
+	const both = new Set(p.info.returning)
 	const all = endsOf(w)
 	const wrong = new Set(p.info.findings.map((f) => f.passage))
 	const simple = passages.length > 400
 	// double lines are drawn together: chalk, colour, and chalk in the middle
 	const lines = { plain: new Path2D(), broken: new Path2D(), chosen: new Path2D() }
 	const dots: [Point, string, string][] = []
-	const wires: [Point, Point][] = []
+	const wires: [Point, Point, boolean][] = []
 	for (const way of passages) {
 		const line = lineOf(places, all.get(way.id))
 		if (!line) continue
@@ -71,7 +65,7 @@ export function drawWays(ctx: Context, w: Workspace, view: View, places: Map<ID,
 		if (p.chosen.is === 'passage' && p.chosen.id === way.id) into.push(lines.chosen)
 		// one way has barbs
 		if (!simple && !both.has(way.id)) {
-			wires.push([a, b])
+			wires.push([a, b, broken])
 			into.shift()
 		}
 		for (const path of into) {
@@ -97,7 +91,7 @@ export function drawWays(ctx: Context, w: Workspace, view: View, places: Map<ID,
 		stroke(lines.plain, 1.5, chalk)
 		stroke(lines.broken, 1.5, chalk)
 	}
-	for (const [a, b] of wires) drawWire(ctx, a, b, true)
+	for (const [a, b, broken] of wires) drawWire(ctx, a, b, true, broken ? brick : cobalt)
 	for (const [at, fill, colour] of dots) {
 		ctx.beginPath()
 		ctx.arc(at.x, at.y, 4 * dpr, 0, Math.PI * 2)

@@ -213,6 +213,7 @@ export interface ChartInfo {
 	places: Placed[]
 	seams: Seam[]
 	findings: Finding[]
+	returning: ID[]
 }
 
 export interface PointArgs {
@@ -414,6 +415,20 @@ export interface Way {
 	facing: Facing
 	arrival?: ID
 	back: boolean
+}
+
+export interface End {
+	map: ID
+	entity: ID
+	side?: 'up' | 'right' | 'down' | 'left'
+}
+
+export interface Joined {
+	passage: ID
+	to: ID
+	at: Point
+	facing: Facing
+	back: ID
 }
 
 export interface KindUses {
@@ -682,15 +697,16 @@ export interface Standing {
 	reach: Span[]
 }
 
-export interface End {
-	map: ID
-	entity: ID
-	side?: 'up' | 'right' | 'down' | 'left'
-}
-
 export interface Found {
 	layer: string
 	what: string
+}
+
+export interface Return {
+	exit: Rect
+	at: Point
+	facing: Facing
+	stays: boolean
 }
 
 export interface GuideArea {
@@ -1211,6 +1227,7 @@ export interface Methods {
 		redo: Step[] | null
 	}; answer: Outcome }
 	join: { args: Way; answer: Outcome }
+	joined: { args: Draft<End>; answer: Joined }
 	keepSelected: { args: AreaArgs; answer: ID }
 	kindUses: { args: ID; answer: KindUses }
 	liftArea: { args: AreaArgs; answer: Copied }
@@ -1467,6 +1484,7 @@ export interface Methods {
 	undoOf: { args: Mark; answer: Outcome }
 	uses: { args: EntitiesArgs; answer: Use[] }
 	warning: { args: MapArgs; answer: string }
+	wayBack: { args: Way; answer: Return }
 	wire: { args: {
 		from: End
 		to: End

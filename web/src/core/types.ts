@@ -40,6 +40,7 @@ export type {
 	Point,
 	Property,
 	Rect,
+	Return,
 	Said,
 	Scatter,
 	Seam,

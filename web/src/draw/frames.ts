@@ -28,6 +28,12 @@ export function outline(ctx: Context, shape: Rect | Path2D, colour: string, casi
 	ctx.stroke(area)
 }
 
+/** How broad a label is, in device pixels. */
+export function labelWidth(ctx: Context, text: string, dpr: number): number {
+	ctx.font = `600 ${12 * dpr}px 'Sometype Mono Variable', monospace`
+	return ctx.measureText(text).width + 10 * dpr
+}
+
 /** A small wedge on the side to which an entity looks. */
 export function drawFacing(ctx: Context, r: Rect, facing: string) {
 	const turns = ['up', 'right', 'down', 'left'].indexOf(facing)
@@ -50,10 +56,9 @@ export function drawFacing(ctx: Context, r: Rect, facing: string) {
 }
 
 export function drawLabel(ctx: Context, text: string, x: number, y: number, dpr: number, colour: string) {
-	ctx.font = `600 ${12 * dpr}px 'Sometype Mono Variable', monospace`
+	const w = labelWidth(ctx, text, dpr)
 	ctx.textBaseline = 'middle'
 	ctx.textAlign = 'center'
-	const w = ctx.measureText(text).width + 10 * dpr
 	ctx.fillStyle = chalk
 	ctx.fillRect(x - w / 2, y - 9 * dpr, w, 18 * dpr)
 	ctx.fillStyle = colour

@@ -20,6 +20,10 @@
 			.map((u) => `${u.layer}: ${u.what}`)
 			.join(' · ')
 	})
+	// what is wrong with a way that is pointed at
+	const wrong = $derived(
+		m && w.over && !w.play.on ? (w.charting.of(m.id).find((f) => f.serious && f.entity === w.over)?.text ?? '') : '',
+	)
 	const hint = $derived.by(() => {
 		if (w.picking) return 'Press it on the map, or Escape'
 		if (w.play.on) return w.hand.holding ? 'The game goes on while you paint' : ''
@@ -38,6 +42,7 @@
 	>
 	<span class="w-32 font-mono">{inside && w.pixel ? `pixel ${w.pixel.x}, ${w.pixel.y}` : ''}</span>
 	<span class="min-w-0 grow truncate text-ink" data-testid="here" title={here}>{here}</span>
+	{#if wrong}<span class="shrink-0 text-brick" data-testid="wrong">{wrong}</span>{/if}
 	{#if w.ghost}<span class="truncate font-mono text-saffron" data-testid="ghost">{w.ghost}</span>{/if}
 	{#if !here}<span class="truncate">{hint}</span>{/if}
 	{#if m}<span class="font-mono">{m.bounds.w} × {m.bounds.h} cells</span>{/if}

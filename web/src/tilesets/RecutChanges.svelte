@@ -30,7 +30,7 @@
 		<p>
 			Of {counted(c.cells, 'painted cell')}
 			{kept === 1 ? '1 keeps its tile' : `${kept} keep their tile`}{c.movedCells
-				? `, ${c.movedCells} get the tile that lies there now`
+				? `, ${c.movedCells} get another tile`
 				: ''}{c.emptied ? ', and' : '.'}
 			{#if c.emptied}<b class="text-brick">{c.emptied} would be emptied.</b>{/if}
 		</p>

@@ -1,7 +1,7 @@
 import type { ChartInfo, Finding, ID, MapInfo, Rect } from '../core/types'
 import type { Project } from '../project/project.svelte'
 
-const empty: ChartInfo = { places: [], seams: [], findings: [] }
+const empty: ChartInfo = { places: [], seams: [], findings: [], returning: [] }
 
 /** How the maps hang together, as the core finds it after each change. */
 export class Charting {

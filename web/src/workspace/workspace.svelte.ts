@@ -78,6 +78,8 @@ export class Workspace {
 	theme = $state(document.documentElement.dataset.theme ?? 'plaster')
 	/** The exit whose passage is being made. */
 	joining = $state.raw<End | null>(null)
+	/** The entity that is pointed at on the map. */
+	over = $state<ID>('')
 	/** The passage through which one looks at the far end. */
 	looking = $state.raw<Passage | null>(null)
 	picking = $state.raw<Pick | null>(null)
