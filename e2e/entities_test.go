@@ -3,6 +3,8 @@ package e2e
 import (
 	"azzel/core/author"
 	"azzel/core/document"
+	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/sample"
 	"fmt"
 	"testing"
@@ -228,4 +230,63 @@ func TestNoticeTurnsBackItsOwnEdit(t *testing.T) {
 		return cellsAre(sample.Ground, 3, 6, 5)(d)
 	})
 	k.same()
+}
+
+// What is selected is dragged by its box, whatever handles it has.
+func TestSelectedIsDraggedByItsBox(t *testing.T) {
+	r := world(t)
+	path := r.place(document.Entity{Kind: "path", Name: "Round", X: 32, Y: 128, Points: []grid.Point{{X: 48}}})
+	crab := r.place(document.Entity{Kind: "walker", Name: "Crab", X: 96, Y: 96, Values: []kind.Value{{Key: "path", Value: kind.Of(string(path))}, {Key: "range", Value: "4"}}})
+	still := r.place(document.Entity{Kind: "walker", Name: "Still", X: 96, Y: 144, Values: []kind.Value{{Key: "range", Value: "0"}, {Key: "sight", Value: "0"}}})
+	k := r.open()
+	at := func(id document.ID, x, y int) {
+		t.Helper()
+		k.stored(func(d *document.Document) error {
+			if e := d.Entity(sample.Quay, id); e.X != x || e.Y != y {
+				return fmt.Errorf("%s lies at %d,%d, wanted %d,%d", e.Name, e.X, e.Y, x, y)
+			}
+			return nil
+		})
+	}
+	for id, cell := range map[document.ID]grid.Point{crab: {X: 6, Y: 6}, still: {X: 6, Y: 9}} {
+		k.click(k.at(cell.X, cell.Y))
+		k.see("[data-testid=details] input", k.rig.doc().Entity(sample.Quay, id).Name)
+		k.drag(left, k.at(cell.X, cell.Y), k.at(cell.X+2, cell.Y))
+		at(id, (cell.X+2)*16, cell.Y*16)
+		k.keys(input.Escape)
+	}
+	// of one cell at 100 %, taken near each of its corners
+	k.press("Zoom out")
+	k.see("[data-testid=zoom]", "100 %")
+	door := k.at(10, 2)
+	k.click(door)
+	k.see("[data-testid=details] input", "Door")
+	for i, by := range []proto.Point{{X: -6, Y: -6}, {X: 6, Y: -6}, {X: 6, Y: 6}, {X: -6, Y: 6}} {
+		from := offset(k.at(10+i, 2), by.X, by.Y)
+		k.drag(left, from, offset(from, 16, 0))
+		at(sample.Door, (11+i)*16, 32)
+	}
+	k.same()
+}
+
+// A path that is held as a line is one path, and in place of others stays with its kind.
+func TestPathAsALine(t *testing.T) {
+	k := world(t).open()
+	k.pressIn("aside [role=tab]", "Kinds")
+	k.pressIn("aside button", "Path")
+	k.focusMap()
+	k.keys(input.KeyL)
+	k.drag(left, k.at(3, 7), k.at(8, 9))
+	k.stored(func(d *document.Document) error {
+		all := entities(d, sample.Quay, "path")
+		if len(all) != 1 || len(all[0].Points) != 1 || all[0].Points[0] != (grid.Point{X: 80, Y: 32}) {
+			return fmt.Errorf("there are %d paths: %+v", len(all), all)
+		}
+		return nil
+	})
+	k.pressIn("[data-testid=hand] button", "on top")
+	k.press("in place of others")
+	k.see("[data-testid=hand]", "in place of others")
+	k.pressIn("aside button", "Collectible")
+	k.see("[data-testid=hand]", "on top")
 }

@@ -63,6 +63,9 @@ func Pulling(d *document.Document, w Pull) (Pulled, error) {
 	out := Pulled{Entity: &next, Traces: []play.Trace{}}
 	switch w.Is {
 	case PullSize:
+		if d.Kind(document.ID(e.Kind)).Leads == kind.LeadsOn {
+			w.Snap = min(w.Snap, 1) // what is walked into is of whole cells
+		}
 		resized(&next, w, m)
 	case PullFacing:
 		next.Facing = towards(middle(e), w.To)
@@ -85,13 +88,22 @@ func Pulling(d *document.Document, w Pull) (Pulled, error) {
 
 func middle(e *document.Entity) grid.Point { return grid.Point{X: e.X + e.W/2, Y: e.Y + e.H/2} }
 
-// snapped is the pixel, along one side of cells of a size, that snapping takes one to.
-func snapped(at, cell, parts int) int {
+// part is what is snapped to along one side of cells of a size: a part of a cell that
+// is as long as any other, in pixels, at most so many of a cell; 1 where nothing snaps.
+func part(cell, parts int) int {
 	if parts == 0 {
-		return at
+		return 1
 	}
-	n := grid.FloorDiv(2*at*parts+cell, 2*cell) // the nearest part
-	return grid.FloorDiv(2*n*cell+parts, 2*parts)
+	for cell%parts != 0 {
+		parts--
+	}
+	return cell / parts
+}
+
+// snapped is the pixel that snapping takes one to.
+func snapped(at, cell, parts int) int {
+	n := part(cell, parts)
+	return grid.FloorDiv(2*at+n, 2*n) * n
 }
 
 // SnapMove is by how much entities move when they are dragged so far, in pixels.
@@ -102,17 +114,17 @@ func SnapMove(m *document.Map, parts int, by grid.Point) grid.Point {
 
 func resized(e *document.Entity, w Pull, m *document.Map) {
 	to := grid.Point{X: snapped(w.To.X, m.CellWidth, w.Snap), Y: snapped(w.To.Y, m.CellHeight, w.Snap)}
-	e.X, e.W = side(e.X, e.W, w.DX, to.X)
-	e.Y, e.H = side(e.Y, e.H, w.DY, to.Y)
+	e.X, e.W = side(e.X, e.W, w.DX, to.X, part(m.CellWidth, w.Snap))
+	e.Y, e.H = side(e.Y, e.H, w.DY, to.Y, part(m.CellHeight, w.Snap))
 }
 
-// side moves the near or the far end of a stretch.
-func side(at, size, which, to int) (int, int) {
+// side moves the near or the far end of a stretch, which keeps the least length.
+func side(at, size, which, to, least int) (int, int) {
 	switch {
 	case which < 0:
-		return min(to, at+size-1), max(1, at+size-to)
+		return min(to, at+size-least), max(least, at+size-to)
 	case which > 0:
-		return at, max(1, to-at)
+		return at, max(least, to-at)
 	}
 	return at, size
 }

@@ -45,12 +45,25 @@ func TestPulling(t *testing.T) {
 		{1, 0, 0, grid.Point{X: door.X + 21, Y: 0}, grid.Rect{X: door.X, Y: door.Y, W: 21, H: 16}},
 		{-1, -1, 1, grid.Point{X: door.X - 30, Y: door.Y - 9}, grid.Rect{X: door.X - 32, Y: door.Y - 16, W: 48, H: 32}},
 		{-1, 0, 0, grid.Point{X: door.X + 99, Y: 0}, grid.Rect{X: door.X + 15, Y: door.Y, W: 1, H: 16}},
-		{0, 1, 1, grid.Point{X: 0, Y: door.Y - 99}, grid.Rect{X: door.X, Y: door.Y, W: 16, H: 1}},
+		{0, 1, 1, grid.Point{X: 0, Y: door.Y - 99}, grid.Rect{X: door.X, Y: door.Y, W: 16, H: 16}},
+		{-1, 0, 2, grid.Point{X: door.X + 99, Y: 0}, grid.Rect{X: door.X + 8, Y: door.Y, W: 8, H: 16}},
 		{0, 0, 1, grid.Point{}, grid.Rect{X: door.X, Y: door.Y, W: 16, H: 16}},
 	} {
 		e := pull(sample.Door, author.PullSize, func(w *author.Pull) { w.DX, w.DY, w.To, w.Snap = c.dx, c.dy, c.to, c.snap }).Entity
 		if got := (grid.Rect{X: e.X, Y: e.Y, W: e.W, H: e.H}); got != c.want {
 			t.Errorf("by %d,%d to %v in parts of 1/%d it is %v, wanted %v", c.dx, c.dy, c.to, c.snap, got, c.want)
+		}
+	}
+	// an exit is of whole cells, however finely is snapped; cells of 18 pixels have no quarters
+	e := pull(sample.Exit, author.PullSize, func(w *author.Pull) { w.DX, w.DY, w.To, w.Snap = 1, 1, grid.Point{X: 288 + 29, Y: 82}, 4 }).Entity
+	if e.W != 32 || e.H != 16 {
+		t.Errorf("the exit becomes %d × %d", e.W, e.H)
+	}
+	odd := *d.Maps.Get(sample.Quay)
+	odd.CellWidth, odd.CellHeight = 18, 18
+	for parts, want := range map[int]grid.Point{1: {X: 18}, 2: {X: 9, Y: 9}, 4: {X: 12, Y: 6}, 0: {X: 10, Y: 7}} {
+		if got := author.SnapMove(&odd, parts, grid.Point{X: 10, Y: 7}); got != want {
+			t.Errorf("in parts of 1/%d of 18 pixels it moves by %v, wanted %v", parts, got, want)
 		}
 	}
 	if d.Entity(sample.Quay, sample.Door) != door || door.W != 16 {

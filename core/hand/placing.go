@@ -45,7 +45,8 @@ func (p *Plan) place(w *Work, l *document.Layer, g Grip, ges Gesture, r *grid.Re
 	for _, e := range m.Entities.All() {
 		if e.Kind == g.Kind {
 			count++
-			stands[grid.Rect{X: e.X, Y: e.Y, W: e.W, H: e.H}] = true
+			// in place of others, another of the same kind takes the place too
+			stands[grid.Rect{X: e.X, Y: e.Y, W: e.W, H: e.H}] = !g.Replace || e.Locked || e.Layer != l.ID
 		}
 	}
 	for _, s := range spots {
@@ -59,7 +60,9 @@ func (p *Plan) place(w *Work, l *document.Layer, g Grip, ges Gesture, r *grid.Re
 			e.Turn = g.Turn.Then(s.turn)
 		}
 		if kind.Ways {
-			e.Points = []grid.Point{{X: 3 * m.CellWidth}}
+			for _, q := range wayOf(m, &g, &ges) {
+				e.Points = append(e.Points, s.turn.Around(q))
+			}
 		}
 		p.Place = append(p.Place, e)
 	}
@@ -104,7 +107,7 @@ func (p *Plan) covers(e *document.Entity) bool {
 	return false
 }
 
-// spots are where a press puts a kind down: of an area once, of others on every
+// spots are where a press puts a kind down: of an area and of a path once, of others on every
 // cell of the shape, or as closely as their boxes stand without overlapping.
 func (w *Work) spots(kind *kind.Kind, g *Grip, ges *Gesture, r *grid.Region) ([]spot, error) {
 	m := w.Map
@@ -128,6 +131,12 @@ func (w *Work) spots(kind *kind.Kind, g *Grip, ges *Gesture, r *grid.Region) ([]
 	if kind.Area {
 		if box := grid.RectOf(ges.Way[0], ges.Way[len(ges.Way)-1]).Intersect(m.Bounds); !box.Empty() {
 			add(box)
+		}
+		return out, nil
+	}
+	if kind.Ways { // one that leads where the press went
+		if at := ges.Way[0]; m.Bounds.Contains(at) {
+			add(grid.Rect{X: at.X, Y: at.Y, W: 1, H: 1})
 		}
 		return out, nil
 	}

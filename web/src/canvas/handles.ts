@@ -46,18 +46,31 @@ export function handlesOf(w: Workspace, view: View, e: Entity, traces: Trace[], 
 			at: { x: b.x + ((b.x - a.x) / length) * 22 * dpr, y: b.y + ((b.y - a.y) / length) * 22 * dpr },
 		})
 	}
+	// on the box itself no handle lies: it is what one drags the entity by
+	const middle = view.screen(e.x + e.w / 2, e.y + e.h / 2)
+	const outside = (at: Point, way: Point): Point => {
+		const far = Math.abs(way.x) * (r.w / 2) + Math.abs(way.y) * (r.h / 2) + 14 * dpr
+		const along = (at.x - middle.x) * way.x + (at.y - middle.y) * way.y
+		return along >= far ? at : { x: middle.x + way.x * far, y: middle.y + way.y * far }
+	}
 	for (const detail of w.chosen.detailsOf([e.id])) {
 		if (!detail.handle || detail.type !== 'number') continue
 		const trace = traces.find((t) => t.setting === detail.key)
 		const c = middleOf(e)
-		if (detail.handle === 'round') {
-			const radius = trace?.radius ?? 0
-			out.push({ is: 'setting', detail, at: view.screen(c.x + radius * 0.7071, c.y - radius * 0.7071) })
-		} else if (detail.handle === 'up') {
+		if (detail.handle === 'up') {
 			out.push({ is: 'setting', detail, at: { x: r.x + r.w / 2, y: r.y - 14 * dpr } })
+		} else if (!trace && Number(detail.value) > 0) {
+			continue // it counts for nothing here: what goes along a path goes as far as that
+		} else if (detail.handle === 'round') {
+			const radius = (trace?.radius ?? 0) * 0.7071
+			out.push({
+				is: 'setting',
+				detail,
+				at: outside(view.screen(c.x + radius, c.y - radius), { x: 0.7071, y: -0.7071 }),
+			})
 		} else {
 			const end = trace?.points[trace.points.length - 1] ?? c
-			out.push({ is: 'setting', detail, at: view.screen(end.x, end.y) })
+			out.push({ is: 'setting', detail, at: outside(view.screen(end.x, end.y), steps[e.facing]) })
 		}
 	}
 	// dragged onto something that moves it ties the two together
@@ -71,12 +84,15 @@ export function handlesOf(w: Workspace, view: View, e: Entity, traces: Trace[], 
 		})
 	}
 	if (k.resizes) {
+		// round a small box, so that it can still be dragged itself
+		const off = { x: r.w < 40 * dpr ? 8 * dpr : 0, y: r.h < 40 * dpr ? 8 * dpr : 0 }
 		for (const dx of [-1, 0, 1] as const) {
 			for (const dy of [-1, 0, 1] as const) {
 				if (!dx && !dy) continue
 				// sides only where there is room between the corners
 				if ((!dx && r.w < 40 * dpr) || (!dy && r.h < 40 * dpr)) continue
-				out.push({ is: 'size', dx, dy, at: { x: r.x + ((dx + 1) * r.w) / 2, y: r.y + ((dy + 1) * r.h) / 2 } })
+				const at = { x: r.x + ((dx + 1) * r.w) / 2 + dx * off.x, y: r.y + ((dy + 1) * r.h) / 2 + dy * off.y }
+				out.push({ is: 'size', dx, dy, at })
 			}
 		}
 	}

@@ -57,8 +57,8 @@ export class Hand {
 
 	/** How things are put down, whatever is held. */
 	private get way() {
-		const { shape, size, round, corners, shown, aligned, replace, inside } = this.grip
-		return { shape, size, round, corners, shown, aligned, replace, inside }
+		const { shape, size, round, corners, shown, aligned, inside } = this.grip
+		return { shape, size, round, corners, shown, aligned, inside }
 	}
 
 	/** Takes something into the hand; the shape and how it is drawn out stay what they were unless one is given. */
