@@ -77,7 +77,7 @@ type Hero struct {
 	// Frames are the pictures by facing, in the order up, right, down, left.
 	// Where a facing has none the hero is drawn as a figure.
 	Frames [4][]cells.Cell `json:"frames"`
-	// Speed is in cells a second.
+	// Speed, in cells a second, is what former versions walked with; what counts is HeroValue.
 	Speed int `json:"speed"`
 }
 

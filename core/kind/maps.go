@@ -22,8 +22,8 @@ const longestMap = 2048
 var OfMaps = settings(
 	called("seen", chosen(MapView, FromAbove+"=from above, "+FromSide+"=from the side", "Whether there is a down in which things fall")),
 	number(MapGravity, "30", "cells/s²", 0, 500, "How fast falling grows, seen from the side"),
-	called("jump height", number(MapJump, "3", "cells", 0, 50, "How high the hero jumps")),
-	called("run speed", number(MapRun, "5", "cells/s", 1, 50, "How fast the hero runs")),
+	called("jump height", number(MapJump, "3", "cells", 0, 50, "How high the hero jumps here; else as its kind says")),
+	called("run speed", number(MapRun, "5", "cells/s", 1, 50, "How fast the hero goes here; else as its kind says")),
 	colour(MapBackground, "#1e2a2e", "What is seen where nothing is painted"),
 	called("screen width", number("screenWidth", "0", "cells", 0, longestMap, "What the player sees at once; 0 is the project's")),
 	called("screen height", number("screenHeight", "0", "cells", 0, longestMap, "What the player sees at once; 0 is the project's")),

@@ -17,8 +17,8 @@ type Standing struct {
 }
 
 // Stand says whether the hero could stand on a cell, what stops it, and how far
-// it could jump from there on a map that is seen from the side.
-func Stand(d *document.Document, c *chart.Chart, m *document.Map, p grid.Point) Standing {
+// it could jump from there on a map that is seen from the side, as a kind of hero.
+func Stand(d *document.Document, c *chart.Chart, m *document.Map, hero document.ID, p grid.Point) Standing {
 	out := Standing{Free: true, Reach: []grid.Span{}}
 	if why := c.Blocked(m, grid.Rect{X: p.X, Y: p.Y, W: 1, H: 1}); why != "" {
 		out.Free, out.Why = false, "It "+why
@@ -31,7 +31,7 @@ func Stand(d *document.Document, c *chart.Chart, m *document.Map, p grid.Point) 
 	if m.Bounds.Contains(below) && !c.Solids().At(m, below) {
 		out.Why = fmt.Sprintf("It falls from here: cell %d, %d below is free", below.X-m.Bounds.X, below.Y-m.Bounds.Y)
 	}
-	out.Reach = Jump(d, c, m, p).Spans()
+	out.Reach = Jump(d, c, m, hero, p).Spans()
 	return out
 }
 
@@ -41,17 +41,17 @@ const (
 	jumpTicks  = 60 * 4
 )
 
-// Jump is the cells that the hero comes through from a cell by one jump at any
+// Jump is the cells that a kind of hero comes through from a cell by one jump at any
 // run speed, falling included. It flies as a point in the middle of its cell:
 // what a box of three quarters of a cell passes, with the same steps of 1/60 s.
-func Jump(d *document.Document, c *chart.Chart, m *document.Map, p grid.Point) *grid.Region {
+func Jump(d *document.Document, c *chart.Chart, m *document.Map, hero document.ID, p grid.Point) *grid.Region {
 	out := &grid.Region{}
 	out.Add(p)
 	// in 1/65536 cells and ticks
 	const one = 1 << 16
 	gravity := d.MapValue(m, kind.MapGravity).Thousandths() * one / 1000 / (TicksPerSecond * TicksPerSecond)
-	height := d.MapValue(m, kind.MapJump).Thousandths() * one / 1000
-	run := d.MapValue(m, kind.MapRun).Thousandths() * one / 1000 / TicksPerSecond
+	height := d.HeroValue(m, nil, hero, document.HeroJump).Thousandths() * one / 1000
+	run := d.HeroValue(m, nil, hero, document.HeroSpeed).Thousandths() * one / 1000 / TicksPerSecond
 	if gravity < 1 {
 		gravity = 1
 	}

@@ -25,7 +25,11 @@ func Start(d *document.Document, at document.ID, seed int64) (*State, error) {
 	for _, m := range maps {
 		for _, e := range document.InRank(m.Entities.All()) {
 			if acts := d.Acts(e); (acts == kind.Spawn || acts == kind.Hero) && !e.Absent {
-				return begin(d, m, e.Box(m), e.Facing, seed), nil
+				s := begin(d, m, e.Box(m), e.Facing, seed)
+				if acts == kind.Hero {
+					s.Hero = document.End{Map: m.ID, Entity: e.ID}
+				}
+				return s, nil
 			}
 		}
 	}

@@ -40,6 +40,8 @@ type State struct {
 	X      int64           `json:"x"`
 	Y      int64           `json:"y"`
 	Facing document.Facing `json:"facing"`
+	// Hero is the placed hero that walks; empty where it began at a spawn or on a cell.
+	Hero document.End `json:"hero,omitzero"`
 	// Steps counts ticks of walking without a stop, for the picture.
 	Steps int64 `json:"steps"`
 	// Held is the input of the tick before.

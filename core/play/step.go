@@ -87,8 +87,8 @@ func (g *game) walk(m *document.Map, in Input) {
 			g.Facing = document.Left
 		}
 	}
-	speed := int64(g.doc.Project.Hero.Speed)
-	ax, ay := speed*int64(m.CellWidth)*Sub/TicksPerSecond, speed*int64(m.CellHeight)*Sub/TicksPerSecond
+	speed := g.doc.HeroValue(m, g.doc.Entity(g.Hero.Map, g.Hero.Entity), g.doc.HeroKind(), document.HeroSpeed).Thousandths()
+	ax, ay := speed*int64(m.CellWidth)*Sub/TicksPerSecond/1000, speed*int64(m.CellHeight)*Sub/TicksPerSecond/1000
 	if dx != 0 && dy != 0 {
 		ax, ay = ax*181/256, ay*181/256 // 1/√2
 	}

@@ -206,7 +206,7 @@ func TestJumpReaches(t *testing.T) {
 	d := sided(t)
 	m := d.Maps.Get(sample.Pans)
 	c := chart.New(d, nil)
-	reach := play.Jump(d, c, m, grid.Point{X: 3, Y: 7})
+	reach := play.Jump(d, c, m, kind.Hero, grid.Point{X: 3, Y: 7})
 	for p, want := range map[grid.Point]bool{
 		{X: 3, Y: 7}: true, {X: 3, Y: 5}: true, {X: 5, Y: 6}: true, // up, and over
 		{X: 6, Y: 5}: true,                       // onto the step of two cells
@@ -219,27 +219,27 @@ func TestJumpReaches(t *testing.T) {
 	}
 	// a lower jump does not reach the step
 	low := apply(t, d, edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Pans}, "values", []kind.Value{{Key: kind.MapJump, Value: "1"}, {Key: kind.MapView, Value: kind.Of(kind.FromSide)}}))
-	if play.Jump(low, chart.New(low, nil), low.Maps.Get(sample.Pans), grid.Point{X: 3, Y: 7}).Has(grid.Point{X: 6, Y: 5}) {
+	if play.Jump(low, chart.New(low, nil), low.Maps.Get(sample.Pans), kind.Hero, grid.Point{X: 3, Y: 7}).Has(grid.Point{X: 6, Y: 5}) {
 		t.Error("a jump of one cell reaches a step of two")
 	}
 	// higher jumps reach all that lower ones do
 	for _, height := range []string{"2", "4", "6"} {
 		more := apply(t, d, edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Pans}, "values", []kind.Value{{Key: kind.MapJump, Value: kind.Datum(height)}, {Key: kind.MapView, Value: kind.Of(kind.FromSide)}}))
 		top := 99
-		for _, p := range play.Jump(more, chart.New(more, nil), more.Maps.Get(sample.Pans), grid.Point{X: 1, Y: 7}).Points() {
+		for _, p := range play.Jump(more, chart.New(more, nil), more.Maps.Get(sample.Pans), kind.Hero, grid.Point{X: 1, Y: 7}).Points() {
 			top = min(top, p.Y)
 		}
 		if want := 7 - int(height[0]-'0'); top < want-1 || top > want+1 {
 			t.Errorf("a jump of %s cells comes up to row %d", height, top)
 		}
 	}
-	if s := play.Stand(d, c, m, grid.Point{X: 3, Y: 8}); s.Free || s.Why == "" || len(s.Reach) > 0 {
+	if s := play.Stand(d, c, m, kind.Hero, grid.Point{X: 3, Y: 8}); s.Free || s.Why == "" || len(s.Reach) > 0 {
 		t.Errorf("in the floor: %+v", s)
 	}
-	if s := play.Stand(d, c, m, grid.Point{X: 12, Y: 5}); !s.Free || !strings.Contains(s.Why, "falls") {
+	if s := play.Stand(d, c, m, kind.Hero, grid.Point{X: 12, Y: 5}); !s.Free || !strings.Contains(s.Why, "falls") {
 		t.Errorf("in the air: %+v", s)
 	}
-	if s := play.Stand(d, c, d.Maps.Get(sample.Quay), grid.Point{X: 3, Y: 3}); !s.Free || s.Why != "" || len(s.Reach) > 0 {
+	if s := play.Stand(d, c, d.Maps.Get(sample.Quay), kind.Hero, grid.Point{X: 3, Y: 3}); !s.Free || s.Why != "" || len(s.Reach) > 0 {
 		t.Errorf("from above: %+v", s)
 	}
 }

@@ -204,15 +204,15 @@ func TestAnswersStay(t *testing.T) {
 	}
 	var out strings.Builder
 	var before []string
-	tried := map[string]bool{}
-	for i, line := range strings.Split(strings.TrimSpace(string(text)), "\n") {
+	tried := map[string]int{}
+	for _, line := range strings.Split(strings.TrimSpace(string(text)), "\n") {
 		if first, ok := strings.CutPrefix(line, "> "); ok { // comes before the next call
 			before = append(before, first)
 			continue
 		}
 		method, a, _ := strings.Cut(line, " ")
-		tried[method] = true
-		name := fmt.Sprintf("%d-%s", i+1, method)
+		tried[method]++
+		name := fmt.Sprintf("%s.%d", method, tried[method])
 		_, _ = fmt.Fprint(&out, name)
 		for k, args := range around(json.RawMessage(a)) {
 			got := answer(before, method, args)
@@ -234,7 +234,7 @@ func TestAnswersStay(t *testing.T) {
 		before = nil
 	}
 	for _, m := range session.Signatures() {
-		if !tried[m.Name] {
+		if tried[m.Name] == 0 {
 			t.Errorf("%s is not among the calls", m.Name)
 		}
 	}

@@ -5,6 +5,8 @@ import (
 	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/grid"
+	"azzel/core/kind"
+	"slices"
 )
 
 type placing struct {
@@ -136,10 +138,15 @@ func (s *Session) mapDetails(a mapArgs) (zero []Detail, err error) {
 	}
 	out := []Detail{}
 	for _, set := range s.doc().Project.MapSettingsOf() {
-		d := detailOf(&set, set.Text(s.doc().MapValue(m, set.Key)))
-		for _, v := range own {
-			d.Differs = d.Differs || v.Key == set.Key
+		value := s.doc().MapValue(m, set.Key)
+		isSet := func(values []kind.Value) bool {
+			return slices.ContainsFunc(values, func(v kind.Value) bool { return v.Key == set.Key })
 		}
+		if hero, ok := s.doc().HeroShown(set.Key); ok && !isSet(own) && !isSet(s.doc().Project.MapValues) {
+			value = hero
+		}
+		d := detailOf(&set, set.Text(value))
+		d.Differs = isSet(own)
 		out = append(out, d)
 	}
 	return out, nil

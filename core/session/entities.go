@@ -112,12 +112,20 @@ func init() {
 			}
 			return s.doc().Uses(m, ids), nil
 		}),
-		"stand": with(func(s *Session, a pointArgs) (play.Standing, error) {
+		"stand": with(func(s *Session, a struct {
+			Map document.ID `json:"map"`
+			At  grid.Point  `json:"at"`
+			// Kind is the hero that is held.
+			Kind document.ID `json:"kind"`
+		}) (play.Standing, error) {
 			m, err := s.mapOf(a.Map)
 			if err != nil {
 				return play.Standing{}, err
 			}
-			return play.Stand(s.doc(), s.world(), m, a.At), nil
+			if k := s.doc().Kind(a.Kind); k == nil || k.Acts() != kind.Hero {
+				a.Kind = s.doc().HeroKind() // a spawn is held
+			}
+			return play.Stand(s.doc(), s.world(), m, a.Kind, a.At), nil
 		}),
 		"pages": with(func(_ *Session, text string) (play.Pages, error) { return play.PagesOf(text), nil }),
 

@@ -59,9 +59,9 @@ export class Foresight {
 		const { grip } = w.hand
 		if (!m || !w.cell || grip.what !== 'entity' || !w.project.kind(grip.kind ?? '')?.heroic) return null
 		if (!inside(m.bounds, w.cell)) return null
-		const key = `${m.id} ${w.cell.x},${w.cell.y} ${w.project.turn}`
+		const key = `${m.id} ${grip.kind} ${w.cell.x},${w.cell.y} ${w.project.turn}`
 		if (this.standingOf?.key !== key) {
-			this.standingOf = { key, standing: w.project.ask('stand', { map: m.id, active: '', at: w.cell }) }
+			this.standingOf = { key, standing: w.project.ask('stand', { map: m.id, kind: grip.kind ?? '', at: w.cell }) }
 		}
 		return this.standingOf.standing
 	}

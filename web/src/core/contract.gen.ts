@@ -1446,7 +1446,11 @@ export interface Methods {
 		at: Point
 	}; answer: Point }
 	solids: { args: MapArgs; answer: Merged }
-	stand: { args: PointArgs; answer: Standing }
+	stand: { args: {
+		map: ID
+		at: Point
+		kind: ID
+	}; answer: Standing }
 	startRule: { args: Draft<End>; answer: Outcome }
 	step: { args: {
 		input: number
