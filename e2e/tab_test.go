@@ -331,7 +331,7 @@ func (k *tab) same() {
 
 func (k *tab) notice(text string) {
 	k.Helper()
-	k.see("[data-testid=notice]", text)
+	k.see("[data-testid=notice], [data-testid=refused]", text)
 }
 
 func contains(text string, parts ...string) error {

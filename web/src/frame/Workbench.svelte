@@ -26,6 +26,7 @@
 	import Hint from '../controls/Hint.svelte'
 	import KeySheet from './KeySheet.svelte'
 	import NoticeList from './NoticeList.svelte'
+	import Refused from './Refused.svelte'
 	import Rail from './Rail.svelte'
 	import StateBar from './StateBar.svelte'
 	import StatusLine from './StatusLine.svelte'
@@ -173,6 +174,7 @@
 	<Finder />
 	<KeySheet />
 	<NoticeList notices={w.notices} />
+	<Refused notices={w.notices} />
 	{#if dropping}
 		<div
 			class="pointer-events-none fixed inset-0 z-70 flex items-center justify-center border-4 border-dashed border-glaze bg-plaster/80"

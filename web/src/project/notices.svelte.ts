@@ -9,6 +9,8 @@ export interface Notice {
 /** Short sentences that come and go; the newest three are shown. */
 export class Notices {
 	shown = $state.raw<Notice[]>([])
+	/** Where a value that was refused is put back, and told why; true when it was. */
+	atField: ((text: string) => boolean) | null = null
 	private next = 1
 
 	say(text: string, tone: Notice['tone'] = 'plain', help?: Notice['help']) {
@@ -19,7 +21,8 @@ export class Notices {
 	}
 
 	wrong(error: unknown) {
-		this.say(error instanceof Error ? error.message : String(error), 'wrong')
+		const text = error instanceof Error ? error.message : String(error)
+		if (!this.atField?.(text)) this.say(text, 'wrong')
 	}
 
 	drop(id: number) {
