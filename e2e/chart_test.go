@@ -128,6 +128,7 @@ func TestChartByKeyboardAndNumbers(t *testing.T) {
 	k.notice("cannot be empty")
 	k.fill("[data-testid=chosen] [aria-label='Name of the map']", "Quay")
 	k.see("aside", "Quay 2")
+	k.notice("There is a “Quay” already, so this is called “Quay 2”")
 	k.fill("[data-testid=chosen] [aria-label='Name of the map']", "<i>Pans</i>")
 	k.see("aside", "<i>Pans</i>")
 	// an edge that is an exit is told to lead nowhere, and is led somewhere by typing a name
@@ -333,11 +334,15 @@ func TestMapsFromATemplateAndFolders(t *testing.T) {
 	k.press("New map")
 	must(t, k.page.MustElement("[aria-label='Name of the new map']").Input("Quay by night"))
 	k.option("[aria-label='Made from']", string(sample.Quay))
+	if w := k.eval(`() => document.querySelector("[aria-label='Width in cells']").value`); w != "20" {
+		t.Errorf("of a template of 20 cells the width is %s", w)
+	}
+	k.write("[aria-label='Width in cells']", "26")
 	k.press("Make the map")
 	k.see("header", "Quay by night")
 	k.stored(func(d *document.Document) error {
 		for _, m := range d.Maps.All() {
-			if m.Name == "Quay by night" && !m.Template && m.Entities.Len() == 5 && d.Maps.Get(sample.Quay).Template && d.Maps.Get(sample.Pans).Next && d.Maps.Get(sample.Pans).Folder == "Outside" {
+			if m.Name == "Quay by night" && m.Bounds.W == 26 && !m.Template && m.Entities.Len() == 5 && d.Maps.Get(sample.Quay).Template && d.Maps.Get(sample.Pans).Next && d.Maps.Get(sample.Pans).Folder == "Outside" {
 				return nil
 			}
 		}

@@ -44,12 +44,19 @@ func PlaceMaps(d *document.Document, at map[document.ID]grid.Point, within int) 
 }
 
 // CopyMap copies a map with all that is on it, and its passages where wanted:
-// those within it lead within the copy, others from the copy to where they led.
-func CopyMap(d *document.Document, m *document.Map, name string, passages bool) (Change, error) {
+// those within it lead within the copy, others from the copy to where they led. The
+// copy has another size, in cells from its top left, where one is given.
+func CopyMap(d *document.Document, m *document.Map, name string, size grid.Point, passages bool) (Change, error) {
 	next := *m
 	next.ID, next.Name, next.Order, next.Chart, next.Template, next.Seams = document.NewID(), strings.TrimSpace(name), orderStep, nil, false, nil
 	if next.Name == "" {
 		next.Name = m.Name
+	}
+	if size.X > 0 {
+		next.Bounds.W = size.X
+	}
+	if size.Y > 0 {
+		next.Bounds.H = size.Y
 	}
 	for _, o := range d.MapsInOrder() {
 		next.Order = max(next.Order, o.Order+orderStep)

@@ -15,7 +15,7 @@ func TestCopyMapAndCharting(t *testing.T) {
 	d := sample.World()
 	c, err := author.Join(d, author.Way{From: document.End{Map: sample.Quay, Entity: sample.Exit}, To: sample.Quay, At: grid.Point{X: 4, Y: 4}, Facing: document.Right})
 	d = apply(t, d, c, err)
-	c, err = author.CopyMap(d, d.Maps.Get(sample.Quay), "Quay by night", true)
+	c, err = author.CopyMap(d, d.Maps.Get(sample.Quay), "Quay by night", grid.Point{}, true)
 	copied := apply(t, d, c, err)
 	m := copied.Maps.Get(c.Made)
 	if m == nil || m.Name != "Quay by night" || m.Layers.Len() != 3 || m.Entities.Len() != d.Maps.Get(sample.Quay).Entities.Len() || copied.Passages.Len() != 2 {
@@ -80,7 +80,7 @@ func TestCopiesKeepTheirRank(t *testing.T) {
 	quay := d.Maps.Get(sample.Quay)
 	want := order(quay) // none has a rank yet: it is by their ids
 	for range 5 {
-		c, err := author.CopyMap(d, quay, "", false)
+		c, err := author.CopyMap(d, quay, "", grid.Point{}, false)
 		after := apply(t, d, c, err)
 		if got := order(after.Maps.Get(c.Made)); !slices.Equal(got, want) {
 			t.Fatalf("a copied map acts in the order %v, wanted %v", got, want)

@@ -100,18 +100,50 @@ func painted(m *document.Map, l, onto *document.Layer) []edit.Primitive {
 	return putEverywhere(m, onto, full, l.Cells.At)
 }
 
-// MergeDown brings what lies on a layer onto the next one below of its kind and
-// removes it; cells of the upper one win.
-func MergeDown(m *document.Map, id document.ID) (Change, error) {
-	var upper, lower *document.Layer
-	for _, l := range m.LayersInOrder() {
-		if l.ID == id {
-			upper = l
-			break
+// unlike says in what two layers are drawn so differently that they cannot become one
+// without looking otherwise; empty where they can.
+func unlike(upper, lower *document.Layer) string {
+	told := func(l *document.Layer, what string) string { return fmt.Sprintf("%s is drawn %s", l.Name, what) }
+	tint := func(l *document.Layer) string {
+		if l.Tint == "" {
+			return "without a tint"
+		}
+		return "tinted " + l.Tint
+	}
+	side := func(l *document.Layer) string {
+		if l.Front {
+			return "before the hero"
+		}
+		return "behind the hero"
+	}
+	for _, pair := range [][2]string{
+		{fmt.Sprintf("at %d %%", upper.Opacity), fmt.Sprintf("at %d %%", lower.Opacity)},
+		{tint(upper), tint(lower)}, {side(upper), side(lower)},
+		{fmt.Sprintf("off by %d, %d pixels", upper.OffsetX, upper.OffsetY), fmt.Sprintf("off by %d, %d pixels", lower.OffsetX, lower.OffsetY)},
+		{fmt.Sprintf("going %d, %d %% with the view", upper.LagX, upper.LagY), fmt.Sprintf("going %d, %d %% with the view", lower.LagX, lower.LagY)},
+		{fmt.Sprintf("sorted by foot: %t", upper.Foot), fmt.Sprintf("sorted by foot: %t", lower.Foot)},
+	} {
+		if pair[0] != pair[1] {
+			return told(upper, pair[0]) + " and " + told(lower, pair[1])
 		}
 	}
+	return ""
+}
+
+// MergeDown brings what lies on a layer onto the next one below of its kind and
+// removes it; cells of the upper one win. Layers that are drawn differently are not
+// merged, since the upper one would look otherwise.
+func MergeDown(m *document.Map, id document.ID) (Change, error) {
+	var lower *document.Layer
+	upper := m.Layers.Get(id)
 	if upper == nil {
 		return Change{}, errors.New("the layer is no longer there")
+	}
+	switch upper.Kind {
+	case document.LayerPicture:
+		return Change{}, fmt.Errorf("%s shows a picture, and pictures are not merged", upper.Name)
+	case document.LayerGroup:
+		return Change{}, fmt.Errorf("%s is a group: merge the layers in it one by one", upper.Name)
 	}
 	for _, l := range m.LayersInOrder() {
 		if l.ID == id {
@@ -121,11 +153,19 @@ func MergeDown(m *document.Map, id document.ID) (Change, error) {
 			lower = l
 		}
 	}
-	switch {
-	case upper.Kind == document.LayerPicture || upper.Kind == document.LayerGroup || lower == nil:
-		return Change{}, fmt.Errorf("below %s there is no layer of the same kind to merge it with", upper.Name)
-	case !m.Open(lower) || !m.Open(upper):
-		return Change{}, fmt.Errorf("%s or %s is hidden or locked: show and unlock both first", upper.Name, lower.Name)
+	if lower == nil {
+		return Change{}, fmt.Errorf("below %s there is no other layer of %s to merge it with", upper.Name, upper.Kind)
+	}
+	for _, l := range []*document.Layer{upper, lower} {
+		switch {
+		case !m.Shown(l):
+			return Change{}, fmt.Errorf("%s is hidden: show it first", l.Name)
+		case !m.Open(l):
+			return Change{}, fmt.Errorf("%s is locked: unlock it first", l.Name)
+		}
+	}
+	if why := unlike(upper, lower); why != "" {
+		return Change{}, fmt.Errorf("%s: make both alike first, else it would look otherwise", why)
 	}
 	c := changed(fmt.Sprintf("Merged %s with %s", upper.Name, lower.Name))
 	if upper.Painted() {

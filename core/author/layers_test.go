@@ -32,7 +32,7 @@ func TestDuplicateAndMergeLayers(t *testing.T) {
 	if quay(d).Layers.Get(copied.ID) != nil || things.At(1, 0) != cells.TileCell(1, 9) || things.At(2, 0) != sample.Wall {
 		t.Error("the layers are not merged")
 	}
-	if _, err := author.MergeDown(quay(d), sample.Ground); err == nil || !strings.Contains(err.Error(), "no layer of the same kind") {
+	if _, err := author.MergeDown(quay(d), sample.Ground); err == nil || !strings.Contains(err.Error(), "no other layer of tiles") {
 		t.Errorf("merged with nothing: %v", err)
 	}
 	d = edit.Apply(d, &edit.Edit{Do: []edit.Primitive{edit.Set(edit.Ref{Type: edit.TypeLayer, Map: sample.Quay, ID: sample.Ground}, "locked", true)}}).Doc

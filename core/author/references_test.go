@@ -86,7 +86,7 @@ func TestReferencesSurvive(t *testing.T) {
 			case 3:
 				c, err = author.RemoveEntities(d, m, pick())
 			case 4:
-				c, err = author.CopyMap(d, m, "", true)
+				c, err = author.CopyMap(d, m, "", grid.Point{}, true)
 			case 5:
 				if len(maps) > 1 {
 					c = author.RemoveMap(d, m)

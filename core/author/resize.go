@@ -165,8 +165,53 @@ func Swaps(from, to *document.Tileset) (out []Swap, missing int) {
 	return out, missing
 }
 
+// ExchangeSets puts the tiles of one tileset in the place of those of another, and says
+// how many cells keep theirs, because the other has no tile at that place.
+func ExchangeSets(d *document.Document, m *document.Map, region *grid.Region, from, to *document.Tileset) (Change, error) {
+	swaps, missing := Swaps(from, to)
+	has := map[int]bool{}
+	for _, s := range swaps {
+		has[s.From.Tile()] = true
+	}
+	lacks := func(v cells.Cell) bool { return of(v, from) && !has[v.Tile()] }
+	left := 0
+	eachTiles(d, m, func(_ *document.Map, l *document.Layer) {
+		stays := l.Cells.Region(l.Cells.Extent(), lacks)
+		if region != nil {
+			stays.Intersect(region)
+		}
+		left += stays.Count()
+	})
+	c, err := Exchange(d, m, region, swaps)
+	switch {
+	case err != nil && left > 0:
+		return Change{}, fmt.Errorf("%s has no tile at the place of any that lies there", to.Name)
+	case err != nil:
+		return Change{}, err
+	case left > 0:
+		c.Label.Text += fmt.Sprintf("; %s kept theirs, since %s lacks %d of the tiles", cellsOf(left), to.Name, missing)
+	}
+	return c, nil
+}
+
+// eachTiles goes through the layers of tiles of a map, or, where it is nil, of all.
+func eachTiles(d *document.Document, m *document.Map, f func(*document.Map, *document.Layer)) {
+	maps := d.MapsInOrder()
+	if m != nil {
+		maps = []*document.Map{m}
+	}
+	for _, m := range maps {
+		for _, l := range m.LayersInOrder() {
+			if l.Kind == document.LayerTiles {
+				f(m, l)
+			}
+		}
+	}
+}
+
 // Exchange puts tiles in the place of others, keeping how they are turned: in a
-// selection of a map (region), in all of it, or, where m is nil, in the project.
+// selection of a map (region), in all of it, or, where m is nil, in the project. What
+// lies on locked layers stays, and is told.
 func Exchange(d *document.Document, m *document.Map, region *grid.Region, swaps []Swap) (Change, error) {
 	to := map[cells.Cell]cells.Cell{}
 	for _, s := range swaps {
@@ -175,39 +220,40 @@ func Exchange(d *document.Document, m *document.Map, region *grid.Region, swaps 
 		}
 		to[plain(s.From)] = s.To
 	}
-	maps := d.MapsInOrder()
-	if m != nil {
-		maps = []*document.Map{m}
-	}
-	count := 0
+	count, locked := 0, 0
 	c := changed("")
-	for _, m := range maps {
-		for _, l := range m.LayersInOrder() {
-			if l.Kind != document.LayerTiles || l.Locked {
-				continue
-			}
-			hit := l.Cells.Region(l.Cells.Extent(), func(v cells.Cell) bool {
-				_, ok := to[plain(v)]
-				return ok && v != 0
-			})
-			if region != nil {
-				hit.Intersect(region)
-			}
-			count += hit.Count()
-			c.Do = append(c.Do, putEverywhere(m, l, hit, func(x, y int) cells.Cell {
-				v := l.Cells.At(x, y)
-				next := to[plain(v)]
-				if next != 0 && !next.IsMaterial() && !v.IsMaterial() {
-					next ^= v & cells.TurnBits
-				}
-				return next
-			})...)
+	eachTiles(d, m, func(m *document.Map, l *document.Layer) {
+		hit := l.Cells.Region(l.Cells.Extent(), func(v cells.Cell) bool {
+			_, ok := to[plain(v)]
+			return ok && v != 0
+		})
+		if region != nil {
+			hit.Intersect(region)
 		}
-	}
-	if count == 0 {
+		if l.Locked {
+			locked += hit.Count()
+			return
+		}
+		count += hit.Count()
+		c.Do = append(c.Do, putEverywhere(m, l, hit, func(x, y int) cells.Cell {
+			v := l.Cells.At(x, y)
+			next := to[plain(v)]
+			if next != 0 && !next.IsMaterial() && !v.IsMaterial() {
+				next ^= v & cells.TurnBits
+			}
+			return next
+		})...)
+	})
+	switch {
+	case count == 0 && locked > 0:
+		return Change{}, errors.New("these tiles lie on locked layers only: unlock them first")
+	case count == 0:
 		return Change{}, errors.New("none of these tiles lies there")
 	}
 	c.Label.Text = "Exchanged " + cellsOf(count)
+	if locked > 0 {
+		c.Label.Text += fmt.Sprintf("; %s on locked layers stayed", cellsOf(locked))
+	}
 	return c, nil
 }
 

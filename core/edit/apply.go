@@ -18,6 +18,8 @@ type Result struct {
 	Dropped []string
 	// Touched are the objects that were written or came back.
 	Touched []Ref
+	// Renamed are names that were taken already: what was asked for, and what it is called.
+	Renamed [][2]string
 	// Grown tells whether there may be more cells or entities than before.
 	Grown bool
 	// Restored and Kept count, over the compare-and-restore primitives, the
@@ -141,6 +143,10 @@ func (a *applier) set(p *Primitive) error {
 		return err
 	}
 	a.back(Primitive{Op: OpSetBack, Ref: p.Ref, Field: p.Field, Value: old, WasValue: now})
+	var asked, called string
+	if p.Field == "name" && json.Unmarshal(p.Value, &asked) == nil && json.Unmarshal(now, &called) == nil && asked != called {
+		a.res.Renamed = append(a.res.Renamed, [2]string{asked, called})
+	}
 	return nil
 }
 

@@ -66,6 +66,9 @@ func full(t *testing.T) *document.Document {
 			{Tile: 2, Odds: 3, Partner: 3, Part: "upper half", Tags: []string{"edge"}}, {Tile: 4, Odds: 1, Partner: -1, OneWay: document.Up},
 			{Tile: 5, Odds: 1, Partner: -1, Frames: []document.Frame{{Tile: 5, Ms: 200}, {Tile: 6, Ms: 100}}}}),
 	}
+	town := *d.Tilesets.Get(sample.Coast)
+	town.ID, town.Name, town.Number, town.Order, town.Height, town.Width, town.Solid, town.Infos = "townstownsto", "Town", 31, 9, 32, 48, nil, nil
+	do = append(do, edit.Insert(edit.Ref{Type: edit.TypeTileset, ID: town.ID}, town))
 	for i := range layers {
 		do = append(do, edit.Insert(edit.Ref{Type: edit.TypeLayer, Map: quay.ID, ID: layers[i].ID}, layers[i]))
 	}

@@ -41,8 +41,13 @@ func init() {
 			Map      document.ID `json:"map"`
 			Name     string      `json:"name"`
 			Passages bool        `json:"passages"`
+			// W and H are its size in cells; 0 is that of the map.
+			W int `json:"w"`
+			H int `json:"h"`
 		}) (author.Change, error) {
-			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.CopyMap(d, m, a.Name, a.Passages) })
+			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) {
+				return author.CopyMap(d, m, a.Name, grid.Point{X: a.W, Y: a.H}, a.Passages)
+			})
 		}),
 		"setSeam": authored(func(d *document.Document, a struct {
 			A      document.ID     `json:"a"`

@@ -57,12 +57,9 @@ func (s *Session) exchange(a struct {
 	To   document.ID `json:"to"`
 }) (zero Outcome, err error) {
 	d := s.doc()
-	if a.From != "" {
-		from, to := d.Tilesets.Get(a.From), d.Tilesets.Get(a.To)
-		if from == nil || to == nil || from == to {
-			return zero, errors.New("choose two tilesets that are there")
-		}
-		a.Swaps, _ = author.Swaps(from, to)
+	from, to := d.Tilesets.Get(a.From), d.Tilesets.Get(a.To)
+	if a.From != "" && (from == nil || to == nil || from == to) {
+		return zero, errors.New("choose two tilesets that are there")
 	}
 	var m *document.Map
 	var region *grid.Region
@@ -77,7 +74,12 @@ func (s *Session) exchange(a struct {
 			return zero, errors.New("no cells are selected")
 		}
 	}
-	c, err := author.Exchange(d, m, region, a.Swaps)
+	var c author.Change
+	if a.From != "" {
+		c, err = author.ExchangeSets(d, m, region, from, to)
+	} else {
+		c, err = author.Exchange(d, m, region, a.Swaps)
+	}
 	if err != nil {
 		return zero, err
 	}

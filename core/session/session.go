@@ -40,12 +40,14 @@ type Outcome struct {
 	Made    document.ID     `json:"made,omitempty"`
 	Ids     []document.ID   `json:"ids,omitempty"`
 	// Restored and Kept count what an undo wrote and what it left to others.
-	Restored int    `json:"restored,omitempty"`
-	Kept     int    `json:"kept,omitempty"`
-	Fetch    int64  `json:"fetch,omitempty"`
-	CanUndo  string `json:"canUndo"`
-	CanRedo  string `json:"canRedo"`
-	Pending  int    `json:"pending"`
+	Restored int   `json:"restored,omitempty"`
+	Kept     int   `json:"kept,omitempty"`
+	Fetch    int64 `json:"fetch,omitempty"`
+	// Renamed are names that were taken: what was asked for, and what it is called now.
+	Renamed [][2]string `json:"renamed,omitempty"`
+	CanUndo string      `json:"canUndo"`
+	CanRedo string      `json:"canRedo"`
+	Pending int         `json:"pending"`
 }
 
 // Call runs a method by name. The error is a sentence for people; CodeOf gives
@@ -144,7 +146,7 @@ func (s *Session) make(do []edit.Primitive, label edit.Label) (Outcome, error) {
 
 func (s *Session) described(before *document.Document, e *edit.Edit, res edit.Result) Outcome {
 	o := s.outcome(before)
-	o.Edit, o.Text, o.Dropped, o.Restored, o.Kept = e.Sent(), e.Label.Text, res.Dropped, res.Restored, res.Kept
+	o.Edit, o.Text, o.Dropped, o.Restored, o.Kept, o.Renamed = e.Sent(), e.Label.Text, res.Dropped, res.Restored, res.Kept, res.Renamed
 	return o
 }
 

@@ -29,7 +29,7 @@
 			small.scale = scale
 			small.x = all.x
 			small.y = all.y
-			if (!w.scene.draw(canvas.getContext('2d')!, m, small)) timer = setTimeout(draw, 30)
+			if (!w.scene.draw(canvas.getContext('2d')!, m, small, { small: true })) timer = setTimeout(draw, 30)
 		}
 		return () => clearTimeout(timer)
 	})

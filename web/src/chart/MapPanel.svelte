@@ -43,7 +43,7 @@
 		m && w.project.try('set', { ref: { type: 'map', id: m.id }, field, value, text })
 
 	function copy(passages: boolean) {
-		const done = m && w.project.try('copyMap', { map: m.id, name: '', passages })
+		const done = m && w.project.try('copyMap', { map: m.id, name: '', passages, w: 0, h: 0 })
 		if (done?.made) made(done.made)
 	}
 

@@ -30,7 +30,7 @@ export class Thumbs {
 				this.view.x = m.bounds.x * m.cellWidth
 				this.view.y = m.bounds.y * m.cellHeight
 				const into = t.canvas.getContext('2d')! as unknown as CanvasRenderingContext2D
-				t.stale = !w.scene.draw(into, { ...m, grid: '' }, this.view)
+				t.stale = !w.scene.draw(into, { ...m, grid: '' }, this.view, { small: true })
 				this.kept.set(m.id, t)
 				done = !t.stale
 			} else done = false

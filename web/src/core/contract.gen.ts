@@ -17,6 +17,7 @@ export interface Outcome {
 	restored?: number
 	kept?: number
 	fetch?: number
+	renamed?: string[][]
 	canUndo: string
 	canRedo: string
 	pending: number
@@ -46,6 +47,7 @@ export interface AreaOutcome {
 	restored?: number
 	kept?: number
 	fetch?: number
+	renamed?: string[][]
 	canUndo: string
 	canRedo: string
 	pending: number
@@ -105,6 +107,7 @@ export interface Adopted {
 	restored?: number
 	kept?: number
 	fetch?: number
+	renamed?: string[][]
 	canUndo: string
 	canRedo: string
 	pending: number
@@ -1187,6 +1190,8 @@ export interface Methods {
 		map: ID
 		name: string
 		passages: boolean
+		w: number
+		h: number
 	}; answer: Outcome }
 	crop: { args: MapArgs; answer: Outcome }
 	cut: { args: {

@@ -1,7 +1,7 @@
 import type { Core } from '../core/module'
 import type { ChunkAt, Layer, MapInfo, Zone } from '../core/types'
 import { drawZone } from './hatches'
-import { tilesetOf, type Pictures } from './pictures'
+import { drawMissing, tilesetOf, type Pictures } from './pictures'
 
 /** Cells along a chunk's side, as the core stores them. */
 const side = 32
@@ -9,6 +9,10 @@ const side = 32
 const most = 256 << 20
 /** How long a frame may draw chunks that are not there yet, in milliseconds. */
 const perFrame = 4
+/** And chunks that were edited, so that a stroke is seen at once and a fill holds nothing up. */
+const perEdit = 24
+/** Cells that are no larger, in pixels, are drawn as one colour. */
+const afar = 2
 
 /** A bitmap of a chunk, and which of its cells the last change drew anew. */
 interface Sheet {
@@ -44,6 +48,11 @@ export class Chunks {
 	private bytes = 0
 	private turn = 0
 	private until = 0
+	private editsUntil = 0
+	/** Something of this frame shows how it was, since there was no time. */
+	behind = false
+	/** Told when a chunk could not be drawn. */
+	faulty: (error: unknown) => void = () => {}
 
 	constructor(
 		private core: Core,
@@ -61,11 +70,16 @@ export class Chunks {
 		this.sheets.clear()
 		this.places.clear()
 		this.bytes = 0
+		this.pictures.forgetColours()
 	}
 
-	beginFrame() {
+	/** Begins a frame; of a small picture beside the map, edits wait like all else. */
+	beginFrame(small: boolean) {
 		this.turn++
-		this.until = performance.now() + perFrame
+		this.behind = false
+		const now = performance.now()
+		this.until = now + perFrame
+		this.editsUntil = now + (small ? perFrame : perEdit)
 	}
 
 	/** The bitmap of a chunk of layers: null when it is empty, undefined when there was no time. */
@@ -80,7 +94,10 @@ export class Chunks {
 		const parts: Sheet[] = []
 		for (const l of run) {
 			const part = this.single(m, l, cx, cy, level)
-			if (!part) return found?.bitmap // the old picture until there is time
+			if (!part || part.stale) {
+				this.behind = true
+				return found?.bitmap // the old picture until there is time
+			}
 			parts.push(part)
 		}
 		// put together in a frame of its own when drawing the parts took the time
@@ -135,13 +152,34 @@ export class Chunks {
 			sheet.used = this.turn
 			return sheet
 		}
-		// what was edited is shown at once; what comes into view waits its turn
+		// what was edited is shown at once, as far as that goes; what comes into view waits its turn
 		if (!sheet && performance.now() > this.until) return undefined
+		if (sheet && performance.now() > this.editsUntil) {
+			this.behind = true
+			sheet.used = this.turn
+			return sheet
+		}
 		sheet ??= this.add(key, `${m.id},${cx},${cy}`)
 		sheet.stale = false
 		sheet.used = this.turn
-		this.draw(m, l, sheet, cx, cy, level)
+		try {
+			this.draw(m, l, sheet, cx, cy, level)
+		} catch (error) {
+			// the rest of the map is drawn all the same
+			this.drawFaulty(m, sheet, level)
+			this.faulty(error)
+		}
 		return sheet
+	}
+
+	private drawFaulty(m: MapInfo, sheet: Sheet, level: number) {
+		const bitmap = this.bitmapOf(sheet, m, level)
+		const ctx = bitmap.getContext('2d')!
+		sheet.cells = null
+		sheet.version += 2 // all of it has changed
+		for (let y = 0; y < bitmap.height; y += 16) {
+			for (let x = (y / 16) % 2 ? 16 : 0; x < bitmap.width; x += 32) drawMissing(ctx, x, y, 16, 16)
+		}
 	}
 
 	/** Draws the cells that differ from what the sheet shows. */
@@ -159,6 +197,7 @@ export class Chunks {
 		const moved = this.late(sheet)
 		sheet.clock = -1
 		sheet.odd = []
+		if (l.kind === 'tiles' && w <= afar && h <= afar) return this.drawAfar(ctx, m, sheet, cx, cy, w, h)
 		sheet.cells.forEach((cell, i) => {
 			const odd = cell !== 0 && l.kind === 'tiles' && this.pictures.isOdd(cell, m.cellWidth, m.cellHeight)
 			if (odd) sheet.odd.push(i, cell)
@@ -176,6 +215,33 @@ export class Chunks {
 		})
 		if (sheet.changed.length) sheet.version++
 	}
+
+	/** Draws all cells of a chunk as what they are from afar. */
+	private drawAfar(
+		ctx: OffscreenCanvasRenderingContext2D,
+		m: MapInfo,
+		sheet: Sheet,
+		cx: number,
+		cy: number,
+		w: number,
+		h: number,
+	) {
+		const { x, y, w: mw, h: mh } = m.bounds
+		const dots = new Uint32Array(side * side)
+		sheet.cells!.forEach((cell, i) => {
+			const [cellX, cellY] = [cx * side + (i % side), cy * side + (i >> 5)]
+			if (!cell || cellX < x || cellY < y || cellX >= x + mw || cellY >= y + mh) return
+			dots[i] = this.pictures.colourOf(cell)
+			if (this.pictures.isAnimated(cell)) sheet.clock = this.pictures.turn
+		})
+		this.dots.putImageData(new ImageData(new Uint8ClampedArray(dots.buffer), side, side), 0, 0)
+		ctx.clearRect(0, 0, ctx.canvas.width, ctx.canvas.height)
+		ctx.imageSmoothingEnabled = false
+		ctx.drawImage(this.dots.canvas, 0, 0, side * w, side * h)
+		sheet.version += 2 // all of it may have changed
+	}
+
+	private dots = new OffscreenCanvas(side, side).getContext('2d')!
 
 	private bitmapOf(sheet: Sheet, m: MapInfo, level: number): OffscreenCanvas {
 		if (!sheet.bitmap) {

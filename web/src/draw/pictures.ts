@@ -148,6 +148,37 @@ export class Pictures {
 		return t !== undefined && (t.cut.cellWidth !== cellWidth || t.cut.cellHeight !== cellHeight)
 	}
 
+	private colours = new Map<number, number>()
+	private small = new OffscreenCanvas(4, 4).getContext('2d', { willReadFrequently: true })!
+
+	/** The colour that a cell is from afar, as the bytes of one pixel; however it is turned it is the same. */
+	colourOf(cell: number): number {
+		const frame = this.now.get(cell & 0xfffffff)
+		const plain = frame !== undefined && !(cell & material) ? frame : (cell & 0x1fffffff) >>> 0
+		const found = this.colours.get(plain)
+		if (found !== undefined) return found
+		const t = cell & material ? undefined : this.tileset(tilesetOf(plain))
+		if (t && !this.image(t.picture) && !this.isMissing(t.picture)) return 0 // it is coming
+		this.small.clearRect(0, 0, 4, 4)
+		this.small.imageSmoothingQuality = 'medium'
+		this.draw(this.small, plain, 0, 0, 4, 4)
+		const { data } = this.small.getImageData(0, 0, 4, 4)
+		const sum = [0, 0, 0, 0]
+		for (let i = 0; i < data.length; i += 4) {
+			for (let k = 0; k < 3; k++) sum[k] += data[i + k] * data[i + 3]
+			sum[3] += data[i + 3]
+		}
+		const [r, g, b] = sum.map((v) => Math.round(v / Math.max(1, sum[3])))
+		const colour = ((Math.round(sum[3] / 16) << 24) | (b << 16) | (g << 8) | r) >>> 0
+		this.colours.set(plain, colour)
+		return colour
+	}
+
+	/** Forgets how cells look from afar. */
+	forgetColours() {
+		this.colours.clear()
+	}
+
 	private drawComposed(ctx: Context, place: number, x: number, y: number, w: number, h: number) {
 		const quarters = place ? this.composed(place) : undefined
 		if (!quarters) return drawGap(ctx, x, y, w, h)

@@ -36,6 +36,13 @@ export class Scene {
 			this.chunks.forgetAll()
 			this.stale()
 		}
+		this.chunks.faulty = (error) => {
+			console.warn(error)
+			project.notices.say(
+				'A part of this map cannot be drawn, and is shown in brick and chalk: nothing is lost. Reload the page, or go back in the history.',
+				'wrong',
+			)
+		}
 		project.onChunks.add((changed: ChunkAt[]) => {
 			this.chunks.forget(changed)
 			for (const told of this.onStale) told(changed)
@@ -81,7 +88,7 @@ export class Scene {
 	 */
 	draw(ctx: CanvasRenderingContext2D, m: MapInfo, view: View, o: Drawing = {}): boolean {
 		this.checkLooks()
-		this.chunks.beginFrame()
+		this.chunks.beginFrame(o.small ?? false)
 		const { play } = o
 		ctx.imageSmoothingEnabled = view.scale < 1
 		view.use(m)
@@ -133,7 +140,7 @@ export class Scene {
 		flush()
 		if (!heroDrawn && play) this.figures.hero(ctx, m, view, play)
 		ctx.restore()
-		return whole
+		return whole && !this.chunks.behind
 	}
 
 	private odd?: { turn: number; map: ID; layers: Set<ID> }
@@ -294,6 +301,8 @@ export interface Drawing {
 	heroless?: boolean
 	/** Layers go with the camera outside of play as well. */
 	moves?: boolean
+	/** It is a small picture beside the map, which has time. */
+	small?: boolean
 }
 
 const none = new Set<ID>()

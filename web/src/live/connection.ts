@@ -56,6 +56,7 @@ export class Connection {
 	private wait = firstWait
 	private timer = 0
 	private ended = false
+	private away = false
 
 	constructor(
 		private project: ID,
@@ -64,6 +65,8 @@ export class Connection {
 		private listener: Listener,
 	) {
 		addEventListener('online', this.soon)
+		addEventListener('pagehide', this.left)
+		addEventListener('pageshow', this.back)
 		this.connect()
 	}
 
@@ -87,7 +90,7 @@ export class Connection {
 			if (this.socket !== socket) return
 			this.open = false
 			this.listener.closed()
-			if (this.ended) return
+			if (this.ended || this.away) return
 			this.timer = setTimeout(() => this.connect(), this.wait) as unknown as number
 			this.wait = Math.min(this.wait * 2, longestWait)
 		}
@@ -112,10 +115,26 @@ export class Connection {
 		this.socket?.close()
 	}
 
+	/** A page that is left is not here any more, though the browser may keep it for going back. */
+	private left = () => {
+		this.away = true
+		clearTimeout(this.timer)
+		this.socket?.close()
+	}
+
+	private back = () => {
+		if (!this.away) return
+		this.away = false
+		this.wait = firstWait
+		this.connect()
+	}
+
 	end() {
 		this.ended = true
 		clearTimeout(this.timer)
 		removeEventListener('online', this.soon)
+		removeEventListener('pagehide', this.left)
+		removeEventListener('pageshow', this.back)
 		this.socket?.close()
 	}
 }

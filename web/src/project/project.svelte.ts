@@ -59,7 +59,7 @@ export class Project {
 		readonly core: Core,
 		readonly client: ID,
 		private kept: Kept,
-		private notices: Notices,
+		readonly notices: Notices,
 	) {
 		this.standing = new Standing(core)
 	}
@@ -241,6 +241,8 @@ export class Project {
 	private made<O extends Outcome>(outcome: O): O {
 		this.take(outcome)
 		if (outcome.edit) this.post(outcome.edit as { client: ID; number: number })
+		for (const [asked, called] of outcome.renamed ?? [])
+			this.notices.say(`There is a “${asked}” already, so this is called “${called}”.`)
 		return outcome
 	}
 

@@ -32,7 +32,7 @@
 			view.width = canvas.width = width * devicePixelRatio
 			view.height = canvas.height = height * devicePixelRatio
 			view.whole(map)
-			if (!w.scene.draw(ctx, map, view, { solo: layer?.id })) timer = setTimeout(draw, 30)
+			if (!w.scene.draw(ctx, map, view, { solo: layer?.id, small: true })) timer = setTimeout(draw, 30)
 		}
 		return () => clearTimeout(timer)
 	})

@@ -27,7 +27,7 @@
 		e.preventDefault()
 		const called = name.trim() || `Map ${w.project.head.maps.length + 1}`
 		const done = from
-			? w.project.try('copyMap', { map: from, name: called, passages: false })
+			? w.project.try('copyMap', { map: from, name: called, passages: false, w: width ?? 0, h: height ?? 0 })
 			: w.project.try('newMap', { name: called, w: width ?? 0, h: height ?? 0 })
 		if (!done?.made) return
 		made()
@@ -44,7 +44,15 @@
 	<!-- svelte-ignore a11y_autofocus -->
 	<input class="field w-full" placeholder="Name" aria-label="Name of the new map" bind:value={name} autofocus />
 	{#if templates.length}
-		<select class="field w-full" aria-label="Made from" bind:value={from}>
+		<select
+			class="field w-full"
+			aria-label="Made from"
+			bind:value={from}
+			onchange={() => {
+				const m = w.project.map(from)
+				if (m) [width, height] = [m.bounds.w, m.bounds.h]
+			}}
+		>
 			<option value="">the layer plan</option>
 			{#each templates as m (m.id)}<option value={m.id}>{m.name}</option>{/each}
 		</select>
