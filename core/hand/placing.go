@@ -8,10 +8,11 @@ import (
 	"fmt"
 )
 
-// take takes away what stands in the cells, but not what is locked.
-func (p *Plan) take(m *document.Map, l *document.Layer) {
+// take takes away what stands in the cells, of one kind or, where it is empty, of any;
+// but not what is locked.
+func (p *Plan) take(m *document.Map, l *document.Layer, kind string) {
 	for _, e := range m.Entities.All() {
-		if e.Layer == l.ID && !e.Locked && touches(p.Region, e.Box(m)) {
+		if e.Layer == l.ID && !e.Locked && (kind == "" || e.Kind == kind) && touches(p.Region, e.Box(m)) {
 			p.Take = append(p.Take, e)
 		}
 	}

@@ -122,7 +122,7 @@ func Resolve(w Work, g Grip, ges Gesture) (*Plan, error) {
 	if l.Kind == document.LayerEntities && g.What != Motif {
 		p.Region = w.mirrored(a.all)
 		if p.Removing {
-			p.take(w.Map, l)
+			p.take(w.Map, l, g.Kind)
 			return p, nil
 		}
 		return p, p.place(&w, l, g, ges, a.all)
@@ -205,6 +205,20 @@ func (p *Plan) put(w *Work, l *document.Layer, g *Grip, b block, a area, ges *Ge
 	return nil
 }
 
+// sort tells the cells that are of the sort that is held, which alone are removed with
+// it: the zone, the material, tiles. The eraser and motifs remove whatever is there.
+func (g *Grip) sort() func(cells.Cell) bool {
+	switch g.What {
+	case Zone:
+		return func(c cells.Cell) bool { return c != 0 && c.Tileset() == g.Number }
+	case Material:
+		return func(c cells.Cell) bool { return c.IsMaterial() && c.Tileset() == g.Number }
+	case Tiles:
+		return func(c cells.Cell) bool { return c != 0 && !c.IsMaterial() }
+	}
+	return nil
+}
+
 // remove empties cells: of a motif those of its layers, of a rim the inside
 // only when something is held for it.
 func (p *Plan) remove(w *Work, l *document.Layer, g *Grip, b block, a area) {
@@ -220,12 +234,18 @@ func (p *Plan) remove(w *Work, l *document.Layer, g *Grip, b block, a area) {
 		}
 	}
 	for _, l := range layers {
-		if l.Painted() {
-			p.write0(l, cells.Paint(p.Region, w.Map.Bounds, []cells.Cell{0}, 1, grid.Point{}))
+		if !l.Painted() {
+			continue
 		}
+		r := p.Region
+		if sort := g.sort(); sort != nil {
+			r = l.Cells.Region(r.Bounds(), sort)
+			r.Intersect(p.Region)
+		}
+		p.write0(l, cells.Paint(r, w.Map.Bounds, []cells.Cell{0}, 1, grid.Point{}))
 	}
 	if b.thing != nil {
-		p.take(w.Map, b.thing)
+		p.take(w.Map, b.thing, "")
 	}
 }
 

@@ -180,6 +180,7 @@
 		w.canvas = {
 			focus: () => over.focus({ preventScroll: true }),
 			cancel: () => press.cancel(),
+			busy: () => press.does.what !== 'nothing',
 			press: (remove) => press.byKey(remove),
 			point: (cell) => press.pointTo(cell),
 			grab,
@@ -287,7 +288,11 @@
 				onpointerup={() => press.up()}
 				onpointercancel={() => press.cancel()}
 				onpointerleave={() => press.does.what === 'nothing' && !press.cursor && press.point(null)}
-				oncontextmenu={(e) => (w.hand.holding || w.play.on) && e.preventDefault()}
+				oncontextmenu={(e) => {
+					if (!w.hand.holding && !w.play.on && !press.tookPoint) return
+					e.preventDefault()
+					e.stopPropagation()
+				}}
 				onkeydown={keydown}
 				onkeyup={keyup}
 				onblur={() => w.play.release()}

@@ -25,6 +25,8 @@ export class Press {
 	/** The cell cursor; null while the mouse is used. */
 	cursor = $state.raw<Point | null>(null)
 	spaceDown = $state(false)
+	/** The press took a path's point away: it opens no menu as well. */
+	tookPoint = false
 	private hovered = $state.raw<Entity | null>(null)
 	/** What a press would do. */
 	readonly ahead = new Foresight(this)
@@ -54,6 +56,7 @@ export class Press {
 		const { w, m } = this
 		if (!m) return
 		this.cursor = null
+		this.tookPoint = false
 		this.point(at)
 		if (e.button === 1 || (e.button === 0 && this.spaceDown)) {
 			this.does = new Pan(this, at)
@@ -195,6 +198,7 @@ export class Press {
 	}
 
 	private takePoint(index: number) {
+		this.tookPoint = true
 		const e = this.w.selection[0]
 		this.w.chosen.changeEntities(
 			'setPoints',

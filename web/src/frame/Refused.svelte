@@ -3,7 +3,7 @@
 	import type { Notices } from '../project/notices.svelte'
 
 	// A field whose value is refused shows again what holds, and says beside itself why.
-	let { notices }: { notices: Notices } = $props()
+	let { notices, left }: { notices: Notices; left: () => void } = $props()
 	type Field = HTMLInputElement | HTMLTextAreaElement | HTMLSelectElement
 
 	/** What fields held when they were entered, or since they were last taken. */
@@ -71,6 +71,20 @@
 		at = { x: Math.min(r.left, innerWidth - 268), y: r.bottom + 4 }
 	}
 
+	/** Escape leaves a field as it was; in a dialog it closes that. */
+	function leave(e: KeyboardEvent) {
+		clear()
+		const f = fieldOf(e)
+		if (!f || f.closest('[role=dialog]') || !held.has(f)) return
+		if (!ticks(f) && f.value !== held.get(f)) {
+			f.value = String(held.get(f))
+			f.dispatchEvent(new Event('input', { bubbles: true }))
+		}
+		e.stopPropagation()
+		f.blur()
+		left()
+	}
+
 	function clear() {
 		refused?.field.removeAttribute('aria-invalid')
 		refused?.field.removeAttribute('aria-errormessage')
@@ -97,7 +111,7 @@
 	onresize={place}
 	oninputcapture={(e) => refused?.field === e.target && clear()}
 	onpointerdowncapture={clear}
-	onkeydowncapture={(e) => e.key === 'Escape' && clear()}
+	onkeydowncapture={(e) => e.key === 'Escape' && leave(e)}
 />
 
 {#if refused}

@@ -21,7 +21,7 @@
 	import StarterOffer from '../tilesets/StarterOffer.svelte'
 	import TilesetsStation from '../tilesets/TilesetsStation.svelte'
 	import { giveWorkspace, type Workspace } from '../workspace/workspace.svelte'
-	import { forMap, grabKey, runKey } from './actions'
+	import { forMap, grabKey, runKey, typing } from './actions'
 	import Finder from './Finder.svelte'
 	import Hint from '../controls/Hint.svelte'
 	import KeySheet from './KeySheet.svelte'
@@ -38,6 +38,7 @@
 	// svelte-ignore state_referenced_locally
 	const intake = new Intake(w)
 	let dropping = $state(false)
+	let byMiddle = false
 	const files = (e: DragEvent) => e.dataTransfer?.types.includes('Files') ?? false
 	const columns = $derived(`${w.stackOpen ? '176px' : '28px'} minmax(0, 1fr) ${w.cabinetOpen ? '264px' : '28px'}`)
 
@@ -59,10 +60,17 @@
 
 <svelte:window
 	onkeydown={(e) => runKey(w, e)}
-	onkeydowncapture={(e) => grabKey(w, e)}
+	onkeydowncapture={(e) => {
+		byMiddle = false
+		grabKey(w, e)
+	}}
 	onkeyup={(e) => grabKey(w, e)}
 	onblur={() => w.canvas?.grab(false)}
+	onpointerdowncapture={(e) => (byMiddle = e.button === 1)}
+	onmouseupcapture={(e) => e.button === 1 && e.preventDefault()}
 	onpaste={(e) => {
+		// where the middle button pastes, it has moved the view here
+		if (byMiddle && !typing(e.target)) return e.preventDefault()
 		if (e.clipboardData?.files.length) {
 			e.preventDefault()
 			return void intake.bring(e.clipboardData.files)
@@ -174,7 +182,7 @@
 	<Finder />
 	<KeySheet />
 	<NoticeList notices={w.notices} />
-	<Refused notices={w.notices} />
+	<Refused notices={w.notices} left={() => w.canvas?.focus()} />
 	{#if dropping}
 		<div
 			class="pointer-events-none fixed inset-0 z-70 flex items-center justify-center border-4 border-dashed border-glaze bg-plaster/80"

@@ -41,7 +41,8 @@ function named(e: KeyboardEvent): string {
 	return e.ctrlKey || e.metaKey ? `Ctrl+${key}` : key
 }
 
-const typing = (t: EventTarget | null) =>
+/** Whether text is typed there. */
+export const typing = (t: EventTarget | null) =>
 	t instanceof Element && t.matches('input:not([type=checkbox], [type=range]), textarea, select, [contenteditable]')
 
 /** What is open and has keys of its own. */
@@ -68,8 +69,9 @@ const reaches = (w: Workspace, a: Action, key: string, at: EventTarget | null) =
 export function runKey(w: Workspace, e: KeyboardEvent): boolean {
 	if (e.defaultPrevented || e.altKey || w.joining || w.finderOpen || w.keysOpen) return false
 	const key = named(e)
+	if (w.canvas?.busy()) return duringPress(w, e, key)
 	const inCanvas = e.target instanceof Element && e.target.matches('[data-testid=map]')
-	if (typing(e.target) && key !== 'Ctrl+K') return false
+	if (typing(e.target) && !['Ctrl+K', 'Ctrl+S'].includes(key)) return false
 	if (key === 'Esc') {
 		w.escape()
 		return true
@@ -80,6 +82,17 @@ export function runKey(w: Workspace, e: KeyboardEvent): boolean {
 	if (!found) return false
 	e.preventDefault()
 	found.run()
+	return true
+}
+
+/** In the middle of a press the view can be moved; undo takes the press back; all else waits for its end. */
+function duringPress(w: Workspace, e: KeyboardEvent, key: string): boolean {
+	const found = actions(w).find((a) => a.keys?.includes(key) && (a.when?.() ?? true))
+	if (key === 'Esc' || key === 'Ctrl+Z') w.canvas!.cancel()
+	else if (!found) return false
+	else if (found.group === 'View') found.run()
+	else w.notices.say('Let go first, or press Escape to take this press back.')
+	e.preventDefault()
 	return true
 }
 

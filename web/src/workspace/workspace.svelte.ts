@@ -115,6 +115,8 @@ export class Workspace {
 	canvas: {
 		focus: () => void
 		cancel: () => boolean
+		/** A press is going on. */
+		busy: () => boolean
 		press: (remove: boolean) => void
 		point: (cell: Point) => void
 		/** Drags move the view, where the pointer or the focus is on the map. */
