@@ -102,11 +102,7 @@ func motif(d *document.Document, c *canvas, name string, at grid.Rect) *document
 	}
 	region := &grid.Region{}
 	region.AddRect(at)
-	piece, err := author.Lift(author.Area{Map: &ground, Region: region})
-	if err != nil {
-		panic(err)
-	}
-	change, err := author.AddMotif(d, name, piece)
+	change, err := author.KeepMotif(d, name, author.Area{Map: &ground, Region: region})
 	return do(d, change, err)
 }
 

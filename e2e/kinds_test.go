@@ -4,11 +4,15 @@ import (
 	"azzel/core/document"
 	"azzel/core/kind"
 	"azzel/core/sample"
+	"bytes"
 	"fmt"
+	"image"
+	"image/png"
 	"testing"
 
 	"github.com/go-rod/rod"
 	"github.com/go-rod/rod/lib/input"
+	"github.com/go-rod/rod/lib/proto"
 )
 
 // option sets a select to the option with a value.
@@ -166,5 +170,92 @@ func TestKindBesideTheMap(t *testing.T) {
 	k.keys(input.Escape)
 	k.click(k.at(6, 6))
 	k.see("[data-testid=details] [aria-label=radius]", "2")
+	k.same()
+}
+
+// A kind looks like a sheet of figures that is dragged out, like tiles that were held
+// together, or like a picture of its own, each with its own proportions.
+func TestKindsPictures(t *testing.T) {
+	r := world(t)
+	k := r.open()
+	k.pressIn("nav button", "Kinds")
+	k.pressIn("[aria-label=Beings] button", "Character")
+	k.press("Make one of your own from it")
+	k.see("section", "A sheet of figures")
+	own := func(f func(o *document.Kind) error) {
+		t.Helper()
+		k.stored(func(d *document.Document) error {
+			if d.Kinds.Len() != 1 {
+				return fmt.Errorf("%d kinds", d.Kinds.Len())
+			}
+			return f(d.Kinds.All()[0])
+		})
+	}
+	k.pressIn("summary", "A sheet of figures")
+	// dragged past the picture's side it ends there
+	box := k.box("[data-testid=figures]")
+	tile := box.Width / 8
+	at := func(x, y float64) proto.Point { return proto.NewPoint(box.X+(x+0.5)*tile, box.Y+(y+0.5)*tile) }
+	k.drag(left, at(5, 1), at(6, 2), offset(at(7, 2), 3*tile, 0))
+	k.press("Cut it")
+	k.notice("3 frames each way")
+	own(func(o *document.Kind) error {
+		if f := o.Frames[2]; len(f) != 3 || f[0].Tile() != 13 || f[2].Tile() != 15 || len(o.Frames[3]) != 3 || len(o.Frames[0]) != 0 {
+			return fmt.Errorf("its frames are %v", o.Frames)
+		}
+		return nil
+	})
+	// in numbers it can be asked for too much, and is refused
+	k.write("[aria-label='Tiles that a frame is across']", "2")
+	k.press("Cut it")
+	k.notice("past the right side of Coast")
+
+	// a picture of its own keeps its proportions: 16 × 48 stands on the lower edge of its cell
+	img := image.NewNRGBA(image.Rect(0, 0, 16, 48))
+	for i := range img.Pix {
+		img.Pix[i] = []byte{200, 40, 90, 255}[i%4]
+	}
+	var out bytes.Buffer
+	must(t, png.Encode(&out, img))
+	e, err := k.page.Element("input[aria-label='A picture for the kind']")
+	must(t, err)
+	must(t, e.SetFiles([]string{file(t, "tall.png", out.Bytes())}))
+	own(func(o *document.Kind) error {
+		if o.Look == 0 || o.Look.Tileset() == 1 || len(o.Frames[2]) != 0 {
+			return fmt.Errorf("it looks like %x, %v", o.Look, o.Frames)
+		}
+		return nil
+	})
+	k.pressIn("nav button", "Map")
+	k.pressIn("aside [role=tab]", "Kinds")
+	k.find("aside ul button", "Character 2").MustClick()
+	k.focusMap()
+	k.click(k.at(8, 6))
+	k.keys(input.Escape)
+	for _, y := range []int{4, 5, 6} {
+		within(t, soon, func() error { return want("the figure", k.pixel(k.at(8, y)), "200,40,90") })
+	}
+	if got := k.pixel(k.at(8, 7)); got == "200,40,90" {
+		t.Error("it reaches below its cell")
+	}
+	// tiles that were held together
+	k.press("Tiles")
+	sheet := k.box("[data-testid=sheet]")
+	size := sheet.Width / 8
+	k.drag(left, proto.NewPoint(sheet.X+3.5*size, sheet.Y+0.5*size), proto.NewPoint(sheet.X+4.5*size, sheet.Y+1.5*size))
+	k.pressIn("nav button", "Kinds")
+	k.press("The 2 × 2 tiles held last")
+	own(func(o *document.Kind) error {
+		if o.Look.Tile() != 3 || o.Across != 2 || o.Down != 2 {
+			return fmt.Errorf("it looks like %d, %d × %d tiles", o.Look.Tile(), o.Across, o.Down)
+		}
+		return nil
+	})
+	k.pressIn("nav button", "Map")
+	c := paint(12)
+	within(t, soon, func() error {
+		// the lower right tile of the four, drawn into the right half of the cell
+		return want("the tiles", k.pixel(offset(k.at(8, 6), 8, 8)), fmt.Sprintf("%d,%d,%d", c.R, c.G, c.B))
+	})
 	k.same()
 }

@@ -106,7 +106,7 @@ func moved(r *grid.Region, dx, dy int) (out *grid.Region) {
 
 // MoveArea moves what lies in an area by cells, as far as the map goes. It
 // gives the area as it lies then.
-func MoveArea(a Area, dx, dy int) (Change, *grid.Region, error) {
+func MoveArea(d *document.Document, a Area, dx, dy int) (Change, *grid.Region, error) {
 	if err := a.check(); err != nil {
 		return Change{}, nil, err
 	}
@@ -132,6 +132,7 @@ func MoveArea(a Area, dx, dy int) (Change, *grid.Region, error) {
 	if len(c.Do) == 0 {
 		return Change{}, nil, errors.New("what is selected is empty")
 	}
+	c.Do = append(c.Do, movePlacings(d, a.Map, a.Region, a.Layer, dx, dy)...)
 	return c, moved(a.Region, dx, dy), nil
 }
 

@@ -2,7 +2,6 @@ package author_test
 
 import (
 	"azzel/core/author"
-	"azzel/core/cells"
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
@@ -39,7 +38,7 @@ func quay(d *document.Document) *document.Map { return d.Maps.Get(sample.Quay) }
 func TestMoveAreaTakesAllLayersAndEntities(t *testing.T) {
 	d := sample.World()
 	// the door at 10,2 and the wall above it
-	c, r, err := author.MoveArea(author.Area{Map: quay(d), Region: box(9, 0, 3, 4)}, 2, 3)
+	c, r, err := author.MoveArea(d, author.Area{Map: quay(d), Region: box(9, 0, 3, 4)}, 2, 3)
 	d = done(t, d, c, err)
 	if r.Bounds() != (grid.Rect{X: 11, Y: 3, W: 3, H: 4}) {
 		t.Errorf("the selection lies at %v", r.Bounds())
@@ -52,21 +51,21 @@ func TestMoveAreaTakesAllLayersAndEntities(t *testing.T) {
 		t.Errorf("the door stands at %d,%d", e.X, e.Y)
 	}
 	// on one layer, entities stay
-	c, _, err = author.MoveArea(author.Area{Map: quay(d), Region: box(11, 3, 3, 4), Layer: sample.Things}, -1, 0)
+	c, _, err = author.MoveArea(d, author.Area{Map: quay(d), Region: box(11, 3, 3, 4), Layer: sample.Things}, -1, 0)
 	d = done(t, d, c, err)
 	if e := d.Entity(sample.Quay, sample.Door); e.X != 12*16 || quay(d).Layers.Get(sample.Ground).Cells.At(13, 3) != sample.Floor {
 		t.Error("more than one layer was moved")
 	}
 	// the edge of the map holds it
-	c, r, err = author.MoveArea(author.Area{Map: quay(d), Region: box(1, 1, 2, 2)}, -9, 0)
+	c, r, err = author.MoveArea(d, author.Area{Map: quay(d), Region: box(1, 1, 2, 2)}, -9, 0)
 	_ = done(t, d, c, err)
 	if r.Bounds().X != 0 {
 		t.Errorf("moved to %v", r.Bounds())
 	}
-	if _, _, err = author.MoveArea(author.Area{Map: quay(d), Region: box(0, 0, 2, 2)}, -1, 0); err == nil {
+	if _, _, err = author.MoveArea(d, author.Area{Map: quay(d), Region: box(0, 0, 2, 2)}, -1, 0); err == nil {
 		t.Error("moved over the edge")
 	}
-	if _, _, err = author.MoveArea(author.Area{Map: quay(d), Region: box(0, 0, 2, 2), Layer: sample.Entities}, 1, 0); err == nil || !strings.Contains(err.Error(), "no cells") {
+	if _, _, err = author.MoveArea(d, author.Area{Map: quay(d), Region: box(0, 0, 2, 2), Layer: sample.Entities}, 1, 0); err == nil || !strings.Contains(err.Error(), "no cells") {
 		t.Errorf("cells of entities: %v", err)
 	}
 }
@@ -106,58 +105,5 @@ func TestEmptyArea(t *testing.T) {
 	}
 	if _, err = author.EmptyArea(d, author.Area{Map: quay(d), Region: box(9, 0, 3, 4)}); err == nil {
 		t.Error("emptied twice")
-	}
-}
-
-// A motif that is changed can bring the change to where it stands as it was.
-func TestReplaceMotifUpdatesItsPlacings(t *testing.T) {
-	d := sample.World()
-	a, b := cells.TileCell(1, 20), cells.TileCell(1, 21)
-	put := func(m, l document.ID, x, y int, c cells.Cell) {
-		d = edit.Apply(d, &edit.Edit{Do: []edit.Primitive{sample.Paint(m, l, box(x, y, 1, 1), c)}}).Doc
-	}
-	for _, at := range [][2]int{{3, 5}, {8, 8}, {14, 6}} {
-		put(sample.Quay, sample.Things, at[0], at[1], a)
-		put(sample.Quay, sample.Things, at[0]+1, at[1], b)
-	}
-	put(sample.Quay, sample.Things, 15, 6, a) // this one was changed by hand
-	put(sample.Pans, sample.Ground, 2, 2, a)
-	put(sample.Pans, sample.Ground, 3, 2, b)
-	piece, err := author.Lift(author.Area{Map: quay(d), Region: box(3, 5, 2, 1), Layer: sample.Things})
-	if err != nil {
-		t.Fatal(err)
-	}
-	c, err := author.AddMotif(d, "Fence", piece)
-	d = done(t, d, c, err)
-	motif := d.Motifs.Get(c.Made)
-	if got := author.Placings(d, motif); len(got) != 3 {
-		t.Fatalf("it stands in %v", got)
-	}
-	next := *piece
-	wide := cells.TileCell(1, 22)
-	next.H = 2
-	next.Parts = []document.MotifPart{{Layer: "Things", Kind: document.LayerTiles, Cells: cells.Paint(box(0, 0, 1, 2), grid.Rect{W: 2, H: 2}, []cells.Cell{wide}, 1, grid.Point{})}}
-	c, err = author.ReplaceMotif(d, motif.ID, &next, true)
-	d = done(t, d, c, err)
-	things := quay(d).Layers.Get(sample.Things).Cells
-	for _, w := range []struct {
-		x, y int
-		want cells.Cell
-	}{{3, 5, wide}, {3, 6, wide}, {4, 5, 0}, {8, 9, wide}, {14, 6, a}, {15, 6, a}} {
-		if things.At(w.x, w.y) != w.want {
-			t.Errorf("cell %d,%d is %x, wanted %x", w.x, w.y, things.At(w.x, w.y), w.want)
-		}
-	}
-	if d.Maps.Get(sample.Pans).Layers.Get(sample.Ground).Cells.At(2, 3) != wide {
-		t.Error("the place on the other map was not updated")
-	}
-	if d.Motifs.Get(motif.ID).H != 2 {
-		t.Error("the motif is as it was")
-	}
-	if _, err := author.AddMotif(d, "", piece); err == nil {
-		t.Error("a motif without a name was made")
-	}
-	if _, err := author.Lift(author.Area{Map: d.Maps.Get(sample.Pans), Region: box(2, 2, 3, 3), Layer: sample.Things}); err == nil {
-		t.Error("nothing was lifted")
 	}
 }

@@ -94,6 +94,7 @@ func CopyMap(d *document.Document, m *document.Map, name string, size grid.Point
 	p.Content = content
 	c := changed("Copied map "+m.Name, p)
 	c.Made = next.ID
+	c.Do = append(c.Do, copyPlacings(d, m.ID, next.ID, layers, entities)...)
 	if !passages {
 		return c, next.Check()
 	}

@@ -25,6 +25,7 @@ func Difference(from, to *document.Document) ([]edit.Primitive, error) {
 		w.maps(from, to)
 	}
 	tables(&w, edit.Ref{Type: edit.TypePassage}, from.Passages, to.Passages, false)
+	tables(&w, edit.Ref{Type: edit.TypePlacing}, from.Placings, to.Placings, false)
 	w.rules(from.Rules, to.Rules)
 	w.names(from, to)
 	switch {

@@ -81,6 +81,9 @@ func RemoveMap(d *document.Document, m *document.Map) Change {
 			removed[r.By.ID] = true
 			c.Do = append(c.Do, edit.Remove(edit.Ref{Type: edit.TypePassage, ID: r.By.ID}))
 		}
+		if r.As == document.AsOn && r.To.Type == document.TypeMap && r.To.ID == m.ID {
+			c.Do = append(c.Do, edit.Remove(edit.Ref{Type: edit.TypePlacing, ID: r.By.ID}))
+		}
 	})
 	c.Do = append(c.Do, edit.Remove(edit.Ref{Type: edit.TypeMap, ID: m.ID}))
 	return c

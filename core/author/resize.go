@@ -56,7 +56,7 @@ func Resize(m *document.Map, bounds grid.Rect) (Change, error) {
 
 // Shift moves everything on a map by cells; with wrap what leaves one side
 // comes in at the other, else it stays behind the side.
-func Shift(m *document.Map, dx, dy int, wrap bool) (Change, error) {
+func Shift(d *document.Document, m *document.Map, dx, dy int, wrap bool) (Change, error) {
 	b := m.Bounds
 	if dx == 0 && dy == 0 || dx <= -b.W || dx >= b.W || dy <= -b.H || dy >= b.H {
 		return Change{}, fmt.Errorf("a map of %d × %d is shifted by less than its size, and by more than nothing", b.W, b.H)
@@ -97,6 +97,7 @@ func Shift(m *document.Map, dx, dy int, wrap bool) (Change, error) {
 	if len(c.Do) == 0 {
 		return Change{}, errors.New("there is nothing on the map to shift")
 	}
+	c.Do = append(c.Do, movePlacings(d, m, all, "", dx, dy)...)
 	return c, nil
 }
 

@@ -37,7 +37,7 @@ func TestResizeLosesNothing(t *testing.T) {
 
 func TestShiftWithAndWithoutWrap(t *testing.T) {
 	start := sample.World()
-	c, err := author.Shift(quay(start), 3, -2, true)
+	c, err := author.Shift(start, quay(start), 3, -2, true)
 	d := done(t, start, c, err)
 	things := quay(d).Layers.Get(sample.Things).Cells
 	if things.At(3, 4) != sample.Wall || things.At(2, 4) != sample.Wall || things.At(0, 0) != 0 {
@@ -46,17 +46,17 @@ func TestShiftWithAndWithoutWrap(t *testing.T) {
 	if e := d.Entity(sample.Quay, sample.Spawn); e.X != 5*16 || e.Y != 0 {
 		t.Errorf("the spawn stands at %d,%d", e.X, e.Y)
 	}
-	c, err = author.Shift(quay(d), -3, 2, true)
+	c, err = author.Shift(d, quay(d), -3, 2, true)
 	if d = done(t, d, c, err); d.Hash() != start.Hash() {
 		t.Error("shifting back with wrap is not the same")
 	}
-	c, err = author.Shift(quay(start), 3, 0, false)
+	c, err = author.Shift(start, quay(start), 3, 0, false)
 	d = done(t, start, c, err)
 	if got := quay(d).Layers.Get(sample.Ground).Cells; got.At(0, 5) != 0 || got.At(3, 5) != sample.Floor {
 		t.Error("without wrap something came in")
 	}
 	for _, by := range [][2]int{{0, 0}, {20, 0}, {0, -12}} {
-		if _, err := author.Shift(quay(start), by[0], by[1], true); err == nil {
+		if _, err := author.Shift(start, quay(start), by[0], by[1], true); err == nil {
 			t.Errorf("shifted by %v", by)
 		}
 	}

@@ -15,6 +15,7 @@ type Document struct {
 	Rules     Table[Rule]
 	Flags     Table[Flag]
 	Motifs    Table[Motif]
+	Placings  Table[Placing]
 	Zones     Table[Zone]
 	Materials Table[Material]
 	// Kinds are the designer's own; Kind finds the built-in ones as well.

@@ -39,6 +39,8 @@ type Kind struct {
 	LookOn   cells.Cell      `json:"lookOn,omitempty"`
 	Frames   [4][]cells.Cell `json:"frames,omitzero"`
 	FrameMs  *int            `json:"frameMs,omitempty"`
+	Across   int             `json:"across,omitempty"`
+	Down     int             `json:"down,omitempty"`
 
 	MapLeast     int `json:"mapLeast,omitempty"`
 	MapMost      int `json:"mapMost,omitempty"`
@@ -58,6 +60,7 @@ const (
 	maxFacing   = 16
 	maxBox      = 4096
 	maxFrameMs  = 60_000
+	maxTiles    = 16 // of a picture, each way
 	maxSettings = 64
 )
 
@@ -85,7 +88,7 @@ func (k *Kind) Whole() *kind.Kind {
 		other(n.to, n.from)
 	}
 	other(&out.Body, k.Body)
-	out.Look, out.LookOn, out.Frames = k.Look, k.LookOn, k.Frames
+	out.Look, out.LookOn, out.Frames, out.Across, out.Down = k.Look, k.LookOn, k.Frames, k.Across, k.Down
 	out.MapLeast, out.MapMost, out.ProjectLeast, out.ProjectMost = k.MapLeast, k.MapMost, k.ProjectLeast, k.ProjectMost
 	out.Tags, out.Layers = append([]string{}, k.Tags...), append([]string{}, k.Layers...)
 	out.Settings = append([]kind.Setting{}, out.Settings...)
@@ -110,7 +113,7 @@ func other[T any](to, from *T) {
 // out. A setting of that kind which is missing stays one.
 func Lean(whole *kind.Kind) *Kind {
 	k := &Kind{ID: whole.ID, Name: whole.Name, Order: whole.Order, Of: whole.Of, Colour: whole.Colour,
-		Look: whole.Look, LookOn: whole.LookOn, Frames: whole.Frames, MapLeast: whole.MapLeast, MapMost: whole.MapMost,
+		Look: whole.Look, LookOn: whole.LookOn, Frames: whole.Frames, Across: whole.Across, Down: whole.Down, MapLeast: whole.MapLeast, MapMost: whole.MapMost,
 		ProjectLeast: whole.ProjectLeast, ProjectMost: whole.ProjectMost, Tags: whole.Tags, Layers: whole.Layers}
 	b := k.base()
 	k.Help, k.Category, k.Glyph, k.State = unlike(whole.Help, b.Help), unlike(whole.Category, b.Category), unlike(whole.Glyph, b.Glyph), unlike(whole.State, b.State)
@@ -271,6 +274,7 @@ func (k *Kind) Check() error {
 		checkRange("the box's width", w.W, 0, maxBox), checkRange("the box's height", w.H, 0, maxBox),
 		checkRange("the anchor", w.AnchorX, 0, 100), checkRange("the anchor", w.AnchorY, 0, 100),
 		checkRange("how long a frame is shown", w.FrameMs, 0, maxFrameMs),
+		checkRange("how many tiles a picture is across", w.Across, 0, maxTiles), checkRange("how many tiles a picture is down", w.Down, 0, maxTiles),
 		checkCount("on a map", k.MapLeast, k.MapMost, MaxEntities), checkCount("in the project", k.ProjectLeast, k.ProjectMost, MaxProjectEntities),
 		checkWords("tags", k.Tags), checkWords("layers", k.Layers)); err != nil {
 		return err

@@ -17,6 +17,7 @@ const (
 	TypeZone     = "zone"
 	TypeMaterial = "material"
 	TypeKind     = "kind"
+	TypePlacing  = "placing"
 )
 
 // Object names an object by its type and id; Map is that of an entity.
@@ -39,6 +40,9 @@ const (
 	AsSetting = "setting" // a setting of an entity names it
 	AsKind    = "kind"    // an entity is of it
 	AsPinned  = "pinned"  // the project offers it first
+	AsMotif   = "motif"   // a placing is of it
+	AsOn      = "on"      // a placing lies on it: a map, a layer
+	AsPlaced  = "placed"  // a placing put it down
 )
 
 // Reference is one place where an object names another. All of them are told here
@@ -62,6 +66,17 @@ func (d *Document) References(f func(Reference)) {
 	}
 	for _, r := range d.RulesInOrder() {
 		r.references(f)
+	}
+	for _, p := range d.Placings.All() {
+		by := Object{Type: TypePlacing, ID: p.ID}
+		f(Reference{By: by, As: AsMotif, To: Object{Type: TypeMotif, ID: p.Motif}})
+		f(Reference{By: by, As: AsOn, To: Object{Type: TypeMap, ID: p.Map}})
+		for _, id := range p.Layers {
+			f(Reference{By: by, As: AsOn, To: Object{Type: TypeLayer, Map: p.Map, ID: id}})
+		}
+		for _, id := range p.Entities {
+			f(Reference{By: by, As: AsPlaced, To: Object{Type: TypeEntity, Map: p.Map, ID: id}})
+		}
 	}
 	for _, m := range d.Maps.All() {
 		by := Object{Type: TypeMap, ID: m.ID}

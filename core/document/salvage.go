@@ -25,6 +25,7 @@ func Salvage(data []byte) (*Document, []string, error) {
 		Zones     []json.RawMessage
 		Materials []json.RawMessage
 		Kinds     []json.RawMessage
+		Placings  []json.RawMessage
 	}
 	if err := json.Unmarshal(raw, &head); err != nil {
 		return nil, nil, fmt.Errorf("%w: %w", errState, err)
@@ -53,6 +54,7 @@ func Salvage(data []byte) (*Document, []string, error) {
 	keep(&d.Zones, salvaged[Zone](head.Zones, "a zone", &lost), func(o *Zone) ID { return o.ID })
 	keep(&d.Materials, salvaged[Material](head.Materials, "a material", &lost), func(o *Material) ID { return o.ID })
 	keep(&d.Kinds, salvaged[Kind](head.Kinds, "a kind", &lost), func(o *Kind) ID { return o.ID })
+	keep(&d.Placings, salvaged[Placing](head.Placings, "a motif's placing", &lost), func(o *Placing) ID { return o.ID })
 	return d, lost, nil
 }
 

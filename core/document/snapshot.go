@@ -93,6 +93,7 @@ type stateHead struct {
 	Zones     []*Zone     `json:"zones"`
 	Materials []*Material `json:"materials"`
 	Kinds     []*Kind     `json:"kinds,omitempty"`
+	Placings  []*Placing  `json:"placings,omitempty"`
 }
 
 type stateMap struct {
@@ -117,7 +118,7 @@ func (sr stateRule) decode() (*Rule, error) {
 // objects sorted by id, then the cells of each layer in the same order.
 func (d *Document) Encode() []byte {
 	head := stateHead{Project: d.Project, Tilesets: d.Tilesets.All(), Passages: d.Passages.All(), Rules: []stateRule{}, Flags: d.Flags.All(),
-		Motifs: d.Motifs.All(), Zones: d.Zones.All(), Materials: d.Materials.All(), Kinds: d.Kinds.All(), Maps: []stateMap{}}
+		Motifs: d.Motifs.All(), Zones: d.Zones.All(), Materials: d.Materials.All(), Kinds: d.Kinds.All(), Placings: d.Placings.All(), Maps: []stateMap{}}
 	for _, r := range d.Rules.All() {
 		head.Rules = append(head.Rules, stateRule{r, r.Parts.All()})
 	}
@@ -199,7 +200,8 @@ func decode(data []byte, later bool) (*Document, error) {
 		fillTable(&d.Motifs, head.Motifs, func(o *Motif) ID { return o.ID }),
 		fillTable(&d.Zones, head.Zones, func(o *Zone) ID { return o.ID }),
 		fillTable(&d.Materials, head.Materials, func(o *Material) ID { return o.ID }),
-		fillTable(&d.Kinds, head.Kinds, func(o *Kind) ID { return o.ID }))
+		fillTable(&d.Kinds, head.Kinds, func(o *Kind) ID { return o.ID }),
+		fillTable(&d.Placings, head.Placings, func(o *Placing) ID { return o.ID }))
 }
 
 // parts are the pieces of a stored state, each with its length before it.

@@ -97,6 +97,7 @@ const (
 	TypeLayer    = document.TypeLayer
 	TypeEntity   = document.TypeEntity
 	TypePassage  = document.TypePassage
+	TypePlacing  = document.TypePlacing
 	TypeRule     = document.TypeRule
 	TypePart     = document.TypePart
 	TypeFlag     = document.TypeFlag
@@ -206,7 +207,7 @@ func (p *Primitive) check() error {
 		if p.Op != OpSet && p.Op != OpSetBack {
 			return errors.New("the project can only be changed field by field")
 		}
-	case TypeTileset, TypeMap, TypeLayer, TypeEntity, TypePassage, TypeRule, TypePart, TypeFlag, TypeMotif, TypeZone, TypeMaterial, TypeKind:
+	case TypeTileset, TypeMap, TypeLayer, TypeEntity, TypePassage, TypeRule, TypePart, TypeFlag, TypeMotif, TypeZone, TypeMaterial, TypeKind, TypePlacing:
 		if !p.Ref.ID.Valid() {
 			return fmt.Errorf("the id of a %s is not valid", p.Ref.Type)
 		}

@@ -223,6 +223,10 @@ func (w *working) open(ref Ref) objects {
 		return &table[document.Passage]{word: "passage", limit: document.MaxPassages,
 			read: func() document.Table[document.Passage] { return d.Passages }, write: func(t document.Table[document.Passage]) { d.Passages = t },
 			id: func(o *document.Passage) document.ID { return o.ID }}
+	case TypePlacing:
+		return &table[document.Placing]{word: "placing of a motif", limit: document.MaxPlacings,
+			read: func() document.Table[document.Placing] { return d.Placings }, write: func(t document.Table[document.Placing]) { d.Placings = t },
+			id: func(o *document.Placing) document.ID { return o.ID }}
 	case TypeRule:
 		return &table[document.Rule]{word: "rule", limit: document.MaxRules,
 			read: func() document.Table[document.Rule] { return d.Rules }, write: func(t document.Table[document.Rule]) { d.Rules = t },

@@ -161,25 +161,3 @@ func (p *Plan) roomFor(m *document.Map) error {
 	}
 	return nil
 }
-
-// placeThings puts a motif's entities down wherever its top left is repeated.
-func (p *Plan) placeThings(w *Work, b block, r *grid.Region, origin grid.Point) error {
-	m := w.Map
-	for _, at := range r.Points() {
-		if grid.Mod(at.X-origin.X, b.w) != 0 || grid.Mod(at.Y-origin.Y, b.h) != 0 {
-			continue
-		}
-		if len(p.Place) > maxAtOnce {
-			return fmt.Errorf("that would place more than %d entities at once: choose a smaller area", maxAtOnce)
-		}
-		for _, e := range b.things {
-			next := *e
-			next.ID, next.Layer = "", b.thing.ID
-			next.X += at.X * m.CellWidth
-			next.Y += at.Y * m.CellHeight
-			p.Place = append(p.Place, &next)
-		}
-	}
-	p.name(m)
-	return p.roomFor(m)
-}

@@ -65,6 +65,8 @@ type Plan struct {
 	// Place and Take are the entities put down and taken away.
 	Place []*document.Entity
 	Take  []*document.Entity
+	// Stamps are the motifs that are put down whole.
+	Stamps []Stamp
 	// Removing tells whether the press takes away.
 	Removing bool
 }
@@ -199,8 +201,8 @@ func (p *Plan) put(w *Work, l *document.Layer, g *Grip, b block, a area, ges *Ge
 		p.Region = a.outline
 	}
 	p.Region = w.mirrored(p.Region)
-	if len(b.things) > 0 {
-		return p.placeThings(w, b, a.all, origin)
+	if g.What == Motif {
+		return p.stamp(w, g, b, a, origin)
 	}
 	return nil
 }
@@ -320,6 +322,7 @@ func (p *Plan) Edit(d *document.Document, m *document.Map, g Grip) ([]edit.Primi
 			label.Text = "Placed " + p.Place[0].Name
 		}
 	}
+	do = append(do, p.remembered(d, m)...)
 	for _, w := range p.Writes {
 		do = append(do, edit.Primitive{Op: edit.OpCells, Ref: edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: w.Layer}, Cells: w.Cells})
 	}

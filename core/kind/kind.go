@@ -73,6 +73,10 @@ type Kind struct {
 	// first standing; FrameMs is how long each of the others is shown.
 	Frames  [4][]cells.Cell `json:"frames"`
 	FrameMs int             `json:"frameMs"`
+	// Across and Down are how many tiles each of its pictures is across and down, from the
+	// one that is named; 0 is one.
+	Across int `json:"across,omitempty"`
+	Down   int `json:"down,omitempty"`
 	// How many there are at least and at most on a map and in the project; 0 is any number.
 	MapLeast     int `json:"mapLeast"`
 	MapMost      int `json:"mapMost"`

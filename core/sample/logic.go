@@ -3,6 +3,7 @@ package sample
 import (
 	"azzel/core/document"
 	"azzel/core/edit"
+	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/rules"
 	"fmt"
@@ -25,8 +26,27 @@ func part(r *rand.Rand, d *document.Document) document.RulePart {
 	return p
 }
 
-// logic draws a step about rules, flags or kinds.
+// placing draws a step about what is remembered of motifs, which may name what is not there.
+func placing(r *rand.Rand, d *document.Document) edit.Primitive {
+	if p, ok := pick(r, d.Placings.All()); ok && r.IntN(2) == 0 {
+		ref := edit.Ref{Type: edit.TypePlacing, ID: p.ID}
+		if r.IntN(2) == 0 {
+			return edit.Remove(ref)
+		}
+		return edit.Set(ref, "x", r.IntN(20))
+	}
+	o := document.Placing{ID: ID(r), Motif: ID(r), Map: Quay, X: r.IntN(20), Y: r.IntN(12), Turn: grid.Turn(r.IntN(8)), Layers: []document.ID{Ground}, Entities: []document.ID{}}
+	if m, ok := pick(r, d.Motifs.All()); ok {
+		o.Motif = m.ID
+	}
+	return edit.Insert(edit.Ref{Type: edit.TypePlacing, ID: o.ID}, o)
+}
+
+// logic draws a step about rules, flags, kinds or placings.
 func logic(r *rand.Rand, d *document.Document) edit.Primitive {
+	if r.IntN(10) == 0 {
+		return placing(r, d)
+	}
 	rule, hasRule := pick(r, d.Rules.All())
 	own, hasKind := pick(r, d.Kinds.All())
 	switch n := r.IntN(10); {
@@ -56,7 +76,7 @@ func logic(r *rand.Rand, d *document.Document) edit.Primitive {
 		return edit.Set(edit.Ref{Type: edit.TypeRule, ID: rule.ID}, p.Slot, []document.RulePart{p})
 	case n < 8 || !hasKind:
 		k := *kind.Find(kind.Door)
-		k.ID, k.Of, k.Name, k.Solid, k.W = ID(r), kind.Door, "Gate", r.IntN(2) == 0, r.IntN(3)*8
+		k.ID, k.Of, k.Name, k.Solid, k.W, k.Across = ID(r), kind.Door, "Gate", r.IntN(2) == 0, r.IntN(3)*8, r.IntN(3)
 		return edit.Insert(edit.Ref{Type: edit.TypeKind, ID: k.ID}, document.Lean(&k))
 	case n < 9:
 		return edit.Set(edit.Ref{Type: edit.TypeKind, ID: own.ID}, "settings",

@@ -136,6 +136,7 @@ func init() {
 			return author.AddKind(d, a.From, a.Name)
 		}),
 		"changeKind": authored(author.ChangeKind),
+		"cutFigures": authored(author.CutFigures),
 		"removeKind": authored(func(d *document.Document, id document.ID) (author.Change, error) { return author.RemoveKind(d, id) }),
 		"pinKind": authored(func(d *document.Document, a struct {
 			ID     document.ID `json:"id"`

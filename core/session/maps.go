@@ -27,7 +27,7 @@ func init() {
 			DY   int         `json:"dy"`
 			Wrap bool        `json:"wrap"`
 		}) (author.Change, error) {
-			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.Shift(m, a.DX, a.DY, a.Wrap) })
+			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.Shift(d, m, a.DX, a.DY, a.Wrap) })
 		}),
 		"setCellSize": authored(func(d *document.Document, a struct {
 			Map document.ID `json:"map"`

@@ -148,7 +148,9 @@ func (s *Session) moveArea(a struct {
 	DX int `json:"dx"`
 	DY int `json:"dy"`
 }) (zero AreaOutcome, err error) {
-	return s.changeArea(a.areaArgs, func(area author.Area) (author.Change, *grid.Region, error) { return author.MoveArea(area, a.DX, a.DY) })
+	return s.changeArea(a.areaArgs, func(area author.Area) (author.Change, *grid.Region, error) {
+		return author.MoveArea(s.doc(), area, a.DX, a.DY)
+	})
 }
 
 func (s *Session) turnArea(a struct {
@@ -324,24 +326,20 @@ func (s *Session) addMotif(a struct {
 	Name string `json:"name"`
 }) (zero AreaOutcome, err error) {
 	return s.changeArea(a.areaArgs, func(area author.Area) (author.Change, *grid.Region, error) {
-		piece, err := author.Lift(area)
-		if err != nil {
-			return author.Change{}, nil, err
-		}
-		c, err := author.AddMotif(s.doc(), a.Name, piece)
+		c, err := author.KeepMotif(s.doc(), a.Name, area)
 		return c, area.Region, err
 	})
 }
 
-// placings counts where a motif stands as it is.
+// placings are where a motif was put down and stands as it is.
 func (s *Session) placings(a struct {
 	ID document.ID `json:"id"`
-}) (zero []author.Placing, err error) {
+}) (zero []*document.Placing, err error) {
 	m := s.doc().Motifs.Get(a.ID)
 	if m == nil {
 		return zero, errors.New("the motif is no longer there")
 	}
-	return append([]author.Placing{}, author.Placings(s.doc(), m)...), nil
+	return append([]*document.Placing{}, s.doc().Standing(m)...), nil
 }
 
 func (s *Session) replaceMotif(a struct {
@@ -350,11 +348,7 @@ func (s *Session) replaceMotif(a struct {
 	Update bool        `json:"update"`
 }) (zero AreaOutcome, err error) {
 	return s.changeArea(a.areaArgs, func(area author.Area) (author.Change, *grid.Region, error) {
-		piece, err := author.Lift(area)
-		if err != nil {
-			return author.Change{}, nil, err
-		}
-		c, err := author.ReplaceMotif(s.doc(), a.ID, piece, a.Update)
+		c, err := author.RemakeMotif(s.doc(), a.ID, area, a.Update)
 		return c, area.Region, err
 	})
 }

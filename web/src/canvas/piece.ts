@@ -17,9 +17,9 @@ export function drawPiece(
 	}
 	const [sx, sy] = [cell / piece.cellWidth, cell / piece.cellHeight]
 	for (const e of piece.entities ?? []) {
-		const look = w.scene.figures.look(e, false)
+		const look = w.scene.figures.picture(e, false)
 		const [x, y] = [left + e.x * sx, top + e.y * sy]
-		if (look) w.scene.pictures.draw(ctx, look, x, y, e.w * sx, e.h * sy)
+		if (look.cell) w.scene.pictures.drawMany(ctx, look, x, y, e.w * sx, e.h * sy)
 		else w.scene.figures.glyph(ctx, e.kind, x, y, Math.min(e.w * sx, e.h * sy))
 	}
 }

@@ -166,6 +166,8 @@ export interface PlainKind {
 	lookOn: number
 	frames: number[][]
 	frameMs: number
+	across?: number
+	down?: number
 	mapLeast: number
 	mapMost: number
 	projectLeast: number
@@ -280,6 +282,16 @@ export interface CutUp {
 	rows: number
 	right: number
 	bottom: number
+}
+
+export interface FigureSheet {
+	kind: ID
+	tileset: ID
+	from: number
+	across: number
+	down: number
+	frames: number
+	rows: string[] | null
 }
 
 export interface Selected {
@@ -507,10 +519,15 @@ export interface Placing {
 	at: Point
 }
 
-export interface AuthorPlacing {
+export interface DocumentPlacing {
+	id: ID
+	motif: ID
 	map: ID
-	at: Point
+	x: number
+	y: number
+	turn: number
 	layers: ID[] | null
+	entities: ID[] | null
 }
 
 export interface View {
@@ -1199,6 +1216,7 @@ export interface Methods {
 		width: number
 		height: number
 	}; answer: CutUp }
+	cutFigures: { args: FigureSheet; answer: Outcome }
 	deselect: { args: None; answer: Selected }
 	details: { args: EntitiesArgs; answer: Detail[] }
 	duplicateLayer: { args: {
@@ -1301,7 +1319,7 @@ export interface Methods {
 	}; answer: Outcome }
 	placings: { args: {
 		id: ID
-	}; answer: AuthorPlacing[] }
+	}; answer: DocumentPlacing[] }
 	planOf: { args: MapArgs; answer: Outcome }
 	play: { args: {
 		seed: number

@@ -1,7 +1,7 @@
 import { drawFigure, drawGlyph, glyphs } from './glyphs'
 import { casedArea } from './frames'
 import { View } from './view.svelte'
-import { Pictures } from './pictures'
+import { type Picture, Pictures } from './pictures'
 import { areaOf, boxOf } from './areas'
 import { nearby } from './nearby'
 import { Project } from '../project/project.svelte'
@@ -17,16 +17,27 @@ export class Figures {
 		private pictures: Pictures,
 	) {}
 
-	/** The tiles that an entity is drawn as; 0 for its glyph. */
+	/** The tile that an entity is drawn as, or the first of several; 0 for its glyph. */
 	look(e: Pick<Entity, 'kind' | 'look' | 'lookOn'> & { facing?: string }, on: boolean): number {
+		return this.picture(e, on).cell
+	}
+
+	/** The picture that an entity is drawn as. */
+	picture(e: Pick<Entity, 'kind' | 'look' | 'lookOn'> & { facing?: string }, on: boolean): Picture {
 		const { project } = this.project.head
 		if (this.looks?.of !== project) {
 			this.looks = { of: project, by: new Map((project.looks ?? []).map((l) => [l.kind, l])) }
 		}
 		const k = this.project.kind(e.kind)
 		const kind = this.looks.by.get(e.kind) ?? this.looks.by.get(k?.of ?? '')
-		const off = e.look || framesOf(k, e.facing ?? 'down')?.[0] || k?.look || kind?.look || 0
-		return on ? e.lookOn || k?.lookOn || kind?.lookOn || off : off
+		const own = (cell: number) => ({ cell, across: 1, down: 1 })
+		const many = (cell: number) => ({ cell, across: k?.across || 1, down: k?.down || 1 })
+		if (on && e.lookOn) return own(e.lookOn)
+		if (on && k?.lookOn) return many(k.lookOn)
+		if (on && kind?.lookOn) return own(kind.lookOn)
+		if (e.look) return own(e.look)
+		const of = framesOf(k, e.facing ?? 'down')?.[0] || k?.look
+		return of ? many(of) : own(kind?.look ?? 0)
 	}
 
 	/** The entities of a map that may be seen; in play with the looks that were drawn for them. */
@@ -70,11 +81,17 @@ export class Figures {
 		}
 	}
 
-	/** Draws one picture into an entity's box, turned and tinted. */
-	private whole(ctx: CanvasRenderingContext2D, view: View, m: MapInfo, e: Entity, look: number) {
+	/** Draws one picture of an entity, turned and tinted: into its box, or, where it has other proportions, at its
+	 * own size, standing on the box's lower edge. */
+	private whole(ctx: CanvasRenderingContext2D, view: View, m: MapInfo, e: Entity, look: Picture) {
 		const box = boxOf(view, e)
-		const r = view.diamond ? this.pictures.standing(look, m.cellWidth, m.cellHeight, box) : box
-		if (!e.turn && !e.tint) return this.pictures.draw(ctx, look, r.x, r.y, r.w, r.h)
+		const size = this.pictures.sizeOf(look, m.cellWidth, m.cellHeight)
+		let r = view.diamond ? this.pictures.standing(look.cell, m.cellWidth, m.cellHeight, box) : box
+		if (!view.diamond && size.w * e.h !== size.h * e.w) {
+			const [w, h] = [Math.round(size.w * view.scale), Math.round(size.h * view.scale)]
+			r = { x: box.x + Math.round((box.w - w) / 2), y: box.y + box.h - h, w, h }
+		}
+		if (!e.turn && !e.tint) return this.pictures.drawMany(ctx, look, r.x, r.y, r.w, r.h)
 		const turn = e.turn ?? 0
 		const [w, h] = turn & 1 ? [r.h, r.w] : [r.w, r.h]
 		ctx.save()
@@ -86,14 +103,14 @@ export class Figures {
 			;[this.dye.width, this.dye.height] = [Math.ceil(w), Math.ceil(h)]
 			const apart = this.dye.getContext('2d')! as unknown as CanvasRenderingContext2D
 			apart.imageSmoothingEnabled = ctx.imageSmoothingEnabled
-			this.pictures.draw(apart, look, 0, 0, w, h)
+			this.pictures.drawMany(apart, look, 0, 0, w, h)
 			apart.globalCompositeOperation = 'multiply'
 			apart.fillStyle = e.tint
 			apart.fillRect(0, 0, w, h)
 			apart.globalCompositeOperation = 'destination-in'
-			this.pictures.draw(apart, look, 0, 0, w, h)
+			this.pictures.drawMany(apart, look, 0, 0, w, h)
 			ctx.drawImage(this.dye, -w / 2, -h / 2)
-		} else this.pictures.draw(ctx, look, -w / 2, -h / 2, w, h)
+		} else this.pictures.drawMany(ctx, look, -w / 2, -h / 2, w, h)
 		ctx.restore()
 	}
 
@@ -115,8 +132,9 @@ export class Figures {
 		const a = { x: box.x, y: box.y }
 		const b = { x: box.x + box.w, y: box.y + box.h }
 		if (b.x < 0 || b.y < 0 || a.x > view.width || a.y > view.height) return
-		const look = this.look(e, on)
-		if (look && !this.project.kind(e.kind)?.area) return this.whole(ctx, view, m, e, look)
+		const picture = this.picture(e, on)
+		const look = picture.cell
+		if (look && !this.project.kind(e.kind)?.area) return this.whole(ctx, view, m, e, picture)
 		if (look) {
 			// what covers many cells repeats its tile
 			for (let y = e.y; y < e.y + e.h; y += m.cellHeight) {

@@ -21,6 +21,13 @@ export function tileRect(t: Tileset, tile: number): Rect {
 	}
 }
 
+/** A picture of tiles: the first, and how many it is across and down. */
+export interface Picture {
+	cell: number
+	across: number
+	down: number
+}
+
 type Context = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D
 
 /** The tilesets' pictures, loaded as they are needed. */
@@ -104,6 +111,42 @@ export class Pictures {
 			this.images.set(sha, 'missing')
 		}
 		this.loaded(sha)
+	}
+
+	/** Draws a picture of several tiles into a rectangle, turned as its first one says. */
+	drawMany(ctx: Context, p: Picture, x: number, y: number, w: number, h: number) {
+		const { cell, across, down } = p
+		if (across * down === 1) return this.draw(ctx, cell, x, y, w, h)
+		const t = this.tileset(tilesetOf(cell))
+		if (!t) return drawMissing(ctx, x, y, w, h)
+		const first = tileOf(cell)
+		ctx.save()
+		ctx.translate(x + w / 2, y + h / 2)
+		ctx.scale(cell & mirrorX ? -1 : 1, cell & mirrorY ? -1 : 1)
+		if (cell & exchange) ctx.transform(0, 1, 1, 0, 0, 0)
+		for (let j = 0; j < down; j++) {
+			for (let i = 0; i < across; i++) {
+				if ((first % t.columns) + i >= t.columns) continue
+				const tile = cellOf(t.number, first + j * t.columns + i)
+				this.draw(ctx, tile, (i / across - 0.5) * w, (j / down - 0.5) * h, w / across, h / down)
+			}
+		}
+		ctx.restore()
+	}
+
+	/** Draws a picture as large as it fits into a square, in the middle and with its own proportions. */
+	drawFitting(ctx: Context, p: Picture, x: number, y: number, side: number) {
+		const size = this.sizeOf(p, 1, 1)
+		const s = side / Math.max(size.w, size.h)
+		const [w, h] = [size.w * s, size.h * s]
+		this.drawMany(ctx, p, x + (side - w) / 2, y + (side - h) / 2, w, h)
+	}
+
+	/** The size of a picture in map pixels, as it is turned; of a material a cell's. */
+	sizeOf({ cell, across, down }: Picture, cellWidth: number, cellHeight: number): { w: number; h: number } {
+		const t = cell & material ? undefined : this.tileset(tilesetOf(cell))
+		const [w, h] = t ? [t.cut.cellWidth * across, t.cut.cellHeight * down] : [cellWidth, cellHeight]
+		return cell & exchange ? { w: h, h: w } : { w, h }
 	}
 
 	/** Draws a cell into a rectangle, turned as it says; one that is missing is hatched. */

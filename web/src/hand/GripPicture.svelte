@@ -39,11 +39,11 @@
 				if (c) w.scene.pictures.draw(ctx, c, (i % width) * cell, Math.floor(i / width) * cell, cell, cell)
 			})
 		} else if (grip.what === 'entity') {
-			const look = w.scene.figures.look(
+			const look = w.scene.figures.picture(
 				{ kind: grip.kind ?? '', look: grip.look ?? 0, lookOn: grip.lookOn ?? 0 },
 				false,
 			)
-			if (look) w.scene.pictures.draw(ctx, look, 0, 0, px, px)
+			if (look.cell) w.scene.pictures.drawFitting(ctx, look, 0, 0, px)
 			else w.scene.figures.glyph(ctx, grip.kind ?? '', px * 0.06, px * 0.06, px * 0.88)
 		} else if (grip.what === 'material') {
 			const sample = w.project.head.materials.find((m) => m.number === grip.number)?.sample

@@ -1,36 +1,66 @@
 <script lang="ts">
 	import { onMount } from 'svelte'
-	import { cellOf } from '../draw/pictures'
+	import { cellOf, type Picture, tilesetOf } from '../draw/pictures'
 	import { framesOf } from '../draw/figures'
-	import type { Facing, Kind } from '../core/types'
+	import type { Facing, Kind, Taken } from '../core/types'
+	import { send } from '../live/http'
+	import { accepted } from '../tilesets/intake.svelte'
+	import FigureSheet from './FigureSheet.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 
-	// How a kind looks: a tile, or a character sheet cut by rows into facings and by
-	// columns into frames, previewed walking.
+	// How a kind looks: a tile or several, a picture of its own, or a sheet of figures,
+	// previewed walking.
 	let { kind: k, put }: { kind: Kind; put: (to: Partial<Kind>) => void } = $props()
 	const w = workspace()
-	const sets = $derived(w.project.head.tilesets)
 	const facings: Facing[] = ['up', 'right', 'down', 'left']
-	let sheet = $state(0)
-	let from = $state(0)
-	let frames = $state(3)
-	let rows = $state<(Facing | '')[]>(['down', 'left', 'right', 'up'])
 	let canvas: HTMLCanvasElement
 	const walks = $derived(k.frames.some((f) => f?.length))
-	const tray = $derived(
-		w.hand.tray.flatMap((s) => (s && s.grip.what === 'tiles' && s.grip.cells?.length === 1 ? [s.grip.cells[0]] : [])),
-	)
+	/** The block of tiles that was held last, as a picture. */
+	const held = $derived.by(() => {
+		for (const s of [w.hand.tray.slice(5), w.hand.tray.slice(0, 5)].flat()) {
+			const { cells, width } = s?.grip.what === 'tiles' ? s.grip : {}
+			const p = cells && width && blockOf(cells, width)
+			if (p) return p
+		}
+		return null
+	})
 
-	function cutSheet() {
-		const t = sets[sheet]
-		if (!t) return
-		const out: (number[] | null)[] = [null, null, null, null]
-		rows.forEach((facing, row) => {
-			const start = from + row * t.columns
-			if (!facing || start + frames > t.columns * t.rows) return
-			out[facings.indexOf(facing)] = Array.from({ length: frames }, (_, i) => cellOf(t.number, start + i))
-		})
-		put({ frames: out.map((f) => f ?? []) })
+	/** The picture that a block of tiles is, where they lie side by side on their sheet. */
+	function blockOf(cells: number[], across: number): Picture | null {
+		const t = w.project.tileset(tilesetOf(cells[0]))
+		const whole = t && cells.every((c, i) => c === cells[0] + (i % across) + Math.floor(i / across) * t.columns)
+		return whole ? { cell: cells[0], across, down: cells.length / across } : null
+	}
+
+	let busy = $state(false)
+	let chooser = $state<HTMLInputElement>()
+
+	/** Brings a picture in as a tileset of one tile, which is what the kind looks like. */
+	async function bring(file: File | undefined) {
+		if (!file) return
+		busy = true
+		try {
+			const taken = await send<Taken>(`/api/projects/${w.project.id}/pictures`, file)
+			const set = {
+				name: k.name,
+				number: taken.number,
+				picture: taken.picture,
+				width: taken.width,
+				height: taken.height,
+				cut: { cellWidth: taken.width, cellHeight: taken.height, margin: 0, spacing: 0 },
+				solid: [],
+				infos: [],
+				properties: [],
+			}
+			if (w.project.try('addTileset', set)) look({ cell: cellOf(taken.number, 0), across: 1, down: 1 })
+		} catch (e) {
+			w.notices.wrong(e)
+		}
+		busy = false
+	}
+
+	function look(p: Picture) {
+		put({ look: p.cell, across: p.across, down: p.down, frames: [[], [], [], []] })
 	}
 
 	onMount(() => {
@@ -47,7 +77,7 @@
 		facings.forEach((facing, i) => {
 			const all = framesOf(k, facing)
 			const cell = all?.length ? all[all.length > 1 ? 1 + (now % (all.length - 1)) : 0] : k.look
-			if (cell) w.scene.pictures.draw(ctx, cell, i * 52 + 2, 2, 48, 48)
+			if (cell) w.scene.pictures.drawFitting(ctx, { cell, across: k.across || 1, down: k.down || 1 }, i * 52 + 2, 2, 48)
 			else if (i === 2) w.scene.figures.glyph(ctx, k.id, i * 52 + 8, 8, 36)
 		})
 	}
@@ -62,45 +92,34 @@
 	aria-label="How it looks, up, right, down and left"
 ></canvas>
 <div class="flex flex-wrap items-center gap-1.5">
-	{#if tray.length}<button class="button h-6" onclick={() => put({ look: tray[0] })}>The tile held last</button>{/if}
+	{#if held}
+		<button class="button h-6" onclick={() => look(held)}
+			>{held.across * held.down > 1
+				? `The ${held.across} × ${held.down} tiles held last`
+				: 'The tile held last'}</button
+		>
+	{/if}
+	<button class="button h-6" disabled={busy} onclick={() => chooser?.click()}>A picture of its own…</button>
+	<input
+		bind:this={chooser}
+		type="file"
+		class="hidden"
+		accept={accepted}
+		aria-label="A picture for the kind"
+		onchange={(e) => {
+			void bring(e.currentTarget.files?.[0])
+			e.currentTarget.value = ''
+		}}
+	/>
 	{#if k.look || walks}
-		<button class="button h-6" onclick={() => put({ look: 0, frames: [[], [], [], []] })}>Its glyph</button>
-	{:else if !tray.length}
-		<span class="text-[12px] text-dim">Hold a tile on the map to offer it here.</span>
+		<button class="button h-6" onclick={() => put({ look: 0, across: 0, down: 0, frames: [[], [], [], []] })}
+			>Its glyph</button
+		>
+	{:else if !held}
+		<span class="text-[12px] text-dim">Hold a tile, or a block of them, on the map to offer it here.</span>
 	{/if}
 </div>
-{#if sets.length}
-	<details>
-		<summary class="cursor-pointer text-dim">A character sheet…</summary>
-		<div class="flex flex-col gap-1.5 pt-1.5">
-			<label class="flex items-center gap-2"
-				><span class="w-20 text-dim">Tileset</span>
-				<select class="field min-w-0 grow" bind:value={sheet}>
-					{#each sets as t, i (t.id)}<option value={i}>{t.name}</option>{/each}
-				</select></label
-			>
-			<div class="flex items-center gap-2">
-				<label class="flex items-center gap-1"
-					>first tile <input class="field w-16 font-mono" type="number" min="0" bind:value={from} /></label
-				>
-				<label class="flex items-center gap-1"
-					>frames <input class="field w-14 font-mono" type="number" min="1" max="16" bind:value={frames} /></label
-				>
-			</div>
-			<div class="flex flex-wrap items-center gap-1">
-				<span class="text-dim">rows</span>
-				{#each rows as _, i (i)}
-					<select class="field w-[70px] px-1" aria-label="Row {i + 1} looks" bind:value={rows[i]}>
-						<option value="">none</option>
-						{#each facings as f (f)}<option value={f}>{f}</option>{/each}
-					</select>
-				{/each}
-			</div>
-			<button class="button self-start" onclick={cutSheet}>Cut it</button>
-			<p class="text-[12px] text-dim">A facing that is missing is the one of the other side, mirrored.</p>
-		</div>
-	</details>
-{/if}
+<FigureSheet kind={k} />
 {#if walks}
 	<label class="flex items-center gap-2"
 		>each frame <input
