@@ -75,7 +75,7 @@
 	function leave(e: KeyboardEvent) {
 		clear()
 		const f = fieldOf(e)
-		if (!f || f.closest('[role=dialog]') || !held.has(f)) return
+		if (!f || f.closest('[role=dialog], [role=menu], [data-popover-content]') || !held.has(f)) return
 		if (!ticks(f) && f.value !== held.get(f)) {
 			f.value = String(held.get(f))
 			f.dispatchEvent(new Event('input', { bubbles: true }))
