@@ -158,7 +158,7 @@ func TestPassageIsLedElsewhere(t *testing.T) {
 		t.Errorf("the dialog begins with %s", got)
 	}
 	k.click(k.inPicture(12, 4, 20, 12))
-	k.see("[data-testid=way-back]", "begins at 1 × 2 cells")
+	k.see("[data-testid=way-back]", "1 × 2 cells")
 	k.press("Lead there")
 	k.notice("leads to Pans, and back")
 	k.stored(func(d *document.Document) error {

@@ -80,6 +80,7 @@ func TestScreenshots(t *testing.T) {
 	shot("map-wire")
 	k.click(k.at(43, 14))
 	k.press("Change…")
+	k.press("Another map")
 	k.pressIn("[role=dialog] button", "Pans")
 	k.see("[role=dialog]", "No place yet")
 	k.click(k.inPicture(14, 14, 44, 28))

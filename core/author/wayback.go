@@ -54,7 +54,7 @@ func (j *joiner) wayBack(way Way) (Return, error) {
 			breadth = gate
 		}
 	}
-	out := Return{Exit: j.spread(behind, side, breadth), Facing: way.Facing.Opposite()}
+	out := Return{Exit: j.spread(breadth, behind, side), Facing: way.Facing.Opposite()}
 	if way.From.Side != "" {
 		out.Facing = way.From.Side.Opposite() // into the map, away from its edge
 	}
@@ -97,7 +97,7 @@ func (j *joiner) opening(at, side grid.Point) int {
 }
 
 // spread is up to breadth free cells side by side, grown from a cell to both sides.
-func (j *joiner) spread(at, side grid.Point, breadth int) grid.Rect {
+func (j *joiner) spread(breadth int, at, side grid.Point) grid.Rect {
 	area := grid.Rect{X: at.X, Y: at.Y, W: 1, H: 1}
 	for n, grew := 1, true; n < breadth && grew; {
 		grew = false

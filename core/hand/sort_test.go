@@ -13,8 +13,8 @@ import (
 
 // The secondary button removes what is of the held sort and nothing else; the eraser all.
 func TestSecondaryRemovesTheHeldSort(t *testing.T) {
-	at1 := func(x int) *grid.Region {
-		r := &grid.Region{}
+	at1 := func(x int) (r *grid.Region) {
+		r = &grid.Region{}
 		r.Add(grid.Point{X: x, Y: 5})
 		return r
 	}

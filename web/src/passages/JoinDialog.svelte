@@ -86,8 +86,8 @@
 							</p>
 							{#if j.returns}
 								<p class="text-dim" data-testid="way-back">
-									{j.returns.stays ? 'The way back stays:' : 'The way back begins at'}
-									{j.returns.exit.w} × {j.returns.exit.h}
+									{j.returns.stays ? 'The way back stays' : 'The way back begins beside it'}, {j.returns.exit.w} × {j
+										.returns.exit.h}
 									{j.returns.exit.w * j.returns.exit.h === 1 ? 'cell' : 'cells'}
 								</p>
 							{/if}
