@@ -133,7 +133,7 @@ func TestChartByKeyboardAndNumbers(t *testing.T) {
 	k.see("aside", "<i>Pans</i>")
 	// an edge that is an exit is told to lead nowhere, and is led somewhere by typing a name
 	k.option("[data-testid=chosen] details[open] select", "exit")
-	k.see("[data-testid=chosen]", "edge of <i>Pans</i> is an exit and leads nowhere yet")
+	k.see("[data-testid=chosen]", "top edge of <i>Pans</i> is an exit and leads nowhere yet")
 	k.press("Where…")
 	must(t, k.page.MustElement("[aria-label='A map’s name']").Input("qua"))
 	k.keys(input.Enter)

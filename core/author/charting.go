@@ -151,7 +151,7 @@ func SetSide(m *document.Map, side document.Facing, is string) (Change, error) {
 	if next == m.Sides {
 		return Change{}, errors.New("it is like that already")
 	}
-	return changed(fmt.Sprintf("The %s edge of %s is a %s", side, m.Name, is), edit.Set(edit.Ref{Type: edit.TypeMap, ID: m.ID}, "sides", next)), nil
+	return changed(fmt.Sprintf("The %s of %s is a %s", side.Edge(), m.Name, is), edit.Set(edit.Ref{Type: edit.TypeMap, ID: m.ID}, "sides", next)), nil
 }
 
 // OfferStart places a spawn on the free cell nearest to the middle of a map.

@@ -276,7 +276,7 @@ func (w *ways) check(m *document.Map) {
 	}
 	for _, side := range document.Facings {
 		if m.Side(side) == document.SideExit && !w.from[document.End{Map: m.ID, Side: side}] {
-			w.say(Finding{What: LeadsNot, Map: m.ID, Serious: true, Text: fmt.Sprintf("The %s edge of %s is an exit and leads nowhere yet.", side, m.Name)})
+			w.say(Finding{What: LeadsNot, Map: m.ID, Serious: true, Text: fmt.Sprintf("The %s of %s is an exit and leads nowhere yet.", side.Edge(), m.Name)})
 		}
 	}
 	started := f.starts || w.after[m.ID]
@@ -317,7 +317,7 @@ func (w *ways) name(m *document.Map, e *document.Entity, end document.End) strin
 	if e != nil {
 		return fmt.Sprintf("%s on %s", e.Name, m.Name)
 	}
-	return fmt.Sprintf("The %s edge of %s", end.Side, m.Name)
+	return fmt.Sprintf("The %s of %s", end.Side.Edge(), m.Name)
 }
 
 // Blocked says what is wrong with a place where the hero is set down; empty is nothing.

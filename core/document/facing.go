@@ -44,3 +44,14 @@ func (f Facing) Opposite() Facing {
 	}
 	return Down
 }
+
+// Edge is how the edge of a map on this side is called.
+func (f Facing) Edge() string {
+	switch f {
+	case Up:
+		return "top edge"
+	case Down:
+		return "bottom edge"
+	}
+	return string(f) + " edge"
+}

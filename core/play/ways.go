@@ -102,7 +102,7 @@ func (g *game) cross(m *document.Map) {
 		g.Fade = FadeTicks
 	default:
 		g.X, g.Y = g.within(m, g.X, g.Y)
-		g.leave(document.End{Map: m.ID, Side: side}, "The "+string(side)+" edge of "+m.Name)
+		g.leave(document.End{Map: m.ID, Side: side}, "The "+side.Edge()+" of "+m.Name)
 	}
 }
 

@@ -5,6 +5,7 @@
 	import EntityPart from '../entities/EntityPart.svelte'
 	import SettingRow from '../entities/SettingRow.svelte'
 	import PropertyList from '../tilesets/PropertyList.svelte'
+	import { edgeOf } from '../project/edges'
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// One map, or without one what holds for all of them.
@@ -100,7 +101,7 @@
 		<EntityPart title="Passages ({leads.length + comes.length})" open={leads.length + comes.length > 0}>
 			{#each leads as p (p.id)}
 				<button class="min-h-6 truncate text-left text-cobalt underline" onclick={() => w.goTo(p.to.map, p.to.entity)}>
-					{p.from.side ? `${p.from.side} edge` : (w.project.entity(m.id, p.from.entity)?.name ?? '?')} → {w.project.map(
+					{p.from.side ? edgeOf(p.from.side) : (w.project.entity(m.id, p.from.entity)?.name ?? '?')} → {w.project.map(
 						p.to.map,
 					)?.name ?? 'removed'}
 				</button>

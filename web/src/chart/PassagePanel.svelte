@@ -2,6 +2,7 @@
 	import Trash2 from '@lucide/svelte/icons/trash-2'
 	import type { Passage } from '../core/types'
 	import MessageFit from '../entities/MessageFit.svelte'
+	import { edgeOf } from '../project/edges'
 	import { workspace } from '../workspace/workspace.svelte'
 	import GateList from './GateList.svelte'
 
@@ -9,7 +10,7 @@
 	let { passage: p }: { passage: Passage } = $props()
 	const w = workspace()
 	const exit = $derived(w.project.entity(p.from.map, p.from.entity))
-	const from = $derived(p.from.side ? `the ${p.from.side} edge` : (exit?.name ?? 'a removed exit'))
+	const from = $derived(p.from.side ? `the ${edgeOf(p.from.side)}` : (exit?.name ?? 'a removed exit'))
 	const wrong = $derived(w.charting.info.findings.filter((f) => f.passage === p.id))
 	const put = (to: Partial<Passage>) => w.project.try('changePassage', { ...p, ...to })
 </script>

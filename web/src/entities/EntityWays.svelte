@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { Entity } from '../core/types'
+	import { edgeOf } from '../project/edges'
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// What an entity is tied to: passages, rules, and what it travels along with.
@@ -49,7 +50,7 @@
 			onclick={() => (p.from.entity ? w.goTo(p.from.map, p.from.entity) : w.show(p.from.map))}
 		>
 			comes from {w.project.entity(p.from.map, p.from.entity)?.name ??
-				(p.from.side ? `the ${p.from.side} edge` : 'an exit that was removed')} on {w.project.map(p.from.map)?.name}
+				(p.from.side ? `the ${edgeOf(p.from.side)}` : 'an exit that was removed')} on {w.project.map(p.from.map)?.name}
 		</button>
 		<button class="button h-6 px-1.5" title="Lets the exit lead elsewhere" onclick={() => (w.joining = p.from)}
 			>Change…</button

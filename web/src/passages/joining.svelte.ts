@@ -1,4 +1,5 @@
 import type { End, Entity, Facing, ID, MapInfo, Place, Point, Return } from '../core/types'
+import { edgeOf } from '../project/edges'
 import type { Workspace } from '../workspace/workspace.svelte'
 
 const facings: Facing[] = ['up', 'right', 'down', 'left']
@@ -28,7 +29,7 @@ export class Joining {
 
 	/** What the passage begins at. */
 	get name(): string {
-		if (this.from.side) return `the ${this.from.side} edge`
+		if (this.from.side) return `the ${edgeOf(this.from.side)}`
 		return this.w.project.entity(this.from.map, this.from.entity)?.name ?? 'the exit'
 	}
 
