@@ -105,8 +105,8 @@ func TestChartByKeyboardAndNumbers(t *testing.T) {
 		t.Error("the chart moved with the map")
 	}
 	// what is set for all maps, and what differs
-	k.fill("[data-testid=chosen] [aria-label='jump height']", "2.5")
 	k.option("[data-testid=chosen] [aria-label=seen]", "from the side")
+	k.fill("[data-testid=chosen] [aria-label='jump height']", "2.5")
 	k.stored(func(d *document.Document) error {
 		m := d.Maps.Get(sample.Pans)
 		if d.MapValue(m, kind.MapJump) != "2.5" || !d.FromSide(m) || d.FromSide(d.Maps.Get(sample.Quay)) {
@@ -327,7 +327,7 @@ func TestMapsFromATemplateAndFolders(t *testing.T) {
 	k.pressIn("[data-testid=chosen] summary", "Order and folder")
 	k.pressIn("[data-testid=chosen] label", "a template for new maps")
 	k.pressIn("aside button", "Pans")
-	k.pressIn("[data-testid=chosen] summary", "Order and folder")
+	// what was opened for one map is open for the next
 	k.pressIn("[data-testid=chosen] label", "finishing it starts")
 	k.label("Folder", "Outside")
 	k.see("aside[aria-label=Maps] h2", "Outside")

@@ -160,7 +160,9 @@ func TestAccessible(t *testing.T) {
 	check := func(view string) {
 		t.Helper()
 		raw := k.eval(`async () => {
-			const found = await axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })
+			// a tooltip comes and goes with the pointer, and what it says its button says as well
+			const tips = '[data-bits-floating-content-wrapper]:has([data-tooltip-content])'
+			const found = await axe.run({ include: document, exclude: tips }, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] })
 			return JSON.stringify(found.violations.map((v) => v.id + ': ' + v.help + ' in ' + v.nodes.map((n) => n.html.slice(0, 160) + ' ' + (n.any[0]?.message ?? '')).join(' and ')))
 		}`)
 		var found []string
@@ -244,7 +246,7 @@ func TestAccessible(t *testing.T) {
 		check("play")
 		k.keys(input.KeyP)
 		k.pressIn("nav button", "Tilesets")
-		k.see("main", "Coast")
+		k.see("aside", "Coast")
 		check("tilesets")
 		k.pressIn("aside button", "Sea")
 		k.see("[aria-label=Material]", "16 of 16")
@@ -254,7 +256,7 @@ func TestAccessible(t *testing.T) {
 		k.see("main", "New rule")
 		check("rules")
 		k.pressIn("nav button", "Kinds")
-		k.see("section", "Settings of each")
+		k.see("main", "Settings of each")
 		check("kinds")
 		k.pressIn("[aria-label='Your own'] button", "Lantern")
 		check("a kind of one's own")

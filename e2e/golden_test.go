@@ -64,6 +64,7 @@ func TestGoldenProjectsInThePage(t *testing.T) {
 			k.focusMap()
 			k.with(input.ControlLeft, input.KeyH)
 			k.see("[data-testid=history]", "Golden")
+			k.unfold()
 			k.pressIn("[data-testid=history] li:nth-child(40) button", "Golden")
 			k.see("[data-testid=history]", "Back to")
 			k.same()

@@ -50,7 +50,7 @@ func TestOwnKindFromABuiltInOne(t *testing.T) {
 	k.write("[aria-label='Search kinds']", "walking")
 	k.gone("[aria-label=Ways]")
 	k.pressIn("[aria-label=Beings] button", "Walking enemy")
-	k.see("section", "How far it goes to either side")
+	k.see("main", "How far it goes to either side")
 	k.press("Make one of your own from it")
 	k.see("[aria-label='Your own']", "Walking enemy 2")
 	k.fill("[aria-label='Name of the kind']", "Shore crab")
@@ -181,7 +181,7 @@ func TestKindsPictures(t *testing.T) {
 	k.pressIn("nav button", "Kinds")
 	k.pressIn("[aria-label=Beings] button", "Character")
 	k.press("Make one of your own from it")
-	k.see("section", "A sheet of figures")
+	k.see("main", "A sheet of figures")
 	own := func(f func(o *document.Kind) error) {
 		t.Helper()
 		k.stored(func(d *document.Document) error {

@@ -173,6 +173,7 @@ func TestHistoryJumpsAndTurnsBackHere(t *testing.T) {
 	k.with(input.ControlLeft, input.KeyH)
 	k.see("[data-testid=history]", "Painted 12 cells")
 	// back to after the first press
+	k.unfold()
 	k.pressIn("[data-testid=history] li:nth-child(3) button", "Painted 1 cell")
 	k.stored(func(d *document.Document) error {
 		if err := count(sample.Ground, 6, 0)(d); err != nil {

@@ -37,6 +37,12 @@ func cellsAre(layer document.ID, want ...int) func(*document.Document) error {
 func (k *tab) holdTile(tile int) {
 	k.Helper()
 	k.press("Tiles")
+	k.see("[data-testid=sheet]", "")
+	// a sheet is broader than the cabinet
+	k.eval(`(column) => {
+		const sheet = document.querySelector('[data-testid=sheet]')
+		sheet.parentElement.scrollLeft = (column * sheet.clientWidth) / 8 - 40
+	}`, tile%8)
 	box := k.box("[data-testid=sheet]")
 	size := box.Width / 8
 	k.click(proto.NewPoint(box.X+(float64(tile%8)+0.5)*size, box.Y+(float64(tile/8)+0.5)*size))

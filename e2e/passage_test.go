@@ -8,6 +8,7 @@ import (
 	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/sample"
+	"errors"
 	"fmt"
 	"testing"
 
@@ -251,3 +252,44 @@ func TestBrokenWayIsMarked(t *testing.T) {
 }
 
 func backOf(d *document.Document, p *document.Passage) document.ID { return chart.Back(d, p).ID }
+
+// The picture of the other map is moved by a drag, which chooses no place; on the chart
+// what is set of a passage is marked.
+func TestPassagePictureIsMoved(t *testing.T) {
+	k, p := led(t)
+	k.click(k.at(18, 5))
+	k.pressIn("[data-testid=details] button", "Change…")
+	k.see("[role=dialog]", "Pans at cell 3, 7")
+	k.pressIn("[role=dialog] button", "Zoom in")
+	at := k.inPicture(10, 6, 20, 12)
+	look := func() string {
+		return k.eval(`() => { const c = document.querySelector('[role=dialog] canvas[role=application]'); return String(c.getContext('2d').getImageData(0, 0, c.width, c.height).data.reduce((n, v, i) => (n * 31 + v * (i % 97)) % 1000003, 7)) }`)
+	}
+	before := look()
+	k.drag(left, at, offset(at, 60, 30), offset(at, 120, 40))
+	within(t, soon, func() error {
+		if look() == before {
+			return errors.New("the picture was not moved")
+		}
+		return nil
+	})
+	k.see("[role=dialog]", "Pans at cell 3, 7")
+	k.keys(input.Escape)
+	k.gone("[role=dialog]")
+
+	k.openChart()
+	marked := k.drawn("chart", "51,80,158")
+	q := *p
+	q.Sound, q.Transition, q.If = "", "fade", nil
+	c, err := author.ChangePassage(k.rig.doc(), q)
+	must(t, err)
+	k.rig.append(c.Do...)
+	within(t, soon, func() error {
+		if now := k.drawn("chart", "51,80,158"); now >= marked {
+			return fmt.Errorf("the mark is still there: %d pixels, before %d", now, marked)
+		}
+		return nil
+	})
+	k.menu("[data-testid=chart]", "", "Show all maps")
+	k.same()
+}

@@ -40,6 +40,11 @@ func TestMissingPictureIsSupplied(t *testing.T) {
 	must(t, err)
 	clouds := file(t, "clouds.png", sheet16())
 	must(t, e.SetFiles([]string{clouds}))
+	k.notice("The picture lies below what is painted")
+	for range 2 { // here it is to be seen
+		must(t, k.find("[aria-label='Layers, the top one first'] button", "clouds").Focus())
+		k.with(input.AltLeft, input.ArrowUp)
+	}
 	k.press("Settings of layer clouds")
 	k.pressIn("[aria-label='Layer settings'] label", "stretched")
 	k.saved()

@@ -86,7 +86,7 @@ func TestWireAndSentenceAreOneRule(t *testing.T) {
 	k.keys(input.Enter)
 	k.see("main [data-testid=rule]", "Beacon lit")
 	// what a rule names and is removed is told, and the rule kept
-	k.pressIn("main button", "Delete flag Beacon lit")
+	k.pressIn("aside button", "Delete flag Beacon lit")
 	k.see("main [data-testid=rule]", "a flag that was removed")
 }
 

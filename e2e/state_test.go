@@ -105,6 +105,8 @@ func TestUnreadableProjectIsLookedAt(t *testing.T) {
 	k.click(k.at(8, 8))
 	k.see("[data-testid=notice]", "can only be looked at")
 	k.pressIn("[data-testid=state-bar] button", "Earlier states")
+	k.see("[data-testid=history]", "times")
+	k.unfold()
 	within(t, soon, func() error {
 		return want("events", k.eval(`() => document.querySelectorAll('[data-testid=history] li').length`), "5")
 	})

@@ -59,7 +59,11 @@ func (k *tab) newPage() *rod.Page {
 	_, err = page.EvalOnNewDocument(`localStorage.getItem('azzel.theme') ?? localStorage.setItem('azzel.theme', 'plaster')`)
 	must(k.T, err)
 	go page.EachEvent(func(e *proto.RuntimeExceptionThrown) {
-		k.note("exception: " + e.ExceptionDetails.Text + " " + e.ExceptionDetails.Exception.Description)
+		text := e.ExceptionDetails.Text
+		if thrown := e.ExceptionDetails.Exception; thrown != nil {
+			text += " " + thrown.Description
+		}
+		k.note("exception: " + text)
 	}, func(e *proto.RuntimeConsoleAPICalled) {
 		if e.Type == proto.RuntimeConsoleAPICalledTypeError {
 			for _, a := range e.Args {

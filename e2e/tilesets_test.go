@@ -120,7 +120,7 @@ func TestTilesetFromPicture(t *testing.T) {
 	}
 	k.drag(left, tile(0, 1), tile(1, 1), tile(2, 1))
 	solid(6, 7, 8)
-	k.see("main", "3 tiles are solid")
+	k.see("aside", "3 tiles are solid")
 	k.click(tile(1, 1))
 	solid(6, 8)
 	k.drag(right, tile(2, 1), tile(3, 1))
@@ -266,7 +266,7 @@ func TestSeveralPicturesAndOtherFormats(t *testing.T) {
 	e, err := k.page.Element("input[type=file]")
 	must(t, err)
 	must(t, e.SetFiles([]string{file(t, "rocks.jpg", jpg.Bytes()), file(t, "lamp.gif", small.Bytes())}))
-	k.press("Gather all 2 pictures into one tileset")
+	k.pressIn("[aria-label=Gather] button", "Gather")
 	k.see("[aria-label='Guessed cuts']", "48 × 32")
 	k.press("Use this cut")
 	k.stored(tilesetIs("rocks", func(s *document.Tileset) error {

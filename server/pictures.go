@@ -164,8 +164,7 @@ func (s *Server) look(ctx context.Context, a sight) (cut.Picture, error) {
 func (s *Server) recognise(c fiber.Ctx) error {
 	var ask struct {
 		sight
-		Full int    `json:"full"`
-		By   string `json:"by"`
+		Full int `json:"full"`
 	}
 	if err := document.Strict(c.Body(), &ask); err != nil {
 		return bad(errors.New("say which tile of which picture shows the material all over"))
@@ -174,7 +173,8 @@ func (s *Server) recognise(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	return c.JSON(append([]cut.Marked{}, cut.Recognise(p, ask.Cut, ask.Full, ask.By)...))
+	by, tiles := cut.RecogniseBest(p, ask.Cut, ask.Full)
+	return c.JSON(fiber.Map{"by": by, "tiles": append([]cut.Marked{}, tiles...)})
 }
 
 // match finds which tile of another cut or picture each tile becomes.

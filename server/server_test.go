@@ -105,7 +105,10 @@ func (d *desk) do(method, path string, body []byte, headers ...string) (int, str
 	return answer.StatusCode, string(data), answer.Header
 }
 
-func (d *desk) hash() string {
+func (d *desk) hash() string { d.Helper(); return d.hashOf(project) }
+
+// hashOf is the number of a project's last edit and the hash of its state.
+func (d *desk) hashOf(project string) string {
 	d.Helper()
 	l := store.NewLog(d.store)
 	defer l.Close()

@@ -58,9 +58,12 @@ func TestPicturesAreReshapedGatheredAndLookedAt(t *testing.T) {
 	if !slices.Equal(match, []int{0, 1, 2, 3, 4, 5, 6, 7}) {
 		t.Errorf("matched with what is missing: %v", match)
 	}
-	var found []struct{ Tile, Form int }
-	post("/recognise", map[string]any{"picture": a.Picture, "cut": cut, "full": 0, "by": "both"}, &found)
-	if len(found) == 0 || found[0].Tile != 0 {
+	var found struct {
+		By    string
+		Tiles []struct{ Tile, Form int }
+	}
+	post("/recognise", map[string]any{"picture": a.Picture, "cut": cut, "full": 0}, &found)
+	if found.By == "" || len(found.Tiles) == 0 || found.Tiles[0].Tile != 0 {
 		t.Errorf("recognised: %v", found)
 	}
 	var pairs [][2]int
@@ -88,7 +91,7 @@ func TestPicturesAreReshapedGatheredAndLookedAt(t *testing.T) {
 	bad("/pictures/gather", `{"pictures":[]}`, "gathered")
 	bad("/pictures/gather", `{"pictures":["none"]}`, "not here")
 	bad("/match", `{"from":1}`, "matched")
-	bad("/recognise", fmt.Sprintf(`{"picture":%q,"cut":{"cellWidth":0,"cellHeight":16,"margin":0,"spacing":0},"full":0,"by":"both"}`, a.Picture), "cell width")
+	bad("/recognise", fmt.Sprintf(`{"picture":%q,"cut":{"cellWidth":0,"cellHeight":16,"margin":0,"spacing":0},"full":0}`, a.Picture), "cell width")
 	bad("/partners", `{"picture":"none","cut":{"cellWidth":16,"cellHeight":16,"margin":0,"spacing":0}}`, "not here")
 }
 

@@ -25,6 +25,8 @@ type Project struct {
 	Born      string    `gorm:"default:md5(random()::text || clock_timestamp()::text)" json:"-"`
 	CreatedAt time.Time `json:"created"`
 	ChangedAt time.Time `gorm:"default:now()" json:"changed"`
+	// RemovedAt is when it was put away; it can be brought back until it is deleted for good.
+	RemovedAt *time.Time `json:"removed"`
 }
 
 // Roles of a member.

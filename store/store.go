@@ -173,6 +173,19 @@ func (s *Store) Project(ctx context.Context, id string) (Project, error) {
 	return p, found(err)
 }
 
+// PutAway hides a project, or brings it back.
+func (s *Store) PutAway(ctx context.Context, id string, away bool) error {
+	to := any(nil)
+	if away {
+		to = gorm.Expr("now()")
+	}
+	res := s.db.WithContext(ctx).Model(&Project{}).Where("id = ?", id).UpdateColumn("removed_at", to)
+	if res.Error == nil && res.RowsAffected == 0 {
+		return ErrNotFound
+	}
+	return res.Error
+}
+
 // RemoveProject removes a project with its log.
 func (s *Store) RemoveProject(ctx context.Context, id string) error {
 	return s.db.WithContext(ctx).Delete(&Project{ID: id}).Error

@@ -196,7 +196,7 @@ func movePlacings(d *document.Document, m *document.Map, moves *grid.Region, lay
 	for _, p := range d.Placings.All() {
 		motif := d.Motifs.Get(p.Motif)
 		other := func(id document.ID) bool { return layer != "" && id != layer }
-		if p.Map != m.ID || motif == nil || slices.ContainsFunc(p.Layers, other) || !within(moves, p.Box(motif)) {
+		if p.Map != m.ID || motif == nil || slices.ContainsFunc(p.Layers, other) || !moves.Covers(p.Box(motif)) {
 			continue
 		}
 		ref := edit.Ref{Type: edit.TypePlacing, ID: p.ID}
@@ -208,15 +208,4 @@ func movePlacings(d *document.Document, m *document.Map, moves *grid.Region, lay
 		}
 	}
 	return do
-}
-
-func within(r *grid.Region, box grid.Rect) bool {
-	for y := box.Y; y < box.Y+box.H; y++ {
-		for x := box.X; x < box.X+box.W; x++ {
-			if !r.Has(grid.Point{X: x, Y: y}) {
-				return false
-			}
-		}
-	}
-	return true
 }

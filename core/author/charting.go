@@ -202,7 +202,7 @@ func ChangePassage(d *document.Document, next document.Passage) (Change, error) 
 		return Change{}, err
 	}
 	ref := edit.Ref{Type: edit.TypePassage, ID: old.ID}
-	c := changed("Changed a passage")
+	c := changed("Changed the passage " + joining(d, old))
 	for _, field := range []string{"transition", "sound", "if", "shut"} {
 		was, errA := document.Field(old, field)
 		is, errB := document.Field(&next, field)
@@ -217,4 +217,15 @@ func ChangePassage(d *document.Document, next document.Passage) (Change, error) 
 		return Change{}, errors.New("the passage is like that already")
 	}
 	return c, nil
+}
+
+// joining names the maps that a passage joins.
+func joining(d *document.Document, p *document.Passage) string {
+	name := func(id document.ID) string {
+		if m := d.Maps.Get(id); m != nil {
+			return m.Name
+		}
+		return "a removed map"
+	}
+	return "from " + name(p.From.Map) + " to " + name(p.To.Map)
 }

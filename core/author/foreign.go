@@ -256,7 +256,7 @@ func PlanOf(m *document.Map) (Change, error) {
 	plan := []document.PlanLayer{}
 	for _, l := range m.LayersInOrder() {
 		if l.Kind == document.LayerTiles || l.Kind == document.LayerEntities || l.Kind == document.LayerZones {
-			plan = append(plan, document.PlanLayer{Name: l.Name, Kind: l.Kind, Front: l.Front})
+			plan = append(plan, l.Planned())
 		}
 	}
 	if len(plan) == 0 {

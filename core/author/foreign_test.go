@@ -8,6 +8,7 @@ import (
 	"azzel/core/grid"
 	"azzel/core/material"
 	"azzel/core/sample"
+	"reflect"
 	"testing"
 )
 
@@ -67,6 +68,46 @@ func TestPlanOfAMap(t *testing.T) {
 	d = done(t, d, c, err)
 	if got := d.Maps.Get(c.Made).LayersInOrder(); len(got) != 3 || got[1].Name != "Things" {
 		t.Errorf("the new map has %d layers", len(got))
+	}
+	// with all that is set of its layers
+	ref := edit.Ref{Type: edit.TypeLayer, Map: sample.Quay, ID: sample.Things}
+	do := []edit.Primitive{}
+	for field, value := range map[string]any{"opacity": 40, "foot": true, "tint": "#aabbcc", "offsetX": -3, "offsetY": 5, "lagX": 50, "lagY": -20, "hidden": true, "locked": true} {
+		do = append(do, edit.Set(ref, field, value))
+	}
+	d = edit.Apply(d, &edit.Edit{Do: do}).Doc
+	c, err = author.PlanOf(quay(d))
+	d = done(t, d, c, err)
+	c, err = author.NewMap(d, "Cellar", 9, 9)
+	d = done(t, d, c, err)
+	was, got := *d.Maps.Get(sample.Quay).Layers.Get(sample.Things), *d.Maps.Get(c.Made).LayersInOrder()[1]
+	was.ID, was.Order, was.Cells, got.ID, got.Order, got.Cells = "", 0, cells.Plane{}, "", 0, cells.Plane{}
+	if !reflect.DeepEqual(was, got) {
+		t.Errorf("the plan gives %+v, the layer is %+v", got, was)
+	}
+	if plain := d.Maps.Get(c.Made).LayersInOrder()[0]; plain.Opacity != 100 {
+		t.Errorf("a plain layer begins with %d %%", plain.Opacity)
+	}
+}
+
+// A picture that is put nowhere lies under all that is painted, again and again.
+func TestPictureLayersLieBelow(t *testing.T) {
+	d := sample.World()
+	sky := document.LayerImage{From: "#102030", To: "#405060", Scale: 100}
+	for i := range 16 {
+		c, err := author.AddPictureLayer(quay(d), "Sky", sky, "")
+		d = done(t, d, c, err)
+		if got := quay(d).LayersInOrder(); got[0].ID != c.Made || len(got) != 4+i {
+			t.Fatalf("of %d layers it lies over %v", len(got), got[0].Name)
+		}
+	}
+	c, err := author.AddPictureLayer(quay(d), "Fog", sky, sample.Things)
+	d = done(t, d, c, err)
+	all := quay(d).LayersInOrder()
+	for i, l := range all {
+		if l.ID == sample.Things && all[i+1].ID != c.Made {
+			t.Error("the fog does not lie over the things")
+		}
 	}
 }
 

@@ -127,6 +127,23 @@ func TestOwnKinds(t *testing.T) {
 	}
 }
 
+func TestOwnKindsStandAsWhatTheyAreMadeOf(t *testing.T) {
+	for _, tt := range []struct {
+		from document.ID
+		free bool
+	}{{kind.Decoration, true}, {kind.Door, false}} {
+		d := sample.World()
+		if k := author.PlainKindOf(d.Kind(tt.from)); k.Own || k.Free != tt.free {
+			t.Errorf("%s: own %t, free %t", tt.from, k.Own, k.Free)
+		}
+		c, err := author.AddKind(d, tt.from, "")
+		d = apply(t, d, c, err)
+		if k := author.PlainKindOf(d.Kind(c.Made)); !k.Own || k.Free != tt.free {
+			t.Errorf("of %s: own %t, free %t", tt.from, k.Own, k.Free)
+		}
+	}
+}
+
 func TestKindUses(t *testing.T) {
 	d := sample.World()
 	c, err := author.AddKind(d, kind.Spawn, "Camp")

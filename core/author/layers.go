@@ -9,9 +9,13 @@ import (
 	"fmt"
 )
 
-// AddPictureLayer puts a layer of a picture or gradient above another.
+// AddPictureLayer puts a layer of a picture or gradient above another, or below all that
+// is painted where none is named.
 func AddPictureLayer(m *document.Map, name string, image document.LayerImage, above document.ID) (Change, error) {
 	at, order := orderAbove(m, above)
+	if above == "" {
+		at, order = orderBelow(m) // under what is painted
+	}
 	l := document.Layer{ID: document.NewID(), Kind: document.LayerPicture, Opacity: 100, Name: name, Image: &image, Order: at}
 	if err := l.Check(); err != nil {
 		return Change{}, err

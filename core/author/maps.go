@@ -20,14 +20,7 @@ type Change struct {
 }
 
 func changed(text string, do ...edit.Primitive) Change {
-	return Change{Do: do, Label: edit.Label{Text: clip(text)}}
-}
-
-func clip(text string) string {
-	if r := []rune(text); len(r) > 200 {
-		return string(r[:199]) + "…"
-	}
-	return text
+	return Change{Do: do, Label: edit.Label{Text: edit.Shortened(text)}}
 }
 
 const orderStep = 1 << 10
@@ -49,7 +42,8 @@ func NewMap(d *document.Document, name string, w, h int) (Change, error) {
 	}
 	c.Do = append(c.Do, edit.Insert(edit.Ref{Type: edit.TypeMap, ID: m.ID}, m))
 	for i, p := range d.Project.LayerPlan() {
-		l := document.Layer{ID: document.NewID(), Name: p.Name, Kind: p.Kind, Front: p.Front, Opacity: 100, Order: (i + 1) * orderStep}
+		l := p.Layer()
+		l.ID, l.Order = document.NewID(), (i+1)*orderStep
 		c.Do = append(c.Do, edit.Insert(edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: l.ID}, l))
 	}
 	c.Made = m.ID
@@ -125,6 +119,21 @@ func orderAbove(m *document.Map, below document.ID) (order int, renumbered []edi
 		return orderStep, nil
 	}
 	return layers[len(layers)-1].Order + orderStep, nil
+}
+
+// orderBelow is an order below all layers, with the others numbered afresh where there
+// is no room.
+func orderBelow(m *document.Map) (order int, renumbered []edit.Primitive) {
+	layers := m.LayersInOrder()
+	if len(layers) > 0 && layers[0].Order > 1 {
+		return layers[0].Order / 2, nil
+	}
+	for k, o := range layers {
+		if order := (k + 2) * orderStep; order != o.Order {
+			renumbered = append(renumbered, edit.Set(edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: o.ID}, "order", order))
+		}
+	}
+	return orderStep, renumbered
 }
 
 // MoveLayer puts a layer at another place from the bottom (0) among the map's

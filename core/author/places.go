@@ -65,11 +65,7 @@ func blocked(d *document.Document, solids *document.Solids, m *document.Map, p g
 				}
 				return fmt.Sprintf("The hero cannot stand there: %s on layer %s is solid.", name, l.Name)
 			}
-			name := "its tileset"
-			if t := d.TilesetByNumber(c.Tileset()); t != nil {
-				name = t.Name
-			}
-			return fmt.Sprintf("The hero cannot stand there: tile %d of %s on layer %s is solid.", c.Tile(), name, l.Name)
+			return fmt.Sprintf("The hero cannot stand there: %s on layer %s is solid.", d.TileName(c), l.Name)
 		}
 	}
 	return "The hero cannot stand there."

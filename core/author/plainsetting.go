@@ -141,11 +141,15 @@ func SetMapProperties(d *document.Document, all []PlainSetting) (Change, error) 
 type PlainKind struct {
 	kind.Kind
 	Settings []PlainSetting `json:"settings"`
+	// Own tells that the designer made it, Free that it is put where the press is, not
+	// in the cell; both are told only.
+	Own  bool `json:"own"`
+	Free bool `json:"free"`
 }
 
 // PlainKindOf is a kind as a person reads it.
 func PlainKindOf(k *kind.Kind) PlainKind {
-	out := PlainKind{Kind: *k, Settings: []PlainSetting{}}
+	out := PlainKind{Kind: *k, Settings: []PlainSetting{}, Own: !k.BuiltIn(), Free: k.StandsFreely()}
 	of := kind.Find(document.ID(k.Acts()))
 	for i := range k.Settings {
 		out.Settings = append(out.Settings, Plain(&k.Settings[i], of != nil && of.Setting(k.Settings[i].Key) != nil))

@@ -225,7 +225,7 @@ func Wire(d *document.Document, from, to document.End) (Change, error) {
 		}
 	}
 	c, err := AddRule(d, rules.Of(rules.Use(from.Map, from.Entity), rules.Open(to.Map, to.Entity)))
-	c.Label.Text = clip(fmt.Sprintf("%s opens %s", a.Name, b.Name))
+	c.Label.Text = edit.Shortened(fmt.Sprintf("%s opens %s", a.Name, b.Name))
 	return c, err
 }
 

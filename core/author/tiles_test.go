@@ -261,12 +261,36 @@ func TestMarkMaterial(t *testing.T) {
 	if m.By != material.ByBoth {
 		t.Errorf("walls follow %s", m.By)
 	}
-	c, err = author.MarkMaterial(m, []material.Tile{{Cell: cells.TileCell(1, 7), Form: 3, Odds: 1}, {Cell: cells.TileCell(1, 4), Form: 9, Odds: 0}, {Cell: cells.TileCell(1, 5), Odds: -1}})
+	c, err = author.MarkMaterial(m, []material.Tile{{Cell: cells.TileCell(1, 7), Form: 3, Odds: 1}, {Cell: cells.TileCell(1, 4), Form: 9, Odds: 0}, {Cell: cells.TileCell(1, 5), Odds: -1}}, "")
 	d = done(t, d, c, err)
-	c, err = author.MarkMaterial(d.Materials.Get(m.ID), []material.Tile{{Cell: cells.TileCell(1, 4), Odds: -1}, {Cell: cells.TileCell(1, 7), Form: 8, Odds: 2}})
+	c, err = author.MarkMaterial(d.Materials.Get(m.ID), []material.Tile{{Cell: cells.TileCell(1, 4), Odds: -1}, {Cell: cells.TileCell(1, 7), Form: 8, Odds: 2}}, material.ByCorners)
 	d = done(t, d, c, err)
 	if got := d.Materials.Get(m.ID).Tiles; len(got) != 1 || got[0].Form != 8 || got[0].Odds != 2 {
 		t.Errorf("the tiles are %+v", got)
+	}
+	if got := d.Materials.Get(m.ID); got.By != material.ByCorners {
+		t.Errorf("its edges follow %s", got.By)
+	}
+	if _, err := author.MarkMaterial(m, nil, "looks"); err == nil {
+		t.Error("edges that follow looks were taken")
+	}
+	// what the edges are to is set for all of its tiles at once
+	c, err = author.AddMaterial(d, document.Material{Name: "Floor", Number: 8, Is: "ground"})
+	d = done(t, d, c, err)
+	c, err = author.MarkMaterial(d.Materials.Get(m.ID), []material.Tile{{Cell: cells.TileCell(1, 9), Form: 3, Odds: 5}}, "")
+	d = done(t, d, c, err)
+	c, err = author.SetBeside(d, m.ID, 8)
+	d = done(t, d, c, err)
+	if got := d.Materials.Get(m.ID).Tiles; len(got) != 2 || got[0].Beside != 8 || got[1].Beside != 8 || got[1].Odds != 5 {
+		t.Errorf("the tiles are %+v", got)
+	}
+	for _, beside := range []int{9, 77, -1} {
+		if _, err := author.SetBeside(d, m.ID, beside); err == nil {
+			t.Errorf("edges to %d were taken", beside)
+		}
+	}
+	if _, err := author.SetBeside(d, "nothingofit0", 8); err == nil {
+		t.Error("edges of no material were set")
 	}
 	for name, bad := range map[string]document.Material{
 		"number": {Name: "X", Number: 9, Is: "wall"}, "is": {Name: "X", Number: 10, Is: "fog"}, "name": {Number: 10, Is: "wall"},
@@ -277,5 +301,34 @@ func TestMarkMaterial(t *testing.T) {
 		if _, err := author.AddMaterial(d, bad); err == nil {
 			t.Errorf("%s was taken", name)
 		}
+	}
+}
+
+// A tile may be of several forms, as one that is all over and one that lies alone: each keeps
+// its own when something is set for all of them, or for one.
+func TestATileOfSeveralForms(t *testing.T) {
+	d := sample.World()
+	c, err := author.AddMaterial(d, document.Material{Name: "Wall", Number: 9, Is: "wall"})
+	d = done(t, d, c, err)
+	id, cell := c.Made, cells.TileCell(1, 7)
+	d = done(t, d, author.Change{Do: []edit.Primitive{edit.Set(edit.Ref{Type: edit.TypeMaterial, ID: id}, "tiles", []material.Tile{{Cell: cell, Form: 0xff, Odds: 1}, {Cell: cell, Form: 0, Odds: 2}})}}, nil)
+	c, err = author.AddMaterial(d, document.Material{Name: "Floor", Number: 8, Is: "ground"})
+	d = done(t, d, c, err)
+	c, err = author.SetBeside(d, id, 8)
+	d = done(t, d, c, err)
+	want := []material.Tile{{Cell: cell, Form: 0, Odds: 2, Beside: 8}, {Cell: cell, Form: 0xff, Odds: 1, Beside: 8}}
+	if got := d.Materials.Get(id).Tiles; !slices.Equal(got, want) {
+		t.Fatalf("the tiles are %+v", got)
+	}
+	want[1].Odds = 7
+	c, err = author.MarkMaterial(d.Materials.Get(id), want[1:], "")
+	d = done(t, d, c, err)
+	if got := d.Materials.Get(id).Tiles; !slices.Equal(got, want) {
+		t.Errorf("after one was set the tiles are %+v", got)
+	}
+	c, err = author.MarkMaterial(d.Materials.Get(id), []material.Tile{{Cell: cell, Odds: -1}}, "")
+	d = done(t, d, c, err)
+	if got := d.Materials.Get(id).Tiles; len(got) != 0 {
+		t.Errorf("taken out, there are %+v", got)
 	}
 }

@@ -169,7 +169,7 @@ func (c *Chart) Findings() []Finding {
 	for _, p := range w.passages {
 		out = append(out, w.ofPassage[p.ID]...)
 	}
-	return out
+	return append(out, c.overlaps()...)
 }
 
 // waysFrom checks the maps that changed since another chart and the passages at

@@ -1,9 +1,10 @@
 // Package cut guesses how a tileset's picture is cut into cells: gutters that
-// repeat, else edges that repeat.
+// repeat, else edges or figures that repeat.
 package cut
 
 import (
 	"azzel/core/document"
+	"slices"
 	"sort"
 )
 
@@ -15,188 +16,165 @@ type Picture struct {
 
 // Guess is a cut with why it was chosen.
 type Guess struct {
-	Cut   document.Cut `json:"cut"`
-	Why   string       `json:"why"`
+	Cut document.Cut `json:"cut"`
+	Why string       `json:"why"`
+	// Sure says that nothing else comes near it.
+	Sure bool `json:"sure"`
+	// Over is how much of the picture no tile covers, in percent.
+	Over  int `json:"over"`
 	score int
 }
 
-// sizes are the cell sizes that are tried, in pixels.
-var sizes = []int{8, 10, 12, 14, 16, 18, 20, 24, 28, 30, 32, 36, 40, 48, 50, 56, 60, 64, 72, 80, 96, 100, 112, 120, 128, 160, 192, 256}
-
-// maxGutter is the widest margin and spacing that are looked for, in pixels.
-const maxGutter = 8
+// smallest and largest are the cell sizes between which all are tried, in pixels.
+const smallest, largest = 6, 256
 
 // most is how many guesses are given.
 const most = 4
 
-// axis is what one direction of the picture shows.
-type axis struct {
-	length int
-	// flat is the one colour of a line of pixels across, or -1.
-	flat []int64
-	// edge is how much each line differs from the one before it; sums are running totals.
-	edge []int
-	sums []int
-}
+// usual is how large a tile is taken to be where nothing tells, in pixels.
+const usual = 16
+
+// telling is a score above which what repeats is no accident, in percent above even.
+const telling = 130
 
 // Guesses gives the likely cuts, the best first; never none, as long as the
 // picture has a pixel.
 func Guesses(p Picture) []Guess {
-	x := look(p.Width, p.Height, func(i, j int) int { return (j*p.Width + i) * 4 }, p.Pix)
-	y := look(p.Height, p.Width, func(i, j int) int { return (i*p.Width + j) * 4 }, p.Pix)
-	var all []Guess
-	for _, s := range sizes {
-		all = append(all, guttered(x, y, s)...)
-	}
-	bestX, bestY := 0, 0
-	for _, s := range sizes {
-		if score := x.score(s) + y.score(s); score > 0 {
-			all = append(all, Guess{Cut: document.Cut{CellWidth: s, CellHeight: s}, Why: "edges repeat", score: score})
-		}
-		if x.score(s) > x.score(bestX) {
-			bestX = s
-		}
-		if y.score(s) > y.score(bestY) {
-			bestY = s
+	ground := groundOf(p)
+	x := look(p.Width, p.Height, func(i, j int) int { return (j*p.Width + i) * 4 }, p.Pix, ground)
+	y := look(p.Height, p.Width, func(i, j int) int { return (i*p.Width + j) * 4 }, p.Pix, ground)
+	all := repeating(&x, &y)
+	for s := smallest; s <= largest; s++ {
+		for _, g := range guttered(&x, &y, s) {
+			// cells with their gutters repeat just as well
+			for _, o := range all {
+				if step := s + g.Cut.Spacing; g.Cut.Spacing > 0 && o.Cut.CellWidth == step && o.Cut.CellHeight == step {
+					g.score = max(g.score, o.score+1)
+				}
+			}
+			all = append(all, g)
 		}
 	}
-	if bestX != bestY && bestX > 0 && bestY > 0 {
-		all = append(all, Guess{Cut: document.Cut{CellWidth: bestX, CellHeight: bestY}, Why: "edges repeat, not square",
-			score: (x.score(bestX) + y.score(bestY)) * 9 / 10})
+	for i := range all {
+		c := all[i].Cut
+		columns, rows := c.Tiles(p.Width, p.Height)
+		all[i].Over = 100 - x.covered(c.Margin, c.CellWidth, c.Spacing, columns)*y.covered(c.Margin, c.CellHeight, c.Spacing, rows)*100/(x.used*y.used)
+		// what leaves much over is rarely meant
+		all[i].score -= all[i].score * max(0, all[i].Over-10) / 60
 	}
 	sort.SliceStable(all, func(i, j int) bool { return all[i].score > all[j].score })
-	all = all[:min(most, len(all))]
-	if len(all) == 0 {
-		side := min(p.Width, p.Height, 16)
-		all = []Guess{{Cut: document.Cut{CellWidth: side, CellHeight: side}, Why: "nothing repeats"}}
+	all = offered(all)
+	if len(all) > 0 && all[0].score >= telling/2 {
+		if all[0].Sure = sure(all); all[0].Sure {
+			return all
+		}
+		return withParts(all)
 	}
-	return all
+	side := plain(p.Width, p.Height)
+	return append([]Guess{{Cut: document.Cut{CellWidth: side, CellHeight: side}, Why: "nothing repeats"}}, all[:min(most-1, len(all))]...)
 }
 
-func look(length, across int, at func(i, j int) int, pix []byte) axis {
-	a := axis{length: length, flat: make([]int64, length), edge: make([]int, length), sums: make([]int, length+1)}
-	for i := range length {
-		a.flat[i] = colour(pix, at(i, 0))
-		for j := range across {
-			here := colour(pix, at(i, j))
-			if here != a.flat[i] {
-				a.flat[i] = -1
-			}
-			if i > 0 {
-				a.edge[i] += differ(pix, at(i, j), at(i-1, j))
-			}
+// sure says whether the first of the guesses leaves no doubt: nothing else comes near it, no
+// part of it speaks for itself, and it is no patch of three by three.
+func sure(all []Guess) bool {
+	best := all[0]
+	for _, g := range all[1:] {
+		part := best.Cut.CellWidth%g.Cut.CellWidth == 0 && best.Cut.CellHeight%g.Cut.CellHeight == 0
+		if best.score*2 < g.score*3 || part && best.score < g.score*4 {
+			return false
 		}
-		a.sums[i+1] = a.sums[i] + a.edge[i]
+	}
+	c := best.Cut
+	patch := c.Spacing == 0 && c.CellWidth%3 == 0 && c.CellHeight%3 == 0 && min(c.CellWidth, c.CellHeight) > 2*usual
+	return best.score >= 2*telling && !patch
+}
+
+// plain is a size for a picture in which nothing repeats: a third of a square patch, else
+// what goes into both sides.
+func plain(w, h int) int {
+	if w == h && w%3 == 0 && w >= 3*smallest {
+		return w / 3
+	}
+	a, b := w, h
+	for b > 0 {
+		a, b = b, a%b
+	}
+	for a > usual && a%2 == 0 {
+		a /= 2
+	}
+	if a < smallest || a > largest {
+		return min(w, h, usual)
 	}
 	return a
 }
 
-// colour is a pixel as one number; all transparent ones are the same.
-func colour(pix []byte, i int) int64 {
-	if pix[i+3] == 0 {
-		return 0
+// repeating is the cells whose edges repeat, or in which what is drawn does.
+func repeating(x, y *axis) (all []Guess) {
+	across, down := x.scores(y.length), y.scores(x.length)
+	bestX, bestY := 0, 0
+	for s := smallest; s <= largest; s++ {
+		a, b := across[s], down[s]
+		// a strip is as broad as its cells, and says nothing of them in that direction
+		if y.length == s && x.length >= 2*s && slices.Max(down[:]) < telling {
+			b = a + telling/2
+		} else if x.length == s && y.length >= 2*s && slices.Max(across[:]) < telling {
+			a = b + telling/2
+		}
+		if a+b > 0 {
+			all = append(all, extruded(x, y, Guess{Cut: document.Cut{CellWidth: s, CellHeight: s}, Why: "what is drawn repeats", score: a + b}))
+		}
+		if across[s] > across[bestX] {
+			bestX = s
+		}
+		if down[s] > down[bestY] {
+			bestY = s
+		}
 	}
-	return int64(pix[i])<<24 | int64(pix[i+1])<<16 | int64(pix[i+2])<<8 | int64(pix[i+3])
+	oblong := func(w, h, score int) {
+		// where one goes into the other, it is more likely a part of square ones
+		if w%h == 0 || h%w == 0 {
+			score = score * 7 / 9
+		}
+		all = append(all, extruded(x, y, Guess{Cut: document.Cut{CellWidth: w, CellHeight: h}, Why: "what is drawn repeats, not square", score: score * 9 / 10}))
+	}
+	switch {
+	case bestX > 0 && bestY > 0 && bestX != bestY:
+		oblong(bestX, bestY, across[bestX]+down[bestY])
+	case bestX > 0 && x.length >= 2*y.length && y.length <= largest && bestX != y.length:
+		oblong(bestX, y.length, across[bestX]+telling/2)
+	case bestY > 0 && y.length >= 2*x.length && x.length <= largest && bestY != x.length:
+		oblong(x.length, bestY, down[bestY]+telling/2)
+	}
+	return all
 }
 
-func differ(pix []byte, i, j int) int {
-	if pix[i+3] == 0 && pix[j+3] == 0 {
-		return 0
-	}
-	sum := 0
-	for k := range 4 {
-		d := int(pix[i+k]) - int(pix[j+k])
-		sum += max(d, -d)
-	}
-	return sum
-}
-
-// score is how much stronger the edges are at multiples of a cell size than
-// between them, in percent above even; cells that fit exactly count more.
-func (a axis) score(size int) int {
-	if size < 1 || a.length < 2*size {
-		return 0
-	}
-	at, n := 0, 0
-	for i := size; i < a.length; i += size {
-		at += a.edge[i]
-		n++
-	}
-	between := a.sums[a.length] - at
-	others := a.length - 1 - n
-	if others < 1 || at == 0 {
-		return 0
-	}
-	score := (at*100/n)/(between/others+1) - 100
-	if a.length%size == 0 {
-		score = score * 3 / 2
-	}
-	return max(0, score)
-}
-
-// guttered finds the margins and spacings for which every line between cells
-// is one flat colour, the same for all.
-func guttered(x, y axis, size int) []Guess {
-	var out []Guess
-	for margin := 0; margin <= maxGutter; margin++ {
-		for spacing := 0; spacing <= maxGutter; spacing++ {
-			if margin == 0 && spacing == 0 {
-				continue
-			}
-			c := document.Cut{CellWidth: size, CellHeight: size, Margin: margin, Spacing: spacing}
-			columns, rows := c.Tiles(x.length, y.length)
-			right, bottom := c.Unused(x.length, y.length)
-			if columns*rows < 2 || right >= size || bottom >= size {
-				continue
-			}
-			strayX, okX := gutters(x, size, margin, spacing, columns)
-			strayY, okY := gutters(y, size, margin, spacing, rows)
-			if !okX || !okY {
-				continue
-			}
-			// flat lines inside the cells speak for smaller ones
-			score := 3000 + 10*(margin+spacing) + size - min(2000, 100*(strayX+strayY))
-			if right == 0 && bottom == 0 {
-				score += 5000
-			}
-			out = append(out, Guess{Cut: c, Why: "flat lines between cells", score: score})
+// offered is the best guesses, each once.
+func offered(all []Guess) []Guess {
+	out := []Guess{}
+	for _, g := range all {
+		if g.score <= 0 || len(out) == most {
+			break
+		}
+		if !slices.ContainsFunc(out, func(o Guess) bool { return o.Cut == g.Cut }) {
+			out = append(out, g)
 		}
 	}
 	return out
 }
 
-// gutters tells whether the lines between n cells are flat in one colour, and
-// how many lines inside the cells are flat in that colour as well.
-func gutters(a axis, size, margin, spacing, n int) (stray int, ok bool) {
-	colour := int64(-2)
-	same := func(i int) bool {
-		if a.flat[i] < 0 || colour >= 0 && a.flat[i] != colour {
-			return false
+// withParts puts parts of the best guess among the others: what is drawn in patches of
+// several cells repeats only with the patches.
+func withParts(out []Guess) []Guess {
+	best, parts := out[0], []Guess{}
+	for i, why := range []string{"half of what repeats", "a third of what repeats"} {
+		c, n := best.Cut, i+2
+		if c.Spacing > 0 || c.CellWidth%n > 0 || c.CellHeight%n > 0 || min(c.CellWidth, c.CellHeight)/n < smallest || max(c.CellWidth, c.CellHeight) <= usual {
+			continue
 		}
-		colour = a.flat[i]
-		return true
-	}
-	for i := range margin {
-		if !same(i) || !same(a.length-1-i) {
-			return 0, false
+		c.CellWidth, c.CellHeight = c.CellWidth/n, c.CellHeight/n
+		if !slices.ContainsFunc(out, func(o Guess) bool { return o.Cut == c }) {
+			parts = append(parts, Guess{Cut: c, Why: why, Over: best.Over})
 		}
 	}
-	inside := 0 // lines of cells that are flat in the gutter's colour too
-	for k := range n {
-		start := margin + k*(size+spacing)
-		for i := start + size; k < n-1 && i < start+size+spacing; i++ {
-			if !same(i) {
-				return 0, false
-			}
-		}
-		for i := start; i < start+size; i++ {
-			if colour >= 0 && a.flat[i] == colour {
-				stray++
-			}
-		}
-		if colour >= 0 && (a.flat[start] == colour || a.flat[start+size-1] == colour) {
-			inside++
-		}
-	}
-	return stray, inside < n
+	return append(out[:min(len(out), most-len(parts))], parts...)
 }

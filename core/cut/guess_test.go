@@ -2,6 +2,7 @@ package cut
 
 import (
 	"azzel/core/document"
+	"runtime"
 	"testing"
 )
 
@@ -37,6 +38,12 @@ func TestGuessesFindTheCut(t *testing.T) {
 		{CellWidth: 32, CellHeight: 32},
 		{CellWidth: 24, CellHeight: 24},
 		{CellWidth: 80, CellHeight: 80},
+		{CellWidth: 22, CellHeight: 22},
+		{CellWidth: 17, CellHeight: 17},
+		{CellWidth: 45, CellHeight: 45},
+		{CellWidth: 18, CellHeight: 22},
+		{CellWidth: 22, CellHeight: 22, Margin: 1, Spacing: 1},
+		{CellWidth: 33, CellHeight: 33, Spacing: 2},
 		{CellWidth: 16, CellHeight: 16, Spacing: 1},
 		{CellWidth: 16, CellHeight: 16, Margin: 1, Spacing: 1},
 		{CellWidth: 32, CellHeight: 32, Margin: 2, Spacing: 4},
@@ -66,8 +73,34 @@ func TestGuessesFindTheCut(t *testing.T) {
 	}
 }
 
+// figures draws rows of figures on clear ground, which step to and fro.
+func figures(w, h, frames, rows int) Picture {
+	p := Picture{w * frames, h * rows, make([]byte, w*frames*h*rows*4)}
+	for y := range p.Height {
+		for x := range p.Width {
+			fx, fy, frame, row := x%w, y%h, x/w, y/h
+			head := fx >= w/4 && fx < w-w/4 && fy >= h/8 && fy < h*2/5
+			body := fx > w/6 && fx < w-w/6 && fy >= h*2/5 && fy < h*5/6
+			legs := fy >= h*5/6 && (fx > w/4 && fx < w*2/5 && frame%3 != 1 || fx > w*3/5 && fx < w*3/4 && frame%3 != 2)
+			if head || body || legs {
+				copy(p.Pix[(y*p.Width+x)*4:], []byte{byte(60 + 50*row), byte(200 - 40*row), byte(90 + 7*(fx^fy)%40), 255})
+			}
+		}
+	}
+	return p
+}
+
+func TestGuessesFindFigures(t *testing.T) {
+	for _, c := range []struct{ w, h, frames, rows int }{{16, 24, 3, 4}, {24, 32, 4, 4}, {32, 48, 3, 4}, {16, 16, 4, 2}, {18, 22, 6, 3}} {
+		got := Guesses(figures(c.w, c.h, c.frames, c.rows))
+		if want := (document.Cut{CellWidth: c.w, CellHeight: c.h}); got[0].Cut != want {
+			t.Errorf("figures of %d × %d: guessed %+v", c.w, c.h, got)
+		}
+	}
+}
+
 func TestGuessesOfPoorPictures(t *testing.T) {
-	for _, size := range [][2]int{{1, 1}, {3, 200}, {16, 16}, {200, 1}} {
+	for _, size := range [][2]int{{1, 1}, {3, 200}, {16, 16}, {200, 1}, {7, 7}, {13, 40}} {
 		p := Picture{size[0], size[1], make([]byte, size[0]*size[1]*4)}
 		got := Guesses(p)
 		if len(got) == 0 {
@@ -78,5 +111,22 @@ func TestGuessesOfPoorPictures(t *testing.T) {
 				t.Errorf("picture of %v: guessed a cut that cannot be: %v", size, err)
 			}
 		}
+	}
+}
+
+// A picture of as many colours as pixels takes no more to look at than a plain one: what is
+// kept grows with its sides.
+func TestGuessesTakeLittleMemory(t *testing.T) {
+	const side = 1024
+	p := Picture{side, side, make([]byte, side*side*4)}
+	for i := range side * side {
+		p.Pix[i*4], p.Pix[i*4+1], p.Pix[i*4+2], p.Pix[i*4+3] = byte(i), byte(i>>8), byte(i>>16), 255
+	}
+	var before, after runtime.MemStats
+	runtime.ReadMemStats(&before)
+	Guesses(p)
+	runtime.ReadMemStats(&after)
+	if took := after.TotalAlloc - before.TotalAlloc; took > 4<<20 {
+		t.Errorf("a picture of %d MB took %d MB more", len(p.Pix)>>20, took>>20)
 	}
 }

@@ -117,3 +117,23 @@ func meanOf(p Picture, x, y, w, h int) zone {
 	}
 	return sum
 }
+
+// RecogniseBest recognises by sides, by corners and by both, and gives what tells the most
+// tiles apart: the fewest that look the same to it, then the simplest.
+func RecogniseBest(p Picture, c document.Cut, full int) (by string, best []Marked) {
+	most := 0
+	for _, way := range []string{material.BySides, material.ByCorners, material.ByBoth} {
+		found := Recognise(p, c, full, way)
+		forms := map[material.Form]bool{}
+		for _, m := range found {
+			if m.Form != 0 {
+				forms[m.Form] = true
+			}
+		}
+		// a tile more that looks like another one speaks a little against a way
+		if score := 4*len(forms) - (len(found) - len(forms)); by == "" || score > most {
+			most, by, best = score, way, found
+		}
+	}
+	return by, best
+}

@@ -65,16 +65,19 @@ func covered(f material.Form, by string, x, y, size int) bool {
 
 // A standard sheet is recognised from its whole tile alone, at several sizes.
 func TestRecogniseStandardSheets(t *testing.T) {
-	for _, by := range []string{material.ByCorners, material.ByBoth} {
+	for _, by := range []string{material.BySides, material.ByCorners, material.ByBoth} {
 		for _, size := range []int{12, 16, 32} {
 			p, forms := standard(by, size)
 			full := 0
 			for i, f := range forms {
-				if f == material.Whole || by == material.ByCorners && f == material.NE|material.SE|material.SW|material.NW {
+				if f == material.Whole || by == material.ByCorners && f == material.NE|material.SE|material.SW|material.NW || by == material.BySides && f == material.N|material.E|material.S|material.W {
 					full = i
 				}
 			}
-			got := Recognise(p, document.Cut{CellWidth: size, CellHeight: size}, full, by)
+			found, got := RecogniseBest(p, document.Cut{CellWidth: size, CellHeight: size}, full)
+			if found != by {
+				t.Errorf("%s at %d was taken to follow %s", by, size, found)
+			}
 			of := map[int]material.Form{}
 			for _, m := range got {
 				of[m.Tile] = m.Form
@@ -97,7 +100,15 @@ func TestRecogniseStandardSheets(t *testing.T) {
 			}
 		}
 	}
+	// a sheet of one ground is that ground all over
+	plain := Picture{Width: 64, Height: 48, Pix: make([]byte, 64*48*4)}
+	if by, got := RecogniseBest(plain, document.Cut{CellWidth: 16, CellHeight: 16}, 0); by != material.BySides || len(got) != 12 {
+		t.Errorf("of one ground %d tiles are recognised by %q", len(got), by)
+	}
 	p, _ := standard(material.ByBoth, 16)
+	if by, _ := RecogniseBest(p, document.Cut{CellWidth: 16, CellHeight: 16}, 900); by != material.BySides {
+		t.Errorf("outside the sheet by %s", by)
+	}
 	if Recognise(p, document.Cut{CellWidth: 16, CellHeight: 16}, 900, material.ByBoth) != nil {
 		t.Error("a tile outside the sheet was recognised")
 	}

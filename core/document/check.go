@@ -110,7 +110,8 @@ func (p *Project) Check() error {
 		}
 	}
 	for _, l := range p.Plan {
-		probe := Layer{ID: "aaaaaaaaaaaa", Name: l.Name, Kind: l.Kind}
+		probe := l.Layer()
+		probe.ID = "aaaaaaaaaaaa"
 		if l.Kind == LayerPicture || l.Kind == LayerGroup {
 			return fmt.Errorf("a plan has layers of tiles, entities and zones")
 		}

@@ -47,6 +47,36 @@ type PlanLayer struct {
 	Name  string `json:"name"`
 	Kind  string `json:"kind"`
 	Front bool   `json:"front"`
+	// What follows is as of a layer; Opacity 0 is 100.
+	Hidden  bool   `json:"hidden,omitempty"`
+	Locked  bool   `json:"locked,omitempty"`
+	Opacity int    `json:"opacity,omitempty"`
+	Foot    bool   `json:"foot,omitempty"`
+	Tint    string `json:"tint,omitempty"`
+	OffsetX int    `json:"offsetX,omitempty"`
+	OffsetY int    `json:"offsetY,omitempty"`
+	LagX    int    `json:"lagX,omitempty"`
+	LagY    int    `json:"lagY,omitempty"`
+}
+
+// Layer is the layer that the plan gives a new map, without an id.
+func (p PlanLayer) Layer() Layer {
+	l := Layer{Name: p.Name, Kind: p.Kind, Front: p.Front, Hidden: p.Hidden, Locked: p.Locked, Opacity: p.Opacity, Foot: p.Foot, Tint: p.Tint,
+		OffsetX: p.OffsetX, OffsetY: p.OffsetY, LagX: p.LagX, LagY: p.LagY}
+	if l.Opacity == 0 {
+		l.Opacity = 100
+	}
+	return l
+}
+
+// Planned is what a plan remembers of a layer.
+func (l *Layer) Planned() PlanLayer {
+	p := PlanLayer{Name: l.Name, Kind: l.Kind, Front: l.Front, Hidden: l.Hidden, Locked: l.Locked, Opacity: l.Opacity, Foot: l.Foot, Tint: l.Tint,
+		OffsetX: l.OffsetX, OffsetY: l.OffsetY, LagX: l.LagX, LagY: l.LagY}
+	if p.Opacity == 100 {
+		p.Opacity = 0
+	}
+	return p
 }
 
 // LayerPlan is the plan of a project that has none of its own.

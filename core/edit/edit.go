@@ -77,6 +77,17 @@ type Label struct {
 	Seed int64  `json:"seed,omitempty"`
 }
 
+// maxLabel is the most characters that a label has.
+const maxLabel = 200
+
+// Shortened is a text that is not too long for a label.
+func Shortened(text string) string {
+	if r := []rune(text); len(r) > maxLabel {
+		return string(r[:maxLabel-1]) + "…"
+	}
+	return text
+}
+
 // The primitives. Those that end in Back are compare-and-restore: they write
 // only where the present value is still the one that was written before.
 const (
@@ -187,7 +198,7 @@ func (e *Edit) Check() error {
 		return errors.New("this edit's label has no kind")
 	case (e.Label.Kind == Do) != (e.Label.Of == nil):
 		return errors.New("an undo names the edit that it turns back")
-	case utf8.RuneCountInString(e.Label.Text) > 200 || len(e.Label.Tool) > 40:
+	case utf8.RuneCountInString(e.Label.Text) > maxLabel || len(e.Label.Tool) > 40:
 		return errors.New("this edit's label is too long")
 	case e.Label.Of != nil && (!e.Label.Of.Client.Valid() || e.Label.Of.Number < 1):
 		return errors.New("an undo names the edit that it turns back")

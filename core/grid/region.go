@@ -114,6 +114,18 @@ func (r *Region) Has(p Point) bool {
 	return ok && r.chunks[i].Rows[p.Y-cy*ChunkSize]&(1<<uint(p.X-cx*ChunkSize)) != 0
 }
 
+// Covers says whether every cell of a rectangle is in the set.
+func (r *Region) Covers(box Rect) bool {
+	for y := box.Y; y < box.Y+box.H; y++ {
+		for x := box.X; x < box.X+box.W; x++ {
+			if !r.Has(Point{X: x, Y: y}) {
+				return false
+			}
+		}
+	}
+	return true
+}
+
 // Clip removes the cells outside bounds.
 func (r *Region) Clip(bounds Rect) {
 	for i := range r.chunks {

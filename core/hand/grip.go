@@ -48,10 +48,12 @@ type Grip struct {
 	LookOn cells.Cell `json:"lookOn,omitempty"`
 
 	Shape string `json:"shape"`
-	// Size is how broad a stroke, or how deep a rim is, in cells; 0 is 1.
-	Size int `json:"size,omitempty"`
-	// Round makes the tip a disc, and the rim that of an oval.
+	// Size is how broad a stroke is, in cells; 0 is 1. Round makes its tip a disc.
+	Size  int  `json:"size,omitempty"`
 	Round bool `json:"round,omitempty"`
+	// Depth is how deep a rim is, in cells; 0 is 1. Oval makes it that of an oval.
+	Depth int  `json:"depth,omitempty"`
+	Oval  bool `json:"oval,omitempty"`
 	// Corners lets a fill go on over corners; Shown lets it go by what all shown
 	// layers show rather than by its own layer.
 	Corners bool `json:"corners,omitempty"`
@@ -121,10 +123,12 @@ func (g *Grip) valid() bool {
 			}
 		}
 	}
-	return g.Turn.Valid() && g.Size >= 0 && g.Size <= MaxSize && (g.Inside == nil || g.Inside.Inside == nil && g.Inside.valid())
+	return g.Turn.Valid() && g.Size >= 0 && g.Size <= MaxSize && g.Depth >= 0 && g.Depth <= MaxSize && (g.Inside == nil || g.Inside.Inside == nil && g.Inside.valid())
 }
 
 func (g *Grip) size() int { return max(1, g.Size) }
+
+func (g *Grip) depth() int { return max(1, g.Depth) }
 
 // Block is the held tiles as they are put down, turned, and how wide they are.
 func (g *Grip) Block(s *document.Sheets) ([]cells.Cell, int) {

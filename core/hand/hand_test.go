@@ -27,7 +27,13 @@ func at(d *document.Document, m *document.Map) hand.Work {
 
 func sized(shape string, size int, round bool) hand.Grip {
 	g := tile(shape)
-	g.Size, g.Round = size, round
+	if shape == hand.Rim {
+		g.Depth, g.Oval = size, round
+		g.Size, g.Round = 9, !round // a brush is another thing
+	} else {
+		g.Size, g.Round = size, round
+		g.Depth, g.Oval = 9, !round
+	}
 	return g
 }
 

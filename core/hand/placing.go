@@ -110,15 +110,15 @@ func (p *Plan) covers(e *document.Entity) bool {
 
 // spots are where a press puts a kind down: of an area and of a path once, of others on every
 // cell of the shape, or as closely as their boxes stand without overlapping.
-func (w *Work) spots(kind *kind.Kind, g *Grip, ges *Gesture, r *grid.Region) ([]spot, error) {
+func (w *Work) spots(of *kind.Kind, g *Grip, ges *Gesture, r *grid.Region) ([]spot, error) {
 	m := w.Map
-	bw, bh := kind.Box(m.CellWidth, m.CellHeight)
+	bw, bh := of.Box(m.CellWidth, m.CellHeight)
 	across, down := (bw+m.CellWidth-1)/m.CellWidth, (bh+m.CellHeight-1)/m.CellHeight
 	pixels := func(box grid.Rect) grid.Rect {
-		if kind.Area {
+		if of.Area {
 			return grid.Rect{X: box.X * m.CellWidth, Y: box.Y * m.CellHeight, W: box.W * m.CellWidth, H: box.H * m.CellHeight}
 		}
-		return grid.Rect{X: box.X*m.CellWidth + (m.CellWidth-bw)*kind.AnchorX/100, Y: box.Y*m.CellHeight + (m.CellHeight-bh)*kind.AnchorY/100, W: bw, H: bh}
+		return grid.Rect{X: box.X*m.CellWidth + (m.CellWidth-bw)*of.AnchorX/100, Y: box.Y*m.CellHeight + (m.CellHeight-bh)*of.AnchorY/100, W: bw, H: bh}
 	}
 	var out []spot
 	add := func(box grid.Rect) {
@@ -129,13 +129,13 @@ func (w *Work) spots(kind *kind.Kind, g *Grip, ges *Gesture, r *grid.Region) ([]
 			}
 		}
 	}
-	if kind.Area {
+	if of.Area {
 		if box := grid.RectOf(ges.Way[0], ges.Way[len(ges.Way)-1]).Intersect(m.Bounds); !box.Empty() {
 			add(box)
 		}
 		return out, nil
 	}
-	if kind.Ways { // one that leads where the press went
+	if of.Ways { // one that leads where the press went
 		if at := ges.Way[0]; m.Bounds.Contains(at) {
 			add(grid.Rect{X: at.X, Y: at.Y, W: 1, H: 1})
 		}
@@ -151,6 +151,10 @@ func (w *Work) spots(kind *kind.Kind, g *Grip, ges *Gesture, r *grid.Region) ([]
 		if len(out) > maxAtOnce {
 			return nil, fmt.Errorf("that would place more than %d entities at once: choose a smaller area", maxAtOnce)
 		}
+	}
+	if len(out) == 1 && ges.At != nil && g.Shape == Freehand && len(ges.Way) == 1 && of.StandsFreely() {
+		// its middle is where the press is
+		out[0].box.X, out[0].box.Y = ges.At.X-bw/2, ges.At.Y-bh/2
 	}
 	return out, nil
 }

@@ -19,6 +19,9 @@ type Gesture struct {
 	Even bool `json:"even,omitempty"`
 	// Seed is what scatters are drawn with; another one draws again.
 	Seed int64 `json:"seed,omitempty"`
+	// At is where a press that stays on its cell is, in pixels of the map: a decoration
+	// stands there freely. Nil keeps it to the cell.
+	At *grid.Point `json:"at,omitempty"`
 }
 
 // Work is where the hand works.

@@ -32,7 +32,7 @@ func (w *Work) area(l *document.Layer, g *Grip, b block, ges *Gesture) area {
 			end = grid.EvenEnd(start, end)
 		}
 		box := grid.RectOf(start, end)
-		if shape == Oval || shape == Rim && g.Round {
+		if shape == Oval || shape == Rim && g.Oval {
 			r = grid.Oval(box)
 		} else if shape == Box {
 			r.AddRect(box.Intersect(w.Map.Bounds))
@@ -40,7 +40,7 @@ func (w *Work) area(l *document.Layer, g *Grip, b block, ges *Gesture) area {
 			r.AddRect(box)
 		}
 		if shape == Rim {
-			return area{r, grid.Rim(r, g.size())}
+			return area{r, grid.Rim(r, g.depth())}
 		}
 	case Fill:
 		r = w.filled(l, g, end)

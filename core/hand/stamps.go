@@ -48,13 +48,13 @@ func (p *Plan) stamp(w *Work, g *Grip, b block, a area, origin grid.Point) error
 			continue
 		}
 		box := grid.Rect{X: at.X, Y: at.Y, W: b.w, H: b.h}
-		whole := covered(a.outline, box)
+		whole := a.outline.Covers(box)
 		if err := put(box, g.Turn, whole); err != nil {
 			return err
 		}
 		for _, t := range w.Mirror.Images() {
 			image := w.Mirror.Rect(box, t)
-			if !whole || !covered(p.Region, image) || image == box {
+			if !whole || !p.Region.Covers(image) || image == box {
 				continue
 			}
 			if err := put(image, g.Turn.Then(t), true); err != nil {
@@ -64,17 +64,6 @@ func (p *Plan) stamp(w *Work, g *Grip, b block, a area, origin grid.Point) error
 	}
 	p.name(w.Map)
 	return p.roomFor(w.Map)
-}
-
-func covered(r *grid.Region, box grid.Rect) bool {
-	for y := box.Y; y < box.Y+box.H; y++ {
-		for x := box.X; x < box.X+box.W; x++ {
-			if !r.Has(grid.Point{X: x, Y: y}) {
-				return false
-			}
-		}
-	}
-	return true
 }
 
 // stand puts an entity of a motif down, whose top left lies on a cell.

@@ -155,6 +155,9 @@ func (k *Kind) Acts() string {
 	return string(k.Of)
 }
 
+// StandsFreely tells whether it is put where the press is, not in the cell.
+func (k *Kind) StandsFreely() bool { return k.Acts() == Decoration }
+
 // Setting finds a setting by its key, nil when there is none.
 func (k *Kind) Setting(key string) *Setting { return Keyed(k.Settings, key) }
 

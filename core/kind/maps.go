@@ -1,5 +1,7 @@
 package kind
 
+import "slices"
+
 // Keys of the settings of maps that the core itself asks for.
 const (
 	MapView       = "view"
@@ -18,6 +20,45 @@ const (
 // longestMap is the most cells that a side of a map has.
 const longestMap = 2048
 
+// mapGroups puts the settings of maps under headings; what is in none is the designer's own.
+var mapGroups = []struct {
+	name string
+	keys []string
+}{
+	{"Moving", []string{MapView, MapGravity, MapJump, MapRun, "air", "wind", "windForce"}},
+	{"Seen and heard", []string{MapBackground, "darkness", "sight", "sightRemembers", "sound"}},
+	{"Camera", []string{"screenWidth", "screenHeight", "camera", "cameraEnds", "cameraRight", "cameraDown"}},
+	{"Over time", []string{"enteredAgain"}},
+}
+
+// MapGroup is the heading under which a setting of maps stands.
+func MapGroup(key string) string {
+	for _, g := range mapGroups {
+		if slices.Contains(g.keys, key) {
+			return g.name
+		}
+	}
+	return "Your own"
+}
+
+// MapMatters says whether a setting of maps does anything, given what the others are.
+func MapMatters(key string, is func(key string) Datum) bool {
+	word := func(key string) string { return is(key).Word() }
+	switch key {
+	case MapGravity, MapJump:
+		return word(MapView) == FromSide
+	case "windForce":
+		return word("wind") != "none"
+	case "sightRemembers":
+		return is("sight").Thousandths() != 0
+	case "cameraEnds":
+		return word("camera") != "whole"
+	case "cameraRight", "cameraDown":
+		return word("camera") == "follows"
+	}
+	return true
+}
+
 // OfMaps lists what can be set of each map; the project sets their defaults.
 var OfMaps = settings(
 	called("seen", chosen(MapView, FromAbove+"=from above, "+FromSide+"=from the side", "Whether there is a down in which things fall")),
@@ -25,14 +66,14 @@ var OfMaps = settings(
 	called("jump height", number(MapJump, "3", "cells", 0, 50, "How high the hero jumps here; else as its kind says")),
 	called("run speed", number(MapRun, "5", "cells/s", 1, 50, "How fast the hero goes here; else as its kind says")),
 	colour(MapBackground, "#1e2a2e", "What is seen where nothing is painted"),
-	called("screen width", number("screenWidth", "0", "cells", 0, longestMap, "What the player sees at once; 0 is the project's")),
-	called("screen height", number("screenHeight", "0", "cells", 0, longestMap, "What the player sees at once; 0 is the project's")),
+	called("screen width", none("as the project", number("screenWidth", "0", "cells", 0, longestMap, "What the player sees at once"))),
+	called("screen height", none("as the project", number("screenHeight", "0", "cells", 0, longestMap, "What the player sees at once"))),
 	chosen("camera", "follows=follows the hero, whole=shows all of the map, screens=screen by screen", "How the view moves"),
 	called("camera ends", chosen("cameraEnds", "edges=at the map's edges, nowhere", "How far the view goes")),
 	called("camera right by", number("cameraRight", "0", "cells", -100, 100, "How far the view is set off from the hero")),
 	called("camera down by", number("cameraDown", "0", "cells", -100, 100, "How far the view is set off from the hero")),
-	number("darkness", "0", "percent", 0, 100, "How dark it is where no light shines"),
-	number("sight", "0", "cells", 0, 200, "How far the hero sees; 0 is everything"),
+	none("none", number("darkness", "0", "percent", 0, 100, "How dark it is where no light shines")),
+	none("everything", number("sight", "0", "cells", 0, 200, "How far the hero sees")),
 	called("sight remembers", yesno("sightRemembers", "true", "What was seen once stays on view, dimmed")),
 	chosen("air", "plain, water, slowFall=slow fall", "What one moves in"),
 	chosen("wind", "none, up, right, down, left", "Where it blows"),

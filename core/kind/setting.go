@@ -25,6 +25,8 @@ type Setting struct {
 	Most  int `json:"most,omitempty"`
 	// Handle is how it is dragged on the map: one of the handles, or empty.
 	Handle string `json:"handle,omitempty"`
+	// Zero says what none of it means, for settings that come with Azzel.
+	Zero string `json:"-"`
 }
 
 // Choice is one of the words that a choice can be.
@@ -142,6 +144,12 @@ func dragged(key string, def Datum, most int, handle, help string) Setting {
 func counted(key string, most int, help string) Setting {
 	s := number(key, "1", "", 1, most, help)
 	s.Handle = HandleUp
+	return s
+}
+
+// none says what 0 means.
+func none(means string, s Setting) Setting {
+	s.Zero = means
 	return s
 }
 

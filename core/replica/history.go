@@ -1,10 +1,7 @@
 package replica
 
 import (
-	"azzel/core/cells"
-	"azzel/core/document"
 	"azzel/core/edit"
-	"azzel/core/grid"
 	"errors"
 	"fmt"
 	"slices"
@@ -109,54 +106,4 @@ func lastText(stack []Step) string {
 		return ""
 	}
 	return stack[len(stack)-1].Text
-}
-
-// ToolHere marks edits that TurnBackHere made; it does not turn those back.
-const ToolHere = "here"
-
-// TurnBackHere turns back this person's latest change of cells on a map inside
-// a region, and nothing else. Called again it goes on to earlier ones.
-func (r *Replica) TurnBackHere(m document.ID, region *grid.Region) (*edit.Edit, edit.Result, error) {
-	for i := len(r.undo) - 1; i >= 0; i-- {
-		step := r.undo[i]
-		if step.Tool == ToolHere {
-			continue
-		}
-		if step.Revert == nil && step.Seq > 0 {
-			return nil, edit.Result{}, Fetch{step.Seq}
-		}
-		do := inRegion(step.Revert, m, region)
-		if len(do) == 0 {
-			continue
-		}
-		// what was painted over since, or turned back before, does not count
-		if probe := edit.Apply(r.Current, &edit.Edit{Do: do}); probe.Restored == 0 {
-			continue
-		}
-		return r.make(do, edit.Label{Kind: edit.Do, Text: "Turned back here: " + step.Text, Tool: ToolHere})
-	}
-	return nil, edit.Result{}, ErrNothing
-}
-
-// inRegion leaves of a way back the cells of a map that lie in a region.
-func inRegion(revert []edit.Primitive, m document.ID, region *grid.Region) []edit.Primitive {
-	var out []edit.Primitive
-	for _, p := range revert {
-		if p.Op != edit.OpCellsBack || p.Ref.Map != m {
-			continue
-		}
-		cut := p.Cells.Region()
-		cut.Intersect(region)
-		if cut.Empty() {
-			continue
-		}
-		was, _ := p.Was.Apply(cells.Plane{})
-		to, _ := p.Cells.Apply(cells.Plane{})
-		part := func(plane cells.Plane) cells.Patch {
-			return cells.PaintEach(cut, cut.Bounds(), func(x, y int) (cells.Cell, bool) { return plane.At(x, y), true })
-		}
-		p.Was, p.Cells = part(was), part(to)
-		out = append(out, p)
-	}
-	return out
 }

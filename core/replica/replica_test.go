@@ -11,6 +11,7 @@ import (
 	"errors"
 	"fmt"
 	"math/rand/v2"
+	"strings"
 	"testing"
 )
 
@@ -206,6 +207,39 @@ func TestTurnBackHere(t *testing.T) {
 	}
 }
 
+// Entities are turned back with the cells: those that lie in the region, or lay there.
+func TestTurnBackEntitiesHere(t *testing.T) {
+	a := replica.New("persona22222", "clienta22222", sample.World(), 0)
+	at := func(id document.ID) edit.Ref { return edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: id} }
+	x := func(id document.ID) int { return a.Current.Entity(sample.Quay, id).X }
+	door, key := x(sample.Door), x(sample.Switch)
+	do := []edit.Primitive{edit.Set(at(sample.Door), "x", door+32), edit.Set(at(sample.Switch), "x", key+160),
+		sample.Paint(sample.Quay, sample.Ground, rect(0, 0, 20, 1), cells.TileCell(1, 9))}
+	if _, _, err := a.Make(do, edit.Label{Text: "Moved and painted"}); err != nil {
+		t.Fatal(err)
+	}
+	box := a.Current.Entity(sample.Quay, sample.Door).Box(a.Current.Maps.Get(sample.Quay))
+	here := rect(box.X, 0, 1, box.Y+1) // where the door is now
+	e, _, err := a.TurnBackHere(sample.Quay, here)
+	if err != nil || x(sample.Door) != door || x(sample.Switch) != key+160 {
+		t.Fatalf("the door is at %d, the switch at %d, %v", x(sample.Door), x(sample.Switch), err)
+	}
+	if want := "Turned back 1 cell and 1 entity here: Moved and painted"; e.Label.Text != want {
+		t.Errorf("it says %q, wanted %q", e.Label.Text, want)
+	}
+	if got := a.Current.Maps.Get(sample.Quay).Layers.Get(sample.Ground).Cells; got.At(box.X, 0) == cells.TileCell(1, 9) || got.At(box.X+1, 0) != cells.TileCell(1, 9) {
+		t.Error("other cells were turned back")
+	}
+	// where the switch was, it comes back to
+	m := a.Current.Maps.Get(sample.Quay)
+	if _, _, err := a.TurnBackHere(sample.Quay, rect(key/m.CellWidth, 1, 1, 20)); err != nil || x(sample.Switch) != key {
+		t.Errorf("the switch is at %d, %v", x(sample.Switch), err)
+	}
+	if _, _, err := a.Undo(); err != nil || x(sample.Switch) != key+160 || x(sample.Door) != door {
+		t.Errorf("undone they are at %d and %d", x(sample.Switch), x(sample.Door))
+	}
+}
+
 func TestRefuseAndGap(t *testing.T) {
 	d := sample.World()
 	a := replica.New("persona22222", "clienta22222", d, 0)
@@ -272,5 +306,17 @@ func TestUndoOfOne(t *testing.T) {
 	fresh.Supply(2, []edit.Primitive{})
 	if _, _, err := fresh.UndoOf(b); !errors.Is(err, replica.ErrNothing) || fresh.CanUndo() != "Painted" {
 		t.Errorf("what did nothing: %v", err)
+	}
+}
+
+// However long what is turned back was called, what turns it back can be called so too.
+func TestTurnBackOfALongName(t *testing.T) {
+	a := replica.New("persona22222", "clienta22222", sample.World(), 0)
+	if _, _, err := a.Make([]edit.Primitive{sample.Paint(sample.Pans, sample.Ground, rect(0, 3, 6, 1), cells.TileCell(1, 5))}, edit.Label{Text: strings.Repeat("ü", 200)}); err != nil {
+		t.Fatal(err)
+	}
+	e, _, err := a.TurnBackHere(sample.Pans, rect(0, 0, 9, 9))
+	if err != nil || !strings.HasPrefix(e.Label.Text, "Turned back 6 cells here: ü") {
+		t.Errorf("it is not turned back: %v", err)
 	}
 }

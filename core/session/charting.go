@@ -131,7 +131,8 @@ func mapProperties(d *document.Document) []author.PlainSetting {
 	return out
 }
 
-// mapDetails lists the settings of a map, or without one those that hold for all.
+// mapDetails lists the settings of a map that do something there or were set; without a
+// map those that hold for all.
 func (s *Session) mapDetails(a mapArgs) (zero []Detail, err error) {
 	m, own := &document.Map{}, s.doc().Project.MapValues
 	if a.Map != "" {
@@ -151,8 +152,10 @@ func (s *Session) mapDetails(a mapArgs) (zero []Detail, err error) {
 			value = hero
 		}
 		d := detailOf(&set, set.Text(value))
-		d.Differs = isSet(own)
-		out = append(out, d)
+		d.Differs, d.Group = isSet(own), kind.MapGroup(set.Key)
+		if a.Map == "" || d.Differs || kind.MapMatters(set.Key, func(key string) kind.Datum { return s.doc().MapValue(m, key) }) {
+			out = append(out, d)
+		}
 	}
 	return out, nil
 }

@@ -172,12 +172,15 @@ type Detail struct {
 	Mixed bool   `json:"mixed"`
 	// Differs tells that it is not what the kind says.
 	Differs bool `json:"differs"`
+	// Zero says what 0 means; Group is the heading under which a setting of maps stands.
+	Zero  string `json:"zero"`
+	Group string `json:"group"`
 	// Shared is how many of what is selected have it.
 	Shared int `json:"shared"`
 }
 
 func detailOf(s *kind.Setting, value string) Detail {
-	return Detail{Key: s.Key, Name: s.Name, Type: s.Type, Choices: append([]kind.Choice{}, s.Choices...), Unit: s.Unit, Help: s.Help, Handle: s.Handle, Value: value, Shared: 1}
+	return Detail{Key: s.Key, Name: s.Name, Type: s.Type, Choices: append([]kind.Choice{}, s.Choices...), Unit: s.Unit, Help: s.Help, Handle: s.Handle, Zero: s.Zero, Value: value, Shared: 1}
 }
 
 // details lists the settings of what is selected, those that all have first.

@@ -6,7 +6,6 @@ import (
 	"azzel/core/document"
 	"azzel/core/grid"
 	"errors"
-	"fmt"
 )
 
 type boundsArgs struct {
@@ -146,8 +145,5 @@ func (s *Session) nameOf(d *document.Document, l *document.Layer, c cells.Cell) 
 		}
 		return "a removed material"
 	}
-	if t := s.looks().Tileset(c); t != nil {
-		return fmt.Sprintf("tile %d of %s", c.Tile(), t.Name)
-	}
-	return "a removed tile"
+	return d.TileName(c)
 }

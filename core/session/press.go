@@ -7,6 +7,7 @@ import (
 	"azzel/core/hand"
 	"errors"
 	"reflect"
+	"strings"
 )
 
 type pressArgs struct {
@@ -192,6 +193,26 @@ type Choice struct {
 	Odds int        `json:"odds"`
 }
 
+// tileName says which tile a cell shows, and what it is.
+func (s *Session) tileName(a struct {
+	Cell cells.Cell `json:"cell"`
+}) (string, error) {
+	return s.doc().TileName(a.Cell), nil
+}
+
+// findTiles are the first tiles whose names have all the words.
+func (s *Session) findTiles(a struct {
+	Words []string `json:"words"`
+}) ([]document.NamedTile, error) {
+	if len(a.Words) > 32 {
+		return nil, errors.New("search for fewer words")
+	}
+	for i, w := range a.Words {
+		a.Words[i] = strings.ToLower(w)
+	}
+	return s.doc().FindTiles(a.Words, 30), nil
+}
+
 // choices lists what a scatter of a grip draws among, with the odds that the
 // tilesets give.
 func (s *Session) choices(a struct {
@@ -210,13 +231,15 @@ func (s *Session) choices(a struct {
 
 func init() {
 	register(map[string]method{
-		"under":    with((*Session).under),
-		"composed": with((*Session).composed),
-		"preview":  with((*Session).preview),
-		"press":    with((*Session).press),
-		"choices":  with((*Session).choices),
-		"pickUp":   with((*Session).pickUp),
-		"target":   with((*Session).target),
+		"under":     with((*Session).under),
+		"tileName":  with((*Session).tileName),
+		"findTiles": with((*Session).findTiles),
+		"composed":  with((*Session).composed),
+		"preview":   with((*Session).preview),
+		"press":     with((*Session).press),
+		"choices":   with((*Session).choices),
+		"pickUp":    with((*Session).pickUp),
+		"target":    with((*Session).target),
 	})
 }
 

@@ -2,26 +2,43 @@ package session
 
 import (
 	"azzel/core/author"
+	"azzel/core/cut"
 	"azzel/core/document"
+	"azzel/core/grid"
 	"azzel/core/material"
 	"errors"
 )
 
 func init() {
 	register(map[string]method{
-		"cut":         with(cutOf),
+		"cut": with(cutOf),
+		"cutDragged": with(func(_ *Session, a struct {
+			Tile   grid.Rect `json:"tile"`
+			Width  int       `json:"width"`
+			Height int       `json:"height"`
+		}) (document.Cut, error) {
+			return cut.Dragged(a.Tile, a.Width, a.Height)
+		}),
 		"setStarter":  authored(author.Starter),
 		"addZone":     authored(author.AddZone),
 		"addMaterial": authored(author.AddMaterial),
 		"markMaterial": authored(func(d *document.Document, a struct {
 			ID    document.ID     `json:"id"`
 			Tiles []material.Tile `json:"tiles"`
+			// By is what its edges are found to follow; empty leaves it.
+			By string `json:"by"`
 		}) (author.Change, error) {
 			m := d.Materials.Get(a.ID)
 			if m == nil {
 				return author.Change{}, errors.New("the material is no longer there")
 			}
-			return author.MarkMaterial(m, a.Tiles)
+			return author.MarkMaterial(m, a.Tiles, a.By)
+		}),
+		"setBeside": authored(func(d *document.Document, a struct {
+			ID     document.ID `json:"id"`
+			Beside int         `json:"beside"`
+		}) (author.Change, error) {
+			return author.SetBeside(d, a.ID, a.Beside)
 		}),
 		"addTileset": authored(author.AddTileset),
 		"markSolid": authored(func(d *document.Document, a struct {
@@ -57,6 +74,14 @@ func init() {
 			return onTileset(d, a.ID, func(t *document.Tileset) (author.Change, error) { return author.SetPartners(t, a.Pairs) })
 		}),
 		"solids": with((*Session).merged),
+		"grounds": with(func(s *Session, a mapArgs) ([]document.Ground, error) {
+			m, err := s.mapOf(a.Map)
+			if err != nil {
+				return nil, err
+			}
+			all := s.ground().Grounds(m)
+			return all[:min(len(all), maxGhostSpans)], nil
+		}),
 		"recut": authored(func(d *document.Document, a struct {
 			ID    document.ID  `json:"id"`
 			Recut author.Recut `json:"recut"`

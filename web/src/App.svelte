@@ -29,26 +29,26 @@
 
 {#if id}
 	{#await open(id)}
-		<div class="flex h-full items-center justify-center gap-3 text-dim" role="status">
+		<main class="flex h-full items-center justify-center gap-3 text-dim">
 			<img src="/icon.svg" alt="" width="32" height="32" />
-			Opening the project…
-		</div>
+			<span role="status">Opening the project…</span>
+		</main>
 	{:then w}
 		<Workbench {w} />
 	{:catch error}
-		<div class="flex h-full flex-col items-center justify-center gap-4" role="alert">
-			<p class="max-w-md text-center text-[15px]">{error.message}</p>
+		<main class="flex h-full flex-col items-center justify-center gap-4">
+			<h1 class="max-w-md text-center text-[15px]"><span role="alert">{error.message}</span></h1>
 			<div class="flex gap-2">
 				<button class="button button-main" onclick={() => location.reload()}>Try again</button>
 				<a class="button" href="/">All projects</a>
 			</div>
-		</div>
+		</main>
 	{/await}
 {:else if location.pathname === '/'}
 	<Home />
 {:else}
-	<div class="flex h-full flex-col items-center justify-center gap-4" role="alert">
-		<p>There is no project at this address.</p>
+	<main class="flex h-full flex-col items-center justify-center gap-4">
+		<h1>There is no project at this address.</h1>
 		<a class="button" href="/">All projects</a>
-	</div>
+	</main>
 {/if}

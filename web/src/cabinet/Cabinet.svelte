@@ -1,10 +1,20 @@
 <script lang="ts">
+	import Amphora from '@lucide/svelte/icons/amphora'
+	import Blocks from '@lucide/svelte/icons/blocks'
+	import ChevronsLeft from '@lucide/svelte/icons/chevrons-left'
 	import ChevronsRight from '@lucide/svelte/icons/chevrons-right'
-	import Search from '@lucide/svelte/icons/search'
+	import Grid2x2 from '@lucide/svelte/icons/grid-2x2'
+	import History from '@lucide/svelte/icons/history'
+	import PaintRoller from '@lucide/svelte/icons/paint-roller'
+	import Scroll from '@lucide/svelte/icons/scroll-text'
+	import SquareDashed from '@lucide/svelte/icons/square-dashed'
 	import { Tabs } from 'bits-ui'
+	import SearchField from '../controls/SearchField.svelte'
 	import Hint from '../controls/Hint.svelte'
+	import Splitter from '../controls/Splitter.svelte'
 	import HistoryDrawer from './HistoryDrawer.svelte'
-	import { workspace, type Drawer } from '../workspace/workspace.svelte'
+	import type { Drawer } from '../workspace/layout.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
 	import Details from './Details.svelte'
 	import KindsDrawer from './KindsDrawer.svelte'
 	import MaterialsDrawer from './MaterialsDrawer.svelte'
@@ -14,69 +24,95 @@
 	import ZonesDrawer from './ZonesDrawer.svelte'
 
 	const w = workspace()
+	const { layout } = w
 	let query = $state('')
-	const drawers: { id: Drawer; name: string }[] = [
-		{ id: 'materials', name: 'Materials' },
-		{ id: 'tiles', name: 'Tiles' },
-		{ id: 'motifs', name: 'Motifs' },
-		{ id: 'zones', name: 'Zones' },
-		{ id: 'kinds', name: 'Kinds' },
-		{ id: 'rules', name: 'Rules' },
-		{ id: 'history', name: 'History' },
-	]
+	const drawers = [
+		{ id: 'materials', name: 'Materials', icon: PaintRoller },
+		{ id: 'tiles', name: 'Tiles', icon: Grid2x2 },
+		{ id: 'motifs', name: 'Motifs', icon: Blocks },
+		{ id: 'zones', name: 'Zones', icon: SquareDashed },
+		{ id: 'kinds', name: 'Kinds', icon: Amphora },
+		{ id: 'rules', name: 'Rules', icon: Scroll },
+		{ id: 'history', name: 'History', icon: History },
+	] as const
 	const wanted = $derived(query.trim().toLowerCase())
+	const open = $derived(layout.cabinetOpen)
+
+	/** Opens a drawer, in the place of what was searched for. */
+	function press(d: Drawer) {
+		query = ''
+		layout.show(d)
+	}
 </script>
 
-<aside class="flex min-h-0 flex-col border-l border-line bg-plaster" aria-label="Cabinet">
-	<div class="flex items-center gap-1 p-2 pb-1">
-		<label class="flex field grow items-center gap-2 focus-within:border-glaze">
-			<Search size={14} class="shrink-0 text-dim" />
-			<input
-				class="w-full min-w-0 bg-transparent outline-none placeholder:text-dim"
-				type="search"
-				placeholder="Search the cabinet"
-				aria-label="Search the cabinet"
-				bind:value={query}
-				onkeydown={(e) => {
-					if (e.key === 'Escape' && query) {
-						e.stopPropagation()
-						query = ''
-					}
-				}}
-			/>
-		</label>
-		<Hint label="Fold the cabinet away" keys="Ctrl+]" class="button-plain" onclick={() => (w.cabinetOpen = false)}
-			><ChevronsRight size={16} /></Hint
+<aside class="relative flex min-h-0 min-w-0 flex-col border-l border-line bg-plaster" aria-label="Cabinet">
+	{#if open}<Splitter panel="cabinet" {layout} />{/if}
+	<Tabs.Root
+		bind:value={() => layout.drawer, (d) => layout.show(d as Drawer)}
+		orientation="vertical"
+		activationMode="manual"
+		class="flex min-h-24 w-full min-w-0 grow"
+	>
+		{#if open}
+			<div class="flex min-h-0 min-w-0 grow flex-col">
+				<div class="p-2 pb-1">
+					<SearchField bind:value={query} label="Search the cabinet" />
+				</div>
+				{#if wanted}
+					<div class="min-h-0 grow overflow-y-auto">
+						<MaterialsDrawer {wanted} />
+						<TilesDrawer {wanted} />
+						<MotifsDrawer {wanted} />
+						<ZonesDrawer {wanted} />
+						<KindsDrawer {wanted} />
+						<RulesDrawer {wanted} />
+					</div>
+				{:else}
+					<Tabs.Content
+						value={layout.drawer}
+						class="flex min-h-0 grow flex-col overflow-y-auto outline-none"
+						tabindex={-1}
+					>
+						{#if layout.drawer === 'materials'}<MaterialsDrawer />{:else if layout.drawer === 'tiles'}<TilesDrawer
+							/>{:else if layout.drawer === 'motifs'}<MotifsDrawer />{:else if layout.drawer === 'zones'}<ZonesDrawer
+							/>{:else if layout.drawer === 'kinds'}<KindsDrawer />{:else if layout.drawer === 'history'}<HistoryDrawer
+							/>{:else}<RulesDrawer />{/if}
+					</Tabs.Content>
+				{/if}
+			</div>
+		{/if}
+		<div
+			class="flex w-12 shrink-0 [scrollbar-width:none] flex-col overflow-x-hidden overflow-y-auto {open
+				? 'border-l border-line'
+				: ''}"
 		>
-	</div>
-	{#if wanted}
-		<div class="min-h-0 grow overflow-y-auto">
-			<MaterialsDrawer {wanted} />
-			<TilesDrawer {wanted} />
-			<MotifsDrawer {wanted} />
-			<ZonesDrawer {wanted} />
-			<KindsDrawer {wanted} />
-			<RulesDrawer {wanted} />
-		</div>
-	{:else}
-		<Tabs.Root bind:value={() => w.drawer, (d) => (w.drawer = d as Drawer)} class="flex min-h-0 grow flex-col">
-			<Tabs.List class="grid grid-cols-4 border-b border-line px-2" aria-label="Drawers">
+			<Hint
+				label={open ? 'Fold the cabinet away' : 'Open the cabinet'}
+				keys="Ctrl+]"
+				side="left"
+				class="button-plain h-8 w-full"
+				onclick={() => layout.fold('cabinet', !open)}
+			>
+				{#if open}<ChevronsRight size={16} />{:else}<ChevronsLeft size={16} />{/if}
+			</Hint>
+			<Tabs.List class="flex min-h-0 grow flex-col" aria-label="Drawers">
 				{#each drawers as d (d.id)}
+					{@const shown = open && !wanted && layout.drawer === d.id}
 					<Tabs.Trigger
 						value={d.id}
-						class="h-7 grow text-dim data-[state=active]:border-b-2 data-[state=active]:border-glaze data-[state=active]:font-semibold data-[state=active]:text-ink"
+						class="relative flex max-h-11 min-h-9 flex-1 flex-col items-center justify-center gap-0.5 text-[10px] leading-3 hover:bg-well {shown
+							? 'bg-chalk font-semibold text-ink'
+							: 'text-dim'}"
+						onclick={() => press(d.id)}
+						onkeydown={(e) => ['Enter', ' '].includes(e.key) && press(d.id)}
 					>
+						{#if shown}<span class="absolute inset-y-0 right-0 w-1 bg-glaze"></span>{/if}
+						<d.icon size={15} />
 						{d.name}
 					</Tabs.Trigger>
 				{/each}
 			</Tabs.List>
-			<Tabs.Content value={w.drawer} class="min-h-0 grow overflow-y-auto outline-none" tabindex={-1}>
-				{#if w.drawer === 'materials'}<MaterialsDrawer />{:else if w.drawer === 'tiles'}<TilesDrawer
-					/>{:else if w.drawer === 'motifs'}<MotifsDrawer />{:else if w.drawer === 'zones'}<ZonesDrawer
-					/>{:else if w.drawer === 'kinds'}<KindsDrawer />{:else if w.drawer === 'history'}<HistoryDrawer
-					/>{:else}<RulesDrawer />{/if}
-			</Tabs.Content>
-		</Tabs.Root>
-	{/if}
-	{#if w.selection.length && !w.play.on}<Details />{/if}
+		</div>
+	</Tabs.Root>
+	{#if open && w.selection.length && !w.play.on}<Details />{/if}
 </aside>

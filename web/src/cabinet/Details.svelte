@@ -84,7 +84,7 @@
 	/>
 {/snippet}
 
-<section class="cut mx-2 mt-1 mb-2 flex max-h-[62%] shrink-0 flex-col" aria-label="Details" data-testid="details">
+<section class="cut mx-2 mt-1 mb-2 flex max-h-[56%] shrink-0 flex-col" aria-label="Details" data-testid="details">
 	<div class="flex min-h-0 flex-col gap-1.5 overflow-y-auto p-3">
 		{#if one}
 			<div class="flex items-center gap-2 pr-2">

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { roving } from '../controls/roving'
 	import { read } from '../live/http'
 	import { workspace } from '../workspace/workspace.svelte'
 	import HistoryPicture from './HistoryPicture.svelte'
@@ -11,6 +12,9 @@
 		text: string
 		at: string
 	}
+
+	/** Milliseconds after which the same is done anew rather than again. */
+	const pause = 10 * 60_000
 
 	// What was done, the latest first; one can jump to any of it.
 	const w = workspace()
@@ -34,6 +38,26 @@
 				.catch(() => {}) // the server is away; the list stays as it is
 		}, 150)
 		return () => clearTimeout(timer)
+	})
+
+	/** Lines that were unfolded, by the number of the last of their edits. */
+	let unfolded = $state.raw(new Set<number>())
+
+	/** What one person did again and again is one line, which leads back to the last of it until it is unfolded. */
+	const lines = $derived.by(() => {
+		const out: { last: Event; times: number; of: number }[] = []
+		for (const e of events) {
+			const line = out.at(-1)
+			const again =
+				line &&
+				line.last.text === e.text &&
+				line.last.kind === e.kind &&
+				line.last.person === e.person &&
+				Date.parse(line.last.at) - Date.parse(e.at) < pause
+			if (again && !unfolded.has(line.of)) line.times++
+			else out.push({ last: e, times: 1, of: again ? line.of : e.seq })
+		}
+		return out
 	})
 
 	async function older() {
@@ -63,9 +87,9 @@
 	<p class="px-3 py-2 text-[12px] text-dim">
 		A press brings everything back to how it was then, as a step of its own: nothing is taken out of the history.
 	</p>
-	<ol class="flex flex-col" aria-label="History, the latest first">
-		{#each events as e, i (e.seq)}
-			<li>
+	<ol class="flex flex-col" aria-label="History, the latest first" {@attach roving}>
+		{#each lines as { last: e, times, of }, i (e.seq)}
+			<li class="relative">
 				<button
 					class="flex w-full items-center gap-2 border-b border-line px-2 py-1 text-left hover:bg-well {i === 0
 						? 'bg-chalk font-semibold'
@@ -75,10 +99,17 @@
 				>
 					<HistoryPicture seq={e.seq} />
 					<span class="min-w-0 grow leading-tight">
-						<span class="block truncate">{words[e.kind]}{e.text}</span>
+						<span class="block truncate {times > 1 ? 'pr-16' : ''}">{words[e.kind]}{e.text}</span>
 						<span class="block truncate text-[11px] font-normal text-dim">{e.name} · {when(e.at)}</span>
 					</span>
 				</button>
+				{#if times > 1}
+					<button
+						class="absolute top-1 right-2 min-h-6 text-[12px] text-glaze underline"
+						aria-label="Show each of {times} times {e.text}"
+						onclick={() => (unfolded = new Set([...unfolded, of]))}>{times} times</button
+					>
+				{/if}
 			</li>
 		{/each}
 	</ol>

@@ -5,7 +5,7 @@
 	import MapIcon from '@lucide/svelte/icons/map'
 	import PencilLine from '@lucide/svelte/icons/pencil-line'
 	import ScrollText from '@lucide/svelte/icons/scroll-text'
-	import { drawPiece } from '../canvas/piece'
+	import { drawPiece, spanOf } from '../canvas/piece'
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// A small picture of what an edit wrote: of this page's own as the map looked
@@ -51,8 +51,9 @@
 		if (snap) ctx.drawImage(snap, 0, 0, width, height)
 		else if (sketch?.w && sketch.h) {
 			const piece = w.project.ask('sketch', sketch)
-			const cell = Math.min(width / piece.w, height / piece.h, 22)
-			drawPiece(ctx, w, piece, (width - piece.w * cell) / 2, (height - piece.h * cell) / 2, cell)
+			const { across, down } = spanOf(piece)
+			const cell = Math.min(width / across, height / down, 22)
+			drawPiece(ctx, w, piece, (width - across * cell) / 2, (height - down * cell) / 2, cell)
 		} else if (sketch?.kind) w.scene.figures.glyph(ctx, sketch.kind, (width - 36) / 2, 4, 36)
 	})
 </script>

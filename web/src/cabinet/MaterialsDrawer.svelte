@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { roving } from '../controls/roving'
 	import Settings2 from '@lucide/svelte/icons/settings-2'
 	import Hint from '../controls/Hint.svelte'
 	import GripPicture from '../hand/GripPicture.svelte'
@@ -10,7 +11,7 @@
 </script>
 
 {#if materials.length}
-	<ul class="flex flex-col p-1" aria-label="Materials">
+	<ul class="flex flex-col p-1" aria-label="Materials" {@attach roving}>
 		{#each materials as m (m.id)}
 			{@const held = w.hand.grip.what === 'material' && w.hand.grip.number === m.number}
 			<li class="flex items-center {held ? 'bg-chalk outline-2 -outline-offset-2 outline-held' : ''}">

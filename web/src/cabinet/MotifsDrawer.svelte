@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { roving } from '../controls/roving'
 	import Replace from '@lucide/svelte/icons/replace'
 	import Trash2 from '@lucide/svelte/icons/trash-2'
 	import type { ID, MotifInfo } from '../core/types'
@@ -27,7 +28,7 @@
 </script>
 
 {#if motifs.length}
-	<ul class="grid grid-cols-2 gap-1 p-1.5" aria-label="Motifs">
+	<ul class="grid grid-cols-2 gap-1 p-1.5" aria-label="Motifs" {@attach roving}>
 		{#each motifs as m (m.id)}
 			{@const held = w.hand.grip.what === 'motif' && w.hand.grip.motif === m.id}
 			<li class="group flex flex-col border {held ? 'border-held bg-chalk' : 'border-line'}">
@@ -58,7 +59,7 @@
 									ref: { type: 'motif', id: m.id },
 									field: 'name',
 									value: e.currentTarget.value,
-									text: 'Renamed a motif',
+									text: `Renamed motif ${m.name}`,
 								})
 						}}
 						onkeydown={(e) => {
@@ -68,9 +69,9 @@
 						}}
 					/>
 				{:else}
-					<div class="flex items-center pl-1.5">
+					<div class="flex flex-wrap items-center justify-end pl-1.5">
 						<button
-							class="min-w-0 grow truncate text-left text-[12px]"
+							class="min-w-0 grow basis-full truncate text-left text-[12px]"
 							title="{m.w} × {m.h} cells; a press renames"
 							onclick={() => (naming = m.id)}>{m.name}</button
 						>

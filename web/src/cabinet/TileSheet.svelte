@@ -1,19 +1,22 @@
 <script lang="ts">
 	import { cellOf, tileOf, tileRect, tilesetOf } from '../draw/pictures'
 	import type { Point, Tileset } from '../core/types'
+	import { Pinch } from '../canvas/pinch'
 	import { workspace } from '../workspace/workspace.svelte'
 
-	// The sheet of a tileset, from which tiles are taken into the hand. Gutters are left out.
-	let { tileset: t }: { tileset: Tileset } = $props()
+	// The sheet of a tileset, from which tiles are taken into the hand. Gutters are left out. Among other things
+	// that were found it takes a part of the height.
+	let { tileset: t, among = false }: { tileset: Tileset; among?: boolean } = $props()
 	const w = workspace()
-	const room = 258
-	let larger = $state(0)
+	const scales = [1, 2, 3, 4, 6, 8]
+	let holder: HTMLDivElement
 	let canvas: HTMLCanvasElement
 	let turn = $state(0)
 	let from = $state.raw<Point | null>(null)
 	let cursor = $state.raw<Point>({ x: 0, y: 0 })
 	let focused = $state(false)
-	const scale = $derived(Math.max(1, Math.floor(room / (t.columns * t.cut.cellWidth))) + larger)
+	// tiles are seen as on a map that is zoomed in a little; large ones as they are
+	const scale = $derived(w.layout.sheets[t.id] ?? (Math.max(t.cut.cellWidth, t.cut.cellHeight) > 40 ? 1 : 2))
 	const cw = $derived(t.cut.cellWidth * scale)
 	const ch = $derived(t.cut.cellHeight * scale)
 
@@ -71,6 +74,15 @@
 		}
 		if (focused) mark(cursor.x, cursor.y, 1, 1, '#fcfaf5')
 	})
+
+	/** Shows the sheet larger or smaller. */
+	function zoom(steps: number) {
+		const next = scales[Math.max(0, Math.min(scales.length - 1, scales.findIndex((s) => s >= scale) + steps))]
+		w.layout.sheets[t.id] = next
+	}
+
+	// one finger holds, two move and zoom the sheet
+	const pinch = new Pinch({ pan: (dx, dy) => holder.scrollBy(-dx, -dy), zoom }, () => (from = null))
 
 	const at = (e: PointerEvent): Point => {
 		const r = canvas.getBoundingClientRect()
@@ -132,7 +144,7 @@
 	}
 </script>
 
-<div class="max-h-[340px] overflow-auto">
+<div bind:this={holder} class="min-h-24 {among ? 'max-h-[340px]' : 'shrink grow'} overflow-auto">
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_interactive_element_to_noninteractive_role -->
 	<canvas
 		bind:this={canvas}
@@ -145,17 +157,25 @@
 		data-testid="sheet"
 		onpointerdown={(e) => {
 			canvas.setPointerCapture(e.pointerId)
+			if (e.pointerType === 'touch') pinch.down(e.pointerId, { x: e.clientX, y: e.clientY })
+			if (pinch.on) return
 			cursor = at(e)
 			if (e.ctrlKey || e.metaKey) return toggle(cursor)
 			from = cursor
 			hold(from, from)
 		}}
 		onpointermove={(e) => {
+			if (e.pointerType === 'touch') pinch.move(e.pointerId, { x: e.clientX, y: e.clientY })
 			if (!from || !canvas.hasPointerCapture(e.pointerId)) return
 			const to = at(e)
 			if (to.x !== cursor.x || to.y !== cursor.y) hold(from, (cursor = to))
 		}}
-		onpointerup={() => {
+		onpointercancel={(e) => {
+			from = null
+			pinch.up(e.pointerId)
+		}}
+		onpointerup={(e) => {
+			pinch.up(e.pointerId)
 			from = null
 			w.canvas?.focus()
 		}}
@@ -164,12 +184,13 @@
 		onkeydown={keydown}
 	></canvas>
 </div>
-<div class="flex items-center gap-1 px-1.5 text-[12px] text-dim">
+<div class="flex shrink-0 items-center gap-1 px-1.5 text-[12px] text-dim">
 	<span class="grow">Press a tile or drag a block; Ctrl adds one.</span>
-	<button class="button-plain" aria-label="Show the sheet smaller" disabled={larger === 0} onclick={() => larger--}
+	<button class="button-plain" aria-label="Show the sheet smaller" disabled={scale <= 1} onclick={() => zoom(-1)}
 		>−</button
 	>
-	<button class="button-plain" aria-label="Show the sheet larger" disabled={larger === 3} onclick={() => larger++}
+	<span class="w-6 text-center font-mono whitespace-nowrap" data-testid="sheet-scale">{scale}×</span>
+	<button class="button-plain" aria-label="Show the sheet larger" disabled={scale >= 8} onclick={() => zoom(1)}
 		>+</button
 	>
 </div>

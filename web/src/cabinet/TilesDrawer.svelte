@@ -11,6 +11,14 @@
 	const w = workspace()
 	const sets = $derived(w.project.head.tilesets.filter((t) => t.name.toLowerCase().includes(wanted)))
 	const shown = $derived(sets.find((t) => t.id === w.tilesetId) ?? sets[0])
+	/** Makes the cells of the map as large as the tiles. */
+	function fit(width: number, height: number) {
+		const made = w.map && w.project.try('setCellSize', { map: w.map.id, w: width, h: height })
+		if (!made) return
+		w.view.fit(w.map!)
+		w.notices.say(`${w.map!.name} has cells of ${width} × ${height} pixels.`, 'done', w.project.undoOf(made))
+	}
+
 	const choices = $derived<Choice[]>(
 		sets.map((t) => ({
 			label: t.name,
@@ -22,7 +30,7 @@
 </script>
 
 {#if shown}
-	<section class="flex flex-col gap-1 px-0.5 py-2" aria-label="Tiles">
+	<section class="flex flex-col gap-1 px-0.5 py-2 {wanted ? '' : 'min-h-0 grow'}" aria-label="Tiles">
 		<div class="flex items-center gap-1 px-1.5">
 			<Menu {choices} side="bottom">
 				{#snippet trigger()}
@@ -46,12 +54,21 @@
 			</Hint>
 		</div>
 		{#if w.map && (shown.cut.cellWidth !== w.map.cellWidth || shown.cut.cellHeight !== w.map.cellHeight)}
-			<p class="mx-1.5 border-l-2 border-brick pl-2 text-[12px]" data-testid="odd-size">
-				<b class="text-brick">Other than this map’s cells of {w.map.cellWidth} × {w.map.cellHeight}:</b>
-				its tiles keep their size and stand on the lower edge of a cell.
-			</p>
+			{@const { cellWidth, cellHeight } = shown.cut}
+			<div
+				class="mx-1.5 flex flex-col items-start gap-1 border-l-2 border-brick pl-2 text-[12px]"
+				data-testid="odd-size"
+			>
+				<p>
+					<b class="text-brick">Other than this map’s cells of {w.map.cellWidth} × {w.map.cellHeight}:</b>
+					its tiles keep their size and stand on the lower edge of a cell.
+				</p>
+				<button class="button" onclick={() => fit(cellWidth, cellHeight)}
+					>Give the map cells of {cellWidth} × {cellHeight}</button
+				>
+			</div>
 		{/if}
-		<TileSheet tileset={shown} />
+		<TileSheet tileset={shown} among={wanted !== ''} />
 	</section>
 {:else if !wanted}
 	<div class="flex flex-col gap-3 p-3">

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { roving } from '../controls/roving'
 	import Trash2 from '@lucide/svelte/icons/trash-2'
 	import type { Zone } from '../core/types'
 	import Hint from '../controls/Hint.svelte'
@@ -18,7 +19,7 @@
 </script>
 
 {#if zones.length}
-	<ul class="flex flex-col p-1" aria-label="Zones">
+	<ul class="flex flex-col p-1" aria-label="Zones" {@attach roving}>
 		{#each zones as z (z.id)}
 			{@const held = w.hand.grip.what === 'zone' && w.hand.grip.number === z.number}
 			<li>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { ContextMenu } from 'bits-ui'
+	import { keys } from '../controls/keys.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 
 	const w = workspace()
@@ -16,6 +17,10 @@
 		const out: Item[] = []
 		const m = w.map
 		if (!m) return out
+		if (w.hand.holding) {
+			out.push({ label: 'Remove what is here', keys: 'Del', run: () => at && w.canvas?.remove(at) })
+			out.push({ label: 'Let go of what is held', keys: 'Esc', run: () => w.hand.letGo() })
+		}
 		if (one && w.leads(one))
 			out.push({ label: 'Choose where it leads…', run: () => (w.joining = { map: m.id, entity: one.id }) })
 		if (one && w.project.kind(one.kind)?.wakes) {
@@ -54,8 +59,14 @@
 			out.push({ label: 'Drop the selection', keys: 'Ctrl+Shift+A', run: () => w.areas.dropArea() })
 		}
 		out.push({ label: 'Pick up what is here', keys: 'I', run: () => w.pickUp(at) })
+		out.push({ label: 'Go to a cell…', keys: 'J', run: () => (w.seeking = true) })
+		out.push({ label: 'Exchange tiles…', run: () => w.openSheet('Exchange tiles') })
 		out.push({ label: 'Play from here', keys: 'Shift+P', run: () => w.playing.togglePlay(at) })
-		out.push({ label: w.grid ? 'Hide the grid' : 'Show the grid', keys: 'G', run: () => (w.grid = !w.grid) })
+		out.push({
+			label: w.layout.grid ? 'Hide the grid' : 'Show the grid',
+			keys: 'G',
+			run: () => (w.layout.grid = !w.layout.grid),
+		})
 		return out
 	}
 </script>
@@ -65,7 +76,7 @@
 		{#each items() as item (item.label)}
 			<ContextMenu.Item class="menu-item" onSelect={item.run}>
 				<span class="grow">{item.label}</span>
-				{#if item.keys}<span class="key">{item.keys}</span>{/if}
+				{#if item.keys}<span class="key">{keys.now(item.keys)}</span>{/if}
 			</ContextMenu.Item>
 		{/each}
 	</ContextMenu.Content>

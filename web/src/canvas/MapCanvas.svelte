@@ -7,7 +7,9 @@
 	import { drawOverlay } from './overlay'
 	import type { Gesture } from './gesture'
 	import { Paint } from './paint'
+	import { Pinch } from './pinch'
 	import { Press } from './press.svelte'
+	import { Rest } from './rest'
 
 	const w = workspace()
 	const { view } = w
@@ -16,8 +18,14 @@
 	let over: HTMLCanvasElement
 	let dpr = $state(devicePixelRatio)
 	let stale = $state(0)
-	let fitted = ''
 	const press = new Press(w, () => dpr)
+	const pinch = new Pinch(view, () => press.cancel())
+
+	const rest = new Rest((p) =>
+		over.dispatchEvent(new MouseEvent('contextmenu', { bubbles: true, cancelable: true, ...p })),
+	)
+	/** The last press came from a finger or the tip of a pen, which have no second button. */
+	let single = $state(false)
 
 	const at = (e: MouseEvent) => {
 		const r = base.getBoundingClientRect()
@@ -88,14 +96,14 @@
 		plan(true)
 	})
 	$effect(() => {
-		void [w.grid, w.selected, w.cell, press.does, press.hover, press.cursor, w.hand.grip, w.active]
+		void [w.layout.grid, w.selected, w.cell, press.does, press.hover, press.cursor, w.hand.grip, w.active]
 		void [
 			w.project.turn,
 			w.rule,
 			w.picking,
 			w.area,
 			w.resizing,
-			w.screen,
+			w.layout.screen,
 			w.hand.mirrors,
 			w.hand.seed,
 			w.charting.info,
@@ -150,17 +158,16 @@
 		)
 	}
 
-	// a map that is opened is shown whole once
+	let warming = 0
 	$effect(() => {
 		const id = w.mapId
-		if (!view.width || fitted === id) return
+		if (!view.width) return
 		untrack(() => {
 			const m = w.project.map(id)
 			if (!m) return
-			fitted = id
-			view.fit(m)
-			if (view.scale < 1) view.scale = 1
-			view.centre((m.bounds.x + m.bounds.w / 2) * m.cellWidth, (m.bounds.y + m.bounds.h / 2) * m.cellHeight)
+			w.views.turnTo(m)
+			clearTimeout(warming)
+			warming = setTimeout(() => press.ahead.warm(), 1200)
 		})
 	})
 
@@ -172,8 +179,7 @@
 			const width = Math.round(holder.clientWidth * dpr)
 			const height = Math.round(holder.clientHeight * dpr)
 			for (const c of [base, over]) [c.width, c.height] = [width, height]
-			view.width = width
-			view.height = height
+			w.views.resize(w.play.on ? undefined : w.map, width, height)
 			stale++
 		})
 		resized.observe(holder)
@@ -182,6 +188,7 @@
 			cancel: () => press.cancel(),
 			busy: () => press.does.what !== 'nothing',
 			press: (remove) => press.byKey(remove),
+			remove: (cell) => press.put([cell], true, false),
 			point: (cell) => press.pointTo(cell),
 			grab,
 		}
@@ -196,6 +203,7 @@
 			clearInterval(clock)
 			cancelAnimationFrame(frame)
 			clearTimeout(settling)
+			clearTimeout(warming)
 			w.canvas = null
 		}
 	})
@@ -261,7 +269,7 @@
 <svelte:window onfocusin={() => (pointed = false)} />
 
 <ContextMenu.Root>
-	<ContextMenu.Trigger disabled={w.hand.holding || w.play.on} class="absolute inset-0">
+	<ContextMenu.Trigger disabled={(w.hand.holding && !single) || w.play.on} class="absolute inset-0">
 		<div bind:this={holder} class="absolute inset-0 overflow-hidden bg-well">
 			<canvas bind:this={base} class="absolute inset-0 size-full" aria-hidden="true"></canvas>
 			<!-- the canvas is an application of its own: what it shows is told by the status line -->
@@ -277,18 +285,33 @@
 				data-testid="map"
 				onpointerdown={(e) => {
 					over.focus({ preventScroll: true })
+					single = e.pointerType !== 'mouse' && e.button === 0
+					rest.down(e)
 					if (e.button !== 2 || w.hand.holding) over.setPointerCapture(e.pointerId)
 					if (e.button === 1) e.preventDefault()
-					press.down(e, at(e))
+					if (e.pointerType === 'touch') pinch.down(e.pointerId, at(e))
+					if (pinch.on) rest.end()
+					else press.down(e, at(e))
 				}}
 				onpointermove={(e) => {
 					pointed = true
-					press.move(at(e), e.shiftKey, e.ctrlKey || e.metaKey)
+					rest.move(e)
+					if (e.pointerType === 'touch') pinch.move(e.pointerId, at(e))
+					if (!pinch.on) press.move(at(e), e.shiftKey, e.ctrlKey || e.metaKey)
 				}}
-				onpointerup={() => press.up()}
-				onpointercancel={() => press.cancel()}
+				onpointerup={(e) => {
+					rest.end()
+					if (!pinch.on) press.up()
+					pinch.up(e.pointerId)
+				}}
+				onpointercancel={(e) => {
+					rest.end()
+					press.cancel()
+					pinch.up(e.pointerId)
+				}}
 				onpointerleave={() => press.does.what === 'nothing' && !press.cursor && press.point(null)}
 				oncontextmenu={(e) => {
+					if (single && !w.play.on) return press.rest(at(e))
 					if (!w.hand.holding && !w.play.on && !press.tookPoint) return
 					e.preventDefault()
 					e.stopPropagation()

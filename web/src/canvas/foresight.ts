@@ -2,6 +2,9 @@ import { Paint } from './paint'
 import { Pan } from './pan'
 import type { Ghost, Point, Rect, Standing } from '../core/types'
 import { Press } from './press.svelte'
+/** Cells from which on a map is large. */
+const large = 500_000
+
 /** Tells what a press would do, before it is done. */
 export class Foresight {
 	private ghostOf: { key: string; hold: string; turn: number; ghost: Ghost } | null = null
@@ -22,11 +25,12 @@ export class Foresight {
 			remove: painting?.how.remove ?? false,
 			even: painting?.how.even ?? false,
 			seed: w.hand.seed,
+			at: this.free(way),
 		}
 		const mirror = w.hand.mirrorOf(m)
 		const last = way[way.length - 1]
 		const hold = `${m.id} ${w.active} ${gesture.remove} ${JSON.stringify([w.hand.grip, mirror, w.hand.seed, w.area?.count, w.area?.bounds])}`
-		const key = `${hold} ${way.length} ${last.x},${last.y} ${gesture.even}`
+		const key = `${hold} ${way.length} ${last.x},${last.y} ${gesture.even} ${gesture.at?.x} ${gesture.at?.y}`
 		// a fill from anywhere in the same area is the same fill
 		const before = this.ghostOf
 		if (before?.hold === hold && before.turn === w.project.turn && this.sameFill(before.ghost, last))
@@ -42,6 +46,14 @@ export class Foresight {
 			this.ghostOf = { key, hold, turn: w.project.turn, ghost }
 		}
 		return this.ghostOf.ghost
+	}
+
+	/** Where a decoration stands freely, in pixels of the map; by keys it keeps to the cell. */
+	free(way: Point[]): Point | undefined {
+		const { w, cursor } = this.press
+		const { grip } = w.hand
+		if (grip.what !== 'entity' || grip.shape !== 'freehand' || way.length > 1 || cursor) return
+		return w.project.kind(grip.kind ?? '')?.free && w.pixel ? { ...w.pixel } : undefined
 	}
 
 	/** Whether a fill from another cell is sure to do the same. */
@@ -64,6 +76,19 @@ export class Foresight {
 			this.standingOf = { key, standing: w.project.ask('stand', { map: m.id, kind: grip.kind ?? '', at: w.cell }) }
 		}
 		return this.standingOf.standing
+	}
+
+	/**
+	 * Has a fill of a large map worked out once while nothing is done: the module's code is
+	 * made fast by its first run, which takes twice as long.
+	 */
+	warm() {
+		const { w, m } = this.press
+		const t = w.project.head.tilesets[0]
+		if (!m || !t || m.bounds.w * m.bounds.h < large || w.hand.holding) return
+		const grip = { what: 'tiles' as const, shape: 'fill' as const, cells: [t.number << 16], width: 1 }
+		const gesture = { way: [{ x: m.bounds.x, y: m.bounds.y }], remove: false }
+		w.project.ask('preview', { map: m.id, active: w.active, grip, gesture, mirror: { mode: '', x: 0, y: 0 } })
 	}
 
 	/** Whether the layer that is worked on is in the way of the press, and what opens it. */

@@ -19,6 +19,7 @@ import { drawDraft, drawHandles, drawTraces, type Handle } from './handles'
 import { nearby } from '../draw/nearby'
 import { outlineOf } from '../draw/outline'
 import { areaOf, boxOf, cellArea, frameOf } from '../draw/areas'
+import { drawBeads } from './beads'
 import { drawSolids } from './solids'
 import type { View } from '../draw/view.svelte'
 import { drawFindings, drawNub, drawPassages, drawWire, drawWires, hasNub, nubOf } from './wires'
@@ -46,19 +47,20 @@ export interface Doing {
 
 /** Draws what lies above the map: grid, logic, selection, ghost, other people. */
 export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, doing: Doing, dpr: number) {
-	if (w.grid && m.cellWidth * view.scale >= 6) drawGrid(ctx, m, view)
+	if (w.layout.grid && !w.play.on && m.cellWidth * view.scale >= 6) drawGrid(ctx, m, view)
 	drawEdge(ctx, m, view)
 	if (w.solids) drawSolids(ctx, w, m, view, dpr)
-	if (w.screen) drawScreen(ctx, w, m, view, dpr)
+	if (w.layout.screen) drawScreen(ctx, w, m, view, dpr)
 	if (w.resizing) drawResizing(ctx, w, m, view, dpr)
 	else if (!w.hand.holding && w.hand.mirrorOf(m).mode === '') drawSides(ctx, m, view, dpr)
 	const entities = w.project.entities(m.id)
 	drawPassages(ctx, w, m, view, entities, doing.hover, dpr)
+	drawBeads(ctx, w, view, nearby(entities, around(view, null)), dpr)
 	drawWires(ctx, w, m, view)
-	drawFindings(ctx, w, m, view, doing.hover, dpr)
 	const selected = new Set(w.selected)
 	if (doing.hover && !selected.has(doing.hover.id) && !w.hand.holding)
 		outline(ctx, frameOf(view, doing.hover), chalk, ink)
+	drawFindings(ctx, w, m, view, doing.hover, dpr)
 	if (selected.size > 100)
 		drawManySelected(ctx, view, nearby(entities, around(view, doing.moved)), selected, doing.moved)
 	else if (selected.size) {
@@ -86,7 +88,7 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 	}
 	if (doing.cursor && view.diamond) outline(ctx, cellArea(view, m, doing.cursor.x, doing.cursor.y), saffron, ink)
 	else if (doing.cursor) drawCursor(ctx, view.cellRect(m, { ...doing.cursor, w: 1, h: 1 }))
-	if (w.rulers) drawRulers(ctx, w, m, view, dpr)
+	if (w.layout.rulers) drawRulers(ctx, w, m, view, dpr)
 	for (const p of w.project.pointers.values()) {
 		if (p.map === m.id) drawPointer(ctx, view.screen(p.x, p.y), p.name, dpr)
 	}

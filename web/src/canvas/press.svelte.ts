@@ -12,6 +12,7 @@ import { Pan } from './pan'
 import { Pick } from './pick'
 import { Pull } from './pull'
 import { Shift } from './shift'
+import { Slide, slides } from './slide'
 import { Wire } from './wire'
 import { type Handle, handleAt, handlesOf } from './handles'
 import { axisHandles } from './mirrorLines'
@@ -123,10 +124,18 @@ export class Press {
 
 	/** Selects what the context menu is going to be about. */
 	private aim(at: Point) {
+		if (this.w.hand.holding) return
 		const e = this.entityAt(at)
 		this.w.pile = this.pile(this.w.view.at(at.x, at.y))
 		if (e && !this.w.selected.includes(e.id)) this.w.select([e.id])
 		else if (!e) this.w.select([])
+	}
+
+	/** The menu comes instead of what was begun. */
+	rest(at: Point) {
+		this.cancel()
+		this.point(at)
+		this.aim(at)
 	}
 
 	private select(add: boolean, at: Point) {
@@ -141,6 +150,11 @@ export class Press {
 			}
 		}
 		const e = this.entityAt(at)
+		const picture = e || add ? undefined : slides(this)
+		if (picture) {
+			this.does = new Slide(this, picture, w.view.at(at.x, at.y))
+			return
+		}
 		if (!e) {
 			this.does = new Band(this, at, at, add)
 			return
@@ -245,7 +259,7 @@ export class Press {
 		if (!m) return
 		this.last = this.ahead.covered
 		const { grip, seed } = w.hand
-		const gesture = { way, remove, even, seed }
+		const gesture = { way, remove, even, seed, at: this.ahead.free(way) }
 		const shut = this.ahead.shut()
 		if (shut) return w.notices.say(shut.why, 'wrong', shut.help)
 		w.project.try('press', { map: m.id, active: w.active, grip, gesture, mirror: w.hand.mirrorOf(m) })

@@ -33,7 +33,7 @@ export class Wire implements Gesture {
 		w.rule = made.made
 		w.notices.say(`${from.name} opens ${end.name}.`, 'done', {
 			label: 'Show the rule',
-			run: () => (w.drawer = 'rules'),
+			run: () => w.layout.show('rules'),
 		})
 	}
 

@@ -1,28 +1,42 @@
 <script lang="ts">
 	import { onMount, untrack } from 'svelte'
 	import { View } from '../draw/view.svelte'
-	import type { ChunkAt, ID, Point } from '../core/types'
+	import type { ChunkAt, Point } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
+	import Context from '../controls/Context.svelte'
+	import { chartMenu } from './chartMenu'
+	import { Handling } from './handling.svelte'
 	import { drawPlane } from './plane'
-	import { type OnChart, placesOf, type Plane } from './places'
+	import { type OnChart, placesOf } from './places'
 	import { hitOn } from './hits'
 	import { Sheets } from './sheets'
 	import { Thumbs } from './thumbnails'
 
 	// All maps at true scale on one plane, with passages and seams drawn between them.
-	let { chosen = $bindable(), view }: { chosen: OnChart; view: View } = $props()
+	let { chosen = $bindable(), view, make }: { chosen: OnChart; view: View; make: () => void } = $props()
 	const w = workspace()
 	const thumbs = new Thumbs()
 	const sheets = new Sheets()
 	let holder: HTMLDivElement
 	let canvas: HTMLCanvasElement
 	let dpr = $state(devicePixelRatio)
-	let moved = $state.raw(new Map<ID, Point>())
-	let hover = $state<ID>('')
 	let turn = $state(0)
-	let drag: { is: 'pan' | 'maps'; from: Point; start: Map<ID, Point>; far: boolean } | null = null
-	let space = $state(false)
-	const plane = $derived<Plane>({ info: w.charting.info, chosen, moved, hover })
+	const handling = new Handling(
+		w,
+		// svelte-ignore state_referenced_locally
+		view,
+		{
+			get chosen() {
+				return chosen
+			},
+			set chosen(on) {
+				chosen = on
+			},
+		},
+		() => dpr,
+		(at) => canvas.dispatchEvent(new MouseEvent('contextmenu', { bubbles: true, cancelable: true, ...at })),
+	)
+	const plane = $derived(handling.plane)
 
 	const at = (e: MouseEvent): Point => {
 		const r = canvas.getBoundingClientRect()
@@ -116,126 +130,37 @@
 			view.pan(-dx * dpr, -dy * dpr)
 		}
 	}
-
-	function down(e: PointerEvent) {
-		canvas.setPointerCapture(e.pointerId)
-		canvas.focus({ preventScroll: true })
-		const p = at(e)
-		const hit = hitOn(w, view, plane, p, dpr)
-		if (e.button === 1 || space || (e.button === 0 && hit.is === 'nothing')) {
-			drag = { is: 'pan', from: p, start: new Map(), far: false }
-			if (e.button === 0 && !space) chosen = hit
-			return
-		}
-		if (hit.is !== 'maps') {
-			chosen = hit
-			return
-		}
-		const id = hit.ids[0]
-		const now = chosen.is === 'maps' ? chosen.ids : []
-		if (e.shiftKey) chosen = { is: 'maps', ids: now.includes(id) ? now.filter((o) => o !== id) : [...now, id] }
-		else if (!now.includes(id)) chosen = hit
-		if (e.button !== 0 || chosen.is !== 'maps') return
-		const places = placesOf(plane)
-		const ids = chosen.ids
-		drag = { is: 'maps', from: view.at(p.x, p.y), start: new Map(ids.map((o) => [o, places.get(o)!])), far: false }
-	}
-
-	function move(e: PointerEvent) {
-		const p = at(e)
-		if (!drag) {
-			const hit = hitOn(w, view, plane, p, dpr)
-			hover = hit.is === 'maps' ? hit.ids[0] : ''
-			canvas.style.cursor = hit.is === 'nothing' ? (space ? 'grab' : 'default') : 'pointer'
-			return
-		}
-		if (drag.is === 'pan') {
-			view.pan(p.x - drag.from.x, p.y - drag.from.y)
-			drag.from = p
-			return
-		}
-		const q = view.at(p.x, p.y)
-		const [dx, dy] = [Math.round(q.x - drag.from.x), Math.round(q.y - drag.from.y)]
-		drag.far ||= Math.hypot(dx, dy) * view.scale > 4 * dpr
-		if (!drag.far) return
-		const next = new Map<ID, Point>()
-		for (const [id, r] of drag.start) next.set(id, { x: r.x + dx, y: r.y + dy })
-		if (next.size === 1) {
-			const [[id, to]] = next
-			next.set(id, w.project.ask('snapped', { map: id, at: to, within: within(e) }))
-		}
-		moved = next
-	}
-
-	/** Edges draw maps to them from so many pixels; a held Ctrl lets go. */
-	const within = (e: { ctrlKey: boolean; metaKey: boolean }) =>
-		e.ctrlKey || e.metaKey ? 0 : Math.min(200, Math.round((14 * dpr) / view.scale))
-
-	function up() {
-		if (drag?.is === 'maps' && drag.far) place(moved)
-		drag = null
-		moved = new Map()
-	}
-
-	function place(to: Map<ID, Point>) {
-		const maps = [...to].map(([map, p]) => ({ map, at: { x: p.x, y: p.y } }))
-		if (maps.length && w.project.try('placeMaps', { maps, within: 0 })) w.charting.refresh()
-	}
-
-	function keydown(e: KeyboardEvent) {
-		if (e.code === 'Space') {
-			space = true
-			e.preventDefault()
-			return
-		}
-		const step = { ArrowUp: [0, -1], ArrowRight: [1, 0], ArrowDown: [0, 1], ArrowLeft: [-1, 0] }[e.key]
-		if (e.key === 'Escape') {
-			drag = null
-			moved = new Map()
-			chosen = { is: 'nothing' }
-		} else if (e.key === 'Enter' && chosen.is === 'maps' && chosen.ids.length === 1) w.show(chosen.ids[0])
-		else if (e.key === '+' || e.key === '=') view.zoom(1)
-		else if (e.key === '-') view.zoom(-1)
-		else if (e.key === 'Home') fit()
-		else if (e.key === 'Delete' && chosen.is === 'passage') {
-			w.project.try('remove', { ref: { type: 'passage', id: chosen.id }, text: 'Removed a passage' })
-			chosen = { is: 'nothing' }
-		} else if (step && chosen.is === 'maps') {
-			const places = placesOf(plane)
-			const to = new Map<ID, Point>()
-			for (const id of chosen.ids) {
-				const [m, r] = [w.project.map(id), places.get(id)]
-				const by = e.shiftKey ? 8 : 1
-				if (m && r) to.set(id, { x: r.x + step[0] * m.cellWidth * by, y: r.y + step[1] * m.cellHeight * by })
-			}
-			place(to)
-		} else if (step) view.pan(-step[0] * 60, -step[1] * 60)
-		else return
-		e.preventDefault()
-		e.stopPropagation()
-	}
 </script>
 
-<div bind:this={holder} class="absolute inset-0 overflow-hidden bg-well">
-	<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_interactive_element_to_noninteractive_role -->
-	<canvas
-		bind:this={canvas}
-		class="absolute inset-0 size-full touch-none outline-none focus-visible:outline-2 focus-visible:-outline-offset-2 focus-visible:outline-glaze"
-		tabindex="0"
-		role="application"
-		aria-label="Chart: drag maps, arrows move what is chosen, Enter opens a map"
-		data-testid="chart"
-		onpointerdown={down}
-		onpointermove={move}
-		onpointerup={up}
-		onpointercancel={() => ((drag = null), (moved = new Map()))}
-		onpointerleave={() => (hover = '')}
-		ondblclick={(e) => {
-			const hit = hitOn(w, view, plane, at(e), dpr)
-			if (hit.is === 'maps') w.show(hit.ids[0])
-		}}
-		oncontextmenu={(e) => e.preventDefault()}
-		onkeydown={keydown}
-		onkeyup={(e) => e.code === 'Space' && (space = false)}
-	></canvas>
-</div>
+<Context class="absolute inset-0" choices={() => chartMenu(w, chosen, fit, make)}>
+	<div bind:this={holder} class="absolute inset-0 overflow-hidden bg-well">
+		<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_interactive_element_to_noninteractive_role -->
+		<canvas
+			bind:this={canvas}
+			class="absolute inset-0 size-full touch-none outline-none focus-visible:outline-2 focus-visible:-outline-offset-2 focus-visible:outline-glaze"
+			tabindex="0"
+			role="application"
+			aria-label="Chart: drag maps, arrows move what is chosen, Enter opens a map"
+			data-testid="chart"
+			onpointerdown={(e) => {
+				if (e.button !== 2) canvas.setPointerCapture(e.pointerId)
+				canvas.focus({ preventScroll: true })
+				handling.down(e, at(e))
+			}}
+			onpointermove={(e) => (canvas.style.cursor = handling.move(e, at(e)) ?? canvas.style.cursor)}
+			onpointerup={(e) => handling.up(e)}
+			onpointercancel={(e) => handling.lost(e)}
+			onpointerleave={() => (handling.hover = '')}
+			ondblclick={(e) => {
+				const hit = hitOn(w, view, plane, at(e), dpr)
+				if (hit.is === 'maps') w.show(hit.ids[0])
+			}}
+			onkeydown={(e) => {
+				if (!handling.key(e, fit)) return
+				e.preventDefault()
+				e.stopPropagation()
+			}}
+			onkeyup={(e) => e.code === 'Space' && (handling.space = false)}
+		></canvas>
+	</div>
+</Context>

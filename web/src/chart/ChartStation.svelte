@@ -1,11 +1,14 @@
 <script lang="ts">
+	import { roving } from '../controls/roving'
 	import ArrowDown from '@lucide/svelte/icons/arrow-down'
 	import ArrowUp from '@lucide/svelte/icons/arrow-up'
 	import CircleAlert from '@lucide/svelte/icons/circle-alert'
 	import Maximize from '@lucide/svelte/icons/maximize'
 	import Plus from '@lucide/svelte/icons/plus'
-	import Search from '@lucide/svelte/icons/search'
 	import type { MapInfo } from '../core/types'
+	import Context from '../controls/Context.svelte'
+	import { mapMenu } from '../stack/mapMenu'
+	import SearchField from '../controls/SearchField.svelte'
 	import Hint from '../controls/Hint.svelte'
 	import NewMap from '../stack/NewMap.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
@@ -54,22 +57,13 @@
 <div class="grid min-h-0 grid-cols-[208px_minmax(0,1fr)_272px]">
 	<aside class="flex min-h-0 flex-col border-r border-line" aria-label="Maps">
 		<div class="flex items-center gap-1 p-2 pb-1">
-			<label class="flex field grow items-center gap-2 focus-within:border-glaze">
-				<Search size={14} class="shrink-0 text-dim" />
-				<input
-					class="w-full min-w-0 bg-transparent outline-none placeholder:text-dim"
-					type="search"
-					placeholder="Search maps"
-					aria-label="Search maps"
-					bind:value={query}
-				/>
-			</label>
+			<SearchField bind:value={query} label="Search maps" class="grow" />
 			<Hint label="New map" class="button-plain" expanded={making} onclick={() => (making = !making)}
 				><Plus size={16} /></Hint
 			>
 		</div>
 		{#if making}<NewMap made={() => (making = false)} />{/if}
-		<div class="min-h-0 grow overflow-y-auto">
+		<div class="min-h-0 grow overflow-y-auto" {@attach roving}>
 			{#each folders as folder (folder)}
 				{#if folder}<h2 class="px-2.5 pt-2 heading">{folder}</h2>{/if}
 				<ol aria-label={folder || 'Maps in the order of play'}>
@@ -77,24 +71,27 @@
 						{@const wrong = w.charting.of(m.id).filter((f) => f.serious).length}
 						{@const on = chosen.is === 'maps' && chosen.ids.includes(m.id)}
 						<li class="flex items-center {on ? 'bg-well' : ''}">
-							<button
-								class="flex h-7 min-w-0 grow items-center gap-1.5 px-2.5 text-left hover:bg-well {on
-									? 'font-semibold'
-									: ''}"
-								aria-current={on ? 'true' : undefined}
-								onclick={() => choose(m)}
-								ondblclick={() => w.show(m.id)}
-								onkeydown={(e) => {
-									if (!e.altKey || (e.key !== 'ArrowUp' && e.key !== 'ArrowDown')) return
-									e.preventDefault()
-									reorder(m, e.key === 'ArrowUp' ? -1 : 1)
-								}}
-							>
-								<span class="min-w-0 grow truncate">{m.name}</span>
-								{#if m.next}<span class="text-[11px] text-dim" title="Finishing it starts the next">→</span>{/if}
-								{#if wrong}<CircleAlert size={14} class="text-brick" aria-label="{wrong} findings" />{/if}
-								<span class="font-mono text-[11px] text-dim">{m.bounds.w}×{m.bounds.h}</span>
-							</button>
+							<Context choices={() => mapMenu(w, m)} class="flex min-w-0 grow">
+								<button
+									class="flex h-7 min-w-0 grow items-center gap-1.5 px-2.5 text-left hover:bg-well {on
+										? 'font-semibold'
+										: ''}"
+									aria-current={on ? 'true' : undefined}
+									onclick={() => choose(m)}
+									ondblclick={() => w.show(m.id)}
+									onkeydown={(e) => {
+										if (!e.altKey || (e.key !== 'ArrowUp' && e.key !== 'ArrowDown')) return
+										e.preventDefault()
+										reorder(m, e.key === 'ArrowUp' ? -1 : 1)
+									}}
+								>
+									<span class="min-w-0 grow truncate">{m.name}</span>
+									{#if m.next}<span class="text-[11px] text-dim" title="Finishing it starts the next">→</span>{/if}
+									{#if wrong}<CircleAlert size={14} class="text-brick" aria-label="{wrong} findings" />{/if}
+									{#if m.template}<span class="text-[11px] text-dim">template</span>{/if}
+									<span class="font-mono text-[11px] text-dim">{m.bounds.w}×{m.bounds.h}</span>
+								</button>
+							</Context>
 							{#if on}
 								<Hint
 									label="Earlier in the order of play"
@@ -120,7 +117,7 @@
 	</aside>
 	<main class="relative min-h-0 min-w-0" aria-label="Chart">
 		{#if maps.length}
-			<ChartCanvas bind:this={canvas} bind:chosen {view} />
+			<ChartCanvas bind:this={canvas} bind:chosen {view} make={() => (making = true)} />
 			<div class="absolute right-2 bottom-2 flex items-center border border-line bg-chalk">
 				<button class="h-7 w-7 hover:bg-well" aria-label="Zoom out" onclick={() => view.zoom(-1)}>−</button>
 				<span class="w-12 text-center font-mono">{view.percent} %</span>

@@ -15,6 +15,7 @@
 		void w.project.head
 		return w.project.ask('mapDetails', { map: m?.id ?? '' })
 	})
+	const groups = $derived([...new Set(details.map((d) => d.group))])
 	const findings = $derived(m ? w.charting.of(m.id) : [])
 	const starts = $derived(findings.some((f) => f.what === 'no way in' || f.what === 'no start'))
 	const leads = $derived(m ? w.project.head.passages.filter((p) => p.from.map === m.id) : [])
@@ -74,7 +75,7 @@
 				}}
 				onblur={(e) => {
 					const input = e.currentTarget
-					if (input.value !== m.name) set('name', input.value, 'Renamed a map')
+					if (input.value !== m.name) set('name', input.value, `Renamed map ${m.name}`)
 					queueMicrotask(() => (input.value = w.project.map(m.id)?.name ?? input.value))
 				}}
 			/>
@@ -98,7 +99,10 @@
 				>Place a spawn on it</button
 			>
 		{/if}
-		<EntityPart title="Passages ({leads.length + comes.length})" open={leads.length + comes.length > 0}>
+		<EntityPart
+			title={leads.length + comes.length ? `Passages (${leads.length + comes.length})` : 'Passages'}
+			open={leads.length + comes.length > 0}
+		>
 			{#each leads as p (p.id)}
 				<button class="min-h-6 truncate text-left text-cobalt underline" onclick={() => w.goTo(p.to.map, p.to.entity)}>
 					{p.from.side ? edgeOf(p.from.side) : (w.project.entity(m.id, p.from.entity)?.name ?? '?')} → {w.project.map(
@@ -142,7 +146,7 @@
 					type="checkbox"
 					class="accent-glaze"
 					checked={m.next ?? false}
-					onchange={(e) => set('next', e.currentTarget.checked, 'Changed what follows a map')}
+					onchange={(e) => set('next', e.currentTarget.checked, `Changed what follows ${m.name}`)}
 				/> finishing it starts the next map
 			</label>
 			<label class="flex items-center gap-2">
@@ -150,7 +154,12 @@
 					type="checkbox"
 					class="accent-glaze"
 					checked={m.template ?? false}
-					onchange={(e) => set('template', e.currentTarget.checked, 'Kept a map as a template')}
+					onchange={(e) =>
+						set(
+							'template',
+							e.currentTarget.checked,
+							`${e.currentTarget.checked ? 'Kept' : 'No longer keeps'} ${m.name} as a template`,
+						)}
 				/> a template for new maps, no place of the game
 			</label>
 			<label class="flex items-center gap-1.5"
@@ -158,7 +167,7 @@
 				<input
 					class="field min-w-0 grow"
 					value={m.folder ?? ''}
-					onchange={(e) => set('folder', e.currentTarget.value.trim(), 'Put a map into a folder')}
+					onchange={(e) => set('folder', e.currentTarget.value.trim(), `Put ${m.name} into a folder`)}
 				/>
 			</label>
 			<label class="flex items-center gap-1.5"
@@ -178,7 +187,7 @@
 										.filter(Boolean),
 								),
 							],
-							'Tagged a map',
+							`Tagged ${m.name}`,
 						)}
 				/>
 			</label>
@@ -190,17 +199,19 @@
 		Choose a map, a passage or a seam to set it up. What is set here holds for every map that does not differ.
 	</p>
 {/if}
-<div
-	class="flex flex-col gap-1 border-t border-line pt-2"
-	role="group"
-	aria-label="Settings of {m ? m.name : 'all maps'}"
->
-	{#each details as d (d.key)}
-		<SettingRow
-			detail={d}
-			set={(value) => w.project.try('setMapSetting', { map: m?.id ?? '', key: d.key, value })}
-			reset={() => w.project.try('setMapSetting', { map: m?.id ?? '', key: d.key, value: null })}
-		/>
+<div class="flex flex-col gap-1" role="group" aria-label="Settings of {m ? m.name : 'all maps'}">
+	{#each groups as g, i (g)}
+		{@const of = details.filter((d) => d.group === g)}
+		{@const own = of.filter((d) => d.differs).length}
+		<EntityPart title={own ? `${g} (${own} of ${m ? 'its' : 'your'} own)` : g} open={i === 0 || g === 'Your own'}>
+			{#each of as d (d.key)}
+				<SettingRow
+					detail={d}
+					set={(value) => w.project.try('setMapSetting', { map: m?.id ?? '', key: d.key, value })}
+					reset={() => w.project.try('setMapSetting', { map: m?.id ?? '', key: d.key, value: null })}
+				/>
+			{/each}
+		</EntityPart>
 	{/each}
 </div>
 {#if !m}

@@ -4,6 +4,7 @@
 	import MessageFit from '../entities/MessageFit.svelte'
 	import { edgeOf } from '../project/edges'
 	import { workspace } from '../workspace/workspace.svelte'
+	import { removePassage } from './removal'
 	import GateList from './GateList.svelte'
 
 	// A passage: its two ends, what is seen and heard in it, and when it is open.
@@ -29,11 +30,7 @@
 	{#each wrong as f, i (i)}<p class="text-brick">{f.text}</p>{/each}
 	<div class="flex gap-1">
 		<button class="button grow" onclick={() => (w.joining = p.from)}>Lead elsewhere…</button>
-		<button
-			class="button hover:text-brick"
-			onclick={() => w.project.try('remove', { ref: { type: 'passage', id: p.id }, text: 'Removed a passage' })}
-			><Trash2 size={14} /> Remove</button
-		>
+		<button class="button hover:text-brick" onclick={() => removePassage(w, p)}><Trash2 size={14} /> Remove</button>
 	</div>
 	<label class="flex items-center gap-1.5"
 		><span class="w-16 text-dim">Seen</span>

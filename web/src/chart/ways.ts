@@ -1,8 +1,8 @@
 import { Workspace } from '../workspace/workspace.svelte'
 import { drawWire } from '../canvas/wires'
 import { View } from '../draw/view.svelte'
-import type { Facing, ID, Point, Rect } from '../core/types'
-import { type Context, brick, chalk, cobalt, saffron } from '../draw/frames'
+import type { Facing, ID, Passage, Point, Rect } from '../core/types'
+import { type Context, brick, chalk, cobalt, drawLabel, saffron } from '../draw/frames'
 import type { Plane } from './places'
 interface Ends {
 	from: { map: ID; x: number; y: number } | null
@@ -44,6 +44,15 @@ export function lineOf(places: Map<ID, Rect>, e: Ends | undefined): [Point, Poin
 	]
 }
 
+/** What is seen, heard and asked for on a way, where it is not as usual. */
+function words(p: Passage): string {
+	const out = []
+	if (p.transition && p.transition !== 'fade') out.push(p.transition)
+	if (p.sound) out.push('sound')
+	if (p.if?.length) out.push('if')
+	return out.join(' · ')
+}
+
 export function drawWays(ctx: Context, w: Workspace, view: View, places: Map<ID, Rect>, p: Plane, dpr: number) {
 	const { passages } = w.project.head
 	const both = new Set(p.info.returning)
@@ -53,6 +62,7 @@ export function drawWays(ctx: Context, w: Workspace, view: View, places: Map<ID,
 	// double lines are drawn together: chalk, colour, and chalk in the middle
 	const lines = { plain: new Path2D(), broken: new Path2D(), chosen: new Path2D() }
 	const dots: [Point, string, string][] = []
+	const marks: [Point, string, string][] = []
 	const wires: [Point, Point, boolean][] = []
 	for (const way of passages) {
 		const line = lineOf(places, all.get(way.id))
@@ -72,6 +82,9 @@ export function drawWays(ctx: Context, w: Workspace, view: View, places: Map<ID,
 			path.moveTo(a.x, a.y)
 			path.lineTo(b.x, b.y)
 		}
+		const told = words(way)
+		if (!simple && told && Math.hypot(b.x - a.x, b.y - a.y) > 60 * dpr)
+			marks.push([{ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 + 16 * dpr }, told, broken ? brick : cobalt])
 		if (!simple) dots.push([a, chalk, broken ? brick : cobalt], [b, broken ? brick : cobalt, broken ? brick : cobalt])
 	}
 	const stroke = (path: Path2D, width: number, colour: string) => {
@@ -92,6 +105,7 @@ export function drawWays(ctx: Context, w: Workspace, view: View, places: Map<ID,
 		stroke(lines.broken, 1.5, chalk)
 	}
 	for (const [a, b, broken] of wires) drawWire(ctx, a, b, true, broken ? brick : cobalt)
+	for (const [at, text, colour] of marks) drawLabel(ctx, text, at.x, at.y, dpr, colour)
 	for (const [at, fill, colour] of dots) {
 		ctx.beginPath()
 		ctx.arc(at.x, at.y, 4 * dpr, 0, Math.PI * 2)

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { Tooltip } from 'bits-ui'
 	import type { Snippet } from 'svelte'
+	import { keys as chosen } from './keys.svelte'
 
 	// A button with a tooltip that also tells its shortcut; the name is for screen readers too.
 	let {
@@ -33,7 +34,7 @@
 	<Tooltip.Portal>
 		<Tooltip.Content {side} sideOffset={6} class="z-60 flex items-center gap-2 bg-ink px-2 py-1 text-plaster">
 			{label}
-			{#if keys}<span class="key">{keys}</span>{/if}
+			{#if keys}<span class="key">{chosen.now(keys)}</span>{/if}
 		</Tooltip.Content>
 	</Tooltip.Portal>
 </Tooltip.Root>

@@ -13,6 +13,7 @@
 <script lang="ts">
 	import { DropdownMenu } from 'bits-ui'
 	import type { Snippet } from 'svelte'
+	import { keys } from './keys.svelte'
 
 	let {
 		choices,
@@ -32,7 +33,7 @@
 					<DropdownMenu.Item class="menu-item" onSelect={() => c.run?.()} textValue={c.label}>
 						<span class="grow {c.chosen ? 'font-semibold' : ''}">{c.label}</span>
 						{#if c.hint}<span class="opacity-75">{c.hint}</span>{/if}
-						{#if c.keys}<span class="key">{c.keys}</span>{/if}
+						{#if c.keys}<span class="key">{keys.now(c.keys)}</span>{/if}
 					</DropdownMenu.Item>
 				{/if}
 			{/each}

@@ -130,6 +130,8 @@ export interface Trace {
 
 export interface PlainKind {
 	settings: PlainSetting[]
+	own: boolean
+	free: boolean
 	id: ID
 	name: string
 	help: string
@@ -245,6 +247,8 @@ export interface Grip {
 	shape: 'freehand' | 'line' | 'box' | 'rim' | 'oval' | 'fill' | 'empties'
 	size?: number
 	round?: boolean
+	depth?: number
+	oval?: boolean
 	corners?: boolean
 	shown?: boolean
 	aligned?: boolean
@@ -284,6 +288,13 @@ export interface CutUp {
 	bottom: number
 }
 
+export interface Rect {
+	x: number
+	y: number
+	w: number
+	h: number
+}
+
 export interface FigureSheet {
 	kind: ID
 	tileset: ID
@@ -312,6 +323,8 @@ export interface Detail {
 	value: string
 	mixed: boolean
 	differs: boolean
+	zero: string
+	group: string
 	shared: number
 }
 
@@ -330,11 +343,25 @@ export interface Swap {
 	to: number
 }
 
+export interface NamedTile {
+	cell: number
+	name: string
+}
+
 export interface Use {
 	what: 'passage' | 'rule' | 'gate' | 'carrier' | 'setting'
 	map?: ID
 	id: ID
 	text: string
+}
+
+export interface Ground {
+	oneWay: Facing
+	is: string
+	x: number
+	y: number
+	w: number
+	h: number
 }
 
 export interface Head {
@@ -630,13 +657,6 @@ export interface Ref {
 	id?: ID
 }
 
-export interface Rect {
-	x: number
-	y: number
-	w: number
-	h: number
-}
-
 export interface RulesChoice {
 	label: string
 	heading?: boolean
@@ -737,6 +757,8 @@ export interface GuideArea {
 export interface Guess {
 	cut: Cut
 	why: string
+	sure: boolean
+	over: number
 }
 
 export interface Seam {
@@ -964,6 +986,15 @@ export interface PlanLayer {
 	name: string
 	kind: 'tiles' | 'entities' | 'zones' | 'picture' | 'group'
 	front: boolean
+	hidden?: boolean
+	locked?: boolean
+	opacity?: number
+	foot?: boolean
+	tint?: string
+	offsetX?: number
+	offsetY?: number
+	lagX?: number
+	lagY?: number
 }
 
 export interface Drawn {
@@ -1017,6 +1048,7 @@ export interface Gesture {
 	remove: boolean
 	even?: boolean
 	seed?: number
+	at?: Point
 }
 
 export interface Mirror {
@@ -1216,6 +1248,11 @@ export interface Methods {
 		width: number
 		height: number
 	}; answer: CutUp }
+	cutDragged: { args: {
+		tile: Rect
+		width: number
+		height: number
+	}; answer: Cut }
 	cutFigures: { args: FigureSheet; answer: Outcome }
 	deselect: { args: None; answer: Selected }
 	details: { args: EntitiesArgs; answer: Detail[] }
@@ -1232,7 +1269,11 @@ export interface Methods {
 		from: ID
 		to: ID
 	}; answer: Outcome }
+	findTiles: { args: {
+		words: string[] | null
+	}; answer: NamedTile[] }
 	flagUses: { args: None; answer: Record<string, Use[]> }
+	grounds: { args: MapArgs; answer: Ground[] }
 	group: { args: {
 		map: ID
 		ids: ID[] | null
@@ -1264,6 +1305,7 @@ export interface Methods {
 	markMaterial: { args: {
 		id: ID
 		tiles: Tile[] | null
+		by: string
 	}; answer: Outcome }
 	markSolid: { args: {
 		id: ID
@@ -1389,6 +1431,10 @@ export interface Methods {
 	}; answer: Selected }
 	selection: { args: None; answer: Selected }
 	set: { args: SetArgs; answer: Outcome }
+	setBeside: { args: {
+		id: ID
+		beside: number
+	}; answer: Outcome }
 	setCellSize: { args: {
 		map: ID
 		w: number
@@ -1490,6 +1536,9 @@ export interface Methods {
 		grip: Grip
 	}; answer: ID }
 	thinPiles: { args: MapArgs; answer: Outcome }
+	tileName: { args: {
+		cell: number
+	}; answer: string }
 	toFront: { args: {
 		map: ID
 		ids: ID[] | null

@@ -18,6 +18,7 @@ export type {
 	Gate,
 	Ghost,
 	Grip,
+	Ground,
 	Head,
 	ID,
 	PlainKind as Kind,

@@ -11,8 +11,6 @@ const most = 256 << 20
 const perFrame = 4
 /** And chunks that were edited, so that a stroke is seen at once and a fill holds nothing up. */
 const perEdit = 24
-/** Cells that are no larger, in pixels, are drawn as one colour. */
-const afar = 2
 
 /** A bitmap of a chunk, and which of its cells the last change drew anew. */
 interface Sheet {
@@ -70,7 +68,6 @@ export class Chunks {
 		this.sheets.clear()
 		this.places.clear()
 		this.bytes = 0
-		this.pictures.forgetColours()
 	}
 
 	/** Begins a frame; of a small picture beside the map, edits wait like all else. */
@@ -130,15 +127,13 @@ export class Chunks {
 		if (!fresh && step) parts.forEach((p, i) => p.version !== sheet.of[i] && p.changed.forEach((c) => cells.add(c)))
 		const whole = fresh || !step || cells.size > 300
 		if (whole) ctx.clearRect(0, 0, bitmap.width, bitmap.height)
-		for (const c of whole ? [] : cells) ctx.clearRect((c % side) * w, (c >> 5) * h, w, h)
+		const spots = whole ? [] : [...cells].map((c) => spot(c, w, h))
+		for (const r of spots) ctx.clearRect(r.x, r.y, r.w, r.h)
 		parts.forEach((p, i) => {
 			if (!p.bitmap) return
 			ctx.globalAlpha = run[i].opacity / 100
 			if (whole) return ctx.drawImage(p.bitmap, 0, 0)
-			for (const c of cells) {
-				const [x, y] = [(c % side) * w, (c >> 5) * h]
-				ctx.drawImage(p.bitmap, x, y, w, h, x, y, w, h)
-			}
+			for (const r of spots) ctx.drawImage(p.bitmap, r.x, r.y, r.w, r.h, r.x, r.y, r.w, r.h)
 		})
 		ctx.globalAlpha = 1
 		sheet.of = parts.map((p) => p.version)
@@ -197,7 +192,6 @@ export class Chunks {
 		const moved = this.late(sheet)
 		sheet.clock = -1
 		sheet.odd = []
-		if (l.kind === 'tiles' && w <= afar && h <= afar) return this.drawAfar(ctx, m, sheet, cx, cy, w, h)
 		sheet.cells.forEach((cell, i) => {
 			const odd = cell !== 0 && l.kind === 'tiles' && this.pictures.isOdd(cell, m.cellWidth, m.cellHeight)
 			if (odd) sheet.odd.push(i, cell)
@@ -206,42 +200,16 @@ export class Chunks {
 			if (cell === (before ? before[i] : 0) && !(lives && moved)) return
 			sheet.changed.push(i)
 			const [column, row] = [i % side, i >> 5]
-			if (before) ctx.clearRect(column * w, row * h, w, h)
+			const r = spot(i, w, h)
+			if (before) ctx.clearRect(r.x, r.y, r.w, r.h)
 			const [cellX, cellY] = [cx * side + column, cy * side + row]
 			if (cell && cellX >= x && cellY >= y && cellX < x + mw && cellY < y + mh) {
-				if (l.kind === 'zones') drawZone(ctx, this.zone(tilesetOf(cell)), column * w, row * h, w, h)
-				else if (!odd) this.pictures.draw(ctx, cell, column * w, row * h, w, h)
+				if (l.kind === 'zones') drawZone(ctx, this.zone(tilesetOf(cell)), r.x, r.y, r.w, r.h)
+				else if (!odd) this.pictures.draw(ctx, cell, r.x, r.y, r.w, r.h)
 			}
 		})
 		if (sheet.changed.length) sheet.version++
 	}
-
-	/** Draws all cells of a chunk as what they are from afar. */
-	private drawAfar(
-		ctx: OffscreenCanvasRenderingContext2D,
-		m: MapInfo,
-		sheet: Sheet,
-		cx: number,
-		cy: number,
-		w: number,
-		h: number,
-	) {
-		const { x, y, w: mw, h: mh } = m.bounds
-		const dots = new Uint32Array(side * side)
-		sheet.cells!.forEach((cell, i) => {
-			const [cellX, cellY] = [cx * side + (i % side), cy * side + (i >> 5)]
-			if (!cell || cellX < x || cellY < y || cellX >= x + mw || cellY >= y + mh) return
-			dots[i] = this.pictures.colourOf(cell)
-			if (this.pictures.isAnimated(cell)) sheet.clock = this.pictures.turn
-		})
-		this.dots.putImageData(new ImageData(new Uint8ClampedArray(dots.buffer), side, side), 0, 0)
-		ctx.clearRect(0, 0, ctx.canvas.width, ctx.canvas.height)
-		ctx.imageSmoothingEnabled = false
-		ctx.drawImage(this.dots.canvas, 0, 0, side * w, side * h)
-		sheet.version += 2 // all of it may have changed
-	}
-
-	private dots = new OffscreenCanvas(side, side).getContext('2d')!
 
 	private bitmapOf(sheet: Sheet, m: MapInfo, level: number): OffscreenCanvas {
 		if (!sheet.bitmap) {
@@ -286,6 +254,13 @@ export class Chunks {
 			this.places.get(sheet.place)?.delete(key)
 		}
 	}
+}
+
+/** Where a cell of a chunk lies on its bitmap, on whole pixels: nothing shows between cells of an odd size. */
+function spot(i: number, w: number, h: number) {
+	const [column, row] = [i % side, i >> 5]
+	const [x, y] = [Math.round(column * w), Math.round(row * h)]
+	return { x, y, w: Math.round((column + 1) * w) - x, h: Math.round((row + 1) * h) - y }
 }
 
 /** The halvings at which chunks are drawn for a scale. */

@@ -28,6 +28,16 @@ export function outline(ctx: Context, shape: Rect | Path2D, colour: string, casi
 	ctx.stroke(area)
 }
 
+/** A line of a colour on a casing of chalk, so broad in pixels of the page. */
+export function casedLine(ctx: Context, line: Path2D, colour: string, width: number, casing: number, dpr: number) {
+	ctx.lineWidth = casing * dpr
+	ctx.strokeStyle = chalk
+	ctx.stroke(line)
+	ctx.lineWidth = width * dpr
+	ctx.strokeStyle = colour
+	ctx.stroke(line)
+}
+
 /** How broad a label is, in device pixels. */
 export function labelWidth(ctx: Context, text: string, dpr: number): number {
 	ctx.font = `600 ${12 * dpr}px 'Sometype Mono Variable', monospace`

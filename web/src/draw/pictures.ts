@@ -28,7 +28,7 @@ export interface Picture {
 	down: number
 }
 
-type Context = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D
+export type Context = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D
 
 /** The tilesets' pictures, loaded as they are needed. */
 export class Pictures {
@@ -123,7 +123,10 @@ export class Pictures {
 		ctx.save()
 		ctx.translate(x + w / 2, y + h / 2)
 		ctx.scale(cell & mirrorX ? -1 : 1, cell & mirrorY ? -1 : 1)
-		if (cell & exchange) ctx.transform(0, 1, 1, 0, 0, 0)
+		if (cell & exchange) {
+			ctx.transform(0, 1, 1, 0, 0, 0)
+			;[w, h] = [h, w]
+		}
 		for (let j = 0; j < down; j++) {
 			for (let i = 0; i < across; i++) {
 				if ((first % t.columns) + i >= t.columns) continue
@@ -168,7 +171,11 @@ export class Pictures {
 		ctx.save()
 		ctx.translate(x + w / 2, y + h / 2)
 		ctx.scale(cell & mirrorX ? -1 : 1, cell & mirrorY ? -1 : 1)
-		if (cell & exchange) ctx.transform(0, 1, 1, 0, 0, 0)
+		if (cell & exchange) {
+			// what was its width is its height now, and fills the same rectangle
+			ctx.transform(0, 1, 1, 0, 0, 0)
+			;[w, h] = [h, w]
+		}
 		ctx.drawImage(image, r.x, r.y, r.w, r.h, -w / 2, -h / 2, w, h)
 		ctx.restore()
 	}

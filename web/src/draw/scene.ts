@@ -7,12 +7,14 @@ import { areaOf } from './areas'
 import type { Core } from '../core/module'
 import type { ChunkAt, ID, Layer, MapInfo, PlayView } from '../core/types'
 import type { Project } from '../project/project.svelte'
+import { Afar, isAfar } from './afar'
 import { Chunks } from './chunks'
 
 /** Draws maps: layers, entities and, in play, the hero. One is shared by all that shows maps. */
 export class Scene {
 	readonly pictures: Pictures
 	readonly chunks: Chunks
+	private readonly afar: Afar
 	/** Draws what stands on maps. */
 	readonly figures: Figures
 	private tiles: Tiles
@@ -29,14 +31,16 @@ export class Scene {
 			(n) => project.tileset(n),
 			(place) => this.composed(place),
 		)
-		this.chunks = new Chunks(core, this.pictures, (n) => project.head.zones.find((z) => z.number === n))
+		const zone = (n: number) => project.head.zones.find((z) => z.number === n)
+		this.chunks = new Chunks(core, this.pictures, zone)
+		this.afar = new Afar(core, this.pictures, zone)
 		this.figures = new Figures(project, this.pictures)
-		this.tiles = new Tiles(project, this.pictures, this.chunks)
+		this.tiles = new Tiles(project, this.pictures, this.chunks, this.afar)
 		this.pictures.loaded = () => {
-			this.chunks.forgetAll()
+			this.forgetAll()
 			this.stale()
 		}
-		this.chunks.faulty = (error) => {
+		this.chunks.faulty = this.afar.faulty = (error) => {
 			console.warn(error)
 			project.notices.say(
 				'A part of this map cannot be drawn, and is shown in brick and chalk: nothing is lost. Reload the page, or go back in the history.',
@@ -45,8 +49,14 @@ export class Scene {
 		}
 		project.onChunks.add((changed: ChunkAt[]) => {
 			this.chunks.forget(changed)
+			this.afar.forget(changed)
 			for (const told of this.onStale) told(changed)
 		})
+	}
+
+	private forgetAll() {
+		this.chunks.forgetAll()
+		this.afar.forgetAll()
 	}
 
 	private quarters: number[][] = []
@@ -71,7 +81,7 @@ export class Scene {
 			head.materials.map(({ covers: _, ...m }) => m),
 			head.zones.map((z) => [z.number, z.hatch, z.colour]),
 		])
-		if (this.looksKey && key !== this.looksKey) this.chunks.forgetAll()
+		if (this.looksKey && key !== this.looksKey) this.forgetAll()
 		if (key !== this.looksKey) this.pictures.animate(head.tilesets)
 		this.looksKey = key
 	}
@@ -89,6 +99,7 @@ export class Scene {
 	draw(ctx: CanvasRenderingContext2D, m: MapInfo, view: View, o: Drawing = {}): boolean {
 		this.checkLooks()
 		this.chunks.beginFrame(o.small ?? false)
+		this.afar.beginFrame()
 		const { play } = o
 		ctx.imageSmoothingEnabled = view.scale < 1
 		view.use(m)
@@ -112,7 +123,9 @@ export class Scene {
 			run = []
 		}
 		const layers = this.shownLayers(m, o)
-		const odd = this.oddLayers(m)
+		// a dot is a dot, however its tile stands
+		const afar = isAfar(view, m)
+		const odd = afar ? none : this.oddLayers(m)
 		for (let i = 0; i < layers.length; i++) {
 			const l = layers[i]
 			if (play && l.front && !heroDrawn) {
@@ -120,7 +133,11 @@ export class Scene {
 				this.figures.hero(ctx, m, view, play)
 				heroDrawn = true
 			}
-			if ((l.kind === 'tiles' || l.kind === 'zones') && plain(l) && !odd.has(l.id)) {
+			if (
+				(l.kind === 'tiles' || l.kind === 'zones') &&
+				(plain(l) || (afar && l.foot && plain({ ...l, foot: false }))) &&
+				!odd.has(l.id)
+			) {
 				run.push(l)
 				continue
 			}
@@ -130,7 +147,7 @@ export class Scene {
 			while (sortable(l) && layers[i + 1] && sortable(layers[i + 1]) && layers[i + 1].front === l.front) {
 				sorted.push(layers[++i])
 			}
-			if (sorted.some((s) => s.foot)) {
+			if (!afar && sorted.some((s) => s.foot)) {
 				whole = this.sorted(ctx, m, sorted, view, play, heroDrawn ? undefined : play) && whole
 				heroDrawn = true
 				continue

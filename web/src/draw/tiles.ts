@@ -1,3 +1,4 @@
+import { Afar, isAfar } from './afar'
 import { cellArea } from './areas'
 import type { Layer, MapInfo } from '../core/types'
 import { drawZone } from './hatches'
@@ -12,10 +13,12 @@ export class Tiles {
 		private project: Project,
 		private pictures: Pictures,
 		private chunks: Chunks,
+		private afar: Afar,
 	) {}
 
 	/** Draws layers of tiles; of a single one also a single row. */
 	draw(ctx: CanvasRenderingContext2D, m: MapInfo, run: Layer[], view: View, row?: number): boolean {
+		if (isAfar(view, m)) return this.afar.draw(ctx, m, run, view)
 		if (view.diamond) {
 			for (const l of run) this.diamonds(ctx, m, l, view)
 			return true
@@ -38,8 +41,9 @@ export class Tiles {
 				if (!bitmap) continue
 				if (row !== undefined) {
 					const r = view.cellRect(m, { x: cx * chunkSide, y: row, w: chunkSide, h: 1 })
-					const h = bitmap.height / chunkSide
-					ctx.drawImage(bitmap, 0, (row - cy * chunkSide) * h, bitmap.width, h, r.x, r.y, r.w, r.h)
+					const h = m.cellHeight / 2 ** level
+					const [top, bottom] = [row - cy * chunkSide, row - cy * chunkSide + 1].map((n) => Math.round(n * h))
+					ctx.drawImage(bitmap, 0, top, bitmap.width, bottom - top, r.x, r.y, r.w, r.h)
 					continue
 				}
 				const r = view.cellRect(m, { x: cx * chunkSide, y: cy * chunkSide, w: chunkSide, h: chunkSide })

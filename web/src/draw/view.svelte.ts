@@ -1,7 +1,7 @@
 import type { MapInfo, Point, Rect } from '../core/types'
 
 /** Whole-number scales keep pixels sharp; below one they halve. Device pixels for each map pixel. */
-const mapScales = [1 / 16, 1 / 8, 1 / 4, 1 / 2, 1, 2, 3, 4, 6, 8, 12, 16, 24]
+const mapScales = [1 / 256, 1 / 128, 1 / 64, 1 / 32, 1 / 16, 1 / 8, 1 / 4, 1 / 2, 1, 2, 3, 4, 6, 8, 12, 16, 24, 32]
 
 /** The chart goes farther out, and no nearer than the pixels of the maps. */
 export const chartScales = [1 / 64, 1 / 32, 1 / 16, 1 / 8, 3 / 16, 1 / 4, 3 / 8, 1 / 2, 3 / 4, 1, 2, 3, 4]
@@ -16,14 +16,21 @@ export class View {
 	/** The size of a cell where the map's grid is of diamonds, in map pixels; null for squares. */
 	diamond = $state.raw<{ w: number; h: number } | null>(null)
 
+	/** The size of the map that is seen, in map pixels. */
+	private extent?: { w: number; h: number }
+
 	constructor(readonly scales: readonly number[] = mapScales) {}
 
-	/** Takes over a map's grid. */
+	/** Takes over a map's grid and size. */
 	use(m: MapInfo) {
 		const now = this.diamond
 		if (m.grid !== 'diamond') {
 			if (now) this.diamond = null
 		} else if (now?.w !== m.cellWidth || now.h !== m.cellHeight) this.diamond = { w: m.cellWidth, h: m.cellHeight }
+		const { w, h } = m.bounds
+		this.extent = this.diamond
+			? { w: ((w + h) * m.cellWidth) / 2, h: ((w + h) * m.cellHeight) / 2 }
+			: { w: w * m.cellWidth, h: h * m.cellHeight }
 	}
 
 	/** Where a place of the ground plane lies on the drawn plane, both in map pixels. */
@@ -75,7 +82,7 @@ export class View {
 	}
 
 	get percent(): number {
-		return Math.round(this.scale * 100)
+		return this.scale < 0.01 ? Math.round(this.scale * 1000) / 10 : Math.round(this.scale * 100)
 	}
 
 	/** The map pixel under a point of the screen. */
@@ -122,11 +129,21 @@ export class View {
 	/** Goes steps up or down the scales; the map pixel under the point stays there. */
 	zoom(steps: number, sx = this.width / 2, sy = this.height / 2) {
 		const now = this.scales.findIndex((s) => s >= this.scale - 1e-6)
-		const next = this.scales[Math.min(this.scales.length - 1, Math.max(0, now + steps))]
+		const next = this.scales[Math.min(this.scales.length - 1, Math.max(this.least(), now + steps))]
 		const [x, y] = [this.x + sx / this.scale, this.y + sy / this.scale]
 		this.scale = next
 		this.x = x - sx / next
 		this.y = y - sy / next
+	}
+
+	/** The place of the smallest scale: there is no need to go farther out than all of the map is seen. */
+	private least(): number {
+		if (!this.extent) return 0
+		const all = Math.min(this.width / this.extent.w, this.height / this.extent.h)
+		return Math.max(
+			0,
+			this.scales.findLastIndex((s) => s <= Math.min(1 / 16, all)),
+		)
 	}
 
 	/** Shows all of a map, or as much as fits at the smallest scale. */

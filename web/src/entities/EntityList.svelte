@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { roving } from '../controls/roving'
 	import Eye from '@lucide/svelte/icons/eye'
 	import EyeOff from '@lucide/svelte/icons/eye-off'
 	import Lock from '@lucide/svelte/icons/lock'
@@ -52,7 +53,7 @@
 		<input
 			class="field w-full min-w-0"
 			type="search"
-			placeholder="Name, kind, tag"
+			placeholder="Find"
 			aria-label="Search entities"
 			bind:value={query}
 			onkeydown={(e) => e.stopPropagation()}
@@ -76,7 +77,7 @@
 			{#if query === 'piles'}<button class="underline hover:text-ink" onclick={thin}>thin out</button>{/if}
 		{/if}
 	</div>
-	<ul class="min-h-0 grow overflow-y-auto" aria-label="Entities of this map">
+	<ul class="min-h-0 grow overflow-y-auto" aria-label="Entities of this map" {@attach roving}>
 		{#each found.slice(0, most) as e (e.id)}
 			<li
 				class="group flex items-center {selected.has(e.id) ? 'bg-chalk outline-2 -outline-offset-2 outline-held' : ''}"

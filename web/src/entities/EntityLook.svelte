@@ -11,7 +11,7 @@
 	const kinds = $derived(list.map((e) => w.project.kind(e.kind)))
 	const tints = $derived(kinds.every((k) => k?.tints))
 	const tray = $derived(
-		w.hand.tray.flatMap((s) => (s && s.grip.what === 'tiles' && s.grip.cells?.length === 1 ? [s.grip.cells[0]] : [])),
+		w.hand.lately.flatMap((s) => (s.grip.what === 'tiles' && s.grip.cells?.length === 1 ? [s.grip.cells[0]] : [])),
 	)
 	const variants = $derived(one?.variants ?? [])
 	const sum = $derived(variants.reduce((n, v) => n + v.odds, 0))

@@ -63,7 +63,7 @@
 {#each about as r (r.id)}
 	<button
 		class="border-l-2 border-cobalt pl-2 text-left hover:bg-well"
-		onclick={() => ([w.rule, w.drawer, w.cabinetOpen] = [r.id, 'rules', true])}
+		onclick={() => ((w.rule = r.id), w.layout.show('rules'))}
 	>
 		{r.sentence
 			.map((s) => s.text)

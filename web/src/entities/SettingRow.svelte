@@ -10,13 +10,17 @@
 	const w = workspace()
 	const spoken = $derived(d.type === 'text' && d.key === 'says')
 	/** What needs all of the width has its name above it. */
-	const wide = $derived(spoken || (d.type === 'choice' && d.choices.some((c) => c.name.length > 14)))
+	const wide = $derived(spoken || (d.type === 'choice' && d.choices.some((c) => c.name.length > 13)))
 	const others = $derived(d.type === 'entity' && w.map ? w.project.entities(w.map.id) : [])
 
+	/** None of it is shown as the word for that. */
+	const shown = $derived(d.zero && d.value === '0' ? '' : d.value)
+
 	function write(input: HTMLInputElement | HTMLTextAreaElement) {
-		if (input.value.trim() !== d.value || d.mixed) set(input.value.trim())
+		const written = input.value.trim() || (d.zero && !d.mixed ? '0' : '')
+		if (written !== d.value || d.mixed) set(written)
 		// what was refused shows as it is
-		queueMicrotask(() => (input.value = d.mixed ? '' : d.value))
+		queueMicrotask(() => (input.value = d.mixed ? '' : shown))
 	}
 
 	function keydown(e: KeyboardEvent & { currentTarget: HTMLInputElement }) {
@@ -81,22 +85,20 @@
 				<input
 					class="field min-w-0 grow {['number', 'duration'].includes(d.type) ? 'font-mono' : ''}"
 					aria-label={d.name}
-					placeholder={d.mixed ? 'differs' : ''}
-					value={d.mixed ? '' : d.value}
+					placeholder={d.mixed ? 'differs' : d.zero}
+					value={d.mixed ? '' : shown}
 					inputmode={['number', 'duration'].includes(d.type) ? 'decimal' : undefined}
 					onblur={(e) => write(e.currentTarget)}
 					onkeydown={keydown}
 				/>
 			{/key}
-			{#if d.unit}<span class="max-w-14 shrink-0 truncate text-[11px] text-dim">{d.unit}</span>{/if}
+			{#if d.unit && !(d.zero && !shown)}<span class="max-w-14 shrink-0 truncate text-[11px] text-dim">{d.unit}</span
+				>{/if}
 		{/if}
 	</span>
-	{#if reset}
-		<button
-			class="button-plain w-6 {d.differs ? '' : 'invisible'}"
-			aria-label="Put back {d.name}"
-			title="Put back what its kind says"
-			onclick={reset}><Undo size={14} /></button
+	{#if reset && d.differs}
+		<button class="button-plain w-6" aria-label="Put back {d.name}" title="Put back what its kind says" onclick={reset}
+			><Undo size={14} /></button
 		>
 	{/if}
 </div>

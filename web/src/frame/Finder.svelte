@@ -1,10 +1,15 @@
 <script lang="ts">
 	import { Command, Dialog } from 'bits-ui'
+	import type { Grip } from '../core/types'
+	import GripPicture from '../hand/GripPicture.svelte'
+	import { holdAction } from './actions/hand'
+	import { keys } from '../controls/keys.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { actions } from './actions'
 
-	// One search over everything: what can be done, maps, tilesets, entities, rules.
+	// One search over everything: what can be done and held, maps, tilesets, entities, rules.
 	const w = workspace()
+	const most = 60
 	let query = $state('')
 
 	interface Found {
@@ -12,18 +17,19 @@
 		group: string
 		keys?: string
 		run: () => void
+		shows?: Grip
 	}
 
 	const all = $derived.by(() => {
 		if (!w.finderOpen) return []
 		const out: Found[] = actions(w)
 			.filter((a) => (a.when?.() ?? true) && a.name !== 'Search everything')
-			.map((a) => ({ name: a.name, group: a.group, keys: a.keys?.[0], run: a.run }))
+			.map((a) => ({ name: a.name, group: a.group, keys: a.keys && keys.now(a.keys[0]), run: a.run, shows: a.shows }))
 		for (const t of w.project.head.tilesets) {
 			out.push({
 				name: `Tiles of ${t.name}`,
 				group: 'Go to',
-				run: () => ([w.tilesetId, w.drawer, w.cabinetOpen] = [t.id, 'tiles', true]),
+				run: () => ((w.tilesetId = t.id), w.layout.show('tiles')),
 			})
 		}
 		for (const m of w.project.head.maps) {
@@ -35,7 +41,7 @@
 				.map((s) => s.text)
 				.join(' ')
 				.replaceAll(' ,', ',')
-			out.push({ name: text, group: 'Rules', run: () => ([w.rule, w.drawer, w.cabinetOpen] = [r.id, 'rules', true]) })
+			out.push({ name: text, group: 'Rules', run: () => ((w.rule = r.id), w.layout.show('rules')) })
 		}
 		return out
 	})
@@ -49,9 +55,21 @@
 		}
 		const words = query.toLowerCase().split(/\s+/).filter(Boolean)
 		const hits = all.filter((f) => words.every((word) => `${f.group} ${f.name}`.toLowerCase().includes(word)))
-		if (words.length) hits.sort((a, b) => rank(a, words[0]) - rank(b, words[0]) || a.name.length - b.name.length)
-		return hits.slice(0, 60)
+		if (!words.length) return hits.slice(0, most)
+		hits.sort((a, b) => rank(a, words[0]) - rank(b, words[0]) || a.name.length - b.name.length)
+		return [...hits.slice(0, most), ...tiles(words)]
 	})
+
+	/** Tiles come last, and few of them unless tiles are asked for: there are a great many. */
+	function tiles(words: string[]): Found[] {
+		const wanted = words.filter((word) => !'hold:'.startsWith(word))
+		if (!w.map || !wanted.length) return []
+		const some = wanted.some((word) => 'tiles'.startsWith(word)) ? 30 : 6
+		return w.project
+			.ask('findTiles', { words: wanted })
+			.slice(0, some)
+			.map((t) => ({ ...holdAction(w, t.name, { what: 'tiles', cells: [t.cell], width: 1 }), keys: undefined }))
+	}
 
 	const rank = (f: Found, word: string) => (f.name.toLowerCase().startsWith(word) ? 0 : 1)
 
@@ -101,6 +119,7 @@
 							onSelect={() => run(f)}
 						>
 							<span class="w-16 shrink-0 text-[12px] opacity-80">{f.group}</span>
+							{#if f.shows}<GripPicture grip={f.shows} size={22} />{/if}
 							<span class="min-w-0 grow truncate">{f.name}</span>
 							{#if f.keys}<span class="key">{f.keys}</span>{/if}
 						</Command.Item>

@@ -1,11 +1,19 @@
 <script lang="ts">
 	import { Dialog } from 'bits-ui'
+	import { keys, named } from '../controls/keys.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { actions } from './actions'
 
 	// The keys that work here and now, and what the mouse does.
 	const w = workspace()
 	const order = ['Hand', 'Selection', 'Map', 'Entities', 'Play', 'View', 'Project'] as const
+	interface Line {
+		what: string
+		/** The keys, and whether another can be given. */
+		keys: { usual: string; own: boolean }[]
+	}
+	const fixed = (list: string[][]): Line[] =>
+		list.map(([k, what]) => ({ what, keys: k.split(' / ').map((usual) => ({ usual, own: false })) }))
 	const groups = $derived.by(() => {
 		if (!w.keysOpen) return []
 		const now = actions(w).filter(
@@ -13,10 +21,27 @@
 		)
 		return order.map((g) => ({
 			name: g as string,
-			keys: now.filter((a) => a.group === g).map((a) => [a.keys!.join(' / '), a.name]),
+			lines: now
+				.filter((a) => a.group === g)
+				.map((a) => ({ what: a.name, keys: a.keys!.map((usual) => ({ usual, own: keys.canChange(usual) })) })),
 		}))
 	})
-	const canvas = [
+	/** The key that gets another one with the next press. */
+	let changing = $state('')
+	let told = $state('')
+
+	function take(e: KeyboardEvent) {
+		if (!changing) return
+		const next = named(e)
+		if (['Shift', 'Control', 'Alt', 'Meta', 'Ctrl+Control', 'Ctrl+Meta', 'Tab'].includes(next)) return
+		e.preventDefault()
+		e.stopPropagation()
+		if (next === 'Esc') told = ''
+		else told = keys.change(changing, next) ? '' : `${next} keeps what it does: choose another key.`
+		if (!told) changing = ''
+	}
+
+	const canvas = fixed([
 		['Arrows', 'Move the cell cursor (Shift: by 8)'],
 		['Enter', 'Put down at the cursor; lines and boxes begin and end'],
 		['Del', 'Remove at the cursor, with the same shape'],
@@ -27,20 +52,22 @@
 		['Space+drag', 'Move the view; so does the middle button'],
 		['Ctrl+wheel', 'Zoom at the pointer'],
 		['Esc', 'Cancel the press, close, let go'],
-	]
-	const playing = [
+	])
+	const playing = fixed([
 		['Arrows or WASD', 'Walk'],
 		['E, Space or Enter', 'Use, and read on'],
-		['P or Esc', 'Back to the map'],
-	]
+		['P / Esc', 'Back to the map'],
+	])
 </script>
 
-<Dialog.Root bind:open={w.keysOpen}>
+<Dialog.Root bind:open={w.keysOpen} onOpenChange={() => ([changing, told] = ['', ''])}>
 	<Dialog.Portal>
 		<Dialog.Overlay class="fixed inset-0 z-40 bg-[#0b1011]/55" />
 		<Dialog.Content
 			class="cut fixed top-1/2 left-1/2 z-50 max-h-[86vh] w-[min(860px,92vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto outline-none"
 			preventScroll={false}
+			onkeydown={take}
+			onEscapeKeydown={(e) => changing && e.preventDefault()}
 		>
 			<div class="p-5">
 				<Dialog.Title class="text-[16px] font-semibold">Keys that work here</Dialog.Title>
@@ -49,6 +76,8 @@
 						? 'Single keys work wherever nothing is typed and no menu is open.'
 						: 'Single keys work while the map has the focus.'}
 				</Dialog.Description>
+				<p class="text-dim">Press a filled key to give the action another one; what had that one takes the old.</p>
+				<p class="min-h-5 text-brick" role="alert">{told}</p>
 				<label class="mb-3 flex items-center gap-2">
 					<input
 						type="checkbox"
@@ -59,17 +88,33 @@
 					single keys only on the map
 				</label>
 				<div class="columns-2 gap-8">
-					{#each [w.play.on ? { name: 'In the game', keys: playing } : { name: 'On the map', keys: canvas }, ...groups] as g (g.name)}
-						{#if g.keys.length}
+					{#each [w.play.on ? { name: 'In the game', lines: playing } : { name: 'On the map', lines: canvas }, ...groups] as g (g.name)}
+						{#if g.lines.length}
 							<section class="mb-4 break-inside-avoid">
 								<h3 class="mb-1 heading">{g.name}</h3>
 								<dl>
-									{#each g.keys as [keys, what] (what)}
+									{#each g.lines as l (l.what)}
 										<div class="flex items-baseline gap-3 py-0.5">
 											<dt class="w-36 shrink-0">
-												{#each keys.split(' / ') as k (k)}<span class="mr-1 inline-block key">{k}</span>{/each}
+												{#each l.keys as k (k.usual)}
+													{#if k.own}
+														<button
+															class="mr-1 inline-block min-h-6 min-w-6 key {changing === k.usual
+																? 'bg-held text-[#1e2a2e]'
+																: keys.isOwn(k.usual)
+																	? 'bg-well text-glaze'
+																	: 'bg-well hover:text-glaze'}"
+															aria-label="Key {keys.now(k.usual)} of {l.what}: press to change it"
+															title={keys.isOwn(k.usual) ? `By default ${k.usual}` : 'Press to give it another key'}
+															onclick={() => ([changing, told] = [k.usual, ''])}
+															>{changing === k.usual ? 'press a key…' : keys.now(k.usual)}</button
+														>
+													{:else}
+														<span class="mr-1 inline-block key">{k.usual}</span>
+													{/if}
+												{/each}
 											</dt>
-											<dd>{what}</dd>
+											<dd>{l.what}</dd>
 										</div>
 									{/each}
 								</dl>
@@ -77,7 +122,12 @@
 						{/if}
 					{/each}
 				</div>
-				<Dialog.Close class="button">Close</Dialog.Close>
+				<div class="flex gap-2">
+					<Dialog.Close class="button">Close</Dialog.Close>
+					{#if keys.changed}
+						<button class="button" onclick={() => keys.reset()}>All keys as they were at first</button>
+					{/if}
+				</div>
 			</div>
 		</Dialog.Content>
 	</Dialog.Portal>

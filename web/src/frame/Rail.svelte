@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { roving } from '../controls/roving'
 	import Images from '@lucide/svelte/icons/images'
 	import MapIcon from '@lucide/svelte/icons/map'
 	import Shapes from '@lucide/svelte/icons/shapes'
@@ -26,12 +27,13 @@
 	]
 </script>
 
-<nav class="flex flex-col items-stretch border-r border-line bg-plaster pt-1" aria-label="Stations">
+<nav class="flex flex-col items-stretch border-r border-line bg-plaster pt-1" aria-label="Stations" {@attach roving}>
 	{#each groups as g, i (g.name)}
 		<div class="flex flex-col pb-2 {i ? 'border-t border-line pt-1' : ''}" role="group" aria-label={g.name}>
 			<span class="px-1 py-1 text-center text-[10px] text-dim" aria-hidden="true">{g.name}</span>
 			{#each g.stations as s (s.id)}
 				<button
+					data-row
 					class="relative flex h-12 flex-col items-center justify-center gap-0.5 text-[11px] hover:bg-well {w.station ===
 					s.id
 						? 'bg-chalk font-semibold text-glaze'

@@ -13,6 +13,9 @@
 	let refused = $state.raw<{ field: Field; text: string } | null>(null)
 	let at = $state({ x: 0, y: 0 })
 	let timer = 0
+	let box = $state<HTMLElement>()
+	// once it is there, it is as wide as its sentence
+	$effect(() => box && place())
 
 	const fieldOf = (e: Event) =>
 		e.target instanceof Element && e.target.matches('input:not([type=file], [type=search]), textarea, select')
@@ -68,7 +71,8 @@
 		if (!refused) return
 		const r = refused.field.getBoundingClientRect()
 		if (!refused.field.isConnected || !r.width) return clear()
-		at = { x: Math.min(r.left, innerWidth - 268), y: r.bottom + 4 }
+		const width = box?.offsetWidth ?? 256
+		at = { x: Math.max(4, Math.min(r.left, innerWidth - width - 8)), y: r.bottom + 4 }
 	}
 
 	/** Escape leaves a field as it was; in a dialog it closes that. */
@@ -116,6 +120,7 @@
 
 {#if refused}
 	<p
+		bind:this={box}
 		id="refused"
 		role="alert"
 		class="pointer-events-none fixed z-50 max-w-64 border-l-2 border-brick bg-chalk px-2 py-1 text-brick outline-1 outline-line"

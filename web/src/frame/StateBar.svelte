@@ -10,8 +10,7 @@
 
 	function earlier() {
 		w.open('map')
-		w.cabinetOpen = true
-		w.drawer = 'history'
+		w.layout.show('history')
 	}
 
 	function save() {

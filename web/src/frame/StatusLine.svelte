@@ -27,6 +27,10 @@
 	const hint = $derived.by(() => {
 		if (w.picking) return 'Press it on the map, or Escape'
 		if (w.play.on) return w.hand.holding ? 'The game goes on while you paint' : ''
+		if (w.touch)
+			return w.hand.holding
+				? 'One finger puts down, a rest is the menu, two move the map'
+				: 'Two fingers move and zoom the map'
 		if (!w.hand.holding) return 'Space and drag moves the view, Ctrl and wheel zooms'
 		return w.ghost ? '' : 'Press puts down, secondary button removes, Escape lets go'
 	})
@@ -37,14 +41,37 @@
 	class="flex h-6 items-center gap-4 border-t border-line bg-chalk px-3 text-[12px] text-dim"
 	data-testid="status"
 >
-	<span class="w-32 font-mono"
-		>{inside ? `cell ${w.cell!.x - m!.bounds.x}, ${w.cell!.y - m!.bounds.y}` : 'no cell'}</span
-	>
+	{#if w.seeking}
+		<input
+			class="field h-6 w-32 font-mono"
+			placeholder="x, y"
+			aria-label="Cell to go to, as x, y"
+			{@attach (e: HTMLInputElement) => e.focus()}
+			onblur={() => (w.seeking = false)}
+			onkeydown={(e) => {
+				e.stopPropagation()
+				const found = /^\s*(\d+)\s*[,; x]\s*(\d+)\s*$/.exec(e.currentTarget.value)
+				if (e.key === 'Enter' && found) w.goToCell(Number(found[1]), Number(found[2]))
+				else if (e.key === 'Enter') w.notices.say('A cell is written as two numbers: 12, 5.', 'wrong')
+				else if (e.key === 'Escape') w.canvas?.focus()
+			}}
+		/>
+	{:else}
+		<button class="w-32 text-left font-mono hover:underline" title="Go to a cell" onclick={() => (w.seeking = true)}
+			>{inside ? `cell ${w.cell!.x - m!.bounds.x}, ${w.cell!.y - m!.bounds.y}` : 'no cell'}</button
+		>
+	{/if}
 	<span class="w-32 font-mono">{inside && w.pixel ? `pixel ${w.pixel.x}, ${w.pixel.y}` : ''}</span>
 	<span class="min-w-0 grow truncate text-ink" data-testid="here" title={here}>{here}</span>
 	{#if wrong}<span class="shrink-0 text-brick" data-testid="wrong">{wrong}</span>{/if}
 	{#if w.ghost}<span class="truncate font-mono text-saffron" data-testid="ghost">{w.ghost}</span>{/if}
 	{#if !here}<span class="truncate">{hint}</span>{/if}
+	{#if w.area}<span class="font-mono text-ink" data-testid="area"
+			>selected {w.area.bounds.w} × {w.area.bounds.h}{w.area.count !== w.area.bounds.w * w.area.bounds.h
+				? `, ${w.area.count} cells`
+				: ''}</span
+		>
+	{:else if w.selected.length > 1}<span class="font-mono text-ink">{w.selected.length} entities selected</span>{/if}
 	{#if m}<span class="font-mono">{m.bounds.w} × {m.bounds.h} cells</span>{/if}
 	<span class="flex items-center">
 		<button class="h-6 w-6 hover:bg-well" aria-label="Zoom out" onclick={() => w.view.zoom(-1)}>−</button>

@@ -41,7 +41,7 @@
 	}
 </script>
 
-<header class="flex h-10 items-center gap-2 border-b border-line bg-chalk pr-2">
+<header class="flex min-h-10 items-center gap-2 border-b border-line bg-chalk pr-2">
 	<a
 		href="/"
 		class="flex h-10 w-16 shrink-0 items-center justify-center border-r border-line hover:bg-well"
@@ -71,7 +71,7 @@
 			</button>
 		{/if}
 		<span class="text-dim">›</span>
-		<span class="truncate">{where}</span>
+		<h1 class="truncate">{where}</h1>
 	</div>
 	<div class="flex w-44 shrink-0 items-center gap-1.5 pl-2" role="status" data-testid="saved" data-state={p.saved}>
 		{#if p.saved === 'saved' || (p.saved === 'saving' && !slow)}

@@ -1,5 +1,4 @@
 <script lang="ts">
-	import ChevronsLeft from '@lucide/svelte/icons/chevrons-left'
 	import ChevronsRight from '@lucide/svelte/icons/chevrons-right'
 	import { Tooltip } from 'bits-ui'
 	import Cabinet from '../cabinet/Cabinet.svelte'
@@ -20,7 +19,9 @@
 	import { Intake } from '../tilesets/intake.svelte'
 	import StarterOffer from '../tilesets/StarterOffer.svelte'
 	import TilesetsStation from '../tilesets/TilesetsStation.svelte'
+	import type { Panel } from '../workspace/layout.svelte'
 	import { giveWorkspace, type Workspace } from '../workspace/workspace.svelte'
+	import { visited } from '../controls/regions'
 	import { forMap, grabKey, runKey, typing } from './actions'
 	import Finder from './Finder.svelte'
 	import Hint from '../controls/Hint.svelte'
@@ -40,7 +41,8 @@
 	let dropping = $state(false)
 	let byMiddle = false
 	const files = (e: DragEvent) => e.dataTransfer?.types.includes('Files') ?? false
-	const columns = $derived(`${w.stackOpen ? '176px' : '28px'} minmax(0, 1fr) ${w.cabinetOpen ? '264px' : '28px'}`)
+	const wide = (p: Panel) => (w.layout.isOpen(p) ? `${w.layout.width(p)}px` : 'auto')
+	const columns = $derived(`${wide('stack')} minmax(0, 1fr) ${wide('cabinet')}`)
 
 	$effect(() => {
 		document.title = `${w.map?.name ?? 'Azzel'} · ${w.project.head.project.name}`
@@ -65,8 +67,18 @@
 		grabKey(w, e)
 	}}
 	onkeyup={(e) => grabKey(w, e)}
+	onfocusin={(e) => {
+		visited(e)
+		// a number is replaced by what is typed; after the press that gave the focus has placed its caret
+		const field = e.target
+		if (field instanceof HTMLInputElement && field.type === 'number')
+			setTimeout(() => document.activeElement === field && field.select())
+	}}
 	onblur={() => w.canvas?.grab(false)}
-	onpointerdowncapture={(e) => (byMiddle = e.button === 1)}
+	onpointerdowncapture={(e) => {
+		byMiddle = e.button === 1
+		w.touch = e.pointerType === 'touch'
+	}}
 	onmouseupcapture={(e) => e.button === 1 && e.preventDefault()}
 	onpaste={(e) => {
 		// where the middle button pastes, it has moved the view here
@@ -101,7 +113,7 @@
 		{#if w.station === 'map'}
 			<div class="grid min-h-0 grid-rows-[minmax(0,1fr)_auto_auto]">
 				<div class="grid min-h-0" style:grid-template-columns={columns}>
-					{#if w.stackOpen}
+					{#if w.layout.stackOpen}
 						<Stack />
 					{:else}
 						<div class="border-r border-line">
@@ -110,7 +122,7 @@
 								keys="Ctrl+["
 								side="right"
 								class="button-plain"
-								onclick={() => (w.stackOpen = true)}><ChevronsRight size={16} /></Hint
+								onclick={() => (w.layout.stackOpen = true)}><ChevronsRight size={16} /></Hint
 							>
 						</div>
 					{/if}
@@ -118,7 +130,7 @@
 						{#if w.map}
 							<MapCanvas />
 							<PlayScreen />
-							{#if w.minimap && !w.play.on && w.beyondView}<MiniMap />{/if}
+							{#if w.layout.minimap && !w.play.on && w.beyondView}<MiniMap />{/if}
 							{#if w.depth && !w.play.on}<DepthView />{/if}
 							{#if w.kindBeside && !w.play.on}<KindBeside />{/if}
 							{#if w.looking && !w.play.on}<LookThrough />{/if}
@@ -147,24 +159,12 @@
 							</div>
 						{/if}
 					</main>
-					{#if w.cabinetOpen}
-						<Cabinet />
-					{:else}
-						<div class="border-l border-line">
-							<Hint
-								label="Open the cabinet"
-								keys="Ctrl+]"
-								side="left"
-								class="button-plain"
-								onclick={() => (w.cabinetOpen = true)}><ChevronsLeft size={16} /></Hint
-							>
-						</div>
-					{/if}
+					<Cabinet />
 				</div>
-				<div class="flex flex-col gap-0.5 border-t border-line bg-plaster pt-1">
+				<section class="flex flex-col gap-0.5 border-t border-line bg-plaster pt-1" aria-label="Hand" data-region>
 					<HandSentence />
 					<Tray />
-				</div>
+				</section>
 				<StatusLine />
 			</div>
 		{:else if w.station === 'tilesets'}

@@ -1,3 +1,4 @@
+import { keys, named } from '../controls/keys.svelte'
 import type { Workspace } from '../workspace/workspace.svelte'
 import { type Action, whenOf } from './actions/action'
 import { entitiesActions } from './actions/entities'
@@ -28,19 +29,6 @@ export function actions(w: Workspace): Action[] {
 	return groups.flatMap((group) => group(w, when))
 }
 
-/** The name of the key that went down, as actions write it. */
-function named(e: KeyboardEvent): string {
-	const digit = /^(?:Digit|Numpad)(\d)$/.exec(e.code)
-	let key = digit
-		? digit[1]
-		: e.key.length === 1
-			? e.key.toUpperCase()
-			: ({ Delete: 'Del', Escape: 'Esc' }[e.key] ?? e.key)
-	const shifted = e.shiftKey && (digit !== null || /^[A-Z]$/.test(key))
-	if (shifted) key = `Shift+${key}`
-	return e.ctrlKey || e.metaKey ? `Ctrl+${key}` : key
-}
-
 /** Whether text is typed there. */
 export const typing = (t: EventTarget | null) =>
 	t instanceof Element && t.matches('input:not([type=checkbox], [type=range]), textarea, select, [contenteditable]')
@@ -68,10 +56,10 @@ const reaches = (w: Workspace, a: Action, key: string, at: EventTarget | null) =
 /** Runs the action of a key; true when there was one. */
 export function runKey(w: Workspace, e: KeyboardEvent): boolean {
 	if (e.defaultPrevented || e.altKey || w.joining || w.finderOpen || w.keysOpen) return false
-	const key = named(e)
+	const key = keys.meant(named(e))
 	if (w.canvas?.busy()) return duringPress(w, e, key)
 	const inCanvas = e.target instanceof Element && e.target.matches('[data-testid=map]')
-	if (typing(e.target) && !['Ctrl+K', 'Ctrl+S'].includes(key)) return false
+	if (typing(e.target) && !['Ctrl+K', 'Ctrl+S', 'F6', 'Shift+F6'].includes(key)) return false
 	if (key === 'Esc') {
 		w.escape()
 		return true

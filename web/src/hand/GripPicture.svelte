@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { drawZone } from '../draw/hatches'
-	import { drawPiece } from '../canvas/piece'
+	import { drawPiece, spanOf } from '../canvas/piece'
 	import type { Grip, Piece } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
 
@@ -22,7 +22,9 @@
 		} catch {
 			return // it is gone; its name says so
 		}
-		drawPiece(ctx, w, piece, 0, 0, px / Math.max(piece.w, piece.h))
+		const { across, down } = spanOf(piece)
+		const cell = px / Math.max(across, down)
+		drawPiece(ctx, w, piece, (px - across * cell) / 2, (px - down * cell) / 2, cell)
 	}
 
 	$effect(() => {
@@ -34,9 +36,12 @@
 		if (grip.what === 'tiles' && grip.cells) {
 			const width = grip.width ?? 1
 			const height = grip.cells.length / width
-			const cell = px / Math.max(width, height)
+			const size = w.scene.pictures.sizeOf({ cell: grip.cells.find((c) => c) ?? 0, across: 1, down: 1 }, 16, 16)
+			const s = px / Math.max(width * size.w, height * size.h)
+			const [cw, ch] = [size.w * s, size.h * s]
+			const [left, top] = [(px - width * cw) / 2, (px - height * ch) / 2]
 			grip.cells.forEach((c, i) => {
-				if (c) w.scene.pictures.draw(ctx, c, (i % width) * cell, Math.floor(i / width) * cell, cell, cell)
+				if (c) w.scene.pictures.draw(ctx, c, left + (i % width) * cw, top + Math.floor(i / width) * ch, cw, ch)
 			})
 		} else if (grip.what === 'entity') {
 			const look = w.scene.figures.picture(

@@ -34,6 +34,10 @@
 			side="top"
 			align="start"
 			sideOffset={6}
+			role="dialog"
+			aria-label="Odds of the scatter"
+			trapFocus={false}
+			interactOutsideBehavior="ignore"
 		>
 			<div class="flex flex-col gap-2" role="group" aria-label="Scatter">
 				<label class="flex items-center gap-2 font-semibold">

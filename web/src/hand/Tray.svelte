@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { roving } from '../controls/roving'
 	import Hint from '../controls/Hint.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 	import GripPicture from './GripPicture.svelte'
@@ -22,7 +23,7 @@
 	}
 </script>
 
-<div class="flex items-center gap-1 px-3 pb-1.5" role="toolbar" aria-label="Tray" data-testid="tray">
+<div class="flex items-center gap-1 px-3 pb-1.5" role="toolbar" aria-label="Tray" data-testid="tray" {@attach roving}>
 	{#each hand.tray as slot, i (i)}
 		{#if i === 5}<span class="mx-1 h-7 w-px bg-line"></span>{/if}
 		<Hint
@@ -46,5 +47,5 @@
 			<span class="absolute bottom-0 left-0.5 font-mono text-[10px] leading-3 text-dim">{(i + 1) % 10}</span>
 		</Hint>
 	{/each}
-	<span class="ml-2 truncate text-[12px] text-dim">1–5 keep, 6–0 are what was held last</span>
+	<span class="ml-2 truncate text-[12px] text-dim">1–5 keep; 6–0 are what was held last, each in its place</span>
 </div>

@@ -1,4 +1,4 @@
-import { tileOf, tilesetOf } from '../draw/pictures'
+import { tilesetOf } from '../draw/pictures'
 import type { Grip, MirrorMode, Shape } from '../core/types'
 import type { Project } from '../project/project.svelte'
 
@@ -18,10 +18,9 @@ export function nameOf(project: Project, grip: Grip): string {
 		case 'tiles': {
 			const cells = grip.cells ?? []
 			const width = grip.width ?? 1
+			if (cells.length === 1) return project.ask('tileName', { cell: cells[0] })
 			const set = project.tileset(tilesetOf(cells.find((c) => c) ?? 0))?.name ?? 'a removed tileset'
-			return cells.length === 1
-				? `tile ${tileOf(cells[0])} of ${set}`
-				: `${width} × ${cells.length / width} tiles of ${set}`
+			return `${width} × ${cells.length / width} tiles of ${set}`
 		}
 		case 'entity':
 			return (project.head.kinds.find((k) => k.id === grip.kind)?.name ?? 'entity').toLowerCase()
@@ -53,7 +52,7 @@ export function mannerOf(grip: Grip): string {
 		case 'line':
 			return size === 1 ? '1 broad' : `${size} broad, ${grip.round ? 'round' : 'square'}`
 		case 'rim':
-			return `${size} deep, of ${grip.round ? 'an oval' : 'a box'}`
+			return `${grip.depth ?? 1} deep, of ${grip.oval ? 'an oval' : 'a box'}`
 		case 'fill':
 			return `over ${grip.corners ? 'corners' : 'sides'}, by ${grip.shown ? 'what shows' : 'this layer'}`
 		default:

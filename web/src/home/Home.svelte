@@ -1,14 +1,26 @@
 <script lang="ts">
+	import Ellipsis from '@lucide/svelte/icons/ellipsis'
+	import { DropdownMenu } from 'bits-ui'
 	import { onMount } from 'svelte'
-	import { greet, read, send } from '../live/http'
+	import Context from '../controls/Context.svelte'
+	import Menu, { type Choice } from '../controls/Menu.svelte'
+	import { ask, greet, read, send } from '../live/http'
 
 	interface Listed {
 		id: string
 		name: string
 		changed: string
+		removed: string | null
 	}
 
-	let projects = $state.raw<Listed[] | null>(null)
+	let all = $state.raw<Listed[] | null>(null)
+	const projects = $derived(all?.filter((p) => !p.removed))
+	const removed = $derived(all?.filter((p) => p.removed) ?? [])
+	let naming = $state('')
+	/** What was just removed, for the way back. */
+	let gone = $state.raw<Listed | null>(null)
+	/** The project that is about to be deleted for good. */
+	let deleting = $state('')
 	let name = $state('')
 	let wrong = $state('')
 
@@ -16,11 +28,43 @@
 		document.title = 'Azzel'
 		try {
 			await greet()
-			projects = await read<Listed[]>('/api/projects')
+			await look()
 		} catch (e) {
 			wrong = (e as Error).message
 		}
 	})
+
+	const look = async () => (all = await read<Listed[]>('/api/projects'))
+
+	/** Asks something of a project, and shows what there is then. */
+	async function act(p: Listed, what: string, body = '{}') {
+		wrong = ''
+		try {
+			await ask('POST', `/api/projects/${p.id}/${what}`, body)
+			await look()
+			return true
+		} catch (e) {
+			wrong = (e as Error).message
+			return false
+		}
+	}
+
+	async function rename(p: Listed, input: HTMLInputElement) {
+		naming = ''
+		const name = input.value.trim()
+		if (name !== p.name) await act(p, 'name', JSON.stringify({ name }))
+	}
+
+	async function remove(p: Listed) {
+		if (await act(p, 'remove')) gone = p
+	}
+
+	const menu = (p: Listed): Choice[] => [
+		{ label: 'Open', run: () => location.assign(`/p/${p.id}`) },
+		{ label: 'Rename', keys: 'F2', run: () => (naming = p.id) },
+		{ label: 'Copy', run: () => void act(p, 'copy') },
+		{ label: 'Remove', run: () => void remove(p) },
+	]
 
 	async function make(e: Event) {
 		e.preventDefault()
@@ -44,6 +88,17 @@
 			<p class="text-dim">Paint maps, join them, say what happens, walk through.</p>
 		</div>
 	</div>
+	{#if gone}
+		<p class="flex items-center gap-3 border-l-2 border-glaze pl-2" role="status">
+			<span class="grow">{gone.name} is removed.</span>
+			<button
+				class="button"
+				onclick={async () => {
+					if (gone && (await act(gone, 'bring-back'))) gone = null
+				}}>Undo</button
+			>
+		</p>
+	{/if}
 	{#if wrong}<p class="border-l-2 border-brick pl-2 text-brick" role="alert">{wrong}</p>{/if}
 	<form class="flex gap-2" onsubmit={make}>
 		<input
@@ -60,14 +115,69 @@
 		<ul class="pb-2">
 			{#each projects ?? [] as p (p.id)}
 				<li>
-					<a class="flex h-10 items-center gap-3 px-4 hover:bg-well" href="/p/{p.id}">
-						<span class="grow truncate font-semibold">{p.name}</span>
-						<span class="text-dim">{when(p.changed)}</span>
-					</a>
+					<Context choices={() => menu(p)} class="flex h-10 items-center pr-2 hover:bg-well">
+						{#if naming === p.id}
+							<!-- svelte-ignore a11y_autofocus -->
+							<input
+								class="mx-3 field grow font-semibold"
+								value={p.name}
+								maxlength="80"
+								aria-label="Name of the project"
+								autofocus
+								onblur={(e) => void rename(p, e.currentTarget)}
+								onkeydown={(e) => {
+									if (e.key === 'Escape') e.currentTarget.value = p.name
+									if (e.key === 'Enter' || e.key === 'Escape') e.currentTarget.blur()
+								}}
+							/>
+						{:else}
+							<a
+								class="flex h-10 min-w-0 grow items-center gap-3 px-4"
+								href="/p/{p.id}"
+								onkeydown={(e) => e.key === 'F2' && (naming = p.id)}
+							>
+								<span class="grow truncate font-semibold">{p.name}</span>
+								<span class="text-dim">{when(p.changed)}</span>
+							</a>
+						{/if}
+						<Menu choices={menu(p)} side="bottom">
+							{#snippet trigger()}
+								<DropdownMenu.Trigger class="button-plain" aria-label="What to do with {p.name}"
+									><Ellipsis size={16} /></DropdownMenu.Trigger
+								>
+							{/snippet}
+						</Menu>
+					</Context>
 				</li>
 			{:else}
 				<li class="px-4 py-2 text-dim">{projects ? 'None yet: name one above.' : 'Looking…'}</li>
 			{/each}
 		</ul>
 	</section>
+	{#if removed.length}
+		<details class="shrink-0">
+			<summary class="cursor-pointer heading">Removed ({removed.length})</summary>
+			<ul class="flex flex-col gap-1 pt-2">
+				{#each removed as p (p.id)}
+					<li class="flex min-h-8 items-center gap-2 px-4">
+						{#if deleting === p.id}
+							<span class="grow text-brick">{p.name} and all of its history go for good.</span>
+							<button
+								class="button text-brick"
+								onclick={() => {
+									deleting = ''
+									void act(p, 'delete')
+								}}>Delete it</button
+							>
+							<button class="button" onclick={() => (deleting = '')}>Keep it</button>
+						{:else}
+							<span class="min-w-0 grow truncate">{p.name}</span>
+							<button class="button" onclick={() => void act(p, 'bring-back')}>Bring back</button>
+							<button class="button hover:text-brick" onclick={() => (deleting = p.id)}>Delete for good…</button>
+						{/if}
+					</li>
+				{/each}
+			</ul>
+		</details>
+	{/if}
 </main>

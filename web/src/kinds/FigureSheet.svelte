@@ -21,7 +21,8 @@
 	let canvas = $state<HTMLCanvasElement>()
 	let start: Point | null = null
 	let turn = $state(0)
-	const scale = $derived(t ? Math.min(3, 248 / t.width) : 1)
+	// as large as it fits; a long one is scrolled rather than made small
+	const scale = $derived(t ? Math.min(3, 248 / t.width, Math.max(1, 252 / t.height)) : 1)
 
 	$effect(() => {
 		const again = () => turn++

@@ -5,6 +5,7 @@
 	import { glyphs } from '../draw/glyphs'
 	import { whole, words } from './fields'
 	import { workspace } from '../workspace/workspace.svelte'
+	import { removeKind } from './kindMenu'
 	import KindPicture from './KindPicture.svelte'
 	import KindSettings from './KindSettings.svelte'
 
@@ -12,7 +13,7 @@
 	// they are; one's own are made from them.
 	let { kind: k, add, narrow = false }: { kind: Kind; add: (from: string) => void; narrow?: boolean } = $props()
 	const w = workspace()
-	const own = $derived(k.glyph !== k.id)
+	const own = $derived(k.own)
 	const from = $derived(w.project.kind(k.of))
 	const numbers = [
 		{ field: 'mapLeast', label: 'at least on a map' },
@@ -34,14 +35,6 @@
 		const next = { ...k, ...to }
 		// a field that is left tells its value again
 		if (JSON.stringify(next) !== JSON.stringify(k)) w.project.try('changeKind', next)
-	}
-
-	function remove() {
-		const became = from?.name ?? 'Decoration'
-		const made = w.project.try('removeKind', k.id)
-		if (!made) return
-		w.kindId = ''
-		w.notices.say(`${made.text}: entities of it became ${became}.`, 'plain', w.project.undoOf(made))
 	}
 
 	// what was refused shows as it is
@@ -70,7 +63,7 @@
 					/>
 				{/key}
 			{:else}
-				<h1 class="text-[16px] font-semibold">{k.name}</h1>
+				<h2 class="text-[16px] font-semibold">{k.name}</h2>
 			{/if}
 			<p class="text-dim">
 				{own ? (from ? `Behaves as ${from.name.toLowerCase()}` : 'From nothing') : 'Built in'} · {k.help}
@@ -80,13 +73,13 @@
 			>{own ? 'Copy' : 'Make one of your own from it'}</button
 		>
 		{#if own}
-			<button class="button hover:text-brick" onclick={remove}><Trash2 size={14} /> Delete</button>
+			<button class="button hover:text-brick" onclick={() => removeKind(w, k)}><Trash2 size={14} /> Delete</button>
 		{/if}
 	</div>
 	{#if own}
 		<div class="grid gap-x-8 gap-y-4 {narrow ? '' : 'grid-cols-2'}">
 			<div class="flex flex-col gap-1.5" role="group" aria-label="About it">
-				<h2 class="heading">About it</h2>
+				<h3 class="heading">About it</h3>
 				<label class="flex items-center gap-2"
 					><span class="w-20 text-dim">Help</span>
 					<input class="field grow" value={k.help} onchange={(e) => put({ help: e.currentTarget.value })} />
@@ -161,7 +154,7 @@
 						onchange={(e) => put({ colour: e.currentTarget.value })}
 					/>
 				</div>
-				<h2 class="pt-2 heading">Box, in pixels</h2>
+				<h3 class="pt-2 heading">Box, in pixels</h3>
 				<div class="flex flex-wrap items-center gap-1.5">
 					{#each [{ f: 'w', l: 'width' }, { f: 'h', l: 'height' }] as const as o (o.f)}
 						<label class="flex items-center gap-1"
@@ -218,7 +211,7 @@
 						<option value="100 0">with its top right</option>
 					</select>
 				</label>
-				<h2 class="pt-2 heading">How many</h2>
+				<h3 class="pt-2 heading">How many</h3>
 				<div class="grid grid-cols-2 gap-1.5">
 					{#each numbers as o (o.field)}
 						<label class="flex flex-col text-[12px] text-dim"

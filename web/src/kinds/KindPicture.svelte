@@ -17,8 +17,8 @@
 	const walks = $derived(k.frames.some((f) => f?.length))
 	/** The block of tiles that was held last, as a picture. */
 	const held = $derived.by(() => {
-		for (const s of [w.hand.tray.slice(5), w.hand.tray.slice(0, 5)].flat()) {
-			const { cells, width } = s?.grip.what === 'tiles' ? s.grip : {}
+		for (const { grip } of w.hand.lately) {
+			const { cells, width } = grip.what === 'tiles' ? grip : {}
 			const p = cells && width && blockOf(cells, width)
 			if (p) return p
 		}
@@ -83,7 +83,7 @@
 	}
 </script>
 
-<h2 class="heading">Look</h2>
+<h3 class="heading">Look</h3>
 <canvas
 	bind:this={canvas}
 	width="208"

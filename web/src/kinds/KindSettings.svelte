@@ -70,7 +70,7 @@
 {/snippet}
 
 <div class="flex flex-col gap-1.5" role="group" aria-label="Settings">
-	<h2 class="heading">Settings of each {k.name.toLowerCase()}</h2>
+	<h3 class="heading">Settings of each {k.name.toLowerCase()}</h3>
 	{#if !settings.length}<p class="text-dim">None: all of them are alike.</p>{/if}
 	{#each settings as s, i (s.key || i)}
 		{#if own && s.given}

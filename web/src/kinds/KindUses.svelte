@@ -12,7 +12,7 @@
 </script>
 
 <div class="flex flex-col gap-2 p-3">
-	<h2 class="heading">Where used</h2>
+	<h3 class="heading">Where used</h3>
 	{#each told.wrong as text (text)}<p class="text-brick">{text}</p>{/each}
 	<ul class="flex flex-col">
 		{#each told.uses as u (u.map)}

@@ -1,12 +1,15 @@
 <script lang="ts">
+	import { roving } from '../controls/roving'
 	import Pin from '@lucide/svelte/icons/pin'
 	import Plus from '@lucide/svelte/icons/plus'
-	import Search from '@lucide/svelte/icons/search'
 	import type { Kind } from '../core/types'
+	import Context from '../controls/Context.svelte'
+	import SearchField from '../controls/SearchField.svelte'
 	import GripPicture from '../hand/GripPicture.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 	import KindPanel from './KindPanel.svelte'
 	import KindUses from './KindUses.svelte'
+	import { kindMenu } from './kindMenu'
 	import { groupsOf } from './groups'
 
 	// The kinds of entity: those that come with Azzel, and the designer's own.
@@ -42,36 +45,29 @@
 	<aside class="flex min-h-0 flex-col border-r border-line" aria-label="Kinds">
 		<div class="flex flex-col gap-2 p-2">
 			<button class="button button-main" onclick={() => add('')}><Plus size={15} /> A kind from nothing</button>
-			<label class="flex field items-center gap-2 focus-within:border-glaze">
-				<Search size={14} class="shrink-0 text-dim" />
-				<input
-					class="w-full min-w-0 bg-transparent outline-none placeholder:text-dim"
-					type="search"
-					placeholder="Search kinds and tags"
-					aria-label="Search kinds"
-					bind:value={query}
-				/>
-			</label>
+			<SearchField bind:value={query} label="Search kinds" />
 		</div>
-		<div class="min-h-0 grow overflow-y-auto pb-2">
+		<div class="min-h-0 grow overflow-y-auto pb-2" {@attach roving}>
 			{#each groups as g (g.name)}
 				<h2 class="px-3 pt-2 pb-1 heading">{g.name}</h2>
 				<ul aria-label={g.name}>
 					{#each g.kinds as k (k.id)}
 						<li class="flex items-center {kind?.id === k.id ? 'bg-well' : ''}">
-							<button
-								id="kind-{k.id}"
-								class="flex min-w-0 grow items-center gap-2 px-3 py-1 text-left hover:bg-well {kind?.id === k.id
-									? 'font-semibold'
-									: ''}"
-								aria-current={kind?.id === k.id ? 'true' : undefined}
-								onclick={() => (w.kindId = k.id)}
-								onkeydown={(e) => keys(e, k)}
-							>
-								<GripPicture grip={{ what: 'entity', kind: k.id, shape: 'freehand' }} size={22} />
-								<span class="min-w-0 grow truncate">{k.name}</span>
-								<span class="font-mono text-[11px] text-dim">{counts[k.id] ?? ''}</span>
-							</button>
+							<Context choices={() => kindMenu(w, k, false)} class="flex min-w-0 grow">
+								<button
+									id="kind-{k.id}"
+									class="flex min-w-0 grow items-center gap-2 px-3 py-1 text-left hover:bg-well {kind?.id === k.id
+										? 'font-semibold'
+										: ''}"
+									aria-current={kind?.id === k.id ? 'true' : undefined}
+									onclick={() => (w.kindId = k.id)}
+									onkeydown={(e) => keys(e, k)}
+								>
+									<GripPicture grip={{ what: 'entity', kind: k.id, shape: 'freehand' }} size={22} />
+									<span class="min-w-0 grow truncate">{k.name}</span>
+									<span class="font-mono text-[11px] text-dim">{counts[k.id] ?? ''}</span>
+								</button>
+							</Context>
 							<button
 								class="button-plain w-7 {pinned.has(k.id) ? 'text-glaze' : 'opacity-40'}"
 								aria-label="{pinned.has(k.id) ? 'Unpin' : 'Pin'} {k.name}"
@@ -89,9 +85,9 @@
 		</div>
 	</aside>
 	{#if kind}
-		<section class="min-h-0 overflow-y-auto" aria-label="Kind {kind.name}">
+		<main class="min-h-0 overflow-y-auto" aria-label="Kind {kind.name}">
 			{#key kind.id}<KindPanel {kind} {add} />{/key}
-		</section>
+		</main>
 		<aside class="flex min-h-0 flex-col overflow-y-auto border-l border-line" aria-label="Where it is used">
 			<KindUses {kind} />
 		</aside>

@@ -13,15 +13,14 @@ export function groupsOf(head: Head, query: string): Group[] {
 		return words.every((word) => text.includes(word))
 	})
 	const pins = head.project.pins ?? []
-	const builtIn = (k: Kind) => k.glyph === k.id
 	const out: Group[] = [
 		{ name: 'Pinned', kinds: pins.flatMap((id) => found.filter((k) => k.id === id)) },
-		{ name: 'Your own', kinds: found.filter((k) => !builtIn(k) && !pins.includes(k.id)) },
+		{ name: 'Your own', kinds: found.filter((k) => k.own && !pins.includes(k.id)) },
 	]
 	for (const c of head.categories) {
 		out.push({
 			name: c[0].toUpperCase() + c.slice(1),
-			kinds: found.filter((k) => builtIn(k) && k.category === c && !pins.includes(k.id)),
+			kinds: found.filter((k) => !k.own && k.category === c && !pins.includes(k.id)),
 		})
 	}
 	return out.filter((g) => g.kinds.length)

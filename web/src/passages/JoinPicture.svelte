@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { drawEdge, drawGrid } from '../canvas/bounds'
+	import { Pinch } from '../canvas/pinch'
 	import { cased, drawFacing } from '../draw/frames'
 	import { View } from '../draw/view.svelte'
 	import type { MapInfo, Point } from '../core/types'
@@ -14,6 +16,7 @@
 	let turn = $state(0)
 	let fitted = ''
 	let dragged: Point | null = null
+	let far = false
 
 	$effect(() => {
 		const again = () => turn++
@@ -39,6 +42,9 @@
 		fitted = size
 		const ctx = canvas.getContext('2d')!
 		if (!w.scene.draw(ctx, map, view)) requestAnimationFrame(() => turn++)
+		// an empty map shows where it is as well
+		if (map.cellWidth * view.scale >= 8 * dpr) drawGrid(ctx, map, view)
+		drawEdge(ctx, map, view)
 		for (const e of j.arrivals) {
 			const cell = { x: Math.floor(e.x / map.cellWidth), y: Math.floor(e.y / map.cellHeight), w: 1, h: 1 }
 			const r = view.cellRect(map, cell)
@@ -69,21 +75,36 @@
 		return view.cell(map, p.x, p.y)
 	}
 
+	const pinch = new Pinch(view, () => (dragged = null))
+
 	function down(e: PointerEvent) {
-		if (e.button === 0) j.choose(cellAt(e))
-		if (e.button !== 1) return
-		e.preventDefault()
+		if (e.button > 1) return
+		if (e.button === 1) e.preventDefault()
 		canvas!.setPointerCapture(e.pointerId)
+		if (e.pointerType === 'touch') pinch.down(e.pointerId, at(e))
+		if (pinch.on) return
 		dragged = at(e)
+		far = e.button === 1
 	}
 
 	function moved(e: PointerEvent) {
-		if (dragged) {
-			const p = at(e)
-			view.pan(p.x - dragged.x, p.y - dragged.y)
-			dragged = p
+		const p = at(e)
+		if (e.pointerType === 'touch') pinch.move(e.pointerId, p)
+		if (dragged && !pinch.on) {
+			far ||= Math.hypot(p.x - dragged.x, p.y - dragged.y) > 5 * devicePixelRatio
+			if (far) {
+				view.pan(p.x - dragged.x, p.y - dragged.y)
+				dragged = p
+			}
 		}
 		hover = cellAt(e)
+	}
+
+	/** A press that stayed where it was chooses the place; one that went on has moved the picture. */
+	function up(e: PointerEvent) {
+		if (dragged && !far && !pinch.on) j.choose(cellAt(e))
+		pinch.up(e.pointerId)
+		dragged = null
 	}
 
 	function wheel(e: WheelEvent) {
@@ -112,15 +133,18 @@
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_interactive_element_to_noninteractive_role -->
 	<canvas
 		bind:this={canvas}
-		class="absolute inset-0 size-full cursor-crosshair outline-none focus-visible:outline-2 focus-visible:-outline-offset-2 focus-visible:outline-glaze"
+		class="absolute inset-0 size-full cursor-crosshair touch-none outline-none focus-visible:outline-2 focus-visible:-outline-offset-2 focus-visible:outline-glaze"
 		tabindex="0"
 		role="application"
 		aria-label="{map.name}: press a cell, or move with the arrows and turn with R; plus and minus zoom"
 		onpointermove={moved}
 		onpointerleave={() => (hover = null)}
 		onpointerdown={down}
-		onpointerup={() => (dragged = null)}
-		onpointercancel={() => (dragged = null)}
+		onpointerup={up}
+		onpointercancel={(e) => {
+			pinch.up(e.pointerId)
+			dragged = null
+		}}
 		onwheel={wheel}
 		onkeydown={keydown}
 	></canvas>

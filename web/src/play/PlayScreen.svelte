@@ -1,5 +1,7 @@
 <script lang="ts">
 	import MessageBox from '../entities/MessageBox.svelte'
+	import { keys } from '../controls/keys.svelte'
+	import PlayPad from './PlayPad.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// What the player sees above the map: the count, and what is being said.
@@ -18,8 +20,17 @@
 				<MessageBox text={view.line} />
 			</div>
 		{/if}
-		<div class="absolute top-3 right-3 flex items-center gap-2 bg-ink px-3 py-1.5 text-plaster">
-			<span class="key">Arrows</span> walk <span class="key">E</span> use <span class="key">P</span> back to the map
-		</div>
+		{#if w.touch}
+			<PlayPad />
+			<button
+				class="pointer-events-auto absolute top-3 right-3 bg-ink px-3 py-1.5 text-plaster"
+				onclick={() => w.playing.stopPlay()}>Back to the map</button
+			>
+		{:else}
+			<div class="absolute top-3 right-3 flex items-center gap-2 bg-ink px-3 py-1.5 text-plaster">
+				<span class="key">Arrows</span> walk <span class="key">E</span> use <span class="key">{keys.now('P')}</span> back
+				to the map
+			</div>
+		{/if}
 	</div>
 {/if}

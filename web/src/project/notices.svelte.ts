@@ -20,6 +20,11 @@ export class Notices {
 		setTimeout(() => this.drop(id), help || tone === 'wrong' ? 9000 : 4000)
 	}
 
+	/** A name was taken already. */
+	taken(asked: string, called: string) {
+		this.say(`There is a “${asked}” already, so this is called “${called}”.`)
+	}
+
 	wrong(error: unknown) {
 		const text = error instanceof Error ? error.message : String(error)
 		if (!this.atField?.(text)) this.say(text, 'wrong')

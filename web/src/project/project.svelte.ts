@@ -241,8 +241,7 @@ export class Project {
 	private made<O extends Outcome>(outcome: O): O {
 		this.take(outcome)
 		if (outcome.edit) this.post(outcome.edit as { client: ID; number: number })
-		for (const [asked, called] of outcome.renamed ?? [])
-			this.notices.say(`There is a “${asked}” already, so this is called “${called}”.`)
+		for (const [asked, called] of outcome.renamed ?? []) this.notices.taken(asked, called)
 		return outcome
 	}
 
@@ -298,6 +297,7 @@ export class Project {
 				this.core.call('supply', { seq: outcome.fetch, revert })
 				outcome = this.make(method, args)
 			}
+			if (method === 'turnBackHere' && outcome.edit) this.notices.say(`${outcome.text}.`, 'done', this.undoOf(outcome))
 			if (outcome.kept) {
 				const all = (outcome.restored ?? 0) + outcome.kept
 				this.notices.say(`${outcome.text}: ${outcome.kept} of ${all} kept, because they were changed since.`)

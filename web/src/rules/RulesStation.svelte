@@ -26,13 +26,18 @@
 
 	function rename(id: string, input: HTMLInputElement, before: string) {
 		if (input.value === before) return
-		w.project.try('set', { ref: { type: 'flag', id }, field: 'name', value: input.value, text: 'Renamed a flag' })
+		w.project.try('set', {
+			ref: { type: 'flag', id },
+			field: 'name',
+			value: input.value,
+			text: `Renamed flag ${before}`,
+		})
 		input.value = w.project.head.flags.find((f) => f.id === id)?.name ?? before
 	}
 </script>
 
-<main class="grid min-h-0 grid-cols-[1fr_280px]" aria-label="Rules">
-	<div class="min-h-0 overflow-y-auto p-4">
+<div class="grid min-h-0 grid-cols-[1fr_280px]">
+	<main class="min-h-0 overflow-y-auto p-4" aria-label="Rules">
 		{#each maps as m (m.id)}
 			{@const here = rules.filter((r) => r.place === m.id)}
 			<section class="mb-6">
@@ -56,7 +61,7 @@
 			<button class="button button-main" onclick={() => w.open('map')}>Go to Map</button>
 		{/each}
 		{#each rules.filter((r) => !maps.some((m) => m.id === r.place)) as rule (rule.id)}<RuleCard {rule} />{/each}
-	</div>
+	</main>
 	<aside class="min-h-0 overflow-y-auto border-l border-line p-3" aria-label="Flags">
 		<div class="mb-1 flex items-center">
 			<h2 class="grow heading">Flags</h2>
@@ -90,4 +95,4 @@
 			{/each}
 		</ul>
 	</aside>
-</main>
+</div>

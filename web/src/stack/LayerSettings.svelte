@@ -104,6 +104,8 @@
 		<Popover.Content
 			class="z-60 max-h-[80vh] w-[290px] overflow-y-auto border border-dim bg-chalk p-3 outline-none"
 			side="right"
+			role="dialog"
+			aria-label="Settings of layer {l.name}"
 			align="start"
 			sideOffset={8}
 		>

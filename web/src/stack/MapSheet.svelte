@@ -1,8 +1,7 @@
 <script lang="ts">
 	import { Dialog } from 'bits-ui'
-	import type { Grip } from '../core/types'
-	import GripPicture from '../hand/GripPicture.svelte'
-	import { nameOf } from '../hand/naming'
+	import ExchangePart from './ExchangePart.svelte'
+	import LayerPlan from './LayerPlan.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { lossWords } from '../workspace/lossWords'
 
@@ -18,12 +17,6 @@
 	] as const
 	let grow = $state({ left: 0, top: 0, right: 0, bottom: 0 })
 	let shift = $state({ x: 0, y: 0, wrap: true })
-	let where = $state<'selection' | 'map' | 'project'>('map')
-	let from = $state(-1)
-	let to = $state(-1)
-	let setFrom = $state('')
-	let setTo = $state('')
-
 	const number = (e: { currentTarget: HTMLInputElement }) => Math.trunc(e.currentTarget.valueAsNumber) || 0
 	const bounds = $derived(
 		m && {
@@ -34,10 +27,6 @@
 		},
 	)
 	const changed = $derived(Object.values(grow).some((n) => n))
-	const singles = $derived(
-		w.hand.tray.flatMap((s) => (s && s.grip.what === 'tiles' && s.grip.cells?.length === 1 ? [s.grip] : [])),
-	)
-
 	/** The cell size that is being chosen. */
 	let cell = $state<{ w: number; h: number } | null>(null)
 
@@ -65,22 +54,6 @@
 		grow = { left: 0, top: 0, right: 0, bottom: 0 }
 	}
 
-	function exchange() {
-		const done = w.project.try('exchange', {
-			map: m!.id,
-			in: where,
-			swaps: [{ from: singles[from].cells![0], to: to < 0 ? 0 : singles[to].cells![0] }],
-			from: '',
-			to: '',
-		})
-		if (done) w.notices.say(`${done.text}.`, 'done', w.project.undoOf(done))
-	}
-
-	function exchangeSets() {
-		const done = w.project.try('exchange', { map: m!.id, in: where, swaps: [], from: setFrom, to: setTo })
-		if (done) w.notices.say(`${done.text}.`, 'done', w.project.undoOf(done))
-	}
-
 	function screen(axis: 'w' | 'h', value: number) {
 		const now = project.screen.w ? project.screen : { w: 20, h: 14 }
 		w.project.try('set', {
@@ -92,34 +65,16 @@
 	}
 </script>
 
-{#snippet tilePick(label: string, chosen: number, choose: (i: number) => void, none: string)}
-	<div class="flex flex-wrap gap-1" role="radiogroup" aria-label={label}>
-		{#if none}
-			<button
-				role="radio"
-				aria-checked={chosen < 0}
-				class="button {chosen < 0 ? 'border-held' : ''}"
-				onclick={() => choose(-1)}>{none}</button
-			>
-		{/if}
-		{#each singles as g, i (i)}
-			<button
-				role="radio"
-				aria-checked={chosen === i}
-				aria-label={nameOf(w.project, g as Grip)}
-				class="border-2 p-0.5 {chosen === i ? 'border-held' : 'border-line'}"
-				onclick={() => choose(i)}><GripPicture grip={g} size={24} /></button
-			>
-		{/each}
-	</div>
-{/snippet}
-
 <Dialog.Root bind:open={() => w.sheetOpen && m !== undefined, open}>
 	<Dialog.Portal>
 		<Dialog.Content
 			class="cut fixed top-12 left-[252px] z-50 max-h-[86vh] w-[340px] overflow-y-auto outline-none"
 			preventScroll={false}
 			trapFocus={false}
+			onOpenAutoFocus={() => {
+				const part = w.sheetPart && document.querySelector(`[role=dialog] section[aria-label="${w.sheetPart}"]`)
+				if (part) part.scrollIntoView({ block: 'start' })
+			}}
 			interactOutsideBehavior="ignore"
 		>
 			{#if m && bounds}
@@ -185,7 +140,7 @@
 								{#if axis === 'w'}×{/if}
 							{/each}
 							<label class="flex items-center gap-1.5"
-								><input type="checkbox" class="accent-glaze" bind:checked={w.screen} /> show it</label
+								><input type="checkbox" class="accent-glaze" bind:checked={w.layout.screen} /> show it</label
 							>
 						</div>
 					</section>
@@ -261,44 +216,10 @@
 							>
 						</div>
 					</section>
-					<section class="flex flex-col gap-1.5 border-t border-line pt-2" aria-label="Exchange tiles">
-						<h3 class="heading">Exchange tiles</h3>
-						<label class="flex items-center gap-2"
-							>In <select class="field grow" bind:value={where} aria-label="Where tiles are exchanged">
-								<option value="selection" disabled={!w.area}>the selection</option>
-								<option value="map">this map</option>
-								<option value="project">all maps</option>
-							</select></label
-						>
-						{#if singles.length}
-							{@render tilePick('Tile that is exchanged', from, (i) => (from = i), '')}
-							<span class="text-[12px] text-dim">for</span>
-							{@render tilePick('Tile that takes its place', to, (i) => (to = i), 'nothing')}
-							<button class="button" disabled={from < 0 || from === to} onclick={exchange}>Exchange the tile</button>
-						{:else}
-							<p class="text-[12px] text-dim">Hold the tiles once: they are offered here from the tray.</p>
-						{/if}
-						{#if w.project.head.tilesets.length > 1}
-							<div class="grid grid-cols-2 gap-1.5">
-								<select class="field" bind:value={setFrom} aria-label="Tileset that is exchanged">
-									<option value="">a tileset…</option>
-									{#each w.project.head.tilesets as t (t.id)}<option value={t.id}>{t.name}</option>{/each}
-								</select>
-								<select class="field" bind:value={setTo} aria-label="Tileset that takes its place">
-									<option value="">for…</option>
-									{#each w.project.head.tilesets as t (t.id)}<option value={t.id}>{t.name}</option>{/each}
-								</select>
-							</div>
-							<button class="button" disabled={!setFrom || !setTo || setFrom === setTo} onclick={exchangeSets}
-								>Exchange the tileset, place by place</button
-							>
-						{/if}
-					</section>
+					<ExchangePart map={m} />
 					<section class="flex flex-col gap-1.5 border-t border-line pt-2" aria-label="Layer plan">
 						<h3 class="heading">Layer plan: what a new map starts with</h3>
-						<p class="text-[12px]">
-							{w.project.head.plan.map((l) => l.name + (l.front ? ' (before the hero)' : '')).join(', ')}
-						</p>
+						<LayerPlan />
 						<button class="button" onclick={() => w.project.try('planOf', { map: m.id })}
 							>Start new maps with this map’s layers</button
 						>

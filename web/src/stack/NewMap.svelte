@@ -32,6 +32,8 @@
 		if (!done?.made) return
 		made()
 		w.show(done.made)
+		const got = w.project.map(done.made)?.name
+		if (name.trim() && got !== called) w.notices.taken(called, got ?? '')
 	}
 
 	function keep() {

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { roving } from '../controls/roving'
 	import ChevronsLeft from '@lucide/svelte/icons/chevrons-left'
 	import Eye from '@lucide/svelte/icons/eye'
 	import EyeOff from '@lucide/svelte/icons/eye-off'
@@ -11,12 +12,15 @@
 	import type { Layer, Taken } from '../core/types'
 	import { send } from '../live/http'
 	import EntityList from '../entities/EntityList.svelte'
+	import Context from '../controls/Context.svelte'
 	import Hint from '../controls/Hint.svelte'
 	import Menu, { type Choice } from '../controls/Menu.svelte'
+	import Splitter from '../controls/Splitter.svelte'
 	import { accepted } from '../tilesets/intake.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
-	import { saveGuide } from './guide'
+	import { guideSize, saveGuide } from './guide'
 	import LayerSettings, { emptyImage } from './LayerSettings.svelte'
+	import { layerMenu, toggleLayer } from './layerMenu'
 	import LayerThumb from './LayerThumb.svelte'
 	import MapList from './MapList.svelte'
 
@@ -50,8 +54,11 @@
 			}
 			image.x = m.bounds.x * m.cellWidth
 			image.y = m.bounds.y * m.cellHeight
-			const made = w.project.try('addPictureLayer', { map: m.id, name, image, above: w.active })
-			if (made?.made) w.hand.work(m.id, made.made)
+			const made = w.project.try('addPictureLayer', { map: m.id, name, image, above: '' })
+			if (!made?.made) return
+			w.hand.work(m.id, made.made)
+			w.hand.letGo()
+			w.notices.say('The picture lies below what is painted: drag it to its place.', 'done', w.project.undoOf(made))
 		} catch (e) {
 			w.notices.wrong(e)
 		}
@@ -70,11 +77,11 @@
 
 	function addGradient() {
 		const image = { ...emptyImage, from: '#23415c', to: '#e9b98a', stretch: true }
-		const made = w.project.try('addPictureLayer', { map: w.map!.id, name: 'Sky', image, above: w.active })
+		const made = w.project.try('addPictureLayer', { map: w.map!.id, name: 'Sky', image, above: '' })
 		if (made?.made) w.hand.work(w.map!.id, made.made)
 	}
 
-	const kinds: Choice[] = [
+	const kinds = $derived<Choice[]>([
 		{ label: 'Tiles', hint: 'painted cells', run: () => add('tiles') },
 		{ label: 'Entities', hint: 'things that stand on the map', run: () => add('entities') },
 		{ label: 'Zones', hint: 'what the ground is', run: () => add('zones') },
@@ -86,13 +93,17 @@
 			run: () => w.project.try('groupLayer', { map: w.map!.id, id: w.active }),
 		},
 		{ heading: 'For painters' },
-		{ label: 'Save a guide of the map', hint: 'PNG', run: () => void saveGuide(w) },
+		...[1, 2, 4, 8].map((scale) => ({
+			label: `Save a guide of the map, ${scale} ×`,
+			hint: guideSize(w, scale),
+			run: () => void saveGuide(w, scale),
+		})),
 		{
 			label: 'Put a painted picture back…',
 			hint: 'same shape as the guide',
 			run: () => ((back = true), choose.click()),
 		},
-	]
+	])
 
 	/** Moves a layer to a row of the list, the top one being 0. */
 	function moveTo(id: string, row: number) {
@@ -105,15 +116,12 @@
 		if (step && e.altKey) {
 			e.preventDefault()
 			moveTo(l.id, row + step)
-		} else if (step) {
-			e.preventDefault()
-			const next = layers[row + step]
-			if (next) document.getElementById(`layer-${next.id}`)?.focus()
 		} else if (e.key === 'F2') naming = l.id
 	}
 </script>
 
-<aside class="flex min-h-0 flex-col border-r border-line bg-plaster" aria-label="Stack">
+<aside class="relative flex min-h-0 min-w-0 flex-col border-r border-line bg-plaster" aria-label="Stack">
+	<Splitter panel="stack" layout={w.layout} />
 	<input
 		bind:this={choose}
 		type="file"
@@ -126,18 +134,22 @@
 		}}
 	/>
 	<MapList />
-	<div class="flex h-8 items-center border-t border-line pl-2">
-		<div class="flex grow gap-2" role="group" aria-label="What is listed">
+	<div class="flex min-h-8 shrink-0 flex-wrap items-center border-t border-line pl-1.5">
+		<div class="flex grow gap-1.5" role="group" aria-label="What is listed">
 			<button
-				class="h-7 heading {w.listing ? 'text-dim' : 'underline decoration-glaze decoration-2 underline-offset-4'}"
-				aria-pressed={!w.listing}
-				onclick={() => (w.listing = false)}>Stack</button
+				class="h-7 heading {w.layout.listing
+					? 'text-dim'
+					: 'underline decoration-glaze decoration-2 underline-offset-4'}"
+				aria-pressed={!w.layout.listing}
+				onclick={() => (w.layout.listing = false)}>Stack</button
 			>
 			<button
-				class="h-7 heading {w.listing ? 'underline decoration-glaze decoration-2 underline-offset-4' : 'text-dim'}"
-				aria-pressed={w.listing}
+				class="h-7 heading {w.layout.listing
+					? 'underline decoration-glaze decoration-2 underline-offset-4'
+					: 'text-dim'}"
+				aria-pressed={w.layout.listing}
 				title="The entities of this map as a list"
-				onclick={() => (w.listing = true)}>Entities</button
+				onclick={() => (w.layout.listing = true)}>Entities</button
 			>
 		</div>
 		<Menu choices={kinds} side="bottom">
@@ -154,14 +166,14 @@
 			disabled={!w.map}
 			onclick={() => (w.depth = !w.depth)}><Layers size={16} /></Hint
 		>
-		<Hint label="Fold the stack away" keys="Ctrl+[" class="button-plain" onclick={() => (w.stackOpen = false)}
+		<Hint label="Fold the stack away" keys="Ctrl+[" class="button-plain" onclick={() => (w.layout.stackOpen = false)}
 			><ChevronsLeft size={16} /></Hint
 		>
 	</div>
-	{#if w.listing}
+	{#if w.layout.listing}
 		<EntityList />
 	{:else}
-		<ul class="min-h-0 grow overflow-y-auto" aria-label="Layers, the top one first">
+		<ul class="min-h-0 grow overflow-y-auto" aria-label="Layers, the top one first" {@attach roving}>
 			{#each layers as l, row (l.id)}
 				{@const active = w.active === l.id}
 				<!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
@@ -182,7 +194,10 @@
 					}}
 				>
 					{#if active}<span class="absolute inset-y-0 left-0 w-1 bg-glaze"></span>{/if}
-					<div class="flex items-center gap-2 py-1 pr-1 {l.group ? 'pl-5' : 'pl-2.5'}">
+					<Context
+						choices={() => layerMenu(w, w.map!, l, () => (naming = l.id))}
+						class="flex items-center gap-2 py-1 pr-1 {l.group ? 'pl-5' : 'pl-2.5'}"
+					>
 						{#if w.map}<LayerThumb map={w.map} layer={l} />{/if}
 						{#if naming === l.id}
 							<!-- svelte-ignore a11y_autofocus -->
@@ -193,7 +208,7 @@
 								autofocus
 								onblur={(e) => {
 									naming = ''
-									if (e.currentTarget.value !== l.name) set(l, 'name', e.currentTarget.value, 'Renamed a layer')
+									if (e.currentTarget.value !== l.name) set(l, 'name', e.currentTarget.value, `Renamed layer ${l.name}`)
 								}}
 								onkeydown={(e) => {
 									e.stopPropagation()
@@ -221,24 +236,24 @@
 								>
 							</button>
 						{/if}
-					</div>
+					</Context>
 					{#if active}
-						<div class="flex items-center pb-1 pl-2">
+						<div class="flex flex-wrap items-center pr-1 pb-1 pl-2">
 							<Hint
 								label={l.hidden ? 'Show this layer' : 'Hide this layer'}
 								class="button-plain"
-								onclick={() => set(l, 'hidden', !l.hidden, l.hidden ? 'Showed a layer' : 'Hid a layer')}
+								onclick={() => toggleLayer(w, w.map!, l, 'hidden')}
 							>
 								{#if l.hidden}<EyeOff size={15} />{:else}<Eye size={15} />{/if}
 							</Hint>
 							<Hint
 								label={l.locked ? 'Unlock this layer' : 'Lock this layer'}
 								class="button-plain"
-								onclick={() => set(l, 'locked', !l.locked, l.locked ? 'Unlocked a layer' : 'Locked a layer')}
+								onclick={() => toggleLayer(w, w.map!, l, 'locked')}
 							>
 								{#if l.locked}<Lock size={15} class="text-brick" />{:else}<LockOpen size={15} />{/if}
 							</Hint>
-							<label class="flex grow items-center gap-1 text-[11px] text-dim">
+							<label class="flex w-10 grow items-center gap-1 text-[11px] text-dim">
 								<input
 									type="range"
 									min="0"
@@ -247,7 +262,7 @@
 									value={l.opacity}
 									class="w-full min-w-0 accent-glaze"
 									aria-label="Opacity of {l.name} in percent"
-									onchange={(e) => set(l, 'opacity', Number(e.currentTarget.value), 'Changed a layer’s opacity')}
+									onchange={(e) => set(l, 'opacity', Number(e.currentTarget.value), `Opacity of layer ${l.name}`)}
 								/>
 							</label>
 							<Hint

@@ -1,23 +1,32 @@
 import { drawZone } from '../draw/hatches'
 import { areaOf, boxOf, cellArea } from '../draw/areas'
-import { partLines } from '../canvas/solids'
+import { drawGrounds, partLines } from '../canvas/solids'
 import { View } from '../draw/view.svelte'
 import type { Rect } from '../core/types'
+import { largest, saveCanvas } from './savedPicture'
 import type { Workspace } from '../workspace/workspace.svelte'
 
-/** The largest side of a saved picture, in pixels. */
-const largest = 8192
+/** How large a guide is at a scale, in words. */
+export function guideSize(w: Workspace, scale: number): string {
+	if (!w.map) return ''
+	const { w: width, h } = new View().drawn(w.map)
+	return Math.max(width, h) * scale > largest ? 'too large' : `${width * scale} × ${h * scale}`
+}
 
 /** Saves outlines of what is solid, of zones and of entities as a PNG to paint over. */
-export async function saveGuide(w: Workspace, scale = 2) {
+export async function saveGuide(w: Workspace, scale: number) {
 	const m = w.map
 	if (!m) return
 	// a guide is of what is drawn: diamonds too
 	const all = new View().drawn(m)
 	const [width, height] = [all.w, all.h]
-	scale = Math.max(1, Math.min(scale, Math.floor(largest / Math.max(width, height))))
-	if (Math.max(width, height) > largest)
-		return w.notices.say('This map is too large for one picture: crop a copy of it first.', 'wrong')
+	if (Math.max(width, height) * scale > largest)
+		return w.notices.say(
+			scale > 1
+				? 'That guide would be too large for one picture: choose a smaller scale.'
+				: 'This map is too large for one picture: crop a copy of it first.',
+			'wrong',
+		)
 	const canvas = document.createElement('canvas')
 	canvas.width = width * scale
 	canvas.height = height * scale
@@ -57,19 +66,14 @@ export async function saveGuide(w: Workspace, scale = 2) {
 	ctx.lineWidth = 2
 	ctx.strokeStyle = '#1e2a2e'
 	ctx.stroke(partLines(solid, view))
+	drawGrounds(ctx, w, m, view, 1)
 	for (const e of w.project.entities(m.id)) {
 		const r = boxOf(view, e)
 		frame(areaOf(view, e, 1), '#33509e', [3, 3])
 		const size = Math.min(r.w, r.h)
 		w.scene.figures.glyph(ctx, e.kind, r.x + (r.w - size) / 2, r.y + (r.h - size) / 2, size)
 	}
-	const blob = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/png'))
-	if (!blob) return w.notices.say('This browser cannot save a picture that large.', 'wrong')
-	const link = document.createElement('a')
-	link.href = URL.createObjectURL(blob)
-	link.download = `${m.name} guide.png`
-	link.click()
-	URL.revokeObjectURL(link.href)
+	if (!(await saveCanvas(w, canvas, `${m.name} guide`))) return
 	w.notices.say(
 		`The guide is saved, ${canvas.width} × ${canvas.height} pixels. Paint over it, and put it back as a layer.`,
 	)

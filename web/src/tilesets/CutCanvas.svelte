@@ -12,7 +12,8 @@
 
 <script lang="ts">
 	import { onMount } from 'svelte'
-	import type { Cut } from '../core/types'
+	import type { Cut, Point, Rect } from '../core/types'
+	import { drawLabel, ink } from '../draw/frames'
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// A tileset's picture with its cut drawn over it. Painting over it marks tiles, or parts of
@@ -29,6 +30,7 @@
 		ends,
 		pressed,
 		tells,
+		dragged,
 		chosen = $bindable(0),
 	}: {
 		picture: string
@@ -54,6 +56,8 @@
 		pressed?: (tile: number) => boolean
 		/** What a tile is, for who cannot see it. */
 		tells?: (tile: number) => string
+		/** Takes a tile that was dragged out, in pixels of the picture. */
+		dragged?: (tile: Rect) => void
 		/** The tile that was pressed last. */
 		chosen?: number
 	} = $props()
@@ -64,6 +68,16 @@
 	let room = $state(600)
 	let turn = $state(0)
 	let stroke = $state.raw<Stroke | null>(null)
+	const rectOf = (a: Point, b: Point): Rect => ({
+		x: Math.min(a.x, b.x),
+		y: Math.min(a.y, b.y),
+		w: Math.abs(a.x - b.x),
+		h: Math.abs(a.y - b.y),
+	})
+
+	/** The tile that is being dragged out. */
+	let drawn = $state.raw<{ from: Point; to: Point } | null>(null)
+	const tile = $derived(drawn && rectOf(drawn.from, drawn.to))
 	let focused = $state(false)
 	let last = { clientX: 0, clientY: 0 }
 	const scale = $derived(Math.max(1, Math.min(6, Math.floor(room / width))))
@@ -114,6 +128,18 @@
 			for (let i = 0; i < columns * rows; i++)
 				decorate(ctx, i, tileX(i) * s, tileY(i) * s, cut.cellWidth * s, cut.cellHeight * s, stroke)
 		}
+		if (tile) {
+			const frame = [tile.x * s, tile.y * s, tile.w * s, tile.h * s] as const
+			for (const [thick, colour] of [
+				[4, '#fcfaf5'],
+				[2, '#855300'],
+			] as const) {
+				ctx.lineWidth = thick * dpr
+				ctx.strokeStyle = colour
+				ctx.strokeRect(...frame)
+			}
+			drawLabel(ctx, `${tile.w} × ${tile.h}`, frame[0] + frame[2] / 2, frame[1] + frame[3] + 12 * dpr, dpr, ink)
+		}
 		if (ends && chosen < columns * rows) {
 			const frame = [
 				tileX(chosen) * s + 1,
@@ -129,6 +155,13 @@
 			ctx.strokeRect(...frame)
 		}
 	})
+
+	/** The pixel of the picture under the pointer, at its nearest corner. */
+	function corner(e: { clientX: number; clientY: number }): Point {
+		const r = canvas.getBoundingClientRect()
+		const within = (v: number, most: number) => Math.max(0, Math.min(most, Math.round(v / scale)))
+		return { x: within(e.clientX - r.left, width), y: within(e.clientY - r.top, height) }
+	}
 
 	/** The tile and its part under the pointer. */
 	function at(e: { clientX: number; clientY: number }): { tile: number; part: number } | null {
@@ -146,6 +179,11 @@
 	}
 
 	function down(e: PointerEvent) {
+		if (dragged && e.button === 0) {
+			canvas.setPointerCapture(e.pointerId)
+			drawn = { from: corner(e), to: corner(e) }
+			return
+		}
 		const hit = at(e)
 		if (!hit) return
 		if (pressed?.(hit.tile)) return
@@ -157,6 +195,7 @@
 	}
 
 	function move(e: PointerEvent) {
+		if (drawn) drawn = { ...drawn, to: corner(e) }
 		if (!stroke) return
 		// a quick pointer skips tiles: all that lie between are touched as well
 		const [dx, dy] = [e.clientX - last.clientX, e.clientY - last.clientY]
@@ -174,6 +213,9 @@
 	}
 
 	function up() {
+		// what is hardly larger than a press was none
+		if (tile && tile.w > 2 && tile.h > 2) dragged?.(tile)
+		drawn = null
 		if (stroke) ends?.(stroke)
 		stroke = null
 	}
@@ -199,13 +241,17 @@
 	}
 </script>
 
+<svelte:window onkeydowncapture={(e) => e.key === 'Escape' && drawn && ((drawn = null), e.stopPropagation())} />
+
 <div bind:this={holder} class="overflow-auto">
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_interactive_element_to_noninteractive_role -->
 	<canvas
 		bind:this={canvas}
 		style:width="{width * scale}px"
 		style:height="{height * scale}px"
-		class="touch-none bg-sheet outline-none pixels focus-visible:outline-2 focus-visible:outline-glaze"
+		class="touch-none bg-sheet outline-none pixels {dragged
+			? 'cursor-crosshair'
+			: ''} focus-visible:outline-2 focus-visible:outline-glaze"
 		tabindex={ends ? 0 : -1}
 		role={ends ? 'application' : 'img'}
 		aria-label={ends ? `Tiles: arrows choose, Enter marks; ${tells?.(chosen) ?? ''}` : 'The picture with its cut'}
@@ -213,7 +259,7 @@
 		onpointerdown={down}
 		onpointermove={move}
 		onpointerup={up}
-		onpointercancel={() => (stroke = null)}
+		onpointercancel={() => ((stroke = null), (drawn = null))}
 		oncontextmenu={(e) => e.preventDefault()}
 		onkeydown={keydown}
 		onfocus={() => (focused = canvas.matches(':focus-visible'))}

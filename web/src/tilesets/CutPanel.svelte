@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Cut, Taken } from '../core/types'
 	import { words } from './cutWords'
+	import CutPicture from './CutPicture.svelte'
 	import HeroSize from './HeroSize.svelte'
 	import type { Intake } from './intake.svelte'
 	import RecutChanges from './RecutChanges.svelte'
@@ -45,21 +46,28 @@
 	{#if t.guesses?.length}
 		<div class="flex flex-col gap-1" role="group" aria-label="Guessed cuts">
 			<span class="heading">Guessed from the picture</span>
-			{#each t.guesses as g (words(g.cut))}
-				<button
-					type="button"
-					class="flex min-h-7 items-center gap-2 border px-2 text-left hover:border-glaze {same(g.cut, intake.cut)
-						? 'border-glaze bg-chalk font-semibold'
-						: 'border-line'}"
-					aria-pressed={same(g.cut, intake.cut)}
-					onclick={() => intake.change(g.cut)}
-				>
-					<span class="grow font-mono">{words(g.cut)}</span>
-					<span class="text-[12px] font-normal text-dim">{g.why}</span>
-				</button>
-			{/each}
+			<div class="grid grid-cols-2 gap-1.5">
+				{#each t.guesses as g (words(g.cut))}
+					{@const on = same(g.cut, intake.cut)}
+					<button
+						type="button"
+						class="flex min-w-0 flex-col items-start gap-0.5 border-2 p-1 text-left leading-tight hover:border-glaze {on
+							? 'border-glaze bg-chalk'
+							: 'border-line'}"
+						aria-pressed={on}
+						onclick={() => intake.change(g.cut)}
+					>
+						<CutPicture picture={t.picture} width={t.width} height={t.height} cut={g.cut} />
+						<span class="font-mono {on ? 'font-semibold' : ''}">{words(g.cut)}</span>
+						<span class="text-[12px] text-dim">{g.why}</span>
+						{#if g.sure}<span class="text-[12px] text-sage">nothing else comes near</span>{/if}
+						{#if g.over > 5}<span class="text-[12px] text-brick">leaves {g.over} % over</span>{/if}
+					</button>
+				{/each}
+			</div>
 		</div>
 	{/if}
+	<p class="text-[12px] text-dim">Or drag one tile out on the picture: it sets all four.</p>
 	<div class="grid grid-cols-2 gap-2">
 		{#each fields as f (f.key)}
 			<label class="flex flex-col gap-0.5">
@@ -85,11 +93,21 @@
 		{/if}
 	</div>
 	{#if typeof told !== 'string'}<HeroSize picture={t.picture} cut={intake.cut} />{/if}
-	{#if !intake.target || intake.target.picture !== t.picture}<ReshapePanel {intake} />{/if}
+	<ReshapePanel {intake} />
 	{#if intake.waiting.length}
-		<button type="button" class="button" disabled={intake.busy} onclick={() => void intake.gather()}
-			>Gather all {intake.waiting.length + 1} pictures into one tileset</button
-		>
+		<div class="flex flex-col gap-1 border-t border-line pt-2" role="group" aria-label="Gather">
+			<span class="heading">Or all {intake.waiting.length + 1} pictures as one tileset</span>
+			<div class="flex gap-1">
+				<input
+					class="field grow"
+					maxlength="80"
+					placeholder="Its name"
+					aria-label="Name of what is gathered"
+					bind:value={intake.gathered}
+				/>
+				<button type="button" class="button" disabled={intake.busy} onclick={() => void intake.gather()}>Gather</button>
+			</div>
+		</div>
 	{/if}
 	{#if intake.target && intake.plan && typeof told !== 'string'}
 		<RecutChanges
@@ -97,11 +115,14 @@
 			picture={t.picture}
 			cut={intake.cut}
 			columns={told.columns}
+			width={t.width}
+			height={t.height}
 			match={intake.plan.match}
 			changes={intake.plan.changes}
 		/>
 	{/if}
-	<div class="flex gap-2">
+	<!-- what it is all for stays in view, however much there is to choose -->
+	<div class="sticky -bottom-3 -mx-3 flex gap-2 border-t border-line bg-plaster px-3 py-2">
 		<button class="button grow button-main" disabled={typeof told === 'string' || intake.busy}
 			>{intake.target ? (intake.plan ? 'Cut it anew' : 'Show what changes') : 'Use this cut'}</button
 		>

@@ -6,6 +6,7 @@
 	import Hint from '../controls/Hint.svelte'
 	import { counted } from '../project/counted'
 	import { workspace } from '../workspace/workspace.svelte'
+	import { follows } from './cutWords'
 	import FormPicture from './FormPicture.svelte'
 
 	let {
@@ -24,8 +25,9 @@
 	const set = (field: string, value: unknown, text = `Changed material ${m.name}`) =>
 		w.project.try('set', { ref: { type: 'material', id: m.id }, field, value, text })
 	const mark = (change: { odds?: number; beside?: number }) =>
-		one && w.project.try('markMaterial', { id: m.id, tiles: [{ ...one, ...change }] })
-	const follows = { sides: 'its four sides', corners: 'its four corners', both: 'sides and corners' }
+		one && w.project.try('markMaterial', { id: m.id, tiles: [{ ...one, ...change }], by: '' })
+	/** What the edges of all its tiles are to; −1 where they differ. */
+	const beside = $derived(m.tiles?.every((o) => o.beside === m.tiles![0].beside) ? (m.tiles[0]?.beside ?? 0) : -1)
 </script>
 
 <div class="flex flex-col gap-3" aria-label="Material" role="group">
@@ -36,7 +38,8 @@
 				class="field"
 				maxlength="80"
 				value={m.name}
-				onblur={(e) => e.currentTarget.value !== m.name && set('name', e.currentTarget.value, 'Renamed a material')}
+				onblur={(e) =>
+					e.currentTarget.value !== m.name && set('name', e.currentTarget.value, `Renamed material ${m.name}`)}
 				onkeydown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
 			/>
 		{/key}
@@ -71,7 +74,7 @@
 		{recognising ? `Now press the tile that is all ${m.name}…` : 'Recognise the tiles'}
 	</Hint>
 	<section class="flex flex-col gap-1.5" aria-label="Forms">
-		<h3 class="heading">Forms</h3>
+		<h2 class="heading">Forms</h2>
 		<p data-testid="covers">
 			{counts.has} of {m.covers.length} have a tile{counts.turned
 				? `, ${counts.turned} by turning`
@@ -106,9 +109,25 @@
 			/> goes on beyond the map’s border</label
 		>
 	</section>
+	{#if m.tiles?.length}
+		<label class="flex items-center gap-2"
+			><span class="grow">Edges of all its tiles are to</span>
+			<select
+				class="field w-36"
+				value={beside}
+				onchange={(e) => w.project.try('setBeside', { id: m.id, beside: Number(e.currentTarget.value) })}
+			>
+				{#if beside < 0}<option value={-1} disabled>different ones</option>{/if}
+				<option value={0}>anything</option>
+				{#each w.project.head.materials.filter((o) => o.id !== m.id) as o (o.id)}<option value={o.number}
+						>{o.name}</option
+					>{/each}
+			</select></label
+		>
+	{/if}
 	{#if one}
 		<section class="flex flex-col gap-1.5 border-t border-line pt-2" aria-label="Tile of the material">
-			<h3 class="heading">Tile {chosen}</h3>
+			<h2 class="heading">Tile {chosen}</h2>
 			<label class="flex items-center gap-2"
 				><span class="grow">Odds among tiles of its form</span>
 				<input
@@ -136,9 +155,8 @@
 		<button
 			class="button grow"
 			onclick={() => {
-				w.open('map')
-				w.drawer = 'materials'
-				w.hold({ what: 'material', number: m.number })
+				w.layout.show('materials')
+				w.holdOnMap({ what: 'material', number: m.number })
 			}}>Hold it</button
 		>
 		<Hint

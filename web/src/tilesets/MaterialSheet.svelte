@@ -48,7 +48,7 @@
 				const odds = form === null ? -1 : (before?.odds ?? 1)
 				return { cell: cellOf(t.number, tile), form: form ?? 0, odds, beside: before?.beside ?? 0 }
 			})
-		w.project.try('markMaterial', { id: m.id, tiles })
+		w.project.try('markMaterial', { id: m.id, tiles, by: '' })
 	}
 </script>
 

@@ -45,7 +45,7 @@
 </script>
 
 <details open={properties.length > 0}>
-	<summary class="cursor-pointer heading">{title} ({properties.length})</summary>
+	<summary class="cursor-pointer heading">{title}{properties.length ? ` (${properties.length})` : ''}</summary>
 	<div class="flex flex-col gap-1.5 pt-1.5" role="group" aria-label={title}>
 		{#each properties as p, i (i)}
 			<div class="flex flex-col gap-1 border-l-2 border-line pl-2">

@@ -4,6 +4,8 @@
 	import { cellOf } from '../draw/pictures'
 	import GripPicture from '../hand/GripPicture.svelte'
 	import { counted } from '../project/counted'
+	import CutPicture from './CutPicture.svelte'
+	import { words } from './cutWords'
 	import TilePicture from './TilePicture.svelte'
 
 	// What another cut or picture of a tileset would do to what is painted, before it is done.
@@ -12,16 +14,41 @@
 		picture,
 		cut,
 		columns,
+		width,
+		height,
 		match,
 		changes: c,
-	}: { target: Tileset; picture: string; cut: Cut; columns: number; match: number[]; changes: Changes } = $props()
+	}: {
+		target: Tileset
+		picture: string
+		cut: Cut
+		columns: number
+		width: number
+		height: number
+		match: number[]
+		changes: Changes
+	} = $props()
 	const most = 30
+	const both = $derived([
+		{ when: 'Before', of: target.picture, cut: target.cut, w: target.width, h: target.height },
+		{ when: 'After', of: picture, cut, w: width, h: height },
+	])
 	const shown = $derived([...new Set([...(c.used ?? []), ...(c.joined ?? []).flat(), ...(c.moved ?? [])])])
 	const kept = $derived(c.cells - c.emptied - c.movedCells)
 	const larger = $derived(cut.cellWidth !== target.cut.cellWidth || cut.cellHeight !== target.cut.cellHeight)
 </script>
 
 <div class="flex flex-col gap-1 border-l-2 border-glaze pl-2" data-testid="recut">
+	<div class="grid grid-cols-2 gap-1.5">
+		{#each both as one (one.when)}
+			<figure class="min-w-0">
+				<CutPicture picture={one.of} width={one.w} height={one.h} cut={one.cut} />
+				<figcaption class="text-[12px] leading-tight">
+					<b>{one.when}</b> <span class="font-mono">{words(one.cut)}</span>
+				</figcaption>
+			</figure>
+		{/each}
+	</div>
 	{#if !c.cells}
 		<p>Nothing is painted with {target.name}.</p>
 	{:else if !shown.length}

@@ -43,7 +43,7 @@
 </script>
 
 <section class="flex flex-col gap-1.5" aria-label="Painted over the sheet">
-	<h3 class="heading">Paint over the sheet with</h3>
+	<h2 class="heading">Paint over the sheet with</h2>
 	<div class="flex gap-1">
 		<button
 			class="{look({ kind: 'solid' })} grow"

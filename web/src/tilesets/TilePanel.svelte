@@ -47,7 +47,7 @@
 <section class="flex flex-col gap-1.5 border-t border-line pt-2" aria-label="Tile">
 	<div class="flex items-center gap-2">
 		<GripPicture grip={{ what: 'tiles', cells: [cellOf(t.number, shown)], width: 1, shape: 'freehand' }} size={32} />
-		<h3 class="grow font-semibold">Tile {tile}</h3>
+		<h2 class="grow font-semibold">Tile {tile}</h2>
 		<label class="flex items-center gap-1.5" title="Its weight when a scatter draws among tiles"
 			>odds
 			<input

@@ -61,7 +61,7 @@
 						ref: { type: 'tileset', id: shown.id },
 						field: 'name',
 						value: e.currentTarget.value,
-						text: 'Renamed a tileset',
+						text: `Renamed tileset ${shown.name}`,
 					})
 				}}
 				onkeydown={(e) => e.key === 'Enter' && e.currentTarget.blur()}

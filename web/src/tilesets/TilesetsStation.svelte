@@ -1,15 +1,12 @@
 <script lang="ts">
+	import { roving } from '../controls/roving'
 	import ImagePlus from '@lucide/svelte/icons/image-plus'
 	import type { Tileset } from '../core/types'
 	import Hint from '../controls/Hint.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
-	import { send } from '../live/http'
 	import GripPicture from '../hand/GripPicture.svelte'
-	import { drawZone } from '../draw/hatches'
-	import { cellOf } from '../draw/pictures'
-	import type { MaterialTile, TileInfo } from '../core/types'
-	import CutCanvas, { type Stroke } from './CutCanvas.svelte'
-	import { drawMarks, drawWord, hasMark, type SheetMark, valueOf, wordOf } from './sheetMarks'
+	import CutCanvas from './CutCanvas.svelte'
+	import { Marking } from './marking.svelte'
 	import CutPanel from './CutPanel.svelte'
 	import TilesetPanel from './TilesetPanel.svelte'
 	import MaterialPanel from './MaterialPanel.svelte'
@@ -20,19 +17,12 @@
 	let { intake }: { intake: Intake } = $props()
 	const w = workspace()
 	const sets = $derived(w.project.head.tilesets)
-	const shown = $derived(sets.find((t) => t.id === w.tilesetId) ?? sets[0])
+	const marking = new Marking(w)
+	const shown = $derived(marking.shown)
 	const material = $derived(intake.taken ? undefined : w.project.head.materials.find((m) => m.id === w.materialId))
-	let chosen = $state(0)
-	let recognising = $state(false)
 	let choose: HTMLInputElement
 	const told = $derived(intake.told)
 
-	const solid = $derived(new Set(shown?.solid ?? []))
-
-	const infos = $derived(new Map((shown?.infos ?? []).map((i) => [i.tile, i])))
-	let mark = $state.raw<SheetMark>({ kind: 'solid' })
-	/** Whether pressed tiles become frames of the chosen one. */
-	let framing = $state(false)
 	let another: HTMLInputElement
 	let missing = $state(0)
 	$effect(() => {
@@ -42,63 +32,6 @@
 	})
 	/** The tileset that the next picture is for. */
 	let replaces = $state.raw<Tileset | null>(null)
-
-	const zones = $derived(new Map(w.project.head.zones.map((z) => [z.id, z])))
-
-	const bare = (tile: number): TileInfo => ({
-		tile,
-		odds: 1,
-		partner: -1,
-		part: '',
-		own: null,
-		oneWay: '',
-		is: '',
-		zone: '',
-		tags: null,
-		frames: null,
-		values: null,
-	})
-
-	function paint(stroke: Stroke) {
-		const tiles = [...stroke.hits.keys()].sort((a, b) => a - b)
-		w.project.try('markTiles', { id: shown!.id, tiles, mark: valueOf(mark, stroke.on) })
-	}
-
-	function addFrame(tile: number) {
-		const before = infos.get(chosen)?.frames ?? []
-		// the first two are put in together: an animation has at least two frames
-		const frames = before.length
-			? [...before, { tile, ms: before[before.length - 1].ms }]
-			: [
-					{ tile: chosen, ms: 200 },
-					{ tile, ms: 200 },
-				]
-		w.project.try('markTiles', { id: shown!.id, tiles: [chosen], mark: { frames } })
-	}
-
-	/** Has the tiles of the material found, from the one that it covers. */
-	async function recognise(tile: number) {
-		if (!material || !shown) return
-		try {
-			const ask = { picture: shown.picture, cut: shown.cut, full: tile, by: material.by }
-			const found = await send<{ tile: number; form: number }[]>(
-				`/api/projects/${w.project.id}/recognise`,
-				JSON.stringify(ask),
-			)
-			const tiles: MaterialTile[] = found.map((f) => ({
-				cell: cellOf(shown.number, f.tile),
-				form: f.form,
-				odds: 1,
-				beside: 0,
-			}))
-			const made = w.project.try('markMaterial', { id: material.id, tiles })
-			if (!made) return
-			const told = `${tiles.length} tiles are recognised: look whether all are right.`
-			w.notices.say(told, 'done', w.project.undoOf(made))
-		} catch (e) {
-			w.notices.wrong(e)
-		}
-	}
 </script>
 
 <input
@@ -124,13 +57,13 @@
 		e.currentTarget.value = ''
 	}}
 />
-<main class="grid min-h-0 grid-cols-[200px_1fr_288px]" aria-label="Tilesets">
+<div class="grid min-h-0 grid-cols-[200px_1fr_288px]">
 	<aside class="flex min-h-0 flex-col gap-2 border-r border-line p-2" aria-label="All tilesets">
 		<button class="button button-main" disabled={intake.busy} onclick={() => choose.click()}>
 			<ImagePlus size={15} />
 			{intake.busy ? 'Looking at it…' : 'Bring in a picture…'}
 		</button>
-		<ul class="min-h-0 grow overflow-y-auto">
+		<ul class="min-h-0 grow overflow-y-auto" {@attach roving}>
 			{#each sets as t (t.id)}
 				<li>
 					<button
@@ -184,13 +117,14 @@
 			{/if}
 		</ul>
 	</aside>
-	<div class="min-h-0 min-w-0 overflow-auto p-4">
+	<main class="min-h-0 min-w-0 overflow-auto p-4" aria-label="Tilesets">
 		{#if intake.taken}
 			<CutCanvas
 				picture={intake.taken.picture}
 				width={intake.taken.width}
 				height={intake.taken.height}
 				cut={intake.cut}
+				dragged={(tile) => intake.drag(tile)}
 				columns={typeof told === 'string' ? 0 : told.columns}
 				rows={typeof told === 'string' ? 0 : told.rows}
 			/>
@@ -207,7 +141,13 @@
 				>
 			</div>
 		{:else if shown && material}
-			<MaterialSheet set={shown} {material} bind:recognising bind:chosen {recognise} />
+			<MaterialSheet
+				set={shown}
+				{material}
+				bind:recognising={marking.recognising}
+				bind:chosen={marking.chosen}
+				recognise={(tile) => void marking.recognise(material, tile)}
+			/>
 		{:else if shown}
 			<CutCanvas
 				picture={shown.picture}
@@ -216,30 +156,12 @@
 				cut={shown.cut}
 				columns={shown.columns}
 				rows={shown.rows}
-				bind:chosen
-				decorate={(ctx, tile, x, y, tw, th, stroke) => {
-					let info = infos.get(tile)
-					let full = solid.has(tile)
-					if (stroke?.hits.has(tile)) {
-						const to = valueOf(mark, stroke.on) as { solid?: boolean; part?: string }
-						info = { ...(info ?? bare(tile)), ...to }
-						if (mark.kind === 'tag' && stroke.on) info.tags = [...(info.tags ?? []), mark.tag]
-						if (mark.kind === 'value' && stroke.on) info.values = [mark]
-						full = to.solid ?? (full && !to.part)
-						if (full) info.part = ''
-					}
-					if (info?.zone) drawZone(ctx, zones.get(info.zone), x, y, tw, th)
-					drawMarks(ctx, w.project.head.parts, shown.cut, info, full, x, y, tw, th)
-					const word = wordOf(mark, info)
-					if (word) drawWord(ctx, word, x, y, tw, th)
-				}}
-				begins={(tile, _, remove) => !remove && !hasMark(mark, infos.get(tile), solid.has(tile))}
-				ends={paint}
-				pressed={(tile) => {
-					if (framing) addFrame(tile)
-					return framing
-				}}
-				tells={(tile) => `tile ${tile} is ${solid.has(tile) ? 'solid' : 'not solid'}`}
+				bind:chosen={marking.chosen}
+				decorate={marking.decorate}
+				begins={marking.begins}
+				ends={marking.paint}
+				pressed={marking.pressed}
+				tells={marking.tells}
 			/>
 		{:else}
 			<div class="flex max-w-md flex-col items-start gap-3 p-6">
@@ -254,7 +176,7 @@
 				</div>
 			</div>
 		{/if}
-	</div>
+	</main>
 	<aside class="min-h-0 overflow-y-auto border-l border-line p-3" aria-label="Cut">
 		{#if intake.taken}
 			<CutPanel {intake} taken={intake.taken} />
@@ -267,14 +189,14 @@
 					</select></label
 				>
 			{/if}
-			<MaterialPanel {material} set={shown} {chosen} bind:recognising />
+			<MaterialPanel {material} set={shown} chosen={marking.chosen} bind:recognising={marking.recognising} />
 		{:else if shown}
 			<TilesetPanel
 				{shown}
 				{intake}
-				{chosen}
-				bind:mark
-				bind:framing
+				chosen={marking.chosen}
+				bind:mark={marking.mark}
+				bind:framing={marking.framing}
 				another={() => {
 					replaces = shown
 					another.click()
@@ -284,4 +206,4 @@
 			<p class="text-dim">Solid tiles, cell size and margins are set up here.</p>
 		{/if}
 	</aside>
-</main>
+</div>

@@ -1,5 +1,12 @@
 import type { Cut } from '../core/types'
 
+/** What the edges of a material can follow. */
+export const follows: Record<string, string> = {
+	sides: 'its four sides',
+	corners: 'its four corners',
+	both: 'sides and corners',
+}
+
 /** A cut in words. */
 export function words(c: Cut): string {
 	let out = `${c.cellWidth} × ${c.cellHeight}`

@@ -20,6 +20,8 @@ interface Plan {
 export class Intake {
 	taken = $state.raw<Taken | null>(null)
 	name = $state('')
+	/** What pictures that are gathered are called together. */
+	gathered = $state('')
 	cut = $state.raw<Cut>({ cellWidth: 16, cellHeight: 16, margin: 0, spacing: 0 })
 	busy = $state(false)
 	/** The tileset that is recut or gets another picture. */
@@ -85,6 +87,24 @@ export class Intake {
 	/** Cuts a tileset that is there anew. */
 	recut(t: Tileset) {
 		this.show(t.name, { picture: t.picture, width: t.width, height: t.height, number: t.number, guesses: null }, t)
+		// its picture is looked at again, and keeps what it is
+		return this.working(async () => {
+			const { picture, width, height } = t
+			const body = JSON.stringify({ picture, crop: { x: 0, y: 0, w: width, h: height }, width, height })
+			const { guesses } = await send<Taken>(this.path('pictures/reshape'), body)
+			if (this.taken?.picture === picture && this.target === t) this.taken = { ...this.taken, guesses }
+		})
+	}
+
+	/** One tile was dragged out on the picture: the others are cut as it is. */
+	drag(tile: Rect) {
+		const t = this.taken
+		if (!t) return
+		try {
+			this.change(this.w.project.ask('cutDragged', { tile, width: t.width, height: t.height }))
+		} catch (e) {
+			this.w.notices.wrong(e)
+		}
 	}
 
 	leave() {
@@ -122,7 +142,8 @@ export class Intake {
 			const pictures = [taken.picture, ...this.waiting.map((o) => o.taken.picture)]
 			const next = await send<Taken>(this.path('pictures/gather'), JSON.stringify({ pictures }))
 			this.waiting = []
-			this.show(this.name, next, null)
+			this.show(this.gathered.trim() || this.name, next, null)
+			this.gathered = ''
 		})
 	}
 
@@ -170,7 +191,7 @@ export class Intake {
 		const made = this.w.project.try('addTileset', set)
 		if (!made?.made) return
 		this.w.tilesetId = made.made
-		this.w.drawer = 'tiles'
+		this.w.layout.show('tiles')
 		this.w.notices.say(`${set.name} is in the cabinet. Paint over the tiles that stop the hero.`, 'done')
 		this.leave()
 	}

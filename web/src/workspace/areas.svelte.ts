@@ -104,8 +104,7 @@ export class Areas {
 		const made = this.changeArea('addMotif', { name: 'Motif 1' })
 		if (!made) return
 		const name = this.w.project.head.motifs.find((m) => m.id === made.made)?.name
-		this.w.drawer = 'motifs'
-		this.w.cabinetOpen = true
+		this.w.layout.show('motifs')
 		this.w.notices.say(`${name} is in the cabinet: double press renames it.`, 'done')
 	}
 

@@ -49,7 +49,9 @@ export class Chosen {
 		const m = this.w.map
 		if (!m) return
 		const made = this.w.project.try('startRule', { map: m.id, entity: e.id })
-		if (made?.made) [this.w.rule, this.w.drawer] = [made.made, 'rules']
+		if (!made?.made) return
+		this.w.rule = made.made
+		this.w.layout.show('rules')
 	}
 
 	/** Selects everything on the map of the same kinds, or with the same tags, as what is selected. */

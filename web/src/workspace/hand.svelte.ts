@@ -14,7 +14,16 @@ export interface Picks {
 const kept = 5
 const empty: Grip = { what: 'nothing', shape: 'freehand' }
 
-/** What the designer holds, and the tray: slots 1–5 are kept, 6–0 a trail of what was held last. */
+/** How a thing is put down. */
+type Way = Pick<
+	Grip,
+	'shape' | 'size' | 'round' | 'depth' | 'oval' | 'corners' | 'shown' | 'aligned' | 'inside' | 'replace'
+>
+
+/** So many things are remembered with how they were put down. */
+const memory = 100
+
+/** What the designer holds, and the tray: slots 1–5 are kept, 6–0 are what was held last, each in its place. */
 export class Hand {
 	grip = $state.raw<Grip>(empty)
 	/** The layer that is worked on by each map. */
@@ -25,7 +34,12 @@ export class Hand {
 	picks = $state.raw<Picks>({ what: 'entities', by: 'box' })
 	/** What scatters are drawn with; another number draws again. */
 	seed = $state(1)
-	private last?: Slot
+	/** The slot of the trail that shows what is held; -1 is none. */
+	private shows = -1
+	/** The slots of the trail, the one used last first. */
+	private recent = $state.raw<number[]>([])
+	/** How each thing was put down last, the latest first. */
+	private ways: [string, Way][] = []
 
 	constructor(private store: string) {
 		try {
@@ -34,11 +48,15 @@ export class Hand {
 				layers?: Record<ID, ID>
 				mirrors?: Record<ID, Mirror>
 				picks?: Picks
+				recent?: number[]
+				ways?: [string, Way][]
 			}
 			if (saved.tray?.length === 10) this.tray = saved.tray
 			if (saved.layers) this.layers = saved.layers
 			if (saved.mirrors) this.mirrors = saved.mirrors
 			if (saved.picks) this.picks = saved.picks
+			if (Array.isArray(saved.recent)) this.recent = saved.recent
+			if (Array.isArray(saved.ways)) this.ways = saved.ways
 		} catch {
 			// what cannot be read is started anew
 		}
@@ -47,7 +65,14 @@ export class Hand {
 	private save() {
 		localStorage.setItem(
 			this.store,
-			JSON.stringify({ tray: this.tray, layers: this.layers, mirrors: this.mirrors, picks: this.picks }),
+			JSON.stringify({
+				tray: this.tray,
+				layers: this.layers,
+				mirrors: this.mirrors,
+				picks: this.picks,
+				recent: this.recent,
+				ways: this.ways,
+			}),
 		)
 	}
 
@@ -55,22 +80,35 @@ export class Hand {
 		return this.grip.what !== 'nothing'
 	}
 
-	/** How things are put down, whatever is held. */
-	private get way() {
-		const { shape, size, round, corners, shown, aligned, inside } = this.grip
-		return { shape, size, round, corners, shown, aligned, inside }
+	/** How what is held is put down. */
+	private get way(): Way {
+		const { shape, size, round, depth, oval, corners, shown, aligned, inside, replace } = this.grip
+		return { shape, size, round, depth, oval, corners, shown, aligned, inside, replace }
 	}
 
-	/** Takes something into the hand; the shape and how it is drawn out stay what they were unless one is given. */
+	/**
+	 * Takes something into the hand. How it is put down is what it was with this thing, or with the one
+	 * before when it is new, unless it is given.
+	 */
 	hold(grip: Omit<Grip, 'shape'> & { shape?: Shape }, layer: ID = '') {
-		this.grip = { turn: 0, ...this.way, ...grip }
+		const before = this.ways.find(([thing]) => thing === thingOf(grip))?.[1]
+		// what lies under one kind does not go for the next
+		this.grip = { turn: 0, ...(before ?? { ...this.way, replace: undefined }), ...grip }
+		this.remember()
 		if (grip.what !== 'nothing' && grip.what !== 'eraser') this.trail({ grip: this.grip, layer })
-		else this.last = undefined
+		else this.shows = -1
+		this.save()
+	}
+
+	private remember() {
+		const thing = thingOf(this.grip)
+		if (!this.holding || thing.length > 400) return
+		this.ways = [[thing, this.way] as [string, Way], ...this.ways.filter(([t]) => t !== thing)].slice(0, memory)
 	}
 
 	letGo() {
-		this.grip = { ...this.way, what: 'nothing' }
-		this.last = undefined
+		this.grip = { ...this.way, replace: undefined, what: 'nothing' }
+		this.shows = -1
 	}
 
 	shape(shape: Shape) {
@@ -86,8 +124,14 @@ export class Hand {
 		this.change({ turn: (this.grip.turn ?? 0) ^ 4 })
 	}
 
-	size(size: number) {
-		this.change({ size: Math.max(1, Math.min(64, size)) })
+	/** How broad a stroke or how deep a rim is. */
+	get breadth(): number {
+		return (this.grip.shape === 'rim' ? this.grip.depth : this.grip.size) ?? 1
+	}
+
+	size(breadth: number) {
+		const within = Math.max(1, Math.min(64, breadth))
+		this.change(this.grip.shape === 'rim' ? { depth: within } : { size: within })
 	}
 
 	scatter(scatter: Scatter | undefined) {
@@ -100,7 +144,7 @@ export class Hand {
 	}
 
 	/** How a shape is drawn out: its tip, how far a fill goes, where blocks begin. */
-	manner(manner: Pick<Grip, 'round' | 'corners' | 'shown' | 'aligned' | 'replace'>) {
+	manner(manner: Pick<Grip, 'round' | 'oval' | 'corners' | 'shown' | 'aligned' | 'replace'>) {
 		this.change(manner)
 	}
 
@@ -130,33 +174,45 @@ export class Hand {
 
 	private change(change: Partial<Grip>) {
 		this.grip = { ...this.grip, ...change }
-		if (!this.last) return
+		this.remember()
+		const shown = this.tray[this.shows]
 		// the trail shows the grip as it is now
-		const at = this.tray.indexOf(this.last)
-		this.last = { ...this.last, grip: this.grip }
-		if (at >= kept) this.tray = this.tray.with(at, this.last)
+		if (shown) this.tray = this.tray.with(this.shows, { ...shown, grip: this.grip })
 		this.save()
 	}
 
+	/** Shows a thing in the trail, where it has been or in the place of the one that was used longest ago. */
 	private trail(slot: Slot) {
-		const same = (s: Slot | null) => s !== null && sameThing(s.grip, slot.grip)
-		if (this.tray.slice(0, kept).some(same)) {
-			this.last = undefined
+		const has = this.tray.findIndex((s) => s && sameThing(s.grip, slot.grip))
+		if (has >= 0 && has < kept) {
+			this.shows = -1
 			return
 		}
-		const rest = this.tray.slice(kept).filter((s) => s !== null && !same(s))
-		this.last = slot
-		this.tray = [
-			...this.tray.slice(0, kept),
-			...Array.from({ length: 10 - kept }, (_, i) => [slot, ...rest][i] ?? null),
-		]
-		this.save()
+		const places = Array.from({ length: 10 - kept }, (_, i) => kept + i)
+		const free = places.find((i) => !this.tray[i])
+		const to = has >= 0 ? has : (free ?? places.find((i) => !this.recent.includes(i)) ?? this.recent.at(-1)!)
+		this.tray = this.tray.with(to, slot)
+		this.use(to)
 	}
 
-	/** Keeps what is held in one of the first five slots. */
+	/** What is in the tray, what was held last first, then what is kept. */
+	get lately(): Slot[] {
+		const trail = [...this.recent, ...Array.from({ length: 10 - kept }, (_, i) => kept + i)]
+		return [...new Set(trail), 0, 1, 2, 3, 4].flatMap((i) => this.tray[i] ?? [])
+	}
+
+	private use(slot: number) {
+		this.shows = slot >= kept ? slot : -1
+		if (slot >= kept) this.recent = [slot, ...this.recent.filter((i) => i !== slot)]
+	}
+
+	/** Keeps what is held in one of the first five slots; it is in no other any more. */
 	keep(slot: number, layer: ID) {
 		if (!this.holding || slot >= kept) return
-		this.tray = this.tray.with(slot, { grip: this.grip, layer })
+		this.tray = this.tray
+			.map((s) => (s && sameThing(s.grip, this.grip) ? null : s))
+			.with(slot, { grip: this.grip, layer })
+		this.shows = -1
 		this.save()
 	}
 
@@ -169,7 +225,9 @@ export class Hand {
 		const found = this.tray[slot]
 		if (found) {
 			this.grip = found.grip
-			this.last = undefined
+			this.remember()
+			this.use(slot)
+			this.save()
 		}
 		return found
 	}
@@ -180,14 +238,8 @@ export class Hand {
 	}
 }
 
-export function sameThing(a: Grip, b: Grip): boolean {
-	return (
-		a.what === b.what &&
-		a.kind === b.kind &&
-		a.number === b.number &&
-		a.motif === b.motif &&
-		a.width === b.width &&
-		(a.look ?? 0) === (b.look ?? 0) &&
-		String(a.cells) === String(b.cells)
-	)
-}
+/** What is held, whatever way it is put down. */
+const thingOf = (g: Omit<Grip, 'shape'>) =>
+	[g.what, g.kind, g.number, g.motif, g.width, g.look ?? 0, g.cells].map((v) => v ?? '').join(';')
+
+export const sameThing = (a: Grip, b: Grip) => thingOf(a) === thingOf(b)

@@ -97,14 +97,20 @@ export class Play {
 	key(e: KeyboardEvent, down: boolean): boolean {
 		const bit = inputs[e.code]
 		if (!bit || (down && (e.ctrlKey || e.metaKey || e.altKey))) return false
-		if (down) {
-			// a key that is hit faster than the game can tell apart leaves no queue to walk off afterwards
-			if (!e.repeat && this.taps.at(-1) !== bit) this.taps.push(bit)
-			this.held.set(e.code, bit)
-		} else {
-			this.held.delete(e.code)
-		}
+		this.lean(e.code, down ? bit : 0)
 		return true
+	}
+
+	/** Holds inputs down by a name of what is pressed; 0 lets them go. */
+	lean(by: string, bits: number) {
+		const before = this.held.get(by) ?? 0
+		for (let bit = 1; bit <= bits; bit <<= 1) {
+			if (!(bits & ~before & bit)) continue
+			// a key that is hit faster than the game can tell apart leaves no queue to walk off afterwards
+			if (this.taps.at(-1) !== bit) this.taps.push(bit)
+		}
+		if (bits) this.held.set(by, bits)
+		else this.held.delete(by)
 	}
 
 	release() {

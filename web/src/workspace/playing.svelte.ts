@@ -42,7 +42,7 @@ export class Playing {
 
 	private placeSpawn() {
 		this.w.hold({ what: 'entity', kind: 'spawn', shape: 'freehand' })
-		this.w.drawer = 'kinds'
+		this.w.layout.show('kinds')
 		this.w.notices.say('Holding a spawn: press the cell where the hero begins.')
 		this.w.canvas?.focus()
 	}

@@ -12,11 +12,12 @@ import { Chosen } from './chosen.svelte'
 import { Clipboard } from './clipboard'
 import { Playing } from './playing.svelte'
 import { Scene } from '../draw/scene'
+import { Layout } from './layout.svelte'
+import { MapViews } from './mapViews'
 import { Charting } from './charting.svelte'
 import { chartScales, View } from '../draw/view.svelte'
 
 export type Station = 'chart' | 'map' | 'tilesets' | 'kinds' | 'rules'
-export type Drawer = 'materials' | 'tiles' | 'motifs' | 'zones' | 'kinds' | 'rules' | 'history'
 
 /** What an act of selecting is made of. */
 export interface Picking {
@@ -38,25 +39,22 @@ export interface Pick {
 export class Workspace {
 	station = $state<Station>('map')
 	mapId = $state<ID>('')
-	drawer = $state<Drawer>('tiles')
 	selected = $state.raw<ID[]>([])
 	/** The selected cells; null when there are none. */
 	area = $state.raw<Selected | null>(null)
-	grid = $state(true)
-	stackOpen = $state(true)
-	cabinetOpen = $state(true)
 	finderOpen = $state(false)
 	keysOpen = $state(false)
 	/** Single keys work wherever nothing is typed, and not only on the map. */
 	keysAnywhere = $state(localStorage.getItem('azzel.keys') !== 'map')
-	/** The sheet of what is done to a whole map. */
+	/** Fingers are used: play has a pad. */
+	touch = $state(matchMedia('(pointer: coarse)').matches)
+	/** The sheet of what is done to a whole map, and the part of it that was asked for. */
 	sheetOpen = $state(false)
+	sheetPart = $state('')
+	/** A cell is asked for, to go to it. */
+	seeking = $state(false)
 	/** The bounds that a map would get, while they are chosen. */
 	resizing = $state.raw<{ bounds: Rect; loss: Loss } | null>(null)
-	/** Shows all of a map in a corner when the view holds only a part. */
-	minimap = $state(true)
-	/** Numbers cells along the top and the left. */
-	rulers = $state(true)
 	/** Parts of a cell that dragged entities snap to; 0 is every pixel. */
 	snap = $state(1)
 	/** Small pictures of what edits of this page touched, by their number in the log. */
@@ -67,14 +65,10 @@ export class Workspace {
 	animated = $state(!matchMedia('(prefers-reduced-motion: reduce)').matches)
 	/** The one layer or group that is shown alone, to this designer only. */
 	solo = $state<ID | undefined>(undefined)
-	/** The entities of the map as a list, in the place of the stack. */
-	listing = $state(false)
 	/** The stack turned sideways: layers as sheets before and behind the hero. */
 	depth = $state(false)
 	/** Shows what is solid. */
 	solids = $state(false)
-	/** Shows what the player sees at once. */
-	screen = $state(true)
 	theme = $state(document.documentElement.dataset.theme ?? 'plaster')
 	/** The exit whose passage is being made. */
 	joining = $state.raw<End | null>(null)
@@ -102,7 +96,10 @@ export class Workspace {
 	/** The material that is set up in the Tilesets station; '' for a tileset. */
 	materialId = $state<ID>('')
 
+	readonly layout = new Layout()
 	readonly view = new View()
+	/** How maps lie in the view. */
+	readonly views = new MapViews(this.view)
 	readonly chartView = new View(chartScales)
 	readonly scene: Scene
 	readonly hand: Hand
@@ -118,6 +115,8 @@ export class Workspace {
 		/** A press is going on. */
 		busy: () => boolean
 		press: (remove: boolean) => void
+		/** Removes at a cell what is of the held sort. */
+		remove: (cell: Point) => void
 		point: (cell: Point) => void
 		/** Drags move the view, where the pointer or the focus is on the map. */
 		grab: (on: boolean) => boolean
@@ -188,6 +187,8 @@ export class Workspace {
 		this.station = 'map'
 		if (map === this.mapId) return
 		this.mapId = map
+		const m = this.project.map(map)
+		if (m) this.views.turnTo(m)
 		this.selected = []
 		this.solo = undefined
 		this.areas.dropArea()
@@ -211,6 +212,12 @@ export class Workspace {
 		const m = this.map
 		if (!m || !bounds) this.resizing = null
 		else this.resizing = { bounds, loss: this.project.ask('lossOf', { map: m.id, bounds }) }
+	}
+
+	/** Opens the sheet of what is done to a whole map, at a part of it. */
+	openSheet(part = '') {
+		this.sheetPart = part
+		this.sheetOpen = true
 	}
 
 	resize() {
@@ -248,6 +255,13 @@ export class Workspace {
 		this.selected = []
 		this.hand.hold(grip, layer)
 		if (layer && this.map?.layers.some((l) => l.id === layer)) this.hand.work(this.map.id, layer)
+	}
+
+	/** Takes something into the hand from wherever it is listed, and goes to the map with it. */
+	holdOnMap(grip: Omit<Grip, 'shape'>) {
+		if (this.station !== 'map') this.open('map') // a game that is played goes on
+		this.hold(grip)
+		this.canvas?.focus()
 	}
 
 	holdSlot(slot: number) {
@@ -319,8 +333,7 @@ export class Workspace {
 			})
 			if (made?.made) this.hand.work(m.id, made.made)
 		}
-		this.hold({ what: 'zone', number })
-		this.canvas?.focus()
+		this.holdOnMap({ what: 'zone', number })
 	}
 
 	open(station: Station) {

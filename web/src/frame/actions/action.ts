@@ -1,3 +1,4 @@
+import type { Grip } from '../../core/types'
 import type { Workspace } from '../../workspace/workspace.svelte'
 
 /** Something that can be done by key or from the finder. */
@@ -11,6 +12,8 @@ export interface Action {
 	/** Works now; absent means always. */
 	when?: () => boolean
 	run: () => void
+	/** What it takes into the hand, to be shown. */
+	shows?: Grip
 }
 
 /** When an action makes sense. */

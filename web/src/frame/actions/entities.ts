@@ -55,7 +55,7 @@ export const entitiesActions: Group = (w, { onMap, editing, selected }) => [
 		name: 'Show the entities of the map as a list, or the stack',
 		group: 'Entities',
 		when: onMap,
-		run: () => (w.listing = !w.listing),
+		run: () => (w.layout.listing = !w.layout.listing),
 	},
 	{
 		name: 'Choose where the selected exit leads',

@@ -1,3 +1,4 @@
+import { saveMapPicture } from '../../stack/mapPicture'
 import type { Group } from './action'
 
 export const mapActions: Group = (w, { onMap, editing, area }) => {
@@ -21,8 +22,11 @@ export const mapActions: Group = (w, { onMap, editing, area }) => {
 			group: 'Map',
 			keys: ['Ctrl+E'],
 			when: editing,
-			run: () => (w.sheetOpen = true),
+			run: () => w.openSheet(),
 		},
+		{ name: 'Exchange tiles…', group: 'Map', when: editing, run: () => w.openSheet('Exchange tiles') },
+		{ name: 'Go to a cell…', group: 'Map', keys: ['J'], canvas: true, when: onMap, run: () => (w.seeking = true) },
+		{ name: 'Save a picture of this map', group: 'Map', when: onMap, run: () => void saveMapPicture(w, w.map!) },
 		{ name: 'Crop the map to the selection', group: 'Map', when: area, run: () => w.areas.cropToArea() },
 		{ name: `Delete map ${w.map?.name}`, group: 'Map', when: editing, run: () => w.removeMap(w.map!.id) },
 	]

@@ -12,7 +12,7 @@ export const stationsActions: Group = (w, { onMap }) => [
 		group: 'Go to',
 		keys: ['Ctrl+H'],
 		when: onMap,
-		run: () => ((w.cabinetOpen = true), (w.drawer = 'history')),
+		run: () => w.layout.show('history'),
 	},
 	...w.project.head.maps.map((m): Action => ({ name: `Map ${m.name}`, group: 'Go to', run: () => w.show(m.id) })),
 ]

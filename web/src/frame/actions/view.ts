@@ -1,3 +1,4 @@
+import { nextRegion } from '../../controls/regions'
 import type { Group } from './action'
 
 export const viewActions: Group = (w, { onMap }) => [
@@ -9,7 +10,7 @@ export const viewActions: Group = (w, { onMap }) => [
 		keys: ['G'],
 		canvas: true,
 		when: onMap,
-		run: () => (w.grid = !w.grid),
+		run: () => (w.layout.grid = !w.layout.grid),
 	},
 	{
 		name: 'Show or hide what is solid',
@@ -30,11 +31,23 @@ export const viewActions: Group = (w, { onMap }) => [
 		when: onMap,
 		run: () => w.view.fit(w.map!, 16),
 	},
-	{ name: 'Fold or open the stack', group: 'View', keys: ['Ctrl+['], run: () => (w.stackOpen = !w.stackOpen) },
-	{ name: 'Fold or open the cabinet', group: 'View', keys: ['Ctrl+]'], run: () => (w.cabinetOpen = !w.cabinetOpen) },
+	{
+		name: 'Fold or open the stack',
+		group: 'View',
+		keys: ['Ctrl+['],
+		run: () => (w.layout.stackOpen = !w.layout.stackOpen),
+	},
+	{
+		name: 'Fold or open the cabinet',
+		group: 'View',
+		keys: ['Ctrl+]'],
+		run: () => (w.layout.cabinetOpen = !w.layout.cabinetOpen),
+	},
 	{ name: 'Theme: Plaster, light', group: 'View', run: () => w.setTheme('plaster') },
 	{ name: 'Theme: Kiln, dark', group: 'View', run: () => w.setTheme('kiln') },
-	{ name: 'Show or hide the minimap', group: 'View', when: onMap, run: () => (w.minimap = !w.minimap) },
-	{ name: 'Show or hide the rulers', group: 'View', when: onMap, run: () => (w.rulers = !w.rulers) },
-	{ name: 'Show or hide the screen', group: 'View', when: onMap, run: () => (w.screen = !w.screen) },
+	{ name: 'Show or hide the minimap', group: 'View', when: onMap, run: () => (w.layout.minimap = !w.layout.minimap) },
+	{ name: 'Show or hide the rulers', group: 'View', when: onMap, run: () => (w.layout.rulers = !w.layout.rulers) },
+	{ name: 'Go to the next part of the page', group: 'View', keys: ['F6'], run: () => nextRegion(false) },
+	{ name: 'Go to the part of the page before', group: 'View', keys: ['Shift+F6'], run: () => nextRegion(true) },
+	{ name: 'Show or hide the screen', group: 'View', when: onMap, run: () => (w.layout.screen = !w.layout.screen) },
 ]

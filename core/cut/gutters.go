@@ -1,0 +1,133 @@
+package cut
+
+import (
+	"azzel/core/document"
+	"math/bits"
+)
+
+// maxGutter is the widest margin and spacing that are looked for, in pixels.
+const maxGutter = 8
+
+// guttered finds the margins and spacings for which every line between cells
+// is one flat colour, the same for all.
+func guttered(x, y *axis, size int) []Guess {
+	var out []Guess
+	for margin := 0; margin <= maxGutter; margin++ {
+		for spacing := 0; spacing <= maxGutter; spacing++ {
+			if margin == 0 && spacing == 0 {
+				continue
+			}
+			c := document.Cut{CellWidth: size, CellHeight: size, Margin: margin, Spacing: spacing}
+			columns, rows := c.Tiles(x.length, y.length)
+			right, bottom := c.Unused(x.length, y.length)
+			if columns*rows < 2 || right >= size || bottom >= size {
+				continue
+			}
+			strayX, okX := gutters(x, size, margin, spacing, columns)
+			strayY, okY := gutters(y, size, margin, spacing, rows)
+			if !okX || !okY {
+				continue
+			}
+			// that so many lines are flat by chance becomes rarer with each
+			sure := x.rarity(2*margin+spacing*(columns-1)) + y.rarity(2*margin+spacing*(rows-1)) - 25*16
+			if sure <= 0 {
+				continue
+			}
+			// flat lines inside the cells speak for smaller ones
+			score := sure*2 + 10*(margin+spacing) + size - min(sure, 20*(strayX+strayY))
+			if right == 0 && bottom == 0 {
+				score *= 2
+			}
+			out = append(out, Guess{Cut: c, Why: "flat lines between cells", score: score})
+		}
+	}
+	return out
+}
+
+// rarity is how rare it is, in sixteenths of bits, that n lines are flat where they are wanted.
+func (a *axis) rarity(n int) int {
+	if a.flats == 0 {
+		return 0
+	}
+	ratio := uint(a.length) * 65536 / uint(a.flats)
+	whole := bits.Len(ratio) - 1
+	part := int(ratio>>(max(whole, 4)-4)) & 15
+	return n * ((whole-16)*16 + part)
+}
+
+// gutters tells whether the lines between n cells are flat in one colour, and
+// how many lines inside the cells are flat in that colour as well.
+func gutters(a *axis, size, margin, spacing, n int) (stray int, ok bool) {
+	colour := int64(-2)
+	same := func(i int) bool {
+		if a.flat[i] < 0 || colour >= 0 && a.flat[i] != colour {
+			return false
+		}
+		colour = a.flat[i]
+		return true
+	}
+	for i := range margin {
+		if !same(i) || !same(a.length-1-i) {
+			return 0, false
+		}
+	}
+	inside := 0 // lines of cells that are flat in the gutter's colour too
+	for k := range n {
+		start := margin + k*(size+spacing)
+		for i := start + size; k < n-1 && i < start+size+spacing; i++ {
+			if !same(i) {
+				return 0, false
+			}
+		}
+		for i := start; i < start+size; i++ {
+			if colour >= 0 && a.flat[i] == colour {
+				stray++
+			}
+		}
+		if colour >= 0 && (a.flat[start] == colour || a.flat[start+size-1] == colour) {
+			inside++
+		}
+	}
+	return stray, inside < n
+}
+
+// extruded is a guess of cells whose outermost pixels are repeated around them, where they
+// are; else the guess itself.
+func extruded(x, y *axis, g Guess) Guess {
+	by := min(x.repeated(g.Cut.CellWidth), y.repeated(g.Cut.CellHeight))
+	if by == 0 {
+		return g
+	}
+	c := &g.Cut
+	c.CellWidth, c.CellHeight, c.Margin, c.Spacing = c.CellWidth-2*by, c.CellHeight-2*by, by, 2*by
+	g.Why, g.score = "edges are repeated around each cell", g.score*3/2
+	return g
+}
+
+// repeated is how many lines are the same as their neighbours on both sides of where cells
+// of a size meet, at most half of the widest gutter. It is 0 where lines are the same
+// anyhow: on plain cells, and on pictures that were made larger.
+func (a *axis) repeated(size int) int {
+	same := 0
+	for i := 1; i < a.used; i++ {
+		if a.edge[i] == 0 {
+			same++
+		}
+	}
+	by := 0
+	for next := 1; next <= maxGutter/2 && 2*next < size; next++ {
+		for start := 0; start+size <= a.length; start += size {
+			if a.edge[start+next] != 0 || a.edge[start+size-next] != 0 {
+				next = size // no more
+				break
+			}
+		}
+		if next < size {
+			by = next
+		}
+	}
+	if meet := a.used / size; same > 2*by*meet+a.used/8 {
+		return 0
+	}
+	return by
+}

@@ -1,0 +1,124 @@
+package e2e
+
+import (
+	"azzel/core/edit"
+	"azzel/core/grid"
+	"azzel/core/sample"
+	"errors"
+	"fmt"
+	"testing"
+
+	"github.com/go-rod/rod/lib/input"
+	"github.com/go-rod/rod/lib/proto"
+)
+
+// wide is how wide a panel is.
+func (k *tab) wide(panel string) float64 {
+	k.Helper()
+	return k.box("aside[aria-label=" + panel + "]").Width
+}
+
+// The edges of panels are dragged, and what was dragged, opened and zoomed is found again.
+func TestPanelsAreDraggedAndKept(t *testing.T) {
+	k := world(t).open()
+	canvas := k.box("main").Width
+	if canvas < 0.6*1280 {
+		t.Errorf("the canvas has %v of 1280", canvas)
+	}
+	stack, cabinet := k.wide("Stack"), k.wide("Cabinet")
+	edge := k.box("[aria-label='Width of the cabinet']")
+	at := proto.Point{X: edge.X + edge.Width/2, Y: edge.Y + 300}
+	k.drag(left, at, offset(at, -40, 0), offset(at, -90, 0))
+	must(t, want("the cabinet", fmt.Sprint(k.wide("Cabinet")), fmt.Sprint(cabinet+90)))
+	k.pressIn("[role=tab]", "History")
+	k.see("[data-testid=history]", "")
+	k.pressIn("[role=tab]", "Tiles")
+	k.see("[data-testid=sheet-scale]", "2×")
+	k.press("Show the sheet larger")
+	k.see("[data-testid=sheet-scale]", "3×")
+	// by keys, and with what the window leaves
+	must(t, k.page.MustElement("[aria-label='Width of the stack']").Focus())
+	k.keys(input.ArrowRight, input.ArrowRight)
+	must(t, want("the stack", fmt.Sprint(k.wide("Stack")), fmt.Sprint(stack+16)))
+	k.keys(input.End)
+	if k.box("main").Width < 320 {
+		t.Errorf("the canvas has only %v", k.box("main").Width)
+	}
+	k.keys(input.Home)
+	k.reload()
+	must(t, want("the cabinet after a reload", fmt.Sprint(k.wide("Cabinet")), fmt.Sprint(cabinet+90)))
+	must(t, want("the stack after a reload", fmt.Sprint(k.wide("Stack")), "150"))
+	k.see("[data-testid=sheet-scale]", "3×")
+
+	// dragged to nothing it is folded, and comes back as it was
+	edge = k.box("[aria-label='Width of the cabinet']")
+	at = proto.Point{X: edge.X + edge.Width/2, Y: edge.Y + 300}
+	k.drag(left, at, offset(at, 200, 0), offset(at, 340, 0))
+	within(t, soon, func() error { return want("the folded cabinet", fmt.Sprint(k.wide("Cabinet") < 60), "true") })
+	k.reload()
+	must(t, want("the folded cabinet after a reload", fmt.Sprint(k.wide("Cabinet") < 60), "true"))
+	k.pressIn("[role=tab]", "Zones")
+	within(t, soon, func() error {
+		return want("the cabinet opened again", fmt.Sprint(k.wide("Cabinet") >= 220), "true")
+	})
+}
+
+// A map opens with all of it in view, and stays so when the window changes, until it is moved.
+func TestMapsOpenWhole(t *testing.T) {
+	r := world(t)
+	r.append(edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Pans}, "bounds", grid.Rect{X: -20, Y: -10, W: 200, H: 120}))
+	k := r.open()
+	k.pressIn("aside ul button", "Pans")
+	k.see("header", "Pans")
+	inView := func() error {
+		return want("what is seen of the map", k.eval(`() => {
+			const v = azzel.view(), c = document.querySelector('main canvas')
+			const at = (x, y) => [(x - v.x) * v.scale, (y - v.y) * v.scale]
+			const [a, b] = [at(-20 * 16, -10 * 16), at(180 * 16, 110 * 16)]
+			return a[0] >= 0 && a[1] >= 0 && b[0] <= c.width && b[1] <= c.height ? 'all' : JSON.stringify([a, b, c.width, c.height])
+		}`), "all")
+	}
+	within(t, soon, inView)
+	for _, width := range []int{900, 1600} {
+		must(t, k.page.SetViewport(&proto.EmulationSetDeviceMetricsOverride{Width: width, Height: 700, DeviceScaleFactor: 1}))
+		within(t, soon, inView)
+	}
+	k.focusMap()
+	for range 20 {
+		k.keys(input.Equal)
+	}
+	k.see("[data-testid=zoom]", "3200 %")
+	must(t, k.page.SetViewport(&proto.EmulationSetDeviceMetricsOverride{Width: 1280, Height: 800, DeviceScaleFactor: 1}))
+	within(t, soon, func() error {
+		if k.text("[data-testid=zoom]") != "3200 %" {
+			return errors.New("the view that was chosen is lost")
+		}
+		return nil
+	})
+}
+
+// Who comes back to a map finds it as it lay: from another station, and from another map.
+func TestMapsLieAsTheyWereLeft(t *testing.T) {
+	k := world(t).open()
+	k.focusMap()
+	k.keys(input.Equal, input.Equal)
+	k.drag(middle, k.at(10, 6), offset(k.at(10, 6), -70, 45))
+	view := func() string { return k.eval(`() => JSON.stringify(azzel.view())`) }
+	left := view()
+	for _, station := range []string{"Kinds", "Chart", "Tilesets"} {
+		k.pressIn("nav button", station)
+		k.see("nav [aria-current=page]", station)
+		k.pressIn("nav button", "Map")
+		k.see("h1", "Quay")
+		k.see("[data-testid=map]", "")
+		within(t, soon, func() error { return want("the view after "+station, view(), left) })
+	}
+	k.pressIn("aside ul button", "Pans")
+	k.see("h1", "Pans")
+	k.keys(input.Minus)
+	pans := view()
+	k.pressIn("aside ul button", "Quay")
+	within(t, soon, func() error { return want("the view of the Quay", view(), left) })
+	k.pressIn("aside ul button", "Pans")
+	within(t, soon, func() error { return want("the view of the Pans", view(), pans) })
+}

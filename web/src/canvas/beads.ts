@@ -1,0 +1,29 @@
+import type { Entity } from '../core/types'
+import { casedLine, type Context, chalk, cobalt } from '../draw/frames'
+import type { View } from '../draw/view.svelte'
+import type { Workspace } from '../workspace/workspace.svelte'
+
+/** The ways that entities have points of, as lines of beads, whether they are selected or not. */
+export function drawBeads(ctx: Context, w: Workspace, view: View, entities: readonly Entity[], dpr: number) {
+	const lines = new Path2D()
+	const beads = new Path2D()
+	for (const e of entities) {
+		if (!e.points?.length || e.hidden || !w.project.kind(e.kind)?.ways) continue
+		const [x, y] = [e.x + e.w / 2, e.y + e.h / 2]
+		let last = view.screen(x, y)
+		for (const p of e.points) {
+			const at = view.screen(x + p.x, y + p.y)
+			lines.moveTo(last.x, last.y)
+			lines.lineTo(at.x, at.y)
+			beads.moveTo(at.x + 3 * dpr, at.y)
+			beads.arc(at.x, at.y, 3 * dpr, 0, Math.PI * 2)
+			last = at
+		}
+	}
+	casedLine(ctx, lines, cobalt, 1.5, 4, dpr)
+	ctx.lineWidth = 2 * dpr
+	ctx.strokeStyle = chalk
+	ctx.stroke(beads)
+	ctx.fillStyle = cobalt
+	ctx.fill(beads)
+}

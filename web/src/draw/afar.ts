@@ -1,0 +1,196 @@
+import type { Core } from '../core/module'
+import type { ChunkAt, Layer, MapInfo, Rect, Zone } from '../core/types'
+import { chunkSide } from './chunks'
+import { tilesetOf, type Context, type Pictures } from './pictures'
+import type { View } from './view.svelte'
+
+/** Chunks along a region's side. */
+const across = 8
+/** Cells along it, and pixels: from afar a cell is one pixel. */
+const side = across * chunkSide
+/** Cells that are no larger, in pixels of the screen, are seen from afar. */
+const largest = 2
+/** How many regions are kept: a quarter of a megabyte each. */
+const most = 320
+/** How long a frame may draw what comes into view, in milliseconds, and what was edited. */
+const perFrame = 8
+const perEdit = 16
+
+/** Whether a map is seen from so far that a cell is no more than a dot. */
+export const isAfar = (view: View, m: MapInfo) =>
+	m.cellWidth * view.scale <= largest && m.cellHeight * view.scale <= largest
+
+/** A square of a map as some layers show it, one pixel a cell. */
+interface Region {
+	dots: OffscreenCanvasRenderingContext2D
+	/** The chunks that have to be drawn, by their place in the region. */
+	dirty: Set<number>
+	/** All of it was drawn at some time. */
+	drawn: boolean
+	bounds: Rect
+	used: number
+}
+
+/** Maps from afar: neighbouring layers together, one pixel a cell, in few large bitmaps. */
+export class Afar {
+	private regions = new Map<string, Region>()
+	private turn = 0
+	private until = 0
+	private editsUntil = 0
+	/** Told when a chunk could not be drawn. */
+	faulty: (error: unknown) => void = () => {}
+
+	constructor(
+		private core: Core,
+		private pictures: Pictures,
+		private zone: (number: number) => Zone | undefined,
+	) {}
+
+	/** Begins a frame. */
+	beginFrame() {
+		this.turn++
+		this.until = performance.now() + perFrame
+		this.editsUntil = this.until - perFrame + perEdit
+	}
+
+	forget(changed: ChunkAt[]) {
+		for (const [key, r] of this.regions) {
+			for (const c of changed) {
+				const [rx, ry] = [Math.floor(c.cx / across), Math.floor(c.cy / across)]
+				if (key.startsWith(`${c.map} ${rx},${ry} `)) r.dirty.add((c.cy - ry * across) * across + c.cx - rx * across)
+			}
+		}
+	}
+
+	forgetAll() {
+		this.regions.clear()
+		this.pictures.forgetColours()
+	}
+
+	/** Draws layers; false when some of them has to come in a later frame. */
+	draw(ctx: Context, m: MapInfo, run: Layer[], view: View): boolean {
+		const seen = view.seen()
+		const b = m.bounds
+		const from = {
+			x: Math.max(b.x, Math.floor(seen.x / m.cellWidth)),
+			y: Math.max(b.y, Math.floor(seen.y / m.cellHeight)),
+		}
+		const to = {
+			x: Math.min(b.x + b.w - 1, Math.floor((seen.x + seen.w) / m.cellWidth)),
+			y: Math.min(b.y + b.h - 1, Math.floor((seen.y + seen.h) / m.cellHeight)),
+		}
+		const of = run.map((l) => `${l.id}/${l.opacity}`).join()
+		let whole = true
+		ctx.save()
+		ctx.globalAlpha = 1
+		ctx.imageSmoothingEnabled = m.cellWidth * view.scale < 1
+		if (view.diamond) ctx.setTransform(view.matrix(m))
+		for (let ry = Math.floor(from.y / side); ry <= Math.floor(to.y / side); ry++) {
+			for (let rx = Math.floor(from.x / side); rx <= Math.floor(to.x / side); rx++) {
+				const region = this.region(`${m.id} ${rx},${ry} ${of}`, m)
+				if (!this.bringUp(region, m, run, rx, ry)) whole = false
+				const cells = { x: rx * side, y: ry * side, w: side, h: side }
+				const r = view.diamond ? cells : view.cellRect(m, cells)
+				ctx.drawImage(region.dots.canvas, r.x, r.y, r.w, r.h)
+			}
+		}
+		ctx.restore()
+		return whole
+	}
+
+	private region(key: string, m: MapInfo): Region {
+		let r = this.regions.get(key)
+		const { x, y, w, h } = m.bounds
+		if (!r) {
+			if (this.regions.size >= most) this.evict()
+			const dots = new OffscreenCanvas(side, side).getContext('2d')!
+			r = { dots, dirty: new Set(everything), drawn: false, bounds: { x, y, w, h }, used: 0 }
+			this.regions.set(key, r)
+		}
+		r.used = this.turn
+		const was = r.bounds
+		if (was.x !== x || was.y !== y || was.w !== w || was.h !== h) {
+			r.bounds = { x, y, w, h }
+			r.dirty = new Set(everything)
+		}
+		return r
+	}
+
+	private evict() {
+		const old = [...this.regions].sort((a, b) => a[1].used - b[1].used)
+		for (const [key, r] of old.slice(0, most / 4)) if (r.used !== this.turn) this.regions.delete(key)
+	}
+
+	/** Draws what is not yet as it should be, as far as there is time. */
+	private bringUp(region: Region, m: MapInfo, run: Layer[], rx: number, ry: number): boolean {
+		const until = region.drawn ? this.editsUntil : this.until
+		for (const place of region.dirty) {
+			if (performance.now() > until) return false
+			region.dirty.delete(place)
+			const [column, row] = [place % across, Math.floor(place / across)]
+			const dots = this.chunk(m, run, rx * across + column, ry * across + row)
+			region.dots.putImageData(new ImageData(dots, chunkSide, chunkSide), column * chunkSide, row * chunkSide)
+		}
+		region.drawn = true
+		return true
+	}
+
+	/** The pixels of a chunk: the uppermost layers first, until nothing shows through. */
+	private chunk(m: MapInfo, run: Layer[], cx: number, cy: number): Uint8ClampedArray<ArrayBuffer> {
+		const out = new Uint32Array(chunkSide * chunkSide)
+		const [x, y] = [cx * chunkSide, cy * chunkSide]
+		const b = m.bounds
+		if (x < b.x + b.w && y < b.y + b.h && x + chunkSide > b.x && y + chunkSide > b.y) {
+			try {
+				for (const l of [...run].reverse()) this.lay(m, l, cx, cy, out)
+			} catch (error) {
+				// the rest of the map is drawn all the same
+				out.forEach((_, i) => (out[i] = (i ^ (i >> 5)) & 4 ? 0xff2c44b1 : 0xfff5fafc))
+				this.faulty(error)
+			}
+			for (let i = 0; i < out.length; i++) {
+				const [ax, ay] = [x + (i % chunkSide), y + (i >> 5)]
+				if (ax < b.x || ay < b.y || ax >= b.x + b.w || ay >= b.y + b.h) out[i] = 0
+			}
+		}
+		return new Uint8ClampedArray(out.buffer)
+	}
+
+	private lay(m: MapInfo, l: Layer, cx: number, cy: number, out: Uint32Array) {
+		const cells = this.core.chunk(m.id, l.id, cx, cy)?.slice()
+		if (!cells) return
+		let [last, colour] = [0, 0]
+		for (let i = 0; i < cells.length; i++) {
+			const above = out[i]
+			if (!cells[i] || above >>> 24 === 255) continue
+			if (cells[i] !== last) {
+				last = cells[i]
+				colour = thinned(l.kind === 'zones' ? this.zoneColour(last) : this.pictures.colourOf(last), l.opacity)
+			}
+			out[i] = above ? under(above, colour) : colour
+		}
+	}
+
+	private zoneColour(cell: number): number {
+		const rgb = parseInt((this.zone(tilesetOf(cell))?.colour ?? '#808080').slice(1), 16)
+		return ((0xa0 << 24) | ((rgb & 255) << 16) | (rgb & 0xff00) | (rgb >> 16)) >>> 0
+	}
+}
+
+const everything = Array.from({ length: across * across }, (_, i) => i)
+
+/** A colour, as the bytes of a pixel, of which only so many parts in a hundred cover. */
+const thinned = (colour: number, percent: number) =>
+	percent === 100 ? colour : ((Math.round(((colour >>> 24) * percent) / 100) << 24) | (colour & 0xffffff)) >>> 0
+
+/** What two colours are together, the first above the second. */
+function under(above: number, below: number): number {
+	const [a, rest] = [above >>> 24, ((below >>> 24) * (255 - (above >>> 24))) / 255]
+	const all = a + rest
+	if (all < 1) return 0
+	let out = Math.round(all) << 24
+	for (const shift of [0, 8, 16]) {
+		out |= Math.round((((above >> shift) & 255) * a + ((below >> shift) & 255) * rest) / all) << shift
+	}
+	return out >>> 0
+}

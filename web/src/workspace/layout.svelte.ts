@@ -1,0 +1,97 @@
+import type { ID } from '../core/types'
+
+export type Drawer = 'materials' | 'tiles' | 'motifs' | 'zones' | 'kinds' | 'rules' | 'history'
+export type Panel = 'stack' | 'cabinet'
+
+const store = 'azzel.layout'
+
+/** Narrowest, usual and broadest, in pixels. */
+export const widths: Record<Panel, [number, number, number]> = { stack: [150, 176, 420], cabinet: [220, 272, 640] }
+
+/** What the canvas keeps at least, in pixels, and what lies left of the panels. */
+const canvas = 320
+const rail = 64
+
+/** How the panels lie and what of them is open. It belongs to the browser, and is found so again. */
+export class Layout {
+	stackOpen = $state(true)
+	cabinetOpen = $state(true)
+	/** The widths that were dragged, in pixels. */
+	private dragged = $state({ stack: widths.stack[1], cabinet: widths.cabinet[1] })
+	drawer = $state<Drawer>('tiles')
+	/** The entities of the map as a list, in the place of the stack. */
+	listing = $state(false)
+	grid = $state(true)
+	/** Shows all of a map in a corner when the view holds only a part. */
+	minimap = $state(true)
+	/** Numbers cells along the top and the left. */
+	rulers = $state(true)
+	/** Shows what the player sees at once. */
+	screen = $state(true)
+	/** Parts of panels that were opened or folded, by their titles. */
+	parts = $state<Record<string, boolean>>({})
+	/** At what scale the sheets of tilesets are shown. */
+	sheets = $state<Record<ID, number>>({})
+	private room = $state(innerWidth)
+
+	constructor() {
+		try {
+			this.take(JSON.parse(localStorage.getItem(store) ?? '{}') ?? {})
+		} catch {
+			// what cannot be read is laid out anew
+		}
+		addEventListener('resize', () => (this.room = innerWidth))
+		$effect.root(() => {
+			$effect(() => localStorage.setItem(store, JSON.stringify(this.kept)))
+		})
+	}
+
+	private get kept() {
+		const { stackOpen, cabinetOpen, dragged, drawer, listing, grid, minimap, rulers, screen, parts, sheets } = this
+		return { stackOpen, cabinetOpen, dragged, drawer, listing, grid, minimap, rulers, screen, parts, sheets }
+	}
+
+	/** Takes over what is of the sort that it should be. */
+	private take(kept: Record<string, unknown>) {
+		for (const [name, now] of Object.entries(this.kept)) {
+			const was = kept[name]
+			if (typeof was !== typeof now || was === null) continue
+			if (name !== 'dragged') Object.assign(this, { [name]: was })
+			else for (const p of ['stack', 'cabinet'] as const) this.drag(p, Number((was as Record<string, unknown>)[p]))
+		}
+	}
+
+	/** How wide a panel is: what was dragged, as far as the window lets the canvas have its part. */
+	width(p: Panel): number {
+		const [least, , most] = this.range(p)
+		return Math.min(most, Math.max(least, this.dragged[p]))
+	}
+
+	/** Narrowest, usual and broadest now. */
+	range(p: Panel): [number, number, number] {
+		const other = p === 'stack' ? 'cabinet' : 'stack'
+		const beside = this.isOpen(other) ? Math.min(this.dragged[other], widths[other][1]) : 28
+		const [least, usual, most] = widths[p]
+		return [least, usual, Math.max(least, Math.min(most, this.room - rail - beside - canvas))]
+	}
+
+	drag(p: Panel, width: number) {
+		const [least, , most] = widths[p]
+		if (Number.isFinite(width)) this.dragged[p] = Math.round(Math.min(most, Math.max(least, width)))
+	}
+
+	isOpen(p: Panel): boolean {
+		return p === 'stack' ? this.stackOpen : this.cabinetOpen
+	}
+
+	fold(p: Panel, open = false) {
+		if (p === 'stack') this.stackOpen = open
+		else this.cabinetOpen = open
+	}
+
+	/** Opens a drawer, and the cabinet for it. */
+	show(drawer: Drawer) {
+		this.drawer = drawer
+		this.cabinetOpen = true
+	}
+}
