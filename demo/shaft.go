@@ -29,13 +29,13 @@ func pumpShaft(s *Sheet) *canvas {
 	shelf(13, 19, 7)
 	shelf(2, 24, 9)
 	for _, g := range [][3]int{{9, 11, 4}, {8, 17, 3}, {6, 20, 4}} {
-		c.box(c.above, g[0], g[1], g[2], 1, "gantry")
+		c.box(c.things, g[0], g[1], g[2], 1, "gantry")
 	}
-	for y := 7; y < 14; y++ {
-		c.put(c.above, 5, y, "rungs")
-	}
-	for y := 15; y < 24; y++ {
-		c.put(c.above, 4, y, "rungs")
+	// through the shelves, and the last one out of the water
+	for _, l := range [][3]int{{5, 6, 14}, {4, 14, 24}, {10, 24, 29}} {
+		for y := l[1]; y < l[2]; y++ {
+			c.put(c.things, l[0], y, "rungs")
+		}
 	}
 	for y := 2; y < 27; y++ {
 		if y != 12 && y != 22 {
@@ -46,15 +46,15 @@ func pumpShaft(s *Sheet) *canvas {
 	c.put(c.above, 11, 22, "pipe foot")
 	for x := range c.w {
 		if inside(x, 27) && c.things[27*c.w+x] == 0 {
-			c.put(c.above, x, 27, "sump top")
-			c.put(c.above, x, 28, "sump")
+			c.put(c.ground, x, 27, "sump top")
+			c.put(c.ground, x, 28, "sump")
 		}
 	}
 	for _, x := range []int{15, 16} {
-		c.put(c.above, x, 18, "saw")
+		c.put(c.things, x, 18, "saw")
 	}
-	c.entity("ladder", "Upper ladder", 5, 7, 1, 7, document.Down)
-	c.entity("ladder", "Lower ladder", 4, 15, 1, 9, document.Down)
+	c.entity("ladder", "Upper ladder", 5, 6, 1, 8, document.Down)
+	c.entity("ladder", "Lower ladder", 4, 14, 1, 10, document.Down)
 	way := c.entity(kind.Path, "Way of the lift", 12, 25, 1, 1, document.Down)
 	way.Points = []grid.Point{{Y: -4 * side}, {X: 4 * side, Y: -4 * side}}
 	along := []kind.Value{{Key: "path", Value: kind.Of(way.ID)}}

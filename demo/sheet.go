@@ -89,16 +89,24 @@ func (s *Sheet) animate(name string, ms int, frames ...string) {
 
 // is says what the ground of a tile is.
 func (s *Sheet) is(name, ground string) {
+	s.info(name).Is = ground
+}
+
+// lets makes a tile stand in the way from one side only.
+func (s *Sheet) lets(name string, side document.Facing) {
+	s.info(name).OneWay = side
+}
+
+// info is what is set up for a tile.
+func (s *Sheet) info(name string) *document.TileInfo {
 	for i := range s.infos {
 		if s.infos[i].Tile == s.ids[name] {
-			s.infos[i].Is = ground
-			return
+			return &s.infos[i]
 		}
 	}
-	info := document.NewTileInfo(s.ids[name])
-	info.Is = ground
-	s.infos = append(s.infos, info)
+	s.infos = append(s.infos, document.NewTileInfo(s.ids[name]))
 	slices.SortFunc(s.infos, func(a, b document.TileInfo) int { return a.Tile - b.Tile })
+	return s.info(name)
 }
 
 // cornerForms are the corners that the bits of a corner set's mask stand for.
@@ -297,6 +305,7 @@ func Coast() *Sheet {
 		s.is(name, document.GroundWater)
 	}
 	s.is("saw", document.GroundHazard)
+	s.lets("gantry", document.Up)
 	s.sets = []set{
 		{name: "Sea", is: "water", corners: "sea", whole: []string{"sea 1", "sea 1", "sea 2"}, beyond: true,
 			counts: []string{"deep", "deep 2", "planks", "planks 2", "deck edge"}},

@@ -57,6 +57,7 @@ func TestRefusedValuesGoBack(t *testing.T) {
 	k.pressIn("nav button", "Tilesets")
 	k.click(k.onSheet(128, 0, 8, [2]float64{0.5, 0.5}))
 	k.see("[aria-label=Tile]", "Tile 0")
+	k.saved()
 	refused("[aria-label='Odds of the tile']", "99999", "odds", "2")
 	refused("[aria-label='Odds of the tile']", "", "", "2")
 	k.same()

@@ -76,3 +76,38 @@ func addTo[K comparable](all map[K]*grid.Region, key K, p grid.Point) {
 	}
 	all[key].Add(p)
 }
+
+// Here tells whether a cell can be climbed, and whether it hurts: by a zone or by a tile of a
+// layer that is not in front of the hero. A walkable zone takes the hurt away.
+func (s *Solids) Here(m *Map, p grid.Point) (ladder, hazard bool) {
+	walkable := false
+	say := func(is string) {
+		ladder, hazard = ladder || is == GroundLadder, hazard || is == GroundHazard
+		walkable = walkable || is == ZoneWalkable
+	}
+	for _, l := range s.ground(m).zoned {
+		say(s.zones[l.Cells.At(p.X, p.Y).Tileset()])
+	}
+	for _, l := range s.ground(m).layers {
+		c := l.Cells.At(p.X, p.Y)
+		if c.IsMaterial() {
+			c = s.fitter.At(l.Cells, m.Bounds, p.X, p.Y).Cell
+		}
+		if c == 0 {
+			continue
+		}
+		if info := s.sheets.Info(c); info != nil {
+			say(info.Is)
+			if is := s.words[info.Zone]; is != ZoneWalkable {
+				say(is)
+			}
+		}
+	}
+	return ladder, hazard && !walkable
+}
+
+// Broken reports whether what lies on a cell is solid in part, or from one side.
+func (s *Solids) Broken(m *Map, p grid.Point) (broken bool) {
+	s.partsAt(m, p, func(cells.Cell, *TileInfo) { broken = true })
+	return broken
+}

@@ -8,6 +8,7 @@ import (
 	"azzel/core/grid"
 	"azzel/core/play"
 	"azzel/core/sample"
+	"azzel/core/world"
 	"encoding/json"
 	"fmt"
 	"math/rand/v2"
@@ -88,14 +89,14 @@ func TestGoldenProjects(t *testing.T) {
 				t.Fatalf("%s: turning back edit %d gives another project than before it", folder, i+1)
 			}
 		}
+		stage := world.New(end, chart.New(end, nil), nil)
 		for _, m := range end.MapsInOrder() {
-			game, err := play.StartAt(end, m.ID, grid.Point{X: m.Bounds.X + m.Bounds.W/2, Y: m.Bounds.Y + m.Bounds.H/2}, 1)
+			game, err := play.StartAt(stage, m.ID, grid.Point{X: m.Bounds.X + m.Bounds.W/2, Y: m.Bounds.Y + m.Bounds.H/2}, 1)
 			if err != nil {
 				continue // something stands there
 			}
-			world := chart.New(end, nil)
 			for tick := range 240 {
-				play.Step(game, end, world, []play.Input{play.InputRight, play.InputDown, play.InputUse, play.InputLeft, play.InputUp}[tick/20%5])
+				game.Step([]play.Input{play.InputRight, play.InputDown, play.InputUse, play.InputLeft, play.InputUp}[tick/20%5])
 			}
 		}
 	}

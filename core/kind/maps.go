@@ -9,12 +9,35 @@ const (
 	MapJump       = "jump"
 	MapRun        = "run"
 	MapBackground = "background"
+
+	MapWalking      = "walking"
+	MapWays         = "ways"
+	MapAir          = "air"
+	MapWind         = "wind"
+	MapWindForce    = "windForce"
+	MapEnteredAgain = "enteredAgain"
+	MapCamera       = "camera"
+	MapDarkness     = "darkness"
 )
 
 // What MapView can be.
 const (
 	FromAbove = "above"
 	FromSide  = "side"
+)
+
+// What MapWalking, MapWays, MapAir, MapEnteredAgain and MapCamera can be.
+const (
+	WalksFree     = "free"
+	WalksCells    = "cells"
+	WalksTurns    = "turns"
+	EightWays     = "eight"
+	AirWater      = "water"
+	AirSlowFall   = "slowFall"
+	Afresh        = "afresh"
+	CameraFollows = "follows"
+	CameraWhole   = "whole"
+	CameraScreens = "screens"
 )
 
 // longestMap is the most cells that a side of a map has.
@@ -25,8 +48,8 @@ var mapGroups = []struct {
 	name string
 	keys []string
 }{
-	{"Moving", []string{MapView, MapGravity, MapJump, MapRun, "air", "wind", "windForce"}},
-	{"Seen and heard", []string{MapBackground, "darkness", "sight", "sightRemembers", "sound"}},
+	{"Moving", []string{MapView, MapWalking, MapWays, MapGravity, MapJump, MapRun, MapAir, MapWind, MapWindForce}},
+	{"Seen and heard", []string{MapBackground, MapDarkness, "sight", "sightRemembers", "sound"}},
 	{"Camera", []string{"screenWidth", "screenHeight", "camera", "cameraEnds", "cameraRight", "cameraDown"}},
 	{"Over time", []string{"enteredAgain"}},
 }
@@ -47,8 +70,10 @@ func MapMatters(key string, is func(key string) Datum) bool {
 	switch key {
 	case MapGravity, MapJump:
 		return word(MapView) == FromSide
-	case "windForce":
-		return word("wind") != "none"
+	case MapWalking, MapWays:
+		return word(MapView) != FromSide
+	case MapWindForce:
+		return word(MapWind) != "none"
 	case "sightRemembers":
 		return is("sight").Thousandths() != 0
 	case "cameraEnds":
@@ -62,22 +87,24 @@ func MapMatters(key string, is func(key string) Datum) bool {
 // OfMaps lists what can be set of each map; the project sets their defaults.
 var OfMaps = settings(
 	called("seen", chosen(MapView, FromAbove+"=from above, "+FromSide+"=from the side", "Whether there is a down in which things fall")),
+	chosen(MapWalking, WalksFree+"=freely, "+WalksCells+"=cell by cell, "+WalksTurns+"=turn by turn", "How the hero goes, seen from above; turn by turn the world moves when the hero does"),
+	called("directions", chosen(MapWays, EightWays+", four", "Whether one goes to the corners as well")),
 	number(MapGravity, "30", "cells/s²", 0, 500, "How fast falling grows, seen from the side"),
 	called("jump height", number(MapJump, "3", "cells", 0, 50, "How high the hero jumps here; else as its kind says")),
 	called("run speed", number(MapRun, "5", "cells/s", 1, 50, "How fast the hero goes here; else as its kind says")),
 	colour(MapBackground, "#1e2a2e", "What is seen where nothing is painted"),
 	called("screen width", none("as the project", number("screenWidth", "0", "cells", 0, longestMap, "What the player sees at once"))),
 	called("screen height", none("as the project", number("screenHeight", "0", "cells", 0, longestMap, "What the player sees at once"))),
-	chosen("camera", "follows=follows the hero, whole=shows all of the map, screens=screen by screen", "How the view moves"),
+	chosen(MapCamera, "follows=follows the hero, whole=shows all of the map, screens=screen by screen", "How the view moves"),
 	called("camera ends", chosen("cameraEnds", "edges=at the map's edges, nowhere", "How far the view goes")),
 	called("camera right by", number("cameraRight", "0", "cells", -100, 100, "How far the view is set off from the hero")),
 	called("camera down by", number("cameraDown", "0", "cells", -100, 100, "How far the view is set off from the hero")),
-	none("none", number("darkness", "0", "percent", 0, 100, "How dark it is where no light shines")),
+	none("none", number(MapDarkness, "0", "percent", 0, 100, "How dark it is where no light shines")),
 	none("everything", number("sight", "0", "cells", 0, 200, "How far the hero sees")),
 	called("sight remembers", yesno("sightRemembers", "true", "What was seen once stays on view, dimmed")),
-	chosen("air", "plain, water, slowFall=slow fall", "What one moves in"),
-	chosen("wind", "none, up, right, down, left", "Where it blows"),
-	called("wind force", number("windForce", "3", "cells/s", 0, 50, "How strongly it blows")),
+	chosen(MapAir, "plain, water, slowFall=slow fall", "What one moves in"),
+	chosen(MapWind, "none, up, right, down, left", "Where it blows"),
+	called("wind force", number(MapWindForce, "3", "cells/s", 0, 50, "How strongly it blows")),
 	file("sound", "What is heard all the time"),
-	called("when it is entered again", chosen("enteredAgain", "remembers=remembers what happened, afresh=starts afresh", "What becomes of it meanwhile")),
+	called("when it is entered again", chosen(MapEnteredAgain, "remembers=remembers what happened, afresh=starts afresh", "What becomes of it meanwhile")),
 )

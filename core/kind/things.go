@@ -11,7 +11,7 @@ var things = []Kind{
 	{ID: "container", Name: "Container", Help: "Opened once, holds something", State: "Open at the start", Solid: true, Settings: settings(
 		listed("holds", Words, "Items in it, with commas between"), written("needs", "The key that opens it"))},
 	{ID: Sign, Name: "Sign", Help: "Says something when it is read", Solid: true, Settings: settings(written("says", "What the player reads"))},
-	{ID: "light", Name: "Light", Help: "Lights up what lies around it", State: "Lit at the start", Settings: settings(
+	{ID: Light, Name: "Light", Help: "Lights up what lies around it", State: "Lit at the start", Settings: settings(
 		dragged("radius", "3", 200, HandleRound, "How far it shines"), colour("colour", "#ffd890", "Its colour"),
 		chosen("flicker", "steady, flickering, pulsing", "How it burns"))},
 	{ID: "sound", Name: "Sound place", Help: "Something that is heard near it", State: "Heard at the start", Veiled: true, Settings: settings(

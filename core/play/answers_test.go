@@ -6,6 +6,7 @@ import (
 	"azzel/core/edit"
 	"azzel/core/play"
 	"azzel/core/sample"
+	"azzel/core/world"
 	"encoding/json"
 	"fmt"
 	"math/rand/v2"
@@ -17,22 +18,22 @@ import (
 func TestGamesStay(t *testing.T) {
 	list := answers.Read(t, "testdata/answers.txt")
 	d := edit.Apply(sample.Full(), &edit.Edit{Do: []edit.Primitive{edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}, "sides", []string{"wrap", "", "fall", ""})}}).Doc
-	c := chart.New(d, nil)
+	st := world.New(d, chart.New(d, nil), nil)
 	for seed := range uint64(24) {
 		r := rand.New(rand.NewPCG(seed, 7))
-		s, err := play.Start(d, sample.Quay, int64(seed))
+		g, err := play.Start(st, sample.Quay, int64(seed))
 		if err != nil {
 			t.Fatal(err)
 		}
 		var marks []string
 		for range 8 {
 			for range 12 {
-				in, ticks := play.Input(r.IntN(32)), 3+r.IntN(40)
+				in, ticks := play.Input(r.IntN(64)), 3+r.IntN(40)
 				for range ticks {
-					play.Step(s, d, c, in)
+					g.Step(in)
 				}
 			}
-			raw, err := json.Marshal(s)
+			raw, err := json.Marshal(g.State)
 			if err != nil {
 				t.Fatal(err)
 			}

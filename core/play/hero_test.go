@@ -1,7 +1,6 @@
 package play_test
 
 import (
-	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
@@ -50,16 +49,16 @@ func TestHeroMovesAsItsKindSays(t *testing.T) {
 		{"a placed one that differs", []edit.Primitive{swift, placed("swiftswiftsw", kind.Value{Key: document.HeroSpeed, Value: "8"})}, 8},
 	} {
 		r := begin(t, apply(t, sample.World(), c.do...))
-		from := r.s.X
+		from := r.hero().X
 		r.hold(play.InputRight, 30)
-		if got, want := r.s.X-from, c.cells*16*play.Sub/2; got < want-32 || got > want+32 {
+		if got, want := r.hero().X-from, c.cells*16*play.Sub/2; got < want-32 || got > want+32 {
 			t.Errorf("%s: in half a second it goes %d/256 pixels, wanted %d", c.name, got, want)
 		}
 	}
 	top := func(hero document.ID) int {
 		d := apply(t, sided(t), swift)
 		top := 99
-		for _, p := range play.Jump(d, chart.New(d, nil), d.Maps.Get(sample.Pans), hero, grid.Point{X: 1, Y: 7}).Points() {
+		for _, p := range jump(d, hero, grid.Point{X: 1, Y: 7}).Points() {
 			top = min(top, p.Y)
 		}
 		return top

@@ -9,6 +9,7 @@ import (
 	"azzel/core/play"
 	"azzel/core/rules"
 	"azzel/core/sample"
+	"azzel/core/world"
 	"encoding/json"
 	"errors"
 	"reflect"
@@ -34,47 +35,63 @@ func rule(t *testing.T, d *document.Document, r document.Rule) *document.Documen
 	return apply(t, d, c.Do...)
 }
 
+// run is a game that is played, and the document that may change meanwhile.
 type run struct {
 	t *testing.T
 	d *document.Document
-	s *play.State
+	g *play.Game
 }
+
+func stage(d *document.Document) *world.Stage { return world.New(d, chart.New(d, nil), nil) }
 
 func begin(t *testing.T, d *document.Document) *run {
 	t.Helper()
-	s, err := play.Start(d, sample.Quay, 1)
+	g, err := play.Start(stage(d), sample.Quay, 1)
 	if err != nil {
 		t.Fatal(err)
 	}
-	return &run{t, d, s}
+	return &run{t, d, g}
 }
 
+// hold plays ticks with an input, on the document as it is now.
 func (r *run) hold(in play.Input, ticks int) {
-	chart := chart.New(r.d, nil)
+	if r.g.Stage.Doc != r.d {
+		r.g.Enter(world.New(r.d, chart.New(r.d, r.g.Stage.Chart), r.g.Stage))
+	}
 	for range ticks {
-		play.Step(r.s, r.d, chart, in)
+		r.g.Step(in)
 	}
 }
+
+func (r *run) hero() *play.Body { return r.g.Hero() }
+
+func (r *run) mapID() document.ID { return r.g.Ground().ID }
+
+func (r *run) is(e document.ID, b play.Bit) bool {
+	return r.g.Is(r.g.Stage.ThingOf(sample.Quay, e), b)
+}
+
+func (r *run) there(e document.ID) bool { return r.g.There(r.g.Stage.ThingOf(sample.Quay, e)) }
 
 func (r *run) press(in play.Input) { r.hold(in, 1); r.hold(0, 1) }
 
-func (r *run) cell() grid.Point { return r.s.HeroCell(r.d.Maps.Get(r.s.Map)) }
+func (r *run) cell() grid.Point { return r.g.HeroCell() }
 
 func TestWallsAndDoorsStop(t *testing.T) {
 	r := begin(t, sample.World())
-	if r.cell() != (grid.Point{X: 2, Y: 2}) || r.s.Facing != document.Down {
-		t.Fatalf("begins at %v facing %s", r.cell(), r.s.Facing)
+	if r.cell() != (grid.Point{X: 2, Y: 2}) || r.hero().Look() != document.Down {
+		t.Fatalf("begins at %v facing %s", r.cell(), r.hero().Look())
 	}
 	r.hold(play.InputUp|play.InputLeft, 120)
-	if r.cell() != (grid.Point{X: 1, Y: 1}) || r.s.X != 16*play.Sub || r.s.Y != 16*play.Sub {
-		t.Errorf("stopped at %v (%d, %d), not in the corner", r.cell(), r.s.X, r.s.Y)
+	if r.cell() != (grid.Point{X: 1, Y: 1}) || r.hero().X != 16*play.Sub || r.hero().Y != 16*play.Sub {
+		t.Errorf("stopped at %v (%d, %d), not in the corner", r.cell(), r.hero().X, r.hero().Y)
 	}
 	r = begin(t, sample.World())
 	r.hold(play.InputRight, 300)
-	if r.cell().X != 9 || r.s.Facing != document.Right {
+	if r.cell().X != 9 || r.hero().Look() != document.Right {
 		t.Errorf("the shut door stopped the hero at %v", r.cell())
 	}
-	if !r.s.Taken[sample.Pearl] {
+	if !r.is(sample.Pearl, play.Taken) {
 		t.Error("the pearl on the way was not taken")
 	}
 	open := apply(t, sample.World(), edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Door}, "on", true))
@@ -87,9 +104,9 @@ func TestWallsAndDoorsStop(t *testing.T) {
 
 func TestWalkSpeed(t *testing.T) {
 	r := begin(t, sample.World())
-	x := r.s.X
+	x := r.hero().X
 	r.hold(play.InputRight, 60)
-	if got := r.s.X - x; got != 5*16*play.Sub/60*60 {
+	if got := r.hero().X - x; got != 5*16*play.Sub/60*60 {
 		t.Errorf("walked %d in a second, wanted five cells", got)
 	}
 }
@@ -128,14 +145,14 @@ func TestPassageThereAndBack(t *testing.T) {
 	r := begin(t, d)
 	r.hold(play.InputDown, 40)
 	r.hold(play.InputRight, 250)
-	if r.s.Map != sample.Pans || r.s.Facing != document.Right {
-		t.Fatalf("is on %s at %v", r.s.Map, r.cell())
+	if r.mapID() != sample.Pans || r.hero().Look() != document.Right {
+		t.Fatalf("is on %s at %v", r.mapID(), r.cell())
 	}
 	r.hold(0, 30)
 	before := r.cell()
 	r.hold(play.InputLeft, 60)
-	if r.s.Map != sample.Quay || r.s.Facing != document.Left {
-		t.Fatalf("did not come back from %v: on %s at %v, %q", before, r.s.Map, r.cell(), r.s.Notice)
+	if r.mapID() != sample.Quay || r.hero().Look() != document.Left {
+		t.Fatalf("did not come back from %v: on %s at %v, %q", before, r.mapID(), r.cell(), r.g.Notice)
 	}
 	if r.cell() != (grid.Point{X: 17, Y: 5}) {
 		t.Errorf("came back to %v", r.cell())
@@ -147,10 +164,9 @@ func TestExitWithoutPassageSays(t *testing.T) {
 	r := begin(t, d)
 	r.hold(play.InputDown, 40)
 	said := false
-	chart := chart.New(r.d, nil)
 	for range 300 {
-		play.Step(r.s, r.d, chart, play.InputRight)
-		said = said || strings.Contains(r.s.Notice, "leads nowhere yet")
+		r.hold(play.InputRight, 1)
+		said = said || strings.Contains(r.g.Notice, "leads nowhere yet")
 	}
 	if !said {
 		t.Error("nothing was said about the exit")
@@ -161,7 +177,7 @@ func TestRules(t *testing.T) {
 	use, open := rules.Use(sample.Quay, sample.Switch), rules.Open(sample.Quay, sample.Door)
 	atSwitch := func(d *document.Document) *run {
 		r := begin(t, d)
-		r.s.X, r.s.Y = 96*play.Sub, 33*play.Sub
+		r.hero().X, r.hero().Y = 96*play.Sub, 33*play.Sub
 		r.hold(play.InputUp, 1)
 		return r
 	}
@@ -170,57 +186,57 @@ func TestRules(t *testing.T) {
 	d := rule(t, sample.World(), once)
 	r := atSwitch(d)
 	r.press(play.InputUse)
-	if !r.s.Opened[sample.Door] || !reflect.DeepEqual(r.s.Lines, []play.Line{{Text: "It moves.", Resumes: true}}) || r.s.Flags[sample.Lit] {
-		t.Fatalf("after use: %+v", r.s)
+	if !r.is(sample.Door, play.Opened) || !reflect.DeepEqual(r.g.Lines, []play.Line{{Text: "It moves.", Resumes: true}}) || r.g.Flag(sample.Lit) {
+		t.Fatalf("after use: %+v", r.g)
 	}
-	x := r.s.X
+	x := r.hero().X
 	r.hold(play.InputRight, 20)
-	if r.s.X != x {
+	if r.hero().X != x {
 		t.Error("walked while a line is shown")
 	}
 	r.press(play.InputUse)
-	if len(r.s.Lines) != 0 || !r.s.Flags[sample.Lit] || len(r.s.Running) != 0 {
-		t.Fatalf("after reading: %+v", r.s)
+	if len(r.g.Lines) != 0 || !r.g.Flag(sample.Lit) || len(r.g.Threads) != 0 {
+		t.Fatalf("after reading: %+v", r.g)
 	}
 	r.press(play.InputUse)
-	if len(r.s.Lines) != 0 || r.s.Switched[sample.Switch] {
+	if len(r.g.Lines) != 0 || r.is(sample.Switch, play.Switched) {
 		t.Error("a rule with once ran twice, or the switch did not turn back")
 	}
 
 	d = rule(t, sample.World(), rules.Of(use, rules.IsSet(sample.Lit), open))
 	r = atSwitch(d)
 	r.press(play.InputUse)
-	if r.s.Opened[sample.Door] {
+	if r.is(sample.Door, play.Opened) {
 		t.Error("ran though its flag is not set")
 	}
 	d = rule(t, d, rules.Of(rules.Take(sample.Quay, sample.Pearl), rules.Set(sample.Lit)))
 	r = begin(t, d)
 	r.hold(play.InputRight, 40)
-	r.s.X, r.s.Y = 96*play.Sub, 33*play.Sub
+	r.hero().X, r.hero().Y = 96*play.Sub, 33*play.Sub
 	r.hold(play.InputUp, 1)
 	r.press(play.InputUse)
-	if !r.s.Opened[sample.Door] {
+	if !r.is(sample.Door, play.Opened) {
 		t.Error("did not run though its flag is set")
 	}
 	d = rule(t, sample.World(), rules.Of(rules.Arrive(sample.Quay), rules.Say("Low tide.")))
-	if r = begin(t, d); !reflect.DeepEqual(r.s.Lines, []play.Line{{Text: "Low tide.", Resumes: true}}) {
-		t.Errorf("on arrival: %v", r.s.Lines)
+	if r = begin(t, d); !reflect.DeepEqual(r.g.Lines, []play.Line{{Text: "Low tide.", Resumes: true}}) {
+		t.Errorf("on arrival: %v", r.g.Lines)
 	}
 }
 
 func TestStartAndWarning(t *testing.T) {
 	d := sample.World()
 	bare := apply(t, d, edit.Remove(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Spawn}))
-	if _, err := play.Start(bare, sample.Quay, 1); !errors.Is(err, play.ErrNoSpawn) {
+	if _, err := play.Start(stage(bare), sample.Quay, 1); !errors.Is(err, play.ErrNoSpawn) {
 		t.Errorf("without a spawn: %v", err)
 	}
-	if s, err := play.Start(d, sample.Pans, 1); err != nil || s.Map != sample.Quay {
+	if s, err := play.Start(stage(d), sample.Pans, 1); err != nil || s.Ground().ID != sample.Quay {
 		t.Errorf("the only spawn is on the quay: %v", err)
 	}
-	if _, err := play.StartAt(d, sample.Quay, grid.Point{}, 1); err == nil {
+	if _, err := play.StartAt(stage(d), sample.Quay, grid.Point{}, 1); err == nil {
 		t.Error("began inside a wall")
 	}
-	if _, err := play.StartAt(d, sample.Quay, grid.Point{X: 99}, 1); err == nil {
+	if _, err := play.StartAt(stage(d), sample.Quay, grid.Point{X: 99}, 1); err == nil {
 		t.Error("began outside the map")
 	}
 	if play.Warning(d, sample.Quay) != "" || !strings.Contains(play.Warning(d, sample.Pans), "Nothing on Pans is solid") {
@@ -233,20 +249,20 @@ func TestStateIsPlainData(t *testing.T) {
 	d := join(t, sample.World(), true)
 	a := begin(t, d)
 	a.hold(play.InputRight|play.InputDown, 30)
-	data, err := json.Marshal(a.s)
+	data, err := json.Marshal(a.g.State)
 	if err != nil {
 		t.Fatal(err)
 	}
-	b := &run{t, d, &play.State{}}
-	if err := json.Unmarshal(data, b.s); err != nil {
+	b := &run{t, d, &play.Game{Stage: a.g.Stage, State: &play.State{}}}
+	if err := json.Unmarshal(data, b.g.State); err != nil {
 		t.Fatal(err)
 	}
 	for i := range 400 {
-		in := play.Input(i * 7 % 32)
+		in := play.Input(i * 7 % 64)
 		a.hold(in, 1)
 		b.hold(in, 1)
 	}
-	if !reflect.DeepEqual(a.s, b.s) {
-		t.Errorf("the states differ:\n%+v\n%+v", a.s, b.s)
+	if !reflect.DeepEqual(a.g.State, b.g.State) {
+		t.Errorf("the states differ:\n%+v\n%+v", a.g.State, b.g.State)
 	}
 }

@@ -3,28 +3,42 @@ package play
 import (
 	"azzel/core/document"
 	"azzel/core/rules"
+	"azzel/core/world"
 	"strings"
 )
 
-func (g *game) happen(h happening) { g.queue = append(g.queue, h) }
+// happening is what wakes rules: a word, where, and of which thing.
+type happening struct {
+	on    string
+	m     world.Ref
+	thing world.Ref
+}
+
+func (g *Game) happen(h happening) { g.queue = append(g.queue, h) }
 
 // settle gives each happening to the rules that wait for it, in their order.
-func (g *game) settle() {
+func (g *Game) settle() {
 	for n := 0; len(g.queue) > 0; n++ {
 		h := g.queue[0]
 		g.queue = g.queue[1:]
 		if n >= MaxHappenings {
 			g.Notice = "Rules kept waking each other and were stopped."
+			g.queue = nil
 			return
 		}
-		for _, r := range rules.Waiting(g.doc, h.on, h.m, h.entity) {
-			g.begin(r)
+		var entity document.ID
+		if t := g.Stage.Thing(h.thing); t != nil {
+			entity = t.ID
+		}
+		for _, r := range rules.Waiting(g.Stage.Doc, h.on, g.Stage.Grounds[h.m].ID, entity) {
+			g.begin(g.Stage.RuleOf(r.ID))
 		}
 	}
 }
 
-func (g *game) begin(r *document.Rule) {
-	if r.Once && g.Done[r.ID] {
+func (g *Game) begin(ref world.Ref) {
+	r, done := g.Stage.Rules[ref], ruleSlot(g.Stage, ref)
+	if r.Once && g.bit(done) {
 		return
 	}
 	for _, c := range r.In(document.SlotIf) {
@@ -33,27 +47,26 @@ func (g *game) begin(r *document.Rule) {
 		}
 	}
 	if r.Once {
-		g.Done[r.ID] = true
+		g.set(done, true)
 	}
-	run := Running{Rule: r.ID, Left: []document.ID{}}
-	for _, s := range r.In(document.SlotThen) {
-		run.Left = append(run.Left, s.ID)
-	}
-	if g.run(&run) {
-		g.Running = append(g.Running, run)
+	g.tell("rule", "")
+	if t := (Thread{Rule: ref}); g.run(&t) {
+		g.Threads = append(g.Threads, t)
 	}
 }
 
+// Ran reports whether a rule that runs once has run.
+func (g *Game) Ran(id document.ID) bool {
+	r := g.Stage.RuleOf(id)
+	return r >= 0 && g.bit(ruleSlot(g.Stage, r))
+}
+
 // run does steps until the rule ends or says something; true when it waits.
-func (g *game) run(r *Running) bool {
-	rule := g.doc.Rules.Get(r.Rule)
-	if rule == nil {
-		return false
-	}
-	for len(r.Left) > 0 {
-		id := r.Left[0]
-		r.Left = r.Left[1:]
-		if p := rule.Parts.Get(id); p != nil && g.do(p) {
+func (g *Game) run(t *Thread) bool {
+	for then := g.Stage.Rules[t.Rule].In(document.SlotThen); int(t.Next) < len(then); {
+		p := then[t.Next]
+		t.Next++
+		if g.do(p) {
 			return true
 		}
 	}
@@ -61,29 +74,31 @@ func (g *game) run(r *Running) bool {
 }
 
 // holdsTrue reports whether what a condition asks is so.
-func (g *game) holdsTrue(p *document.RulePart) bool {
+func (g *Game) holdsTrue(p *document.RulePart) bool {
 	o, _ := document.Named(p.Blank("what"))
 	switch p.Word {
 	case rules.WordIsSet:
-		return g.Flags[o.ID]
+		return g.Flag(o.ID)
 	case rules.WordIsNotSet:
-		return !g.Flags[o.ID]
+		return !g.Flag(o.ID)
 	}
 	return false
 }
 
 // do does one step of a rule; true when the rule waits then.
-func (g *game) do(p *document.RulePart) (waits bool) {
+func (g *Game) do(p *document.RulePart) (waits bool) {
 	o, _ := document.Named(p.Blank("what"))
 	switch p.Word {
 	case rules.WordOpen:
-		if g.doc.Entity(o.Map, o.ID) == nil {
+		t := g.Stage.ThingOf(o.Map, o.ID)
+		if t < 0 {
 			g.Notice = "A rule wanted to open a door that was removed."
 			return false
 		}
-		g.Opened[o.ID] = true
+		g.setThing(t, Opened, true)
+		g.tell(rules.WordOpen, g.Stage.Thing(t).Name)
 	case rules.WordSet, rules.WordClear:
-		g.Flags[o.ID] = p.Word == rules.WordSet
+		g.setFlag(o.ID, p.Word == rules.WordSet)
 	case rules.WordSay:
 		return g.says(p.Blank("text").Word(), true)
 	}
@@ -92,7 +107,7 @@ func (g *game) do(p *document.RulePart) (waits bool) {
 
 // says shows a text page by page; a rule goes on when the last one was read. It
 // reports whether there is anything to read.
-func (g *game) says(text string, rule bool) bool {
+func (g *Game) says(text string, rule bool) bool {
 	all := PagesOf(text).Pages
 	for i, page := range all {
 		g.Lines = append(g.Lines, Line{strings.Join(page, "\n"), rule && i == len(all)-1})
@@ -102,13 +117,13 @@ func (g *game) says(text string, rule bool) bool {
 
 // resume goes on with the rule whose line has been read: lines and waiting
 // rules stand in the same order.
-func (g *game) resume() {
-	if len(g.Running) == 0 {
+func (g *Game) resume() {
+	if len(g.Threads) == 0 {
 		return
 	}
-	run := g.Running[0]
-	g.Running = append([]Running{}, g.Running[1:]...)
-	if g.run(&run) {
-		g.Running = append(g.Running, run)
+	t := g.Threads[0]
+	g.Threads = append([]Thread{}, g.Threads[1:]...)
+	if g.run(&t) {
+		g.Threads = append(g.Threads, t)
 	}
 }

@@ -1,13 +1,10 @@
 package play
 
 import (
-	"azzel/core/cells"
-	"azzel/core/chance"
-	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/kind"
-	"azzel/core/rules"
+	"azzel/core/world"
 	"errors"
 	"fmt"
 )
@@ -17,19 +14,20 @@ var ErrNoSpawn = errors.New("there is no spawn yet, so the hero has nowhere to b
 
 // Start begins a game at a map's first spawn by rank, or at that of the first map
 // that has one.
-func Start(d *document.Document, at document.ID, seed int64) (*State, error) {
-	maps := d.MapsInOrder()
-	if m := d.Maps.Get(at); m != nil {
-		maps = append([]*document.Map{m}, maps...)
+func Start(st *world.Stage, at document.ID, seed int64) (*Game, error) {
+	order := st.Grounds
+	if m := st.Ground(st.MapOf(at)); m != nil {
+		order = append([]*world.Ground{m}, order...)
 	}
-	for _, m := range maps {
-		for _, e := range document.InRank(m.Entities.All()) {
-			if acts := d.Acts(e); (acts == kind.Spawn || acts == kind.Hero) && !e.Absent {
-				s := begin(d, m, e.Box(m), e.Facing, seed)
-				if acts == kind.Hero {
-					s.Hero = document.End{Map: m.ID, Entity: e.ID}
+	for _, m := range order {
+		for r := m.First; r < m.After; r++ {
+			t := st.Thing(r)
+			if (t.Acts == kind.Spawn || t.Acts == kind.Hero) && !t.Absent {
+				hero := world.None
+				if t.Acts == kind.Hero {
+					hero = r
 				}
-				return s, nil
+				return begin(st, m, hero, t.Box(m.Map), t.Facing, seed), nil
 			}
 		}
 	}
@@ -37,57 +35,53 @@ func Start(d *document.Document, at document.ID, seed int64) (*State, error) {
 }
 
 // StartAt begins a game on a cell of a map.
-func StartAt(d *document.Document, at document.ID, p grid.Point, seed int64) (*State, error) {
-	m := d.Maps.Get(at)
-	if m == nil {
+func StartAt(st *world.Stage, at document.ID, p grid.Point, seed int64) (*Game, error) {
+	m := st.Ground(st.MapOf(at))
+	switch {
+	case m == nil:
 		return nil, errors.New("the map is no longer there")
-	}
-	if !m.Bounds.Contains(p) {
+	case !m.Bounds.Contains(p):
 		return nil, fmt.Errorf("that cell lies outside %s", m.Name)
-	}
-	if d.Solids().At(m, p) {
+	case m.At(p)&world.Whole != 0:
 		return nil, errors.New("the hero cannot begin inside a solid tile")
 	}
-	return begin(d, m, grid.Rect{X: p.X, Y: p.Y, W: 1, H: 1}, document.Down, seed), nil
+	return begin(st, m, world.None, grid.Rect{X: p.X, Y: p.Y, W: 1, H: 1}, document.Down, seed), nil
 }
 
-func begin(d *document.Document, m *document.Map, box grid.Rect, facing document.Facing, seed int64) *State {
-	s := &State{Taken: map[document.ID]bool{}, Switched: map[document.ID]bool{}, Opened: map[document.ID]bool{},
-		Flags: map[document.ID]bool{}, Done: map[document.ID]bool{}, Lines: []Line{}, Running: []Running{},
-		Gone: map[document.ID]bool{}, Looks: map[document.ID]cells.Cell{}}
-	s.draw(d, seed)
-	c := chart.New(d, nil)
-	g := game{s, d, c, c.Solids(), nil}
+func begin(st *world.Stage, m *world.Ground, hero world.Ref, box grid.Rect, facing document.Facing, seed int64) *Game {
+	g := &Game{Stage: st, State: &State{Seed: seed, Leaving: world.None, Inside: world.None, Bodies: []Body{{Of: hero, Map: m.Ref}}}}
+	g.room(st)
 	g.setDown(m, box, facing)
-	g.happen(happening{on: rules.WordArrive, m: m.ID})
+	w := g.gait()
+	g.setCount(Hearts, w.Hearts)
+	g.setCount(Lives, w.Lives)
+	g.Back = g.Entry
+	g.enterMap()
 	g.settle()
-	return s
+	g.Cam.Map = world.None
+	g.film()
+	return g
 }
 
-// draw chooses among the variants of every entity that has some.
-func (s *State) draw(d *document.Document, seed int64) {
-	for i, m := range d.MapsInOrder() {
-		for _, e := range document.InRank(m.Entities.All()) {
-			if e.Absent {
-				s.Gone[e.ID] = true
-			}
-			if len(e.Variants) == 0 {
-				continue
-			}
-			odds := make([]int, len(e.Variants))
-			for k, v := range e.Variants {
-				odds[k] = v.Odds
-			}
-			k := chance.Pick(chance.At(seed, e.X, e.Y, i), odds)
-			switch {
-			case k < 0:
-			case e.Variants[k].Look == 0:
-				s.Gone[e.ID] = true
-			default:
-				s.Looks[e.ID] = e.Variants[k].Look
-			}
-		}
+// SetRoam has the hero walk through everything unhurt, or not any more.
+func (g *Game) SetRoam(on bool) {
+	g.Roam = on
+	g.Hero().Flags = 0
+	if !on {
+		g.free()
 	}
+}
+
+// anew begins the game again from where it began; of all that happened nothing is left.
+func (g *Game) anew() {
+	next, err := Start(g.Stage, g.Stage.Grounds[g.Entry.Map].ID, g.Seed)
+	if err != nil {
+		g.Lost = NotLost
+		return
+	}
+	tick, roam := g.Tick, g.Roam
+	*g.State = *next.State
+	g.Tick, g.Roam, g.Fade, g.Lost = tick, roam, FadeTicks, NotLost
 }
 
 // Warning says what a designer should know before playing on a map; "" is nothing.

@@ -1,19 +1,20 @@
 // Package play runs a game: 60 fixed steps a second, in whole numbers of 1/256
-// pixel, from the same document that is being edited. The state is plain data
-// without pointers, so that it can be kept, compared and resumed.
+// pixel, on the stage of the document that is being edited. Its state is plain data
+// without pointers, so that it can be kept, compared, resumed and brought to another stage.
 package play
 
 import (
-	"azzel/core/cells"
 	"azzel/core/document"
 	"azzel/core/grid"
+	"azzel/core/world"
+	"slices"
 )
 
 const (
 	// TicksPerSecond is the fixed rate of steps.
-	TicksPerSecond = 60
+	TicksPerSecond = world.TicksPerSecond
 	// Sub is the fixed-point unit: 256 make a pixel.
-	Sub = document.Unit
+	Sub = world.Unit
 	// FadeTicks is how long a passage takes to darken, and again to lighten.
 	FadeTicks = 12
 	// MaxHappenings stops rules that keep waking each other within one tick.
@@ -23,104 +24,181 @@ const (
 // Input is what is held down in a tick, as bits.
 type Input uint8
 
-// The inputs. Use counts when it goes down.
+// The inputs. Use and Jump count when they go down.
 const (
 	InputUp Input = 1 << iota
 	InputRight
 	InputDown
 	InputLeft
 	InputUse
+	InputJump
 )
 
 // State is a game being played.
 type State struct {
-	Tick int64       `json:"tick"`
-	Map  document.ID `json:"map"`
-	// X and Y are the top-left corner of the hero's box, in 1/256 map pixels.
-	X      int64           `json:"x"`
-	Y      int64           `json:"y"`
-	Facing document.Facing `json:"facing"`
-	// Hero is the placed hero that walks; empty where it began at a spawn or on a cell.
-	Hero document.End `json:"hero,omitzero"`
-	// Steps counts ticks of walking without a stop, for the picture.
-	Steps int64 `json:"steps"`
-	// Held is the input of the tick before.
-	Held Input `json:"held"`
-	// Taken, Switched, Opened and Flags are what has happened: ids of collectibles,
-	// switches not in their first state, doors opened, flags set. Only for lookup.
-	Taken    map[document.ID]bool `json:"taken"`
-	Switched map[document.ID]bool `json:"switched"`
-	Opened   map[document.ID]bool `json:"opened"`
-	Flags    map[document.ID]bool `json:"flags"`
-	// Gone are entities that are not there, Looks the variants that were drawn.
-	Gone  map[document.ID]bool       `json:"gone"`
-	Looks map[document.ID]cells.Cell `json:"looks"`
-	// Done are the rules with "once" that have run.
-	Done map[document.ID]bool `json:"done"`
+	Tick int64
+	Seed int64
+	Situation
+	Bodies []Body
+	// Entry is where the hero came onto the map, Back where it comes back to when it is lost.
+	Entry, Back Place
+	// Cam is the middle of what the player sees.
+	Cam Place
 	// Inside is the exit that the hero stands in and has to leave before it works.
-	Inside document.ID `json:"inside"`
-	// Entry is where the hero came onto the map.
-	Entry Entry `json:"entry"`
+	Inside world.Ref
 	// Leaving is the passage being gone through, Fade the ticks until its end.
-	Leaving document.ID `json:"leaving"`
-	Fade    int         `json:"fade"`
+	Leaving world.Ref
+	Fade    int16
+	// Lost tells that the hero comes back once it is dark: as after a fall, or struck out.
+	Lost Loss
+	// Held is the input of the tick before.
+	Held Input
+	// Roam walks through everything and is not hurt.
+	Roam bool
 	// Lines are what is being said; the first is shown and waits for Use.
-	Lines []Line `json:"lines"`
-	// Running are the rules that wait for their line to be read.
-	Running []Running `json:"running"`
+	Lines []Line
+	// Threads are the rules that wait for their line to be read, oldest first.
+	Threads []Thread
+	// Away is what was so of things, flags and rules that are not there any more.
+	Away []Away
 	// Notice tells the designer, not the player, of something that does not work.
-	Notice string `json:"notice"`
+	Notice string
 }
+
+// Place is where the hero's box lay on a map, in 1/256 map pixels.
+type Place struct {
+	Map  world.Ref
+	X, Y int64
+}
+
+// Mode is how a body moves.
+type Mode uint8
+
+// The modes.
+const (
+	Walking Mode = iota
+	Airborne
+	Climbing
+	Swimming
+)
+
+// Body is what moves. The first of a state is the hero's.
+type Body struct {
+	// Of is the thing that it is of; None is a hero that was placed nowhere.
+	Of  world.Ref
+	Map world.Ref
+	// X and Y are the top-left corner of its box, in 1/256 map pixels; VX and VY how far it
+	// goes in a tick.
+	X, Y, VX, VY int64
+	// GoalX and GoalY are where a step from cell to cell ends.
+	GoalX, GoalY int64
+	Facing       uint8
+	Mode         Mode
+	// Steps counts ticks of moving without a stop, for the picture.
+	Steps int32
+	// Grace, Early, Blink and Push are ticks that are left: of jumping after an edge, of a
+	// jump pressed before the ground, of being unhurt, of being thrown back.
+	Grace, Early, Blink, Push int16
+	// Flags are what it is doing, as bits.
+	Flags BodyFlags
+}
+
+// BodyFlags are bits of a body.
+type BodyFlags uint8
+
+// What a body can be doing.
+const (
+	// Rising is a jump that is cut short when its key is let go.
+	Rising BodyFlags = 1 << iota
+	// Doubled has jumped in the air since it stood.
+	Doubled
+	// Ducked is half as high.
+	Ducked
+	// Stepping is on its way from one cell to the next.
+	Stepping
+	// Landed stood in the tick before.
+	Landed
+)
+
+// Look is the facing as documents call it.
+func (b *Body) Look() document.Facing { return document.Facings[b.Facing&3] }
+
+func (b *Body) turn(f document.Facing) { b.Facing = uint8(max(0, f.Index())) }
 
 // Line is a page of what is said.
 type Line struct {
-	Text string `json:"text"`
+	Text string
 	// Resumes tells that the rule that said it goes on once it is read.
-	Resumes bool `json:"resumes"`
+	Resumes bool
 }
 
-// Entry is a place of the hero's box on a map, in 1/256 map pixels.
-type Entry struct {
-	Map document.ID `json:"map"`
-	X   int64       `json:"x"`
-	Y   int64       `json:"y"`
+// Thread is a rule that has begun: the number of the step that comes next.
+type Thread struct {
+	Rule world.Ref
+	Next int32
 }
 
-// Running is a rule that has begun: the steps still to do.
-type Running struct {
-	Rule document.ID   `json:"rule"`
-	Left []document.ID `json:"left"`
+// Hero is the hero's body.
+func (s *State) Hero() *Body { return &s.Bodies[0] }
+
+// clone is a state of its own.
+func (s *State) clone() *State {
+	out := *s
+	out.Bits, out.Counts = slices.Clone(s.Bits), slices.Clone(s.Counts)
+	out.Bodies, out.Lines = slices.Clone(s.Bodies), slices.Clone(s.Lines)
+	out.Threads, out.Away = slices.Clone(s.Threads), slices.Clone(s.Away)
+	return &out
 }
 
-type happening struct {
-	on     string
-	m      document.ID
-	entity document.ID
+// Game is a state on a stage.
+type Game struct {
+	Stage *world.Stage
+	*State
+	queue []happening
+	// Told is what happened in the tick, for the bar.
+	Told []Event
 }
 
-// heroBox is the hero's box in pixels: three quarters of a cell, so that it
-// passes a door of one cell with ease.
-func heroBox(m *document.Map) (w, h int64) {
-	return int64(max(1, m.CellWidth*3/4)), int64(max(1, m.CellHeight*3/4))
-}
+// Clone is a game of its own on the same stage.
+func (g *Game) Clone() *Game { return &Game{Stage: g.Stage, State: g.clone()} }
+
+// Ground is the map that the hero is on; nil when it was removed.
+func (g *Game) Ground() *world.Ground { return g.Stage.Ground(g.Hero().Map) }
 
 // HeroCell is the cell under the middle of the hero's box.
-func (s *State) HeroCell(m *document.Map) grid.Point {
-	w, h := heroBox(m)
-	x, y := int(s.X/Sub+w/2), int(s.Y/Sub+h/2)
-	if s.X < 0 {
-		x = int((s.X-Sub+1)/Sub + w/2)
+func (g *Game) HeroCell() grid.Point {
+	m := g.Ground()
+	if m == nil {
+		return grid.Point{}
 	}
-	if s.Y < 0 {
-		y = int((s.Y-Sub+1)/Sub + h/2)
-	}
-	return grid.Point{X: grid.FloorDiv(x, m.CellWidth), Y: grid.FloorDiv(y, m.CellHeight)}
+	box := g.extent(g.Hero())
+	return m.CellAt((box.Left+box.Right)/2, (box.Top+box.Bottom)/2)
 }
 
 // Picture is the map pixel at the top left of the hero's picture, which is a
 // cell large: the box stands in the middle of its lower side.
-func (s *State) Picture(m *document.Map) (x, y int) {
-	w, h := heroBox(m)
-	x, y = grid.FloorDiv(int(s.X)+Sub/2, Sub), grid.FloorDiv(int(s.Y)+Sub/2, Sub)
-	return x - (m.CellWidth-int(w))/2, y - (m.CellHeight - int(h))
+func (g *Game) Picture() (x, y int) {
+	m := g.Ground()
+	if m == nil {
+		return 0, 0
+	}
+	box := g.extent(g.Hero())
+	left, bottom := grid.FloorDiv(int(box.Left)+Sub/2, Sub), grid.FloorDiv(int(box.Bottom)+Sub/2, Sub)
+	return left - (m.CellWidth-int((box.Right-box.Left)/Sub))/2, bottom - m.CellHeight
+}
+
+// gait is how the hero moves where it is.
+func (g *Game) gait() *world.Gait { return g.Stage.Gait(g.Ground(), g.Hero().Of) }
+
+// extent is the box of a body.
+func (g *Game) extent(b *Body) world.Box {
+	w := g.Stage.Gait(g.Stage.Ground(b.Map), b.Of)
+	return boxAt(w, b.Flags, b.X, b.Y)
+}
+
+func boxAt(w *world.Gait, flags BodyFlags, x, y int64) world.Box {
+	if flags&Ducked != 0 {
+		return world.Box{Left: x, Top: y + w.H - w.Low, Right: x + w.W, Bottom: y + w.H}
+	}
+	return world.Box{Left: x, Top: y, Right: x + w.W, Bottom: y + w.H}
 }

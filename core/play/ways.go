@@ -3,55 +3,59 @@ package play
 import (
 	"azzel/core/document"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/rules"
+	"azzel/core/world"
+	"errors"
 )
 
-// outside reports whether some part of the hero's box at (x, y) would lie where
-// the map ends and nothing leads on.
-func (g *game) outside(m *document.Map, x, y int64) bool {
-	if bx, by := g.within(m, x, y); bx == x && by == y {
+// outside reports whether some part of a box would lie where the map ends and nothing leads on.
+func (g *Game) outside(m *world.Ground, was, box world.Box) bool {
+	if all := m.Area(); box.Left >= all.Left && box.Top >= all.Top && box.Right <= all.Right && box.Bottom <= all.Bottom {
 		return false
 	}
-	w, h := heroBox(m)
-	for _, cy := range []int64{y, y + h*Sub - 1} {
-		for _, cx := range []int64{x, x + w*Sub - 1} {
-			p := grid.Point{X: grid.FloorDiv(int(floorDiv(cx, Sub)), m.CellWidth), Y: grid.FloorDiv(int(floorDiv(cy, Sub)), m.CellHeight)}
-			if !m.Bounds.Contains(p) && !g.leadsOn(m, p) {
+	for _, y := range []int64{box.Top, box.Bottom - 1} {
+		for _, x := range []int64{box.Left, box.Right - 1} {
+			if p := m.CellAt(x, y); !m.Bounds.Contains(p) && !g.leadsOn(m, p) {
 				return true
 			}
 		}
 	}
 	// what stands beyond an open seam is in the way as well
-	for _, s := range g.chart.Seams() {
+	for _, s := range g.Stage.Chart.Seams() {
 		if s.A != m.ID && s.B != m.ID || s.Closed || s.Why != "" {
 			continue
 		}
-		o := g.doc.Maps.Get(s.A)
+		o := g.Stage.Ground(g.Stage.MapOf(s.A))
 		if s.A == m.ID {
-			o = g.doc.Maps.Get(s.B)
+			o = g.Stage.Ground(g.Stage.MapOf(s.B))
 		}
-		dx, dy := g.pixels(m, o)
-		if g.solids.Stops(o, extent(m, g.X-dx, g.Y-dy), extent(m, x-dx, y-dy)) {
+		dx, dy := g.pixels(m.Map, o.Map)
+		if to := shifted(box, dx, dy); o.Stops(shifted(was, dx, dy), to) || g.thingIn(o, to) {
 			return true
 		}
 	}
 	return false
 }
 
+func shifted(b world.Box, dx, dy int64) world.Box {
+	return world.Box{Left: b.Left - dx, Top: b.Top - dy, Right: b.Right - dx, Bottom: b.Bottom - dy}
+}
+
 // pixels is what has to be taken from a place on m to have it on o.
-func (g *game) pixels(m, o *document.Map) (dx, dy int64) {
-	cx, cy := g.chart.Offset(m, o)
+func (g *Game) pixels(m, o *document.Map) (dx, dy int64) {
+	cx, cy := g.Stage.Chart.Offset(m, o)
 	return int64(cx*m.CellWidth) * Sub, int64(cy*m.CellHeight) * Sub
 }
 
 // leadsOn reports whether one can go on over the edge of a map to a cell
 // outside: through an open seam, or because that edge is no wall.
-func (g *game) leadsOn(m *document.Map, p grid.Point) bool {
-	if o, _, s := g.chart.Beyond(m, p); o != nil {
+func (g *Game) leadsOn(m *world.Ground, p grid.Point) bool {
+	if o, _, s := g.Stage.Chart.Beyond(m.Map, p); o != nil {
 		return g.holds(s.If)
 	}
-	side := sideOf(m, p)
-	return side != "" && m.Side(side) != document.SideWall
+	side := sideOf(m.Map, p)
+	return side != "" && m.Map.Side(side) != document.SideWall
 }
 
 // sideOf is the side of a map over which a cell lies; empty where it lies over two, or over none.
@@ -72,80 +76,84 @@ func sideOf(m *document.Map, p grid.Point) document.Facing {
 }
 
 // cross goes over the edge of the map once the middle of the hero's box has.
-func (g *game) cross(m *document.Map) {
-	p := g.HeroCell(m)
+func (g *Game) cross(m *world.Ground) {
+	p, b := g.HeroCell(), g.Hero()
 	if m.Bounds.Contains(p) {
 		return
 	}
-	if o, _, s := g.chart.Beyond(m, p); o != nil && g.holds(s.If) {
-		dx, dy := g.pixels(m, o)
-		g.Map, g.X, g.Y, g.Inside = o.ID, g.X-dx, g.Y-dy, ""
-		g.Entry = Entry{o.ID, g.X, g.Y}
-		if e := g.exitUnder(o); e != nil {
-			g.Inside = e.ID
-		}
-		g.happen(happening{on: rules.WordArrive, m: o.ID})
+	if o, _, s := g.Stage.Chart.Beyond(m.Map, p); o != nil && g.holds(s.If) {
+		dx, dy := g.pixels(m.Map, o)
+		b.Map, b.X, b.Y = g.Stage.MapOf(o.ID), b.X-dx, b.Y-dy
+		b.GoalX, b.GoalY = b.GoalX-dx, b.GoalY-dy
+		g.Entry = Place{b.Map, b.X, b.Y}
+		g.Inside = g.exitUnder(g.Ground())
+		g.enterMap()
 		return
 	}
-	side := sideOf(m, p)
+	side := sideOf(m.Map, p)
 	switch {
 	case side == "":
-		g.X, g.Y = g.within(m, g.X, g.Y)
-	case m.Side(side) == document.SideWrap:
+		b.X, b.Y = g.within(m, b, b.X, b.Y)
+	case m.Map.Side(side) == document.SideWrap:
 		g.wrap(m, side)
-	case m.Side(side) == document.SideFall:
-		if g.Entry.Map == m.ID {
-			g.X, g.Y = g.Entry.X, g.Entry.Y
-		} else {
-			g.X, g.Y = g.within(m, g.X, g.Y)
+	case m.Map.Side(side) == document.SideFall:
+		g.tell("fell", "")
+		if g.loseHeart() {
+			g.Lost, g.Fade = Fallen, FadeTicks
 		}
-		g.Fade = FadeTicks
 	default:
-		g.X, g.Y = g.within(m, g.X, g.Y)
+		b.X, b.Y = g.within(m, b, b.X, b.Y)
 		g.leave(document.End{Map: m.ID, Side: side}, "The "+side.Edge()+" of "+m.Name)
 	}
 }
 
+// enterMap is told when the hero has come onto another map.
+func (g *Game) enterMap() {
+	m := g.Ground()
+	if !m.Remembers() {
+		for r := m.First; r < m.After; r++ {
+			for _, bit := range afresh {
+				g.setThing(r, bit, false)
+			}
+		}
+	}
+	g.tell(rules.WordArrive, m.Name)
+	g.happen(happening{rules.WordArrive, m.Ref, world.None})
+}
+
 // wrap comes in again on the other side, if there is room.
-func (g *game) wrap(m *document.Map, side document.Facing) {
-	wide, high := int64(m.Bounds.W*m.CellWidth)*Sub, int64(m.Bounds.H*m.CellHeight)*Sub
-	x, y := g.X, g.Y
+func (g *Game) wrap(m *world.Ground, side document.Facing) {
+	b, all := g.Hero(), m.Area()
+	x, y := b.X, b.Y
 	switch side {
 	case document.Up:
-		y += high
+		y += all.Bottom - all.Top
 	case document.Down:
-		y -= high
+		y -= all.Bottom - all.Top
 	case document.Left:
-		x += wide
+		x += all.Right - all.Left
 	default:
-		x -= wide
+		x -= all.Right - all.Left
 	}
-	x, y = g.within(m, x, y)
-	if g.solids.Stops(m, extent(m, x, y), extent(m, x, y)) {
-		x, y = g.within(m, g.X, g.Y)
+	x, y = g.within(m, b, x, y)
+	if to := boxAt(g.gait(), b.Flags, x, y); m.Stops(to, to) {
+		x, y = g.within(m, b, b.X, b.Y)
 	}
-	g.X, g.Y = x, y
+	b.X, b.Y = x, y
+	b.Flags &^= Stepping
 }
 
 // holds reports whether all that a way asks for is so.
-func (g *game) holds(gates []document.Gate) bool {
+func (g *Game) holds(gates []document.Gate) bool {
 	for _, a := range gates {
 		is := false
 		switch a.Asks {
 		case document.GateFlag:
-			is = g.Flags[a.Flag]
+			is = g.Flag(a.Flag)
 		case document.GateItem:
-			is = g.Taken[a.Entity]
+			is = g.Is(g.Stage.ThingOf(a.Map, a.Entity), Taken)
 		case document.GateCount:
-			n := 0
-			for _, m := range g.doc.Maps.All() {
-				for _, e := range g.solids.Collectibles(m) {
-					if document.ID(e.Kind) == a.Kind && g.Taken[e.ID] {
-						n++
-					}
-				}
-			}
-			is = n >= a.Count
+			is = g.taken(a.Kind) >= a.Count
 		}
 		if is == a.Not {
 			return false
@@ -154,73 +162,72 @@ func (g *game) holds(gates []document.Gate) bool {
 	return true
 }
 
-// exitUnder is the exit, or the open door that leads somewhere, that holds the
-// middle of the hero's box.
-func (g *game) exitUnder(m *document.Map) *document.Entity {
-	w, h := heroBox(m)
-	x, y := g.X+w*Sub/2, g.Y+h*Sub/2
-	holds := func(e *document.Entity) bool {
-		return !g.Gone[e.ID] && x >= int64(e.X)*Sub && x < int64(e.X+e.W)*Sub && y >= int64(e.Y)*Sub && y < int64(e.Y+e.H)*Sub
-	}
-	for _, e := range g.solids.Exits(m) {
-		if holds(e) {
-			return e
+// taken counts the collectibles of a kind that the hero has.
+func (g *Game) taken(k document.ID) (n int) {
+	for r := range g.Stage.Things {
+		if t := &g.Stage.Things[r]; t.Acts == kind.Collectible && document.ID(t.Entity.Kind) == k && g.Is(world.Ref(r), Taken) {
+			n++
 		}
 	}
-	for _, e := range g.solids.Doors(m) {
-		if holds(e) && g.open(e) && g.passageFrom(document.End{Map: m.ID, Entity: e.ID}) != nil {
-			return e
-		}
-	}
-	return nil
-}
-
-func (g *game) passageFrom(end document.End) *document.Passage {
-	for _, p := range g.doc.Passages.All() {
-		if p.From == end {
-			return p
-		}
-	}
-	return nil
+	return n
 }
 
 // leave goes through the passage that begins at an end, if there is one and it is open.
-func (g *game) leave(end document.End, name string) {
-	p := g.passageFrom(end)
-	switch {
-	case p == nil:
+func (g *Game) leave(end document.End, name string) {
+	r := g.Stage.WayFrom(end)
+	if r < 0 {
 		g.Notice = name + " leads nowhere yet: join it to another map."
+		return
+	}
+	switch p := g.Stage.Ways[r]; {
 	case !g.holds(p.If):
+		g.tell("shut", name)
 		g.says(p.Shut, false)
-	case g.doc.Entity(p.To.Map, p.To.Entity) == nil:
+	case g.Stage.ThingOf(p.To.Map, p.To.Entity) < 0:
 		g.Notice = name + " leads to a place that was removed."
 	default:
-		g.Leaving, g.Fade = p.ID, FadeTicks
+		g.Leaving, g.Fade = r, FadeTicks
 		if p.Transition == "none" {
 			g.Fade = 1
 		}
 	}
 }
 
-// fade darkens, sets the hero down at the passage's other end, and lightens.
-func (g *game) fade() {
-	g.Fade--
-	if g.Fade > 0 || g.Leaving == "" {
+// GoThrough has the hero go through a passage, whatever it asks for.
+func (g *Game) GoThrough(id document.ID) error {
+	r := g.Stage.WayOf(id)
+	if r < 0 {
+		return errors.New("that passage is no longer there")
+	}
+	g.Leaving, g.Fade = r, FadeTicks
+	return nil
+}
+
+// fade darkens, sets the hero down at the passage's other end or where it comes back to, and lightens.
+func (g *Game) fade() {
+	if g.Fade > 0 {
+		g.Fade--
+	}
+	switch {
+	case g.Fade > 0:
+		return
+	case g.Lost != NotLost:
+		g.comeBack()
+		return
+	case g.Leaving < 0:
 		return
 	}
-	p := g.doc.Passages.Get(g.Leaving)
-	g.Leaving = ""
-	if p == nil {
-		return
-	}
-	m, e := g.doc.Maps.Get(p.To.Map), g.doc.Entity(p.To.Map, p.To.Entity)
-	if m == nil || e == nil {
+	p := g.Stage.Ways[g.Leaving]
+	g.Leaving = world.None
+	to := g.Stage.Thing(g.Stage.ThingOf(p.To.Map, p.To.Entity))
+	if to == nil {
 		g.Notice = "The place that this passage led to was removed."
 		return
 	}
 	if p.Transition != "none" {
 		g.Fade = FadeTicks
 	}
-	g.setDown(m, e.Box(m), e.Facing)
-	g.happen(happening{on: rules.WordArrive, m: m.ID})
+	m := g.Stage.Ground(to.Map)
+	g.setDown(m, to.Box(m.Map), to.Facing)
+	g.enterMap()
 }

@@ -29,13 +29,12 @@ func opened(t *testing.T) *document.Document {
 
 // until holds an input down until something is so, for five seconds at most.
 func (r *run) until(in play.Input, so func() bool) {
-	c := chart.New(r.d, nil)
 	for n := 0; n < 300 && !so(); n++ {
-		play.Step(r.s, r.d, c, in)
+		r.hold(in, 1)
 	}
 }
 
-func (r *run) on(m document.ID) func() bool { return func() bool { return r.s.Map == m } }
+func (r *run) on(m document.ID) func() bool { return func() bool { return r.mapID() == m } }
 
 func touching(t *testing.T, d *document.Document) *document.Document {
 	t.Helper()
@@ -45,28 +44,28 @@ func touching(t *testing.T, d *document.Document) *document.Document {
 func TestWalksAcrossASeamAndBack(t *testing.T) {
 	d := rule(t, touching(t, opened(t)), rules.Of(rules.Arrive(sample.Pans), rules.Set(sample.Lit)))
 	r := begin(t, d)
-	y := r.s.Y
+	y := r.hero().Y
 	r.hold(play.InputRight, 260)
-	if r.s.Map != sample.Pans || r.s.Y != y-16*play.Sub || r.s.Facing != document.Right {
-		t.Fatalf("is on %s at %d, %d", r.s.Map, r.s.X, r.s.Y)
+	if r.mapID() != sample.Pans || r.hero().Y != y-16*play.Sub || r.hero().Look() != document.Right {
+		t.Fatalf("is on %s at %d, %d", r.mapID(), r.hero().X, r.hero().Y)
 	}
-	if !r.s.Flags[sample.Lit] {
+	if !r.g.Flag(sample.Lit) {
 		t.Error("rules did not hear of the arrival")
 	}
 	if c := r.cell(); c.X < 1 || c.Y != 1 {
 		t.Errorf("came to %v", c)
 	}
 	r.hold(play.InputLeft, 260)
-	if r.s.Map != sample.Quay || r.s.Y != y {
-		t.Errorf("back on %s at %d, %d", r.s.Map, r.s.X, r.s.Y)
+	if r.mapID() != sample.Quay || r.hero().Y != y {
+		t.Errorf("back on %s at %d, %d", r.mapID(), r.hero().X, r.hero().Y)
 	}
 	// a wall beyond the seam stops as one on this side does
 	beyond := &grid.Region{}
 	beyond.AddRect(grid.Rect{X: 1, Y: 0, W: 1, H: 12})
 	r = begin(t, apply(t, d, sample.Paint(sample.Pans, sample.Things, beyond, sample.Wall)))
 	r.hold(play.InputRight, 300)
-	if r.s.Map != sample.Pans || r.cell().X != 0 {
-		t.Errorf("a wall beyond: on %s at %v", r.s.Map, r.cell())
+	if r.mapID() != sample.Pans || r.cell().X != 0 {
+		t.Errorf("a wall beyond: on %s at %v", r.mapID(), r.cell())
 	}
 }
 
@@ -76,8 +75,8 @@ func TestSeamsThatDoNotLeadOn(t *testing.T) {
 		t.Helper()
 		r := begin(t, d)
 		r.hold(play.InputRight, 300)
-		if r.s.Map != sample.Quay || r.cell().X != 19 {
-			t.Errorf("%s: on %s at %v", name, r.s.Map, r.cell())
+		if r.mapID() != sample.Quay || r.cell().X != 19 {
+			t.Errorf("%s: on %s at %v", name, r.mapID(), r.cell())
 		}
 	}
 	set := func(closed bool, gates ...document.Gate) *document.Document {
@@ -98,7 +97,7 @@ func TestSeamsThatDoNotLeadOn(t *testing.T) {
 	} {
 		r := begin(t, d)
 		r.hold(play.InputRight, 300)
-		if r.s.Map != sample.Pans {
+		if r.mapID() != sample.Pans {
 			t.Errorf("%s: stayed at %v", name, r.cell())
 		}
 	}
@@ -127,20 +126,20 @@ func TestEdges(t *testing.T) {
 		t.Errorf("a wrap: at %v", r.cell())
 	}
 	r = begin(t, side(document.SideFall))
-	at := [2]int64{r.s.X, r.s.Y}
+	at := [2]int64{r.hero().X, r.hero().Y}
 	far := int64(0)
 	r.until(play.InputRight, func() bool {
-		far = max(far, r.s.X)
-		return r.s.X < far
+		far = max(far, r.hero().X)
+		return r.hero().X < far
 	})
-	if r.s.X != at[0] || r.s.Y != at[1] || far < 300*play.Sub {
-		t.Errorf("a fall: from %v to %d, %d after %d", at, r.s.X, r.s.Y, far)
+	if r.hero().X != at[0] || r.hero().Y != at[1] || far < 300*play.Sub {
+		t.Errorf("a fall: from %v to %d, %d after %d", at, r.hero().X, r.hero().Y, far)
 	}
 	d := side(document.SideExit)
 	r = begin(t, d)
-	r.until(play.InputRight, func() bool { return r.s.Notice != "" })
-	if r.s.Map != sample.Quay || !strings.Contains(r.s.Notice, "right edge of Quay leads nowhere yet") {
-		t.Errorf("an exit without a passage: on %s, %q", r.s.Map, r.s.Notice)
+	r.until(play.InputRight, func() bool { return r.g.Notice != "" })
+	if r.mapID() != sample.Quay || !strings.Contains(r.g.Notice, "right edge of Quay leads nowhere yet") {
+		t.Errorf("an exit without a passage: on %s, %q", r.mapID(), r.g.Notice)
 	}
 	j, err := author.Join(d, author.Way{From: document.End{Map: sample.Quay, Side: document.Right}, To: sample.Pans, At: grid.Point{X: 3, Y: 4}, Facing: document.Up})
 	if err != nil {
@@ -148,8 +147,8 @@ func TestEdges(t *testing.T) {
 	}
 	r = begin(t, apply(t, d, j.Do...))
 	r.until(play.InputRight, r.on(sample.Pans))
-	if r.s.Map != sample.Pans || r.cell() != (grid.Point{X: 3, Y: 4}) || r.s.Facing != document.Up {
-		t.Errorf("an exit: on %s at %v", r.s.Map, r.cell())
+	if r.mapID() != sample.Pans || r.cell() != (grid.Point{X: 3, Y: 4}) || r.hero().Look() != document.Up {
+		t.Errorf("an exit: on %s at %v", r.mapID(), r.cell())
 	}
 }
 
@@ -162,7 +161,7 @@ func TestPassagesAskAndDoorsLead(t *testing.T) {
 	d = apply(t, d, j.Do...)
 	r := begin(t, d)
 	r.hold(play.InputRight, 300)
-	if r.s.Map != sample.Quay {
+	if r.mapID() != sample.Quay {
 		t.Fatal("a shut door led on")
 	}
 	d = apply(t, d, edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Door}, "on", true))
@@ -175,19 +174,19 @@ func TestPassagesAskAndDoorsLead(t *testing.T) {
 	shut := apply(t, d, ask.Do...)
 	r = begin(t, shut)
 	r.hold(play.InputRight, 200)
-	if r.s.Map != sample.Quay || len(r.s.Lines) == 0 || !strings.Contains(r.s.Lines[0].Text, "It is wet") {
-		t.Errorf("the passage that asks: on %s, %v", r.s.Map, r.s.Lines)
+	if r.mapID() != sample.Quay || len(r.g.Lines) == 0 || !strings.Contains(r.g.Lines[0].Text, "It is wet") {
+		t.Errorf("the passage that asks: on %s, %v", r.mapID(), r.g.Lines)
 	}
 	for range 4 {
 		r.press(play.InputUse)
 	}
-	if len(r.s.Lines) != 0 {
-		t.Errorf("after reading %v is left", r.s.Lines)
+	if len(r.g.Lines) != 0 {
+		t.Errorf("after reading %v is left", r.g.Lines)
 	}
 	r = begin(t, d)
 	r.until(play.InputRight, r.on(sample.Pans))
-	if r.s.Map != sample.Pans || r.cell() != (grid.Point{X: 4, Y: 4}) {
-		t.Errorf("through the open door: on %s at %v", r.s.Map, r.cell())
+	if r.mapID() != sample.Pans || r.cell() != (grid.Point{X: 4, Y: 4}) {
+		t.Errorf("through the open door: on %s at %v", r.mapID(), r.cell())
 	}
 }
 
@@ -202,11 +201,20 @@ func sided(t *testing.T) *document.Document {
 		edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Pans}, "values", []kind.Value{{Key: kind.MapView, Value: kind.Of(kind.FromSide)}}))
 }
 
+// jump is where a kind of hero comes by a jump on the Pans.
+func jump(d *document.Document, hero document.ID, p grid.Point) *grid.Region {
+	st := stage(d)
+	return play.Jump(st, st.Ground(st.MapOf(sample.Pans)), hero, p)
+}
+
+func stand(d *document.Document, m document.ID, p grid.Point) play.Standing {
+	st := stage(d)
+	return play.Stand(st, st.Ground(st.MapOf(m)), kind.Hero, p)
+}
+
 func TestJumpReaches(t *testing.T) {
 	d := sided(t)
-	m := d.Maps.Get(sample.Pans)
-	c := chart.New(d, nil)
-	reach := play.Jump(d, c, m, kind.Hero, grid.Point{X: 3, Y: 7})
+	reach := jump(d, kind.Hero, grid.Point{X: 3, Y: 7})
 	for p, want := range map[grid.Point]bool{
 		{X: 3, Y: 7}: true, {X: 3, Y: 5}: true, {X: 5, Y: 6}: true, // up, and over
 		{X: 6, Y: 5}: true,                       // onto the step of two cells
@@ -219,27 +227,27 @@ func TestJumpReaches(t *testing.T) {
 	}
 	// a lower jump does not reach the step
 	low := apply(t, d, edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Pans}, "values", []kind.Value{{Key: kind.MapJump, Value: "1"}, {Key: kind.MapView, Value: kind.Of(kind.FromSide)}}))
-	if play.Jump(low, chart.New(low, nil), low.Maps.Get(sample.Pans), kind.Hero, grid.Point{X: 3, Y: 7}).Has(grid.Point{X: 6, Y: 5}) {
+	if jump(low, kind.Hero, grid.Point{X: 3, Y: 7}).Has(grid.Point{X: 6, Y: 5}) {
 		t.Error("a jump of one cell reaches a step of two")
 	}
 	// higher jumps reach all that lower ones do
 	for _, height := range []string{"2", "4", "6"} {
 		more := apply(t, d, edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Pans}, "values", []kind.Value{{Key: kind.MapJump, Value: kind.Datum(height)}, {Key: kind.MapView, Value: kind.Of(kind.FromSide)}}))
 		top := 99
-		for _, p := range play.Jump(more, chart.New(more, nil), more.Maps.Get(sample.Pans), kind.Hero, grid.Point{X: 1, Y: 7}).Points() {
+		for _, p := range jump(more, kind.Hero, grid.Point{X: 1, Y: 7}).Points() {
 			top = min(top, p.Y)
 		}
 		if want := 7 - int(height[0]-'0'); top < want-1 || top > want+1 {
 			t.Errorf("a jump of %s cells comes up to row %d", height, top)
 		}
 	}
-	if s := play.Stand(d, c, m, kind.Hero, grid.Point{X: 3, Y: 8}); s.Free || s.Why == "" || len(s.Reach) > 0 {
+	if s := stand(d, sample.Pans, grid.Point{X: 3, Y: 8}); s.Free || s.Why == "" || len(s.Reach) > 0 {
 		t.Errorf("in the floor: %+v", s)
 	}
-	if s := play.Stand(d, c, m, kind.Hero, grid.Point{X: 12, Y: 5}); !s.Free || !strings.Contains(s.Why, "falls") {
+	if s := stand(d, sample.Pans, grid.Point{X: 12, Y: 5}); !s.Free || !strings.Contains(s.Why, "falls") {
 		t.Errorf("in the air: %+v", s)
 	}
-	if s := play.Stand(d, c, d.Maps.Get(sample.Quay), kind.Hero, grid.Point{X: 3, Y: 3}); !s.Free || s.Why != "" || len(s.Reach) > 0 {
+	if s := stand(d, sample.Quay, grid.Point{X: 3, Y: 3}); !s.Free || s.Why != "" || len(s.Reach) > 0 {
 		t.Errorf("from above: %+v", s)
 	}
 }
@@ -297,17 +305,19 @@ func TestVariantsAreDrawn(t *testing.T) {
 		edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Door}, "variants", []document.Variant{{Look: 0, Odds: 1}}))
 	there := 0
 	for seed := range int64(400) {
-		s, err := play.Start(d, sample.Quay, seed)
+		g, err := play.Start(stage(d), sample.Quay, seed)
 		if err != nil {
 			t.Fatal(err)
 		}
-		if !s.Gone[sample.Door] {
+		r := &run{t, d, g}
+		if r.there(sample.Door) {
 			t.Fatal("a door whose one variant is not being there is there")
 		}
-		if s.Gone[sample.Pearl] == (s.Looks[sample.Pearl] != 0) {
+		look, is := g.Look(g.Stage.ThingOf(sample.Quay, sample.Pearl))
+		if is != r.there(sample.Pearl) || is != (look != 0) {
 			t.Fatal("it is there and it is not")
 		}
-		if !s.Gone[sample.Pearl] {
+		if is {
 			there++
 		}
 	}
@@ -316,13 +326,13 @@ func TestVariantsAreDrawn(t *testing.T) {
 	}
 	r := begin(t, d)
 	r.hold(play.InputRight, 300)
-	if r.cell().X != 18 || r.s.Taken[sample.Pearl] == r.s.Gone[sample.Pearl] {
-		t.Errorf("the hero came to %v; taken %v, gone %v", r.cell(), r.s.Taken[sample.Pearl], r.s.Gone[sample.Pearl])
+	if _, was := r.g.Look(r.g.Stage.ThingOf(sample.Quay, sample.Pearl)); r.cell().X != 18 || r.is(sample.Pearl, play.Taken) != was {
+		t.Errorf("the hero came to %v; taken %v, there %v", r.cell(), r.is(sample.Pearl, play.Taken), was)
 	}
 	absent := apply(t, sample.World(), edit.Set(ref, "absent", true))
 	r = begin(t, absent)
 	r.hold(play.InputRight, 300)
-	if r.s.Taken[sample.Pearl] {
+	if r.is(sample.Pearl, play.Taken) {
 		t.Error("what is not there at the start was taken")
 	}
 }
@@ -349,7 +359,7 @@ func TestSolidKindsStop(t *testing.T) {
 	}
 	d = apply(t, d, append(change.Do, edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sign.ID}, "kind", string(post.ID)))...)
 	r = begin(t, d)
-	r.s.Y = 35 * play.Sub // below the body of two pixels
+	r.hero().Y = 35 * play.Sub // below the body of two pixels
 	r.hold(play.InputRight, 200)
 	if r.cell().X < 10 {
 		t.Errorf("beside its body it stopped the hero at %v", r.cell())

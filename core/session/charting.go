@@ -114,7 +114,7 @@ type ChartInfo struct {
 }
 
 func (s *Session) chart() ChartInfo {
-	c := s.world()
+	c := s.plane()
 	places := []Placed{}
 	for _, m := range s.doc().MapsInOrder() {
 		places = append(places, Placed{m.ID, c.Place(m.ID)})

@@ -125,7 +125,7 @@ func init() {
 			if k := s.doc().Kind(a.Kind); k == nil || k.Acts() != kind.Hero {
 				a.Kind = s.doc().HeroKind() // a spawn is held
 			}
-			return play.Stand(s.doc(), s.world(), m, a.Kind, a.At), nil
+			return play.Stand(s.stage(), s.stage().Ground(s.stage().MapOf(m.ID)), a.Kind, a.At), nil
 		}),
 		"pages": with(func(_ *Session, text string) (play.Pages, error) { return play.PagesOf(text), nil }),
 
@@ -258,7 +258,7 @@ func (s *Session) behaviour(a entitiesArgs) (zero []play.Trace, err error) {
 	out := []play.Trace{}
 	for _, id := range a.IDs {
 		if e := m.Entities.Get(id); e != nil {
-			out = append(out, play.Behaviour(s.doc(), s.world(), m, e)...)
+			out = append(out, play.Behaviour(s.doc(), s.plane(), m, e)...)
 		}
 	}
 	return out, nil

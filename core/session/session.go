@@ -9,8 +9,8 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/material"
-	"azzel/core/play"
 	"azzel/core/replica"
+	"azzel/core/world"
 	"encoding/json"
 	"errors"
 	"fmt"
@@ -19,7 +19,8 @@ import (
 // Session is one open project. It is not safe for use by several goroutines.
 type Session struct {
 	replica  *replica.Replica
-	game     *play.State
+	play     *playing
+	staged   *world.Stage
 	charted  *chart.Chart
 	sheets   *document.Sheets
 	sheetsOf *document.Document
@@ -107,15 +108,23 @@ func (s *Session) mapOf(id document.ID) (*document.Map, error) {
 	return m, nil
 }
 
-// world is the chart of the document as it is, with what stands in the way.
-func (s *Session) world() *chart.Chart {
+// plane is the chart of the document as it is, with what stands in the way.
+func (s *Session) plane() *chart.Chart {
 	if s.charted == nil || s.charted.Doc() != s.doc() {
 		s.charted = chart.New(s.doc(), s.charted)
 	}
 	return s.charted
 }
 
-func (s *Session) ground() *document.Solids { return s.world().Solids() }
+func (s *Session) ground() *document.Solids { return s.plane().Solids() }
+
+// stage is the document as it is played.
+func (s *Session) stage() *world.Stage {
+	if s.staged == nil || s.staged.Doc != s.doc() {
+		s.staged = world.New(s.doc(), s.plane(), s.staged)
+	}
+	return s.staged
+}
 
 func (s *Session) looks() *document.Sheets {
 	if s.sheetsOf != s.doc() {

@@ -36,7 +36,7 @@
 		{ id: 'history', name: 'History', icon: History },
 	] as const
 	const wanted = $derived(query.trim().toLowerCase())
-	const open = $derived(layout.cabinetOpen)
+	const open = $derived(layout.isOpen('cabinet'))
 
 	/** Opens a drawer, in the place of what was searched for. */
 	function press(d: Drawer) {

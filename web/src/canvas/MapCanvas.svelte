@@ -4,7 +4,9 @@
 	import type { MapInfo, Point } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
 	import CanvasMenu from './CanvasMenu.svelte'
+	import { drawDarkness } from './darkness'
 	import { drawOverlay } from './overlay'
+	import { drawBeyond, drawTrails } from './trails'
 	import type { Gesture } from './gesture'
 	import { Paint } from './paint'
 	import { Pinch } from './pinch'
@@ -58,6 +60,9 @@
 			const ctx = base.getContext('2d')!
 			ctx.clearRect(0, 0, base.width, base.height)
 			if (m && w.play.view) {
+				// nothing of the page shines into the game
+				ctx.fillStyle = '#0d1112'
+				ctx.fillRect(0, 0, base.width, base.height)
 				// what lies beyond open seams is seen as well
 				for (const o of w.charting.beyond(m)) {
 					const beside = view.displaced(o.dx, o.dy)
@@ -75,6 +80,12 @@
 		top.clearRect(0, 0, over.width, over.height)
 		if (!m) return
 		if (w.play.view) {
+			drawDarkness(top, view, w.play.view, m.id, {
+				x: w.play.view.x + m.cellWidth / 2,
+				y: w.play.view.y + m.cellHeight / 2,
+			})
+			drawBeyond(top, view, w.play.view)
+			drawTrails(top, w, m, view, dpr)
 			if (w.hand.holding) drawOverlay(top, w, m, view, { ...press.doing(), hover: null, handles: [] }, dpr)
 			top.fillStyle = `rgb(13 17 18 / ${w.play.view.dark / 255})`
 			top.fillRect(0, 0, over.width, over.height)
@@ -108,6 +119,8 @@
 			w.hand.seed,
 			w.charting.info,
 			[...w.project.pointers.values()],
+			w.play.pointed,
+			w.play.before,
 		]
 		plan(false)
 	})

@@ -103,7 +103,7 @@ export class Press {
 			if (e.button === 0 || e.button === 2) this.begin(cell, e.button === 2, false, e.shiftKey)
 			return
 		}
-		if (w.play.on) return
+		if (w.play.on) return e.button === 0 ? w.play.walkTo(cell) : undefined
 		const ctrl = e.ctrlKey || e.metaKey
 		if (e.button === 0 && w.hand.picks.what !== 'entities') this.pick(e.shiftKey, ctrl, cell)
 		else if (e.button === 0) this.select(e.shiftKey, at)

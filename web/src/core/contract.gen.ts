@@ -113,6 +113,49 @@ export interface Adopted {
 	pending: number
 }
 
+export interface TickArgs {
+	tick: number
+}
+
+export interface Again {
+	view: View
+	before: Spot[]
+}
+
+export interface View {
+	map: ID
+	x: number
+	y: number
+	facing: Facing
+	steps: number
+	does: string
+	low: boolean
+	unhurt: number
+	tick: number
+	from: number
+	to: number
+	events: Event[]
+	dark: number
+	line: string
+	notice: string
+	hearts: number
+	most: number
+	lives: number
+	roam: boolean
+	side: boolean
+	taken: number
+	total: number
+	cell: Point
+	camera: Camera
+	darkness: number
+	lights: LightView[]
+	way: Point[]
+	again: boolean
+	gone: ID[]
+	on: ID[]
+	looks: DrawnLook[]
+}
+
 export interface EntitiesArgs {
 	map: ID
 	ids: ID[]
@@ -557,24 +600,6 @@ export interface DocumentPlacing {
 	entities: ID[] | null
 }
 
-export interface View {
-	map: ID
-	x: number
-	y: number
-	facing: Facing
-	steps: number
-	tick: number
-	dark: number
-	line: string
-	notice: string
-	taken: number
-	total: number
-	cell: Point
-	gone: ID[]
-	on: ID[]
-	looks: DrawnLook[]
-}
-
 export interface Point {
 	x: number
 	y: number
@@ -797,6 +822,44 @@ export interface TileInfo {
 	tags: string[] | null
 	frames: Frame[] | null
 	values: Value[] | null
+}
+
+export interface Spot {
+	map: ID
+	x: number
+	y: number
+}
+
+export interface Event {
+	tick: number
+	is: string
+	name: string
+	map: ID
+	x: number
+	y: number
+}
+
+export interface Camera {
+	x: number
+	y: number
+	w: number
+	h: number
+	whole: boolean
+	ends: boolean
+}
+
+export interface LightView {
+	map: ID
+	x: number
+	y: number
+	radius: number
+	colour: string
+	flicker: string
+}
+
+export interface DrawnLook {
+	id: ID
+	look: number
 }
 
 export interface Setting {
@@ -1038,11 +1101,6 @@ export interface Value {
 	value: string
 }
 
-export interface DrawnLook {
-	id: ID
-	look: number
-}
-
 export interface Gesture {
 	way: Point[] | null
 	remove: boolean
@@ -1202,6 +1260,7 @@ export interface Methods {
 		copied: unknown
 		numbers: number[] | null
 	}; answer: Adopted }
+	again: { args: TickArgs; answer: Again }
 	alike: { args: {
 		by: string
 		map: ID
@@ -1214,6 +1273,7 @@ export interface Methods {
 		ids: ID[] | null
 		do: string
 	}; answer: Outcome }
+	back: { args: TickArgs; answer: View }
 	behaviour: { args: EntitiesArgs; answer: Trace[] }
 	changeKind: { args: PlainKind; answer: Outcome }
 	changePassage: { args: Draft<Passage>; answer: Outcome }
@@ -1273,6 +1333,7 @@ export interface Methods {
 		words: string[] | null
 	}; answer: NamedTile[] }
 	flagUses: { args: None; answer: Record<string, Use[]> }
+	goOn: { args: TickArgs; answer: View }
 	grounds: { args: MapArgs; answer: Ground[] }
 	group: { args: {
 		map: ID
@@ -1299,6 +1360,7 @@ export interface Methods {
 		at: number
 		cell: number
 	}; answer: number }
+	look: { args: None; answer: View }
 	lossOf: { args: BoundsArgs; answer: Loss }
 	mapDetails: { args: MapArgs; answer: Detail[] }
 	mapUses: { args: MapArgs; answer: Use[] }
@@ -1419,6 +1481,9 @@ export interface Methods {
 		ids: ID[] | null
 		do: Rect
 	}; answer: Outcome }
+	roam: { args: {
+		on: boolean
+	}; answer: View }
 	ruleChoices: { args: {
 		rule: ID
 		part: ID
@@ -1559,6 +1624,9 @@ export interface Methods {
 	undo: { args: None; answer: Outcome }
 	undoOf: { args: Mark; answer: Outcome }
 	uses: { args: EntitiesArgs; answer: Use[] }
+	walkTo: { args: {
+		at: Point
+	}; answer: View }
 	warning: { args: MapArgs; answer: string }
 	wayBack: { args: Way; answer: Return }
 	wire: { args: {

@@ -57,6 +57,8 @@ export type {
 	Trace,
 	Use,
 	View as PlayView,
+	Event as PlayEvent,
+	Spot,
 	Wish,
 	Zone,
 } from './contract.gen'

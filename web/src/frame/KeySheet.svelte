@@ -55,7 +55,9 @@
 	])
 	const playing = fixed([
 		['Arrows or WASD', 'Walk'],
-		['E, Space or Enter', 'Use, and read on'],
+		['E or Enter', 'Use, and read on'],
+		['Space', 'Jump, seen from the side; else use'],
+		['Press', 'Walk there by the shortest way, seen from above'],
 		['P / Esc', 'Back to the map'],
 	])
 </script>

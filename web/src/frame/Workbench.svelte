@@ -12,6 +12,7 @@
 	import JoinDialog from '../passages/JoinDialog.svelte'
 	import LookThrough from '../passages/LookThrough.svelte'
 	import PlayScreen from '../play/PlayScreen.svelte'
+	import TimeBar from '../play/TimeBar.svelte'
 	import RulesStation from '../rules/RulesStation.svelte'
 	import DepthView from '../stack/DepthView.svelte'
 	import MapSheet from '../stack/MapSheet.svelte'
@@ -111,9 +112,9 @@
 		</div>
 		<Rail />
 		{#if w.station === 'map'}
-			<div class="grid min-h-0 grid-rows-[minmax(0,1fr)_auto_auto]">
-				<div class="grid min-h-0" style:grid-template-columns={columns}>
-					{#if w.layout.stackOpen}
+			<div class="flex min-h-0 flex-col">
+				<div class="grid min-h-0 grow" style:grid-template-columns={columns}>
+					{#if w.layout.isOpen('stack')}
 						<Stack />
 					{:else}
 						<div class="border-r border-line">
@@ -122,7 +123,7 @@
 								keys="Ctrl+["
 								side="right"
 								class="button-plain"
-								onclick={() => (w.layout.stackOpen = true)}><ChevronsRight size={16} /></Hint
+								onclick={() => w.layout.toggle('stack')}><ChevronsRight size={16} /></Hint
 							>
 						</div>
 					{/if}
@@ -161,10 +162,13 @@
 					</main>
 					<Cabinet />
 				</div>
-				<section class="flex flex-col gap-0.5 border-t border-line bg-plaster pt-1" aria-label="Hand" data-region>
-					<HandSentence />
-					<Tray />
-				</section>
+				<TimeBar />
+				{#if w.hand.holding || !w.layout.folded}
+					<section class="flex flex-col gap-0.5 border-t border-line bg-plaster pt-1" aria-label="Hand" data-region>
+						<HandSentence />
+						<Tray />
+					</section>
+				{/if}
 				<StatusLine />
 			</div>
 		{:else if w.station === 'tilesets'}

@@ -6,10 +6,12 @@
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// What fingers play with: a pad over which the thumb slides, and a button that uses.
+	let { jumps }: { jumps: boolean } = $props()
 	const w = workspace()
 	let pad: HTMLButtonElement
 	let way = $state(0)
 	let using = $state(false)
+	let jumping = $state(false)
 
 	const ways = [
 		{ bit: 1, icon: ChevronUp, class: 'top-0 left-1/2 -translate-x-1/2' },
@@ -32,11 +34,12 @@
 
 	const lead = () => w.play.lean('pad', way)
 	const use = (on: boolean) => w.play.lean('use', (using = on) ? 16 : 0)
+	const jump = (on: boolean) => w.play.lean('jump', (jumping = on) ? 32 : 0)
 	const stop = () => ((way = 0), lead())
 	// pressing here leaves the focus on the map
 	const stay = (e: Event) => e.preventDefault()
 
-	$effect(() => () => (stop(), use(false)))
+	$effect(() => () => (stop(), use(false), jump(false)))
 </script>
 
 <button
@@ -76,3 +79,20 @@
 	onpointercancel={() => use(false)}
 	oncontextmenu={stay}>Use</button
 >
+{#if jumps}
+	<button
+		class="pointer-events-auto absolute right-30 bottom-8 size-20 touch-none rounded-full border-2 bg-ink/60 font-semibold select-none {jumping
+			? 'border-held text-held'
+			: 'border-plaster/70 text-plaster'}"
+		tabindex="-1"
+		data-testid="jump"
+		onmousedown={stay}
+		onpointerdown={(e) => {
+			e.currentTarget.setPointerCapture(e.pointerId)
+			jump(true)
+		}}
+		onpointerup={() => jump(false)}
+		onpointercancel={() => jump(false)}
+		oncontextmenu={stay}>Jump</button
+	>
+{/if}

@@ -1,36 +1,58 @@
 <script lang="ts">
+	import Heart from '@lucide/svelte/icons/heart'
+	import { untrack } from 'svelte'
 	import MessageBox from '../entities/MessageBox.svelte'
 	import { keys } from '../controls/keys.svelte'
 	import PlayPad from './PlayPad.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 
-	// What the player sees above the map: the count, and what is being said.
+	// What the player sees above the map: hearts, the count, what is being said.
 	const w = workspace()
 	const view = $derived(w.play.view)
+	const hearts = $derived(view ? Array.from({ length: Math.min(view.most, 12) }, (_, i) => i < view.hearts) : [])
+
+	// what is edited while the game stands still is seen at once
+	$effect(() => {
+		void w.project.turn
+		untrack(() => w.play.refresh())
+	})
 </script>
 
 {#if view}
-	<div class="pointer-events-none absolute inset-0 border-4 border-held" data-testid="playing">
-		<div class="absolute top-3 left-3 flex items-center gap-3 bg-ink px-3 py-1.5 text-plaster">
-			<b>Playing {w.map?.name}</b>
-			<span data-testid="count">{view.taken} of {view.total} collected</span>
+	<div
+		class="pointer-events-none absolute inset-0 flex flex-col border-4 border-held {w.play.frozen
+			? 'border-dashed'
+			: ''}"
+		data-testid="playing"
+	>
+		<div class="relative min-h-0 grow">
+			<div class="absolute top-3 left-3 flex items-center gap-3 bg-ink px-3 py-1.5 text-plaster">
+				<b>{w.play.frozen ? 'Frozen on' : view.again ? 'The same keys again on' : 'Playing'} {w.map?.name}</b>
+				<span class="flex items-center" data-testid="hearts">
+					<span class="sr-only">{view.hearts} of {view.most} hearts</span>
+					{#each hearts as full, i (i)}<Heart size={14} fill={full ? 'currentColor' : 'none'} />{/each}
+					{#if view.most > 12}<span class="ml-1 font-mono">{view.hearts}</span>{/if}
+				</span>
+				<span data-testid="count">{view.taken} of {view.total} collected</span>
+			</div>
+			{#if view.line}
+				<div class="absolute bottom-4 left-1/2 -translate-x-1/2" role="status" data-testid="line">
+					<MessageBox text={view.line} />
+				</div>
+			{/if}
+			{#if w.touch}
+				<PlayPad jumps={view.side} />
+				<button
+					class="pointer-events-auto absolute top-3 right-3 bg-ink px-3 py-1.5 text-plaster"
+					onclick={() => w.playing.stopPlay()}>Back to the map</button
+				>
+			{:else}
+				<div class="absolute top-3 right-3 flex items-center gap-2 bg-ink px-3 py-1.5 text-plaster">
+					<span class="key">Arrows</span> walk
+					{#if view.side}<span class="key">Space</span> jump{/if}
+					<span class="key">E</span> use <span class="key">{keys.now('P')}</span> back to the map
+				</div>
+			{/if}
 		</div>
-		{#if view.line}
-			<div class="absolute bottom-6 left-1/2 -translate-x-1/2" role="status" data-testid="line">
-				<MessageBox text={view.line} />
-			</div>
-		{/if}
-		{#if w.touch}
-			<PlayPad />
-			<button
-				class="pointer-events-auto absolute top-3 right-3 bg-ink px-3 py-1.5 text-plaster"
-				onclick={() => w.playing.stopPlay()}>Back to the map</button
-			>
-		{:else}
-			<div class="absolute top-3 right-3 flex items-center gap-2 bg-ink px-3 py-1.5 text-plaster">
-				<span class="key">Arrows</span> walk <span class="key">E</span> use <span class="key">{keys.now('P')}</span> back
-				to the map
-			</div>
-		{/if}
 	</div>
 {/if}

@@ -14,6 +14,8 @@ const rail = 64
 
 /** How the panels lie and what of them is open. It belongs to the browser, and is found so again. */
 export class Layout {
+	/** The panels stand aside, whatever is open of them: a game is played. */
+	folded = $state(false)
 	stackOpen = $state(true)
 	cabinetOpen = $state(true)
 	/** The widths that were dragged, in pixels. */
@@ -81,7 +83,12 @@ export class Layout {
 	}
 
 	isOpen(p: Panel): boolean {
-		return p === 'stack' ? this.stackOpen : this.cabinetOpen
+		return !this.folded && (p === 'stack' ? this.stackOpen : this.cabinetOpen)
+	}
+
+	toggle(p: Panel) {
+		if (this.folded) this.folded = false
+		else this.fold(p, !this.isOpen(p))
 	}
 
 	fold(p: Panel, open = false) {
@@ -93,5 +100,6 @@ export class Layout {
 	show(drawer: Drawer) {
 		this.drawer = drawer
 		this.cabinetOpen = true
+		this.folded = false
 	}
 }

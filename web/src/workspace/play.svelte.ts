@@ -1,5 +1,5 @@
 import { CoreError } from '../core/module'
-import type { ID, PlayView, Point } from '../core/types'
+import type { ID, PlayEvent, PlayView, Point, Spot } from '../core/types'
 import type { Project } from '../project/project.svelte'
 
 /** The inputs of the play engine, by the physical keys that hold them down. */
@@ -13,21 +13,35 @@ const inputs: Record<string, number> = {
 	ArrowLeft: 8,
 	KeyA: 8,
 	KeyE: 16,
-	Space: 16,
 	Enter: 16,
+	Space: 32,
 }
 
 /** Milliseconds a tick. */
 const pace = 1000 / 60
+/** The core plays no more at once. */
+const most = 15
+/** How fast a game can go. */
+export const speeds = [0.25, 0.5, 1, 2, 4]
 
-/** The game that is being played on the canvas. */
+/** The game that is being played on the canvas, and its time: it can be frozen, stepped and pulled back. */
 export class Play {
 	view = $state.raw<PlayView | null>(null)
+	frozen = $state(false)
+	speed = $state(1)
+	/** The tick that is looked back at; null while the game is where it is. */
+	behind = $state<number | null>(null)
+	/** What has happened, as far as the bar reaches. */
+	events = $state.raw<PlayEvent[]>([])
+	/** What is pointed at on the bar. */
+	pointed = $state.raw<PlayEvent | null>(null)
+	/** Where the hero went when the same keys were held before. */
+	before = $state.raw<Spot[]>([])
 	private held = new Map<string, number>()
 	/** Keys that went down since the last tick: each counts for one tick at least, in their order. */
 	private taps: number[] = []
 	private last = 0
-	private before = 0
+	private since = 0
 	private left = 0
 	private frame = 0
 
@@ -35,6 +49,7 @@ export class Play {
 		private project: Project,
 		/** Told after each frame, and when the game ends for a reason. */
 		private moved: (view: PlayView) => void,
+		private failed: (sentence: string) => void,
 	) {}
 
 	get on(): boolean {
@@ -46,9 +61,14 @@ export class Play {
 		const seed = Math.floor(Math.random() * 2 ** 31)
 		this.view = at ? this.project.ask('playAt', { map, active: '', at, seed }) : this.project.ask('play', { map, seed })
 		this.release()
+		this.frozen = false
+		this.speed = 1
+		this.behind = null
+		this.events = this.view!.events
+		this.before = []
 		this.last = 0
 		this.left = 0
-		this.before = performance.now()
+		this.since = performance.now()
 		cancelAnimationFrame(this.frame)
 		this.frame = requestAnimationFrame(this.step)
 		this.moved(this.view!)
@@ -58,14 +78,19 @@ export class Play {
 		if (!this.view) return
 		cancelAnimationFrame(this.frame)
 		this.view = null
+		this.pointed = null
 		this.project.ask('stop')
 	}
 
 	private step = (now: number) => {
 		this.frame = requestAnimationFrame(this.step)
 		// after a pause the game goes on from where it was instead of catching up
-		this.left += Math.min(now - this.before, 100)
-		this.before = now
+		this.left += Math.min(now - this.since, 100) * this.speed
+		this.since = now
+		if (this.frozen) {
+			this.left = 0
+			return
+		}
 		const ticks = Math.floor(this.left / pace)
 		if (ticks === 0) return
 		this.left -= ticks * pace
@@ -87,10 +112,104 @@ export class Play {
 		const [tap] = this.taps
 		// a key that is pressed again was let go between, however short that was
 		if (tap && !(tap & this.last)) input |= this.taps.shift()!
-		const ticks = tap ? 1 : n
+		const ticks = tap ? 1 : Math.min(n, most)
 		this.last = input
-		this.view = this.project.ask('step', { input, ticks })
+		this.take(this.project.ask('step', { input, ticks }))
 		return ticks
+	}
+
+	private take(view: PlayView) {
+		if (view.events.length) this.events = [...this.events, ...view.events].filter((e) => e.tick >= view.from)
+		if (this.before.length && this.view?.again && !view.again) this.before = []
+		this.view = view
+	}
+
+	/** Asks something of the game; a sentence of the core is shown. */
+	private try(ask: () => PlayView): boolean {
+		try {
+			this.take(ask())
+			this.moved(this.view!)
+			return true
+		} catch (e) {
+			if (!(e instanceof CoreError)) throw e
+			this.failed(e.message)
+			return false
+		}
+	}
+
+	/** Takes over what was edited while the game stands still. */
+	refresh() {
+		if (this.view && this.frozen && this.behind === null) this.try(() => this.project.ask('look'))
+	}
+
+	freeze() {
+		if (this.frozen) this.goOn()
+		else this.frozen = true
+	}
+
+	/** Lets the game go on, from the tick that is looked at. */
+	goOn() {
+		const tick = this.behind
+		if (tick !== null && this.try(() => this.project.ask('goOn', { tick }))) this.from(tick)
+		this.behind = null
+		this.frozen = false
+		this.before = []
+	}
+
+	private from(tick: number) {
+		this.events = this.events.filter((e) => e.tick <= tick)
+	}
+
+	/** Shows the game as it was after a tick. */
+	lookAt(tick: number) {
+		if (!this.view) return
+		this.frozen = true
+		const { from, to } = this.view
+		const at = Math.max(from, Math.min(to, Math.round(tick)))
+		this.behind = at === to ? null : at
+		this.try(() => (at === to ? this.project.ask('look') : this.project.ask('back', { tick: at })))
+	}
+
+	/** Plays one tick, or looks at the one after that which is looked at. */
+	stepOn() {
+		if (!this.view) return
+		if (!this.frozen) this.frozen = true
+		if (this.behind !== null) return this.lookAt(this.behind + 1)
+		this.tick(1)
+		this.moved(this.view)
+	}
+
+	/** Holds the same keys once more from the tick that is looked at, or from the beginning of the bar. */
+	again() {
+		if (!this.view) return
+		const tick = this.behind ?? this.view.from
+		try {
+			const { view, before } = this.project.ask('again', { tick })
+			this.from(tick)
+			this.before = before
+			this.take(view)
+			this.behind = null
+			this.frozen = false
+			this.moved(view)
+		} catch (e) {
+			if (!(e instanceof CoreError)) throw e
+			this.failed(e.message)
+		}
+	}
+
+	pace(steps: number) {
+		const i = speeds.indexOf(this.speed) + steps
+		this.speed = speeds[Math.max(0, Math.min(speeds.length - 1, i))]
+	}
+
+	roam() {
+		const on = !this.view?.roam
+		if (this.behind === null) this.try(() => this.project.ask('roam', { on }))
+	}
+
+	/** Has the hero go to a cell by the shortest way. */
+	walkTo(at: Point) {
+		if (!this.frozen) this.try(() => this.project.ask('walkTo', { at }))
 	}
 
 	/** Takes a key of the game; false when it is none. */
@@ -107,7 +226,7 @@ export class Play {
 		for (let bit = 1; bit <= bits; bit <<= 1) {
 			if (!(bits & ~before & bit)) continue
 			// a key that is hit faster than the game can tell apart leaves no queue to walk off afterwards
-			if (this.taps.at(-1) !== bit) this.taps.push(bit)
+			if (!this.frozen && this.taps.at(-1) !== bit) this.taps.push(bit)
 		}
 		if (bits) this.held.set(by, bits)
 		else this.held.delete(by)

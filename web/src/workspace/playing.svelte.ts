@@ -1,4 +1,4 @@
-import type { ID, Point } from '../core/types'
+import type { ID, MapInfo, PlayView, Point } from '../core/types'
 import { View } from '../draw/view.svelte'
 import { CoreError } from '../core/module'
 import type { Workspace } from './workspace.svelte'
@@ -22,6 +22,7 @@ export class Playing {
 			const near = Math.max(1, Math.floor(this.w.view.width / (22 * m.cellWidth)))
 			this.w.view.scale = Math.max(this.w.view.scale, near)
 			this.w.play.start(m.id, at ?? undefined)
+			this.w.layout.folded = true
 		} catch (e) {
 			if (!(e instanceof CoreError)) throw e
 			this.w.view.restore(this.before!.view)
@@ -51,13 +52,27 @@ export class Playing {
 		const { view } = this.w.play
 		const m = this.w.map
 		if (!view || !m) return
-		this.w.view.follow(m, view.x + m.cellWidth / 2, view.y + m.cellHeight / 2, this.w.charting.around(m))
+		this.film(m, view)
 		if (view.notice && view.notice !== this.warned) this.w.notices.say(view.notice, 'wrong')
 		this.warned = view.notice
 	}
 
+	/** Shows what the player sees, as large as whole pixels let it be. */
+	private film(m: MapInfo, { camera }: PlayView) {
+		const { view } = this.w
+		if (camera.whole) return view.fit(m, 8)
+		if (camera.w) {
+			const fits = Math.min(view.width / camera.w, view.height / camera.h)
+			view.scale = fits >= 1 ? Math.floor(fits) : fits
+		}
+		view.use(m)
+		if (camera.w || !camera.ends) view.centre(camera.x, camera.y)
+		else view.follow(m, camera.x, camera.y, this.w.charting.around(m))
+	}
+
 	stopPlay() {
 		this.w.play.stop()
+		this.w.layout.folded = false
 		if (this.before) {
 			if (this.w.project.map(this.before.map)) this.w.mapId = this.before.map
 			this.w.view.restore(this.before.view)

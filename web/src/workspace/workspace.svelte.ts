@@ -130,7 +130,11 @@ export class Workspace {
 		this.sketches = new Sketches(project.id)
 		this.charting = new Charting(project)
 		this.hand = new Hand(`azzel.hand.${project.id}`)
-		this.play = new Play(project, () => this.playing.played())
+		this.play = new Play(
+			project,
+			() => this.playing.played(),
+			(text) => this.notices.say(text, 'wrong'),
+		)
 		const last = localStorage.getItem(`azzel.map.${project.id}`) ?? ''
 		this.mapId = project.map(last)?.id ?? project.head.maps[0]?.id ?? ''
 	}

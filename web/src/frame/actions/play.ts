@@ -1,4 +1,5 @@
-import type { Group } from './action'
+import type { Workspace } from '../../workspace/workspace.svelte'
+import type { Action, Group } from './action'
 
 export const playActions: Group = (w, { onMap }) => [
 	{
@@ -17,4 +18,25 @@ export const playActions: Group = (w, { onMap }) => [
 		when: onMap,
 		run: () => w.playing.togglePlay(w.cell),
 	},
+	...inGame(w),
 ]
+
+/** What can be done with the time of a game that is played. */
+function inGame(w: Workspace): Action[] {
+	const all: [string, string, () => void][] = [
+		['Freeze the game, or let it go on', 'T', () => w.play.freeze()],
+		['One step of the game', 'U', () => w.play.stepOn()],
+		['Slower', 'Q', () => w.play.pace(-1)],
+		['Faster', 'Shift+Q', () => w.play.pace(1)],
+		['The same keys again from here', 'V', () => w.play.again()],
+		['Roam unhurt and through walls, or not', 'Z', () => w.play.roam()],
+	]
+	return all.map(([name, key, run]) => ({
+		name,
+		group: 'Play',
+		keys: [key],
+		canvas: true,
+		when: () => w.play.on,
+		run,
+	}))
+}

@@ -1,0 +1,132 @@
+package play
+
+import (
+	"azzel/core/grid"
+	"azzel/core/world"
+)
+
+// Loss says why the hero comes back somewhere once it is dark.
+type Loss uint8
+
+// The losses.
+const (
+	NotLost   Loss = iota
+	Fallen         // over an edge that is a fall: it comes back where it came onto the map
+	StruckOut      // without hearts: it comes back at the checkpoint, or where the game began
+)
+
+// pushTicks is how long who was struck is thrown back.
+const pushTicks = 8
+
+// struck takes a heart, and throws back from the middle of what did it.
+func (g *Game) struck(by world.Box, what string) {
+	b := g.Hero()
+	if b.Blink > 0 || g.Roam || g.Lost != NotLost || g.Leaving >= 0 {
+		return
+	}
+	g.tell("struck", what)
+	if !g.loseHeart() {
+		return
+	}
+	m, w := g.Ground(), g.gait()
+	box := g.extent(b)
+	dx, dy := away(box, by)
+	if dx == 0 && dy == 0 {
+		x, y := b.Look().Step()
+		dx, dy = int64(-x), int64(-y)
+	}
+	b.Push, b.VX, b.VY = pushTicks, dx*w.RunX, dy*w.RunY
+	if m.Side {
+		b.VY = -w.Jump / 2
+	}
+	b.Flags &^= Stepping | Rising
+}
+
+// away is the direction from one box to another along the axis on which they lie farther
+// apart; 0, 0 where one is nearly in the middle of the other.
+func away(box, from world.Box) (dx, dy int64) {
+	x, y := (box.Left+box.Right)-(from.Left+from.Right), (box.Top+box.Bottom)-(from.Top+from.Bottom)
+	switch size := (from.Right - from.Left + from.Bottom - from.Top) / 4; {
+	case max(abs(x), abs(y)) < size/2:
+		return 0, 0
+	case abs(x) >= abs(y):
+		return sign(x), 0
+	}
+	return 0, sign(y)
+}
+
+// loseHeart takes a heart; false when it was the last, and the hero comes back elsewhere.
+func (g *Game) loseHeart() bool {
+	b := g.Hero()
+	b.Blink = g.gait().Blink
+	g.setCount(Hearts, max(0, g.Count(Hearts)-1))
+	if g.Count(Hearts) > 0 {
+		return true
+	}
+	g.Lost, g.Fade = StruckOut, FadeTicks
+	return false
+}
+
+// comeBack sets the hero down where it comes back to after a loss. Only its place, its speed
+// and its hearts are turned back: what has happened stays so. With the last life all begins anew.
+func (g *Game) comeBack() {
+	b, to := g.Hero(), g.Back
+	if g.Lost == Fallen {
+		to = g.Entry
+	} else {
+		w := g.gait()
+		if w.Lives > 0 {
+			g.setCount(Lives, g.Count(Lives)-1)
+			if g.Count(Lives) <= 0 {
+				g.anew()
+				g.Notice = "That was the last life: the game began anew."
+				return
+			}
+		}
+		g.setCount(Hearts, w.Hearts)
+		g.tell("back", "")
+	}
+	g.Lost = NotLost
+	if g.Stage.Ground(to.Map) == nil {
+		to = g.Entry
+	}
+	changes := b.Map != to.Map
+	b.Map, b.X, b.Y, b.VX, b.VY, b.Push, b.Mode = to.Map, to.X, to.Y, 0, 0, 0, Walking
+	b.Flags = 0
+	b.Blink = g.gait().Blink
+	g.Inside, g.Fade = world.None, FadeTicks
+	if changes {
+		g.enterMap()
+	}
+	g.free()
+}
+
+// hurts lets the ground and what lies about strike the hero.
+func (g *Game) hurts(m *world.Ground) {
+	b := g.Hero()
+	if b.Blink > 0 {
+		b.Blink--
+		return
+	}
+	// what only just touches a side of it does not hurt
+	box := g.extent(b)
+	in := world.Box{Left: box.Left + (box.Right-box.Left)/4, Right: box.Right - (box.Right-box.Left)/4, Top: box.Top + (box.Bottom-box.Top)/4, Bottom: box.Bottom}
+	from, to := m.CellAt(in.Left, in.Top), m.CellAt(in.Right-1, in.Bottom-1)
+	w, h := m.Cell()
+	for y := from.Y; y <= to.Y; y++ {
+		for x := from.X; x <= to.X; x++ {
+			if m.At(grid.Point{X: x, Y: y})&world.Hazard != 0 {
+				g.struck(world.Box{Left: int64(x) * w, Top: int64(y) * h, Right: int64(x+1) * w, Bottom: int64(y+1) * h}, "")
+				return
+			}
+		}
+	}
+}
+
+// Strike takes a heart as something ahead of the hero would.
+func (g *Game) Strike() {
+	box := g.extent(g.Hero())
+	dx, dy := g.Hero().Look().Step()
+	by := world.Box{Left: box.Left + int64(dx)*Sub, Top: box.Top + int64(dy)*Sub, Right: box.Right + int64(dx)*Sub, Bottom: box.Bottom + int64(dy)*Sub}
+	g.struck(by, "")
+}

@@ -1,0 +1,131 @@
+package play
+
+import (
+	"azzel/core/document"
+	"azzel/core/world"
+)
+
+// blockedAt reports whether a body's box at (x, y) would lie outside the map, or touch
+// something solid or a shut door.
+func (g *Game) blockedAt(b *Body, x, y int64) bool {
+	m := g.Stage.Ground(b.Map)
+	w := g.Stage.Gait(m, b.Of)
+	return g.blocked(m, boxAt(w, b.Flags, b.X, b.Y), boxAt(w, b.Flags, x, y))
+}
+
+// blocked reports whether a box that comes from where was lies is stopped.
+func (g *Game) blocked(m *world.Ground, was, box world.Box) bool {
+	return g.outside(m, was, box) || m.Stops(was, box) || g.thingIn(m, box)
+}
+
+// thingIn reports whether a thing that is in the way touches a box.
+func (g *Game) thingIn(m *world.Ground, box world.Box) (in bool) {
+	m.Near(box, func(r world.Ref, t *world.Thing) {
+		in = in || t.Solid && meets(t.Body, box) && g.stops(r, t)
+	})
+	return in
+}
+
+func meets(a, b world.Box) bool {
+	return a.Left < b.Right && a.Right > b.Left && a.Top < b.Bottom && a.Bottom > b.Top
+}
+
+// move goes as far as is free, whole pixels at the last; it reports whether it moved.
+func (g *Game) move(b *Body, dx, dy int64) bool {
+	switch {
+	case dx == 0 && dy == 0:
+		return false
+	case g.Roam:
+		b.X, b.Y = g.within(g.Stage.Ground(b.Map), b, b.X+dx, b.Y+dy)
+		return true
+	case max(abs(dx), abs(dy)) <= Sub*4 && !g.blockedAt(b, b.X+dx, b.Y+dy):
+		b.X, b.Y = b.X+dx, b.Y+dy
+		return true
+	case g.blockedAt(b, b.X, b.Y):
+		// one that stands inside something, painted while it played, may walk out
+		b.X, b.Y = g.within(g.Stage.Ground(b.Map), b, b.X+dx, b.Y+dy)
+		return true
+	}
+	moved := false
+	for left := max(abs(dx), abs(dy)); left > 0; left -= Sub {
+		x, y := nextPixel(b.X, sign(dx), left), nextPixel(b.Y, sign(dy), left)
+		if x == b.X && y == b.Y || g.blockedAt(b, x, y) {
+			break
+		}
+		left -= max(abs(x-b.X), abs(y-b.Y)) - Sub
+		b.X, b.Y, moved = x, y, true
+	}
+	return moved
+}
+
+// nextPixel is the next whole pixel in a direction, or what is left of the way; at 0 it stays.
+func nextPixel(v, direction, left int64) int64 {
+	switch {
+	case direction > 0:
+		return min((floorDiv(v, Sub)+1)*Sub, v+left)
+	case direction < 0:
+		return max(floorDiv(v-1, Sub)*Sub, v-left)
+	}
+	return v
+}
+
+// within keeps a body on the map.
+func (g *Game) within(m *world.Ground, b *Body, x, y int64) (int64, int64) {
+	w, all := g.Stage.Gait(m, b.Of), m.Area()
+	return max(all.Left, min(x, all.Right-w.W)), max(all.Top, min(y, all.Bottom-w.H))
+}
+
+// ways are what is held as directions: −1, 0 or 1.
+func (in Input) ways() (dx, dy int64) {
+	return int64(in>>1&1) - int64(in>>3&1), int64(in>>2&1) - int64(in&1)
+}
+
+// look turns a body to where it goes; one that already looks up or down keeps doing so at a slant.
+func (b *Body) look(dx, dy int64) {
+	was := b.Look()
+	switch {
+	case dx == 0 || dy != 0 && (was == document.Up || was == document.Down):
+		b.turn(document.Down)
+		if dy < 0 {
+			b.turn(document.Up)
+		}
+	default:
+		b.turn(document.Right)
+		if dx < 0 {
+			b.turn(document.Left)
+		}
+	}
+}
+
+func floorDiv(a, n int64) int64 {
+	q := a / n
+	if a%n < 0 {
+		q--
+	}
+	return q
+}
+
+func abs(a int64) int64 {
+	if a < 0 {
+		return -a
+	}
+	return a
+}
+
+func sign(a int64) int64 {
+	switch {
+	case a > 0:
+		return 1
+	case a < 0:
+		return -1
+	}
+	return 0
+}
+
+// toward is a number brought nearer to another by at most so much.
+func toward(v, goal, by int64) int64 {
+	if v < goal {
+		return min(v+by, goal)
+	}
+	return max(v-by, goal)
+}

@@ -1,0 +1,189 @@
+package play
+
+import (
+	"azzel/core/document"
+	"azzel/core/world"
+)
+
+// Away is what was so of something that is not in the document any more; it comes back
+// with it, by an undo.
+type Away struct {
+	// Of is an entity, a flag or a rule.
+	Of document.Object
+	// Bits are its bits, the lowest first.
+	Bits uint8
+}
+
+// Enter brings a game to the stage of another version of the document: everything keeps
+// what it was, what is gone is kept aside, and who stands in something solid moves out of it.
+func (g *Game) Enter(next *world.Stage) {
+	was := g.Stage
+	if was == next {
+		return
+	}
+	g.Stage = next
+	g.enterSituation(was)
+	s := g.State
+	for i := range s.Bodies {
+		b := &s.Bodies[i]
+		b.Of, b.Map = movedThing(was, next, b.Of), movedMap(was, next, b.Map)
+	}
+	s.Entry.Map, s.Back.Map = movedMap(was, next, s.Entry.Map), movedMap(was, next, s.Back.Map)
+	s.Cam.Map = movedMap(was, next, s.Cam.Map)
+	s.Inside = movedThing(was, next, s.Inside)
+	if s.Leaving >= 0 {
+		s.Leaving = next.WayOf(was.Ways[s.Leaving].ID)
+	}
+	threads := s.Threads[:0:0]
+	for _, t := range s.Threads {
+		if t, ok := movedThread(was, next, t); ok {
+			threads = append(threads, t)
+		}
+	}
+	if len(threads) < len(s.Threads) && len(threads) == 0 {
+		s.Lines = s.Lines[:0:0] // what a rule said that is gone waits for nobody
+	}
+	s.Threads = threads
+	g.free()
+}
+
+func movedMap(was, next *world.Stage, r world.Ref) world.Ref {
+	if m := was.Ground(r); m != nil {
+		return next.MapOf(m.ID)
+	}
+	return world.None
+}
+
+func movedThing(was, next *world.Stage, r world.Ref) world.Ref {
+	if was.Thing(r) == nil {
+		return world.None
+	}
+	end := was.End(r)
+	return next.ThingOf(end.Map, end.Entity)
+}
+
+// movedThread finds the step that comes next by its id: one that has vanished is passed
+// over, with a rule all is over.
+func movedThread(was, next *world.Stage, t Thread) (Thread, bool) {
+	before := was.Rules[t.Rule]
+	t.Rule = next.RuleOf(before.ID)
+	if t.Rule < 0 {
+		return t, false
+	}
+	then, now := before.In(document.SlotThen), next.Rules[t.Rule].In(document.SlotThen)
+	for _, p := range then[min(int(t.Next), len(then)):] {
+		for i, q := range now {
+			if p.ID == q.ID {
+				t.Next = int32(i)
+				return t, true
+			}
+		}
+	}
+	t.Next = int32(len(now))
+	return t, true
+}
+
+// enterSituation gives every slot its place on the new stage.
+func (g *Game) enterSituation(was *world.Stage) {
+	s, next := g.State, g.Stage
+	if sameSlots(was, next) {
+		return
+	}
+	old := s.Situation
+	away := s.Away
+	s.Away = nil
+	s.room(next)
+	for k, v := range old.Counts {
+		s.setCount(k, v)
+	}
+	put := func(of document.Object, bits uint8) {
+		first, n := slotsOf(next, of)
+		switch {
+		case bits == 0:
+		case first < 0:
+			s.Away = append(s.Away, Away{of, bits})
+		default:
+			for b := range n {
+				if bits>>b&1 != 0 {
+					s.set(first+b, true)
+				}
+			}
+		}
+	}
+	for _, a := range away {
+		put(a.Of, a.Bits)
+	}
+	for f := range was.Flags {
+		put(document.Object{Type: document.TypeFlag, ID: was.Flags[f]}, old.bits(flagSlot(world.Ref(f)), 1))
+	}
+	for r := range was.Rules {
+		put(document.Object{Type: document.TypeRule, ID: was.Rules[r].ID}, old.bits(ruleSlot(was, world.Ref(r)), 1))
+	}
+	for t := range was.Things {
+		bits := old.bits(thingSlot(was, world.Ref(t), 0), int(bitsOfThing))
+		if bits != 0 {
+			end := was.End(world.Ref(t))
+			put(document.Object{Type: document.TypeEntity, Map: end.Map, ID: end.Entity}, bits)
+		}
+	}
+}
+
+// bits are n bits from a slot on.
+func (s *Situation) bits(slot, n int) (out uint8) {
+	for b := range n {
+		if s.bit(slot + b) {
+			out |= 1 << b
+		}
+	}
+	return out
+}
+
+// sameSlots reports whether two stages number everything alike.
+func sameSlots(a, b *world.Stage) bool {
+	return len(a.Things) == len(b.Things) && len(a.Flags) == len(b.Flags) && len(a.Rules) == len(b.Rules) &&
+		(len(a.Things) == 0 || &a.Things[0] == &b.Things[0]) &&
+		(len(a.Flags) == 0 || &a.Flags[0] == &b.Flags[0]) && (len(a.Rules) == 0 || &a.Rules[0] == &b.Rules[0])
+}
+
+// slotsOf is where the bits of something begin on a stage, and how many there are; −1
+// when it is not there.
+func slotsOf(st *world.Stage, of document.Object) (first, n int) {
+	switch of.Type {
+	case document.TypeFlag:
+		if f := st.FlagOf(of.ID); f >= 0 {
+			return flagSlot(f), 1
+		}
+	case document.TypeRule:
+		if r := st.RuleOf(of.ID); r >= 0 {
+			return ruleSlot(st, r), 1
+		}
+	default:
+		if t := st.ThingOf(of.Map, of.ID); t >= 0 {
+			return thingSlot(st, t, 0), int(bitsOfThing)
+		}
+	}
+	return -1, 0
+}
+
+// outside is how far somebody who finds himself in something solid is moved, in cells.
+const farthestOut = 2
+
+// free brings the hero out of what has come to lie on it: to the nearest place within two
+// cells, whole pixels away, straight or at a slant; if there is none it waits and says so.
+func (g *Game) free() {
+	b, m := g.Hero(), g.Ground()
+	if m == nil || g.Roam || !g.blockedAt(b, b.X, b.Y) {
+		return
+	}
+	far := int64(farthestOut * max(m.CellWidth, m.CellHeight))
+	for n := int64(1); n <= far; n++ {
+		for _, way := range [8][2]int64{{0, -1}, {1, 0}, {0, 1}, {-1, 0}, {1, -1}, {1, 1}, {-1, 1}, {-1, -1}} {
+			if x, y := b.X+way[0]*n*Sub, b.Y+way[1]*n*Sub; !g.blockedAt(b, x, y) {
+				b.X, b.Y = x, y
+				b.Flags &^= Stepping
+				return
+			}
+		}
+	}
+	g.Notice = "The hero stands in something solid and waits until there is room."
+}

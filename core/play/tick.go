@@ -1,0 +1,71 @@
+package play
+
+import (
+	"azzel/core/document"
+	"azzel/core/grid"
+	"azzel/core/world"
+)
+
+// Step plays one tick: input, movement, contacts, happenings first in first out, rules.
+func (g *Game) Step(in Input) {
+	s := g.State
+	pressed := in &^ s.Held
+	s.Held = in
+	s.Tick++
+	g.Told = g.Told[:0]
+	m := g.Ground()
+	switch {
+	case m == nil:
+		s.Notice = "The map that was played on was removed."
+		return
+	case s.Leaving >= 0 || s.Fade > 0 || s.Lost != NotLost:
+		g.fade()
+	case len(s.Lines) > 0:
+		s.Hero().Steps = 0
+		if pressed&(InputUse|InputJump) != 0 {
+			read := s.Lines[0]
+			if s.Lines = s.Lines[1:]; read.Resumes {
+				g.resume()
+			}
+		}
+	default:
+		s.Notice = ""
+		g.act(m, in, pressed)
+	}
+	g.settle()
+	g.film()
+}
+
+// act moves the hero, and does what it touches and uses.
+func (g *Game) act(m *world.Ground, in, pressed Input) {
+	if m.Side {
+		g.side(m, in, pressed)
+	} else {
+		g.above(m, in)
+	}
+	if g.cross(m); g.Ground() != m || g.Lost != NotLost {
+		return // it is on another map from the next tick on
+	}
+	if pressed&InputUse != 0 || pressed&InputJump != 0 && !m.Side {
+		g.use(m)
+	}
+	g.touch(m)
+	g.hurts(m)
+}
+
+// setDown puts the hero into a rectangle of cells: on its floor seen from the side, else
+// into its middle.
+func (g *Game) setDown(m *world.Ground, box grid.Rect, facing document.Facing) {
+	b := g.Hero()
+	*b = Body{Of: b.Of, Map: m.Ref, Blink: b.Blink}
+	b.turn(facing)
+	w := g.gait()
+	cw, ch := m.Cell()
+	b.X = (int64(box.X)*cw*2 + int64(box.W)*cw - w.W) / 2
+	b.Y = (int64(box.Y)*ch*2 + int64(box.H)*ch - w.H) / 2
+	if m.Side {
+		b.Y = int64(box.Y+box.H)*ch - w.H
+	}
+	g.Entry = Place{m.Ref, b.X, b.Y}
+	g.Inside = g.exitUnder(m)
+}

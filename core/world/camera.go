@@ -1,0 +1,51 @@
+package world
+
+import "azzel/core/kind"
+
+// Lens is how the view of a player moves on a map, in 1/256 pixels.
+type Lens struct {
+	// Mode is one of the kinds of camera.
+	Mode string
+	// W and H are what the player sees at once; 0 is not set.
+	W, H int64
+	// DX and DY set the view off from the hero; Ends keeps it on the map.
+	DX, DY int64
+	Ends   bool
+}
+
+// What is seen screen by screen where nobody said how large a screen is, in cells.
+const (
+	usualWidth  = 20
+	usualHeight = 12
+)
+
+// Lens is the camera of a map.
+func (s *Stage) Lens(g *Ground) Lens {
+	if g.lens == nil {
+		lens := s.lensOf(g)
+		g.lens = &lens
+	}
+	return *g.lens
+}
+
+func (s *Stage) lensOf(g *Ground) Lens {
+	d := s.Doc
+	number := func(key string) int64 { return d.MapValue(g.Map, key).Thousandths() }
+	w, h := g.Cell()
+	out := Lens{Mode: d.MapValue(g.Map, kind.MapCamera).Word(), DX: number("cameraRight") * w / 1000, DY: number("cameraDown") * h / 1000,
+		Ends: d.MapValue(g.Map, "cameraEnds").Word() != "nowhere"}
+	across, down := number("screenWidth")/1000, number("screenHeight")/1000
+	if across == 0 {
+		across = int64(d.Project.Screen.W)
+	}
+	if down == 0 {
+		down = int64(d.Project.Screen.H)
+	}
+	if out.Mode == kind.CameraScreens && across*down == 0 {
+		across, down = usualWidth, usualHeight
+	}
+	if across*down != 0 {
+		out.W, out.H = across*w, down*h
+	}
+	return out
+}

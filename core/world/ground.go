@@ -1,0 +1,218 @@
+package world
+
+import (
+	"azzel/core/document"
+	"azzel/core/grid"
+	"azzel/core/kind"
+	"math/bits"
+)
+
+// Ground is a map as play sees it.
+type Ground struct {
+	*document.Map
+	Ref Ref
+	// First and After bound the numbers of its things.
+	First, After Ref
+	// Side tells that it is seen from the side: there is a down.
+	Side bool
+
+	stage *Stage
+	// byX and byY divide by the size of a cell.
+	byX, byY divisor
+	blocks   []*block
+	across   int
+	last     grid.Point
+	lastOf   *block
+	near     [][]Ref
+	lens     *Lens
+	dark     *int
+}
+
+// Terrain is what a cell is to whoever moves, as bits.
+type Terrain uint8
+
+// What a cell can be. Broken cells are solid in part or from one side: what of them stops
+// is asked of their outlines.
+const (
+	Whole Terrain = 1 << iota
+	Broken
+	Ladder
+	Water
+	Hazard
+)
+
+const blockSide = 32
+
+type block [blockSide * blockSide]Terrain
+
+func newGround(s *Stage, m *document.Map, ref Ref) *Ground {
+	g := &Ground{Map: m, Ref: ref, stage: s, Side: s.Doc.FromSide(m)}
+	g.byX, g.byY = divisorOf(int64(m.CellWidth)*Unit), divisorOf(int64(m.CellHeight)*Unit)
+	g.across = (m.Bounds.W + blockSide - 1) / blockSide
+	return g
+}
+
+// Cell is the size of its cells, in 1/256 pixels.
+func (g *Ground) Cell() (w, h int64) { return int64(g.CellWidth) * Unit, int64(g.CellHeight) * Unit }
+
+// CellAt is the cell that a place in 1/256 pixels lies in.
+func (g *Ground) CellAt(x, y int64) grid.Point {
+	return grid.Point{X: int(g.byX.floor(x)), Y: int(g.byY.floor(y))}
+}
+
+// Area is all of the map, in 1/256 pixels.
+func (g *Ground) Area() Box {
+	w, h := g.Cell()
+	b := g.Bounds
+	return Box{Left: int64(b.X) * w, Top: int64(b.Y) * h, Right: int64(b.X+b.W) * w, Bottom: int64(b.Y+b.H) * h}
+}
+
+// At is what a cell is; beyond the map it is nothing. Blocks of cells are looked at when
+// somebody first comes near them.
+func (g *Ground) At(p grid.Point) Terrain {
+	x, y := p.X-g.Bounds.X, p.Y-g.Bounds.Y
+	if x < 0 || y < 0 || x >= g.Bounds.W || y >= g.Bounds.H {
+		return 0
+	}
+	at := grid.Point{X: x / blockSide, Y: y / blockSide}
+	if g.lastOf == nil || g.last != at {
+		g.last, g.lastOf = at, g.block(at)
+	}
+	return g.lastOf[y%blockSide*blockSide+x%blockSide]
+}
+
+func (g *Ground) block(at grid.Point) *block {
+	if g.blocks == nil {
+		g.blocks = make([]*block, g.across*((g.Bounds.H+blockSide-1)/blockSide))
+	}
+	i := at.Y*g.across + at.X
+	if b := g.blocks[i]; b != nil {
+		return b
+	}
+	b := &block{}
+	g.blocks[i] = b
+	solids := g.stage.Chart.Solids()
+	for k := range b {
+		x, y := at.X*blockSide+k%blockSide, at.Y*blockSide+k/blockSide
+		if x >= g.Bounds.W || y >= g.Bounds.H {
+			continue
+		}
+		p := grid.Point{X: g.Bounds.X + x, Y: g.Bounds.Y + y}
+		if solids.At(g.Map, p) {
+			b[k] |= Whole
+		} else if solids.Broken(g.Map, p) {
+			b[k] |= Broken
+		}
+		if solids.Water(g.Map, p) {
+			b[k] |= Water
+		}
+		ladder, hazard := solids.Here(g.Map, p)
+		if ladder {
+			b[k] |= Ladder
+		}
+		if hazard {
+			b[k] |= Hazard
+		}
+	}
+	return b
+}
+
+// Over is all that the cells are which a box touches.
+func (g *Ground) Over(b Box) (t Terrain) {
+	from, to := g.CellAt(b.Left, b.Top), g.CellAt(b.Right-1, b.Bottom-1)
+	for y := from.Y; y <= to.Y; y++ {
+		for x := from.X; x <= to.X; x++ {
+			t |= g.At(grid.Point{X: x, Y: y})
+		}
+	}
+	return t
+}
+
+// Stops reports whether the ground stops a box that comes from where was lies.
+func (g *Ground) Stops(was, box Box) bool {
+	switch t := g.Over(box); {
+	case t&Whole != 0:
+		return true
+	case t&Broken != 0 || g.Over(was)&Broken != 0:
+		return g.stage.Chart.Solids().Stops(g.Map, was, box)
+	}
+	return false
+}
+
+// nearSide is how many cells a square has by which things are looked up.
+const nearSide = 8
+
+// takeThings takes over where things lie from the same map of an earlier stage.
+func (g *Ground) takeThings(o *Ground) {
+	g.First, g.After = o.First, o.After
+	if g.Bounds == o.Bounds && g.CellWidth == o.CellWidth && g.CellHeight == o.CellHeight {
+		g.near = o.near
+	}
+}
+
+// Near calls f with the things that stand at first near a box, some of them more than once.
+func (g *Ground) Near(b Box, f func(Ref, *Thing)) {
+	if g.near == nil {
+		g.lookUp()
+	}
+	from, to := g.square(b.Left, b.Top), g.square(b.Right-1, b.Bottom-1)
+	across := (g.Bounds.W + nearSide - 1) / nearSide
+	for y := from.Y; y <= to.Y; y++ {
+		for x := from.X; x <= to.X; x++ {
+			for _, r := range g.near[y*across+x] {
+				f(r, &g.stage.Things[r])
+			}
+		}
+	}
+}
+
+func (g *Ground) lookUp() {
+	across, down := (g.Bounds.W+nearSide-1)/nearSide, (g.Bounds.H+nearSide-1)/nearSide
+	g.near = make([][]Ref, across*down)
+	for r := g.First; r < g.After; r++ {
+		b := g.stage.Things[r].Body
+		from, to := g.square(b.Left, b.Top), g.square(b.Right-1, b.Bottom-1)
+		for y := from.Y; y <= to.Y; y++ {
+			for x := from.X; x <= to.X; x++ {
+				g.near[y*across+x] = append(g.near[y*across+x], r)
+			}
+		}
+	}
+}
+
+// square is the square of a place; what lies outside belongs to the nearest.
+func (g *Ground) square(x, y int64) grid.Point {
+	p := g.CellAt(x, y)
+	within := func(v, from, size int) int { return max(0, min(v-from, size-1)) / nearSide }
+	return grid.Point{X: within(p.X, g.Bounds.X, g.Bounds.W), Y: within(p.Y, g.Bounds.Y, g.Bounds.H)}
+}
+
+// Remembers tells whether what happened on the map is still so when one comes back.
+func (g *Ground) Remembers() bool {
+	return g.stage.Doc.MapValue(g.Map, kind.MapEnteredAgain).Word() != kind.Afresh
+}
+
+// divisor divides and rounds down; by a power of two it shifts, which is many times faster.
+type divisor struct {
+	by    int64
+	shift int8
+}
+
+func divisorOf(by int64) divisor {
+	d := divisor{by, -1}
+	if by&(by-1) == 0 {
+		d.shift = int8(bits.TrailingZeros64(uint64(by)))
+	}
+	return d
+}
+
+func (d divisor) floor(a int64) int64 {
+	if d.shift >= 0 {
+		return a >> d.shift
+	}
+	q := a / d.by
+	if a%d.by < 0 {
+		q--
+	}
+	return q
+}

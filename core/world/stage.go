@@ -1,0 +1,202 @@
+// Package world compiles what play needs of one version of a document: things, flags and
+// rules by dense numbers, the ground of each map, how a hero moves there. A stage is never
+// changed; the next version's takes over what no edit has touched.
+package world
+
+import (
+	"azzel/core/chart"
+	"azzel/core/document"
+	"azzel/core/kind"
+	"slices"
+	"strings"
+)
+
+// Ref is the number of a map, thing, flag, rule or passage on a stage.
+type Ref int32
+
+// None is the number of nothing.
+const None Ref = -1
+
+// Stage is one version of the document as it is played.
+type Stage struct {
+	Doc   *document.Document
+	Chart *chart.Chart
+	// Grounds are the maps in the project's order, Things the entities of all of them, by
+	// map and by rank.
+	Grounds []*Ground
+	Things  []Thing
+	// Flags are in the order of their ids, Rules in theirs, Ways are the passages by id.
+	Flags []document.ID
+	Rules []*document.Rule
+	Ways  []*document.Passage
+
+	maps, flags, rules map[document.ID]Ref
+	things             map[document.End]Ref
+	ways               map[document.ID]Ref
+	from               map[document.End]Ref
+	gaits              map[gaitKey]*Gait
+	lastGait           *Gait
+	lastKey            gaitKey
+	// hero is the kind that walks where nobody was placed.
+	hero document.ID
+}
+
+// Thing is an entity as play sees it.
+type Thing struct {
+	*document.Entity
+	// Map is the map that it stands on at first.
+	Map Ref
+	// Acts is the built-in kind that it behaves as.
+	Acts string
+	// Solid things are in the way; doors are while they are shut.
+	Solid bool
+	// Body is what is touched of it.
+	Body Box
+	// Light is what it shines with, nil for nothing.
+	Light *Light
+}
+
+// Box is a box between two corners, in 1/256 map pixels.
+type Box = document.Extent
+
+// Unit is how many parts a pixel has.
+const Unit = document.Unit
+
+// TicksPerSecond is the fixed rate of play.
+const TicksPerSecond = 60
+
+// New makes the stage of a document, with its chart; before, where it is not nil, is that of
+// an earlier version.
+func New(d *document.Document, c *chart.Chart, before *Stage) *Stage {
+	s := &Stage{Doc: d, Chart: c, gaits: map[gaitKey]*Gait{}, hero: d.HeroKind()}
+	s.takeMaps(before)
+	s.takeRules(before)
+	return s
+}
+
+// As is the same stage for a hero of another kind.
+func (s *Stage) As(hero document.ID) *Stage {
+	out := *s
+	out.hero, out.gaits, out.lastGait = hero, map[gaitKey]*Gait{}, nil
+	return &out
+}
+
+// takeMaps numbers maps and things.
+func (s *Stage) takeMaps(before *Stage) {
+	d := s.Doc
+	maps := d.MapsInOrder()
+	same := before != nil && len(before.Grounds) == len(maps) && before.Doc.Kinds.Same(d.Kinds)
+	looks := before != nil && before.Doc.Tilesets.Same(d.Tilesets) && before.Doc.Zones.Same(d.Zones) && before.Doc.Materials.Same(d.Materials)
+	for i, m := range maps {
+		same = same && before.Grounds[i].ID == m.ID && before.Grounds[i].Map.Entities.Same(m.Entities)
+		g := newGround(s, m, Ref(i))
+		if looks && i < len(before.Grounds) && before.Grounds[i].Map == m {
+			g.blocks = before.Grounds[i].blocks
+		}
+		s.Grounds = append(s.Grounds, g)
+	}
+	if same {
+		s.Things, s.things, s.maps = before.Things, before.things, before.maps
+		for i, g := range before.Grounds {
+			s.Grounds[i].takeThings(g)
+		}
+		return
+	}
+	s.maps, s.things = map[document.ID]Ref{}, map[document.End]Ref{}
+	for i, m := range maps {
+		g := s.Grounds[i]
+		s.maps[m.ID], g.First = Ref(i), Ref(len(s.Things))
+		for _, e := range document.InRank(m.Entities.All()) {
+			s.things[document.End{Map: m.ID, Entity: e.ID}] = Ref(len(s.Things))
+			s.Things = append(s.Things, s.thing(m, e, Ref(i)))
+		}
+		g.After = Ref(len(s.Things))
+	}
+}
+
+func (s *Stage) thing(in *document.Map, e *document.Entity, m Ref) Thing {
+	t := Thing{Entity: e, Map: m, Acts: s.Doc.Acts(e)}
+	t.Light = s.lightOf(in, e, t.Acts)
+	if k := s.Doc.Kind(document.ID(e.Kind)); k != nil {
+		t.Solid = k.Solid || t.Acts == kind.Door
+	}
+	b := s.Doc.Body(e)
+	t.Body = Box{Left: int64(b.X) * Unit, Top: int64(b.Y) * Unit, Right: int64(b.X+b.W) * Unit, Bottom: int64(b.Y+b.H) * Unit}
+	return t
+}
+
+// takeRules numbers flags, rules and passages.
+func (s *Stage) takeRules(before *Stage) {
+	d := s.Doc
+	if before != nil && before.Doc.Flags.Same(d.Flags) && before.Doc.Rules.Same(d.Rules) && before.Doc.Passages.Same(d.Passages) {
+		s.Flags, s.flags, s.Rules, s.rules = before.Flags, before.flags, before.Rules, before.rules
+		s.Ways, s.ways, s.from = before.Ways, before.ways, before.from
+		return
+	}
+	s.flags, s.rules, s.ways, s.from = map[document.ID]Ref{}, map[document.ID]Ref{}, map[document.ID]Ref{}, map[document.End]Ref{}
+	for _, f := range d.Flags.All() {
+		s.flags[f.ID] = Ref(len(s.Flags))
+		s.Flags = append(s.Flags, f.ID)
+	}
+	for _, r := range d.RulesInOrder() {
+		s.rules[r.ID] = Ref(len(s.Rules))
+		s.Rules = append(s.Rules, r)
+	}
+	s.Ways = d.Passages.All()
+	slices.SortFunc(s.Ways, func(a, b *document.Passage) int { return strings.Compare(string(a.ID), string(b.ID)) })
+	for i, p := range s.Ways {
+		s.ways[p.ID] = Ref(i)
+		if _, ok := s.from[p.From]; !ok {
+			s.from[p.From] = Ref(i)
+		}
+	}
+}
+
+func numbered[K comparable](in map[K]Ref, key K) Ref {
+	if r, ok := in[key]; ok {
+		return r
+	}
+	return None
+}
+
+// MapOf, ThingOf, FlagOf, RuleOf and WayOf give the number of what an id names, None where there is nothing.
+func (s *Stage) MapOf(id document.ID) Ref { return numbered(s.maps, id) }
+
+// ThingOf is the number of an entity.
+func (s *Stage) ThingOf(m, e document.ID) Ref {
+	return numbered(s.things, document.End{Map: m, Entity: e})
+}
+
+// FlagOf is the number of a flag.
+func (s *Stage) FlagOf(id document.ID) Ref { return numbered(s.flags, id) }
+
+// RuleOf is the number of a rule.
+func (s *Stage) RuleOf(id document.ID) Ref { return numbered(s.rules, id) }
+
+// WayOf is the number of a passage.
+func (s *Stage) WayOf(id document.ID) Ref { return numbered(s.ways, id) }
+
+// WayFrom is the passage that begins at an end, None where none does.
+func (s *Stage) WayFrom(end document.End) Ref { return numbered(s.from, end) }
+
+// Ground is a map by its number, nil for None.
+func (s *Stage) Ground(r Ref) *Ground {
+	if r < 0 || int(r) >= len(s.Grounds) {
+		return nil
+	}
+	return s.Grounds[r]
+}
+
+// Thing is an entity by its number, nil for None.
+func (s *Stage) Thing(r Ref) *Thing {
+	if r < 0 || int(r) >= len(s.Things) {
+		return nil
+	}
+	return &s.Things[r]
+}
+
+// End names a thing as passages do.
+func (s *Stage) End(r Ref) document.End {
+	t := s.Thing(r)
+	return document.End{Map: s.Grounds[t.Map].ID, Entity: t.ID}
+}

@@ -1,0 +1,145 @@
+package e2e
+
+import (
+	"azzel/core/author"
+	"azzel/core/cells"
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/grid"
+	"azzel/core/kind"
+	"azzel/core/sample"
+	"fmt"
+	"testing"
+
+	"github.com/go-rod/rod/lib/input"
+)
+
+// hero is where the hero is drawn, in map pixels.
+func (k *tab) hero() (x, y int) {
+	k.Helper()
+	if _, err := fmt.Sscan(k.eval(`() => azzel.hero()`), &x, &y); err != nil {
+		k.Fatal(err)
+	}
+	return x, y
+}
+
+// A running game is frozen, stepped, pulled back and gone on from; what is painted meanwhile is there at once.
+func TestAGameIsFrozenAndPulledBack(t *testing.T) {
+	k := joined(t).open()
+	k.focusMap()
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing]", "Playing Quay")
+	// the panels stand aside, and come back
+	k.gone("[aria-label='Search the cabinet']")
+	k.walk(input.ArrowRight, k.shows("[data-testid=count]", "1 of 1 collected"))
+	k.keys(input.KeyT)
+	k.see("[data-testid=playing]", "Frozen on Quay")
+	x, _ := k.hero()
+	must(t, k.page.Keyboard.Press(input.ArrowRight))
+	k.keys(input.KeyU, input.KeyU, input.KeyU)
+	must(t, k.page.Keyboard.Release(input.ArrowRight))
+	if now, _ := k.hero(); now <= x || now > x+6 {
+		t.Errorf("three steps brought it from %d to %d", x, now)
+	}
+	// what happened is on the bar, and leads back to before it
+	k.find("[data-testid=time] button[title*='took']", "").MustHover()
+	bar := k.find("[data-testid=time] input[type=range]", "")
+	bar.MustFocus()
+	k.keys(input.Home)
+	k.see("[data-testid=count]", "0 of 1 collected")
+	if back, _ := k.hero(); back != 32 {
+		t.Errorf("pulled back to its beginning it stands at %d", back)
+	}
+	k.see("[data-testid=time] button", "Go on from here")
+	// a wall in its way, painted while it stands still
+	k.press("Edit")
+	k.holdTile(1)
+	k.click(k.at(4, 2))
+	k.stored(func(d *document.Document) error {
+		return want("the new wall", fmt.Sprint(d.Maps.Get(sample.Quay).LayersInOrder()[1].Cells.At(4, 2) != 0 || d.Maps.Get(sample.Quay).LayersInOrder()[0].Cells.At(4, 2) == sample.Wall), "true")
+	})
+	// the same keys again end before it, beside the walk of before
+	k.press("Again from here")
+	k.see("[data-testid=playing]", "Playing Quay")
+	k.see("[data-testid=count]", "0 of 1 collected")
+	within(t, soon, func() error {
+		x, _ := k.hero()
+		return want("where the same keys lead", fmt.Sprint(x), "50")
+	})
+	k.keys(input.KeyP)
+	k.gone("[data-testid=playing]")
+	k.see("[aria-label='Search the cabinet']", "")
+	k.same()
+}
+
+// Seen from the side the hero falls, jumps and climbs; with Roam it goes through everything.
+func TestWalkingFromTheSide(t *testing.T) {
+	r := world(t)
+	r.append(edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}, "values", []kind.Value{{Key: kind.MapView, Value: kind.Of(kind.FromSide)}}))
+	k := r.open()
+	k.focusMap()
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing]", "jump")
+	floor := func() error {
+		_, y := k.hero()
+		return want("the row of its feet", fmt.Sprint((y+16)/16), "11")
+	}
+	within(t, soon, floor)
+	_, low := k.hero()
+	must(t, k.page.Keyboard.Press(input.Space))
+	within(t, soon, func() error {
+		if _, y := k.hero(); y > low-40 {
+			return fmt.Errorf("it jumped from %d to %d", low, y)
+		}
+		return nil
+	})
+	must(t, k.page.Keyboard.Release(input.Space))
+	within(t, soon, floor)
+	k.keys(input.KeyZ)
+	k.walk(input.ArrowDown, func() error {
+		_, y := k.hero()
+		return want("roaming it sinks into the floor", fmt.Sprint(y > low+4), "true")
+	})
+	k.keys(input.KeyZ)
+	within(t, soon, floor)
+}
+
+// A press on the map leads the hero there by the shortest way; a wall has none.
+func TestAPressLeadsTheHero(t *testing.T) {
+	k := world(t).open()
+	k.focusMap()
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing]", "Playing Quay")
+	k.click(k.at(6, 5))
+	within(t, soon, func() error {
+		x, y := k.hero()
+		if (x+8)/16 != 6 || (y+8)/16 != 5 {
+			return fmt.Errorf("the hero is at %d, %d", x, y)
+		}
+		return nil
+	})
+	k.click(k.at(0, 5))
+	k.notice("no way to that cell")
+}
+
+// What hurts takes hearts, and without them the hero is back where it began.
+func TestHeartsAreShown(t *testing.T) {
+	r := world(t)
+	zone := r.author(author.AddZone(r.doc(), document.Zone{Name: "Brambles", Is: document.ZoneHazard, Number: 9}))
+	layer := r.author(author.AddLayer(r.doc().Maps.Get(sample.Quay), document.LayerZones, ""))
+	if zone == "" || layer == "" {
+		t.Fatal("nothing was made")
+	}
+	box := &grid.Region{}
+	box.AddRect(grid.Rect{X: 5, Y: 1, W: 2, H: 8})
+	r.append(sample.Paint(sample.Quay, layer, box, cells.TileCell(9, 0)))
+	k := r.open()
+	k.focusMap()
+	k.keys(input.KeyP)
+	k.see("[data-testid=hearts]", "3 of 3 hearts")
+	k.walk(input.ArrowRight, k.shows("[data-testid=hearts]", "2 of 3 hearts"))
+	within(t, soon, func() error {
+		x, _ := k.hero()
+		return want("thrown back", fmt.Sprint(x < 5*16), "true")
+	})
+}

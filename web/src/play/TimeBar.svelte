@@ -1,0 +1,102 @@
+<script lang="ts">
+	import Ghost from '@lucide/svelte/icons/ghost'
+	import Hand from '@lucide/svelte/icons/hand'
+	import Footprints from '@lucide/svelte/icons/footprints'
+	import Redo from '@lucide/svelte/icons/redo-dot'
+	import Snowflake from '@lucide/svelte/icons/snowflake'
+	import Hint from '../controls/Hint.svelte'
+	import { keys } from '../controls/keys.svelte'
+	import { speeds } from '../workspace/play.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
+	import { marks, seconds, told } from './events'
+
+	// The time of the game: frozen, stepped, pulled back, gone on from.
+	const w = workspace()
+	const { play } = w
+	const view = $derived(play.view)
+	const tick = $derived(play.behind ?? view?.to ?? 0)
+	const spots = $derived(view ? marks(play.events, view.from, view.to) : [])
+	const words = (speed: number) => (speed < 1 ? `1⁄${1 / speed}` : `${speed}`) + ' ×'
+
+	const back = () => w.canvas?.focus()
+</script>
+
+{#if view}
+	<section
+		class="pointer-events-auto flex h-12 items-center gap-2 border-y-2 border-held bg-chalk px-3 text-ink"
+		aria-label="Time"
+		data-region
+		data-testid="time"
+	>
+		<Hint
+			label={play.frozen ? (play.behind === null ? 'Go on' : 'Go on from here') : 'Freeze'}
+			keys={keys.now('T')}
+			class="button w-36 {play.frozen ? 'button-main' : ''}"
+			onclick={() => (play.freeze(), back())}
+		>
+			{#if play.frozen}<Footprints size={15} />{play.behind === null ? 'Go on' : 'Go on from here'}{:else}<Snowflake
+					size={15}
+				/>Freeze{/if}
+		</Hint>
+		<Hint label="One step of 1/60 s" keys={keys.now('U')} class="button" onclick={() => play.stepOn()}>Step</Hint>
+		<select
+			class="field w-16"
+			aria-label="How fast it goes"
+			value={play.speed}
+			onchange={(e) => {
+				play.speed = Number(e.currentTarget.value)
+				back()
+			}}
+		>
+			{#each speeds as s (s)}<option value={s}>{words(s)}</option>{/each}
+		</select>
+		<div class="relative h-10 min-w-0 grow">
+			<div class="pointer-events-none absolute inset-x-2 top-0 z-10">
+				{#each spots as s (s.at)}
+					<button
+						class="group pointer-events-auto absolute top-0 flex h-6 w-3 -translate-x-1/2 justify-center"
+						style:left="{s.at}%"
+						tabindex="-1"
+						title="{seconds(s.events[0].tick)}: {s.events.slice(0, 8).map(told).join(', ')}"
+						aria-label="{seconds(s.events[0].tick)}: {s.events.slice(0, 8).map(told).join(', ')}"
+						onpointerenter={() => (play.pointed = s.events[0])}
+						onpointerleave={() => (play.pointed = null)}
+						onclick={() => play.lookAt(s.events[0].tick)}
+						><span class="mt-1 h-3.5 w-1.5 bg-cobalt group-hover:bg-held"></span></button
+					>
+				{/each}
+			</div>
+			<input
+				class="absolute inset-x-0 bottom-0 w-full accent-glaze"
+				type="range"
+				min={view.from}
+				max={view.to}
+				value={tick}
+				aria-label="Pull the game back"
+				aria-valuetext="{seconds(view.to - tick)} ago"
+				oninput={(e) => play.lookAt(e.currentTarget.valueAsNumber)}
+			/>
+		</div>
+		<span class="w-24 text-right font-mono text-[12px] tabular-nums" data-testid="clock"
+			>{play.behind === null ? seconds(view.tick) : `−${seconds(view.to - tick)}`}</span
+		>
+		<Hint
+			label="The same keys again from here, on the map as it is now"
+			keys={keys.now('V')}
+			class="button"
+			onclick={() => (play.again(), back())}><Redo size={15} />Again from here</Hint
+		>
+		<Hint
+			label={view.roam ? 'Walk as the hero does' : 'Roam: unhurt, through walls'}
+			keys={keys.now('Z')}
+			class="button {view.roam ? 'border-held text-held' : ''}"
+			expanded={view.roam}
+			onclick={() => (play.roam(), back())}><Ghost size={15} />Roam</Hint
+		>
+		{#if w.layout.folded}
+			<Hint label="Edit while it plays: the panels come back" class="button" onclick={() => (w.layout.folded = false)}
+				><Hand size={15} />Edit</Hint
+			>
+		{/if}
+	</section>
+{/if}

@@ -1,0 +1,34 @@
+import type { PlayEvent } from '../core/types'
+
+const said: Record<string, (name: string) => string> = {
+	take: (n) => `took ${n}`,
+	use: (n) => `used ${n}`,
+	open: (n) => `${n} was opened`,
+	arrive: (n) => `came to ${n}`,
+	checkpoint: (n) => `reached ${n}`,
+	shut: (n) => `found ${n} shut`,
+	struck: () => 'was struck',
+	fell: () => 'fell over the edge',
+	back: () => 'came back',
+	rule: () => 'a rule ran',
+}
+
+/** What happened, in words. */
+export const told = (e: PlayEvent) => said[e.is]?.(e.name) ?? e.is
+
+/** Ticks as seconds. */
+export const seconds = (ticks: number) => `${(ticks / 60).toFixed(1)} s`
+
+/** Events that fall on the same part of the bar, and where that lies, in hundredths. */
+export function marks(events: PlayEvent[], from: number, to: number): { at: number; events: PlayEvent[] }[] {
+	const out: { at: number; events: PlayEvent[] }[] = []
+	const length = Math.max(1, to - from)
+	for (const e of events) {
+		const at = Math.round(((e.tick - from) / length) * 100)
+		if (at < 0 || at > 100) continue
+		const last = out.at(-1)
+		if (last?.at === at) last.events.push(e)
+		else out.push({ at, events: [e] })
+	}
+	return out
+}
