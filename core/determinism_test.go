@@ -17,7 +17,7 @@ import (
 
 // allowed are the packages outside the core that it may import. What is not here
 // could make a result differ from one machine to another, or is no part of the job.
-var allowed = []string{"bufio", "bytes", "cmp", "compress/flate", "crypto/rand", "crypto/sha256", "embed", "encoding/base32", "encoding/base64",
+var allowed = []string{"bufio", "bytes", "cmp", "compress/flate", "container/heap", "crypto/rand", "crypto/sha256", "embed", "encoding/base32", "encoding/base64",
 	"encoding/binary", "encoding/hex", "encoding/json", "errors", "fmt", "hash/fnv", "io", "maps", "math/bits", "reflect", "regexp", "slices", "sort",
 	"strconv", "strings", "sync", "sync/atomic", "unicode", "unicode/utf8"}
 

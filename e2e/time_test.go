@@ -143,3 +143,34 @@ func TestHeartsAreShown(t *testing.T) {
 		return want("thrown back", fmt.Sprint(x < 5*16), "true")
 	})
 }
+
+// The strip says whether the game can be finished, shows the walk, and what stands in the way once
+// it cannot.
+func TestTheStripSaysWhetherItCanBeFinished(t *testing.T) {
+	r := world(t)
+	k := r.open()
+	k.gone("[data-testid=proof]") // there is no goal yet
+	goal := r.place(document.Entity{Kind: kind.Goal, Name: "Great lamp", X: 96, Y: 128})
+	k.see("[data-testid=proof]", "can be finished, at most")
+	k.press("can be finished")
+	k.see("[data-testid=playing]", "The walk that was found")
+	k.see("[data-testid=goal]", "Goal reached")
+	k.keys(input.KeyP)
+	k.gone("[data-testid=playing]")
+	// behind a wall and a door that nothing opens
+	wall := &grid.Region{}
+	wall.AddRect(grid.Rect{X: 1, Y: 7, W: 18, H: 1})
+	gap := &grid.Region{}
+	gap.Add(grid.Point{X: 10, Y: 7})
+	r.append(sample.Paint(sample.Quay, sample.Things, wall, sample.Wall), sample.Paint(sample.Quay, sample.Things, gap, 0),
+		edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Door}, "x", 160),
+		edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Door}, "y", 112))
+	k.see("[data-testid=proof]", "cannot")
+	k.see("[data-testid=proof]", "stays shut")
+	k.press("stays shut")
+	k.see("[data-testid=details] input", "Door")
+	r.append(edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Door}, "on", true))
+	k.see("[data-testid=proof]", "can be finished")
+	r.append(edit.Remove(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: goal}))
+	k.gone("[data-testid=proof]")
+}

@@ -82,7 +82,7 @@ func (c *Chart) factsOf(m *document.Map) *facts {
 		switch c.doc.Acts(e) {
 		case kind.Spawn, kind.Hero:
 			f.starts = true
-		case "goal":
+		case kind.Goal:
 			f.goal = true
 		case kind.Exit:
 			f.exits = append(f.exits, e)

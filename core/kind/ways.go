@@ -15,6 +15,7 @@ const (
 	Sign        = "sign"
 	Character   = "character"
 	Checkpoint  = "checkpoint"
+	Goal        = "goal"
 	Hazard      = "hazard"
 	Light       = "light"
 )
@@ -53,5 +54,5 @@ var ways = []Kind{
 	{ID: Exit, Name: "Exit", Help: "Leads to a place on another map", Area: true, Veiled: true, Leads: LeadsOn},
 	{ID: Arrival, Name: "Arrival", Help: "Where a passage sets the hero down", Faces: true, Veiled: true, Met: true},
 	{ID: Checkpoint, Name: "Checkpoint", Help: "Where the hero comes back to", State: "Reached at the start"},
-	{ID: "goal", Name: "Goal", Help: "Reaching it finishes the map", Area: true},
+	{ID: Goal, Name: "Goal", Help: "Reaching it finishes the map", Area: true},
 }

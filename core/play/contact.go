@@ -28,6 +28,11 @@ func (g *Game) touch(m *world.Ground) {
 			g.setThing(r, Taken, true)
 			g.tell(rules.WordTake, t.Name)
 			g.happen(happening{rules.WordTake, m.Ref, r})
+		case kind.Goal:
+			if !g.Is(r, Reached) {
+				g.setThing(r, Reached, true)
+				g.tell("goal", t.Name)
+			}
 		case kind.Checkpoint:
 			if b := g.Hero(); !g.Is(r, Reached) {
 				g.setThing(r, Reached, true)

@@ -1,13 +1,19 @@
 package play
 
-import "azzel/core/grid"
+import (
+	"azzel/core/grid"
+	"azzel/core/world"
+)
 
-// Route is the shortest way of the hero over cells to one of them, the first of them its own;
-// nil where there is none, or seen from the side. (Breadth first: every step costs the same;
-// corners are not cut.)
-func (g *Game) Route(to grid.Point) []grid.Point {
+// strides are the steps from a cell to the ones around it, those to the corners last.
+var strides = [8][2]int{{0, -1}, {1, 0}, {0, 1}, {-1, 0}, {1, -1}, {1, 1}, {-1, 1}, {-1, -1}}
+
+// spread goes over the cells that the hero can walk to, the nearest first, until found says so of
+// one; it gives for each the one before. Seen from the side there are none. (Breadth first:
+// every step costs the same; corners are not cut.)
+func (g *Game) spread(found func(p grid.Point, far int) bool) map[grid.Point]grid.Point {
 	m := g.Ground()
-	if m == nil || m.Side || !m.Bounds.Contains(to) {
+	if m == nil || m.Side {
 		return nil
 	}
 	w := g.gait()
@@ -16,46 +22,77 @@ func (g *Game) Route(to grid.Point) []grid.Point {
 	free := func(p grid.Point) bool {
 		is, ok := known[p]
 		if !ok {
-			box := boxAt(w, 0, int64(p.X)*cw+(cw-w.W)/2, int64(p.Y)*ch+(ch-w.H)/2)
-			is = m.Bounds.Contains(p) && (g.Roam || !g.blocked(m, box, box))
+			x, y := int64(p.X)*cw+(cw-w.W)/2, int64(p.Y)*ch+(ch-w.H)/2
+			is = m.Bounds.Contains(p) && (g.Roam || m.At(p)&world.Whole == 0 && !g.blocked(m, boxAt(w, 0, x, y), boxAt(w, 0, x, y)))
 			known[p] = is
 		}
 		return is
 	}
 	from := g.HeroCell()
-	if !free(to) || from == to {
-		return nil
-	}
 	came := map[grid.Point]grid.Point{from: from}
-	for queue := []grid.Point{from}; len(queue) > 0; queue = queue[1:] {
-		p := queue[0]
-		if p == to {
-			break
-		}
-		for _, way := range [8][2]int{{0, -1}, {1, 0}, {0, 1}, {-1, 0}, {1, -1}, {1, 1}, {-1, 1}, {-1, -1}} {
-			slant := way[0] != 0 && way[1] != 0
-			q := grid.Point{X: p.X + way[0], Y: p.Y + way[1]}
-			if _, seen := came[q]; seen || slant && !w.Eight || !free(q) {
-				continue
+	level, next := []grid.Point{from}, []grid.Point(nil)
+	for far := 0; len(level) > 0; far++ {
+		for _, p := range level {
+			if found(p, far) {
+				return came
 			}
-			if slant && !(free(grid.Point{X: q.X, Y: p.Y}) && free(grid.Point{X: p.X, Y: q.Y})) {
-				continue
+			for _, way := range strides {
+				slant := way[0] != 0 && way[1] != 0
+				q := grid.Point{X: p.X + way[0], Y: p.Y + way[1]}
+				if _, seen := came[q]; seen || slant && !w.Eight || !free(q) {
+					continue
+				}
+				if slant && !(free(grid.Point{X: q.X, Y: p.Y}) && free(grid.Point{X: p.X, Y: q.Y})) {
+					continue
+				}
+				came[q] = p
+				next = append(next, q)
 			}
-			came[q] = p
-			queue = append(queue, q)
 		}
+		level, next = next, level[:0]
 	}
-	if _, ok := came[to]; !ok {
+	return came
+}
+
+// Route is the shortest way of the hero over cells to one of them, the first of them its own;
+// nil where there is none.
+func (g *Game) Route(to grid.Point) []grid.Point {
+	from := g.HeroCell()
+	return (&Ways{from, g.spread(func(p grid.Point, _ int) bool { return p == to }), nil}).To(to)
+}
+
+// To is the way to a cell, as Route gives it.
+func (w *Ways) To(to grid.Point) []grid.Point {
+	from, came := w.from, w.came
+	if _, ok := came[to]; !ok || from == to {
 		return nil
 	}
-	var out []grid.Point
-	for p := to; p != from; p = came[p] {
+	out := []grid.Point{to}
+	for p := to; p != from; {
+		p = came[p]
 		out = append(out, p)
 	}
-	out = append(out, from)
 	for i, k := 0, len(out)-1; i < k; i, k = i+1, k-1 {
 		out[i], out[k] = out[k], out[i]
 	}
+	return out
+}
+
+// Ways are all cells that the hero can walk to.
+type Ways struct {
+	from grid.Point
+	came map[grid.Point]grid.Point
+	// Far is how many steps each of them is away.
+	Far map[grid.Point]int
+}
+
+// Ways finds them.
+func (g *Game) Ways() *Ways {
+	out := &Ways{from: g.HeroCell(), Far: map[grid.Point]int{}}
+	out.came = g.spread(func(p grid.Point, far int) bool {
+		out.Far[p] = far
+		return false
+	})
 	return out
 }
 

@@ -25,7 +25,7 @@ const (
 	Opened              // opened by a rule
 	Taken               // a collectible that the hero has
 	Gone                // taken away
-	Reached             // a checkpoint where the hero has been
+	Reached             // a checkpoint or a goal where the hero has been
 	bitsOfThing
 )
 

@@ -45,10 +45,10 @@ type View struct {
 	// Darkness is how dark it is where no light shines, in hundredths.
 	Darkness int         `json:"darkness"`
 	Lights   []LightView `json:"lights"`
-	// Way is what is left of the way that the hero goes by itself, Again that keys of before
-	// are held again.
-	Way   []grid.Point `json:"way"`
-	Again bool         `json:"again"`
+	// Way is what is left of the way that the hero goes by itself.
+	Way []grid.Point `json:"way"`
+	// Shows is what leads the hero, where that is not the player: keys held again, or a walk.
+	Shows string `json:"shows"`
 	// Gone are collectibles taken, On the switches and doors that are on or open.
 	Gone []document.ID `json:"gone"`
 	On   []document.ID `json:"on"`
@@ -90,7 +90,19 @@ type playing struct {
 	record *play.Record
 	// script are keys of before that are held again, way the cells that it goes over by itself.
 	script []play.Input
+	walk   bool // the script is a walk that was found
 	way    []grid.Point
+}
+
+// shows says what leads the hero.
+func (p *playing) shows() string {
+	switch {
+	case len(p.script) == 0:
+		return ""
+	case p.walk:
+		return "walk"
+	}
+	return "again"
 }
 
 func (s *Session) begin(g *play.Game, err error) (View, error) {
@@ -227,7 +239,7 @@ func (s *Session) again(a tickArgs) (zero Again, err error) {
 	}
 	before := p.record.Walk(a.Tick)
 	keys := p.turnBack(a.Tick)
-	p.script = keys
+	p.script, p.walk = keys, false
 	p.game.Enter(s.stage())
 	return Again{s.view(p.game, nil), before}, nil
 }
@@ -275,7 +287,7 @@ func (s *Session) view(g *play.Game, told []play.Event) View {
 	b := g.Hero()
 	v := View{Facing: b.Look(), Steps: b.Steps, Does: modes[b.Mode], Low: b.Flags&play.Ducked != 0, Unhurt: int(b.Blink),
 		Tick: g.Tick, From: p.record.From(), To: p.record.To(), Events: append([]play.Event{}, told...), Notice: g.Notice, Dark: dark(g.State),
-		Hearts: int(g.Count(play.Hearts)), Lives: int(g.Count(play.Lives)), Roam: g.Roam, Way: append([]grid.Point{}, p.way...), Again: len(p.script) > 0,
+		Hearts: int(g.Count(play.Hearts)), Lives: int(g.Count(play.Lives)), Roam: g.Roam, Way: append([]grid.Point{}, p.way...), Shows: p.shows(),
 		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{}}
 	if len(g.Lines) > 0 {
 		v.Line = g.Lines[0].Text

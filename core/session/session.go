@@ -20,6 +20,7 @@ import (
 type Session struct {
 	replica  *replica.Replica
 	play     *playing
+	proving  proving
 	staged   *world.Stage
 	charted  *chart.Chart
 	sheets   *document.Sheets

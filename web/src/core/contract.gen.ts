@@ -150,7 +150,7 @@ export interface View {
 	darkness: number
 	lights: LightView[]
 	way: Point[]
-	again: boolean
+	shows: string
 	gone: ID[]
 	on: ID[]
 	looks: DrawnLook[]
@@ -633,6 +633,14 @@ export interface SelectArgs {
 	map: ID
 	active: ID
 	picking: Picking
+}
+
+export interface Proof {
+	is: string
+	steps: number
+	why: string
+	map: ID
+	entity: ID
 }
 
 export interface Pull {
@@ -1438,6 +1446,9 @@ export interface Methods {
 	press: { args: PressArgs; answer: Outcome }
 	preview: { args: PressArgs; answer: Ghost }
 	previewSelect: { args: SelectArgs; answer: Selected }
+	prove: { args: {
+		ticks: number
+	}; answer: Proof }
 	pulling: { args: Pull; answer: Pulled }
 	readAhead: { args: None; answer: number }
 	receive: { args: {
@@ -1563,6 +1574,7 @@ export interface Methods {
 		dy: number
 		wrap: boolean
 	}; answer: Outcome }
+	showWalk: { args: None; answer: View }
 	sidePulled: { args: {
 		map: ID
 		side: Facing

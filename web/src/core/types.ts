@@ -59,6 +59,7 @@ export type {
 	View as PlayView,
 	Event as PlayEvent,
 	Spot,
+	Proof,
 	Wish,
 	Zone,
 } from './contract.gen'

@@ -13,6 +13,7 @@
 	import { counted } from '../project/counted'
 	import { workspace } from '../workspace/workspace.svelte'
 	import Hint from '../controls/Hint.svelte'
+	import ProofState from './ProofState.svelte'
 
 	const w = workspace()
 	const p = w.project
@@ -73,7 +74,7 @@
 		<span class="text-dim">›</span>
 		<h1 class="truncate">{where}</h1>
 	</div>
-	<div class="flex w-44 shrink-0 items-center gap-1.5 pl-2" role="status" data-testid="saved" data-state={p.saved}>
+	<div class="flex w-36 shrink-0 items-center gap-1.5 pl-2" role="status" data-testid="saved" data-state={p.saved}>
 		{#if p.saved === 'saved' || (p.saved === 'saving' && !slow)}
 			<Check size={15} class="text-sage" />
 			<span class="text-sage">{p.saved === 'saved' ? 'Saved' : 'Saving'}</span>
@@ -97,6 +98,7 @@
 			<span class="text-brick">Server away: edits are kept here</span>
 		{/if}
 	</div>
+	<ProofState />
 	<span class="grow"></span>
 	<Hint
 		label={p.canUndo ? `Undo: ${p.canUndo}` : 'Nothing to undo'}

@@ -53,6 +53,7 @@
 	$effect(() => {
 		void w.project.turn
 		w.charting.later()
+		w.proving.later()
 	})
 
 	function firstMap() {

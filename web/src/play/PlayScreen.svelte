@@ -8,6 +8,11 @@
 
 	// What the player sees above the map: hearts, the count, what is being said.
 	const w = workspace()
+	const words: Record<string, string> = {
+		'': 'Playing',
+		again: 'The same keys again on',
+		walk: 'The walk that was found, on',
+	}
 	const view = $derived(w.play.view)
 	const hearts = $derived(view ? Array.from({ length: Math.min(view.most, 12) }, (_, i) => i < view.hearts) : [])
 
@@ -27,13 +32,15 @@
 	>
 		<div class="relative min-h-0 grow">
 			<div class="absolute top-3 left-3 flex items-center gap-3 bg-ink px-3 py-1.5 text-plaster">
-				<b>{w.play.frozen ? 'Frozen on' : view.again ? 'The same keys again on' : 'Playing'} {w.map?.name}</b>
+				<b>{w.play.frozen ? 'Frozen on' : words[view.shows]} {w.map?.name}</b>
 				<span class="flex items-center" data-testid="hearts">
 					<span class="sr-only">{view.hearts} of {view.most} hearts</span>
 					{#each hearts as full, i (i)}<Heart size={14} fill={full ? 'currentColor' : 'none'} />{/each}
 					{#if view.most > 12}<span class="ml-1 font-mono">{view.hearts}</span>{/if}
 				</span>
 				<span data-testid="count">{view.taken} of {view.total} collected</span>
+				{#if w.play.events.some((e) => e.is === 'goal' && e.tick <= view.tick)}<b data-testid="goal">Goal reached</b
+					>{/if}
 			</div>
 			{#if view.line}
 				<div class="absolute bottom-4 left-1/2 -translate-x-1/2" role="status" data-testid="line">

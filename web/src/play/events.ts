@@ -5,6 +5,7 @@ const said: Record<string, (name: string) => string> = {
 	use: (n) => `used ${n}`,
 	open: (n) => `${n} was opened`,
 	arrive: (n) => `came to ${n}`,
+	goal: (n) => `reached the goal, ${n}`,
 	checkpoint: (n) => `reached ${n}`,
 	shut: (n) => `found ${n} shut`,
 	struck: () => 'was struck',

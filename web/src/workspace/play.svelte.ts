@@ -59,19 +59,36 @@ export class Play {
 	/** Begins at the spawn, or at a cell; throws the core's sentence. */
 	start(map: ID, at?: Point) {
 		const seed = Math.floor(Math.random() * 2 ** 31)
-		this.view = at ? this.project.ask('playAt', { map, active: '', at, seed }) : this.project.ask('play', { map, seed })
+		this.begin(at ? this.project.ask('playAt', { map, active: '', at, seed }) : this.project.ask('play', { map, seed }))
+	}
+
+	/** Plays the walk that was found, faster than one walks. */
+	showWalk(): boolean {
+		try {
+			this.begin(this.project.ask('showWalk'))
+			this.speed = 2
+			return true
+		} catch (e) {
+			if (!(e instanceof CoreError)) throw e
+			this.failed(e.message)
+			return false
+		}
+	}
+
+	private begin(view: PlayView) {
+		this.view = view
 		this.release()
 		this.frozen = false
 		this.speed = 1
 		this.behind = null
-		this.events = this.view!.events
+		this.events = view.events
 		this.before = []
 		this.last = 0
 		this.left = 0
 		this.since = performance.now()
 		cancelAnimationFrame(this.frame)
 		this.frame = requestAnimationFrame(this.step)
-		this.moved(this.view!)
+		this.moved(view)
 	}
 
 	stop() {
@@ -120,7 +137,7 @@ export class Play {
 
 	private take(view: PlayView) {
 		if (view.events.length) this.events = [...this.events, ...view.events].filter((e) => e.tick >= view.from)
-		if (this.before.length && this.view?.again && !view.again) this.before = []
+		if (this.before.length && this.view?.shows && !view.shows) this.before = []
 		this.view = view
 	}
 

@@ -18,9 +18,7 @@ export class Playing {
 		this.w.station = 'map'
 		try {
 			this.before = { map: this.w.mapId, view: this.w.view.save() }
-			// near enough to feel like the game, and never farther than it was seen
-			const near = Math.max(1, Math.floor(this.w.view.width / (22 * m.cellWidth)))
-			this.w.view.scale = Math.max(this.w.view.scale, near)
+			this.comeNear(m)
 			this.w.play.start(m.id, at ?? undefined)
 			this.w.layout.folded = true
 		} catch (e) {
@@ -38,6 +36,26 @@ export class Playing {
 		const warning = this.w.project.ask('warning', { map: m.id })
 		if (warning) this.w.notices.say(warning, 'wrong', { label: 'Open Tilesets', run: () => this.w.open('tilesets') })
 		this.warned = ''
+		queueMicrotask(() => this.w.canvas?.focus())
+	}
+
+	/** Near enough to feel like the game, and never farther than it was seen. */
+	private comeNear(m: MapInfo) {
+		const near = Math.max(1, Math.floor(this.w.view.width / (22 * m.cellWidth)))
+		this.w.view.scale = Math.max(this.w.view.scale, near)
+	}
+
+	/** Plays the walk that was found, from the beginning. */
+	showWalk() {
+		if (this.w.play.on) this.stopPlay()
+		this.before = { map: this.w.mapId, view: this.w.view.save() }
+		this.w.station = 'map'
+		if (this.w.map) this.comeNear(this.w.map)
+		if (!this.w.play.showWalk()) {
+			this.before = null
+			return
+		}
+		this.w.layout.folded = true
 		queueMicrotask(() => this.w.canvas?.focus())
 	}
 

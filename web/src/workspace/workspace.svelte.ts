@@ -1,6 +1,7 @@
 import { Sketches } from '../project/sketches.svelte'
 import { Project } from '../project/project.svelte'
 import { Play } from './play.svelte'
+import { Proving } from './proving.svelte'
 import { Hand } from './hand.svelte'
 import { send } from '../live/http'
 import { Notices } from '../project/notices.svelte'
@@ -104,6 +105,7 @@ export class Workspace {
 	readonly scene: Scene
 	readonly hand: Hand
 	readonly play: Play
+	readonly proving: Proving
 	readonly areas = new Areas(this)
 	readonly chosen = new Chosen(this)
 	readonly clipboard = new Clipboard(this)
@@ -129,6 +131,7 @@ export class Workspace {
 		this.scene = new Scene(project)
 		this.sketches = new Sketches(project.id)
 		this.charting = new Charting(project)
+		this.proving = new Proving(project, () => this.play.on || this.charting.left > 0 || (this.canvas?.busy() ?? false))
 		this.hand = new Hand(`azzel.hand.${project.id}`)
 		this.play = new Play(
 			project,

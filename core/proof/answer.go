@@ -1,0 +1,54 @@
+package proof
+
+import (
+	"azzel/core/kind"
+	"azzel/core/play"
+	"azzel/core/world"
+)
+
+// Is says how a question ended.
+type Is string
+
+// The answers.
+const (
+	Can     Is = "can"
+	Cannot  Is = "cannot"
+	Open    Is = "open"    // not decided
+	Nothing Is = "nothing" // there is nothing to ask yet
+)
+
+// Answer is what is known of finishing a game.
+type Answer struct {
+	Is Is
+	// Steps is how many cells the walk enters: it can be done in at most so many.
+	Steps int
+	// Walk is what is held, tick by tick, from the beginning to the goal; it was played.
+	Walk []play.Input
+	// Why is the rest of the sentence, where it cannot or is not decided.
+	Why string
+	// By is the thing that stands in the way; None for nothing in particular.
+	By world.Ref
+}
+
+// cannot says what keeps the hero from the goal: a door that nothing opens, a way that asks for
+// what cannot be had, or that nothing leads there.
+func (s *Search) cannot() *Answer {
+	a := &Answer{Is: Cannot, By: world.None, Why: "no way leads to the goal"}
+	for r := range s.st.Things {
+		t := &s.st.Things[r]
+		if t.Acts == kind.Door && len(s.may.shut[world.Ref(r)]) > 0 {
+			a.By, a.Why = world.Ref(r), t.Name+" stays shut"
+			return a
+		}
+	}
+	for _, g := range s.may.gates {
+		if g.way >= 0 {
+			from := s.st.Ways[g.way].From
+			if t := s.st.Thing(s.st.ThingOf(from.Map, from.Entity)); t != nil {
+				a.By, a.Why = s.st.ThingOf(from.Map, from.Entity), t.Name+" asks for what cannot be had"
+				return a
+			}
+		}
+	}
+	return a
+}

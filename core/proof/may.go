@@ -1,0 +1,339 @@
+// Package proof tells by computation whether a game can be finished. What could be, from
+// above (MAY), says soundly that it cannot; what can be done (MUST) is searched for in the
+// engine that plays, so that every answer of “can” has a walk that plays.
+package proof
+
+import (
+	"azzel/core/document"
+	"azzel/core/grid"
+	"azzel/core/kind"
+	"azzel/core/rules"
+	"azzel/core/world"
+)
+
+// May is what could come about in a game: one least fixpoint of facts, to which events only
+// add. Where it errs, it is for more: moves are steps from cell to cell whatever falls, and
+// nothing that once could be is taken back.
+type May struct {
+	st *world.Stage
+	// reached are the cells that the hero's middle could be in, by map.
+	reached []cellSet
+	yes, no []bool // what flags could be
+	taken   []bool // things that could be had
+	opened  []bool // doors that could be open
+	ran     []bool // rules that could have begun
+	arrived []bool // maps that could have been entered
+	queue   []spot
+	// shut are the cells that only a thing that is in the way keeps the hero from.
+	shut map[world.Ref][]spot
+	// gates are ways that ask for something that could not be so yet.
+	gates []gate
+}
+
+type spot struct {
+	m world.Ref
+	p grid.Point
+}
+
+type gate struct {
+	asks []document.Gate
+	to   spot
+	way  world.Ref
+}
+
+// cellSet holds cells of one map.
+type cellSet struct {
+	box  grid.Rect
+	bits []uint64
+}
+
+func newCells(b grid.Rect) cellSet { return cellSet{b, make([]uint64, (b.W*b.H+63)/64)} }
+
+func (c *cellSet) at(p grid.Point) (int, bool) {
+	return (p.Y-c.box.Y)*c.box.W + p.X - c.box.X, c.box.Contains(p)
+}
+
+func (c *cellSet) has(p grid.Point) bool {
+	i, in := c.at(p)
+	return in && c.bits[i>>6]>>(i&63)&1 != 0
+}
+
+func (c *cellSet) add(p grid.Point) bool {
+	i, in := c.at(p)
+	if !in || c.bits[i>>6]>>(i&63)&1 != 0 {
+		return false
+	}
+	c.bits[i>>6] |= 1 << (i & 63)
+	return true
+}
+
+// Could computes what could come about from a cell of a map on.
+func Could(st *world.Stage, m world.Ref, from grid.Point) *May {
+	f := begin(st, m, from)
+	for !f.goOn(1 << 20) {
+	}
+	return f
+}
+
+// begin is what is so at the beginning.
+func begin(st *world.Stage, m world.Ref, from grid.Point) *May {
+	f := &May{st: st, yes: make([]bool, len(st.Flags)), no: make([]bool, len(st.Flags)), taken: make([]bool, len(st.Things)),
+		opened: make([]bool, len(st.Things)), ran: make([]bool, len(st.Rules)), arrived: make([]bool, len(st.Grounds)), shut: map[world.Ref][]spot{}}
+	for i := range f.no {
+		f.no[i] = true
+	}
+	for _, g := range st.Grounds {
+		f.reached = append(f.reached, newCells(g.Bounds))
+	}
+	f.enter(spot{m, from})
+	return f
+}
+
+// goOn goes on for so many cells; true when there is nothing more to add.
+func (f *May) goOn(cells int) bool {
+	for f.flood(&cells) {
+		if !f.events() {
+			return true
+		}
+	}
+	return false
+}
+
+// enter reaches a cell, whatever stands there.
+func (f *May) enter(s spot) {
+	if f.reached[s.m].add(s.p) {
+		f.queue = append(f.queue, s)
+		f.arrived[s.m] = true
+	}
+}
+
+// flood goes from cell to cell as far as could be; false when that were too many at once.
+func (f *May) flood(cells *int) bool {
+	for len(f.queue) > 0 {
+		if *cells--; *cells < 0 {
+			return false
+		}
+		s := f.queue[len(f.queue)-1]
+		f.queue = f.queue[:len(f.queue)-1]
+		g := f.st.Grounds[s.m]
+		for _, way := range document.Facings {
+			dx, dy := way.Step()
+			p := grid.Point{X: s.p.X + dx, Y: s.p.Y + dy}
+			if !g.Bounds.Contains(p) {
+				f.over(g, s.m, p, way)
+				continue
+			}
+			if f.reached[s.m].has(p) || g.At(p)&world.Whole != 0 {
+				continue
+			}
+			if by := f.fills(g, p); by != world.None {
+				f.shut[by] = append(f.shut[by], spot{s.m, p})
+				continue
+			}
+			f.enter(spot{s.m, p})
+		}
+	}
+	return true
+}
+
+// over goes over an edge of a map: through a seam, round to the other side.
+func (f *May) over(g *world.Ground, m world.Ref, p grid.Point, way document.Facing) {
+	if o, q, s := f.st.Chart.Beyond(g.Map, p); o != nil {
+		f.pass(gate{s.If, spot{f.st.MapOf(o.ID), q}, world.None})
+		return
+	}
+	switch g.Map.Side(way) {
+	case document.SideWrap:
+		b := g.Bounds
+		f.enterFree(spot{m, grid.Point{X: b.X + grid.Mod(p.X-b.X, b.W), Y: b.Y + grid.Mod(p.Y-b.Y, b.H)}})
+	case document.SideExit:
+		f.through(f.st.WayFrom(document.End{Map: g.ID, Side: way}))
+	}
+}
+
+func (f *May) enterFree(s spot) {
+	if g := f.st.Grounds[s.m]; g.At(s.p)&world.Whole == 0 {
+		f.enter(s)
+	}
+}
+
+// through goes through a passage, if what it asks for could be so.
+func (f *May) through(way world.Ref) {
+	if way < 0 {
+		return
+	}
+	p := f.st.Ways[way]
+	to := f.st.Thing(f.st.ThingOf(p.To.Map, p.To.Entity))
+	if to == nil {
+		return
+	}
+	g := f.st.Grounds[to.Map]
+	box := to.Box(g.Map)
+	// the hero is set into the middle of it, or onto its floor
+	for y := box.Y; y < box.Y+box.H; y++ {
+		for x := box.X; x < box.X+box.W; x++ {
+			f.pass(gate{p.If, spot{to.Map, grid.Point{X: x, Y: y}}, way})
+		}
+	}
+}
+
+func (f *May) pass(g gate) {
+	if f.reached[g.to.m].has(g.to.p) {
+		return
+	}
+	if f.holds(g.asks) {
+		f.enter(g.to)
+	} else {
+		f.gates = append(f.gates, g)
+	}
+}
+
+// fills is a thing that is in the way and fills a cell so that no middle of the hero fits in;
+// None where there is none.
+func (f *May) fills(g *world.Ground, p grid.Point) world.Ref {
+	w, h := g.Cell()
+	cell := world.Box{Left: int64(p.X) * w, Top: int64(p.Y) * h, Right: int64(p.X+1) * w, Bottom: int64(p.Y+1) * h}
+	out := world.None
+	g.Near(cell, func(r world.Ref, t *world.Thing) {
+		covers := t.Body.Left <= cell.Left && t.Body.Top <= cell.Top && t.Body.Right >= cell.Right && t.Body.Bottom >= cell.Bottom
+		if t.Solid && covers && !t.Absent && len(t.Variants) == 0 && !(t.Acts == kind.Door && (t.Entity.On || f.opened[r])) {
+			out = r
+		}
+	})
+	return out
+}
+
+// holds reports whether all that is asked could be so.
+func (f *May) holds(asks []document.Gate) bool {
+	for _, a := range asks {
+		could := a.Not // what is not had at first could stay so
+		switch a.Asks {
+		case document.GateFlag:
+			if i := f.st.FlagOf(a.Flag); i >= 0 {
+				could = f.yes[i] && !a.Not || f.no[i] && a.Not
+			}
+		case document.GateItem:
+			r := f.st.ThingOf(a.Map, a.Entity)
+			could = could || r >= 0 && f.taken[r]
+		case document.GateCount:
+			n := 0
+			for r := range f.st.Things {
+				if f.taken[r] && document.ID(f.st.Things[r].Entity.Kind) == a.Kind {
+					n++
+				}
+			}
+			could = could || n >= a.Count
+		}
+		if !could {
+			return false
+		}
+	}
+	return true
+}
+
+// events lets happen what could; false when that adds nothing.
+func (f *May) events() bool {
+	before := len(f.queue)
+	more := false
+	set := func(is *bool) {
+		more = more || !*is
+		*is = true
+	}
+	for r := range f.st.Things {
+		t := &f.st.Things[r]
+		switch ref := world.Ref(r); t.Acts {
+		case kind.Collectible:
+			if !f.taken[r] && f.near(t, 0) {
+				set(&f.taken[r])
+				f.wake(rules.WordTake, t.Map, t.ID, set)
+			}
+		case kind.Switch:
+			if f.near(t, 1) {
+				f.wake(rules.WordUse, t.Map, t.ID, set)
+			}
+		case kind.Exit:
+			if f.near(t, 0) {
+				f.through(f.st.WayFrom(f.st.End(ref)))
+			}
+		case kind.Door:
+			if (t.Entity.On || f.opened[r]) && f.near(t, 0) {
+				f.through(f.st.WayFrom(f.st.End(ref)))
+			}
+		}
+	}
+	for m := range f.arrived {
+		if f.arrived[m] {
+			f.wake(rules.WordArrive, world.Ref(m), "", set)
+		}
+	}
+	gates := f.gates
+	f.gates = nil
+	for _, g := range gates {
+		f.pass(g)
+	}
+	for r := range f.opened {
+		if f.opened[r] {
+			for _, s := range f.shut[world.Ref(r)] {
+				f.enter(s)
+			}
+			delete(f.shut, world.Ref(r))
+		}
+	}
+	return more || len(f.queue) > before
+}
+
+// wake lets the rules run that wait for something and whose conditions could hold.
+func (f *May) wake(word string, m world.Ref, entity document.ID, set func(*bool)) {
+	for _, r := range rules.Waiting(f.st.Doc, word, f.st.Grounds[m].ID, entity) {
+		could := true
+		for _, c := range r.In(document.SlotIf) {
+			o, _ := document.Named(c.Blank("what"))
+			if i := f.st.FlagOf(o.ID); i >= 0 {
+				could = could && (c.Word == rules.WordIsSet && f.yes[i] || c.Word == rules.WordIsNotSet && f.no[i])
+			}
+		}
+		if !could {
+			continue
+		}
+		set(&f.ran[f.st.RuleOf(r.ID)])
+		for _, p := range r.In(document.SlotThen) {
+			o, _ := document.Named(p.Blank("what"))
+			switch i := f.st.FlagOf(o.ID); p.Word {
+			case rules.WordOpen:
+				if t := f.st.ThingOf(o.Map, o.ID); t >= 0 {
+					set(&f.opened[t])
+				}
+			case rules.WordSet:
+				if i >= 0 {
+					set(&f.yes[i])
+				}
+			case rules.WordClear:
+				if i >= 0 {
+					set(&f.no[i])
+				}
+			}
+		}
+	}
+}
+
+// near reports whether the hero could come within so many cells of what a thing covers.
+func (f *May) near(t *world.Thing, cells int) bool {
+	g := f.st.Grounds[t.Map]
+	from, to := g.CellAt(t.Body.Left, t.Body.Top), g.CellAt(t.Body.Right-1, t.Body.Bottom-1)
+	// a box of the hero reaches over the side of its middle's cell
+	cells++
+	for y := from.Y - cells; y <= to.Y+cells; y++ {
+		for x := from.X - cells; x <= to.X+cells; x++ {
+			if f.reached[t.Map].has(grid.Point{X: x, Y: y}) {
+				return true
+			}
+		}
+	}
+	return false
+}
+
+// Reaches reports whether the hero could touch a thing.
+func (f *May) Reaches(r world.Ref) bool { return f.near(f.st.Thing(r), 0) }
+
+// Reached reports whether the hero could be in a cell of a map.
+func (f *May) Reached(m world.Ref, p grid.Point) bool { return f.reached[m].has(p) }

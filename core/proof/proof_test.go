@@ -1,0 +1,251 @@
+package proof_test
+
+import (
+	"azzel/core/author"
+	"azzel/core/cells"
+	"azzel/core/chart"
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/grid"
+	"azzel/core/kind"
+	"azzel/core/play"
+	"azzel/core/proof"
+	"azzel/core/rules"
+	"azzel/core/sample"
+	"azzel/core/world"
+	"fmt"
+	"math/rand/v2"
+	"strings"
+	"testing"
+)
+
+// answerOf looks for an answer, a little at a time.
+func answerOf(d *document.Document) (*world.Stage, *proof.Answer) {
+	st := world.New(d, chart.New(d, nil), nil)
+	s := proof.New(st)
+	for {
+		if a := s.Step(500); a != nil {
+			return st, a
+		}
+	}
+}
+
+func apply(t *testing.T, d *document.Document, do ...edit.Primitive) *document.Document {
+	t.Helper()
+	res := edit.Apply(d, &edit.Edit{Do: do})
+	if len(res.Dropped) > 0 {
+		t.Fatal(res.Dropped)
+	}
+	return res.Doc
+}
+
+// drawn is a project of one map that is drawn as text: # is a wall, @ the spawn, D a door, s a
+// switch that opens it, c a collectible, G the goal, ^ hurts.
+func drawn(t *testing.T, rows string, values ...kind.Value) *document.Document {
+	t.Helper()
+	lines := strings.Split(strings.Trim(rows, "\n"), "\n")
+	d := sample.World()
+	d = apply(t, d, edit.Remove(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}), edit.Remove(edit.Ref{Type: edit.TypeMap, ID: sample.Pans}))
+	c, err := author.NewMap(d, "Drawn", len(lines[0]), len(lines))
+	if err != nil {
+		t.Fatal(err)
+	}
+	d = apply(t, d, c.Do...)
+	m := d.Maps.Get(c.Made)
+	var tiles, things document.ID
+	for _, l := range m.LayersInOrder() {
+		switch {
+		case l.Kind == document.LayerEntities:
+			things = l.ID
+		case l.Kind == document.LayerTiles && tiles == "":
+			tiles = l.ID
+		}
+	}
+	info := document.NewTileInfo(25)
+	info.Is = document.GroundHazard
+	do := []edit.Primitive{edit.Set(edit.Ref{Type: edit.TypeMap, ID: m.ID}, "values", values), edit.Set(edit.Ref{Type: edit.TypeTileset, ID: sample.Coast}, "infos", []document.TileInfo{info})}
+	kinds := map[rune]string{'@': kind.Spawn, 'D': kind.Door, 's': kind.Switch, 'c': kind.Collectible, 'G': kind.Goal}
+	var lever, door document.ID
+	n := 0
+	for y, line := range lines {
+		for x, letter := range line {
+			r := &grid.Region{}
+			r.Add(grid.Point{X: x, Y: y})
+			switch letter {
+			case '#':
+				do = append(do, sample.Paint(m.ID, tiles, r, sample.Wall))
+			case '^':
+				do = append(do, sample.Paint(m.ID, tiles, r, cells.TileCell(1, 25)))
+			}
+			k, ok := kinds[letter]
+			if !ok {
+				continue
+			}
+			n++
+			e := document.Entity{ID: document.NewID(), Layer: things, Kind: k, Name: fmt.Sprintf("%s %d", k, n), Facing: document.Down, X: x * 16, Y: y * 16, W: 16, H: 16, Rank: n}
+			switch k {
+			case kind.Switch:
+				lever = e.ID
+			case kind.Door:
+				door = e.ID
+			}
+			do = append(do, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}, e))
+		}
+	}
+	d = apply(t, d, do...)
+	if lever != "" && door != "" {
+		c, err := author.AddRule(d, rules.Of(rules.Use(m.ID, lever), rules.Open(m.ID, door)))
+		if err != nil {
+			t.Fatal(err)
+		}
+		d = apply(t, d, c.Do...)
+	}
+	return d
+}
+
+var fromSide = kind.Value{Key: kind.MapView, Value: kind.Of(kind.FromSide)}
+
+// Small worlds whose answers are known.
+func TestKnownWorlds(t *testing.T) {
+	for _, c := range []struct {
+		name, rows string
+		values     []kind.Value
+		is         proof.Is
+		why        string
+		steps      int
+	}{
+		{"straight on", "#######\n#@...G#\n#######", nil, proof.Can, "", 3},
+		{"behind a wall", "#######\n#@.#.G#\n#######", nil, proof.Cannot, "no way leads to the goal", 0},
+		{"behind a door that nothing opens", "#######\n#@.D.G#\n#######", nil, proof.Cannot, "door 2 stays shut", 0},
+		{"behind a door that a switch opens", "#######\n#s@D.G#\n#######", nil, proof.Can, "", 2},
+		{"the switch is behind its door", "########\n#@.D.sG#\n########", nil, proof.Cannot, "door 2 stays shut", 0},
+		{"the switch is just behind its door", "#######\n#@.DsG#\n#######", nil, proof.Open, "no walk", 0},
+		{"no goal", "#######\n#@....#\n#######", nil, proof.Nothing, "no goal", 0},
+		{"no spawn", "#######\n#....G#\n#######", nil, proof.Nothing, "no spawn", 0},
+		{"past what hurts", "#######\n#@.^..#\n###.###\n#....G#\n#######", nil, proof.Can, "", 5},
+		{"from the side, over a gap", "..........\n..........\n..........\n..........\n@........G\n###....###\n###....###\n###....###\n###....###\n###....###", []kind.Value{fromSide}, proof.Can, "", 0},
+		{"from the side, over one too wide", "................\n................\n................\n................\n@..............G\n##............##\n##............##\n##............##\n##............##\n##............##", []kind.Value{fromSide}, proof.Open, "no walk", 0},
+		{"from the side, up three", "......G\n......#\n.......\n@......\n#######", []kind.Value{fromSide}, proof.Can, "", 0},
+		{"from the side, up too many", "......G\n......#\n.......\n.......\n.......\n.......\n@......\n#######", []kind.Value{fromSide}, proof.Open, "no walk", 0},
+	} {
+		st, a := answerOf(drawn(t, c.rows, c.values...))
+		if a.Is != c.is || !strings.Contains(a.Why, c.why) {
+			t.Errorf("%s: %s, %q; wanted %s, %q", c.name, a.Is, a.Why, c.is, c.why)
+			continue
+		}
+		if a.Is != proof.Can {
+			continue
+		}
+		if _, ok := proof.Replay(st, a.Walk); !ok {
+			t.Errorf("%s: its walk does not play", c.name)
+		}
+		if _, ok := proof.Replay(st, a.Walk[:len(a.Walk)/2]); ok {
+			t.Errorf("%s: half its walk is enough", c.name)
+		}
+		if c.steps > 0 && (a.Steps < c.steps || a.Steps > c.steps+3) {
+			t.Errorf("%s: in %d steps, wanted about %d", c.name, a.Steps, c.steps)
+		}
+	}
+}
+
+// Over several maps: through passages that ask, and over seams.
+func TestWaysThatAsk(t *testing.T) {
+	d := sample.World()
+	c, err := author.Join(d, author.Way{From: document.End{Map: sample.Quay, Entity: sample.Exit}, To: sample.Pans, At: grid.Point{X: 4, Y: 5}, Facing: document.Right})
+	if err != nil {
+		t.Fatal(err)
+	}
+	d = apply(t, d, c.Do...)
+	goal := document.Entity{ID: "goalgoalgoal", Layer: d.Maps.Get(sample.Pans).LayersInOrder()[2].ID, Kind: kind.Goal, Name: "Goal", Facing: document.Down, X: 160, Y: 80, W: 16, H: 16}
+	for _, l := range d.Maps.Get(sample.Pans).LayersInOrder() {
+		if l.Kind == document.LayerEntities {
+			goal.Layer = l.ID
+		}
+	}
+	d = apply(t, d, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Pans, ID: goal.ID}, goal))
+	if _, a := answerOf(d); a.Is != proof.Can {
+		t.Fatalf("through the passage: %s, %s", a.Is, a.Why)
+	}
+	next := *d.Passages.Get(c.Made)
+	for gate, want := range map[document.Gate]proof.Is{
+		{Asks: document.GateItem, Map: sample.Quay, Entity: sample.Pearl}:            proof.Can,
+		{Asks: document.GateItem, Map: sample.Quay, Entity: sample.Pearl, Not: true}: proof.Can,
+		{Asks: document.GateFlag, Flag: sample.Lit}:                                  proof.Cannot,
+		{Asks: document.GateCount, Kind: kind.Collectible, Count: 2}:                 proof.Cannot,
+		{Asks: document.GateCount, Kind: kind.Collectible, Count: 1}:                 proof.Can,
+	} {
+		next.If = []document.Gate{gate}
+		ask, err := author.ChangePassage(d, next)
+		if err != nil {
+			t.Fatal(err)
+		}
+		_, a := answerOf(apply(t, d, ask.Do...))
+		// what is not to be had is taken where it lies on the way: not decided is no lie
+		if a.Is != want && !(gate.Not && a.Is == proof.Open) {
+			t.Errorf("asking for %+v: %s, %s; wanted %s", gate, a.Is, a.Why, want)
+		}
+	}
+}
+
+// Whatever a world is like: of one that cannot be finished no game that is played at random is,
+// and nobody is ever where the facts say that nobody could be.
+func TestCannotIsNeverWrong(t *testing.T) {
+	finished := 0
+	for seed := range uint64(60) {
+		r := rand.New(rand.NewPCG(seed, 5))
+		var rows []string
+		for y := range 8 {
+			row := ""
+			for x := range 12 {
+				if x == 0 || y == 0 || x == 11 || y == 7 {
+					row += "#"
+				} else {
+					row += string("......##^c"[r.IntN(10)])
+				}
+			}
+			rows = append(rows, row)
+		}
+		put := func(letter string) {
+			y, x := 1+r.IntN(6), 1+r.IntN(10)
+			rows[y] = rows[y][:x] + letter + rows[y][x+1:]
+		}
+		for _, letter := range []string{"D", "s", "G", "@"} {
+			put(letter)
+		}
+		var values []kind.Value
+		if seed%3 == 2 {
+			values = append(values, fromSide)
+		}
+		d := drawn(t, strings.Join(rows, "\n"), values...)
+		st, a := answerOf(d)
+		g, err := play.Start(st, "", int64(seed))
+		if err != nil || a.Is == proof.Nothing {
+			continue
+		}
+		may := proof.Could(st, g.Hero().Map, g.HeroCell())
+		goals := proof.Goals(st)
+		for range 120 {
+			in := play.Input(r.IntN(64))
+			for range 1 + r.IntN(40) {
+				g.Step(in)
+				if p := g.HeroCell(); !may.Reached(g.Hero().Map, p) {
+					t.Fatalf("seed %d: the hero is at %v, where nobody could be\n%s", seed, p, strings.Join(rows, "\n"))
+				}
+			}
+		}
+		if len(goals) > 0 && g.Is(goals[0], play.Reached) {
+			finished++
+			if a.Is == proof.Cannot {
+				t.Errorf("seed %d: it was finished, though %s\n%s", seed, a.Why, strings.Join(rows, "\n"))
+			}
+		}
+		if a.Is == proof.Can {
+			if _, ok := proof.Replay(st, a.Walk); !ok {
+				t.Errorf("seed %d: its walk does not play", seed)
+			}
+		}
+	}
+	if finished < 5 {
+		t.Errorf("only %d games at random were finished: they say little", finished)
+	}
+}

@@ -1,0 +1,352 @@
+package proof
+
+import (
+	"azzel/core/document"
+	"azzel/core/grid"
+	"azzel/core/kind"
+	"azzel/core/play"
+	"azzel/core/world"
+	"cmp"
+	"container/heap"
+	"slices"
+)
+
+// Search looks in the engine for a walk that finishes the game, a little at a time.
+type Search struct {
+	st  *world.Stage
+	may *May
+	// bounded tells that all is known that could be.
+	bounded bool
+	goals   []world.Ref
+	open    nodes
+	seen    map[key]bool
+	ticks   int
+	made    int
+	out     *Answer
+}
+
+// node is a game that was really played, what was held in it since the one before, and what
+// is still to be tried.
+type node struct {
+	game   *play.Game
+	before *node
+	keys   []play.Input
+	// long is how many ticks it took in all, order the number of the node.
+	long, order int
+	// ways and targets are found when it is first taken, seen from above; tried counts them, or
+	// the tries of a map that is seen from the side.
+	ways    *play.Ways
+	targets []target
+	tried   int
+}
+
+// key tells situations apart: what is so, and about where the hero rests.
+type key struct {
+	hash [2]uint64
+	m    world.Ref
+	x, y int64
+	mode play.Mode
+}
+
+// Seed is what games draw from that are proven.
+const Seed = 1
+
+// MaxTicks is how many ticks a search plays at the most, MaxNodes how many situations it keeps.
+const (
+	MaxTicks = 6_000_000
+	MaxNodes = 20_000
+	// MaxCells is how large a map can be that a walk is looked for on.
+	MaxCells = 1 << 18
+)
+
+// New begins to look for an answer from where a game begins.
+func New(st *world.Stage) *Search {
+	s := &Search{st: st, seen: map[key]bool{}}
+	g, err := play.Start(st, "", Seed)
+	if err != nil {
+		s.out = &Answer{Is: Nothing, Why: "there is no spawn yet", By: world.None}
+		return s
+	}
+	s.goals = Goals(st)
+	if len(s.goals) == 0 {
+		s.out = &Answer{Is: Nothing, Why: "there is no goal yet", By: world.None}
+		return s
+	}
+	s.may = begin(st, g.Hero().Map, g.HeroCell())
+	if w := (&walk{s: s, game: g}); w.rest() {
+		s.add(w)
+	}
+	return s
+}
+
+// Goals are the things by which a game is finished: goals on maps that no other map follows,
+// or any, where all are followed.
+func Goals(st *world.Stage) (out []world.Ref) {
+	var followed []world.Ref
+	for r := range st.Things {
+		t := &st.Things[r]
+		switch {
+		case t.Acts != kind.Goal || t.Absent || st.Grounds[t.Map].Template:
+		case st.Grounds[t.Map].Next:
+			followed = append(followed, world.Ref(r))
+		default:
+			out = append(out, world.Ref(r))
+		}
+	}
+	if len(out) == 0 {
+		return followed
+	}
+	return out
+}
+
+// Step goes on for about so many ticks of play, or cells; the answer is nil until there is one.
+func (s *Search) Step(budget int) *Answer {
+	if s.out == nil && !s.bounded {
+		if s.bounded = s.may.goOn(budget); s.bounded && !slices.ContainsFunc(s.goals, s.may.Reaches) {
+			s.out = s.cannot()
+		}
+		return s.out
+	}
+	for until := s.ticks + budget; s.out == nil && s.ticks < until; {
+		if len(s.open) == 0 || s.ticks > MaxTicks || s.made > MaxNodes {
+			s.out = &Answer{Is: Open, Why: "no walk was found", By: world.None}
+			if s.ticks > MaxTicks || s.made > MaxNodes {
+				s.out.Why = "there are more situations than could be tried"
+			}
+			break
+		}
+		n := heap.Pop(&s.open).(*node)
+		switch m := n.game.Ground(); {
+		case m.Side:
+			s.trySide(n)
+		case m.Bounds.W*m.Bounds.H > MaxCells:
+			s.out = &Answer{Is: Open, Why: m.Name + " is too large to look for a walk on it", By: world.None}
+		case n.ways == nil:
+			s.look(n)
+			heap.Push(&s.open, n)
+		default:
+			s.tryAbove(n)
+		}
+	}
+	return s.out
+}
+
+// nodes are ordered by how many ticks they took.
+type nodes []*node
+
+func (n nodes) Len() int           { return len(n) }
+func (n nodes) Swap(i, k int)      { n[i], n[k] = n[k], n[i] }
+func (n nodes) Less(i, k int) bool { return cmp.Or(n[i].long-n[k].long, n[i].order-n[k].order) < 0 }
+func (n *nodes) Push(x any)        { *n = append(*n, x.(*node)) }
+func (n *nodes) Pop() any {
+	last := len(*n) - 1
+	out := (*n)[last]
+	*n = (*n)[:last]
+	return out
+}
+
+// add keeps a situation that has not been seen.
+func (s *Search) add(w *walk) {
+	g, m := w.game, w.game.Ground()
+	if m == nil || s.out != nil {
+		return
+	}
+	for _, r := range s.goals {
+		if g.Is(r, play.Reached) {
+			s.finish(w)
+			return
+		}
+	}
+	h := g.Hero()
+	k := key{g.Hash, h.Map, h.X >> 11, h.Y >> 11, h.Mode}
+	if !m.Side {
+		p := g.HeroCell()
+		k.x, k.y, k.mode = int64(p.X), int64(p.Y), 0
+	}
+	if s.seen[k] {
+		return
+	}
+	s.seen[k] = true
+	s.made++
+	heap.Push(&s.open, &node{game: g, before: w.before, keys: w.keys, long: w.long(), order: s.made})
+}
+
+// finish plays the walk once more from the beginning before it is believed.
+func (s *Search) finish(w *walk) {
+	parts := [][]play.Input{w.keys}
+	for n := w.before; n != nil; n = n.before {
+		parts = append(parts, n.keys)
+	}
+	slices.Reverse(parts)
+	a, ok := Replay(s.st, slices.Concat(parts...))
+	if !ok {
+		return
+	}
+	s.out = a
+}
+
+// Replay plays a walk from the beginning; ok tells that it finishes the game.
+func Replay(st *world.Stage, keys []play.Input) (a *Answer, ok bool) {
+	g, err := play.Start(st, "", Seed)
+	if err != nil {
+		return nil, false
+	}
+	goals := Goals(st)
+	steps, m, at := 0, g.Hero().Map, g.HeroCell()
+	for n, in := range keys {
+		g.Step(in)
+		if g.Ground() == nil {
+			return nil, false
+		}
+		if p := g.HeroCell(); g.Hero().Map != m {
+			m, at = g.Hero().Map, p
+		} else if p != at {
+			at = p
+			steps++
+		}
+		if slices.ContainsFunc(goals, func(r world.Ref) bool { return g.Is(r, play.Reached) }) {
+			return &Answer{Is: Can, Steps: steps, Walk: keys[:n+1], By: world.None}, true
+		}
+	}
+	return nil, false
+}
+
+// walk plays inputs on from a situation, until it rests.
+type walk struct {
+	s      *Search
+	before *node
+	game   *play.Game
+	keys   []play.Input
+}
+
+func (s *Search) from(n *node) *walk { return &walk{s: s, before: n, game: n.game.Clone()} }
+
+// long is how many ticks it took from the beginning.
+func (w *walk) long() int {
+	if w.before == nil {
+		return len(w.keys)
+	}
+	return w.before.long + len(w.keys)
+}
+
+func (w *walk) hold(in play.Input) {
+	w.game.Step(in)
+	w.keys = append(w.keys, in)
+	w.s.ticks++
+}
+
+// rest reads what is said and waits until nothing goes on by itself.
+func (w *walk) rest() bool {
+	for range 1200 {
+		g := w.game
+		switch {
+		case g.Ground() == nil:
+			return false
+		case len(g.Lines) > 0:
+			w.hold(play.InputUse)
+			w.hold(0)
+		case g.Leaving >= 0 || g.Fade > 0 || g.Lost != play.NotLost || g.Hero().Push > 0 || g.Hero().Flags&play.Stepping != 0:
+			w.hold(0)
+		default:
+			return true
+		}
+	}
+	return false
+}
+
+// look finds what can be walked to on a map that is seen from above, the nearest first. What can
+// only rise, as taking something does, is done first and alone: afterwards all else is still there.
+func (s *Search) look(n *node) {
+	g := n.game
+	m := g.Ground()
+	n.ways = g.Ways()
+	s.ticks += len(n.ways.Far) / 4
+	near := spots(n.ways.Far)
+	for r := m.First; r < m.After; r++ {
+		t := s.st.Thing(r)
+		if !g.There(r) {
+			continue
+		}
+		switch t.Acts {
+		case kind.Collectible, kind.Goal, kind.Exit, kind.Door:
+			if t.Acts == kind.Door && (!g.On(r) || s.st.WayFrom(s.st.End(r)) < 0) || t.Acts == kind.Goal && g.Is(r, play.Reached) {
+				continue
+			}
+			n.targets = near.touching(n.targets, m, t, t.Acts == kind.Collectible)
+		case kind.Switch:
+			n.targets = near.beside(n.targets, m, t)
+		}
+	}
+	n.targets = append(n.targets, near.edges(m)...)
+	slices.SortStableFunc(n.targets, func(a, b target) int {
+		if a.grows != b.grows {
+			return map[bool]int{true: -1, false: 1}[a.grows]
+		}
+		return cmp.Compare(a.far, b.far)
+	})
+}
+
+// tryAbove tries the next of what can be walked to.
+func (s *Search) tryAbove(n *node) {
+	if n.tried == len(n.targets) {
+		return
+	}
+	t := n.targets[n.tried]
+	n.tried++
+	w := s.from(n)
+	went := w.goTo(t, n.ways.To(t.at))
+	switch {
+	case went && t.grows && w.game.Hash != n.game.Hash:
+		s.add(w)
+		return // the rest is tried from there
+	case went && !t.grows:
+		s.add(w)
+	}
+	heap.Push(&s.open, n)
+}
+
+// goTo walks to a target and does what there is to do; false where the engine does not go there.
+func (w *walk) goTo(t target, way []grid.Point) bool {
+	hash, m := w.game.Hash, w.game.Hero().Map
+	if len(way) == 0 && w.game.HeroCell() != t.at {
+		return false
+	}
+	for limit := 240 * (len(way) + 1); len(way) > 0 && limit > 0; limit-- {
+		in, there := w.game.Toward(way[0])
+		if there {
+			way = way[1:]
+			continue
+		}
+		w.hold(in)
+		if g := w.game; g.Ground() == nil || len(g.Lines) > 0 || g.Leaving >= 0 || g.Lost != play.NotLost || g.Hero().Map != m || t.grows && g.Hash != hash {
+			return w.rest()
+		}
+	}
+	if len(way) > 0 {
+		return false
+	}
+	if t.turn != "" {
+		w.hold([4]play.Input{play.InputUp, play.InputRight, play.InputDown, play.InputLeft}[t.turn.Index()])
+	}
+	if t.use {
+		w.hold(0)
+		w.hold(play.InputUse)
+		w.hold(0)
+	}
+	// over an edge, or into what holds the middle of the hero
+	for n := 0; t.over != "" && n < 90 && w.game.Hero().Map == m && w.game.Leaving < 0; n++ {
+		w.hold([4]play.Input{play.InputUp, play.InputRight, play.InputDown, play.InputLeft}[t.over.Index()])
+	}
+	return w.rest()
+}
+
+// target is somewhere to go, and what to do there.
+type target struct {
+	at   grid.Point
+	far  int
+	use  bool
+	turn document.Facing
+	// over is the edge to go over from there.
+	over  document.Facing
+	grows bool
+}

@@ -1,0 +1,26 @@
+package demo
+
+import (
+	"azzel/core/chart"
+	"azzel/core/proof"
+	"azzel/core/world"
+	"fmt"
+	"testing"
+)
+
+// The demo can be finished, and the walk that is found plays.
+func TestTheDemoCanBeFinished(t *testing.T) {
+	d := Project(Coast(), fmt.Sprintf("%064x", 1))
+	st := world.New(d, chart.New(d, nil), nil)
+	s := proof.New(st)
+	var a *proof.Answer
+	for a == nil {
+		a = s.Step(10_000)
+	}
+	if a.Is != proof.Can || a.Steps < 50 || a.Steps > 400 {
+		t.Fatalf("the demo: %s in %d steps, %s", a.Is, a.Steps, a.Why)
+	}
+	if again, ok := proof.Replay(st, a.Walk); !ok || again.Steps != a.Steps {
+		t.Error("its walk does not play")
+	}
+}

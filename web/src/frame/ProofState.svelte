@@ -1,0 +1,49 @@
+<script lang="ts">
+	import CircleHelp from '@lucide/svelte/icons/circle-question-mark'
+	import FlagOff from '@lucide/svelte/icons/flag-off'
+	import FlagTriangleRight from '@lucide/svelte/icons/flag-triangle-right'
+	import Hint from '../controls/Hint.svelte'
+	import { counted } from '../project/counted'
+	import { workspace } from '../workspace/workspace.svelte'
+
+	// Whether the game can be finished, as it stands now.
+	const w = workspace()
+	const { proving } = w
+	const answer = $derived(proving.answer)
+
+	function go() {
+		if (answer?.is === 'can') w.playing.showWalk()
+		else if (answer?.entity) w.goTo(answer.map, answer.entity)
+	}
+</script>
+
+{#if answer && answer.is !== 'nothing'}
+	<div class="flex min-w-0 items-center {proving.busy ? 'opacity-60' : ''}" role="status" data-testid="proof">
+		{#if answer.is === 'can'}
+			<Hint
+				label="It was played to the goal in {counted(answer.steps, 'step')}: see the walk"
+				class="flex h-7 min-w-0 items-center gap-1.5 px-1.5 text-sage hover:bg-well disabled:hover:bg-transparent"
+				disabled={proving.busy || !w.map}
+				onclick={go}
+			>
+				<FlagTriangleRight size={15} />
+				<span class="truncate">can be finished, at most {counted(answer.steps, 'step')}</span>
+			</Hint>
+		{:else if answer.is === 'cannot'}
+			<Hint
+				label="It cannot be finished: {answer.why}"
+				class="flex h-7 min-w-0 items-center gap-1.5 px-1.5 text-brick hover:bg-well disabled:hover:bg-transparent"
+				disabled={!answer.entity}
+				onclick={go}
+			>
+				<FlagOff size={15} />
+				<span class="truncate">cannot: {answer.why}</span>
+			</Hint>
+		{:else}
+			<span class="flex min-w-0 items-center gap-1.5 px-1.5 text-dim" title="Not decided: {answer.why}">
+				<CircleHelp size={15} />
+				<span class="truncate">not decided: {answer.why}</span>
+			</span>
+		{/if}
+	</div>
+{/if}
