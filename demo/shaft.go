@@ -31,8 +31,8 @@ func pumpShaft(s *Sheet) *canvas {
 	for _, g := range [][3]int{{9, 11, 4}, {8, 17, 3}, {6, 20, 4}} {
 		c.box(c.things, g[0], g[1], g[2], 1, "gantry")
 	}
-	// through the shelves, and the last one out of the water
-	for _, l := range [][3]int{{5, 6, 14}, {4, 14, 24}, {10, 24, 29}} {
+	// through the shelves
+	for _, l := range [][3]int{{5, 6, 14}, {4, 14, 24}} {
 		for y := l[1]; y < l[2]; y++ {
 			c.put(c.things, l[0], y, "rungs")
 		}

@@ -2,6 +2,7 @@ package e2e
 
 import (
 	"azzel/core/edit"
+	"azzel/core/kind"
 	"azzel/core/sample"
 	"azzel/core/session"
 	"encoding/base64"
@@ -70,6 +71,23 @@ func TestModuleIsTheNativeCore(t *testing.T) {
 	call("play", map[string]any{"map": sample.Quay})
 	for i := range 120 {
 		call("step", map[string]any{"input": []int{2, 4, 2 | 16, 8, 1, 0}[i%6], "ticks": 1 + i%9})
+	}
+	// seen from the side, pulled back, and again; and whether it can be finished
+	side := &edit.Edit{V: edit.Version, Mark: edit.Mark{Client: "strangerrrrr", Number: 99}, Label: edit.Label{Kind: edit.Do}, Do: []edit.Primitive{
+		edit.Set(edit.Ref{Type: edit.TypeProject}, "mapValues", []kind.Value{{Key: kind.MapView, Value: kind.Of(kind.FromSide)}})}}
+	call("adopt", map[string]any{"edits": []any{json.RawMessage(edit.JSON(side))}})
+	for i := range 120 {
+		call("step", map[string]any{"input": []int{2, 34, 32, 8, 1, 4}[i%6], "ticks": 1 + i%11})
+	}
+	for _, tick := range []int{300, 7, 500} {
+		call("back", map[string]any{"tick": tick})
+	}
+	call("again", map[string]any{"tick": 200})
+	for range 20 {
+		call("step", map[string]any{"input": 0, "ticks": 15})
+	}
+	for range 4 {
+		call("prove", map[string]any{"ticks": 3000})
 	}
 	call("checkPlace", map[string]any{"map": sample.Quay, "active": "", "at": map[string]int{"x": 0, "y": 0}})
 	call("nonsense", map[string]any{})

@@ -56,7 +56,7 @@ func (p *Plan) place(w *Work, l *document.Layer, g Grip, ges Gesture, r *grid.Re
 		}
 		stands[s.box] = true
 		e := &document.Entity{Layer: l.ID, Kind: g.Kind, Name: kind.Name, Facing: document.Down.Turned(g.Turn).Turned(s.turn),
-			Look: g.Look, LookOn: g.LookOn, X: s.box.X, Y: s.box.Y, W: s.box.W, H: s.box.H}
+			Look: g.Look, LookOn: g.LookOn, On: kind.StartsOn(), X: s.box.X, Y: s.box.Y, W: s.box.W, H: s.box.H}
 		if kind.Turns {
 			e.Turn = g.Turn.Then(s.turn)
 		}

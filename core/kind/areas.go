@@ -4,9 +4,9 @@ package kind
 var areas = []Kind{
 	{ID: "sensor", Name: "Sensor area", Help: "Rules notice who comes into it", Area: true, State: "Watching at the start", Veiled: true, Settings: settings(
 		chosen("notices", "hero=the hero, beings, blocks, anything", "Whom it notices"))},
-	{ID: "ladder", Name: "Ladder area", Help: "Can be climbed", Area: true, Veiled: true},
-	{ID: "water", Name: "Water area", Help: "Is swum in, or drowned in", Area: true, Veiled: true, Settings: settings(
+	{ID: Ladder, Name: "Ladder area", Help: "Can be climbed", Area: true, Veiled: true},
+	{ID: Water, Name: "Water area", Help: "Is swum in, or drowned in", Area: true, Veiled: true, Settings: settings(
 		chosen("does", "swims=lets swim, drowns, slows", "What it does"), chosen("flows", "nowhere, up, right, down, left", "Where it carries one"))},
-	{ID: "wind", Name: "Wind area", Help: "Blows along what is in it", Area: true, Faces: true, State: "Blowing at the start", Veiled: true, Settings: settings(
+	{ID: Wind, Name: "Wind area", Help: "Blows along what is in it", Area: true, Faces: true, State: "Blowing at the start", Veiled: true, Settings: settings(
 		number("force", "3", "cells/s", 0, 50, "How strongly it blows"))},
 }

@@ -155,6 +155,16 @@ func (k *Kind) Acts() string {
 	return string(k.Of)
 }
 
+// StartsOn tells whether one that is put down works from the start: what lights, hurts or
+// watches does, until somebody turns it off.
+func (k *Kind) StartsOn() bool {
+	switch k.Acts() {
+	case Light, "sound", "emitter", "shooter", "beam", Hazard, "turner", Wind, "sensor":
+		return true
+	}
+	return false
+}
+
 // StandsFreely tells whether it is put where the press is, not in the cell.
 func (k *Kind) StandsFreely() bool { return k.Acts() == Decoration }
 

@@ -18,6 +18,9 @@ const (
 	Goal        = "goal"
 	Hazard      = "hazard"
 	Light       = "light"
+	Ladder      = "ladder"
+	Water       = "water"
+	Wind        = "wind"
 )
 
 // Keys of what a hero is like in moving and being struck; its speed and jump are told by

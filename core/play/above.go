@@ -12,7 +12,8 @@ func (g *Game) above(m *world.Ground, in Input) {
 	b, w := g.Hero(), g.gait()
 	dx, dy := in.ways()
 	ax, ay := w.RunX, w.RunY
-	if g.middle(m, b)&world.Water != 0 && !g.Roam {
+	here, flowX, flowY := g.middle(m, b)
+	if here&world.Water != 0 && !g.Roam {
 		ax, ay, b.Mode = ax*inWater/256, ay*inWater/256, Swimming
 	} else {
 		b.Mode = Walking
@@ -24,9 +25,9 @@ func (g *Game) above(m *world.Ground, in Input) {
 		return
 	}
 	b.VX, b.VY = 0, 0
-	if w.WindX != 0 || w.WindY != 0 {
-		g.move(b, w.WindX, 0)
-		g.move(b, 0, w.WindY)
+	if flowX, flowY = flowX+w.WindX, flowY+w.WindY; !g.Roam && (flowX != 0 || flowY != 0) {
+		g.move(b, flowX, 0)
+		g.move(b, 0, flowY)
 	}
 	if w.Cells && !g.Roam {
 		g.stepwise(m, b, w, dx, dy, ax, ay)
@@ -125,10 +126,4 @@ func (g *Game) cellPlace(m *world.Ground, b *Body, dx, dy int64) (x, y int64) {
 func (g *Game) blockedStep(m *world.Ground, b *Body, dx, dy int64) bool {
 	x, y := g.cellPlace(m, b, dx, dy)
 	return g.blockedAt(b, x, y)
-}
-
-// middle is what the ground is under the middle of a body.
-func (g *Game) middle(m *world.Ground, b *Body) world.Terrain {
-	box := g.extent(b)
-	return m.At(m.CellAt((box.Left+box.Right)/2, (box.Top+box.Bottom)/2))
 }

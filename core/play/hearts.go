@@ -19,13 +19,13 @@ const (
 const pushTicks = 8
 
 // struck takes a heart, and throws back from the middle of what did it.
-func (g *Game) struck(by world.Box, what string) {
+func (g *Game) struck(by world.Box, what string, harm int32) {
 	b := g.Hero()
 	if b.Blink > 0 || g.Roam || g.Lost != NotLost || g.Leaving >= 0 {
 		return
 	}
 	g.tell("struck", what)
-	if !g.loseHeart() {
+	if !g.loseHearts(harm) {
 		return
 	}
 	m, w := g.Ground(), g.gait()
@@ -55,11 +55,11 @@ func away(box, from world.Box) (dx, dy int64) {
 	return 0, sign(y)
 }
 
-// loseHeart takes a heart; false when it was the last, and the hero comes back elsewhere.
-func (g *Game) loseHeart() bool {
+// loseHearts takes hearts; false when it was the last, and the hero comes back elsewhere.
+func (g *Game) loseHearts(n int32) bool {
 	b := g.Hero()
 	b.Blink = g.gait().Blink
-	g.setCount(Hearts, max(0, g.Count(Hearts)-1))
+	g.setCount(Hearts, max(0, g.Count(Hearts)-n))
 	if g.Count(Hearts) > 0 {
 		return true
 	}
@@ -111,12 +111,20 @@ func (g *Game) hurts(m *world.Ground) {
 	// what only just touches a side of it does not hurt
 	box := g.extent(b)
 	in := world.Box{Left: box.Left + (box.Right-box.Left)/4, Right: box.Right - (box.Right-box.Left)/4, Top: box.Top + (box.Bottom-box.Top)/4, Bottom: box.Bottom}
+	if m.Areas() {
+		for _, r := range g.touched(m, in) {
+			if t := g.Stage.Thing(r); t.Area != nil && t.Area.Is&world.Hazard != 0 && g.works(r, t) {
+				g.struck(t.Body, t.Name, t.Area.Harm)
+				return
+			}
+		}
+	}
 	from, to := m.CellAt(in.Left, in.Top), m.CellAt(in.Right-1, in.Bottom-1)
 	w, h := m.Cell()
 	for y := from.Y; y <= to.Y; y++ {
 		for x := from.X; x <= to.X; x++ {
 			if m.At(grid.Point{X: x, Y: y})&world.Hazard != 0 {
-				g.struck(world.Box{Left: int64(x) * w, Top: int64(y) * h, Right: int64(x+1) * w, Bottom: int64(y+1) * h}, "")
+				g.struck(world.Box{Left: int64(x) * w, Top: int64(y) * h, Right: int64(x+1) * w, Bottom: int64(y+1) * h}, "", 1)
 				return
 			}
 		}
@@ -128,5 +136,5 @@ func (g *Game) Strike() {
 	box := g.extent(g.Hero())
 	dx, dy := g.Hero().Look().Step()
 	by := world.Box{Left: box.Left + int64(dx)*Sub, Top: box.Top + int64(dy)*Sub, Right: box.Right + int64(dx)*Sub, Bottom: box.Bottom + int64(dy)*Sub}
-	g.struck(by, "")
+	g.struck(by, "", 1)
 }

@@ -2,7 +2,6 @@ package play
 
 import (
 	"azzel/core/document"
-	"azzel/core/grid"
 	"azzel/core/world"
 )
 
@@ -16,7 +15,7 @@ func (g *Game) side(m *world.Ground, in, pressed Input) {
 		g.move(b, 0, dy*w.RunY)
 		return
 	}
-	here := g.middle(m, b)
+	here, flowX, flowY := g.middle(m, b)
 	wet := here&world.Water != 0 || w.Wet
 	stands := g.stands(m, b, w)
 	if stands {
@@ -52,8 +51,8 @@ func (g *Game) side(m *world.Ground, in, pressed Input) {
 			b.turn(document.Left)
 		}
 	}
-	g.across(m, b, w, b.VX+w.WindX, stands)
-	g.upDown(m, b, w, b.VY+w.WindY, dy > 0)
+	g.across(m, b, w, b.VX+w.WindX+flowX, stands)
+	g.upDown(m, b, w, b.VY+w.WindY+flowY, dy > 0)
 	b.Early, b.Grace = max(0, b.Early-1), max(0, b.Grace-1)
 	b.Steps++
 	if b.VX == 0 && (b.Mode != Climbing || b.VY == 0) {
@@ -173,7 +172,7 @@ func (g *Game) fall(b *Body, w *world.Gait, in Input, stands, wet bool) {
 func (g *Game) climbs(m *world.Ground, b *Body, here world.Terrain, in Input, stands bool) {
 	_, dy := in.ways()
 	box := g.extent(b)
-	feet := m.At(m.CellAt((box.Left+box.Right)/2, box.Bottom))
+	feet, _, _ := g.here(m, (box.Left+box.Right)/2, box.Bottom)
 	switch {
 	case b.Push > 0:
 		b.Mode = Airborne
@@ -195,7 +194,7 @@ func (g *Game) stands(m *world.Ground, b *Body, w *world.Gait) bool {
 	}
 	box := boxAt(w, b.Flags, b.X, b.Y)
 	below := lower(box, Sub)
-	return g.blocked(m, box, below) || onLadderTop(m, box, below)
+	return g.blocked(m, box, below) || g.onLadderTop(m, box, below)
 }
 
 func lower(box world.Box, by int64) world.Box {
@@ -209,20 +208,19 @@ func (g *Game) setOn(m *world.Ground, b *Body, w *world.Gait) {
 		return
 	}
 	box := boxAt(w, b.Flags, b.X, b.Y)
-	if to := lower(box, y-b.Y); !g.blocked(m, box, to) && !onLadderTop(m, box, to) {
+	if to := lower(box, y-b.Y); !g.blocked(m, box, to) && !g.onLadderTop(m, box, to) {
 		b.Y = y
 	}
 }
 
 // onLadderTop reports whether a box comes from above onto the end of a ladder, which carries.
-func onLadderTop(m *world.Ground, was, box world.Box) bool {
-	at := m.CellAt((box.Left+box.Right)/2, box.Bottom-1)
-	if m.At(at)&world.Ladder == 0 || m.At(grid.Point{X: at.X, Y: at.Y - 1})&world.Ladder != 0 {
+func (g *Game) onLadderTop(m *world.Ground, was, box world.Box) bool {
+	x := (box.Left + box.Right) / 2
+	if now, _, _ := g.here(m, x, box.Bottom-1); now&world.Ladder == 0 {
 		return false
 	}
-	_, h := m.Cell()
-	top := int64(at.Y) * h
-	return was.Bottom <= top && box.Bottom > top
+	before, _, _ := g.here(m, x, was.Bottom-1)
+	return before&world.Ladder == 0
 }
 
 // across moves to a side, pixel by pixel where the ground is not even: up slopes and steps of
@@ -261,7 +259,7 @@ func (g *Game) across(m *world.Ground, b *Body, w *world.Gait, dx int64, stands 
 // settleDown keeps to the ground that falls away by as much as one goes.
 func (g *Game) settleDown(m *world.Ground, b *Body, w *world.Gait) {
 	box := boxAt(w, b.Flags, b.X, b.Y)
-	if below := lower(box, Sub); g.blocked(m, box, below) || onLadderTop(m, box, below) {
+	if below := lower(box, Sub); g.blocked(m, box, below) || g.onLadderTop(m, box, below) {
 		return
 	}
 	for by := int64(Sub); by <= 2*Sub; by += Sub {
@@ -278,7 +276,7 @@ func (g *Game) upDown(m *world.Ground, b *Body, w *world.Gait, dy int64, lets bo
 		y := nextPixel(b.Y, sign(dy), left)
 		left -= abs(y - b.Y)
 		was, box := boxAt(w, b.Flags, b.X, b.Y), boxAt(w, b.Flags, b.X, y)
-		if g.blocked(m, was, box) || dy > 0 && !(lets && b.Mode == Climbing) && onLadderTop(m, was, box) {
+		if g.blocked(m, was, box) || dy > 0 && !(lets && b.Mode == Climbing) && g.onLadderTop(m, was, box) {
 			// as near as whole pixels come
 			if dy > 0 && b.Mode != Climbing {
 				b.VY = 0

@@ -98,7 +98,7 @@ func (g *Game) cross(m *world.Ground) {
 		g.wrap(m, side)
 	case m.Map.Side(side) == document.SideFall:
 		g.tell("fell", "")
-		if g.loseHeart() {
+		if g.loseHearts(1) {
 			g.Lost, g.Fade = Fallen, FadeTicks
 		}
 	default:

@@ -26,6 +26,7 @@ type Ground struct {
 	near     [][]Ref
 	lens     *Lens
 	dark     *int
+	areas    *bool
 }
 
 // Terrain is what a cell is to whoever moves, as bits.
@@ -137,6 +138,18 @@ func (g *Ground) Stops(was, box Box) bool {
 		return g.stage.Chart.Solids().Stops(g.Map, was, box)
 	}
 	return false
+}
+
+// Areas tells whether any of its things does something to whoever is in it.
+func (g *Ground) Areas() bool {
+	if g.areas == nil {
+		any := false
+		for r := g.First; r < g.After; r++ {
+			any = any || g.stage.Things[r].Area != nil
+		}
+		g.areas = &any
+	}
+	return *g.areas
 }
 
 // nearSide is how many cells a square has by which things are looked up.

@@ -52,8 +52,9 @@ type Thing struct {
 	Solid bool
 	// Body is what is touched of it.
 	Body Box
-	// Light is what it shines with, nil for nothing.
+	// Light is what it shines with, Area what it does to whoever is in it; nil for nothing.
 	Light *Light
+	Area  *Area
 }
 
 // Box is a box between two corners, in 1/256 map pixels.
@@ -116,7 +117,7 @@ func (s *Stage) takeMaps(before *Stage) {
 
 func (s *Stage) thing(in *document.Map, e *document.Entity, m Ref) Thing {
 	t := Thing{Entity: e, Map: m, Acts: s.Doc.Acts(e)}
-	t.Light = s.lightOf(in, e, t.Acts)
+	t.Light, t.Area = s.lightOf(in, e, t.Acts), s.areaOf(in, e, t.Acts)
 	if k := s.Doc.Kind(document.ID(e.Kind)); k != nil {
 		t.Solid = k.Solid || t.Acts == kind.Door
 	}

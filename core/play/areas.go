@@ -1,0 +1,34 @@
+package play
+
+import (
+	"azzel/core/world"
+)
+
+// here is what the ground and the areas on it are at a point, and how far they carry in a tick.
+func (g *Game) here(m *world.Ground, x, y int64) (is world.Terrain, flowX, flowY int64) {
+	is = m.At(m.CellAt(x, y))
+	if !m.Areas() {
+		return is, 0, 0
+	}
+	last := world.None
+	m.Near(world.Box{Left: x, Top: y, Right: x + 1, Bottom: y + 1}, func(r world.Ref, t *world.Thing) {
+		if t.Area == nil || r == last || !g.works(r, t) || x < t.Body.Left || x >= t.Body.Right || y < t.Body.Top || y >= t.Body.Bottom {
+			return
+		}
+		last = r
+		is |= t.Area.Is
+		flowX, flowY = flowX+t.Area.FlowX, flowY+t.Area.FlowY
+	})
+	return is, flowX, flowY
+}
+
+// works reports whether an area does what it does.
+func (g *Game) works(r world.Ref, t *world.Thing) bool {
+	return g.There(r) && (t.Area.Always || g.On(r))
+}
+
+// middle is what the ground is under the middle of a body.
+func (g *Game) middle(m *world.Ground, b *Body) (is world.Terrain, flowX, flowY int64) {
+	box := g.extent(b)
+	return g.here(m, (box.Left+box.Right)/2, (box.Top+box.Bottom)/2)
+}
