@@ -174,3 +174,29 @@ func TestTheStripSaysWhetherItCanBeFinished(t *testing.T) {
 	r.append(edit.Remove(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: goal}))
 	k.gone("[data-testid=proof]")
 }
+
+// A gamepad leads the hero, and two of them do it together.
+func TestGamepadsLeadTheHero(t *testing.T) {
+	k := world(t).open()
+	k.focusMap()
+	k.eval(`() => {
+		const pad = (index) => ({ index, connected: true, axes: [0, 0], buttons: Array.from({ length: 17 }, () => ({ pressed: false })) })
+		window.pads = [pad(0), null, pad(2)]
+		navigator.getGamepads = () => window.pads
+	}`)
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing]", "Playing Quay")
+	k.eval(`() => { window.pads[0].axes[0] = 1 }`)
+	within(t, soon, k.shows("[data-testid=count]", "1 of 1 collected"))
+	k.eval(`() => { window.pads[0].axes[0] = 0; window.pads[2].buttons[13].pressed = true }`)
+	within(t, soon, func() error {
+		_, y := k.hero()
+		return want("led down", fmt.Sprint(y > 9*16), "true")
+	})
+	k.eval(`() => { window.pads = [] }`)
+	x, _ := k.hero()
+	k.keys(input.KeyT, input.KeyT)
+	if now, _ := k.hero(); now != x {
+		t.Errorf("without pads it goes on from %d to %d", x, now)
+	}
+}

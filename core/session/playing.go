@@ -280,6 +280,22 @@ func (s *Session) walkTo(a struct {
 	return s.view(p.game, nil), nil
 }
 
+// about says what lies at a map pixel in the game, as it is or as it was after a tick.
+func (s *Session) about(a struct {
+	At   grid.Point `json:"at"`
+	Tick int64      `json:"tick"`
+}) (string, error) {
+	p, err := s.current()
+	if err != nil {
+		return "", err
+	}
+	g := p.game
+	if a.Tick > 0 && a.Tick < p.record.To() {
+		g = p.record.At(a.Tick)
+	}
+	return g.About(a.At.X, a.At.Y), nil
+}
+
 var modes = [...]string{play.Walking: "walks", play.Airborne: "flies", play.Climbing: "climbs", play.Swimming: "swims"}
 
 func (s *Session) view(g *play.Game, told []play.Event) View {
@@ -364,6 +380,7 @@ func init() {
 		"again":   with((*Session).again),
 		"roam":    with((*Session).roam),
 		"walkTo":  with((*Session).walkTo),
+		"about":   with((*Session).about),
 		"warning": with((*Session).warning),
 	})
 }

@@ -7,6 +7,11 @@ export type Code = 'refused' | 'nothing' | 'gap' | 'args' | 'method' | 'closed' 
 /** Something of which parts are left out. */
 export type Draft<T> = T extends (infer U)[] ? Draft<U>[] : T extends object ? { [K in keyof T]?: Draft<T[K]> } : T
 
+export interface Point {
+	x: number
+	y: number
+}
+
 export interface Outcome {
 	edit?: unknown
 	change: Change
@@ -598,11 +603,6 @@ export interface DocumentPlacing {
 	turn: number
 	layers: ID[] | null
 	entities: ID[] | null
-}
-
-export interface Point {
-	x: number
-	y: number
 }
 
 export interface PressArgs {
@@ -1235,6 +1235,10 @@ export interface MotifPart {
 
 /** What the core can be asked, and what it answers. */
 export interface Methods {
+	about: { args: {
+		at: Point
+		tick: number
+	}; answer: string }
 	addFlag: { args: {
 		name: string
 	}; answer: Outcome }

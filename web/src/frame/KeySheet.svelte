@@ -57,6 +57,7 @@
 		['Arrows or WASD', 'Walk'],
 		['E or Enter', 'Use, and read on'],
 		['Space', 'Jump, seen from the side; else use'],
+		['Gamepad', 'The stick walks, the lower button jumps, the others use'],
 		['Press', 'Walk there by the shortest way, seen from above'],
 		['P / Esc', 'Back to the map'],
 	])

@@ -15,6 +15,11 @@
 	const here = $derived.by(() => {
 		void w.project.turn
 		if (!m || !w.cell || !inside) return ''
+		// a game that stands still tells more of what is pointed at
+		if (w.play.frozen && w.play.view && w.pixel) {
+			const about = w.play.about(w.pixel)
+			if (about) return about
+		}
 		return w.project
 			.ask('under', { map: m.id, active: '', at: w.cell })
 			.map((u) => `${u.layer}: ${u.what}`)

@@ -1,5 +1,6 @@
 import { CoreError } from '../core/module'
 import type { ID, PlayEvent, PlayView, Point, Spot } from '../core/types'
+import { padInputs } from './pads'
 import type { Project } from '../project/project.svelte'
 
 /** The inputs of the play engine, by the physical keys that hold them down. */
@@ -101,6 +102,9 @@ export class Play {
 
 	private step = (now: number) => {
 		this.frame = requestAnimationFrame(this.step)
+		for (const pad of navigator.getGamepads()) {
+			if (pad?.connected) this.lean(`gamepad ${pad.index}`, padInputs(pad))
+		}
 		// after a pause the game goes on from where it was instead of catching up
 		this.left += Math.min(now - this.since, 100) * this.speed
 		this.since = now
@@ -222,6 +226,11 @@ export class Play {
 	roam() {
 		const on = !this.view?.roam
 		if (this.behind === null) this.try(() => this.project.ask('roam', { on }))
+	}
+
+	/** What lies at a map pixel in the game, in words. */
+	about(at: Point): string {
+		return this.view ? this.project.ask('about', { at, tick: this.behind ?? 0 }) : ''
 	}
 
 	/** Has the hero go to a cell by the shortest way. */

@@ -1,0 +1,105 @@
+package play
+
+import (
+	"azzel/core/document"
+	"azzel/core/kind"
+	"azzel/core/rules"
+	"azzel/core/world"
+	"fmt"
+	"strings"
+)
+
+// About says what lies at a map pixel in the game: the hero with its numbers and why it stands
+// still, or the uppermost thing and how it is; empty where there is nothing.
+func (g *Game) About(x, y int) string {
+	m := g.Ground()
+	if m == nil {
+		return ""
+	}
+	at := world.Box{Left: int64(x) * Sub, Top: int64(y) * Sub, Right: int64(x+1) * Sub, Bottom: int64(y+1) * Sub}
+	if meets(g.extent(g.Hero()), at) {
+		return g.aboutHero(m)
+	}
+	out := ""
+	for _, r := range g.touched(m, at) {
+		out = g.aboutThing(r)
+	}
+	return out
+}
+
+func (g *Game) aboutHero(m *world.Ground) string {
+	b, w := g.Hero(), g.gait()
+	does := [...]string{Walking: "walks", Airborne: "is in the air", Climbing: "climbs", Swimming: "swims"}[b.Mode]
+	parts := []string{"The hero " + does, fmt.Sprintf("%d of %d hearts", g.Count(Hearts), w.Hearts)}
+	cw, ch := m.Cell()
+	tenths := func(v, cell int64) string {
+		n := v * TicksPerSecond * 10 / cell
+		return fmt.Sprintf("%d.%d", abs(n)/10, abs(n)%10)
+	}
+	if b.VX != 0 || b.VY != 0 {
+		parts = append(parts, fmt.Sprintf("%s cells/s across, %s %s", tenths(b.VX, cw), tenths(b.VY, ch), map[bool]string{true: "up", false: "down"}[b.VY < 0]))
+	} else if m.Side {
+		parts = append(parts, fmt.Sprintf("jumps %s cells/s", tenths(w.Jump, ch)))
+	}
+	switch {
+	case len(g.Lines) > 0:
+		parts = append(parts, "waits until what is said is read")
+	case g.Leaving >= 0:
+		parts = append(parts, "goes through a passage")
+	case b.Push > 0:
+		parts = append(parts, "is thrown back")
+	case b.Blink > 0:
+		parts = append(parts, fmt.Sprintf("unhurt for %d.%d s", int(b.Blink)/60, int(b.Blink)%60/6))
+	case g.blockedAt(b, b.X, b.Y):
+		parts = append(parts, "stands in something solid")
+	}
+	return strings.Join(parts, ", ")
+}
+
+func (g *Game) aboutThing(r world.Ref) string {
+	t := g.Stage.Thing(r)
+	is := t.Acts
+	if k := g.Stage.Doc.Kind(document.ID(t.Entity.Kind)); k != nil {
+		is = strings.ToLower(k.Name)
+	}
+	out := fmt.Sprintf("%s: %s", t.Name, is)
+	on := g.On(r)
+	switch {
+	case t.Acts == kind.Door && on:
+		out += ", open"
+	case t.Acts == kind.Door:
+		out += ", shut"
+		if by := g.openedBy(r); by != "" {
+			return out + " until " + by
+		}
+		out += ", and nothing opens it"
+	case t.Acts == kind.Switch, t.Area != nil && !t.Area.Always, t.Light != nil:
+		out += map[bool]string{true: ", on", false: ", off"}[on]
+	case (t.Acts == kind.Checkpoint || t.Acts == kind.Goal) && g.Is(r, Reached):
+		out += ", reached"
+	}
+	return out
+}
+
+// openedBy is the first of the rules that open a door, without what it does.
+func (g *Game) openedBy(r world.Ref) string {
+	end := g.Stage.End(r)
+	for _, rule := range g.Stage.Rules {
+		for _, p := range rule.In(document.SlotThen) {
+			o, _ := document.Named(p.Blank("what"))
+			if p.Word != rules.WordOpen || o.Map != end.Map || o.ID != end.Entity {
+				continue
+			}
+			for _, when := range rule.In(document.SlotWhen) {
+				o, _ := document.Named(when.Blank("what"))
+				if what := g.Stage.Thing(g.Stage.ThingOf(o.Map, o.ID)); what != nil {
+					return "the hero " + when.Word + "s " + what.Name
+				}
+				if m := g.Stage.Ground(g.Stage.MapOf(o.ID)); m != nil {
+					return "the hero " + when.Word + "s on " + m.Name
+				}
+			}
+		}
+	}
+	return ""
+}
