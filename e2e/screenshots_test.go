@@ -1,6 +1,7 @@
 package e2e
 
 import (
+	"fmt"
 	"os"
 	"path/filepath"
 	"testing"
@@ -89,6 +90,7 @@ func TestScreenshots(t *testing.T) {
 	k.keys(input.Escape)
 	k.gone("[role=dialog]")
 	k.focusMap()
+	k.see("[data-testid=proof]", "can be finished")
 	k.keys(input.KeyP)
 	k.see("[data-testid=line]", "Low tide")
 	shot("play")
@@ -120,6 +122,26 @@ func TestScreenshots(t *testing.T) {
 	k.see("[data-testid=details] input", "Way of the lift")
 	shot("entities")
 	k.pressIn("aside[aria-label=Stack] button", "Stack")
+	k.focusMap()
+	k.keys(input.Escape)
+	k.drag(right, k.at(4, 5), k.at(4, 5))
+	k.pressIn("[role=menuitem]", "Play from here")
+	k.walk(input.ArrowRight, func() error {
+		x, _ := k.hero()
+		return want("at the end of the shelf", fmt.Sprint(x > 6*16), "true")
+	})
+	must(t, k.page.Keyboard.Press(input.ArrowRight))
+	must(t, k.page.Keyboard.Press(input.Space))
+	within(t, soon, func() error {
+		x, _ := k.hero()
+		return want("over the gap", fmt.Sprint(x > 8*16), "true")
+	})
+	k.keys(input.KeyT)
+	must(t, k.page.Keyboard.Release(input.ArrowRight))
+	must(t, k.page.Keyboard.Release(input.Space))
+	shot("shaft")
+	k.keys(input.KeyP)
+	k.gone("[data-testid=playing]")
 	k.press("Dark theme, Kiln")
 	k.pressIn("aside ul button", "Pans")
 	k.see("header", "Pans")

@@ -9,6 +9,7 @@ import (
 	"azzel/core/kind"
 	"azzel/core/sample"
 	"fmt"
+	"strings"
 	"testing"
 
 	"github.com/go-rod/rod/lib/input"
@@ -199,4 +200,19 @@ func TestGamepadsLeadTheHero(t *testing.T) {
 	if now, _ := k.hero(); now != x {
 		t.Errorf("without pads it goes on from %d to %d", x, now)
 	}
+}
+
+// Where the hero sees only so far, the rest is hidden, and comes into view as it walks.
+func TestWhatIsNotSeenIsHidden(t *testing.T) {
+	r := world(t)
+	r.append(edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}, "values", []kind.Value{{Key: kind.MapSight, Value: "4"}}))
+	k := r.open()
+	k.focusMap()
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing]", "Playing Quay")
+	hidden := func(x, y int) bool { return strings.HasSuffix(k.overlay(k.at(x, y)), ",255") }
+	within(t, soon, func() error {
+		return want("hidden", fmt.Sprint(hidden(8, 8), hidden(3, 3)), "true false")
+	})
+	k.walk(input.ArrowDown, func() error { return want("hidden once it is near", fmt.Sprint(hidden(5, 8)), "false") })
 }

@@ -18,6 +18,8 @@ const (
 	MapEnteredAgain = "enteredAgain"
 	MapCamera       = "camera"
 	MapDarkness     = "darkness"
+	MapSight        = "sight"
+	MapRemembers    = "sightRemembers"
 )
 
 // What MapView can be.
@@ -49,7 +51,7 @@ var mapGroups = []struct {
 	keys []string
 }{
 	{"Moving", []string{MapView, MapWalking, MapWays, MapGravity, MapJump, MapRun, MapAir, MapWind, MapWindForce}},
-	{"Seen and heard", []string{MapBackground, MapDarkness, "sight", "sightRemembers", "sound"}},
+	{"Seen and heard", []string{MapBackground, MapDarkness, MapSight, MapRemembers, "sound"}},
 	{"Camera", []string{"screenWidth", "screenHeight", "camera", "cameraEnds", "cameraRight", "cameraDown"}},
 	{"Over time", []string{"enteredAgain"}},
 }
@@ -74,8 +76,8 @@ func MapMatters(key string, is func(key string) Datum) bool {
 		return word(MapView) != FromSide
 	case MapWindForce:
 		return word(MapWind) != "none"
-	case "sightRemembers":
-		return is("sight").Thousandths() != 0
+	case MapRemembers:
+		return is(MapSight).Thousandths() != 0
 	case "cameraEnds":
 		return word("camera") != "whole"
 	case "cameraRight", "cameraDown":
@@ -100,8 +102,8 @@ var OfMaps = settings(
 	called("camera right by", number("cameraRight", "0", "cells", -100, 100, "How far the view is set off from the hero")),
 	called("camera down by", number("cameraDown", "0", "cells", -100, 100, "How far the view is set off from the hero")),
 	none("none", number(MapDarkness, "0", "percent", 0, 100, "How dark it is where no light shines")),
-	none("everything", number("sight", "0", "cells", 0, 200, "How far the hero sees")),
-	called("sight remembers", yesno("sightRemembers", "true", "What was seen once stays on view, dimmed")),
+	none("everything", number(MapSight, "0", "cells", 0, 200, "How far the hero sees")),
+	called("sight remembers", yesno(MapRemembers, "true", "What was seen once stays on view, dimmed")),
 	chosen(MapAir, "plain, water, slowFall=slow fall", "What one moves in"),
 	chosen(MapWind, "none, up, right, down, left", "Where it blows"),
 	called("wind force", number(MapWindForce, "3", "cells/s", 0, 50, "How strongly it blows")),

@@ -29,6 +29,13 @@ func (g *Game) Enter(next *world.Stage) {
 		b.Of, b.Map = movedThing(was, next, b.Of), movedMap(was, next, b.Map)
 	}
 	s.Entry.Map, s.Back.Map = movedMap(was, next, s.Entry.Map), movedMap(was, next, s.Back.Map)
+	known := s.Known[:0:0]
+	for _, k := range s.Known {
+		if k.Map = movedMap(was, next, k.Map); k.Map >= 0 {
+			known = append(known, k)
+		}
+	}
+	s.Known, s.Looked.Map = known, world.None
 	s.Cam.Map = movedMap(was, next, s.Cam.Map)
 	s.Inside = movedThing(was, next, s.Inside)
 	if s.Leaving >= 0 {

@@ -58,7 +58,8 @@ func begin(st *world.Stage, m *world.Ground, hero world.Ref, box grid.Rect, faci
 	g.Back = g.Entry
 	g.enterMap()
 	g.settle()
-	g.Cam.Map = world.None
+	g.Cam.Map, g.Looked.Map = world.None, world.None
+	g.lookAround()
 	g.film()
 	return g
 }

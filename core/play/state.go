@@ -44,6 +44,11 @@ type State struct {
 	Entry, Back Place
 	// Cam is the middle of what the player sees.
 	Cam Place
+	// Known is what was seen of maps on which one does not see everything, Looked and LookedAs
+	// from where, and as what was so, that was kept last.
+	Known    []Known
+	Looked   Place
+	LookedAs [2]uint64
 	// Inside is the exit that the hero stands in and has to leave before it works.
 	Inside world.Ref
 	// Leaving is the passage being gone through, Fade the ticks until its end.
@@ -146,6 +151,7 @@ func (s *State) clone() *State {
 	out := *s
 	out.Bits, out.Counts = slices.Clone(s.Bits), slices.Clone(s.Counts)
 	out.Bodies, out.Lines = slices.Clone(s.Bodies), slices.Clone(s.Lines)
+	out.Known = slices.Clone(s.Known) // their bits are never changed
 	out.Threads, out.Away = slices.Clone(s.Threads), slices.Clone(s.Away)
 	return &out
 }
@@ -157,6 +163,11 @@ type Game struct {
 	queue []happening
 	// Told is what happened in the tick, for the bar.
 	Told []Event
+	// saw is what was seen last, and from where.
+	saw struct {
+		seeing
+		region *grid.Region
+	}
 }
 
 // Clone is a game of its own on the same stage.

@@ -33,6 +33,7 @@ func (g *Game) Step(in Input) {
 		g.act(m, in, pressed)
 	}
 	g.settle()
+	g.lookAround()
 	g.film()
 }
 

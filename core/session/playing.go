@@ -45,6 +45,8 @@ type View struct {
 	// Darkness is how dark it is where no light shines, in hundredths.
 	Darkness int         `json:"darkness"`
 	Lights   []LightView `json:"lights"`
+	// Seen is what the hero sees and has seen, where it does not see everything.
+	Seen *SightView `json:"seen"`
 	// Way is what is left of the way that the hero goes by itself.
 	Way []grid.Point `json:"way"`
 	// Shows is what leads the hero, where that is not the player: keys held again, or a walk.
@@ -65,6 +67,12 @@ type Camera struct {
 	H     int  `json:"h"`
 	Whole bool `json:"whole"`
 	Ends  bool `json:"ends"`
+}
+
+// SightView is the cells that the hero sees now, and those that it has seen.
+type SightView struct {
+	Now   []grid.Span `json:"now"`
+	Known []grid.Span `json:"known"`
 }
 
 // LightView is a light that shines: its middle and how far it does, in map pixels.
@@ -326,6 +334,9 @@ func (s *Session) view(g *play.Game, told []play.Event) View {
 	lens := g.Lens()
 	v.Camera = Camera{int(g.Cam.X / play.Sub), int(g.Cam.Y / play.Sub), int(lens.W / play.Sub), int(lens.H / play.Sub), lens.Mode == kind.CameraWhole, lens.Ends}
 	v.Darkness = m.Darkness()
+	if now, known, ok := g.Sight(); ok {
+		v.Seen = &SightView{now.Spans(), known.Spans()}
+	}
 	for _, m := range inSight(st, m) {
 		for r := m.First; r < m.After; r++ {
 			t := st.Thing(r)

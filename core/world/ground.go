@@ -27,6 +27,8 @@ type Ground struct {
 	lens     *Lens
 	dark     *int
 	areas    *bool
+	sight    *int
+	keeps    *bool
 }
 
 // Terrain is what a cell is to whoever moves, as bits.

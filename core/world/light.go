@@ -31,3 +31,21 @@ func (g *Ground) Darkness() int {
 	}
 	return *g.dark
 }
+
+// Sight is how many cells the hero sees on the map; 0 is everything.
+func (g *Ground) Sight() int {
+	if g.sight == nil {
+		n := int(g.stage.Doc.MapValue(g.Map, kind.MapSight).Thousandths() / 1000)
+		g.sight = &n
+	}
+	return *g.sight
+}
+
+// SightRemembers tells whether what was seen once stays on view.
+func (g *Ground) SightRemembers() bool {
+	if g.keeps == nil {
+		is := g.stage.Doc.MapValue(g.Map, kind.MapRemembers).Yes()
+		g.keeps = &is
+	}
+	return *g.keeps
+}

@@ -4,7 +4,7 @@
 	import type { MapInfo, Point } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
 	import CanvasMenu from './CanvasMenu.svelte'
-	import { drawDarkness } from './darkness'
+	import { drawDarkness, drawSight } from './darkness'
 	import { drawOverlay } from './overlay'
 	import { drawBeyond, drawTrails } from './trails'
 	import type { Gesture } from './gesture'
@@ -84,6 +84,7 @@
 				x: w.play.view.x + m.cellWidth / 2,
 				y: w.play.view.y + m.cellHeight / 2,
 			})
+			drawSight(top, m, view, w.play.view)
 			drawBeyond(top, view, w.play.view)
 			drawTrails(top, w, m, view, dpr)
 			if (w.hand.holding) drawOverlay(top, w, m, view, { ...press.doing(), hover: null, handles: [] }, dpr)

@@ -1,4 +1,4 @@
-import type { ID, PlayView } from '../core/types'
+import type { ID, MapInfo, PlayView } from '../core/types'
 import type { Context } from '../draw/frames'
 import type { View } from '../draw/view.svelte'
 
@@ -59,4 +59,24 @@ function burning(flicker: string, tick: number, place: number): number {
 	if (flicker === 'pulsing') return 0.9 + 0.1 * Math.sin(tick / 24 + place)
 	if (flicker === 'flickering') return 0.93 + 0.07 * Math.sin(tick / 3 + place) * Math.sin(tick / 7.3 + place * 2)
 	return 1
+}
+
+/** Hides what the hero has not seen, and dims what it does not see now. */
+export function drawSight(ctx: Context, m: MapInfo, view: View, play: PlayView) {
+	if (!play.seen || view.diamond) return
+	const { x, y, w, h } = m.bounds
+	const all = view.cellRect(m, { x, y, w, h })
+	for (const [spans, shade] of [
+		[play.seen.known, 'rgb(8 10 18)'],
+		[play.seen.now, 'rgb(8 10 18 / 0.55)'],
+	] as const) {
+		ctx.fillStyle = shade
+		ctx.beginPath()
+		ctx.rect(all.x, all.y, all.w, all.h)
+		for (const s of spans) {
+			const r = view.cellRect(m, { x: s.x0, y: s.y, w: s.x1 - s.x0, h: 1 })
+			ctx.rect(r.x, r.y, r.w, r.h)
+		}
+		ctx.fill('evenodd')
+	}
 }

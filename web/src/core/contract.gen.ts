@@ -154,6 +154,7 @@ export interface View {
 	camera: Camera
 	darkness: number
 	lights: LightView[]
+	seen: SightView
 	way: Point[]
 	shows: string
 	gone: ID[]
@@ -863,6 +864,11 @@ export interface LightView {
 	radius: number
 	colour: string
 	flicker: string
+}
+
+export interface SightView {
+	now: Span[]
+	known: Span[]
 }
 
 export interface DrawnLook {
