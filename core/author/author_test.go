@@ -30,6 +30,11 @@ func TestCheckPlace(t *testing.T) {
 	if p := author.CheckPlace(d, m, grid.Point{X: 3, Y: 3}); !p.Free {
 		t.Errorf("free cell: %+v", p)
 	}
+	// what stands before the hero is in nobody's way
+	front := apply(t, d, author.Change{Do: []edit.Primitive{edit.Set(edit.Ref{Type: edit.TypeLayer, Map: sample.Quay, ID: sample.Things}, "front", true)}}, nil)
+	if p := author.CheckPlace(front, front.Maps.Get(sample.Quay), grid.Point{X: 0, Y: 5}); !p.Free {
+		t.Errorf("under a wall that is before the hero: %+v", p)
+	}
 	p := author.CheckPlace(d, m, grid.Point{X: 0, Y: 5})
 	if p.Free || !strings.Contains(p.Reason, "tile 1 of Coast on layer Things is solid") || *p.Nearest != (grid.Point{X: 1, Y: 5}) {
 		t.Errorf("in the wall: %+v", p)

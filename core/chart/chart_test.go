@@ -66,6 +66,17 @@ func TestPlacesKeepApart(t *testing.T) {
 	}
 }
 
+// Maps that only lie in one line, or meet at a corner, do not touch.
+func TestApartThereIsNoSeam(t *testing.T) {
+	base := beside(t)
+	for name, p := range map[string]grid.Point{"farther right": {X: 336}, "right and below": {X: 320, Y: 192}, "farther below": {Y: 208}, "above, to the left": {X: -320, Y: -192},
+		"right of it, far below": {X: 320, Y: 500}, "below it, far right": {X: 700, Y: 192}, "left of it, far above": {X: -320, Y: -500}, "above it, far left": {X: -700, Y: -192}} {
+		if got := chart.New(at(t, base, sample.Pans, p.X, p.Y), nil).Seams(); len(got) != 0 {
+			t.Errorf("%s: %+v", name, got)
+		}
+	}
+}
+
 func TestSeams(t *testing.T) {
 	set := func(d *document.Document, m document.ID, field string, value any) *document.Document {
 		return apply(t, d, edit.Set(edit.Ref{Type: edit.TypeMap, ID: m}, field, value))

@@ -3,7 +3,6 @@ package document
 import (
 	"azzel/core/cells"
 	"azzel/core/grid"
-	"azzel/core/kind"
 	"azzel/core/material"
 	"slices"
 )
@@ -22,7 +21,6 @@ type Solids struct {
 	// last is the map that was asked about last; most questions are about one map.
 	last   *Map
 	lastOf *ground
-	kinds  map[mapKind][]*Entity
 	// blocks are merged when they are first asked for.
 	blocks map[blockKey]*barriers
 }
@@ -30,14 +28,9 @@ type Solids struct {
 // ground is the layers of a map that stop: of tiles from below, of zones from above.
 type ground struct{ layers, zoned []*Layer }
 
-type mapKind struct {
-	m    ID
-	kind string
-}
-
 // Solids makes the answerer for this document.
 func (d *Document) Solids() *Solids {
-	s := &Solids{doc: d, sheets: d.Sheets(), fitter: d.Fitter(), zones: map[int]string{}, words: map[ID]string{}, maps: map[ID]*ground{}, kinds: map[mapKind][]*Entity{}, blocks: map[blockKey]*barriers{}}
+	s := &Solids{doc: d, sheets: d.Sheets(), fitter: d.Fitter(), zones: map[int]string{}, words: map[ID]string{}, maps: map[ID]*ground{}, blocks: map[blockKey]*barriers{}}
 	for _, z := range d.Zones.All() {
 		s.zones[z.Number], s.words[z.ID] = z.Is, z.Is
 	}
@@ -184,47 +177,6 @@ func (s *Solids) Cell(c cells.Cell) bool {
 		}
 	}
 	return s.sheets.Solid(c)
-}
-
-// Doors, Exits and Collectibles list the entities of a kind on a map, by id.
-func (s *Solids) Doors(m *Map) []*Entity { return s.kind(m, kind.Door) }
-
-// Standing lists the entities of a map, other than doors, whose kind is solid.
-func (s *Solids) Standing(m *Map) []*Entity {
-	key := mapKind{m.ID, "solid"}
-	all, ok := s.kinds[key]
-	if !ok {
-		for _, e := range m.Entities.All() {
-			if k := s.doc.Kind(ID(e.Kind)); k != nil && k.Solid && k.Acts() != kind.Door {
-				all = append(all, e)
-			}
-		}
-		s.kinds[key] = all
-	}
-	return all
-}
-
-// Exits lists a map's exits.
-func (s *Solids) Exits(m *Map) []*Entity { return s.kind(m, kind.Exit) }
-
-// Collectibles lists a map's collectibles.
-func (s *Solids) Collectibles(m *Map) []*Entity { return s.kind(m, kind.Collectible) }
-
-// Switches lists a map's switches.
-func (s *Solids) Switches(m *Map) []*Entity { return s.kind(m, kind.Switch) }
-
-func (s *Solids) kind(m *Map, kind string) []*Entity {
-	key := mapKind{m.ID, kind}
-	all, ok := s.kinds[key]
-	if !ok {
-		for _, e := range m.Entities.All() {
-			if s.doc.Acts(e) == kind {
-				all = append(all, e)
-			}
-		}
-		s.kinds[key] = all
-	}
-	return all
 }
 
 // Any reports whether anything on the map is solid.

@@ -14,6 +14,9 @@ type Known struct {
 	Bits []uint64
 }
 
+// point is a cell.
+type point = grid.Point
+
 // seeing is what decides what is seen.
 type seeing struct {
 	stage *world.Stage
@@ -96,7 +99,7 @@ func (g *Game) visible(m *world.Ground) *grid.Region {
 		return hidden
 	}
 	for quarter := range 4 {
-		at := func(depth, across int) grid.Point {
+		at := func(depth, across int) point {
 			switch quarter {
 			case 0:
 				return grid.Point{X: from.X + across, Y: from.Y - depth}

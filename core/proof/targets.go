@@ -61,12 +61,15 @@ func (s spots) nearest(out []target, from, to grid.Point, like target) []target 
 	return append(out, like)
 }
 
+// point is a cell.
+type point = grid.Point
+
 // edges are the cells at the edges of the map from which something may lead on: of every run
 // of them the nearest.
 func (s spots) edges(m *world.Ground) []target {
 	var out []target
 	b := m.Bounds
-	run := func(f document.Facing, n int, at func(i int) grid.Point) {
+	run := func(f document.Facing, n int, at func(i int) point) {
 		best := target{far: -1, over: f}
 		flush := func() {
 			if best.far >= 0 {
@@ -86,10 +89,10 @@ func (s spots) edges(m *world.Ground) []target {
 		}
 		flush()
 	}
-	run(document.Up, b.W, func(i int) grid.Point { return grid.Point{X: b.X + i, Y: b.Y} })
-	run(document.Right, b.H, func(i int) grid.Point { return grid.Point{X: b.X + b.W - 1, Y: b.Y + i} })
-	run(document.Down, b.W, func(i int) grid.Point { return grid.Point{X: b.X + i, Y: b.Y + b.H - 1} })
-	run(document.Left, b.H, func(i int) grid.Point { return grid.Point{X: b.X, Y: b.Y + i} })
+	run(document.Up, b.W, func(i int) point { return grid.Point{X: b.X + i, Y: b.Y} })
+	run(document.Right, b.H, func(i int) point { return grid.Point{X: b.X + b.W - 1, Y: b.Y + i} })
+	run(document.Down, b.W, func(i int) point { return grid.Point{X: b.X + i, Y: b.Y + b.H - 1} })
+	run(document.Left, b.H, func(i int) point { return grid.Point{X: b.X, Y: b.Y + i} })
 	return out
 }
 

@@ -1,0 +1,165 @@
+package session
+
+import (
+	"azzel/core/cells"
+	"azzel/core/document"
+	"azzel/core/grid"
+	"azzel/core/kind"
+	"azzel/core/play"
+	"azzel/core/world"
+)
+
+// View is a game as it is drawn.
+type View struct {
+	Map document.ID `json:"map"`
+	// X and Y are the map pixel at the top left of the hero's picture.
+	X      int             `json:"x"`
+	Y      int             `json:"y"`
+	Facing document.Facing `json:"facing"`
+	Steps  int32           `json:"steps"`
+	// Does is how the hero moves: walks, flies, climbs or swims; Low that it ducks, Unhurt
+	// that nothing strikes it for so many ticks.
+	Does   string `json:"does"`
+	Low    bool   `json:"low"`
+	Unhurt int    `json:"unhurt"`
+	Tick   int64  `json:"tick"`
+	// From and To are the ticks that can be gone back to; a view of one before To shows what was.
+	From int64 `json:"from"`
+	To   int64 `json:"to"`
+	// Events happened in the ticks that were just played.
+	Events []play.Event `json:"events"`
+	// Dark is how dark the fade is, 0 to 255.
+	Dark   int        `json:"dark"`
+	Line   string     `json:"line"`
+	Notice string     `json:"notice"`
+	Hearts int        `json:"hearts"`
+	Most   int        `json:"most"`
+	Lives  int        `json:"lives"`
+	Roam   bool       `json:"roam"`
+	Side   bool       `json:"side"`
+	Taken  int        `json:"taken"`
+	Total  int        `json:"total"`
+	Cell   grid.Point `json:"cell"`
+	Camera Camera     `json:"camera"`
+	// Darkness is how dark it is where no light shines, in hundredths.
+	Darkness int         `json:"darkness"`
+	Lights   []LightView `json:"lights"`
+	// Seen is what the hero sees and has seen, where it does not see everything.
+	Seen *SightView `json:"seen"`
+	// Way is what is left of the way that the hero goes by itself.
+	Way []grid.Point `json:"way"`
+	// Shows is what leads the hero, where that is not the player: keys held again, or a walk.
+	Shows string `json:"shows"`
+	// Gone are collectibles taken, On the switches and doors that are on or open.
+	Gone []document.ID `json:"gone"`
+	On   []document.ID `json:"on"`
+	// Looks are the variants that were drawn for entities of this map.
+	Looks []drawnLook `json:"looks"`
+}
+
+// Camera is what the player sees of a map, in map pixels: its middle and its size, 0 where
+// that is not set; all of it, or no more than there is.
+type Camera struct {
+	X     int  `json:"x"`
+	Y     int  `json:"y"`
+	W     int  `json:"w"`
+	H     int  `json:"h"`
+	Whole bool `json:"whole"`
+	Ends  bool `json:"ends"`
+}
+
+// SightView is the cells that the hero sees now, and those that it has seen.
+type SightView struct {
+	Now   []grid.Span `json:"now"`
+	Known []grid.Span `json:"known"`
+}
+
+// LightView is a light that shines: its middle and how far it does, in map pixels.
+type LightView struct {
+	Map     document.ID `json:"map"`
+	X       int         `json:"x"`
+	Y       int         `json:"y"`
+	Radius  int         `json:"radius"`
+	Colour  string      `json:"colour"`
+	Flicker string      `json:"flicker"`
+}
+
+type drawnLook struct {
+	ID   document.ID `json:"id"`
+	Look cells.Cell  `json:"look"`
+}
+
+var modes = [...]string{play.Walking: "walks", play.Airborne: "flies", play.Climbing: "climbs", play.Swimming: "swims"}
+
+func (s *Session) view(g *play.Game, told []play.Event) View {
+	p := s.play
+	b := g.Hero()
+	v := View{Facing: b.Look(), Steps: b.Steps, Does: modes[b.Mode], Low: b.Flags&play.Ducked != 0, Unhurt: int(b.Blink),
+		Tick: g.Tick, From: p.record.From(), To: p.record.To(), Events: append([]play.Event{}, told...), Notice: g.Notice, Dark: dark(g.State),
+		Hearts: int(g.Count(play.Hearts)), Lives: int(g.Count(play.Lives)), Roam: g.Roam, Way: append([]grid.Point{}, p.way...), Shows: p.shows(),
+		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{}}
+	if len(g.Lines) > 0 {
+		v.Line = g.Lines[0].Text
+	}
+	st := g.Stage
+	for r := range st.Things {
+		if st.Things[r].Acts == kind.Collectible {
+			v.Total++
+			if g.Is(world.Ref(r), play.Taken) {
+				v.Taken++
+			}
+		}
+	}
+	m := g.Ground()
+	if m == nil {
+		return v
+	}
+	v.Map, v.Side, v.Cell, v.Most = m.ID, m.Side, g.HeroCell(), int(st.Gait(m, b.Of).Hearts)
+	v.X, v.Y = g.Picture()
+	lens := g.Lens()
+	v.Camera = Camera{int(g.Cam.X / play.Sub), int(g.Cam.Y / play.Sub), int(lens.W / play.Sub), int(lens.H / play.Sub), lens.Mode == kind.CameraWhole, lens.Ends}
+	v.Darkness = m.Darkness()
+	if now, known, ok := g.Sight(); ok {
+		v.Seen = &SightView{now.Spans(), known.Spans()}
+	}
+	for _, m := range inSight(st, m) {
+		for r := m.First; r < m.After; r++ {
+			t := st.Thing(r)
+			if !g.There(r) || t.Unseen {
+				v.Gone = append(v.Gone, t.ID)
+			}
+			if look, there := g.Look(r); there && look != 0 {
+				v.Looks = append(v.Looks, drawnLook{t.ID, look})
+			}
+			if t.Light != nil && g.There(r) && g.On(r) && v.Darkness > 0 {
+				v.Lights = append(v.Lights, LightView{m.ID, t.X + t.W/2, t.Y + t.H/2, t.Light.Radius, t.Light.Colour, t.Light.Flicker})
+			}
+			if (t.Acts == kind.Door || t.Acts == kind.Switch) && g.On(r) {
+				v.On = append(v.On, t.ID)
+			}
+		}
+	}
+	return v
+}
+
+// inSight is a map and those beyond its seams, which are seen with it.
+func inSight(st *world.Stage, m *world.Ground) []*world.Ground {
+	out := []*world.Ground{m}
+	for _, seam := range st.Chart.Seams() {
+		switch {
+		case seam.Why != "" || seam.Closed:
+		case seam.A == m.ID:
+			out = append(out, st.Ground(st.MapOf(seam.B)))
+		case seam.B == m.ID:
+			out = append(out, st.Ground(st.MapOf(seam.A)))
+		}
+	}
+	return out
+}
+
+func dark(g *play.State) int {
+	if g.Leaving >= 0 || g.Lost != play.NotLost {
+		return 255 * int(play.FadeTicks-g.Fade) / play.FadeTicks
+	}
+	return 255 * int(g.Fade) / play.FadeTicks
+}
