@@ -51,15 +51,10 @@ func FuzzGames(f *testing.F) {
 						c = chart.New(d, c)
 						st = world.New(d, c, st)
 						g.Enter(st)
-						rec.Touched(g)
 					}
 				}
-				if b == 255 {
-					g.SetRoam(!g.Roam)
-					rec.Touched(g)
-				}
 				for range 1 + int(b>>6)*4 {
-					rec.Step(g, play.Input(b&63))
+					rec.Step(g, play.Input(b&127))
 				}
 			}
 			out, err := json.Marshal(g.State)

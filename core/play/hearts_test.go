@@ -53,14 +53,13 @@ func TestRoamIsUnhurtAndGoesThroughWalls(t *testing.T) {
 ..........
 .@.^^##...
 ##########`)
-	r.g.SetRoam(true)
-	r.hold(play.InputRight, 120)
+	r.hold(play.InputRight|play.InputRoam, 120)
 	if r.g.Count(play.Hearts) != 3 || r.cell().X < 7 {
 		t.Errorf("roaming it came to %v with %d hearts", r.cell(), r.g.Count(play.Hearts))
 	}
-	r.hold(play.InputDown, 30)
+	r.hold(play.InputDown|play.InputRoam, 30)
 	r.at("in the wall", r.cell().X, 2)
-	r.g.SetRoam(false)
+	r.hold(0, 1)
 	r.at("let go of", r.cell().X, 1)
 }
 

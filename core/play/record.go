@@ -55,15 +55,6 @@ func (r *Record) Step(g *Game, in Input) {
 	}
 }
 
-// Touched is called when something was done to the game from outside of it.
-func (r *Record) Touched(g *Game) {
-	if last := len(r.snaps) - 1; r.snaps[last].tick == g.Tick {
-		r.bytes -= r.snaps[last].bytes
-		r.snaps = r.snaps[:last]
-	}
-	r.keep(g)
-}
-
 func (r *Record) keep(g *Game) {
 	s := snapshot{tick: g.Tick, stage: g.Stage, state: g.clone()}
 	s.bytes = 512 + 160*len(s.state.Bodies) + 8*len(s.state.Bits)

@@ -18,7 +18,7 @@ func keys(seed uint64, n int) []play.Input {
 	r := rand.New(rand.NewPCG(seed, 3))
 	var out []play.Input
 	for len(out) < n {
-		in := play.Input(r.IntN(64))
+		in := play.Input(r.IntN(128))
 		for range 1 + r.IntN(30) {
 			out = append(out, in)
 		}

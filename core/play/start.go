@@ -64,8 +64,8 @@ func begin(st *world.Stage, m *world.Ground, hero world.Ref, box grid.Rect, faci
 	return g
 }
 
-// SetRoam has the hero walk through everything unhurt, or not any more.
-func (g *Game) SetRoam(on bool) {
+// setRoam has the hero walk through everything unhurt, or not any more.
+func (g *Game) setRoam(on bool) {
 	g.Roam = on
 	g.Hero().Flags = 0
 	if !on {

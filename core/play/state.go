@@ -24,7 +24,8 @@ const (
 // Input is what is held down in a tick, as bits.
 type Input uint8
 
-// The inputs. Use and Jump count when they go down.
+// The inputs. Use and Jump count when they go down; Roam walks through everything, unhurt,
+// while it is held.
 const (
 	InputUp Input = 1 << iota
 	InputRight
@@ -32,6 +33,7 @@ const (
 	InputLeft
 	InputUse
 	InputJump
+	InputRoam
 )
 
 // State is a game being played.

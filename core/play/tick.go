@@ -14,6 +14,9 @@ func (g *Game) Step(in Input) {
 	s.Tick++
 	g.Told = g.Told[:0]
 	m := g.Ground()
+	if roam := in&InputRoam != 0; m != nil && roam != s.Roam {
+		g.setRoam(roam)
+	}
 	switch {
 	case m == nil:
 		s.Notice = "The map that was played on was removed."

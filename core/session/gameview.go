@@ -96,7 +96,7 @@ func (s *Session) view(g *play.Game, told []play.Event) View {
 	b := g.Hero()
 	v := View{Facing: b.Look(), Steps: b.Steps, Does: modes[b.Mode], Low: b.Flags&play.Ducked != 0, Unhurt: int(b.Blink),
 		Tick: g.Tick, From: p.record.From(), To: p.record.To(), Events: append([]play.Event{}, told...), Notice: g.Notice, Dark: dark(g.State),
-		Hearts: int(g.Count(play.Hearts)), Lives: int(g.Count(play.Lives)), Roam: g.Roam, Way: append([]grid.Point{}, p.way...), Shows: p.shows(),
+		Hearts: int(g.Count(play.Hearts)), Lives: int(g.Count(play.Lives)), Roam: p.roam && g == p.game || g != p.game && g.Roam, Way: append([]grid.Point{}, p.way...), Shows: p.shows(),
 		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{}}
 	if len(g.Lines) > 0 {
 		v.Line = g.Lines[0].Text

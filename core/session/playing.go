@@ -16,6 +16,7 @@ type playing struct {
 	script []play.Input
 	walk   bool // the script is a walk that was found
 	way    []grid.Point
+	roam   bool
 }
 
 // shows says what leads the hero.
@@ -89,13 +90,14 @@ func (s *Session) step(a struct {
 	return s.view(p.game, told), nil
 }
 
-// input is what is held in the next tick.
+// input is what is held in the next tick. Roaming is held as well, so that it is kept with the keys.
 func (p *playing) input(held play.Input) play.Input {
 	switch {
 	case held != 0:
 		p.script, p.way = nil, nil
 	case len(p.script) > 0:
 		held, p.script = p.script[0], p.script[1:]
+		p.roam = held&play.InputRoam != 0
 	case len(p.way) > 0:
 		m, there := p.game.Ground(), false
 		for m != nil && len(p.way) > 0 {
@@ -104,6 +106,9 @@ func (p *playing) input(held play.Input) play.Input {
 			}
 			p.way = p.way[1:]
 		}
+	}
+	if p.roam {
+		held |= play.InputRoam
 	}
 	return held
 }
@@ -144,6 +149,7 @@ func (s *Session) goOn(a tickArgs) (zero View, err error) {
 // turnBack makes the game what it was after a tick, and gives the keys that were held since.
 func (p *playing) turnBack(tick int64) []play.Input {
 	p.game = p.record.At(tick)
+	p.roam = p.game.Roam
 	p.script, p.way = nil, nil
 	return p.record.Cut(p.game)
 }
@@ -176,8 +182,7 @@ func (s *Session) roam(a struct {
 	if err != nil {
 		return zero, err
 	}
-	p.game.SetRoam(a.On)
-	p.record.Touched(p.game)
+	p.roam = a.On
 	return s.view(p.game, nil), nil
 }
 

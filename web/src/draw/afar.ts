@@ -13,8 +13,8 @@ const largest = 2
 /** How many regions are kept: a quarter of a megabyte each. */
 const most = 320
 /** How long a frame may draw what comes into view, in milliseconds, and what was edited. */
-const perFrame = 8
-const perEdit = 16
+const perFrame = 14
+const perEdit = 20
 
 /** Whether a map is seen from so far that a cell is no more than a dot. */
 export const isAfar = (view: View, m: MapInfo) =>

@@ -23,7 +23,7 @@
 
 {#if view}
 	<section
-		class="pointer-events-auto flex h-12 items-center gap-2 border-y-2 border-held bg-chalk px-3 text-ink"
+		class="pointer-events-auto flex min-h-12 flex-wrap items-center gap-2 border-y-2 border-held bg-chalk px-3 text-ink"
 		aria-label="Time"
 		data-region
 		data-testid="time"
@@ -50,7 +50,7 @@
 		>
 			{#each speeds as s (s)}<option value={s}>{words(s)}</option>{/each}
 		</select>
-		<div class="relative h-10 min-w-0 grow">
+		<div class="relative h-10 min-w-40 grow">
 			<div class="pointer-events-none absolute inset-x-2 top-0 z-10">
 				{#each spots as s (s.at)}
 					<button
