@@ -13,6 +13,7 @@ import (
 	"testing"
 
 	"github.com/go-rod/rod/lib/input"
+	"github.com/go-rod/rod/lib/proto"
 )
 
 // hero is where the hero is drawn, in map pixels.
@@ -215,4 +216,30 @@ func TestWhatIsNotSeenIsHidden(t *testing.T) {
 		return want("hidden", fmt.Sprint(hidden(8, 8), hidden(3, 3)), "true false")
 	})
 	k.walk(input.ArrowDown, func() error { return want("hidden once it is near", fmt.Sprint(hidden(5, 8)), "false") })
+}
+
+// A game shows the map without its grid, and counts nothing where there is nothing to count.
+func TestAGameShowsOnlyWhatItIs(t *testing.T) {
+	r := world(t)
+	r.append(edit.Remove(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Pearl}))
+	k := r.open()
+	k.focusMap()
+	// whether anything is drawn over the map where two cells meet
+	line := func() bool {
+		a, b := k.at(7, 8), k.at(8, 8)
+		for dx := -1.0; dx <= 1; dx++ {
+			if k.overlay(proto.NewPoint((a.X+b.X)/2+dx, a.Y)) != "0,0,0,0" {
+				return true
+			}
+		}
+		return false
+	}
+	within(t, soon, func() error { return want("the grid is drawn", fmt.Sprint(line()), "true") })
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing]", "Playing Quay")
+	k.gone("[data-testid=count]")
+	within(t, soon, func() error { return want("something is drawn over the game", fmt.Sprint(line()), "false") })
+	k.keys(input.KeyP)
+	k.gone("[data-testid=playing]")
+	within(t, soon, func() error { return want("the grid is back", fmt.Sprint(line()), "true") })
 }

@@ -22,6 +22,7 @@ export const isAfar = (view: View, m: MapInfo) =>
 
 /** A square of a map as some layers show it, one pixel a cell. */
 interface Region {
+	place: string
 	dots: OffscreenCanvasRenderingContext2D
 	/** The chunks that have to be drawn, by their place in the region. */
 	dirty: Set<number>
@@ -54,11 +55,18 @@ export class Afar {
 	}
 
 	forget(changed: ChunkAt[]) {
-		for (const [key, r] of this.regions) {
-			for (const c of changed) {
-				const [rx, ry] = [Math.floor(c.cx / across), Math.floor(c.cy / across)]
-				if (key.startsWith(`${c.map} ${rx},${ry} `)) r.dirty.add((c.cy - ry * across) * across + c.cx - rx * across)
-			}
+		if (!this.regions.size) return
+		const of = new Map<string, number[]>()
+		for (const c of changed) {
+			const [rx, ry] = [Math.floor(c.cx / across), Math.floor(c.cy / across)]
+			const place = `${c.map} ${rx},${ry}`
+			const spot = (c.cy - ry * across) * across + c.cx - rx * across
+			const known = of.get(place)
+			if (known) known.push(spot)
+			else of.set(place, [spot])
+		}
+		for (const r of this.regions.values()) {
+			for (const spot of of.get(r.place) ?? []) r.dirty.add(spot)
 		}
 	}
 
@@ -87,7 +95,7 @@ export class Afar {
 		if (view.diamond) ctx.setTransform(view.matrix(m))
 		for (let ry = Math.floor(from.y / side); ry <= Math.floor(to.y / side); ry++) {
 			for (let rx = Math.floor(from.x / side); rx <= Math.floor(to.x / side); rx++) {
-				const region = this.region(`${m.id} ${rx},${ry} ${of}`, m)
+				const region = this.region(`${m.id} ${rx},${ry}`, of, m)
 				if (!this.bringUp(region, m, run, rx, ry)) whole = false
 				const cells = { x: rx * side, y: ry * side, w: side, h: side }
 				const r = view.diamond ? cells : view.cellRect(m, cells)
@@ -98,13 +106,14 @@ export class Afar {
 		return whole
 	}
 
-	private region(key: string, m: MapInfo): Region {
+	private region(place: string, of: string, m: MapInfo): Region {
+		const key = `${place} ${of}`
 		let r = this.regions.get(key)
 		const { x, y, w, h } = m.bounds
 		if (!r) {
 			if (this.regions.size >= most) this.evict()
 			const dots = new OffscreenCanvas(side, side).getContext('2d')!
-			r = { dots, dirty: new Set(everything), drawn: false, bounds: { x, y, w, h }, used: 0 }
+			r = { place, dots, dirty: new Set(everything), drawn: false, bounds: { x, y, w, h }, used: 0 }
 			this.regions.set(key, r)
 		}
 		r.used = this.turn

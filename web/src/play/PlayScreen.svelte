@@ -38,7 +38,7 @@
 					{#each hearts as full, i (i)}<Heart size={14} fill={full ? 'currentColor' : 'none'} />{/each}
 					{#if view.most > 12}<span class="ml-1 font-mono">{view.hearts}</span>{/if}
 				</span>
-				<span data-testid="count">{view.taken} of {view.total} collected</span>
+				{#if view.total}<span data-testid="count">{view.taken} of {view.total} collected</span>{/if}
 				{#if w.play.events.some((e) => e.is === 'goal' && e.tick <= view.tick)}<b data-testid="goal">Goal reached</b
 					>{/if}
 			</div>
