@@ -21,7 +21,7 @@
 	<div class="flex min-w-0 items-center {proving.busy ? 'opacity-60' : ''}" role="status" data-testid="proof">
 		{#if answer.is === 'can'}
 			<Hint
-				label="It was played to the goal in {counted(answer.steps, 'step')}: see the walk"
+				label="can be finished, at most {counted(answer.steps, 'step')}: see the walk that was played to the goal"
 				class="flex h-7 min-w-0 items-center gap-1.5 px-1.5 text-sage hover:bg-well disabled:hover:bg-transparent"
 				disabled={proving.busy || !w.map}
 				onclick={go}
@@ -31,7 +31,7 @@
 			</Hint>
 		{:else if answer.is === 'cannot'}
 			<Hint
-				label="It cannot be finished: {answer.why}"
+				label="cannot: {answer.why}. Show it"
 				class="flex h-7 min-w-0 items-center gap-1.5 px-1.5 text-brick hover:bg-well disabled:hover:bg-transparent"
 				disabled={!answer.entity}
 				onclick={go}

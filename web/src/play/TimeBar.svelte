@@ -87,7 +87,7 @@
 			onclick={() => (play.again(), back())}><Redo size={15} />Again from here</Hint
 		>
 		<Hint
-			label={view.roam ? 'Walk as the hero does' : 'Roam: unhurt, through walls'}
+			label={view.roam ? 'Roam no more: walk as the hero does' : 'Roam: unhurt, through walls'}
 			keys={keys.now('Z')}
 			class="button {view.roam ? 'border-held text-held' : ''}"
 			expanded={view.roam}
