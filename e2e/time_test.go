@@ -238,6 +238,10 @@ func TestAGameShowsOnlyWhatItIs(t *testing.T) {
 	k.keys(input.KeyP)
 	k.see("[data-testid=playing]", "Playing Quay")
 	k.gone("[data-testid=count]")
+	// as near as the room lets it that the panels left
+	within(t, soon, func() error {
+		return want("the scale", k.eval(`() => String(azzel.view().scale)`), k.eval(`() => String(Math.floor(document.querySelector('[data-testid=map]').width / (22 * 16)))`))
+	})
 	within(t, soon, func() error { return want("something is drawn over the game", fmt.Sprint(line()), "false") })
 	k.keys(input.KeyP)
 	k.gone("[data-testid=playing]")

@@ -130,11 +130,3 @@ func (g *Game) hurts(m *world.Ground) {
 		}
 	}
 }
-
-// Strike takes a heart as something ahead of the hero would.
-func (g *Game) Strike() {
-	box := g.extent(g.Hero())
-	dx, dy := g.Hero().Look().Step()
-	by := world.Box{Left: box.Left + int64(dx)*Sub, Top: box.Top + int64(dy)*Sub, Right: box.Right + int64(dx)*Sub, Bottom: box.Bottom + int64(dy)*Sub}
-	g.struck(by, "", 1)
-}

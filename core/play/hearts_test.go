@@ -76,15 +76,7 @@ func lamp(t *testing.T, afresh bool) *run {
 	once := rules.Of(rules.Use(sample.Quay, sample.Switch), rules.Open(sample.Quay, sample.Door), rules.Set(sample.Lit))
 	once.Once = true
 	d = rule(t, d, once)
-	own := *kind.Find(kind.Hero)
-	own.ID, own.Of, own.Name = "ownheroownhe", kind.Hero, "Warden"
-	own.Settings = append([]kind.Setting{}, own.Settings...)
-	for i, s := range own.Settings {
-		if s.Key == kind.HeroLives {
-			own.Settings[i].Default = "2"
-		}
-	}
-	d = apply(t, d, edit.Insert(edit.Ref{Type: edit.TypeKind, ID: own.ID}, document.Lean(&own)))
+	d = sample.With(d, warden(kind.Value{Key: kind.HeroLives, Value: "2"}))
 	r := begin(t, join(t, d, true))
 	r.hold(play.InputRight, 100) // the pearl
 	r.hero().X, r.hero().Y = 96*play.Sub, 33*play.Sub

@@ -55,12 +55,6 @@ func (g *Game) begin(ref world.Ref) {
 	}
 }
 
-// Ran reports whether a rule that runs once has run.
-func (g *Game) Ran(id document.ID) bool {
-	r := g.Stage.RuleOf(id)
-	return r >= 0 && g.bit(ruleSlot(g.Stage, r))
-}
-
 // run does steps until the rule ends or says something; true when it waits.
 func (g *Game) run(t *Thread) bool {
 	for then := g.Stage.Rules[t.Rule].In(document.SlotThen); int(t.Next) < len(then); {

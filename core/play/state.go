@@ -123,8 +123,6 @@ const (
 	Ducked
 	// Stepping is on its way from one cell to the next.
 	Stepping
-	// Landed stood in the tick before.
-	Landed
 )
 
 // Look is the facing as documents call it.

@@ -6,7 +6,6 @@ import (
 	"azzel/core/kind"
 	"azzel/core/rules"
 	"azzel/core/world"
-	"errors"
 )
 
 // outside reports whether some part of a box would lie where the map ends and nothing leads on.
@@ -191,16 +190,6 @@ func (g *Game) leave(end document.End, name string) {
 			g.Fade = 1
 		}
 	}
-}
-
-// GoThrough has the hero go through a passage, whatever it asks for.
-func (g *Game) GoThrough(id document.ID) error {
-	r := g.Stage.WayOf(id)
-	if r < 0 {
-		return errors.New("that passage is no longer there")
-	}
-	g.Leaving, g.Fade = r, FadeTicks
-	return nil
 }
 
 // fade darkens, sets the hero down at the passage's other end or where it comes back to, and lightens.

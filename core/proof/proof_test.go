@@ -3,7 +3,6 @@ package proof_test
 import (
 	"azzel/answers"
 	"azzel/core/author"
-	"azzel/core/cells"
 	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/edit"
@@ -11,8 +10,8 @@ import (
 	"azzel/core/kind"
 	"azzel/core/play"
 	"azzel/core/proof"
-	"azzel/core/rules"
 	"azzel/core/sample"
+	drawing "azzel/core/sample/drawn"
 	"azzel/core/world"
 	"fmt"
 	"math/rand/v2"
@@ -31,77 +30,10 @@ func answerOf(d *document.Document) (*world.Stage, *proof.Answer) {
 	}
 }
 
-func apply(t *testing.T, d *document.Document, do ...edit.Primitive) *document.Document {
-	t.Helper()
-	res := edit.Apply(d, &edit.Edit{Do: do})
-	if len(res.Dropped) > 0 {
-		t.Fatal(res.Dropped)
-	}
-	return res.Doc
-}
-
-// drawn is a project of one map that is drawn as text: # is a wall, @ the spawn, D a door, s a
-// switch that opens it, c a collectible, G the goal, ^ hurts.
-func drawn(t *testing.T, rows string, values ...kind.Value) *document.Document {
-	t.Helper()
-	lines := strings.Split(strings.Trim(rows, "\n"), "\n")
-	d := sample.World()
-	d = apply(t, d, edit.Remove(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}), edit.Remove(edit.Ref{Type: edit.TypeMap, ID: sample.Pans}))
-	c, err := author.NewMap(d, "Drawn", len(lines[0]), len(lines))
-	if err != nil {
-		t.Fatal(err)
-	}
-	d = apply(t, d, c.Do...)
-	m := d.Maps.Get(c.Made)
-	var tiles, things document.ID
-	for _, l := range m.LayersInOrder() {
-		switch {
-		case l.Kind == document.LayerEntities:
-			things = l.ID
-		case l.Kind == document.LayerTiles && tiles == "":
-			tiles = l.ID
-		}
-	}
-	info := document.NewTileInfo(25)
-	info.Is = document.GroundHazard
-	do := []edit.Primitive{edit.Set(edit.Ref{Type: edit.TypeMap, ID: m.ID}, "values", values), edit.Set(edit.Ref{Type: edit.TypeTileset, ID: sample.Coast}, "infos", []document.TileInfo{info})}
-	kinds := map[rune]string{'@': kind.Spawn, 'D': kind.Door, 's': kind.Switch, 'c': kind.Collectible, 'G': kind.Goal}
-	var lever, door document.ID
-	n := 0
-	for y, line := range lines {
-		for x, letter := range line {
-			r := &grid.Region{}
-			r.Add(grid.Point{X: x, Y: y})
-			switch letter {
-			case '#':
-				do = append(do, sample.Paint(m.ID, tiles, r, sample.Wall))
-			case '^':
-				do = append(do, sample.Paint(m.ID, tiles, r, cells.TileCell(1, 25)))
-			}
-			k, ok := kinds[letter]
-			if !ok {
-				continue
-			}
-			n++
-			e := document.Entity{ID: document.NewID(), Layer: things, Kind: k, Name: fmt.Sprintf("%s %d", k, n), Facing: document.Down, X: x * 16, Y: y * 16, W: 16, H: 16, Rank: n}
-			switch k {
-			case kind.Switch:
-				lever = e.ID
-			case kind.Door:
-				door = e.ID
-			}
-			do = append(do, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}, e))
-		}
-	}
-	d = apply(t, d, do...)
-	if lever != "" && door != "" {
-		c, err := author.AddRule(d, rules.Of(rules.Use(m.ID, lever), rules.Open(m.ID, door)))
-		if err != nil {
-			t.Fatal(err)
-		}
-		d = apply(t, d, c.Do...)
-	}
-	return d
+// drawn is a project of nothing but a map that is drawn as text.
+func drawn(rows string, values ...kind.Value) *document.Document {
+	d, _ := drawing.Map(rows, values...)
+	return sample.With(d, edit.Remove(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}), edit.Remove(edit.Ref{Type: edit.TypeMap, ID: sample.Pans}))
 }
 
 var fromSide = kind.Value{Key: kind.MapView, Value: kind.Of(kind.FromSide)}
@@ -129,7 +61,7 @@ func TestKnownWorlds(t *testing.T) {
 		{"from the side, up three", "......G\n......#\n.......\n@......\n#######", []kind.Value{fromSide}, proof.Can, "", 0},
 		{"from the side, up too many", "......G\n......#\n.......\n.......\n.......\n.......\n@......\n#######", []kind.Value{fromSide}, proof.Open, "no walk", 0},
 	} {
-		st, a := answerOf(drawn(t, c.rows, c.values...))
+		st, a := answerOf(drawn(c.rows, c.values...))
 		if a.Is != c.is || !strings.Contains(a.Why, c.why) {
 			t.Errorf("%s: %s, %q; wanted %s, %q", c.name, a.Is, a.Why, c.is, c.why)
 			continue
@@ -156,14 +88,14 @@ func TestWaysThatAsk(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	d = apply(t, d, c.Do...)
+	d = sample.With(d, c.Do...)
 	goal := document.Entity{ID: "goalgoalgoal", Layer: d.Maps.Get(sample.Pans).LayersInOrder()[2].ID, Kind: kind.Goal, Name: "Goal", Facing: document.Down, X: 160, Y: 80, W: 16, H: 16}
 	for _, l := range d.Maps.Get(sample.Pans).LayersInOrder() {
 		if l.Kind == document.LayerEntities {
 			goal.Layer = l.ID
 		}
 	}
-	d = apply(t, d, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Pans, ID: goal.ID}, goal))
+	d = sample.With(d, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Pans, ID: goal.ID}, goal))
 	if _, a := answerOf(d); a.Is != proof.Can {
 		t.Fatalf("through the passage: %s, %s", a.Is, a.Why)
 	}
@@ -180,7 +112,7 @@ func TestWaysThatAsk(t *testing.T) {
 		if err != nil {
 			t.Fatal(err)
 		}
-		_, a := answerOf(apply(t, d, ask.Do...))
+		_, a := answerOf(sample.With(d, ask.Do...))
 		// what is not to be had is taken where it lies on the way: not decided is no lie
 		if a.Is != want && !(gate.Not && a.Is == proof.Open) {
 			t.Errorf("asking for %+v: %s, %s; wanted %s", gate, a.Is, a.Why, want)
@@ -189,8 +121,7 @@ func TestWaysThatAsk(t *testing.T) {
 }
 
 // random is a small world with a door, a switch that opens it, and a goal, and how it was drawn.
-func random(t *testing.T, r *rand.Rand, side bool) (*document.Document, string) {
-	t.Helper()
+func random(r *rand.Rand, side bool) (*document.Document, string) {
 	var rows []string
 	for y := range 8 {
 		row := ""
@@ -212,7 +143,7 @@ func random(t *testing.T, r *rand.Rand, side bool) (*document.Document, string) 
 		values = append(values, fromSide)
 	}
 	all := strings.Join(rows, "\n")
-	return drawn(t, all, values...), all
+	return drawn(all, values...), all
 }
 
 // What is found out of worlds drawn at random stays what it is. After a wanted change:
@@ -220,7 +151,7 @@ func random(t *testing.T, r *rand.Rand, side bool) (*document.Document, string) 
 func TestAnswersStay(t *testing.T) {
 	list := answers.Read(t, "testdata/answers.txt")
 	for seed := range uint64(90) {
-		d, rows := random(t, rand.New(rand.NewPCG(seed, 23)), seed%3 == 2)
+		d, rows := random(rand.New(rand.NewPCG(seed, 23)), seed%3 == 2)
 		st, a := answerOf(d)
 		marks := []string{fmt.Sprint(a.Is), fmt.Sprint(a.Steps), answers.Sum(a.Why), answers.Sum(fmt.Sprint(a.Walk))}
 		if g, err := play.Start(st, "", 1); err == nil {
@@ -244,7 +175,7 @@ func TestCannotIsNeverWrong(t *testing.T) {
 	finished := 0
 	for seed := range uint64(60) {
 		r := rand.New(rand.NewPCG(seed, 5))
-		d, rows := random(t, r, seed%3 == 2)
+		d, rows := random(r, seed%3 == 2)
 		st, a := answerOf(d)
 		g, err := play.Start(st, "", int64(seed))
 		if err != nil || a.Is == proof.Nothing {

@@ -208,3 +208,12 @@ func Maps(n, passages int) *document.Document {
 	}
 	return d
 }
+
+// With is a document after some primitives, none of which may be dropped.
+func With(d *document.Document, do ...edit.Primitive) *document.Document {
+	res := edit.Apply(d, &edit.Edit{Do: do})
+	if len(res.Dropped) > 0 {
+		panic(fmt.Sprint(res.Dropped))
+	}
+	return res.Doc
+}

@@ -11,15 +11,6 @@ import (
 	"testing"
 )
 
-func apply(t *testing.T, d *document.Document, do ...edit.Primitive) *document.Document {
-	t.Helper()
-	res := edit.Apply(d, &edit.Edit{Do: do})
-	if len(res.Dropped) > 0 {
-		t.Fatal(res.Dropped)
-	}
-	return res.Doc
-}
-
 // Everything has a number and is found again by it, things in the order in which they act.
 func TestNumbersNameEverything(t *testing.T) {
 	d := sample.Full()
@@ -73,7 +64,7 @@ func TestTheNextStageTakesOver(t *testing.T) {
 	wall := &grid.Region{}
 	wall.Add(grid.Point{X: 5, Y: 5})
 	floor := st.Ground(st.MapOf(sample.Quay)).At(grid.Point{X: 5, Y: 5})
-	painted := apply(t, d, sample.Paint(sample.Quay, sample.Things, wall, sample.Wall))
+	painted := sample.With(d, sample.Paint(sample.Quay, sample.Things, wall, sample.Wall))
 	next := world.New(painted, chart.New(painted, c), st)
 	if &next.Things[0] != &st.Things[0] || &next.Rules[0] != &st.Rules[0] {
 		t.Error("a stroke numbers things or rules anew")
@@ -81,7 +72,7 @@ func TestTheNextStageTakesOver(t *testing.T) {
 	if got := next.Ground(next.MapOf(sample.Quay)).At(grid.Point{X: 5, Y: 5}); got&world.Whole == 0 || floor&world.Whole != 0 {
 		t.Errorf("the new wall is %b, before it was %b", got, floor)
 	}
-	moved := apply(t, painted, edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Pearl}, "x", 48))
+	moved := sample.With(painted, edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Pearl}, "x", 48))
 	after := world.New(moved, chart.New(moved, c), next)
 	if &after.Things[0] == &next.Things[0] {
 		t.Error("a moved thing is not seen")
@@ -142,7 +133,7 @@ func TestJumpSpeedIsTheLeast(t *testing.T) {
 }
 
 func TestGaitsFollowTheMap(t *testing.T) {
-	d := apply(t, sample.World(), edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}, "values", []kind.Value{
+	d := sample.With(sample.World(), edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}, "values", []kind.Value{
 		{Key: kind.MapWalking, Value: kind.Of(kind.WalksTurns)}, {Key: kind.MapWays, Value: kind.Of("four")},
 		{Key: kind.MapWind, Value: kind.Of("up")}, {Key: kind.MapWindForce, Value: "3"}, {Key: kind.MapAir, Value: kind.Of(kind.AirWater)}}))
 	st := world.New(d, chart.New(d, nil), nil)

@@ -10,8 +10,8 @@
 	const w = workspace()
 	let pad: HTMLButtonElement
 	let way = $state(0)
-	let using = $state(false)
-	let jumping = $state(false)
+	/** The button that is down. */
+	let down = $state('')
 
 	const ways = [
 		{ bit: 1, icon: ChevronUp, class: 'top-0 left-1/2 -translate-x-1/2' },
@@ -33,13 +33,23 @@
 	}
 
 	const lead = () => w.play.lean('pad', way)
-	const use = (on: boolean) => w.play.lean('use', (using = on) ? 16 : 0)
-	const jump = (on: boolean) => w.play.lean('jump', (jumping = on) ? 32 : 0)
+	const buttons = $derived([
+		{ by: 'use', name: 'Use', bit: 16, class: 'right-6 bottom-12' },
+		...(jumps ? [{ by: 'jump', name: 'Jump', bit: 32, class: 'right-30 bottom-8' }] : []),
+	])
+	const push = (b: { by: string; bit: number }, on: boolean) => {
+		if (on) down = b.by
+		else if (down === b.by) down = ''
+		w.play.lean(b.by, on ? b.bit : 0)
+	}
 	const stop = () => ((way = 0), lead())
 	// pressing here leaves the focus on the map
 	const stay = (e: Event) => e.preventDefault()
 
-	$effect(() => () => (stop(), use(false), jump(false)))
+	$effect(() => () => {
+		stop()
+		for (const by of ['use', 'jump']) w.play.lean(by, 0)
+	})
 </script>
 
 <button
@@ -64,35 +74,21 @@
 		</span>
 	{/each}
 </button>
-<button
-	class="pointer-events-auto absolute right-6 bottom-12 size-20 touch-none rounded-full border-2 bg-ink/60 font-semibold select-none {using
-		? 'border-held text-held'
-		: 'border-plaster/70 text-plaster'}"
-	tabindex="-1"
-	data-testid="use"
-	onmousedown={stay}
-	onpointerdown={(e) => {
-		e.currentTarget.setPointerCapture(e.pointerId)
-		use(true)
-	}}
-	onpointerup={() => use(false)}
-	onpointercancel={() => use(false)}
-	oncontextmenu={stay}>Use</button
->
-{#if jumps}
+{#each buttons as b (b.by)}
 	<button
-		class="pointer-events-auto absolute right-30 bottom-8 size-20 touch-none rounded-full border-2 bg-ink/60 font-semibold select-none {jumping
+		class="pointer-events-auto absolute {b.class} size-20 touch-none rounded-full border-2 bg-ink/60 font-semibold select-none {down ===
+		b.by
 			? 'border-held text-held'
 			: 'border-plaster/70 text-plaster'}"
 		tabindex="-1"
-		data-testid="jump"
+		data-testid={b.by}
 		onmousedown={stay}
 		onpointerdown={(e) => {
 			e.currentTarget.setPointerCapture(e.pointerId)
-			jump(true)
+			push(b, true)
 		}}
-		onpointerup={() => jump(false)}
-		onpointercancel={() => jump(false)}
-		oncontextmenu={stay}>Jump</button
+		onpointerup={() => push(b, false)}
+		onpointercancel={() => push(b, false)}
+		oncontextmenu={stay}>{b.name}</button
 	>
-{/if}
+{/each}

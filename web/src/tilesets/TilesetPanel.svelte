@@ -71,7 +71,7 @@
 	<p>
 		{shown.width} × {shown.height} pixels, cut into {shown.columns} × {shown.rows} tiles of {words(shown.cut)}.
 	</p>
-	<p><b>{shown.solid?.length ?? 0} tiles are solid.</b></p>
+	<p><b>{counted(shown.solid?.length ?? 0, 'tile')} {shown.solid?.length === 1 ? 'is' : 'are'} solid.</b></p>
 	<SheetBrush bind:mark properties={shown.properties ?? []} />
 	<PropertyList
 		properties={shown.properties ?? []}

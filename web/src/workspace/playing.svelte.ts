@@ -7,6 +7,8 @@ import type { Workspace } from './workspace.svelte'
 export class Playing {
 	private before: { map: ID; view: ReturnType<View['save']> } | null = null
 	private warned = ''
+	/** How broad the view was when the game came near. */
+	private wide = 0
 
 	constructor(private readonly w: Workspace) {}
 
@@ -41,6 +43,7 @@ export class Playing {
 
 	/** Near enough to feel like the game, and never farther than it was seen. */
 	private comeNear(m: MapInfo) {
+		this.wide = this.w.view.width
 		const near = Math.max(1, Math.floor(this.w.view.width / (22 * m.cellWidth)))
 		this.w.view.scale = Math.max(this.w.view.scale, near)
 	}
@@ -78,6 +81,8 @@ export class Playing {
 	/** Shows what the player sees, as large as whole pixels let it be. */
 	private film(m: MapInfo, { camera }: PlayView) {
 		const { view } = this.w
+		// the panels stand aside only after the game has begun
+		if (view.width !== this.wide) this.comeNear(m)
 		if (camera.whole) return view.fit(m, 8)
 		if (camera.w) {
 			const fits = Math.min(view.width / camera.w, view.height / camera.h)

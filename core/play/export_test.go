@@ -1,0 +1,33 @@
+package play
+
+import (
+	"azzel/core/document"
+	"azzel/core/world"
+	"errors"
+)
+
+// What tests do to a game from outside.
+
+// Strike takes a heart as something ahead of the hero would.
+func (g *Game) Strike() {
+	box := g.extent(g.Hero())
+	dx, dy := g.Hero().Look().Step()
+	by := world.Box{Left: box.Left + int64(dx)*Sub, Top: box.Top + int64(dy)*Sub, Right: box.Right + int64(dx)*Sub, Bottom: box.Bottom + int64(dy)*Sub}
+	g.struck(by, "", 1)
+}
+
+// GoThrough has the hero go through a passage, whatever it asks for.
+func (g *Game) GoThrough(id document.ID) error {
+	r := g.Stage.WayOf(id)
+	if r < 0 {
+		return errors.New("that passage is no longer there")
+	}
+	g.Leaving, g.Fade = r, FadeTicks
+	return nil
+}
+
+// Ran reports whether a rule that runs once has run.
+func (g *Game) Ran(id document.ID) bool {
+	r := g.Stage.RuleOf(id)
+	return r >= 0 && g.bit(ruleSlot(g.Stage, r))
+}

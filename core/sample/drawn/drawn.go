@@ -1,0 +1,98 @@
+// Package drawn makes projects for tests out of maps that are drawn as text.
+package drawn
+
+import (
+	"azzel/core/author"
+	"azzel/core/cells"
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/grid"
+	"azzel/core/kind"
+	"azzel/core/rules"
+	"azzel/core/sample"
+	"fmt"
+	"strings"
+)
+
+// marks are the letters of a drawn map that are tiles, and what is set up for them.
+var marks = []struct {
+	letter rune
+	tile   int
+	set    func(*document.TileInfo)
+}{
+	{'/', 20, func(i *document.TileInfo) { i.Part = "ground rising right" }},
+	{'\\', 21, func(i *document.TileInfo) { i.Part = "ground rising left" }},
+	{'-', 22, func(i *document.TileInfo) { i.OneWay = document.Up }},
+	{'H', 23, func(i *document.TileInfo) { i.Is = document.GroundLadder }},
+	{'~', 24, func(i *document.TileInfo) { i.Is = document.GroundWater }},
+	{'^', 25, func(i *document.TileInfo) { i.Is = document.GroundHazard }},
+	{'_', 26, func(i *document.TileInfo) { i.Part = "lower half" }},
+	{'"', 27, func(i *document.TileInfo) { i.Part = "upper half" }},
+}
+
+// kindOf are the letters that are entities.
+var kindOf = map[rune]string{'@': kind.Spawn, 'D': kind.Door, 's': kind.Switch, 'c': kind.Collectible, 'G': kind.Goal}
+
+// Map is sample.World with one more map that is drawn as text: # is solid, / and \ are slopes, - lets
+// up through, H is a ladder, ~ water, ^ hurts, _ is solid below and " above; @ is the spawn, D a
+// door, s a switch that opens it, c a collectible, G a goal. Entities act in the order in which
+// they are read.
+func Map(rows string, values ...kind.Value) (d *document.Document, made document.ID) {
+	lines := strings.Split(strings.Trim(rows, "\n"), "\n")
+	c, err := author.NewMap(sample.World(), "Drawn", len(lines[0]), len(lines))
+	if err != nil {
+		panic(err)
+	}
+	d = sample.With(sample.World(), c.Do...)
+	m := d.Maps.Get(c.Made)
+	layers := map[string]document.ID{}
+	for _, l := range m.LayersInOrder() {
+		if _, ok := layers[l.Kind]; !ok {
+			layers[l.Kind] = l.ID
+		}
+	}
+	infos := []document.TileInfo{}
+	tiles := map[rune]cells.Cell{'#': sample.Wall}
+	for _, mark := range marks {
+		info := document.NewTileInfo(mark.tile)
+		mark.set(&info)
+		infos = append(infos, info)
+		tiles[mark.letter] = cells.TileCell(1, mark.tile)
+	}
+	do := []edit.Primitive{edit.Set(edit.Ref{Type: edit.TypeMap, ID: m.ID}, "values", values),
+		edit.Set(edit.Ref{Type: edit.TypeTileset, ID: sample.Coast}, "infos", infos)}
+	var lever, door document.ID
+	rank := 0
+	for y, line := range lines {
+		for x, letter := range line {
+			if cell, ok := tiles[letter]; ok {
+				r := &grid.Region{}
+				r.Add(grid.Point{X: x, Y: y})
+				do = append(do, sample.Paint(m.ID, layers[document.LayerTiles], r, cell))
+			}
+			k, ok := kindOf[letter]
+			if !ok {
+				continue
+			}
+			rank++
+			e := document.Entity{ID: document.NewID(), Layer: layers[document.LayerEntities], Kind: k, Name: fmt.Sprintf("%s %d", k, rank), Facing: document.Down,
+				X: x * m.CellWidth, Y: y * m.CellHeight, W: m.CellWidth, H: m.CellHeight, Rank: rank}
+			switch k {
+			case kind.Switch:
+				lever = e.ID
+			case kind.Door:
+				door = e.ID
+			}
+			do = append(do, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}, e))
+		}
+	}
+	d = sample.With(d, do...)
+	if lever != "" && door != "" {
+		c, err := author.AddRule(d, rules.Of(rules.Use(m.ID, lever), rules.Open(m.ID, door)))
+		if err != nil {
+			panic(err)
+		}
+		d = sample.With(d, c.Do...)
+	}
+	return d, m.ID
+}
