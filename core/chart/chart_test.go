@@ -261,3 +261,30 @@ func BenchmarkFindings(b *testing.B) {
 		}
 	})
 }
+
+// The seams of a map are those of all that have it at one of their sides, however many there are.
+func TestSeamsOfAMap(t *testing.T) {
+	c := chart.New(sample.Maps(120, 60), nil)
+	some := 0
+	for _, m := range c.Doc().MapsInOrder() {
+		var want []chart.Seam
+		for _, s := range c.Seams() {
+			if s.A == m.ID || s.B == m.ID {
+				want = append(want, s)
+			}
+		}
+		got := c.SeamsOf(m.ID)
+		some += len(got)
+		if len(got) != len(want) {
+			t.Fatalf("%s has %d seams, wanted %d", m.Name, len(got), len(want))
+		}
+		for i, s := range got {
+			if s.A != want[i].A || s.B != want[i].B {
+				t.Errorf("seam %d of %s is of %s and %s", i, m.Name, s.A, s.B)
+			}
+		}
+	}
+	if some == 0 {
+		t.Error("no map has a seam")
+	}
+}

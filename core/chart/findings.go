@@ -22,8 +22,9 @@ type Chart struct {
 	before  *Chart
 	changed map[document.ID]bool
 
-	seams []Seam
-	ways  *ways
+	seams   []Seam
+	seamsOf map[document.ID][]*Seam
+	ways    *ways
 }
 
 // New makes the chart of a document. From the chart of the document before it,

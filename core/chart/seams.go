@@ -70,6 +70,19 @@ func (c *Chart) Seams() []Seam {
 	return c.seams
 }
 
+// SeamsOf are those of one map, in the order of Seams.
+func (c *Chart) SeamsOf(m document.ID) []*Seam {
+	all := c.Seams()
+	if c.seamsOf == nil {
+		c.seamsOf = map[document.ID][]*Seam{}
+		for i := range all {
+			s := &all[i]
+			c.seamsOf[s.A], c.seamsOf[s.B] = append(c.seamsOf[s.A], s), append(c.seamsOf[s.B], s)
+		}
+	}
+	return c.seamsOf[m]
+}
+
 // touching finds the side of a at which b lies, and the stretch of a's edge, in
 // pixels of the chart, along which they touch.
 func touching(a, b grid.Rect) (side document.Facing, from, to int) {
@@ -186,14 +199,10 @@ func (c *Chart) Beyond(m *document.Map, p grid.Point) (*document.Map, grid.Point
 	default:
 		return nil, p, nil
 	}
-	all := c.Seams()
-	for i := range all {
-		s := &all[i]
+	for _, s := range c.SeamsOf(m.ID) {
 		at, to := s.Side, s.B
 		if s.B == m.ID {
 			at, to = s.Side.Opposite(), s.A
-		} else if s.A != m.ID {
-			continue
 		}
 		if at != side || s.Closed || s.Why != "" {
 			continue

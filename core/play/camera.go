@@ -2,7 +2,6 @@ package play
 
 import (
 	"azzel/core/kind"
-	"azzel/core/world"
 )
 
 // slideTicks is how long the view takes from one screen to the next.
@@ -14,7 +13,7 @@ func (g *Game) film() {
 	if m == nil {
 		return
 	}
-	lens, box, all := g.Stage.Lens(m), g.extent(g.Hero()), m.Area()
+	lens, box, all := m.Lens(), g.extent(g.Hero()), m.Area()
 	x, y := (box.Left+box.Right)/2+lens.DX, (box.Top+box.Bottom)/2+lens.DY
 	fresh := g.Cam.Map != m.Ref
 	switch lens.Mode {
@@ -41,12 +40,4 @@ func held(v, from, to, size int64) int64 {
 		return (from + to) / 2
 	}
 	return max(from+size/2, min(v, to-size/2))
-}
-
-// Lens is the camera of the map that is played on.
-func (g *Game) Lens() world.Lens {
-	if m := g.Ground(); m != nil {
-		return g.Stage.Lens(m)
-	}
-	return world.Lens{}
 }

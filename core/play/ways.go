@@ -21,8 +21,8 @@ func (g *Game) outside(m *world.Ground, was, box world.Box) bool {
 		}
 	}
 	// what stands beyond an open seam is in the way as well
-	for _, s := range g.Stage.Chart.Seams() {
-		if s.A != m.ID && s.B != m.ID || s.Closed || s.Why != "" {
+	for _, s := range g.Stage.Chart.SeamsOf(m.ID) {
+		if s.Closed || s.Why != "" {
 			continue
 		}
 		o := g.Stage.Ground(g.Stage.MapOf(s.A))

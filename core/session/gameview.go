@@ -116,7 +116,7 @@ func (s *Session) view(g *play.Game, told []play.Event) View {
 	}
 	v.Map, v.Side, v.Cell, v.Most = m.ID, m.Side, g.HeroCell(), int(st.Gait(m, b.Of).Hearts)
 	v.X, v.Y = g.Picture()
-	lens := g.Lens()
+	lens := m.Lens()
 	v.Camera = Camera{int(g.Cam.X / play.Sub), int(g.Cam.Y / play.Sub), int(lens.W / play.Sub), int(lens.H / play.Sub), lens.Mode == kind.CameraWhole, lens.Ends}
 	v.Darkness = m.Darkness()
 	if now, known, ok := g.Sight(); ok {
@@ -145,7 +145,7 @@ func (s *Session) view(g *play.Game, told []play.Event) View {
 // inSight is a map and those beyond its seams, which are seen with it.
 func inSight(st *world.Stage, m *world.Ground) []*world.Ground {
 	out := []*world.Ground{m}
-	for _, seam := range st.Chart.Seams() {
+	for _, seam := range st.Chart.SeamsOf(m.ID) {
 		switch {
 		case seam.Why != "" || seam.Closed:
 		case seam.A == m.ID:

@@ -19,15 +19,7 @@ const (
 	usualHeight = 12
 )
 
-// Lens is the camera of a map.
-func (s *Stage) Lens(g *Ground) Lens {
-	if g.lens == nil {
-		lens := s.lensOf(g)
-		g.lens = &lens
-	}
-	return *g.lens
-}
-
+// lensOf is the camera of a map.
 func (s *Stage) lensOf(g *Ground) Lens {
 	d := s.Doc
 	number := func(key string) int64 { return d.MapValue(g.Map, key).Thousandths() }

@@ -3,7 +3,6 @@ package world
 import (
 	"azzel/core/document"
 	"azzel/core/grid"
-	"azzel/core/kind"
 	"math/bits"
 )
 
@@ -24,11 +23,7 @@ type Ground struct {
 	last     grid.Point
 	lastOf   *block
 	near     [][]Ref
-	lens     *Lens
-	dark     *int
-	areas    *bool
-	sight    *int
-	keeps    *bool
+	set      *settings
 }
 
 // Terrain is what a cell is to whoever moves, as bits.
@@ -142,18 +137,6 @@ func (g *Ground) Stops(was, box Box) bool {
 	return false
 }
 
-// Areas tells whether any of its things does something to whoever is in it.
-func (g *Ground) Areas() bool {
-	if g.areas == nil {
-		any := false
-		for r := g.First; r < g.After; r++ {
-			any = any || g.stage.Things[r].Area != nil
-		}
-		g.areas = &any
-	}
-	return *g.areas
-}
-
 // nearSide is how many cells a square has by which things are looked up.
 const nearSide = 8
 
@@ -200,11 +183,6 @@ func (g *Ground) square(x, y int64) grid.Point {
 	p := g.CellAt(x, y)
 	within := func(v, from, size int) int { return max(0, min(v-from, size-1)) / nearSide }
 	return grid.Point{X: within(p.X, g.Bounds.X, g.Bounds.W), Y: within(p.Y, g.Bounds.Y, g.Bounds.H)}
-}
-
-// Remembers tells whether what happened on the map is still so when one comes back.
-func (g *Ground) Remembers() bool {
-	return g.stage.Doc.MapValue(g.Map, kind.MapEnteredAgain).Word() != kind.Afresh
 }
 
 // divisor divides and rounds down; by a power of two it shifts, which is many times faster.

@@ -1,0 +1,43 @@
+package world
+
+import "azzel/core/kind"
+
+// settings are what is set of a map, read when it is first asked for.
+type settings struct {
+	lens                     Lens
+	darkness, sight          int
+	remembersSight, anyAreas bool
+	remembers                bool
+}
+
+func (g *Ground) settings() *settings {
+	if g.set != nil {
+		return g.set
+	}
+	d := g.stage.Doc
+	whole := func(key string) int { return int(d.MapValue(g.Map, key).Thousandths() / 1000) }
+	g.set = &settings{lens: g.stage.lensOf(g), darkness: whole(kind.MapDarkness), sight: whole(kind.MapSight),
+		remembersSight: d.MapValue(g.Map, kind.MapRemembers).Yes(), remembers: d.MapValue(g.Map, kind.MapEnteredAgain).Word() != kind.Afresh}
+	for r := g.First; r < g.After; r++ {
+		g.set.anyAreas = g.set.anyAreas || g.stage.Things[r].Area != nil
+	}
+	return g.set
+}
+
+// Lens is the camera of the map.
+func (g *Ground) Lens() Lens { return g.settings().lens }
+
+// Darkness is how dark it is on the map where no light shines, in hundredths.
+func (g *Ground) Darkness() int { return g.settings().darkness }
+
+// Sight is how many cells the hero sees on the map; 0 is everything.
+func (g *Ground) Sight() int { return g.settings().sight }
+
+// SightRemembers tells whether what was seen once stays on view.
+func (g *Ground) SightRemembers() bool { return g.settings().remembersSight }
+
+// Areas tells whether any of its things does something to whoever is in it.
+func (g *Ground) Areas() bool { return g.settings().anyAreas }
+
+// Remembers tells whether what happened on the map is still so when one comes back.
+func (g *Ground) Remembers() bool { return g.settings().remembers }
