@@ -32,7 +32,7 @@ func TestTheShaftCanBeWalked(t *testing.T) {
 			shaft = m
 		}
 	}
-	g, err := play.StartAt(st, shaft.ID, grid.Point{X: 4, Y: 5}, 1)
+	g, err := play.StartAt(st, shaft.ID, grid.Point{X: 4, Y: 5}, play.Given{}, 1)
 	if err != nil {
 		t.Fatal(err)
 	}

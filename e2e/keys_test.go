@@ -125,3 +125,34 @@ func TestButtonsDoOneThing(t *testing.T) {
 	k.clickWith(k.at(12, 9), right) // the next opens it
 	k.see("[role=menu]", "")
 }
+
+// The keys of the game itself can be changed, and are found so again.
+func TestKeysOfTheGameAreChanged(t *testing.T) {
+	k := joined(t).open()
+	k.focusMap()
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing]", "↑←↓→\nwalk")
+	k.press("Keys that work here")
+	k.see("[role=dialog]", "In the game")
+	k.find("[aria-label='Key → of Right: press to change it']", "").MustClick()
+	k.keys(input.KeyL)
+	k.see("[aria-label='Key L of Right: press to change it']", "L")
+	// a key that does something else in the game changes places with it
+	k.find("[aria-label='Key D of Right: press to change it']", "").MustClick()
+	k.keys(input.KeyE)
+	k.see("[aria-label='Key E of Right: press to change it']", "E")
+	k.see("[aria-label='Key D of Use, and read on: press to change it']", "D")
+	k.find("[aria-label='Key E of Right: press to change it']", "").MustClick()
+	k.keys(input.Tab, input.Escape)
+	k.press("Close")
+	k.gone("[role=dialog]")
+	k.reload()
+	k.focusMap()
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing]", "↑←↓L\nwalk")
+	k.see("[data-testid=playing]", "D\nuse")
+	k.walk(input.KeyL, k.shows("[data-testid=count]", "1 of 1 collected"))
+	k.press("Keys that work here")
+	k.press("All keys as they were at first")
+	k.see("[aria-label='Key → of Right: press to change it']", "→")
+}

@@ -26,6 +26,8 @@ func Difference(from, to *document.Document) ([]edit.Primitive, error) {
 	}
 	tables(&w, edit.Ref{Type: edit.TypePassage}, from.Passages, to.Passages, false)
 	tables(&w, edit.Ref{Type: edit.TypePlacing}, from.Placings, to.Placings, false)
+	tables(&w, edit.Ref{Type: edit.TypePin}, from.Pins, to.Pins, false)
+	tables(&w, edit.Ref{Type: edit.TypeRecording}, from.Recordings, to.Recordings, false)
 	w.rules(from.Rules, to.Rules)
 	w.names(from, to)
 	switch {
@@ -53,6 +55,8 @@ func (w *differ) names(from, to *document.Document) {
 	renamed(w, edit.Ref{Type: edit.TypeKind}, now.Kinds, to.Kinds, func(o *document.Kind) (document.ID, string) { return o.ID, o.Name })
 	renamed(w, edit.Ref{Type: edit.TypeMotif}, now.Motifs, to.Motifs, func(o *document.Motif) (document.ID, string) { return o.ID, o.Name })
 	renamed(w, edit.Ref{Type: edit.TypeMap}, now.Maps, to.Maps, func(o *document.Map) (document.ID, string) { return o.ID, o.Name })
+	renamed(w, edit.Ref{Type: edit.TypePin}, now.Pins, to.Pins, func(o *document.Pin) (document.ID, string) { return o.ID, o.Name })
+	renamed(w, edit.Ref{Type: edit.TypeRecording}, now.Recordings, to.Recordings, func(o *document.Recording) (document.ID, string) { return o.ID, o.Name })
 	for _, m := range to.Maps.All() {
 		if is := now.Maps.Get(m.ID); is != nil && is != m {
 			renamed(w, edit.Ref{Type: edit.TypeLayer, Map: m.ID}, is.Layers, m.Layers, func(o *document.Layer) (document.ID, string) { return o.ID, o.Name })

@@ -20,6 +20,9 @@ type Document struct {
 	Materials Table[Material]
 	// Kinds are the designer's own; Kind finds the built-in ones as well.
 	Kinds Table[Kind]
+	// Pins and Recordings are kept of games that were played.
+	Pins       Table[Pin]
+	Recordings Table[Recording]
 }
 
 // New is an empty project with a grid of 16×16 pixels.

@@ -4,20 +4,22 @@ import "azzel/core/kind"
 
 // Types of object that something else can name.
 const (
-	TypeProject  = "project"
-	TypeTileset  = "tileset"
-	TypeMap      = "map"
-	TypeLayer    = "layer"
-	TypeEntity   = "entity"
-	TypePassage  = "passage"
-	TypeRule     = "rule"
-	TypePart     = "part" // of a rule
-	TypeFlag     = "flag"
-	TypeMotif    = "motif"
-	TypeZone     = "zone"
-	TypeMaterial = "material"
-	TypeKind     = "kind"
-	TypePlacing  = "placing"
+	TypeProject   = "project"
+	TypeTileset   = "tileset"
+	TypeMap       = "map"
+	TypeLayer     = "layer"
+	TypeEntity    = "entity"
+	TypePassage   = "passage"
+	TypeRule      = "rule"
+	TypePart      = "part" // of a rule
+	TypeFlag      = "flag"
+	TypeMotif     = "motif"
+	TypeZone      = "zone"
+	TypeMaterial  = "material"
+	TypeKind      = "kind"
+	TypePlacing   = "placing"
+	TypePin       = "pin"
+	TypeRecording = "recording"
 )
 
 // Object names an object by its type and id; Map is that of an entity.

@@ -15,17 +15,19 @@ func Salvage(data []byte) (*Document, []string, error) {
 		return nil, nil, err
 	}
 	var head struct {
-		Project   json.RawMessage
-		Tilesets  []json.RawMessage
-		Maps      []json.RawMessage
-		Passages  []json.RawMessage
-		Rules     []json.RawMessage
-		Flags     []json.RawMessage
-		Motifs    []json.RawMessage
-		Zones     []json.RawMessage
-		Materials []json.RawMessage
-		Kinds     []json.RawMessage
-		Placings  []json.RawMessage
+		Project    json.RawMessage
+		Tilesets   []json.RawMessage
+		Maps       []json.RawMessage
+		Passages   []json.RawMessage
+		Rules      []json.RawMessage
+		Flags      []json.RawMessage
+		Motifs     []json.RawMessage
+		Zones      []json.RawMessage
+		Materials  []json.RawMessage
+		Kinds      []json.RawMessage
+		Placings   []json.RawMessage
+		Pins       []json.RawMessage
+		Recordings []json.RawMessage
 	}
 	if err := json.Unmarshal(raw, &head); err != nil {
 		return nil, nil, fmt.Errorf("%w: %w", errState, err)
@@ -55,6 +57,8 @@ func Salvage(data []byte) (*Document, []string, error) {
 	keep(&d.Materials, salvaged[Material](head.Materials, "a material", &lost), func(o *Material) ID { return o.ID })
 	keep(&d.Kinds, salvaged[Kind](head.Kinds, "a kind", &lost), func(o *Kind) ID { return o.ID })
 	keep(&d.Placings, salvaged[Placing](head.Placings, "a motif's placing", &lost), func(o *Placing) ID { return o.ID })
+	keep(&d.Pins, salvaged[Pin](head.Pins, "a pin", &lost), func(o *Pin) ID { return o.ID })
+	keep(&d.Recordings, salvaged[Recording](head.Recordings, "a recording", &lost), func(o *Recording) ID { return o.ID })
 	return d, lost, nil
 }
 

@@ -83,17 +83,19 @@ func (c *Content) Fill(m Map) *Map {
 const magic = "azzel state "
 
 type stateHead struct {
-	Project   *Project    `json:"project"`
-	Tilesets  []*Tileset  `json:"tilesets"`
-	Maps      []stateMap  `json:"maps"`
-	Passages  []*Passage  `json:"passages"`
-	Rules     []stateRule `json:"rules"`
-	Flags     []*Flag     `json:"flags"`
-	Motifs    []*Motif    `json:"motifs"`
-	Zones     []*Zone     `json:"zones"`
-	Materials []*Material `json:"materials"`
-	Kinds     []*Kind     `json:"kinds,omitempty"`
-	Placings  []*Placing  `json:"placings,omitempty"`
+	Project    *Project     `json:"project"`
+	Tilesets   []*Tileset   `json:"tilesets"`
+	Maps       []stateMap   `json:"maps"`
+	Passages   []*Passage   `json:"passages"`
+	Rules      []stateRule  `json:"rules"`
+	Flags      []*Flag      `json:"flags"`
+	Motifs     []*Motif     `json:"motifs"`
+	Zones      []*Zone      `json:"zones"`
+	Materials  []*Material  `json:"materials"`
+	Kinds      []*Kind      `json:"kinds,omitempty"`
+	Placings   []*Placing   `json:"placings,omitempty"`
+	Pins       []*Pin       `json:"pins,omitempty"`
+	Recordings []*Recording `json:"recordings,omitempty"`
 }
 
 type stateMap struct {
@@ -118,7 +120,7 @@ func (sr stateRule) decode() (*Rule, error) {
 // objects sorted by id, then the cells of each layer in the same order.
 func (d *Document) Encode() []byte {
 	head := stateHead{Project: d.Project, Tilesets: d.Tilesets.All(), Passages: d.Passages.All(), Rules: []stateRule{}, Flags: d.Flags.All(),
-		Motifs: d.Motifs.All(), Zones: d.Zones.All(), Materials: d.Materials.All(), Kinds: d.Kinds.All(), Placings: d.Placings.All(), Maps: []stateMap{}}
+		Motifs: d.Motifs.All(), Zones: d.Zones.All(), Materials: d.Materials.All(), Kinds: d.Kinds.All(), Placings: d.Placings.All(), Pins: d.Pins.All(), Recordings: d.Recordings.All(), Maps: []stateMap{}}
 	for _, r := range d.Rules.All() {
 		head.Rules = append(head.Rules, stateRule{r, r.Parts.All()})
 	}
@@ -201,7 +203,9 @@ func decode(data []byte, later bool) (*Document, error) {
 		fillTable(&d.Zones, head.Zones, func(o *Zone) ID { return o.ID }),
 		fillTable(&d.Materials, head.Materials, func(o *Material) ID { return o.ID }),
 		fillTable(&d.Kinds, head.Kinds, func(o *Kind) ID { return o.ID }),
-		fillTable(&d.Placings, head.Placings, func(o *Placing) ID { return o.ID }))
+		fillTable(&d.Placings, head.Placings, func(o *Placing) ID { return o.ID }),
+		fillTable(&d.Pins, head.Pins, func(o *Pin) ID { return o.ID }),
+		fillTable(&d.Recordings, head.Recordings, func(o *Recording) ID { return o.ID }))
 }
 
 // parts are the pieces of a stored state, each with its length before it.

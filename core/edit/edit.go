@@ -102,20 +102,22 @@ const (
 
 // Types of object that a Ref can name.
 const (
-	TypeProject  = document.TypeProject
-	TypeTileset  = document.TypeTileset
-	TypeMap      = document.TypeMap
-	TypeLayer    = document.TypeLayer
-	TypeEntity   = document.TypeEntity
-	TypePassage  = document.TypePassage
-	TypePlacing  = document.TypePlacing
-	TypeRule     = document.TypeRule
-	TypePart     = document.TypePart
-	TypeFlag     = document.TypeFlag
-	TypeMotif    = document.TypeMotif
-	TypeZone     = document.TypeZone
-	TypeMaterial = document.TypeMaterial
-	TypeKind     = document.TypeKind
+	TypeProject   = document.TypeProject
+	TypeTileset   = document.TypeTileset
+	TypeMap       = document.TypeMap
+	TypeLayer     = document.TypeLayer
+	TypeEntity    = document.TypeEntity
+	TypePassage   = document.TypePassage
+	TypePlacing   = document.TypePlacing
+	TypePin       = document.TypePin
+	TypeRecording = document.TypeRecording
+	TypeRule      = document.TypeRule
+	TypePart      = document.TypePart
+	TypeFlag      = document.TypeFlag
+	TypeMotif     = document.TypeMotif
+	TypeZone      = document.TypeZone
+	TypeMaterial  = document.TypeMaterial
+	TypeKind      = document.TypeKind
 )
 
 // Ref names an object. Map is given for layers and entities only, Rule for parts of
@@ -218,7 +220,7 @@ func (p *Primitive) check() error {
 		if p.Op != OpSet && p.Op != OpSetBack {
 			return errors.New("the project can only be changed field by field")
 		}
-	case TypeTileset, TypeMap, TypeLayer, TypeEntity, TypePassage, TypeRule, TypePart, TypeFlag, TypeMotif, TypeZone, TypeMaterial, TypeKind, TypePlacing:
+	case TypeTileset, TypeMap, TypeLayer, TypeEntity, TypePassage, TypeRule, TypePart, TypeFlag, TypeMotif, TypeZone, TypeMaterial, TypeKind, TypePlacing, TypePin, TypeRecording:
 		if !p.Ref.ID.Valid() {
 			return fmt.Errorf("the id of a %s is not valid", p.Ref.Type)
 		}

@@ -91,7 +91,7 @@ func TestGoldenProjects(t *testing.T) {
 		}
 		stage := world.New(end, chart.New(end, nil), nil)
 		for _, m := range end.MapsInOrder() {
-			game, err := play.StartAt(stage, m.ID, grid.Point{X: m.Bounds.X + m.Bounds.W/2, Y: m.Bounds.Y + m.Bounds.H/2}, 1)
+			game, err := play.StartAt(stage, m.ID, grid.Point{X: m.Bounds.X + m.Bounds.W/2, Y: m.Bounds.Y + m.Bounds.H/2}, play.Given{}, 1)
 			if err != nil {
 				continue // something stands there
 			}

@@ -227,6 +227,14 @@ func (w *working) open(ref Ref) objects {
 		return &table[document.Placing]{word: "placing of a motif", limit: document.MaxPlacings,
 			read: func() document.Table[document.Placing] { return d.Placings }, write: func(t document.Table[document.Placing]) { d.Placings = t },
 			id: func(o *document.Placing) document.ID { return o.ID }}
+	case TypePin:
+		return &table[document.Pin]{word: "pin", limit: document.MaxPins,
+			read: func() document.Table[document.Pin] { return d.Pins }, write: func(t document.Table[document.Pin]) { d.Pins = t },
+			id: func(o *document.Pin) document.ID { return o.ID }, name: func(o *document.Pin) *string { return &o.Name }}
+	case TypeRecording:
+		return &table[document.Recording]{word: "recording", limit: document.MaxRecordings,
+			read: func() document.Table[document.Recording] { return d.Recordings }, write: func(t document.Table[document.Recording]) { d.Recordings = t },
+			id: func(o *document.Recording) document.ID { return o.ID }, name: func(o *document.Recording) *string { return &o.Name }}
 	case TypeRule:
 		return &table[document.Rule]{word: "rule", limit: document.MaxRules,
 			read: func() document.Table[document.Rule] { return d.Rules }, write: func(t document.Table[document.Rule]) { d.Rules = t },

@@ -233,10 +233,10 @@ func TestStartAndWarning(t *testing.T) {
 	if s, err := play.Start(stage(d), sample.Pans, 1); err != nil || s.Ground().ID != sample.Quay {
 		t.Errorf("the only spawn is on the quay: %v", err)
 	}
-	if _, err := play.StartAt(stage(d), sample.Quay, grid.Point{}, 1); err == nil {
+	if _, err := play.StartAt(stage(d), sample.Quay, grid.Point{}, play.Given{}, 1); err == nil {
 		t.Error("began inside a wall")
 	}
-	if _, err := play.StartAt(stage(d), sample.Quay, grid.Point{X: 99}, 1); err == nil {
+	if _, err := play.StartAt(stage(d), sample.Quay, grid.Point{X: 99}, play.Given{}, 1); err == nil {
 		t.Error("began outside the map")
 	}
 	if play.Warning(d, sample.Quay) != "" || !strings.Contains(play.Warning(d, sample.Pans), "Nothing on Pans is solid") {

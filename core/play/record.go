@@ -26,6 +26,11 @@ type Record struct {
 	from   int64
 	bytes  int
 	Events []Event
+	// began is how the game was when it began to be kept, all what was held since; none of it
+	// is forgotten before the longest recording is full.
+	began  document.Moment
+	all    []Input
+	course course
 }
 
 type snapshot struct {
@@ -37,7 +42,8 @@ type snapshot struct {
 
 // NewRecord begins to keep a game.
 func NewRecord(g *Game) *Record {
-	r := &Record{from: g.Tick}
+	r := &Record{from: g.Tick, began: g.Moment(), course: course{from: g.Tick}}
+	r.course.stand(g)
 	r.keep(g)
 	return r
 }
@@ -50,6 +56,10 @@ func (r *Record) Step(g *Game, in Input) {
 	r.inputs = append(r.inputs, in)
 	g.Step(in)
 	r.Events = append(r.Events, g.Told...)
+	if len(r.all) < document.MaxRecorded {
+		r.all = append(r.all, in)
+		r.course.note(g)
+	}
 	if len(r.Events) > maxEvents {
 		r.Events = slices.Clone(r.Events[len(r.Events)-maxEvents/2:])
 	}
@@ -100,11 +110,18 @@ func (r *Record) Cut(g *Game) []Input {
 	r.inputs = r.inputs[:g.Tick-r.from]
 	r.snaps = slices.DeleteFunc(r.snaps, func(s snapshot) bool { return s.tick > g.Tick })
 	r.Events = slices.DeleteFunc(r.Events, func(e Event) bool { return e.Tick > g.Tick })
+	r.all = r.all[:min(len(r.all), int(g.Tick-r.course.from))]
+	r.course.cut(g.Tick)
 	r.bytes = 0
 	for _, s := range r.snaps {
 		r.bytes += s.bytes
 	}
 	return after
+}
+
+// Whole is the game as it was played from its beginning, as far as a recording holds it.
+func (r *Record) Whole() document.Recording {
+	return document.Recording{Start: r.began, Keys: HeldFor(r.all), Course: append([]document.CourseMark{}, r.course.marks...)}
 }
 
 // Spot is where the hero was.

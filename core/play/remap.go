@@ -103,20 +103,7 @@ func (g *Game) enterSituation(was *world.Stage) {
 	for k, v := range old.Counts {
 		s.setCount(k, v)
 	}
-	put := func(of document.Object, bits uint8) {
-		first, n := slotsOf(next, of)
-		switch {
-		case bits == 0:
-		case first < 0:
-			s.Away = append(s.Away, Away{of, bits})
-		default:
-			for b := range n {
-				if bits>>b&1 != 0 {
-					s.set(first+b, true)
-				}
-			}
-		}
-	}
+	put := func(of document.Object, bits uint8) { s.so(next, of, bits) }
 	for _, a := range away {
 		put(a.Of, a.Bits)
 	}
@@ -131,6 +118,22 @@ func (g *Game) enterSituation(was *world.Stage) {
 		if bits != 0 {
 			end := was.End(world.Ref(t))
 			put(document.Object{Type: document.TypeEntity, Map: end.Map, ID: end.Entity}, bits)
+		}
+	}
+}
+
+// so sets what is so of something, the lowest bit first, or keeps it aside where it is not there.
+func (s *State) so(st *world.Stage, of document.Object, bits uint8) {
+	first, n := slotsOf(st, of)
+	switch {
+	case bits == 0:
+	case first < 0:
+		s.Away = append(s.Away, Away{of, bits})
+	default:
+		for b := range n {
+			if bits>>b&1 != 0 {
+				s.set(first+b, true)
+			}
 		}
 	}
 }

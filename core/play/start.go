@@ -12,9 +12,20 @@ import (
 // ErrNoSpawn is given when there is nowhere for the hero to begin.
 var ErrNoSpawn = errors.New("there is no spawn yet, so the hero has nowhere to begin")
 
+// Given is what is so from the beginning of a game that does not begin as a player's does.
+type Given struct {
+	Flags []document.ID  `json:"flags"`
+	Taken []document.End `json:"taken"`
+}
+
 // Start begins a game at a map's first spawn by rank, or at that of the first map
 // that has one.
 func Start(st *world.Stage, at document.ID, seed int64) (*Game, error) {
+	return StartWith(st, at, Given{}, seed)
+}
+
+// StartWith is Start with something given.
+func StartWith(st *world.Stage, at document.ID, given Given, seed int64) (*Game, error) {
 	order := st.Grounds
 	if m := st.Ground(st.MapOf(at)); m != nil {
 		order = append([]*world.Ground{m}, order...)
@@ -27,7 +38,7 @@ func Start(st *world.Stage, at document.ID, seed int64) (*Game, error) {
 				if t.Acts == kind.Hero {
 					hero = r
 				}
-				return begin(st, m, hero, t.Box(m.Map), t.Facing, seed), nil
+				return begin(st, start{m, hero, t.Box(m.Map), t.Facing, given}, seed), nil
 			}
 		}
 	}
@@ -35,7 +46,7 @@ func Start(st *world.Stage, at document.ID, seed int64) (*Game, error) {
 }
 
 // StartAt begins a game on a cell of a map.
-func StartAt(st *world.Stage, at document.ID, p grid.Point, seed int64) (*Game, error) {
+func StartAt(st *world.Stage, at document.ID, p grid.Point, given Given, seed int64) (*Game, error) {
 	m := st.Ground(st.MapOf(at))
 	switch {
 	case m == nil:
@@ -45,13 +56,44 @@ func StartAt(st *world.Stage, at document.ID, p grid.Point, seed int64) (*Game, 
 	case m.At(p)&world.Whole != 0:
 		return nil, errors.New("the hero cannot begin inside a solid tile")
 	}
-	return begin(st, m, world.None, grid.Rect{X: p.X, Y: p.Y, W: 1, H: 1}, document.Down, seed), nil
+	return begin(st, start{m, world.None, grid.Rect{X: p.X, Y: p.Y, W: 1, H: 1}, document.Down, given}, seed), nil
 }
 
-func begin(st *world.Stage, m *world.Ground, hero world.Ref, box grid.Rect, facing document.Facing, seed int64) *Game {
-	g := &Game{Stage: st, State: &State{Seed: seed, Leaving: world.None, Inside: world.None, Bodies: []Body{{Of: hero, Map: m.Ref}}}}
+// StartThrough begins a game where one comes out of a passage.
+func StartThrough(st *world.Stage, way document.ID, given Given, seed int64) (*Game, error) {
+	r := st.WayOf(way)
+	if r < 0 {
+		return nil, errors.New("the passage is no longer there")
+	}
+	end := st.Ways[r].To
+	t := st.Thing(st.ThingOf(end.Map, end.Entity))
+	if t == nil {
+		return nil, errors.New("the place that this passage led to was removed")
+	}
+	m := st.Ground(t.Map)
+	return begin(st, start{m, world.None, t.Box(m.Map), t.Facing, given}, seed), nil
+}
+
+// start is how a game begins.
+type start struct {
+	m      *world.Ground
+	hero   world.Ref
+	box    grid.Rect
+	facing document.Facing
+	given  Given
+}
+
+func begin(st *world.Stage, how start, seed int64) *Game {
+	m := how.m
+	g := &Game{Stage: st, State: &State{Seed: seed, Leaving: world.None, Inside: world.None, Bodies: []Body{{Of: how.hero, Map: m.Ref}}}}
 	g.room(st)
-	g.setDown(m, box, facing)
+	for _, id := range how.given.Flags {
+		g.setFlag(id, true)
+	}
+	for _, end := range how.given.Taken {
+		g.setThing(st.ThingOf(end.Map, end.Entity), Taken, true)
+	}
+	g.setDown(m, how.box, how.facing)
 	w := g.gait()
 	g.setCount(Hearts, w.Hearts)
 	g.setCount(Lives, w.Lives)

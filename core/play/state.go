@@ -186,6 +186,12 @@ func (g *Game) HeroCell() grid.Point {
 	return m.CellAt((box.Left+box.Right)/2, (box.Top+box.Bottom)/2)
 }
 
+// Middle is the map pixel in the middle of the hero's box.
+func (g *Game) Middle() (x, y int) {
+	box := g.extent(g.Hero())
+	return grid.FloorDiv(int(box.Left+box.Right)/2, Sub), grid.FloorDiv(int(box.Top+box.Bottom)/2, Sub)
+}
+
 // Picture is the map pixel at the top left of the hero's picture, which is a
 // cell large: the box stands in the middle of its lower side.
 func (g *Game) Picture() (x, y int) {

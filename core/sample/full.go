@@ -77,6 +77,13 @@ func Full() *document.Document {
 			Entities: []*document.Entity{{Kind: kind.Sign, Name: "Board", X: 16, Y: 16, W: 16, H: 16, Facing: document.Down, Layer: Entities}}}),
 		edit.Set(edit.Ref{Type: edit.TypeMap, ID: Pans}, "bounds", grid.Rect{X: -2, Y: 1, W: 18, H: 10}),
 	)
+	at := document.Moment{Tick: 90, Seed: 4, Hearts: 2, Flags: []document.ID{Lit}, Things: []document.ThingSo{{Map: Quay, ID: Pearl, Is: []string{"taken"}}},
+		Hero: document.Figure{Spot: document.Spot{Map: Quay, X: 12 << 12, Y: 5 << 12}, Facing: document.Left}}
+	at.Entry, at.Back = at.Hero.Spot, at.Hero.Spot
+	do = append(do,
+		edit.Insert(edit.Ref{Type: edit.TypePin, ID: "pinpinpinpin"}, document.Pin{ID: "pinpinpinpin", Name: "Lit", Note: "With the pearl.", Order: 10, At: document.PinPlace{Map: Quay, X: 198, Y: 86}, Moment: at}),
+		edit.Insert(edit.Ref{Type: edit.TypeRecording, ID: "keptkeptkept"}, document.Recording{ID: "keptkeptkept", Name: "West", Order: 10, Row: 3, Start: at,
+			Keys: []document.HeldFor{{Held: 8, Ticks: 30}, {Ticks: 10}}, Course: []document.CourseMark{{Map: Quay, X: 12, Y: 5}, {Tick: 40, Map: Quay, X: 10, Y: 5}}}))
 	p := edit.Insert(edit.Ref{Type: edit.TypeRule, ID: rule.ID}, rule)
 	p.Content = &document.Content{Parts: rule.Parts.All()}
 	res := edit.Apply(d, &edit.Edit{Do: append(do, p)})

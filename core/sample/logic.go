@@ -42,10 +42,35 @@ func placing(r *rand.Rand, d *document.Document) edit.Primitive {
 	return edit.Insert(edit.Ref{Type: edit.TypePlacing, ID: o.ID}, o)
 }
 
-// logic draws a step about rules, flags, kinds or placings.
+// kept draws a step about pins and recordings, which may name what is not there.
+func kept(r *rand.Rand, d *document.Document) edit.Primitive {
+	at := document.Moment{Tick: int64(r.IntN(900)), Hearts: 1 + r.IntN(3), Flags: []document.ID{Lit},
+		Things: []document.ThingSo{{Map: Quay, ID: Switch, Is: []string{document.Sos[r.IntN(len(document.Sos))]}}},
+		Hero:   document.Figure{Spot: document.Spot{Map: Quay, X: int64(r.IntN(40000)), Y: int64(r.IntN(40000))}, Facing: document.Facings[r.IntN(4)]}}
+	at.Entry, at.Back = at.Hero.Spot, at.Hero.Spot
+	if p, ok := pick(r, d.Pins.All()); ok && r.IntN(2) == 0 {
+		ref := edit.Ref{Type: edit.TypePin, ID: p.ID}
+		if r.IntN(2) == 0 {
+			return edit.Remove(ref)
+		}
+		return edit.Set(ref, "note", fmt.Sprint("Note ", r.IntN(9)))
+	}
+	if r.IntN(2) == 0 {
+		o := document.Recording{ID: ID(r), Name: "Recording", Order: r.IntN(9), Start: at, Keys: []document.HeldFor{{Held: r.IntN(64), Ticks: 1 + r.IntN(60)}},
+			Course: []document.CourseMark{{Tick: 1, Map: Quay, X: 2, Y: 3}}}
+		return edit.Insert(edit.Ref{Type: edit.TypeRecording, ID: o.ID}, o)
+	}
+	o := document.Pin{ID: ID(r), Name: "Pin", Order: r.IntN(9), At: document.PinPlace{Map: Quay, X: r.IntN(160), Y: r.IntN(160)}, Moment: at}
+	return edit.Insert(edit.Ref{Type: edit.TypePin, ID: o.ID}, o)
+}
+
+// logic draws a step about rules, flags, kinds, placings or what is kept of games.
 func logic(r *rand.Rand, d *document.Document) edit.Primitive {
-	if r.IntN(10) == 0 {
+	switch r.IntN(12) {
+	case 0:
 		return placing(r, d)
+	case 1:
+		return kept(r, d)
 	}
 	rule, hasRule := pick(r, d.Rules.All())
 	own, hasKind := pick(r, d.Kinds.All())

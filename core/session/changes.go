@@ -30,23 +30,27 @@ type HeadChange struct {
 	Motifs        *Listed[MotifInfo]         `json:"motifs,omitempty"`
 	Zones         *Listed[*document.Zone]    `json:"zones,omitempty"`
 	Kinds         *Listed[author.PlainKind]  `json:"kinds,omitempty"`
+	Pins          *Listed[PinInfo]           `json:"pins,omitempty"`
+	Recordings    *Listed[RecordingInfo]     `json:"recordings,omitempty"`
 	MapProperties *[]author.PlainSetting     `json:"mapProperties,omitempty"`
 	Wires         *[]author.Drawn            `json:"wires,omitempty"`
 }
 
 // told is what the interface knows of the head.
 type told struct {
-	project   *document.Project
-	tilesets  list[*document.Tileset, TilesetInfo]
-	maps      list[*document.Map, MapInfo]
-	passages  list[*document.Passage, *document.Passage]
-	rules     list[*document.Rule, ToldRule]
-	flags     list[*document.Flag, *document.Flag]
-	materials list[*document.Material, MaterialInfo]
-	motifs    list[*document.Motif, MotifInfo]
-	zones     list[*document.Zone, *document.Zone]
-	kinds     list[*kind.Kind, author.PlainKind]
-	wires     []author.Drawn
+	project    *document.Project
+	tilesets   list[*document.Tileset, TilesetInfo]
+	maps       list[*document.Map, MapInfo]
+	passages   list[*document.Passage, *document.Passage]
+	rules      list[*document.Rule, ToldRule]
+	flags      list[*document.Flag, *document.Flag]
+	materials  list[*document.Material, MaterialInfo]
+	motifs     list[*document.Motif, MotifInfo]
+	zones      list[*document.Zone, *document.Zone]
+	kinds      list[*kind.Kind, author.PlainKind]
+	pins       list[*document.Pin, PinInfo]
+	recordings list[*document.Recording, RecordingInfo]
+	wires      []author.Drawn
 	// entities are those of the maps whose entities were asked for.
 	entities map[document.ID]document.Table[document.Entity]
 }
@@ -126,6 +130,8 @@ func (s *Session) headChange(none) (HeadChange, error) {
 	c.Motifs = t.motifs.tell(d.MotifsInOrder(), func(o *document.Motif) document.ID { return o.ID }, false, motifInfo, never)
 	c.Zones = t.zones.tell(d.ZonesInOrder(), func(o *document.Zone) document.ID { return o.ID }, false, itself, never)
 	c.Kinds = t.kinds.tell(d.KindsInOrder(), func(o *kind.Kind) document.ID { return o.ID }, false, author.PlainKindOf, never)
+	c.Pins = t.pins.tell(d.PinsInOrder(), func(o *document.Pin) document.ID { return o.ID }, false, pinInfo, never)
+	c.Recordings = t.recordings.tell(d.RecordingsInOrder(), func(o *document.Recording) document.ID { return o.ID }, false, recordingInfo, never)
 	if wires := author.Wires(d); !slices.Equal(wires, t.wires) {
 		t.wires = wires
 		all := append([]author.Drawn{}, wires...)

@@ -74,6 +74,8 @@ type Head struct {
 	Passages      []*document.Passage `json:"passages"`
 	Rules         []ToldRule          `json:"rules"`
 	Flags         []*document.Flag    `json:"flags"`
+	Pins          []PinInfo           `json:"pins"`
+	Recordings    []RecordingInfo     `json:"recordings"`
 	Parts         []document.Part     `json:"parts"`
 	Grounds       []string            `json:"grounds"`
 	PropertyTypes []string            `json:"propertyTypes"`
@@ -99,7 +101,7 @@ type Head struct {
 
 func (s *Session) head() Head {
 	d := s.doc()
-	h := Head{Project: d.Project, Tilesets: []TilesetInfo{}, Maps: []MapInfo{}, Rules: []ToldRule{}, Passages: d.Passages.All(), Flags: d.FlagsByName(),
+	h := Head{Project: d.Project, Tilesets: []TilesetInfo{}, Maps: []MapInfo{}, Rules: []ToldRule{}, Passages: d.Passages.All(), Flags: d.FlagsByName(), Pins: []PinInfo{}, Recordings: []RecordingInfo{},
 		Parts: document.Parts, Grounds: document.Grounds, PropertyTypes: document.PropertyTypes, SettingTypes: kind.OwnTypes, MapProperties: mapProperties(d), Materials: []MaterialInfo{}, MaterialWords: document.MaterialWords, Motifs: []MotifInfo{}, Zones: d.ZonesInOrder(), ZoneWords: document.ZoneWords, Hatches: document.Hatches, Plan: d.Project.LayerPlan(),
 		Wires: append([]author.Drawn{}, author.Wires(d)...), Kinds: []author.PlainKind{}, Categories: kind.Categories, Transitions: document.Transitions, SideWords: document.SideWords}
 	for _, t := range d.TilesetsInOrder() {
@@ -119,6 +121,12 @@ func (s *Session) head() Head {
 	}
 	for _, r := range d.RulesInOrder() {
 		h.Rules = append(h.Rules, ruleTold(d, r))
+	}
+	for _, p := range d.PinsInOrder() {
+		h.Pins = append(h.Pins, pinInfo(p))
+	}
+	for _, r := range d.RecordingsInOrder() {
+		h.Recordings = append(h.Recordings, recordingInfo(r))
 	}
 	s.told = told{entities: s.told.entities}
 	_, _ = s.headChange(none{}) // from here on only what differs is told

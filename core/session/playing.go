@@ -1,6 +1,7 @@
 package session
 
 import (
+	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/play"
 	"errors"
@@ -14,21 +15,25 @@ type playing struct {
 	record *play.Record
 	// script are keys of before that are held again, way the cells that it goes over by itself.
 	script []play.Input
-	walk   bool // the script is a walk that was found
+	leads  string // what the script is
 	way    []grid.Point
 	roam   bool
 }
 
 // shows says what leads the hero.
 func (p *playing) shows() string {
-	switch {
-	case len(p.script) == 0:
+	if len(p.script) == 0 {
 		return ""
-	case p.walk:
-		return "walk"
 	}
-	return "again"
+	return p.leads
 }
+
+// What can lead the hero instead of the player: keys held again, a walk that was found, a recording.
+const (
+	leadsAgain     = "again"
+	leadsWalk      = "walk"
+	leadsRecording = "recording"
+)
 
 func (s *Session) begin(g *play.Game, err error) (View, error) {
 	if err != nil {
@@ -40,16 +45,26 @@ func (s *Session) begin(g *play.Game, err error) (View, error) {
 
 func (s *Session) start(a struct {
 	mapArgs
-	Seed int64 `json:"seed"`
+	Given play.Given `json:"given"`
+	Seed  int64      `json:"seed"`
 }) (zero View, err error) {
-	return s.begin(play.Start(s.stage(), a.Map, a.Seed))
+	return s.begin(play.StartWith(s.stage(), a.Map, a.Given, a.Seed))
 }
 
 func (s *Session) startAt(a struct {
 	pointArgs
-	Seed int64 `json:"seed"`
+	Given play.Given `json:"given"`
+	Seed  int64      `json:"seed"`
 }) (zero View, err error) {
-	return s.begin(play.StartAt(s.stage(), a.Map, a.At, a.Seed))
+	return s.begin(play.StartAt(s.stage(), a.Map, a.At, a.Given, a.Seed))
+}
+
+func (s *Session) startThrough(a struct {
+	Passage document.ID `json:"passage"`
+	Given   play.Given  `json:"given"`
+	Seed    int64       `json:"seed"`
+}) (zero View, err error) {
+	return s.begin(play.StartThrough(s.stage(), a.Passage, a.Given, a.Seed))
 }
 
 func (s *Session) stop(none) (zero none, err error) {
@@ -169,7 +184,7 @@ func (s *Session) again(a tickArgs) (zero Again, err error) {
 	}
 	before := p.record.Walk(a.Tick)
 	keys := p.turnBack(a.Tick)
-	p.script, p.walk = keys, false
+	p.script, p.leads = keys, leadsAgain
 	p.game.Enter(s.stage())
 	return Again{s.view(p.game, nil), before}, nil
 }
@@ -227,17 +242,18 @@ func (s *Session) about(a struct {
 
 func init() {
 	register(map[string]method{
-		"play":    with((*Session).start),
-		"playAt":  with((*Session).startAt),
-		"step":    with((*Session).step),
-		"stop":    with((*Session).stop),
-		"look":    with((*Session).look),
-		"back":    with((*Session).back),
-		"goOn":    with((*Session).goOn),
-		"again":   with((*Session).again),
-		"roam":    with((*Session).roam),
-		"walkTo":  with((*Session).walkTo),
-		"about":   with((*Session).about),
-		"warning": with((*Session).warning),
+		"play":        with((*Session).start),
+		"playAt":      with((*Session).startAt),
+		"playThrough": with((*Session).startThrough),
+		"step":        with((*Session).step),
+		"stop":        with((*Session).stop),
+		"look":        with((*Session).look),
+		"back":        with((*Session).back),
+		"goOn":        with((*Session).goOn),
+		"again":       with((*Session).again),
+		"roam":        with((*Session).roam),
+		"walkTo":      with((*Session).walkTo),
+		"about":       with((*Session).about),
+		"warning":     with((*Session).warning),
 	})
 }

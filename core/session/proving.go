@@ -69,7 +69,7 @@ func (s *Session) showWalk(none) (zero View, err error) {
 	if err != nil {
 		return zero, err
 	}
-	s.play = &playing{game: g, record: play.NewRecord(g), script: append([]play.Input{}, p.answer.Walk...), walk: true}
+	s.play = &playing{game: g, record: play.NewRecord(g), script: append([]play.Input{}, p.answer.Walk...), leads: leadsWalk}
 	return s.view(g, g.Told), nil
 }
 

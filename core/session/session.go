@@ -18,17 +18,19 @@ import (
 
 // Session is one open project. It is not safe for use by several goroutines.
 type Session struct {
-	replica  *replica.Replica
-	play     *playing
-	proving  proving
-	staged   *world.Stage
-	charted  *chart.Chart
-	sheets   *document.Sheets
-	sheetsOf *document.Document
-	fits     fitting
-	ghost    cachedPlan
-	selected selection
-	told     told
+	replica *replica.Replica
+	play    *playing
+	proving proving
+	// following are the recordings that are compared with what happens now.
+	following map[document.ID]*following
+	staged    *world.Stage
+	charted   *chart.Chart
+	sheets    *document.Sheets
+	sheetsOf  *document.Document
+	fits      fitting
+	ghost     cachedPlan
+	selected  selection
+	told      told
 	// kept are arrangements that are held without being motifs.
 	kept map[document.ID]*document.Motif
 }

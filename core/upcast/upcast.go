@@ -14,7 +14,7 @@ import (
 
 // Format is the version that edits, inverses and states are written in, and that
 // pages and servers agree on.
-const Format = 3
+const Format = 4
 
 // object is JSON as it is worked on: numbers stay as they are written.
 type object = map[string]any
@@ -32,7 +32,7 @@ type change struct {
 }
 
 // changes lead from format i+1 to i+2.
-var changes = []change{format2, format3}
+var changes = []change{format2, format3, format4}
 
 // ErrFormat is given for what a newer version wrote, or none did.
 var ErrFormat = errors.New("this was written by another version of Azzel")
@@ -165,7 +165,7 @@ func (c change) state(h object) {
 		c.whole("project", p)
 	}
 	for _, t := range []struct{ list, typ string }{{"tilesets", "tileset"}, {"passages", "passage"}, {"flags", "flag"},
-		{"motifs", "motif"}, {"zones", "zone"}, {"materials", "material"}, {"kinds", "kind"}, {"placings", "placing"}} {
+		{"motifs", "motif"}, {"zones", "zone"}, {"materials", "material"}, {"kinds", "kind"}, {"placings", "placing"}, {"pins", "pin"}, {"recordings", "recording"}} {
 		c.each(h[t.list], t.typ, "")
 	}
 	c.each(h["rules"], "rule", "rule")

@@ -5,6 +5,7 @@
 	import ChevronsRight from '@lucide/svelte/icons/chevrons-right'
 	import Grid2x2 from '@lucide/svelte/icons/grid-2x2'
 	import History from '@lucide/svelte/icons/history'
+	import Pin from '@lucide/svelte/icons/pin'
 	import PaintRoller from '@lucide/svelte/icons/paint-roller'
 	import Scroll from '@lucide/svelte/icons/scroll-text'
 	import SquareDashed from '@lucide/svelte/icons/square-dashed'
@@ -19,6 +20,7 @@
 	import KindsDrawer from './KindsDrawer.svelte'
 	import MaterialsDrawer from './MaterialsDrawer.svelte'
 	import MotifsDrawer from './MotifsDrawer.svelte'
+	import PinsDrawer from './PinsDrawer.svelte'
 	import RulesDrawer from './RulesDrawer.svelte'
 	import TilesDrawer from './TilesDrawer.svelte'
 	import ZonesDrawer from './ZonesDrawer.svelte'
@@ -33,6 +35,7 @@
 		{ id: 'zones', name: 'Zones', icon: SquareDashed },
 		{ id: 'kinds', name: 'Kinds', icon: Amphora },
 		{ id: 'rules', name: 'Rules', icon: Scroll },
+		{ id: 'pins', name: 'Pins', icon: Pin },
 		{ id: 'history', name: 'History', icon: History },
 	] as const
 	const wanted = $derived(query.trim().toLowerCase())
@@ -66,6 +69,7 @@
 						<ZonesDrawer {wanted} />
 						<KindsDrawer {wanted} />
 						<RulesDrawer {wanted} />
+						<PinsDrawer {wanted} />
 					</div>
 				{:else}
 					<Tabs.Content
@@ -75,8 +79,8 @@
 					>
 						{#if layout.drawer === 'materials'}<MaterialsDrawer />{:else if layout.drawer === 'tiles'}<TilesDrawer
 							/>{:else if layout.drawer === 'motifs'}<MotifsDrawer />{:else if layout.drawer === 'zones'}<ZonesDrawer
-							/>{:else if layout.drawer === 'kinds'}<KindsDrawer />{:else if layout.drawer === 'history'}<HistoryDrawer
-							/>{:else}<RulesDrawer />{/if}
+							/>{:else if layout.drawer === 'kinds'}<KindsDrawer />{:else if layout.drawer === 'pins'}<PinsDrawer
+							/>{:else if layout.drawer === 'history'}<HistoryDrawer />{:else}<RulesDrawer />{/if}
 					</Tabs.Content>
 				{/if}
 			</div>

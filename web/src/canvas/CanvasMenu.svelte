@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { ContextMenu } from 'bits-ui'
+	import { pinReach } from './pins'
 	import { keys } from '../controls/keys.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 
@@ -61,6 +62,9 @@
 		out.push({ label: 'Pick up what is here', keys: 'I', run: () => w.pickUp(at) })
 		out.push({ label: 'Go to a cell…', keys: 'J', run: () => (w.seeking = true) })
 		out.push({ label: 'Exchange tiles…', run: () => w.openSheet('Exchange tiles') })
+		const spot = w.pixel
+		const pin = spot && w.moments.near(m.id, spot.x, spot.y, pinReach / w.view.scale)
+		if (pin) out.push({ label: `Go on from pin ${pin.name}`, run: () => w.moments.resume(pin.id) })
 		out.push({ label: 'Play from here', keys: 'Shift+P', run: () => w.playing.togglePlay(at) })
 		out.push({
 			label: w.layout.grid ? 'Hide the grid' : 'Show the grid',

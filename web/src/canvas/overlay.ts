@@ -20,6 +20,7 @@ import { nearby } from '../draw/nearby'
 import { outlineOf } from '../draw/outline'
 import { areaOf, boxOf, cellArea, frameOf } from '../draw/areas'
 import { drawBeads } from './beads'
+import { drawPin } from './pins'
 import { drawSolids } from './solids'
 import type { View } from '../draw/view.svelte'
 import { drawFindings, drawNub, drawPassages, drawWire, drawWires, hasNub, nubOf } from './wires'
@@ -61,6 +62,11 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 	if (doing.hover && !selected.has(doing.hover.id) && !w.hand.holding)
 		outline(ctx, frameOf(view, doing.hover), chalk, ink)
 	drawFindings(ctx, w, m, view, doing.hover, dpr)
+	if (!w.play.on || w.play.frozen) {
+		for (const p of w.project.head.pins) {
+			if (p.at.map === m.id) drawPin(ctx, view.screen(p.at.x, p.at.y), p, view.scale >= 2, dpr)
+		}
+	}
 	if (selected.size > 100)
 		drawManySelected(ctx, view, nearby(entities, around(view, doing.moved)), selected, doing.moved)
 	else if (selected.size) {

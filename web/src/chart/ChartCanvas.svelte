@@ -1,14 +1,14 @@
 <script lang="ts">
 	import { onMount, untrack } from 'svelte'
 	import { View } from '../draw/view.svelte'
-	import type { ChunkAt, Point } from '../core/types'
+	import type { ChunkAt, Pin, Point } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
 	import Context from '../controls/Context.svelte'
 	import { chartMenu } from './chartMenu'
 	import { Handling } from './handling.svelte'
 	import { drawPlane } from './plane'
 	import { type OnChart, placesOf } from './places'
-	import { hitOn } from './hits'
+	import { hitOn, pinOn } from './hits'
 	import { Sheets } from './sheets'
 	import { Thumbs } from './thumbnails'
 
@@ -21,6 +21,8 @@
 	let canvas: HTMLCanvasElement
 	let dpr = $state(devicePixelRatio)
 	let turn = $state(0)
+	/** The pin for which the menu was asked. */
+	let pin: Pin | undefined
 	const handling = new Handling(
 		w,
 		// svelte-ignore state_referenced_locally
@@ -132,7 +134,7 @@
 	}
 </script>
 
-<Context class="absolute inset-0" choices={() => chartMenu(w, chosen, fit, make)}>
+<Context class="absolute inset-0" choices={() => chartMenu(w, chosen, pin, fit, make)}>
 	<div bind:this={holder} class="absolute inset-0 overflow-hidden bg-well">
 		<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_interactive_element_to_noninteractive_role -->
 		<canvas
@@ -148,10 +150,13 @@
 				handling.down(e, at(e))
 			}}
 			onpointermove={(e) => (canvas.style.cursor = handling.move(e, at(e)) ?? canvas.style.cursor)}
+			oncontextmenu={(e) => (pin = pinOn(w, view, plane, at(e), dpr))}
 			onpointerup={(e) => handling.up(e)}
 			onpointercancel={(e) => handling.lost(e)}
 			onpointerleave={() => (handling.hover = '')}
 			ondblclick={(e) => {
+				const pressed = pinOn(w, view, plane, at(e), dpr)
+				if (pressed) return w.moments.resume(pressed.id)
 				const hit = hitOn(w, view, plane, at(e), dpr)
 				if (hit.is === 'maps') w.show(hit.ids[0])
 			}}

@@ -2,10 +2,12 @@ import { drawSeam, isSeam } from './seams'
 import { Workspace } from '../workspace/workspace.svelte'
 import { many } from './sheets'
 import { drawWays } from './ways'
+import { drawPin } from '../canvas/pins'
 import type { ID, MapInfo, Rect } from '../core/types'
 import { View } from '../draw/view.svelte'
 import { type Context, brick, chalk, cobalt, drawLabel, ink } from '../draw/frames'
 import { type Plane, grey, rectOn } from './places'
+import { placeOfPin } from './hits'
 export function drawFrame(ctx: Context, s: Rect, colour: string, dpr: number, strong = false) {
 	ctx.lineWidth = (strong ? 5 : 3) * dpr
 	ctx.strokeStyle = strong ? ink : chalk
@@ -39,6 +41,10 @@ export function drawAbove(ctx: Context, w: Workspace, view: View, p: Plane, plac
 		ctx.strokeStyle = f.serious ? brick : grey
 		ctx.strokeRect(at.x - 2, at.y - 2, at.w + 4, at.h + 4)
 		ctx.setLineDash([])
+	}
+	for (const pin of w.project.head.pins) {
+		const at = placeOfPin(w, view, places, pin)
+		if (at) drawPin(ctx, at, pin, view.scale >= 1, dpr)
 	}
 	const wrong = new Map<ID, number>()
 	for (const f of p.info.findings) if (f.serious) wrong.set(f.map, (wrong.get(f.map) ?? 0) + 1)

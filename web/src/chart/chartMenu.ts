@@ -1,14 +1,22 @@
 import type { Choice } from '../controls/Menu.svelte'
+import type { Pin } from '../core/types'
 import { mapMenu } from '../stack/mapMenu'
 import type { Workspace } from '../workspace/workspace.svelte'
 import type { OnChart } from './places'
 import { removePassage } from './removal'
 
 /** What can be done with what lies under the pointer on the chart. */
-export function chartMenu(w: Workspace, on: OnChart, all: () => void, make: () => void): Choice[] {
+export function chartMenu(
+	w: Workspace,
+	on: OnChart,
+	pin: Pin | undefined,
+	all: () => void,
+	make: () => void,
+): Choice[] {
 	const m = on.is === 'maps' && on.ids.length === 1 ? w.project.map(on.ids[0]) : undefined
 	const p = on.is === 'passage' ? w.project.head.passages.find((o) => o.id === on.id) : undefined
 	const out: Choice[] = []
+	if (pin) out.push({ heading: pin.name }, { label: 'Go on from this pin', run: () => w.moments.resume(pin.id) })
 	if (m) out.push({ heading: m.name }, ...mapMenu(w, m))
 	else if (on.is === 'maps')
 		out.push({

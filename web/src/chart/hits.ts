@@ -3,8 +3,9 @@ import { Workspace } from '../workspace/workspace.svelte'
 import { seamLines } from './seams'
 import { View } from '../draw/view.svelte'
 import { endsOf, lineOf } from './ways'
-import type { ID, Point } from '../core/types'
-import { type Plane, placesOf } from './places'
+import { pinReach } from '../canvas/pins'
+import type { ID, Pin, Point, Rect } from '../core/types'
+import { type Plane, placesOf, rectOn } from './places'
 /** What lies under a place of the screen: a passage, a seam, or a map. */
 export function hitOn(w: Workspace, view: View, p: Plane, at: Point, dpr: number): OnChart {
 	const places = placesOf(p)
@@ -27,6 +28,24 @@ export function hitOn(w: Workspace, view: View, p: Plane, at: Point, dpr: number
 		if (r && q.x >= r.x && q.y >= r.y && q.x < r.x + r.w && q.y < r.y + r.h) return { is: 'maps', ids: [m.id] }
 	}
 	return { is: 'nothing' }
+}
+
+/** Where a pin stands on the chart's canvas; undefined where its map is gone. */
+export function placeOfPin(w: Workspace, view: View, places: Map<ID, Rect>, pin: Pin): Point | undefined {
+	const [r, m] = [places.get(pin.at.map), w.project.map(pin.at.map)]
+	if (!r || !m) return
+	const [x, y] = [r.x + pin.at.x - m.bounds.x * m.cellWidth, r.y + pin.at.y - m.bounds.y * m.cellHeight]
+	const at = rectOn(view, { x, y, w: 0, h: 0 })
+	return { x: at.x, y: at.y }
+}
+
+/** The pin whose head or stem lies under a place of the screen. */
+export function pinOn(w: Workspace, view: View, p: Plane, at: Point, dpr: number): Pin | undefined {
+	const places = placesOf(p)
+	return w.project.head.pins.findLast((pin) => {
+		const on = placeOfPin(w, view, places, pin)
+		return on && Math.abs(on.x - at.x) <= 8 * dpr && at.y <= on.y + 4 * dpr && at.y >= on.y - pinReach * dpr - 4 * dpr
+	})
 }
 
 /** How far a place is from a line between two others. */

@@ -162,6 +162,13 @@ export interface View {
 	looks: DrawnLook[]
 }
 
+export interface None {}
+
+export interface Beginnings {
+	ways: BeginningWay[]
+	taken: Takeable[]
+}
+
 export interface EntitiesArgs {
 	map: ID
 	ids: ID[]
@@ -262,8 +269,6 @@ export interface Changes {
 	moved: number[] | null
 	movedCells: number
 }
-
-export interface None {}
 
 export interface ChartInfo {
 	places: Placed[]
@@ -404,6 +409,12 @@ export interface Use {
 	text: string
 }
 
+export interface Follows {
+	done: boolean
+	why: string
+	parts: Parting
+}
+
 export interface Ground {
 	oneWay: Facing
 	is: string
@@ -420,6 +431,8 @@ export interface Head {
 	passages: Passage[]
 	rules: ToldRule[]
 	flags: Flag[]
+	pins: PinInfo[]
+	recordings: RecordingInfo[]
 	parts: Part[]
 	grounds: string[]
 	propertyTypes: string[]
@@ -484,6 +497,16 @@ export interface HeadChange {
 	}
 	kinds?: {
 		set?: PlainKind[]
+		gone?: ID[]
+		order?: ID[]
+	}
+	pins?: {
+		set?: PinInfo[]
+		gone?: ID[]
+		order?: ID[]
+	}
+	recordings?: {
+		set?: RecordingInfo[]
 		gone?: ID[]
 		order?: ID[]
 	}
@@ -606,6 +629,11 @@ export interface DocumentPlacing {
 	entities: ID[] | null
 }
 
+export interface Given {
+	flags: ID[]
+	taken: End[]
+}
+
 export interface PressArgs {
 	map: ID
 	active: ID
@@ -689,6 +717,10 @@ export interface Ref {
 	map?: ID
 	rule?: ID
 	id?: ID
+}
+
+export interface IdArgs {
+	id: ID
 }
 
 export interface RulesChoice {
@@ -876,6 +908,18 @@ export interface DrawnLook {
 	look: number
 }
 
+export interface BeginningWay {
+	id: ID
+	from: string
+	to: string
+}
+
+export interface Takeable {
+	of: End
+	name: string
+	on: string
+}
+
 export interface Setting {
 	key: string
 	name?: string
@@ -952,6 +996,15 @@ export interface KindChoice {
 	name: string
 }
 
+export interface Parting {
+	tick: number
+	map: ID
+	x: number
+	y: number
+	was?: CourseMark
+	is?: CourseMark
+}
+
 export interface Project {
 	name: string
 	cellWidth: number
@@ -1016,6 +1069,23 @@ export interface ToldRule {
 export interface Flag {
 	id: ID
 	name: string
+}
+
+export interface PinInfo {
+	id: ID
+	name: string
+	note: string
+	at: PinPlace
+	tick: number
+}
+
+export interface RecordingInfo {
+	id: ID
+	name: string
+	note: string
+	map: ID
+	ticks: number
+	row: number
 }
 
 export interface Part {
@@ -1181,6 +1251,15 @@ export interface Variant {
 	odds: number
 }
 
+export interface CourseMark {
+	tick: number
+	map: ID
+	x: number
+	y: number
+	is?: string
+	name?: string
+}
+
 export interface Size {
 	w: number
 	h: number
@@ -1228,6 +1307,12 @@ export interface Said {
 	missing?: boolean
 }
 
+export interface PinPlace {
+	map: ID
+	x: number
+	y: number
+}
+
 export interface Cover {
 	form: number
 	how: 'has' | 'turned' | 'composed' | 'lacks'
@@ -1269,6 +1354,14 @@ export interface Methods {
 		image: LayerImage
 		above: ID
 	}; answer: Outcome }
+	addPin: { args: {
+		name: string
+		note: string
+		tick: number
+	}; answer: Outcome }
+	addRecording: { args: {
+		name: string
+	}; answer: Outcome }
 	addTileset: { args: Draft<Tileset>; answer: Outcome }
 	addZone: { args: Draft<Zone>; answer: Outcome }
 	adopt: { args: {
@@ -1292,6 +1385,7 @@ export interface Methods {
 		do: string
 	}; answer: Outcome }
 	back: { args: TickArgs; answer: View }
+	beginnings: { args: None; answer: Beginnings }
 	behaviour: { args: EntitiesArgs; answer: Trace[] }
 	changeKind: { args: PlainKind; answer: Outcome }
 	changePassage: { args: Draft<Passage>; answer: Outcome }
@@ -1351,6 +1445,10 @@ export interface Methods {
 		words: string[] | null
 	}; answer: NamedTile[] }
 	flagUses: { args: None; answer: Record<string, Use[]> }
+	follow: { args: {
+		id: ID
+		ticks: number
+	}; answer: Follows }
 	goOn: { args: TickArgs; answer: View }
 	grounds: { args: MapArgs; answer: Ground[] }
 	group: { args: {
@@ -1444,14 +1542,21 @@ export interface Methods {
 	}; answer: DocumentPlacing[] }
 	planOf: { args: MapArgs; answer: Outcome }
 	play: { args: {
+		given: Given
 		seed: number
 		map: ID
 	}; answer: View }
 	playAt: { args: {
+		given: Given
 		seed: number
 		map: ID
 		active: ID
 		at: Point
+	}; answer: View }
+	playThrough: { args: {
+		passage: ID
+		given: Given
+		seed: number
 	}; answer: View }
 	press: { args: PressArgs; answer: Outcome }
 	preview: { args: PressArgs; answer: Ghost }
@@ -1502,6 +1607,7 @@ export interface Methods {
 		ids: ID[] | null
 		do: Rect
 	}; answer: Outcome }
+	resume: { args: IdArgs; answer: View }
 	roam: { args: {
 		on: boolean
 	}; answer: View }
@@ -1650,6 +1756,7 @@ export interface Methods {
 		at: Point
 	}; answer: View }
 	warning: { args: MapArgs; answer: string }
+	watch: { args: IdArgs; answer: View }
 	wayBack: { args: Way; answer: Return }
 	wire: { args: {
 		from: End

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { Dialog } from 'bits-ui'
+	import { type GameInput, gameInputs, gameKeys, keyWord } from '../controls/gameKeys.svelte'
 	import { keys, named } from '../controls/keys.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { actions } from './actions'
@@ -10,7 +11,14 @@
 	interface Line {
 		what: string
 		/** The keys, and whether another can be given. */
-		keys: { usual: string; own: boolean }[]
+		keys: Cap[]
+	}
+	/** A key as it is shown: what it is by default or, of the game, which of its input it is; and whether another can be given. */
+	interface Cap {
+		usual: string
+		own: boolean
+		now?: string
+		game?: { input: GameInput; n: number }
 	}
 	const fixed = (list: string[][]): Line[] =>
 		list.map(([k, what]) => ({ what, keys: k.split(' / ').map((usual) => ({ usual, own: false })) }))
@@ -23,11 +31,12 @@
 			name: g as string,
 			lines: now
 				.filter((a) => a.group === g)
-				.map((a) => ({ what: a.name, keys: a.keys!.map((usual) => ({ usual, own: keys.canChange(usual) })) })),
+				.map((a): Line => ({ what: a.name, keys: a.keys!.map((usual) => ({ usual, own: keys.canChange(usual) })) })),
 		}))
 	})
 	/** The key that gets another one with the next press. */
-	let changing = $state('')
+	let changing = $state.raw<Cap | null>(null)
+	const same = (a: Cap | null, b: Cap) => a?.usual === b.usual && a.game?.input === b.game?.input
 	let told = $state('')
 
 	function take(e: KeyboardEvent) {
@@ -36,9 +45,13 @@
 		if (['Shift', 'Control', 'Alt', 'Meta', 'Ctrl+Control', 'Ctrl+Meta', 'Tab'].includes(next)) return
 		e.preventDefault()
 		e.stopPropagation()
-		if (next === 'Esc') told = ''
-		else told = keys.change(changing, next) ? '' : `${next} keeps what it does: choose another key.`
-		if (!told) changing = ''
+		told = ''
+		if (next !== 'Esc') {
+			const { game, usual } = changing
+			const done = game ? gameKeys.change(game.input, game.n, e.code) : keys.change(usual, next)
+			if (!done) told = `${next} keeps what it does: choose another key.`
+		}
+		if (!told) changing = null
 	}
 
 	const canvas = fixed([
@@ -53,17 +66,20 @@
 		['Ctrl+wheel', 'Zoom at the pointer'],
 		['Esc', 'Cancel the press, close, let go'],
 	])
-	const playing = fixed([
-		['Arrows or WASD', 'Walk'],
-		['E or Enter', 'Use, and read on'],
-		['Space', 'Jump, seen from the side; else use'],
-		['Gamepad', 'The stick walks, the lower button jumps, the others use'],
-		['Press', 'Walk there by the shortest way, seen from above'],
-		['P / Esc', 'Back to the map'],
+	const playing = $derived<Line[]>([
+		...gameInputs.map(({ input, name }) => ({
+			what: name,
+			keys: gameKeys.of(input).map((code, n) => ({ usual: code, now: keyWord(code), own: true, game: { input, n } })),
+		})),
+		...fixed([
+			['Gamepad', 'The stick walks, the lower button jumps, the others use'],
+			['Press', 'Walk there by the shortest way, seen from above'],
+			['P / Esc', 'Back to the map'],
+		]),
 	])
 </script>
 
-<Dialog.Root bind:open={w.keysOpen} onOpenChange={() => ([changing, told] = ['', ''])}>
+<Dialog.Root bind:open={w.keysOpen} onOpenChange={() => ([changing, told] = [null, ''])}>
 	<Dialog.Portal>
 		<Dialog.Overlay class="fixed inset-0 z-40 bg-[#0b1011]/55" />
 		<Dialog.Content
@@ -102,15 +118,17 @@
 												{#each l.keys as k (k.usual)}
 													{#if k.own}
 														<button
-															class="mr-1 inline-block min-h-6 min-w-6 key {changing === k.usual
+															class="mr-1 inline-block min-h-6 min-w-6 key {same(changing, k)
 																? 'bg-held text-[#1e2a2e]'
-																: keys.isOwn(k.usual)
+																: !k.game && keys.isOwn(k.usual)
 																	? 'bg-well text-glaze'
 																	: 'bg-well hover:text-glaze'}"
-															aria-label="Key {keys.now(k.usual)} of {l.what}: press to change it"
-															title={keys.isOwn(k.usual) ? `By default ${k.usual}` : 'Press to give it another key'}
-															onclick={() => ([changing, told] = [k.usual, ''])}
-															>{changing === k.usual ? 'press a key…' : keys.now(k.usual)}</button
+															aria-label="Key {k.now ?? keys.now(k.usual)} of {l.what}: press to change it"
+															title={!k.game && keys.isOwn(k.usual)
+																? `By default ${k.usual}`
+																: 'Press to give it another key'}
+															onclick={() => ([changing, told] = [k, ''])}
+															>{same(changing, k) ? 'press a key…' : (k.now ?? keys.now(k.usual))}</button
 														>
 													{:else}
 														<span class="mr-1 inline-block key">{k.usual}</span>
@@ -127,8 +145,10 @@
 				</div>
 				<div class="flex gap-2">
 					<Dialog.Close class="button">Close</Dialog.Close>
-					{#if keys.changed}
-						<button class="button" onclick={() => keys.reset()}>All keys as they were at first</button>
+					{#if keys.changed || gameKeys.changed}
+						<button class="button" onclick={() => (keys.reset(), gameKeys.reset())}
+							>All keys as they were at first</button
+						>
 					{/if}
 				</div>
 			</div>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Check from '@lucide/svelte/icons/check'
 	import CloudOff from '@lucide/svelte/icons/cloud-off'
+	import ChevronDown from '@lucide/svelte/icons/chevron-down'
 	import Keyboard from '@lucide/svelte/icons/keyboard'
 	import Moon from '@lucide/svelte/icons/moon'
 	import Play from '@lucide/svelte/icons/play'
@@ -146,4 +147,11 @@
 		{#if w.play.on}<Square size={14} /> Stop{:else}<Play size={14} /> Play{/if}
 		<span class="key">P</span>
 	</button>
+	<Hint
+		label="Begin otherwise: through a passage, from a pin, with flags set"
+		keys="Ctrl+P"
+		class="-ml-1.5 button w-7 shrink-0 px-0"
+		disabled={!w.map}
+		onclick={() => (w.beginOpen = true)}><ChevronDown size={15} /></Hint
+	>
 </header>

@@ -11,6 +11,7 @@
 	import Tray from '../hand/Tray.svelte'
 	import JoinDialog from '../passages/JoinDialog.svelte'
 	import LookThrough from '../passages/LookThrough.svelte'
+	import BeginSheet from '../play/BeginSheet.svelte'
 	import PlayScreen from '../play/PlayScreen.svelte'
 	import TimeBar from '../play/TimeBar.svelte'
 	import RulesStation from '../rules/RulesStation.svelte'
@@ -186,6 +187,7 @@
 	<MapSheet />
 	<Finder />
 	<KeySheet />
+	<BeginSheet />
 	<NoticeList notices={w.notices} />
 	<Refused notices={w.notices} left={() => w.canvas?.focus()} />
 	{#if dropping}

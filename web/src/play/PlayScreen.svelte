@@ -2,6 +2,7 @@
 	import Heart from '@lucide/svelte/icons/heart'
 	import { untrack } from 'svelte'
 	import MessageBox from '../entities/MessageBox.svelte'
+	import { gameKeys, keyWord } from '../controls/gameKeys.svelte'
 	import { keys } from '../controls/keys.svelte'
 	import PlayPad from './PlayPad.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
@@ -12,8 +13,10 @@
 		'': 'Playing',
 		again: 'The same keys again on',
 		walk: 'The walk that was found, on',
+		recording: 'A recording, on',
 	}
 	const view = $derived(w.play.view)
+	const walks = $derived((['up', 'left', 'down', 'right'] as const).map((i) => keyWord(gameKeys.of(i)[0])).join(''))
 	const hearts = $derived(view ? Array.from({ length: Math.min(view.most, 12) }, (_, i) => i < view.hearts) : [])
 
 	// what is edited while the game stands still is seen at once
@@ -55,9 +58,10 @@
 				>
 			{:else}
 				<div class="absolute top-3 right-3 flex items-center gap-2 bg-ink px-3 py-1.5 text-plaster">
-					<span class="key">Arrows</span> walk
-					{#if view.side}<span class="key">Space</span> jump{/if}
-					<span class="key">E</span> use <span class="key">{keys.now('P')}</span> back to the map
+					<span class="key">{walks}</span> walk
+					{#if view.side}<span class="key">{keyWord(gameKeys.of('jump')[0])}</span> jump{/if}
+					<span class="key">{keyWord(gameKeys.of('use')[0])}</span> use <span class="key">{keys.now('P')}</span> back to the
+					map
 				</div>
 			{/if}
 		</div>

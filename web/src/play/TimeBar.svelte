@@ -2,6 +2,8 @@
 	import Ghost from '@lucide/svelte/icons/ghost'
 	import Hand from '@lucide/svelte/icons/hand'
 	import Footprints from '@lucide/svelte/icons/footprints'
+	import Pin from '@lucide/svelte/icons/pin'
+	import Archive from '@lucide/svelte/icons/archive'
 	import Redo from '@lucide/svelte/icons/redo-dot'
 	import Snowflake from '@lucide/svelte/icons/snowflake'
 	import Hint from '../controls/Hint.svelte'
@@ -19,7 +21,33 @@
 	const words = (speed: number) => (speed < 1 ? `1⁄${1 / speed}` : `${speed}`) + ' ×'
 
 	const back = () => w.canvas?.focus()
+	const noted = $derived(w.project.head.pins.find((p) => p.id === w.moments.noting?.id))
 </script>
+
+{#if view && noted}
+	<form
+		class="pointer-events-auto flex items-center gap-2 border-t-2 border-held bg-chalk px-3 py-2 text-ink"
+		aria-label="Note of {noted.name}"
+		onsubmit={(e) => {
+			e.preventDefault()
+			w.moments.noted()
+		}}
+	>
+		<Pin size={15} />
+		<span class="shrink-0 font-semibold">Pinned: {noted.name}</span>
+		<input
+			class="field grow"
+			placeholder="A note for later, or nothing"
+			aria-label="Note"
+			maxlength="2000"
+			{@attach (field) => field.focus()}
+			onchange={(e) => w.moments.change({ type: 'pin', ...noted }, 'note', e.currentTarget.value)}
+			onkeydown={(e) => e.stopPropagation()}
+			onblur={() => document.hasFocus() && w.moments.noted()}
+		/>
+		<button class="button button-main">{w.moments.noting?.goOn ? 'Go on' : 'Done'}</button>
+	</form>
+{/if}
 
 {#if view}
 	<section
@@ -79,6 +107,15 @@
 		</div>
 		<span class="w-24 text-right font-mono text-[12px] tabular-nums" data-testid="clock"
 			>{play.behind === null ? seconds(view.tick) : `−${seconds(view.to - tick)}`}</span
+		>
+		<Hint
+			label="Pin this moment, with a note"
+			keys={keys.now('N')}
+			class="button w-9 px-0"
+			onclick={() => w.moments.pin()}><Pin size={15} /></Hint
+		>
+		<Hint label="Keep the game as a recording" class="button w-9 px-0" onclick={() => (w.moments.keep(), back())}
+			><Archive size={15} /></Hint
 		>
 		<Hint
 			label="The same keys again from here, on the map as it is now"

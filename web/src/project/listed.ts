@@ -34,5 +34,7 @@ export function headWith(h: Head, c: HeadChange): Head {
 		motifs: brought(h.motifs, c.motifs),
 		zones: brought(h.zones, c.zones),
 		kinds: brought(h.kinds, c.kinds),
+		pins: brought(h.pins, c.pins),
+		recordings: brought(h.recordings, c.recordings),
 	}
 }

@@ -1,27 +1,15 @@
 import { CoreError } from '../core/module'
-import type { ID, PlayEvent, PlayView, Point, Spot } from '../core/types'
+import type { Given, ID, PlayEvent, PlayView, Point, Spot } from '../core/types'
+import { gameKeys } from '../controls/gameKeys.svelte'
 import { padInputs } from './pads'
 import type { Project } from '../project/project.svelte'
-
-/** The inputs of the play engine, by the physical keys that hold them down. */
-const inputs: Record<string, number> = {
-	ArrowUp: 1,
-	KeyW: 1,
-	ArrowRight: 2,
-	KeyD: 2,
-	ArrowDown: 4,
-	KeyS: 4,
-	ArrowLeft: 8,
-	KeyA: 8,
-	KeyE: 16,
-	Enter: 16,
-	Space: 32,
-}
 
 /** Milliseconds a tick. */
 const pace = 1000 / 60
 /** The core plays no more at once. */
 const most = 15
+const nothing: Given = { flags: [], taken: [] }
+const someSeed = () => Math.floor(Math.random() * 2 ** 31)
 /** How fast a game can go. */
 export const speeds = [0.25, 0.5, 1, 2, 4]
 
@@ -57,23 +45,45 @@ export class Play {
 		return this.view !== null
 	}
 
-	/** Begins at the spawn, or at a cell; throws the core's sentence. */
-	start(map: ID, at?: Point) {
-		const seed = Math.floor(Math.random() * 2 ** 31)
-		this.begin(at ? this.project.ask('playAt', { map, active: '', at, seed }) : this.project.ask('play', { map, seed }))
+	/** Begins at the spawn, or at a cell; throws the core's sentence, as all that begin do. */
+	start(map: ID, at?: Point, given: Given = nothing) {
+		const seed = someSeed()
+		this.begin(
+			at
+				? this.project.ask('playAt', { map, active: '', at, given, seed })
+				: this.project.ask('play', { map, given, seed }),
+		)
+	}
+
+	/** Begins where one comes out of a passage. */
+	through(passage: ID, given: Given) {
+		this.begin(this.project.ask('playThrough', { passage, given, seed: someSeed() }))
+	}
+
+	/** Goes on from a pin. */
+	resume(id: ID) {
+		this.begin(this.project.ask('resume', { id }))
 	}
 
 	/** Plays the walk that was found, faster than one walks. */
-	showWalk(): boolean {
-		try {
-			this.begin(this.project.ask('showWalk'))
-			this.speed = 2
-			return true
-		} catch (e) {
-			if (!(e instanceof CoreError)) throw e
-			this.failed(e.message)
-			return false
-		}
+	showWalk() {
+		this.begin(this.project.ask('showWalk'))
+		this.speed = 2
+	}
+
+	/** Plays a recording. */
+	watch(id: ID) {
+		this.begin(this.project.ask('watch', { id }))
+	}
+
+	/** Plays so many ticks of what leads the hero at once, and stands still there. */
+	runTo(ticks: number) {
+		if (!this.view) return
+		const to = this.view.tick + ticks
+		while (this.view.tick < to && this.view.shows)
+			this.take(this.project.ask('step', { input: 0, ticks: Math.min(most, to - this.view.tick) }))
+		this.frozen = true
+		this.moved(this.view)
 	}
 
 	private begin(view: PlayView) {
@@ -240,7 +250,7 @@ export class Play {
 
 	/** Takes a key of the game; false when it is none. */
 	key(e: KeyboardEvent, down: boolean): boolean {
-		const bit = inputs[e.code]
+		const bit = gameKeys.bit(e.code)
 		if (!bit || (down && (e.ctrlKey || e.metaKey || e.altKey))) return false
 		this.lean(e.code, down ? bit : 0)
 		return true

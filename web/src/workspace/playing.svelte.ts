@@ -1,44 +1,54 @@
-import type { ID, MapInfo, PlayView, Point } from '../core/types'
+import type { Given, ID, MapInfo, PlayView, Point } from '../core/types'
 import { View } from '../draw/view.svelte'
 import { CoreError } from '../core/module'
-import type { Workspace } from './workspace.svelte'
+import type { Station, Workspace } from './workspace.svelte'
 
 /** Beginning and ending to play in the same canvas. */
 export class Playing {
-	private before: { map: ID; view: ReturnType<View['save']> } | null = null
+	private before: { map: ID; view: ReturnType<View['save']>; station: Station } | null = null
 	private warned = ''
 	/** How broad the view was when the game came near. */
 	private wide = 0
+
+	/** What is so from the beginning, where that was chosen. */
+	given = $state<Given>({ flags: [], taken: [] })
 
 	constructor(private readonly w: Workspace) {}
 
 	togglePlay(at?: Point | null) {
 		if (this.w.play.on) return this.stopPlay()
 		const m = this.w.map
-		if (!m) return
-		this.w.canvas?.cancel()
-		this.w.station = 'map'
-		try {
-			this.before = { map: this.w.mapId, view: this.w.view.save() }
-			this.comeNear(m)
-			this.w.play.start(m.id, at ?? undefined)
-			this.w.layout.folded = true
-		} catch (e) {
-			if (!(e instanceof CoreError)) throw e
-			this.w.view.restore(this.before!.view)
-			this.before = null
-			const spawn = !at && e.code === 'noSpawn'
-			this.w.notices.say(
-				e.message,
-				'wrong',
-				spawn ? { label: 'Place a spawn', run: () => this.placeSpawn() } : undefined,
-			)
-			return
-		}
+		if (!m || !this.begin(() => this.w.play.start(m.id, at ?? undefined))) return
 		const warning = this.w.project.ask('warning', { map: m.id })
 		if (warning) this.w.notices.say(warning, 'wrong', { label: 'Open Tilesets', run: () => this.w.open('tilesets') })
+	}
+
+	/** Begins a game in some way, and says what the core has against it. */
+	begin(start: () => void): boolean {
+		if (this.w.play.on) this.stopPlay()
+		const m = this.w.map
+		if (!m) return false
+		this.w.canvas?.cancel()
+		const { station } = this.w
+		const view = this.w.view.save()
+		this.w.station = 'map'
+		try {
+			this.before = { map: this.w.mapId, view, station }
+			this.comeNear(m)
+			start()
+		} catch (e) {
+			if (!(e instanceof CoreError)) throw e
+			this.w.view.restore(view)
+			this.w.station = station
+			this.before = null
+			const place = { label: 'Place a spawn', run: () => this.placeSpawn() }
+			this.w.notices.say(e.message, 'wrong', e.code === 'noSpawn' ? place : undefined)
+			return false
+		}
+		this.w.layout.folded = true
 		this.warned = ''
 		queueMicrotask(() => this.w.canvas?.focus())
+		return true
 	}
 
 	/** Near enough to feel like the game, and never farther than it was seen. */
@@ -50,16 +60,7 @@ export class Playing {
 
 	/** Plays the walk that was found, from the beginning. */
 	showWalk() {
-		if (this.w.play.on) this.stopPlay()
-		this.before = { map: this.w.mapId, view: this.w.view.save() }
-		this.w.station = 'map'
-		if (this.w.map) this.comeNear(this.w.map)
-		if (!this.w.play.showWalk()) {
-			this.before = null
-			return
-		}
-		this.w.layout.folded = true
-		queueMicrotask(() => this.w.canvas?.focus())
+		this.begin(() => this.w.play.showWalk())
 	}
 
 	private placeSpawn() {
@@ -94,11 +95,14 @@ export class Playing {
 	}
 
 	stopPlay() {
+		this.w.moments.noting = null
 		this.w.play.stop()
 		this.w.layout.folded = false
 		if (this.before) {
 			if (this.w.project.map(this.before.map)) this.w.mapId = this.before.map
 			this.w.view.restore(this.before.view)
+			// whoever went elsewhere meanwhile stays there
+			if (this.w.station === 'map') this.w.station = this.before.station
 		}
 		this.before = null
 	}

@@ -11,6 +11,7 @@ import { SvelteMap } from 'svelte/reactivity'
 import { Areas } from './areas.svelte'
 import { Chosen } from './chosen.svelte'
 import { Clipboard } from './clipboard'
+import { Moments } from './moments.svelte'
 import { Playing } from './playing.svelte'
 import { Scene } from '../draw/scene'
 import { Layout } from './layout.svelte'
@@ -45,6 +46,8 @@ export class Workspace {
 	area = $state.raw<Selected | null>(null)
 	finderOpen = $state(false)
 	keysOpen = $state(false)
+	/** How a game begins is being chosen. */
+	beginOpen = $state(false)
 	/** Single keys work wherever nothing is typed, and not only on the map. */
 	keysAnywhere = $state(localStorage.getItem('azzel.keys') !== 'map')
 	/** Fingers are used: play has a pad. */
@@ -110,6 +113,7 @@ export class Workspace {
 	readonly chosen = new Chosen(this)
 	readonly clipboard = new Clipboard(this)
 	readonly playing = new Playing(this)
+	readonly moments = new Moments(this)
 	/** The canvas gives this so that actions can give it the focus and presses back. */
 	canvas: {
 		focus: () => void

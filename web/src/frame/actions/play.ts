@@ -18,7 +18,18 @@ export const playActions: Group = (w, { onMap }) => [
 		when: onMap,
 		run: () => w.playing.togglePlay(w.cell),
 	},
+	{
+		name: 'Begin a game otherwise: through a passage, from a pin, with flags set…',
+		group: 'Play',
+		keys: ['Ctrl+P'],
+		run: () => (w.beginOpen = true),
+	},
 	...inGame(w),
+	...w.project.head.pins.map((p): Action => ({
+		name: `Go on from pin ${p.name}`,
+		group: 'Play',
+		run: () => w.moments.resume(p.id),
+	})),
 ]
 
 /** What can be done with the time of a game that is played. */
@@ -29,6 +40,7 @@ function inGame(w: Workspace): Action[] {
 		['Slower', 'Q', () => w.play.pace(-1)],
 		['Faster', 'Shift+Q', () => w.play.pace(1)],
 		['The same keys again from here', 'V', () => w.play.again()],
+		['Pin this moment, with a note', 'N', () => w.moments.pin()],
 		['Roam unhurt and through walls, or not', 'Z', () => w.play.roam()],
 	]
 	return all.map(([name, key, run]) => ({

@@ -1,0 +1,188 @@
+package document
+
+import (
+	"azzel/core/grid"
+	"fmt"
+	"unicode/utf8"
+)
+
+// Moment is a game as it stood, told by ids and words, so that it can be gone on with on
+// any later version of the project. What it names that is not there any more is kept for
+// when it comes back.
+type Moment struct {
+	// Tick is how many steps of 1/60 s were played before, Seed what dice follow from.
+	Tick int64 `json:"tick"`
+	Seed int64 `json:"seed"`
+	// Hearts are those of the hero, Lives what is left where they are counted.
+	Hearts int `json:"hearts"`
+	Lives  int `json:"lives,omitempty"`
+	// Flags are set, Rules have run that run once only.
+	Flags  []ID      `json:"flags,omitempty"`
+	Rules  []ID      `json:"rules,omitempty"`
+	Things []ThingSo `json:"things,omitempty"`
+	Hero   Figure    `json:"hero"`
+	// Entry is where the hero came onto its map, Back where it comes back to when it is lost.
+	Entry Spot `json:"entry"`
+	Back  Spot `json:"back"`
+	// Known is what was seen of maps on which one does not see everything.
+	Known []Known `json:"known,omitempty"`
+	// Inside is the exit that the hero stands in and has to leave before it works.
+	Inside *End `json:"inside,omitempty"`
+	// Leaving is the passage being gone through, Fade the ticks until its end.
+	Leaving ID  `json:"leaving,omitempty"`
+	Fade    int `json:"fade,omitempty"`
+	// Lost is why the hero comes back once it is dark: one of Losses, empty for not at all.
+	Lost string `json:"lost,omitempty"`
+	// Held is what was held down in the last tick, as bits of Keys.
+	Held int  `json:"held,omitempty"`
+	Roam bool `json:"roam,omitempty"`
+	// Lines are what is being said, Waits the rules that go on when it was read.
+	Lines []SpokenLine `json:"lines,omitempty"`
+	Waits []RuleWait   `json:"waits,omitempty"`
+}
+
+// ThingSo is what is so of an entity: words of Sos.
+type ThingSo struct {
+	Map ID       `json:"map"`
+	ID  ID       `json:"id"`
+	Is  []string `json:"is"`
+}
+
+// Sos are what can be so of an entity in a game: it is not in its first state, a rule
+// opened it, the hero has taken it, it was taken away, the hero has been there.
+var Sos = []string{"switched", "opened", "taken", "gone", "reached"}
+
+// Losses are why the hero is lost: over an edge, or without hearts.
+var Losses = []string{"fallen", "struckOut"}
+
+// Modes are how a body moves; the first is what goes without saying.
+var Modes = []string{"walks", "flies", "climbs", "swims"}
+
+// Keys are what can be held down in a game, by their bits, the lowest first.
+var Keys = []string{"up", "right", "down", "left", "use", "jump", "roam"}
+
+// Spot is a place on a map: the top-left corner of the hero's box, in 1/256 map pixels.
+type Spot struct {
+	Map ID    `json:"map"`
+	X   int64 `json:"x"`
+	Y   int64 `json:"y"`
+}
+
+// Figure is the hero as it stands: lengths in 1/256 map pixels, times in ticks.
+type Figure struct {
+	// Of is the entity that it is of; nil was placed nowhere.
+	Of *End `json:"of,omitempty"`
+	Spot
+	// VX and VY are how far it goes in a tick, GoalX and GoalY where a step from cell to cell ends.
+	VX     int64  `json:"vx,omitempty"`
+	VY     int64  `json:"vy,omitempty"`
+	GoalX  int64  `json:"goalX,omitempty"`
+	GoalY  int64  `json:"goalY,omitempty"`
+	Facing Facing `json:"facing"`
+	// Mode is one of Modes, empty for the first.
+	Mode  string `json:"mode,omitempty"`
+	Steps int    `json:"steps,omitempty"`
+	// What is left of a jump after an edge, of one pressed early, of being unhurt, of being thrown back.
+	Grace int `json:"grace,omitempty"`
+	Early int `json:"early,omitempty"`
+	Blink int `json:"blink,omitempty"`
+	Push  int `json:"push,omitempty"`
+	// What it is doing.
+	Rising   bool `json:"rising,omitempty"`
+	Doubled  bool `json:"doubled,omitempty"`
+	Ducked   bool `json:"ducked,omitempty"`
+	Stepping bool `json:"stepping,omitempty"`
+}
+
+// Known are the cells of a map that were seen: a bit each, by rows of Box, the lowest
+// bit of the first byte first.
+type Known struct {
+	Map  ID        `json:"map"`
+	Box  grid.Rect `json:"box"`
+	Bits []byte    `json:"bits"`
+}
+
+// SpokenLine is a page of what is said; with one that Resumes, a rule goes on.
+type SpokenLine struct {
+	Text    string `json:"text"`
+	Resumes bool   `json:"resumes,omitempty"`
+}
+
+// RuleWait is a rule that has begun, and the part that comes next; empty for none.
+type RuleWait struct {
+	Rule ID `json:"rule"`
+	Next ID `json:"next,omitempty"`
+}
+
+// Limits of a moment.
+const (
+	maxTick      = 1 << 40
+	maxSpot      = 1 << 40
+	maxSo        = 50_000
+	maxKnown     = 100
+	maxLines     = 1_000
+	maxKnownBits = 1 << 20 // bytes of all that was seen
+)
+
+func (s Spot) check(what string) error {
+	return first(checkID(what, s.Map), checkRange(what, int(s.X), -maxSpot, maxSpot), checkRange(what, int(s.Y), -maxSpot, maxSpot))
+}
+
+// check finds what is wrong with a moment.
+func (m *Moment) check() error {
+	if err := first(checkRange("when it was", int(m.Tick), 0, maxTick), checkRange("hearts", m.Hearts, 0, 1<<20), checkRange("lives", m.Lives, 0, 1<<20),
+		checkRange("how much is so", len(m.Flags)+len(m.Rules)+len(m.Things), 0, maxSo),
+		checkRange("how much is said", len(m.Lines)+len(m.Waits), 0, maxLines),
+		checkRange("what is held", m.Held, 0, 1<<len(Keys)-1), checkRange("a fade", m.Fade, 0, 1<<14),
+		m.Entry.check("where the hero came in"), m.Back.check("where the hero comes back to"), m.Hero.check(),
+		checkWord("a loss", m.Lost, Losses)); err != nil {
+		return err
+	}
+	for _, id := range append(append([]ID{}, m.Flags...), m.Rules...) {
+		if err := checkID("what is so", id); err != nil {
+			return err
+		}
+	}
+	for _, t := range m.Things {
+		if err := first(checkID("a thing's map", t.Map), checkID("a thing", t.ID), checkRange("what is so of a thing", len(t.Is), 0, len(Sos))); err != nil {
+			return err
+		}
+		for _, is := range t.Is {
+			if err := checkWord("what is so of a thing", is, Sos); err != nil {
+				return err
+			}
+		}
+	}
+	for _, l := range m.Lines {
+		if !utf8.ValidString(l.Text) || len(l.Text) > MaxText {
+			return fmt.Errorf("what is said has at most %d characters", MaxText)
+		}
+	}
+	return m.checkKnown()
+}
+
+func (m *Moment) checkKnown() error {
+	all := 0
+	for _, k := range m.Known {
+		w, h := k.Box.W, k.Box.H
+		if err := first(checkID("a map that was seen", k.Map), checkRange("a map's width", w, 1, MaxSide), checkRange("a map's height", h, 1, MaxSide),
+			checkRange("where a map lies", k.Box.X, -maxPixel, maxPixel), checkRange("where a map lies", k.Box.Y, -maxPixel, maxPixel),
+			checkRange("what was seen of a map", len(k.Bits), (w*h+7)/8, (w*h+7)/8)); err != nil {
+			return err
+		}
+		all += len(k.Bits)
+	}
+	return first(checkRange("how many maps were seen", len(m.Known), 0, maxKnown), checkRange("what was seen of maps", all, 0, maxKnownBits))
+}
+
+func (f *Figure) check() error {
+	if f.Facing.Index() < 0 {
+		return fmt.Errorf("the hero looks up, right, down or left")
+	}
+	return first(f.Spot.check("where the hero is"), checkWord("how the hero moves", f.Mode, Modes),
+		checkRange("how fast the hero is", int(max(f.VX, -f.VX, f.VY, -f.VY)), 0, maxSpot),
+		checkRange("where a step ends", int(max(f.GoalX, -f.GoalX, f.GoalY, -f.GoalY)), 0, maxSpot),
+		checkRange("steps", f.Steps, 0, 1<<30),
+		checkRange("what is left of a while", max(f.Grace, f.Early, f.Blink, f.Push), 0, 1<<14),
+		checkRange("what is left of a while", min(f.Grace, f.Early, f.Blink, f.Push), 0, 1<<14))
+}

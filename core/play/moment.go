@@ -1,0 +1,217 @@
+package play
+
+import (
+	"azzel/core/document"
+	"azzel/core/world"
+	"encoding/binary"
+	"errors"
+	"slices"
+)
+
+// sos are the bits of things by the words of document.Sos.
+var sos = [bitsOfThing]Bit{Switched, Opened, Taken, Gone, Reached}
+
+// Moment is the game as it stands, by ids.
+func (g *Game) Moment() document.Moment {
+	st, s := g.Stage, g.State
+	out := document.Moment{Tick: s.Tick, Seed: s.Seed, Hearts: int(s.Count(Hearts)), Lives: int(s.Count(Lives)), Hero: g.figure(),
+		Entry: g.spot(s.Entry), Back: g.spot(s.Back), Fade: int(s.Fade), Held: int(s.Held), Roam: s.Roam}
+	for _, p := range []*document.Spot{&out.Back, &out.Entry} {
+		if p.Map == "" { // its map was removed
+			*p = out.Hero.Spot
+		}
+	}
+	for f, id := range st.Flags {
+		if s.bit(flagSlot(world.Ref(f))) {
+			out.Flags = append(out.Flags, id)
+		}
+	}
+	for r, rule := range st.Rules {
+		if s.bit(ruleSlot(st, world.Ref(r))) {
+			out.Rules = append(out.Rules, rule.ID)
+		}
+	}
+	for t := range st.Things {
+		if bits := s.bits(thingSlot(st, world.Ref(t), 0), int(bitsOfThing)); bits != 0 {
+			end := st.End(world.Ref(t))
+			out.Things = append(out.Things, document.ThingSo{Map: end.Map, ID: end.Entity, Is: words(bits)})
+		}
+	}
+	for _, a := range s.Away {
+		switch a.Of.Type {
+		case document.TypeFlag:
+			out.Flags = append(out.Flags, a.Of.ID)
+		case document.TypeRule:
+			out.Rules = append(out.Rules, a.Of.ID)
+		default:
+			out.Things = append(out.Things, document.ThingSo{Map: a.Of.Map, ID: a.Of.ID, Is: words(a.Bits)})
+		}
+	}
+	for _, k := range s.Known {
+		if m := st.Ground(k.Map); m != nil {
+			out.Known = append(out.Known, document.Known{Map: m.ID, Box: k.Box, Bits: bytesOf(k.Bits, k.Box.W*k.Box.H)})
+		}
+	}
+	if s.Inside >= 0 {
+		end := st.End(s.Inside)
+		out.Inside = &end
+	}
+	if s.Leaving >= 0 {
+		out.Leaving = st.Ways[s.Leaving].ID
+	}
+	if s.Lost != NotLost {
+		out.Lost = document.Losses[s.Lost-1]
+	}
+	for _, l := range s.Lines {
+		out.Lines = append(out.Lines, document.SpokenLine{Text: l.Text, Resumes: l.Resumes})
+	}
+	for _, t := range s.Threads {
+		rule := st.Rules[t.Rule]
+		wait := document.RuleWait{Rule: rule.ID}
+		if then := rule.In(document.SlotThen); int(t.Next) < len(then) {
+			wait.Next = then[t.Next].ID
+		}
+		out.Waits = append(out.Waits, wait)
+	}
+	return out
+}
+
+func words(bits uint8) []string {
+	out := []string{}
+	for i, b := range sos {
+		if bits>>b&1 != 0 {
+			out = append(out, document.Sos[i])
+		}
+	}
+	return out
+}
+
+func bytesOf(all []uint64, bits int) []byte {
+	out := make([]byte, 8*len(all))
+	for i, w := range all {
+		binary.LittleEndian.PutUint64(out[8*i:], w)
+	}
+	return out[:(bits+7)/8]
+}
+
+func (g *Game) spot(p Place) document.Spot {
+	out := document.Spot{X: p.X, Y: p.Y}
+	if m := g.Stage.Ground(p.Map); m != nil {
+		out.Map = m.ID
+	}
+	return out
+}
+
+func (g *Game) figure() document.Figure {
+	b := g.Hero()
+	out := document.Figure{Spot: g.spot(Place{b.Map, b.X, b.Y}), VX: b.VX, VY: b.VY, GoalX: b.GoalX, GoalY: b.GoalY, Facing: b.Look(), Steps: int(b.Steps),
+		Grace: int(b.Grace), Early: int(b.Early), Blink: int(b.Blink), Push: int(b.Push),
+		Rising: b.Flags&Rising != 0, Doubled: b.Flags&Doubled != 0, Ducked: b.Flags&Ducked != 0, Stepping: b.Flags&Stepping != 0}
+	if b.Mode != Walking {
+		out.Mode = document.Modes[b.Mode]
+	}
+	if b.Of >= 0 {
+		end := g.Stage.End(b.Of)
+		out.Of = &end
+	}
+	return out
+}
+
+// ErrPlaceGone is given for a moment on a map that is not there any more.
+var ErrPlaceGone = errors.New("the map that this was on is no longer there: undo its removal, or begin elsewhere")
+
+// Resume is the game that stood so, on a stage. What is not there any more is kept aside, as
+// when it is removed while one plays; who stands in something solid moves out of it.
+func Resume(st *world.Stage, at document.Moment) (*Game, error) {
+	if st.MapOf(at.Hero.Map) < 0 {
+		return nil, ErrPlaceGone
+	}
+	s := &State{Tick: at.Tick, Seed: at.Seed, Leaving: world.None, Inside: world.None, Fade: int16(at.Fade), Held: Input(at.Held), Roam: at.Roam}
+	g := &Game{Stage: st, State: s}
+	g.room(st)
+	s.setCount(Hearts, int32(at.Hearts))
+	s.setCount(Lives, int32(at.Lives))
+	s.Bodies = []Body{bodyOf(st, at.Hero)}
+	s.Entry, s.Back = placeOf(st, at.Entry), placeOf(st, at.Back)
+	s.Cam.Map, s.Looked.Map = world.None, world.None
+	for _, id := range at.Flags {
+		s.so(st, document.Object{Type: document.TypeFlag, ID: id}, 1)
+	}
+	for _, id := range at.Rules {
+		s.so(st, document.Object{Type: document.TypeRule, ID: id}, 1)
+	}
+	for _, t := range at.Things {
+		var bits uint8
+		for _, is := range t.Is {
+			if i := slices.Index(document.Sos, is); i >= 0 {
+				bits |= 1 << sos[i]
+			}
+		}
+		s.so(st, document.Object{Type: document.TypeEntity, Map: t.Map, ID: t.ID}, bits)
+	}
+	for _, k := range at.Known {
+		if m := st.MapOf(k.Map); m >= 0 {
+			s.Known = append(s.Known, Known{m, k.Box, wordsOf(k.Bits)})
+		}
+	}
+	if at.Inside != nil {
+		s.Inside = st.ThingOf(at.Inside.Map, at.Inside.Entity)
+	}
+	if s.Leaving = world.None; at.Leaving != "" {
+		s.Leaving = st.WayOf(at.Leaving)
+	}
+	s.Lost = Loss(slices.Index(document.Losses, at.Lost) + 1)
+	s.resumeLines(st, at)
+	g.free()
+	g.lookAround()
+	g.film()
+	return g, nil
+}
+
+// resumeLines takes what is being said, and the rules that wait for it: a part that has
+// vanished ends its rule, and what a vanished rule said waits for nobody.
+func (s *State) resumeLines(st *world.Stage, at document.Moment) {
+	for _, l := range at.Lines {
+		s.Lines = append(s.Lines, Line{l.Text, l.Resumes})
+	}
+	for _, w := range at.Waits {
+		r := st.RuleOf(w.Rule)
+		if r < 0 {
+			continue
+		}
+		then := st.Rules[r].In(document.SlotThen)
+		next := slices.IndexFunc(then, func(p *document.RulePart) bool { return p.ID == w.Next })
+		if next < 0 {
+			next = len(then)
+		}
+		s.Threads = append(s.Threads, Thread{r, int32(next)})
+	}
+	if len(at.Waits) > 0 && len(s.Threads) == 0 {
+		s.Lines = nil
+	}
+}
+
+func placeOf(st *world.Stage, p document.Spot) Place { return Place{st.MapOf(p.Map), p.X, p.Y} }
+
+func bodyOf(st *world.Stage, f document.Figure) Body {
+	b := Body{Of: world.None, Map: st.MapOf(f.Map), X: f.X, Y: f.Y, VX: f.VX, VY: f.VY, GoalX: f.GoalX, GoalY: f.GoalY, Steps: int32(f.Steps),
+		Mode: Mode(max(0, slices.Index(document.Modes, f.Mode))), Grace: int16(f.Grace), Early: int16(f.Early), Blink: int16(f.Blink), Push: int16(f.Push)}
+	b.turn(f.Facing)
+	for i, is := range []bool{f.Rising, f.Doubled, f.Ducked, f.Stepping} {
+		if is {
+			b.Flags |= Rising << i
+		}
+	}
+	if f.Of != nil {
+		b.Of = st.ThingOf(f.Of.Map, f.Of.Entity)
+	}
+	return b
+}
+
+func wordsOf(bits []byte) []uint64 {
+	out := make([]uint64, (len(bits)+7)/8)
+	for i, b := range bits {
+		out[i/8] |= uint64(b) << (i % 8 * 8)
+	}
+	return out
+}
