@@ -178,14 +178,18 @@ func must(t *testing.T, err error) {
 // within waits until a condition holds; the error says what is still wrong.
 func within(t *testing.T, limit time.Duration, condition func() error) {
 	t.Helper()
+	if err := tried(limit, condition); err != nil {
+		t.Fatalf("after %v: %v", limit, err)
+	}
+}
+
+// tried looks until a condition holds, and gives what was still wrong at the end.
+func tried(limit time.Duration, condition func() error) error {
 	end := time.Now().Add(limit)
 	for {
 		err := condition()
-		if err == nil {
-			return
-		}
-		if time.Now().After(end) {
-			t.Fatalf("after %v: %v", limit, err)
+		if err == nil || time.Now().After(end) {
+			return err
 		}
 		time.Sleep(15 * time.Millisecond) // between two looks, not for time to pass
 	}

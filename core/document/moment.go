@@ -31,6 +31,8 @@ type Moment struct {
 	// Leaving is the passage being gone through, Fade the ticks until its end.
 	Leaving ID  `json:"leaving,omitempty"`
 	Fade    int `json:"fade,omitempty"`
+	// Veil is what is seen meanwhile: one of Transitions, empty for the first.
+	Veil string `json:"veil,omitempty"`
 	// Lost is why the hero comes back once it is dark: one of Losses, empty for not at all.
 	Lost string `json:"lost,omitempty"`
 	// Held is what was held down in the last tick, as bits of Keys.
@@ -135,7 +137,7 @@ func (m *Moment) check() error {
 		checkRange("how much is said", len(m.Lines)+len(m.Waits), 0, maxLines),
 		checkRange("what is held", m.Held, 0, 1<<len(Keys)-1), checkRange("a fade", m.Fade, 0, 1<<14),
 		m.Entry.check("where the hero came in"), m.Back.check("where the hero comes back to"), m.Hero.check(),
-		checkWord("a loss", m.Lost, Losses)); err != nil {
+		checkWord("a loss", m.Lost, Losses), checkWord("a passage", m.Veil, Transitions)); err != nil {
 		return err
 	}
 	for _, id := range append(append([]ID{}, m.Flags...), m.Rules...) {

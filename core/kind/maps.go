@@ -19,6 +19,8 @@ const (
 	MapCamera       = "camera"
 	MapDarkness     = "darkness"
 	MapSight        = "sight"
+	MapFreeAcross   = "cameraFreeAcross"
+	MapFreeDown     = "cameraFreeDown"
 	MapRemembers    = "sightRemembers"
 )
 
@@ -52,7 +54,7 @@ var mapGroups = []struct {
 }{
 	{"Moving", []string{MapView, MapWalking, MapWays, MapGravity, MapJump, MapRun, MapAir, MapWind, MapWindForce}},
 	{"Seen and heard", []string{MapBackground, MapDarkness, MapSight, MapRemembers, "sound"}},
-	{"Camera", []string{"screenWidth", "screenHeight", "camera", "cameraEnds", "cameraRight", "cameraDown"}},
+	{"Camera", []string{"screenWidth", "screenHeight", "camera", MapFreeAcross, MapFreeDown, "cameraEnds", "cameraRight", "cameraDown"}},
 	{"Over time", []string{"enteredAgain"}},
 }
 
@@ -80,7 +82,7 @@ func MapMatters(key string, is func(key string) Datum) bool {
 		return is(MapSight).Thousandths() != 0
 	case "cameraEnds":
 		return word("camera") != "whole"
-	case "cameraRight", "cameraDown":
+	case "cameraRight", "cameraDown", MapFreeAcross, MapFreeDown:
 		return word("camera") == "follows"
 	}
 	return true
@@ -98,6 +100,8 @@ var OfMaps = settings(
 	called("screen width", none("as the project", number("screenWidth", "0", "cells", 0, longestMap, "What the player sees at once"))),
 	called("screen height", none("as the project", number("screenHeight", "0", "cells", 0, longestMap, "What the player sees at once"))),
 	chosen(MapCamera, "follows=follows the hero, whole=shows all of the map, screens=screen by screen", "How the view moves"),
+	called("camera free across", number(MapFreeAcross, "0", "cells", 0, 100, "How far the hero goes to either side before the view does")),
+	called("camera free down", number(MapFreeDown, "0", "cells", 0, 100, "How far the hero goes up and down before the view does")),
 	called("camera ends", chosen("cameraEnds", "edges=at the map's edges, nowhere", "How far the view goes")),
 	called("camera right by", number("cameraRight", "0", "cells", -100, 100, "How far the view is set off from the hero")),
 	called("camera down by", number("cameraDown", "0", "cells", -100, 100, "How far the view is set off from the hero")),

@@ -4,12 +4,14 @@ import (
 	"azzel/answers"
 	"azzel/core/chart"
 	"azzel/core/edit"
+	"azzel/core/grid"
 	"azzel/core/play"
 	"azzel/core/sample"
 	"azzel/core/world"
 	"encoding/json"
 	"fmt"
 	"math/rand/v2"
+	"strings"
 	"testing"
 )
 
@@ -41,5 +43,60 @@ func TestGamesStay(t *testing.T) {
 		}
 		list.Are(fmt.Sprint(seed), marks, func(k int) string { return fmt.Sprintf("the game of seed %d, part %d", seed, k) })
 	}
+	for seed := range uint64(60) {
+		marks := drawnGame(t, seed)
+		list.Are(fmt.Sprintf("drawn.%d", seed), marks, func(k int) string { return fmt.Sprintf("the drawn game of seed %d, part %d", seed, k) })
+	}
 	list.Write()
+}
+
+// drawnGame plays on a map that is drawn by chance, with settings drawn by chance, and gives
+// marks of how it goes: of its state, what was told, what is seen, ways to cells, and what is said of places.
+func drawnGame(t *testing.T, seed uint64) (marks []string) {
+	r := rand.New(rand.NewPCG(seed, 11))
+	const w, h = 14, 10
+	rows := make([][]byte, h)
+	for y := range rows {
+		rows[y] = []byte(strings.Repeat(".", w))
+		for x := range rows[y] {
+			if r.IntN(4) == 0 {
+				rows[y][x] = "####/\\-H~^_\"csDG"[r.IntN(16)]
+			}
+		}
+	}
+	rows[1+r.IntN(h-3)][1+r.IntN(w-2)] = '@'
+	settings := []string{}
+	for _, of := range [][]string{{`view="side"`, `view="above"`}, {`walking="cells"`, `walking="turns"`, `walking="free"`}, {`ways="four"`, `ways="eight"`},
+		{"sight=3", "sight=6", "sight=0"}, {`wind="left"`, `wind="up"`, `wind="none"`}, {`air="water"`, `air="slowFall"`, `air="plain"`}, {"jump=2", "jump=4"}, {"gravity=12", "gravity=60"},
+		{`camera="screens"`, `camera="whole"`, `camera="follows"`}, {"cameraFreeAcross=1", "cameraRight=1"}, {"screenWidth=6", "screenWidth=0"}, {"screenHeight=5"}, {`hero.abilities=["double jump","wall jump"]`, "hero.health=2", "hero.lives=2"}} {
+		settings = append(settings, of[r.IntN(len(of))])
+	}
+	lines := make([]string, h)
+	for y := range rows {
+		lines[y] = string(rows[y])
+	}
+	g := drawn(t, strings.Join(lines, "\n"), settings...).g
+	for range 6 {
+		var said []any
+		for range 10 {
+			in, ticks := play.Input(r.IntN(64)), 3+r.IntN(30)
+			for range ticks {
+				g.Step(in)
+				for _, e := range g.Told {
+					said = append(said, []any{e.Tick, e.Is, e.Name, e.X, e.Y})
+				}
+			}
+			if now, known, ok := g.Sight(); ok {
+				said = append(said, now.Spans(), known.Spans())
+			}
+			at := grid.Point{X: r.IntN(w), Y: r.IntN(h)}
+			said = append(said, g.Route(at), g.About(at.X*16+5, at.Y*16+9), g.HeroCell())
+		}
+		raw, err := json.Marshal([]any{g.State, said})
+		if err != nil {
+			t.Fatal(err)
+		}
+		marks = append(marks, answers.Sum(string(raw)))
+	}
+	return marks
 }

@@ -26,6 +26,9 @@ func (g *Game) film() {
 			x, y = toward(g.Cam.X, x, lens.W/slideTicks), toward(g.Cam.Y, y, lens.H/slideTicks)
 		}
 	default:
+		if !fresh {
+			x, y = max(x-lens.FreeX, min(g.Cam.X, x+lens.FreeX)), max(y-lens.FreeY, min(g.Cam.Y, y+lens.FreeY))
+		}
 		if lens.Ends && lens.W > 0 {
 			x, y = held(x, all.Left, all.Right, lens.W), held(y, all.Top, all.Bottom, lens.H)
 		}

@@ -31,6 +31,21 @@ func TestCamerasFollowTheMap(t *testing.T) {
 	if c, h := r.g.Cam, r.hero(); c.X != h.X+6*play.Sub+2*cell || c.Y != h.Y+6*play.Sub-cell {
 		t.Errorf("set off it is %d, %d beside the hero", c.X-h.X, c.Y-h.Y)
 	}
+	// in the middle the hero goes two cells freely, and comes back as many before the view does
+	r = drawn(t, long, "screenWidth=8", "screenHeight=4", `cameraEnds="nowhere"`, "cameraFreeAcross=2")
+	r.hold(play.InputRight, 20)
+	if c, h := r.g.Cam, r.hero(); c.X != cell*3/2 || c.Y != h.Y+6*play.Sub {
+		t.Errorf("within its free middle it moved to %d", c.X)
+	}
+	r.hold(play.InputRight, 60)
+	c, h := r.g.Cam, r.hero()
+	if c.X != h.X+6*play.Sub-2*cell {
+		t.Errorf("beyond its free middle it is %d behind", h.X-c.X)
+	}
+	r.hold(play.InputLeft, 30)
+	if r.g.Cam.X != c.X {
+		t.Error("the view came back with the hero")
+	}
 	r = drawn(t, long, `camera="whole"`)
 	r.hold(play.InputRight, 60)
 	if c := r.g.Cam; c.X != 10*cell || c.Y != 4*cell {

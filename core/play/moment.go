@@ -59,6 +59,9 @@ func (g *Game) Moment() document.Moment {
 	if s.Leaving >= 0 {
 		out.Leaving = st.Ways[s.Leaving].ID
 	}
+	if s.Fade > 0 && s.Veil > 0 {
+		out.Veil = document.Transitions[s.Veil]
+	}
 	if s.Lost != NotLost {
 		out.Lost = document.Losses[s.Lost-1]
 	}
@@ -160,6 +163,7 @@ func Resume(st *world.Stage, at document.Moment) (*Game, error) {
 	if s.Leaving = world.None; at.Leaving != "" {
 		s.Leaving = st.WayOf(at.Leaving)
 	}
+	s.Veil = uint8(max(0, slices.Index(document.Transitions, at.Veil)))
 	s.Lost = Loss(slices.Index(document.Losses, at.Lost) + 1)
 	s.resumeLines(st, at)
 	g.free()

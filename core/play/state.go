@@ -56,6 +56,8 @@ type State struct {
 	// Leaving is the passage being gone through, Fade the ticks until its end.
 	Leaving world.Ref
 	Fade    int16
+	// Veil is what is seen meanwhile: an index of document.Transitions.
+	Veil uint8
 	// Lost tells that the hero comes back once it is dark: as after a fall, or struck out.
 	Lost Loss
 	// Held is the input of the tick before.

@@ -6,6 +6,7 @@ import (
 	"azzel/core/kind"
 	"azzel/core/rules"
 	"azzel/core/world"
+	"slices"
 )
 
 // outside reports whether some part of a box would lie where the map ends and nothing leads on.
@@ -186,16 +187,23 @@ func (g *Game) leave(end document.End, name string) {
 		g.Notice = name + " leads to a place that was removed."
 	default:
 		g.Leaving, g.Fade = r, FadeTicks
-		if p.Transition == "none" {
+		g.Veil = uint8(max(0, slices.Index(document.Transitions, p.Transition)))
+		if g.Veil == veilNone {
 			g.Fade = 1
 		}
 	}
 }
 
+// veilNone is the transition that is none.
+var veilNone = uint8(slices.Index(document.Transitions, "none"))
+
 // fade darkens, sets the hero down at the passage's other end or where it comes back to, and lightens.
 func (g *Game) fade() {
 	if g.Fade > 0 {
 		g.Fade--
+	}
+	if g.Lost != NotLost {
+		g.Veil = 0
 	}
 	switch {
 	case g.Fade > 0:
@@ -213,7 +221,7 @@ func (g *Game) fade() {
 		g.Notice = "The place that this passage led to was removed."
 		return
 	}
-	if p.Transition != "none" {
+	if g.Veil != veilNone {
 		g.Fade = FadeTicks
 	}
 	m := g.Stage.Ground(to.Map)

@@ -190,6 +190,29 @@ func TestPassagesAskAndDoorsLead(t *testing.T) {
 	}
 }
 
+// What is seen while one goes through a passage is what it says, until it is light again.
+func TestPassagesAreSeenAsTheySay(t *testing.T) {
+	for i, word := range document.Transitions {
+		d := sample.World()
+		j, err := author.Join(d, author.Way{From: document.End{Map: sample.Quay, Entity: sample.Exit}, To: sample.Pans, At: grid.Point{X: 4, Y: 4}, Facing: document.Down})
+		if err != nil {
+			t.Fatal(err)
+		}
+		d = apply(t, apply(t, d, j.Do...), edit.Set(edit.Ref{Type: edit.TypePassage, ID: j.Made}, "transition", word),
+			edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Exit}, "x", 80), edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Exit}, "y", 32))
+		r := begin(t, d)
+		r.until(play.InputRight, func() bool { return r.g.Leaving >= 0 })
+		if int(r.g.Veil) != i {
+			t.Errorf("%s is seen as %s", word, document.Transitions[r.g.Veil])
+		}
+		dark := r.g.Fade
+		r.until(0, r.on(sample.Pans))
+		if long := play.FadeTicks; (word == "none") != (dark == 1) || (word == "none") != (r.g.Fade == 0) || word != "none" && (int(dark) != long || int(r.g.Fade) != long) {
+			t.Errorf("%s takes %d ticks to darken and %d to lighten", word, dark, r.g.Fade)
+		}
+	}
+}
+
 // sided is the Pans seen from the side: a floor in row 8, a step of two cells, a gap.
 func sided(t *testing.T) *document.Document {
 	t.Helper()

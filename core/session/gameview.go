@@ -28,8 +28,11 @@ type View struct {
 	To   int64 `json:"to"`
 	// Events happened in the ticks that were just played.
 	Events []play.Event `json:"events"`
-	// Dark is how dark the fade is, 0 to 255.
+	// Dark is how dark it is while one goes through a passage, 0 to 255; Veil is one of the
+	// transitions, empty for the first, and Coming tells that it lightens again.
 	Dark   int        `json:"dark"`
+	Veil   string     `json:"veil"`
+	Coming bool       `json:"coming"`
 	Line   string     `json:"line"`
 	Notice string     `json:"notice"`
 	Hearts int        `json:"hearts"`
@@ -101,6 +104,10 @@ func (s *Session) view(g *play.Game, told []play.Event) View {
 	if len(g.Lines) > 0 {
 		v.Line = g.Lines[0].Text
 	}
+	if v.Dark > 0 && g.Veil > 0 {
+		v.Veil = document.Transitions[g.Veil]
+	}
+	v.Coming = g.Leaving < 0 && g.Lost == play.NotLost
 	st := g.Stage
 	for r := range st.Things {
 		if st.Things[r].Acts == kind.Collectible {

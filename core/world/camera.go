@@ -11,6 +11,8 @@ type Lens struct {
 	// DX and DY set the view off from the hero; Ends keeps it on the map.
 	DX, DY int64
 	Ends   bool
+	// FreeX and FreeY are how far the hero goes from the middle before the view does.
+	FreeX, FreeY int64
 }
 
 // What is seen screen by screen where nobody said how large a screen is, in cells.
@@ -25,6 +27,7 @@ func (s *Stage) lensOf(g *Ground) Lens {
 	number := func(key string) int64 { return d.MapValue(g.Map, key).Thousandths() }
 	w, h := g.Cell()
 	out := Lens{Mode: d.MapValue(g.Map, kind.MapCamera).Word(), DX: number("cameraRight") * w / 1000, DY: number("cameraDown") * h / 1000,
+		FreeX: number(kind.MapFreeAcross) * w / 1000, FreeY: number(kind.MapFreeDown) * h / 1000,
 		Ends: d.MapValue(g.Map, "cameraEnds").Word() != "nowhere"}
 	across, down := number("screenWidth")/1000, number("screenHeight")/1000
 	if across == 0 {

@@ -4,6 +4,7 @@
 	import type { MapInfo, Point } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
 	import CanvasMenu from './CanvasMenu.svelte'
+	import { drawVeil } from './veil'
 	import { drawDarkness, drawSight } from './darkness'
 	import { drawOverlay } from './overlay'
 	import { drawBeyond, drawTrails } from './trails'
@@ -88,8 +89,7 @@
 			drawBeyond(top, view, w.play.view)
 			drawTrails(top, w, m, view, dpr)
 			if (w.hand.holding) drawOverlay(top, w, m, view, { ...press.doing(), hover: null, handles: [] }, dpr)
-			top.fillStyle = `rgb(13 17 18 / ${w.play.view.dark / 255})`
-			top.fillRect(0, 0, over.width, over.height)
+			drawVeil(top, view, m, w.play.view)
 		} else {
 			drawOverlay(top, w, m, view, press.doing(), dpr)
 		}

@@ -141,6 +141,8 @@ export interface View {
 	to: number
 	events: Event[]
 	dark: number
+	veil: string
+	coming: boolean
 	line: string
 	notice: string
 	hearts: number
