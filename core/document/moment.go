@@ -21,6 +21,13 @@ type Moment struct {
 	Rules  []ID      `json:"rules,omitempty"`
 	Things []ThingSo `json:"things,omitempty"`
 	Hero   Figure    `json:"hero"`
+	// Bodies are what else moves, on the maps of Entered, where the hero has been.
+	Bodies  []Figure `json:"bodies,omitempty"`
+	Entered []ID     `json:"entered,omitempty"`
+	// Touching are the entities that the hero touches.
+	Touching []End        `json:"touching,omitempty"`
+	Timers   []GoesBack   `json:"timers,omitempty"`
+	Shots    []FlyingShot `json:"shots,omitempty"`
 	// Entry is where the hero came onto its map, Back where it comes back to when it is lost.
 	Entry Spot `json:"entry"`
 	Back  Spot `json:"back"`
@@ -51,8 +58,8 @@ type ThingSo struct {
 }
 
 // Sos are what can be so of an entity in a game: it is not in its first state, a rule
-// opened it, the hero has taken it, it was taken away, the hero has been there.
-var Sos = []string{"switched", "opened", "taken", "gone", "reached"}
+// opened it, the hero has taken it, it was taken away, the hero has been there, it was used up.
+var Sos = []string{"switched", "opened", "taken", "gone", "reached", "spent"}
 
 // Losses are why the hero is lost: over an edge, or without hearts.
 var Losses = []string{"fallen", "struckOut"}
@@ -94,6 +101,31 @@ type Figure struct {
 	Doubled  bool `json:"doubled,omitempty"`
 	Ducked   bool `json:"ducked,omitempty"`
 	Stepping bool `json:"stepping,omitempty"`
+	Thrown   bool `json:"thrown,omitempty"`
+	// Way is the direction in which it goes to and fro, −1 or 1; Next the point of its path.
+	Way  int `json:"way,omitempty"`
+	Next int `json:"next,omitempty"`
+	// Timer is how long it waits, Drawn how often chance decided for it, Hearts how many hits it takes.
+	Timer  int `json:"timer,omitempty"`
+	Drawn  int `json:"drawn,omitempty"`
+	Hearts int `json:"hearts,omitempty"`
+}
+
+// GoesBack is how many ticks are left until an entity goes back to what it was.
+type GoesBack struct {
+	Of   End `json:"of"`
+	Left int `json:"left"`
+}
+
+// FlyingShot is something that flies: who shot it, its middle and how far it goes in a tick, in
+// 1/256 map pixels, and for how many ticks.
+type FlyingShot struct {
+	Of   End   `json:"of"`
+	X    int64 `json:"x"`
+	Y    int64 `json:"y"`
+	VX   int64 `json:"vx"`
+	VY   int64 `json:"vy"`
+	Left int   `json:"left"`
 }
 
 // Known are the cells of a map that were seen: a bit each, by rows of Box, the lowest
@@ -135,9 +167,13 @@ func (m *Moment) check() error {
 	if err := first(checkRange("when it was", int(m.Tick), 0, maxTick), checkRange("hearts", m.Hearts, 0, 1<<20), checkRange("lives", m.Lives, 0, 1<<20),
 		checkRange("how much is so", len(m.Flags)+len(m.Rules)+len(m.Things), 0, maxSo),
 		checkRange("how much is said", len(m.Lines)+len(m.Waits), 0, maxLines),
-		checkRange("what is held", m.Held, 0, 1<<len(Keys)-1), checkRange("a fade", m.Fade, 0, 1<<14),
+		checkRange("what is held", m.Held, 0, 1<<len(Keys)-1), checkRange("how much moves", len(m.Bodies)+len(m.Entered)+len(m.Touching)+len(m.Timers)+len(m.Shots), 0, maxSo),
+		checkRange("a fade", m.Fade, 0, 1<<14),
 		m.Entry.check("where the hero came in"), m.Back.check("where the hero comes back to"), m.Hero.check(),
 		checkWord("a loss", m.Lost, Losses), checkWord("a passage", m.Veil, Transitions)); err != nil {
+		return err
+	}
+	if err := m.checkBodies(); err != nil {
 		return err
 	}
 	for _, id := range append(append([]ID{}, m.Flags...), m.Rules...) {
@@ -163,6 +199,39 @@ func (m *Moment) check() error {
 	return m.checkKnown()
 }
 
+func (m *Moment) checkBodies() error {
+	for i := range m.Bodies {
+		if err := m.Bodies[i].check(); err != nil {
+			return err
+		}
+		if m.Bodies[i].Of == nil {
+			return fmt.Errorf("what moves is of an entity")
+		}
+	}
+	for _, id := range m.Entered {
+		if err := checkID("a map where the hero was", id); err != nil {
+			return err
+		}
+	}
+	for _, e := range m.Touching {
+		if err := first(checkID("a map", e.Map), checkID("what the hero touches", e.Entity)); err != nil {
+			return err
+		}
+	}
+	for _, t := range m.Timers {
+		if err := first(checkID("what goes back", t.Of.Entity), checkRange("when it goes back", t.Left, 0, 1<<20)); err != nil {
+			return err
+		}
+	}
+	for _, s := range m.Shots {
+		if err := first(checkID("who shot", s.Of.Entity), checkRange("where a shot is", int(max(s.X, -s.X, s.Y, -s.Y)), 0, maxSpot),
+			checkRange("how fast a shot is", int(max(s.VX, -s.VX, s.VY, -s.VY)), 0, 1<<24), checkRange("how long a shot flies", s.Left, 0, 1<<24)); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
 func (m *Moment) checkKnown() error {
 	all := 0
 	for _, k := range m.Known {
@@ -184,7 +253,8 @@ func (f *Figure) check() error {
 	return first(f.Spot.check("where the hero is"), checkWord("how the hero moves", f.Mode, Modes),
 		checkRange("how fast the hero is", int(max(f.VX, -f.VX, f.VY, -f.VY)), 0, maxSpot),
 		checkRange("where a step ends", int(max(f.GoalX, -f.GoalX, f.GoalY, -f.GoalY)), 0, maxSpot),
-		checkRange("steps", f.Steps, 0, 1<<30),
+		checkRange("steps", f.Steps, 0, 1<<30), checkRange("a direction", f.Way, -1, 1), checkRange("a point of a path", f.Next, 0, 1<<14),
+		checkRange("how long it waits", max(f.Timer, -f.Timer), 0, 1<<30), checkRange("how often chance decided", f.Drawn, 0, 1<<30), checkRange("hits", f.Hearts, 0, 1<<20),
 		checkRange("what is left of a while", max(f.Grace, f.Early, f.Blink, f.Push), 0, 1<<14),
 		checkRange("what is left of a while", min(f.Grace, f.Early, f.Blink, f.Push), 0, 1<<14))
 }

@@ -7,6 +7,7 @@ var (
 	every  = lasting("every", "2000", 3600, "How long from one time to the next")
 	along  = other("path", "A path that it goes along instead")
 	sight  = dragged("sight", "5", 200, HandleRound, "How far it sees the hero; 0 is blind")
+	beaten = called("defeated by", chosen("defeatedBy", "jump=a jump on it, nothing", "What defeats it, seen from the side"))
 	seeing = chosen("seeing", "goesOn=goes on, follows, flees, stops", "What it does when it sees the hero")
 )
 
@@ -15,11 +16,11 @@ var beings = []Kind{
 	{ID: Character, Name: "Character", Help: "Somebody to talk to", Faces: true, Solid: true, Moves: true, Settings: settings(
 		written("says", "What the player reads"), chosen("does", "stands, looksAround=looks around, wanders, follows", "What it does by itself"),
 		dragged("roams", "3", 200, HandleRound, "How far it goes from its place"), speed, along)},
-	{ID: "walker", Name: "Walking enemy", Help: "Goes to and fro on the ground", Faces: true, Moves: true, Settings: settings(
-		dragged("range", "4", 500, HandleBoth, "How far it goes to either side"), speed, sight, seeing, health, harm, along)},
-	{ID: "flyer", Name: "Flying enemy", Help: "Flies over walls and gaps", Faces: true, Moves: true, Settings: settings(
-		dragged("range", "4", 500, HandleBoth, "How far it flies to either side"), speed, sight, seeing, health, harm, along)},
-	{ID: "shooter", Name: "Shooter", Help: "Shoots where it looks, or at the hero", Faces: true, State: "Shooting at the start", Settings: settings(
+	{ID: Walker, Name: "Walking enemy", Help: "Goes to and fro on the ground", Faces: true, Moves: true, Settings: settings(
+		dragged("range", "4", 500, HandleBoth, "How far it goes to either side"), speed, sight, seeing, health, harm, beaten, along)},
+	{ID: Flyer, Name: "Flying enemy", Help: "Flies over walls and gaps", Faces: true, Moves: true, Settings: settings(
+		dragged("range", "4", 500, HandleBoth, "How far it flies to either side"), speed, sight, seeing, health, harm, beaten, along)},
+	{ID: Shooter, Name: "Shooter", Help: "Shoots where it looks, or at the hero", Faces: true, State: "Shooting at the start", Settings: settings(
 		dragged("reach", "8", 500, HandleAhead, "How far its shots go"), every, chosen("aims", "ahead, atHero=at the hero, allAround=all around", "Where it shoots"),
 		called("shot speed", number("shotSpeed", "6", "cells/s", 1, 100, "How fast its shots fly")), sight, health, harm)},
 }

@@ -21,6 +21,18 @@ const (
 	Ladder      = "ladder"
 	Water       = "water"
 	Wind        = "wind"
+	Walker      = "walker"
+	Flyer       = "flyer"
+	Shooter     = "shooter"
+	Beam        = "beam"
+	Turner      = "turner"
+	Block       = "block"
+	Faller      = "faller"
+	Conveyor    = "conveyor"
+	Spring      = "spring"
+	Key         = "key"
+	Item        = "item"
+	Container   = "container"
 )
 
 // Keys of what a hero is like in moving and being struck; its speed and jump are told by

@@ -12,13 +12,13 @@ var works = []Kind{
 		written("needs", "The key that opens it"), called("closes again", yesno("closesAgain", "false", "Whether it falls shut behind the hero")))},
 	{ID: Platform, Name: "Moving platform", Help: "Carries what stands on it", Area: true, Faces: true, Moves: true, State: "Moving at the start", Settings: settings(
 		dragged("range", "4", 500, HandleAhead, "How far it goes"), speed, lasting("pause", "500", 3600, "How long it waits at its ends"), along)},
-	{ID: "conveyor", Name: "Conveyor", Help: "Pushes along what stands on it", Area: true, Faces: true, State: "Going at the start", Settings: settings(speed)},
-	{ID: "spring", Name: "Spring", Help: "Throws up what steps on it", Faces: true, Settings: settings(dragged("height", "5", 200, HandleAhead, "How far it throws"))},
-	{ID: "block", Name: "Push-block", Help: "Pushed a cell at a time", Solid: true, Moves: true, Settings: settings(
+	{ID: Conveyor, Name: "Conveyor", Help: "Pushes along what stands on it", Area: true, Faces: true, State: "Going at the start", Settings: settings(speed)},
+	{ID: Spring, Name: "Spring", Help: "Throws up what steps on it", Faces: true, Settings: settings(dragged("height", "5", 200, HandleAhead, "How far it throws"))},
+	{ID: Block, Name: "Push-block", Help: "Pushed a cell at a time", Solid: true, Moves: true, Settings: settings(
 		number("weight", "1", "", 1, 99, "What it counts on a switch"), yesno("falls", "true", "Whether it falls into gaps"))},
 	{ID: "breakable", Name: "Breakable", Help: "Broken by a blow", Area: true, Solid: true, Settings: settings(
 		health, written("by", "What breaks it; empty is anything"), written("leaves", "What it leaves behind"))},
-	{ID: "faller", Name: "Falling block", Help: "Falls once it is stepped on", Area: true, Solid: true, Moves: true, Settings: settings(
+	{ID: Faller, Name: "Falling block", Help: "Falls once it is stepped on", Area: true, Solid: true, Moves: true, Settings: settings(
 		lasting("after", "500", 60, "How long it still holds"), called("comes back after", lasting("comesBackAfter", "0", 3600, "0 is never")))},
 	{ID: "timer", Name: "Timer", Help: "Something that rules wait for", State: "Going at the start", Veiled: true, Settings: settings(
 		every, yesno("again", "true", "Whether it begins anew"))},

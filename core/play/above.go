@@ -13,13 +13,18 @@ func (g *Game) above(m *world.Ground, in Input) {
 	dx, dy := in.ways()
 	ax, ay := w.RunX, w.RunY
 	here, flowX, flowY := g.middle(m, b)
+	if g.carried(m) {
+		here, flowX, flowY = 0, 0, 0
+	}
 	if here&world.Water != 0 && !g.Roam {
 		ax, ay, b.Mode = ax*inWater/256, ay*inWater/256, Swimming
 	} else {
 		b.Mode = Walking
 	}
 	if b.Push > 0 {
-		b.Push--
+		if b.Push--; b.Push == 0 {
+			b.Flags &^= Thrown
+		}
 		g.move(b, b.VX, 0)
 		g.move(b, 0, b.VY)
 		return
@@ -53,6 +58,12 @@ func (g *Game) above(m *world.Ground, in Input) {
 	}
 	movedX := g.move(b, dx*ax, 0)
 	movedY := g.move(b, 0, dy*ay)
+	if !movedX && dx != 0 {
+		g.push(m, dx, 0)
+	}
+	if !movedY && dy != 0 {
+		g.push(m, 0, dy)
+	}
 	if !movedX && dx != 0 && dy == 0 {
 		g.slide(b, w, dx, 0, ay)
 	}
@@ -101,6 +112,9 @@ func (g *Game) stepwise(m *world.Ground, b *Body, w *world.Gait, dx, dy, ax, ay 
 		b.look(dx, dy)
 		if g.blockedStep(m, b, dx, dy) {
 			b.Steps = 0
+			if dx == 0 || dy == 0 {
+				g.push(m, dx, dy)
+			}
 			return
 		}
 		b.GoalX, b.GoalY = g.cellPlace(m, b, dx, dy)

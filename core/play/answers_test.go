@@ -3,14 +3,17 @@ package play_test
 import (
 	"azzel/answers"
 	"azzel/core/chart"
+	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/play"
 	"azzel/core/sample"
 	"azzel/core/world"
 	"encoding/json"
 	"fmt"
 	"math/rand/v2"
+	"slices"
 	"strings"
 	"testing"
 )
@@ -50,6 +53,25 @@ func TestGamesStay(t *testing.T) {
 	list.Write()
 }
 
+// crowded puts things that act onto a map by chance.
+func crowded(run *run, r *rand.Rand, w, h int) *run {
+	kinds := []string{kind.Walker, kind.Walker, kind.Flyer, kind.Character, kind.Platform, kind.Block, kind.Faller, kind.Conveyor, kind.Spring, kind.Beam, kind.Turner, kind.Shooter, kind.Switch, kind.Key, kind.Container, kind.Sign}
+	values := []kind.Value{value("range", "2"), value("speed", "4"), value("seeing", `"follows"`), value("seeing", `"flees"`), value("does", `"wanders"`), value("does", `"follows"`), value("does", `"looksAround"`),
+		value("says", `"Mind the step."`), value("health", "2"), value("aims", `"atHero"`), value("aims", `"allAround"`), value("every", "700"), value("workedBy", `"step"`), value("workedBy", `"weight"`),
+		value("goesBack", `"whenLeft"`), value("goesBack", `"afterAWhile"`), value("turns", `"left"`), value("turns", `"toAndFro"`), value("arms", "3"), value("onFor", "900"), value("offFor", "600"), value("comesBackAfter", "800"), value("pause", "200")}
+	for range 9 {
+		k := kinds[r.IntN(len(kinds))]
+		var own []kind.Value
+		for _, v := range values {
+			if s := kind.Find(document.ID(k)).Setting(v.Key); s != nil && r.IntN(2) == 0 && !slices.ContainsFunc(own, func(o kind.Value) bool { return o.Key == v.Key }) {
+				own = append(own, v)
+			}
+		}
+		run.with(k, r.IntN(w), r.IntN(h), 1+r.IntN(2), 1, r.IntN(5) > 0, document.Facings[r.IntN(4)], own...)
+	}
+	return run
+}
+
 // drawnGame plays on a map that is drawn by chance, with settings drawn by chance, and gives
 // marks of how it goes: of its state, what was told, what is seen, ways to cells, and what is said of places.
 func drawnGame(t *testing.T, seed uint64) (marks []string) {
@@ -75,7 +97,7 @@ func drawnGame(t *testing.T, seed uint64) (marks []string) {
 	for y := range rows {
 		lines[y] = string(rows[y])
 	}
-	g := drawn(t, strings.Join(lines, "\n"), settings...).g
+	g := crowded(drawn(t, strings.Join(lines, "\n"), settings...), r, w, h).g
 	for range 6 {
 		var said []any
 		for range 10 {

@@ -11,8 +11,8 @@ func (g *Game) here(m *world.Ground, x, y int64) (is world.Terrain, flowX, flowY
 		return is, 0, 0
 	}
 	last := world.None
-	m.Near(world.Box{Left: x, Top: y, Right: x + 1, Bottom: y + 1}, func(r world.Ref, t *world.Thing) {
-		if t.Area == nil || r == last || !g.works(r, t) || x < t.Body.Left || x >= t.Body.Right || y < t.Body.Top || y >= t.Body.Bottom {
+	g.near(m, world.Box{Left: x, Top: y, Right: x + 1, Bottom: y + 1}, func(r world.Ref, t *world.Thing, at world.Box) {
+		if t.Area == nil || t.Area.Below && m.Side || r == last || !g.works(r, t) || x < at.Left || x >= at.Right || y < at.Top || y >= at.Bottom {
 			return
 		}
 		last = r
@@ -20,6 +20,22 @@ func (g *Game) here(m *world.Ground, x, y int64) (is world.Terrain, flowX, flowY
 		flowX, flowY = flowX+t.Area.FlowX, flowY+t.Area.FlowY
 	})
 	return is, flowX, flowY
+}
+
+// below is how far what one stands on carries one along in a tick, seen from the side.
+func (g *Game) below(m *world.Ground, b *Body) (flowX int64) {
+	if !m.Areas() {
+		return 0
+	}
+	box := g.extent(b)
+	x, last := (box.Left+box.Right)/2, world.None
+	g.near(m, world.Box{Left: x, Top: box.Bottom, Right: x + 1, Bottom: box.Bottom + 1}, func(r world.Ref, t *world.Thing, _ world.Box) {
+		if r != last && t.Area != nil && t.Area.Below && g.works(r, t) {
+			last = r
+			flowX += t.Area.FlowX
+		}
+	})
+	return flowX
 }
 
 // works reports whether an area does what it does.

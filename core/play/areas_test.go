@@ -18,7 +18,7 @@ func (r *run) with(k string, x, y, w, h int, on bool, facing document.Facing, va
 			layer = l.ID
 		}
 	}
-	e := document.Entity{ID: document.NewID(), Layer: layer, Kind: k, Name: k, Facing: facing, On: on, X: x * 16, Y: y * 16, W: w * 16, H: h * 16, Values: values}
+	e := document.Entity{ID: document.NewID(), Layer: layer, Kind: k, Name: k, Facing: facing, On: on, X: x * 16, Y: y * 16, W: w * 16, H: h * 16, Values: values, Rank: 100 + m.Entities.Len()}
 	r.d = apply(r.t, r.d, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}, e))
 	r.hold(0, 1)
 	return r

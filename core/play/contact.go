@@ -11,8 +11,8 @@ import (
 // touched lists the things near the hero that are there and that its box touches, by number.
 func (g *Game) touched(m *world.Ground, box world.Box) []world.Ref {
 	var out []world.Ref
-	m.Near(box, func(r world.Ref, t *world.Thing) {
-		if meets(t.Body, box) && g.There(r) {
+	g.near(m, box, func(r world.Ref, t *world.Thing, at world.Box) {
+		if meets(at, box) && g.There(r) {
 			out = append(out, r)
 		}
 	})
@@ -20,11 +20,11 @@ func (g *Game) touched(m *world.Ground, box world.Box) []world.Ref {
 	return slices.Compact(out)
 }
 
-// touch takes collectibles, notes checkpoints and enters exits.
+// touch takes what can be taken, notes checkpoints and enters exits.
 func (g *Game) touch(m *world.Ground) {
 	for _, r := range g.touched(m, g.extent(g.Hero())) {
 		switch t := g.Stage.Thing(r); t.Acts {
-		case kind.Collectible:
+		case kind.Collectible, kind.Key, kind.Item:
 			g.setThing(r, Taken, true)
 			g.tell(rules.WordTake, t.Name)
 			g.happen(happening{rules.WordTake, m.Ref, r})
@@ -51,33 +51,18 @@ func (g *Game) touch(m *world.Ground) {
 	}
 }
 
-// use works the switch that the hero stands on or looks at, within a cell.
-func (g *Game) use(m *world.Ground) {
-	dx, dy := g.Hero().Look().Step()
-	box := g.extent(g.Hero())
-	w, h := m.Cell()
-	for _, reach := range []int64{0, 1} {
-		x, y := reach*int64(dx)*w*3/4, reach*int64(dy)*h*3/4
-		for _, r := range g.touched(m, world.Box{Left: box.Left + x, Top: box.Top + y, Right: box.Right + x, Bottom: box.Bottom + y}) {
-			if t := g.Stage.Thing(r); t.Acts == kind.Switch {
-				g.setThing(r, Switched, !g.Is(r, Switched))
-				g.tell(rules.WordUse, t.Name)
-				g.happen(happening{rules.WordUse, m.Ref, r})
-				return
-			}
-		}
-	}
-}
-
 // exitUnder is the exit, or the open door that leads somewhere, that holds the
 // middle of the hero's box.
 func (g *Game) exitUnder(m *world.Ground) world.Ref {
 	box := g.extent(g.Hero())
 	x, y := (box.Left+box.Right)/2, (box.Top+box.Bottom)/2
 	out := world.None
-	m.Near(world.Box{Left: x, Top: y, Right: x + 1, Bottom: y + 1}, func(r world.Ref, t *world.Thing) {
+	g.near(m, world.Box{Left: x, Top: y, Right: x + 1, Bottom: y + 1}, func(r world.Ref, t *world.Thing, at world.Box) {
 		// exits hold with all of their box, whatever of it can be touched
 		in := x >= int64(t.X)*Sub && x < int64(t.X+t.W)*Sub && y >= int64(t.Y)*Sub && y < int64(t.Y+t.H)*Sub
+		if t.Doing.Goes {
+			in = x >= at.Left && x < at.Right && y >= at.Top && y < at.Bottom
+		}
 		leads := t.Acts == kind.Exit || t.Acts == kind.Door && g.On(r) && g.Stage.WayFrom(g.Stage.End(r)) >= 0
 		if in && leads && g.There(r) && (out == world.None || g.before(r, out)) {
 			out = r

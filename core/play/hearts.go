@@ -2,6 +2,7 @@ package play
 
 import (
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/world"
 )
 
@@ -101,9 +102,43 @@ func (g *Game) comeBack() {
 	g.free()
 }
 
+// stomps hits those on whose heads the hero comes down, seen from the side, and throws it up again.
+func (g *Game) stomps(m *world.Ground) {
+	b, w := g.Hero(), g.gait()
+	if !m.Side || b.VY <= 0 || g.Roam {
+		return
+	}
+	box := g.extent(b)
+	g.findLively(m)
+	for _, i := range g.lively {
+		o := &g.Bodies[i]
+		t, at := g.Stage.Thing(o.Of), g.extent(o)
+		if t.Acts != kind.Walker && t.Acts != kind.Flyer || !t.Doing.Jumped || !meets(at, box) || box.Bottom > (at.Top+at.Bottom)/2 {
+			continue
+		}
+		b.VY = -w.Jump * 2 / 3
+		b.Flags &^= Rising | Doubled
+		b.Blink = max(b.Blink, 6)
+		g.hits(o, t)
+		return
+	}
+}
+
+// hits takes a hit from somebody, who is gone with the last.
+func (g *Game) hits(o *Body, t *world.Thing) {
+	if o.Hearts--; o.Hearts > 0 {
+		g.tell("hit", t.Name)
+		return
+	}
+	g.setThing(o.Of, Gone, true)
+	g.tell("defeat", t.Name)
+	g.livelyOf = world.None
+}
+
 // hurts lets the ground and what lies about strike the hero.
 func (g *Game) hurts(m *world.Ground) {
 	b := g.Hero()
+	g.stomps(m)
 	if b.Blink > 0 {
 		b.Blink--
 		return
@@ -111,10 +146,13 @@ func (g *Game) hurts(m *world.Ground) {
 	// what only just touches a side of it does not hurt
 	box := g.extent(b)
 	in := world.Box{Left: box.Left + (box.Right-box.Left)/4, Right: box.Right - (box.Right-box.Left)/4, Top: box.Top + (box.Bottom-box.Top)/4, Bottom: box.Bottom}
+	if g.strikes(m, in) || b.Flags&Thrown != 0 || g.carried(m) {
+		return
+	}
 	if m.Areas() {
 		for _, r := range g.touched(m, in) {
 			if t := g.Stage.Thing(r); t.Area != nil && t.Area.Is&world.Hazard != 0 && g.works(r, t) {
-				g.struck(t.Body, t.Name, t.Area.Harm)
+				g.struck(g.boxOf(r), t.Name, t.Area.Harm)
 				return
 			}
 		}

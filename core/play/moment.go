@@ -9,12 +9,12 @@ import (
 )
 
 // sos are the bits of things by the words of document.Sos.
-var sos = [bitsOfThing]Bit{Switched, Opened, Taken, Gone, Reached}
+var sos = [bitsOfThing]Bit{Switched, Opened, Taken, Gone, Reached, Spent}
 
 // Moment is the game as it stands, by ids.
 func (g *Game) Moment() document.Moment {
 	st, s := g.Stage, g.State
-	out := document.Moment{Tick: s.Tick, Seed: s.Seed, Hearts: int(s.Count(Hearts)), Lives: int(s.Count(Lives)), Hero: g.figure(),
+	out := document.Moment{Tick: s.Tick, Seed: s.Seed, Hearts: int(s.Count(Hearts)), Lives: int(s.Count(Lives)), Hero: g.figure(g.Hero()),
 		Entry: g.spot(s.Entry), Back: g.spot(s.Back), Fade: int(s.Fade), Held: int(s.Held), Roam: s.Roam}
 	for _, p := range []*document.Spot{&out.Back, &out.Entry} {
 		if p.Map == "" { // its map was removed
@@ -47,6 +47,7 @@ func (g *Game) Moment() document.Moment {
 			out.Things = append(out.Things, document.ThingSo{Map: a.Of.Map, ID: a.Of.ID, Is: words(a.Bits)})
 		}
 	}
+	g.momentOfBodies(&out)
 	for _, k := range s.Known {
 		if m := st.Ground(k.Map); m != nil {
 			out.Known = append(out.Known, document.Known{Map: m.ID, Box: k.Box, Bits: bytesOf(k.Bits, k.Box.W*k.Box.H)})
@@ -79,6 +80,26 @@ func (g *Game) Moment() document.Moment {
 	return out
 }
 
+// momentOfBodies adds what moves besides the hero.
+func (g *Game) momentOfBodies(out *document.Moment) {
+	st, s := g.Stage, g.State
+	for i := 1; i < len(s.Bodies); i++ {
+		out.Bodies = append(out.Bodies, g.figure(&s.Bodies[i]))
+	}
+	for _, m := range s.Entered {
+		out.Entered = append(out.Entered, st.Grounds[m].ID)
+	}
+	for _, r := range s.Touching {
+		out.Touching = append(out.Touching, st.End(r))
+	}
+	for _, t := range s.Timers {
+		out.Timers = append(out.Timers, document.GoesBack{Of: st.End(t.Of), Left: int(t.Left)})
+	}
+	for _, o := range s.Shots {
+		out.Shots = append(out.Shots, document.FlyingShot{Of: st.End(o.Of), X: o.X, Y: o.Y, VX: o.VX, VY: o.VY, Left: int(o.Left)})
+	}
+}
+
 func words(bits uint8) []string {
 	out := []string{}
 	for i, b := range sos {
@@ -105,11 +126,11 @@ func (g *Game) spot(p Place) document.Spot {
 	return out
 }
 
-func (g *Game) figure() document.Figure {
-	b := g.Hero()
+func (g *Game) figure(b *Body) document.Figure {
 	out := document.Figure{Spot: g.spot(Place{b.Map, b.X, b.Y}), VX: b.VX, VY: b.VY, GoalX: b.GoalX, GoalY: b.GoalY, Facing: b.Look(), Steps: int(b.Steps),
 		Grace: int(b.Grace), Early: int(b.Early), Blink: int(b.Blink), Push: int(b.Push),
-		Rising: b.Flags&Rising != 0, Doubled: b.Flags&Doubled != 0, Ducked: b.Flags&Ducked != 0, Stepping: b.Flags&Stepping != 0}
+		Rising: b.Flags&Rising != 0, Doubled: b.Flags&Doubled != 0, Ducked: b.Flags&Ducked != 0, Stepping: b.Flags&Stepping != 0, Thrown: b.Flags&Thrown != 0,
+		Way: int(b.Way), Next: int(b.Next), Timer: int(b.Timer), Drawn: int(b.Drawn), Hearts: int(b.Hearts)}
 	if b.Mode != Walking {
 		out.Mode = document.Modes[b.Mode]
 	}
@@ -130,7 +151,7 @@ func Resume(st *world.Stage, at document.Moment) (*Game, error) {
 		return nil, ErrPlaceGone
 	}
 	s := &State{Tick: at.Tick, Seed: at.Seed, Leaving: world.None, Inside: world.None, Fade: int16(at.Fade), Held: Input(at.Held), Roam: at.Roam}
-	g := &Game{Stage: st, State: s}
+	g := gameOf(st, s)
 	g.room(st)
 	s.setCount(Hearts, int32(at.Hearts))
 	s.setCount(Lives, int32(at.Lives))
@@ -166,6 +187,7 @@ func Resume(st *world.Stage, at document.Moment) (*Game, error) {
 	s.Veil = uint8(max(0, slices.Index(document.Transitions, at.Veil)))
 	s.Lost = Loss(slices.Index(document.Losses, at.Lost) + 1)
 	s.resumeLines(st, at)
+	g.resumeBodies(at)
 	g.free()
 	g.lookAround()
 	g.film()
@@ -195,13 +217,51 @@ func (s *State) resumeLines(st *world.Stage, at document.Moment) {
 	}
 }
 
+// resumeBodies takes what moves: what is not there any more is left out, what is new stands where
+// it is put.
+func (g *Game) resumeBodies(at document.Moment) {
+	st, s := g.Stage, g.State
+	thing := func(e document.End) world.Ref { return st.ThingOf(e.Map, e.Entity) }
+	for _, f := range at.Bodies {
+		if r := thing(*f.Of); g.being(r) && st.Things[r].Map == st.MapOf(f.Map) && g.bodyOf(r) == nil {
+			s.Bodies = slices.Insert(s.Bodies, g.placeOf(r), bodyOf(st, f))
+		}
+	}
+	for _, id := range at.Entered {
+		if m := st.MapOf(id); m >= 0 && !slices.Contains(s.Entered, m) {
+			s.Entered = append(s.Entered, m)
+		}
+	}
+	slices.Sort(s.Entered)
+	for _, m := range s.Entered {
+		g.makeBodies(st.Ground(m))
+	}
+	for _, e := range at.Touching {
+		if r := thing(e); r >= 0 {
+			s.Touching = append(s.Touching, r)
+		}
+	}
+	slices.Sort(s.Touching)
+	for _, t := range at.Timers {
+		if r := thing(t.Of); r >= 0 {
+			s.Timers = append(s.Timers, Timer{r, int32(t.Left)})
+		}
+	}
+	for _, o := range at.Shots {
+		if r := thing(o.Of); r >= 0 && len(s.Shots) < maxShots {
+			s.Shots = append(s.Shots, Shot{r, o.X, o.Y, o.VX, o.VY, int32(o.Left)})
+		}
+	}
+}
+
 func placeOf(st *world.Stage, p document.Spot) Place { return Place{st.MapOf(p.Map), p.X, p.Y} }
 
 func bodyOf(st *world.Stage, f document.Figure) Body {
 	b := Body{Of: world.None, Map: st.MapOf(f.Map), X: f.X, Y: f.Y, VX: f.VX, VY: f.VY, GoalX: f.GoalX, GoalY: f.GoalY, Steps: int32(f.Steps),
-		Mode: Mode(max(0, slices.Index(document.Modes, f.Mode))), Grace: int16(f.Grace), Early: int16(f.Early), Blink: int16(f.Blink), Push: int16(f.Push)}
+		Mode: Mode(max(0, slices.Index(document.Modes, f.Mode))), Grace: int16(f.Grace), Early: int16(f.Early), Blink: int16(f.Blink), Push: int16(f.Push),
+		Way: int8(f.Way), Next: int16(f.Next), Timer: int32(f.Timer), Drawn: int32(f.Drawn), Hearts: int32(f.Hearts)}
 	b.turn(f.Facing)
-	for i, is := range []bool{f.Rising, f.Doubled, f.Ducked, f.Stepping} {
+	for i, is := range []bool{f.Rising, f.Doubled, f.Ducked, f.Stepping, f.Thrown} {
 		if is {
 			b.Flags |= Rising << i
 		}

@@ -8,6 +8,7 @@ import (
 	"azzel/core/sample"
 	"encoding/json"
 	"errors"
+	"math/rand/v2"
 	"reflect"
 	"strings"
 	"testing"
@@ -41,6 +42,9 @@ func TestResumingIsGoingOn(t *testing.T) {
 			r = drawn(t, hall, fromSide)
 		case 2:
 			r = drawn(t, hall, "walking=\"cells\"", "sight=4", "sightRemembers=true")
+		}
+		if seed > 2 {
+			r = crowded(r, rand.New(rand.NewPCG(seed, 4)), 18, 7)
 		}
 		pressed := keys(seed+40, 500)
 		for tick, in := range pressed {

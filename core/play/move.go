@@ -10,18 +10,31 @@ import (
 func (g *Game) blockedAt(b *Body, x, y int64) bool {
 	m := g.Stage.Ground(b.Map)
 	w := g.Stage.Gait(m, b.Of)
-	return g.blocked(m, boxAt(w, b.Flags, b.X, b.Y), boxAt(w, b.Flags, x, y))
+	return g.blocked(m, b, boxAt(w, b.Flags, b.X, b.Y), boxAt(w, b.Flags, x, y))
 }
 
-// blocked reports whether a box that comes from where was lies is stopped.
-func (g *Game) blocked(m *world.Ground, was, box world.Box) bool {
-	return g.outside(m, was, box) || m.Stops(was, box) || g.thingIn(m, box)
+// blocked reports whether a body's box that comes from where was lies is stopped. Only heroes
+// leave a map over its edges.
+func (g *Game) blocked(m *world.Ground, b *Body, was, box world.Box) bool {
+	if b != g.Hero() {
+		if all := m.Area(); box.Left < all.Left || box.Top < all.Top || box.Right > all.Right || box.Bottom > all.Bottom {
+			return true
+		}
+		// nobody walks into the hero who is in its way
+		if hero := g.extent(g.Hero()); b.Map == g.Hero().Map && g.Stage.Things[b.Of].Solid && meets(hero, box) && !meets(hero, was) && !g.Roam {
+			return true
+		}
+	} else if g.outside(m, was, box) {
+		return true
+	}
+	return m.Stops(was, box) || g.thingIn(m, box, world.None) || g.firmIn(m, b, was, box)
 }
 
-// thingIn reports whether a thing that is in the way touches a box.
-func (g *Game) thingIn(m *world.Ground, box world.Box) (in bool) {
+// thingIn reports whether a thing that is in the way and never leaves its place touches a box,
+// but for one that is not counted.
+func (g *Game) thingIn(m *world.Ground, box world.Box, but world.Ref) (in bool) {
 	m.Near(box, func(r world.Ref, t *world.Thing) {
-		in = in || t.Solid && meets(t.Body, box) && g.stops(r, t)
+		in = in || r != but && t.Solid && meets(t.Body, box) && g.stops(r, t)
 	})
 	return in
 }

@@ -96,7 +96,7 @@ func (r *Record) At(tick int64) *Game {
 		i--
 	}
 	s := r.snaps[i]
-	g := &Game{Stage: s.stage, State: s.state.clone()}
+	g := gameOf(s.stage, s.state.clone())
 	for g.Tick < tick {
 		g.Step(r.inputs[g.Tick-r.from])
 	}

@@ -3,6 +3,7 @@ package play
 import (
 	"azzel/core/document"
 	"azzel/core/world"
+	"slices"
 )
 
 // Away is what was so of something that is not in the document any more; it comes back
@@ -24,10 +25,7 @@ func (g *Game) Enter(next *world.Stage) {
 	g.Stage = next
 	g.enterSituation(was)
 	s := g.State
-	for i := range s.Bodies {
-		b := &s.Bodies[i]
-		b.Of, b.Map = movedThing(was, next, b.Of), movedMap(was, next, b.Map)
-	}
+	g.enterBodies(was)
 	s.Entry.Map, s.Back.Map = movedMap(was, next, s.Entry.Map), movedMap(was, next, s.Back.Map)
 	known := s.Known[:0:0]
 	for _, k := range s.Known {
@@ -52,6 +50,53 @@ func (g *Game) Enter(next *world.Stage) {
 	}
 	s.Threads = threads
 	g.free()
+}
+
+// enterBodies brings what moves to the next stage: what was put elsewhere begins there anew.
+func (g *Game) enterBodies(was *world.Stage) {
+	s, next := g.State, g.Stage
+	bodies := s.Bodies[:0:0]
+	for i, b := range s.Bodies {
+		before := was.Thing(b.Of)
+		b.Of, b.Map = movedThing(was, next, b.Of), movedMap(was, next, b.Map)
+		if i > 0 {
+			now := next.Thing(b.Of)
+			if now == nil || b.Map < 0 || !now.Doing.Goes || before.Body != now.Body {
+				continue
+			}
+		}
+		bodies = append(bodies, b)
+	}
+	slices.SortFunc(bodies[1:], func(a, b Body) int { return int(a.Of - b.Of) })
+	s.Bodies = bodies
+	moved := func(all []world.Ref, to func(was, next *world.Stage, r world.Ref) world.Ref) []world.Ref {
+		out := all[:0:0]
+		for _, r := range all {
+			if r = to(was, next, r); r >= 0 {
+				out = append(out, r)
+			}
+		}
+		slices.Sort(out)
+		return out
+	}
+	s.Entered, s.Touching = moved(s.Entered, movedMap), moved(s.Touching, movedThing)
+	timers := s.Timers[:0:0]
+	for _, t := range s.Timers {
+		if t.Of = movedThing(was, next, t.Of); t.Of >= 0 {
+			timers = append(timers, t)
+		}
+	}
+	shots := s.Shots[:0:0]
+	for _, o := range s.Shots {
+		if o.Of = movedThing(was, next, o.Of); o.Of >= 0 {
+			shots = append(shots, o)
+		}
+	}
+	s.Timers, s.Shots = timers, shots
+	for _, m := range s.Entered {
+		g.makeBodies(next.Ground(m))
+	}
+	g.livelyOf = world.None
 }
 
 func movedMap(was, next *world.Stage, r world.Ref) world.Ref {

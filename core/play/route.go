@@ -23,7 +23,7 @@ func (g *Game) spread(found func(p grid.Point, far int) bool) map[grid.Point]gri
 		is, ok := known[p]
 		if !ok {
 			x, y := int64(p.X)*cw+(cw-w.W)/2, int64(p.Y)*ch+(ch-w.H)/2
-			is = m.Bounds.Contains(p) && (g.Roam || m.At(p)&world.Whole == 0 && !g.blocked(m, boxAt(w, 0, x, y), boxAt(w, 0, x, y)))
+			is = m.Bounds.Contains(p) && (g.Roam || m.At(p)&world.Whole == 0 && !g.blocked(m, g.Hero(), boxAt(w, 0, x, y), boxAt(w, 0, x, y)))
 			known[p] = is
 		}
 		return is

@@ -29,7 +29,9 @@ func (g *Game) side(m *world.Ground, in, pressed Input) {
 	g.climbs(m, b, here, in, stands)
 	switch {
 	case b.Push > 0:
-		b.Push--
+		if b.Push--; b.Push == 0 {
+			b.Flags &^= Thrown
+		}
 	case b.Mode == Climbing:
 		b.VX, b.VY = dx*w.RunX/2, dy*w.RunY*3/4
 		if dx == 0 && dy != 0 {
@@ -51,7 +53,14 @@ func (g *Game) side(m *world.Ground, in, pressed Input) {
 			b.turn(document.Left)
 		}
 	}
+	if stands {
+		flowX += g.below(m, b)
+	}
+	x := b.X
 	g.across(m, b, w, b.VX+w.WindX+flowX, stands)
+	if dx != 0 && b.X == x && b.Push == 0 {
+		g.push(m, dx, 0)
+	}
 	g.upDown(m, b, w, b.VY+w.WindY+flowY, dy > 0)
 	b.Early, b.Grace = max(0, b.Early-1), max(0, b.Grace-1)
 	b.Steps++
@@ -95,7 +104,7 @@ func (g *Game) duck(m *world.Ground, b *Body, w *world.Gait, wants bool) {
 		b.Flags |= Ducked
 	case b.Flags&Ducked != 0:
 		low := boxAt(w, b.Flags, b.X, b.Y)
-		if high := boxAt(w, b.Flags&^Ducked, b.X, b.Y); !g.blocked(m, low, high) {
+		if high := boxAt(w, b.Flags&^Ducked, b.X, b.Y); !g.blocked(m, b, low, high) {
 			b.Flags &^= Ducked
 		}
 	}
@@ -143,7 +152,7 @@ func (g *Game) jump(m *world.Ground, b *Body, w *world.Gait, in Input, stands, w
 func (g *Game) dropsThrough(b *Body) bool {
 	m, w := g.Stage.Ground(b.Map), g.gait()
 	below := boxAt(w, b.Flags, b.X, b.Y+Sub)
-	return !g.blocked(m, below, below)
+	return !g.blocked(m, b, below, below)
 }
 
 // fall adds gravity; water, slow air and the limit hold it back.
@@ -194,7 +203,7 @@ func (g *Game) stands(m *world.Ground, b *Body, w *world.Gait) bool {
 	}
 	box := boxAt(w, b.Flags, b.X, b.Y)
 	below := lower(box, Sub)
-	return g.blocked(m, box, below) || g.onLadderTop(m, box, below)
+	return g.blocked(m, b, box, below) || g.onLadderTop(m, box, below)
 }
 
 func lower(box world.Box, by int64) world.Box {
@@ -208,7 +217,7 @@ func (g *Game) setOn(m *world.Ground, b *Body, w *world.Gait) {
 		return
 	}
 	box := boxAt(w, b.Flags, b.X, b.Y)
-	if to := lower(box, y-b.Y); !g.blocked(m, box, to) && !g.onLadderTop(m, box, to) {
+	if to := lower(box, y-b.Y); !g.blocked(m, b, box, to) && !g.onLadderTop(m, box, to) {
 		b.Y = y
 	}
 }
@@ -259,11 +268,11 @@ func (g *Game) across(m *world.Ground, b *Body, w *world.Gait, dx int64, stands 
 // settleDown keeps to the ground that falls away by as much as one goes.
 func (g *Game) settleDown(m *world.Ground, b *Body, w *world.Gait) {
 	box := boxAt(w, b.Flags, b.X, b.Y)
-	if below := lower(box, Sub); g.blocked(m, box, below) || g.onLadderTop(m, box, below) {
+	if below := lower(box, Sub); g.blocked(m, b, box, below) || g.onLadderTop(m, box, below) {
 		return
 	}
 	for by := int64(Sub); by <= 2*Sub; by += Sub {
-		if g.blocked(m, box, lower(box, by+Sub)) && !g.blocked(m, box, lower(box, by)) {
+		if g.blocked(m, b, box, lower(box, by+Sub)) && !g.blocked(m, b, box, lower(box, by)) {
 			b.Y += by
 			return
 		}
@@ -276,7 +285,7 @@ func (g *Game) upDown(m *world.Ground, b *Body, w *world.Gait, dy int64, lets bo
 		y := nextPixel(b.Y, sign(dy), left)
 		left -= abs(y - b.Y)
 		was, box := boxAt(w, b.Flags, b.X, b.Y), boxAt(w, b.Flags, b.X, y)
-		if g.blocked(m, was, box) || dy > 0 && !(lets && b.Mode == Climbing) && g.onLadderTop(m, was, box) {
+		if g.blocked(m, b, was, box) || dy > 0 && !(lets && b.Mode == Climbing) && g.onLadderTop(m, was, box) {
 			// as near as whole pixels come
 			if dy > 0 && b.Mode != Climbing {
 				b.VY = 0

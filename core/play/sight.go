@@ -93,8 +93,8 @@ func (g *Game) visible(m *world.Ground) *grid.Region {
 		w, h := m.Cell()
 		cell := world.Box{Left: int64(p.X) * w, Top: int64(p.Y) * h, Right: int64(p.X+1) * w, Bottom: int64(p.Y+1) * h}
 		hidden := false
-		m.Near(cell, func(r world.Ref, t *world.Thing) {
-			hidden = hidden || t.Acts == kind.Door && g.stops(r, t) && t.Body.Left <= cell.Left && t.Body.Top <= cell.Top && t.Body.Right >= cell.Right && t.Body.Bottom >= cell.Bottom
+		g.near(m, cell, func(r world.Ref, t *world.Thing, at world.Box) {
+			hidden = hidden || t.Acts == kind.Door && g.stops(r, t) && at.Left <= cell.Left && at.Top <= cell.Top && at.Right >= cell.Right && at.Bottom >= cell.Bottom
 		})
 		return hidden
 	}

@@ -26,6 +26,7 @@ const (
 	Taken               // a collectible that the hero has
 	Gone                // taken away
 	Reached             // a checkpoint or a goal where the hero has been
+	Spent               // a key that was used up
 	bitsOfThing
 )
 

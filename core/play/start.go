@@ -85,7 +85,7 @@ type start struct {
 
 func begin(st *world.Stage, how start, seed int64) *Game {
 	m := how.m
-	g := &Game{Stage: st, State: &State{Seed: seed, Leaving: world.None, Inside: world.None, Bodies: []Body{{Of: how.hero, Map: m.Ref}}}}
+	g := gameOf(st, &State{Seed: seed, Leaving: world.None, Inside: world.None, Bodies: []Body{{Of: how.hero, Map: m.Ref}}})
 	g.room(st)
 	for _, id := range how.given.Flags {
 		g.setFlag(id, true)

@@ -42,6 +42,15 @@ type State struct {
 	Seed int64
 	Situation
 	Bodies []Body
+	// Entered are the maps on which the hero has been, ascending: on them is what moves. These
+	// four lists are never changed, but replaced.
+	Entered []world.Ref
+	// Touching are the things that the hero touches, ascending.
+	Touching []world.Ref
+	// Timers count down to when something goes back.
+	Timers []Timer
+	// Shots are what flies and strikes.
+	Shots []Shot
 	// Entry is where the hero came onto the map, Back where it comes back to when it is lost.
 	Entry, Back Place
 	// Cam is the middle of what the player sees.
@@ -110,6 +119,26 @@ type Body struct {
 	Grace, Early, Blink, Push int16
 	// Flags are what it is doing, as bits.
 	Flags BodyFlags
+	// Way is in which direction it goes to and fro, Next the point of its path that it goes to.
+	Way  int8
+	Next int16
+	// Timer is how long it waits, Drawn how often chance decided for it, Hearts how many hits it
+	// takes still.
+	Timer, Drawn, Hearts int32
+}
+
+// Timer is how many ticks are left until a thing goes back to what it was.
+type Timer struct {
+	Of   world.Ref
+	Left int32
+}
+
+// Shot is something that flies, as large as a quarter of a cell.
+type Shot struct {
+	// Of is who shot it; X and Y are its middle.
+	Of           world.Ref
+	X, Y, VX, VY int64
+	Left         int32 // ticks
 }
 
 // BodyFlags are bits of a body.
@@ -125,6 +154,8 @@ const (
 	Ducked
 	// Stepping is on its way from one cell to the next.
 	Stepping
+	// Thrown flies over what hurts.
+	Thrown
 )
 
 // Look is the facing as documents call it.
@@ -165,6 +196,12 @@ type Game struct {
 	queue []happening
 	// Told is what happened in the tick, for the bar.
 	Told []Event
+	// lively and firm are the bodies of the map, and those that are in the way, as of a tick.
+	lively, firm []int
+	livelyOf     world.Ref
+	livelyAt     int64
+	// passes is what is let through at the moment: what one is carried by.
+	passes world.Ref
 	// saw is what was seen last, and from where.
 	saw struct {
 		seeing
@@ -173,7 +210,11 @@ type Game struct {
 }
 
 // Clone is a game of its own on the same stage.
-func (g *Game) Clone() *Game { return &Game{Stage: g.Stage, State: g.clone()} }
+func (g *Game) Clone() *Game { return gameOf(g.Stage, g.clone()) }
+
+func gameOf(st *world.Stage, s *State) *Game {
+	return &Game{Stage: st, State: s, livelyOf: world.None, passes: world.None}
+}
 
 // Ground is the map that the hero is on; nil when it was removed.
 func (g *Game) Ground() *world.Ground { return g.Stage.Ground(g.Hero().Map) }
@@ -211,6 +252,10 @@ func (g *Game) gait() *world.Gait { return g.Stage.Gait(g.Ground(), g.Hero().Of)
 
 // extent is the box of a body.
 func (g *Game) extent(b *Body) world.Box {
+	if b.Of >= 0 && b != &g.Bodies[0] {
+		t := &g.Stage.Things[b.Of].Body
+		return world.Box{Left: b.X, Top: b.Y, Right: b.X + t.Right - t.Left, Bottom: b.Y + t.Bottom - t.Top}
+	}
 	w := g.Stage.Gait(g.Stage.Ground(b.Map), b.Of)
 	return boxAt(w, b.Flags, b.X, b.Y)
 }

@@ -42,6 +42,11 @@ func (g *Game) Step(in Input) {
 
 // act moves the hero, and does what it touches and uses.
 func (g *Game) act(m *world.Ground, in, pressed Input) {
+	moves := m.Side || !g.gait().Turns || g.Hero().Flags&Stepping != 0 || g.Hero().Push > 0
+	if moves {
+		g.returns()
+		g.carriers(m)
+	}
 	if m.Side {
 		g.side(m, in, pressed)
 	} else {
@@ -50,6 +55,12 @@ func (g *Game) act(m *world.Ground, in, pressed Input) {
 	if g.cross(m); g.Ground() != m || g.Lost != NotLost {
 		return // it is on another map from the next tick on
 	}
+	if moves {
+		g.beings(m)
+		g.shoots(m)
+		g.blocks(m)
+	}
+	g.feel(m)
 	if pressed&InputUse != 0 || pressed&InputJump != 0 && !m.Side {
 		g.use(m)
 	}

@@ -31,7 +31,7 @@ func (g *Game) outside(m *world.Ground, was, box world.Box) bool {
 			o = g.Stage.Ground(g.Stage.MapOf(s.B))
 		}
 		dx, dy := g.pixels(m.Map, o.Map)
-		if to := shifted(box, dx, dy); o.Stops(shifted(was, dx, dy), to) || g.thingIn(o, to) {
+		if to := shifted(box, dx, dy); o.Stops(shifted(was, dx, dy), to) || g.thingIn(o, to, world.None) {
 			return true
 		}
 	}
@@ -110,6 +110,7 @@ func (g *Game) cross(m *world.Ground) {
 // enterMap is told when the hero has come onto another map.
 func (g *Game) enterMap() {
 	m := g.Ground()
+	g.embody(m)
 	if !m.Remembers() {
 		for r := m.First; r < m.After; r++ {
 			for _, bit := range afresh {

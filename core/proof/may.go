@@ -9,6 +9,7 @@ import (
 	"azzel/core/kind"
 	"azzel/core/rules"
 	"azzel/core/world"
+	"slices"
 )
 
 // May is what could come about in a game: one least fixpoint of facts, to which events only
@@ -242,13 +243,18 @@ func (f *May) events() bool {
 	for r := range f.st.Things {
 		t := &f.st.Things[r]
 		switch ref := world.Ref(r); t.Acts {
-		case kind.Collectible:
+		case kind.Collectible, kind.Key, kind.Item:
 			if !f.taken[r] && f.near(t, 0) {
 				set(&f.taken[r])
 				f.wake(rules.WordTake, t.Map, t.ID, set)
 			}
+		case kind.Container:
+			if !f.opened[r] && (t.Doing.Needs == "" || f.has(t.Doing.Needs)) && f.near(t, 1) {
+				set(&f.opened[r])
+			}
 		case kind.Switch:
-			if f.near(t, 1) {
+			// what stands on one, and what strikes it, may be anywhere
+			if t.Doing.Worked != world.ByUse && f.arrived[t.Map] || f.near(t, 1) {
 				f.wake(rules.WordUse, t.Map, t.ID, set)
 			}
 		case kind.Exit:
@@ -256,6 +262,9 @@ func (f *May) events() bool {
 				f.through(f.st.WayFrom(f.st.End(ref)))
 			}
 		case kind.Door:
+			if !f.opened[r] && t.Doing.Needs != "" && f.near(t, 1) && f.has(t.Doing.Needs) {
+				set(&f.opened[r])
+			}
 			if (t.Entity.On || f.opened[r]) && f.near(t, 0) {
 				f.through(f.st.WayFrom(f.st.End(ref)))
 			}
@@ -280,6 +289,29 @@ func (f *May) events() bool {
 		}
 	}
 	return more || len(f.queue) > before
+}
+
+// has reports whether what is called by a word could be had: a key, an item, something of a
+// container, or what a hero begins with.
+func (f *May) has(word string) bool {
+	for r := range f.st.Things {
+		t := &f.st.Things[r]
+		switch t.Acts {
+		case kind.Key, kind.Item:
+			if f.taken[r] && t.Doing.Word == word {
+				return true
+			}
+		case kind.Container:
+			if (f.opened[r] || t.Entity.On) && slices.Contains(t.Doing.Holds, word) {
+				return true
+			}
+		case kind.Hero:
+			if slices.Contains(f.st.Carries(world.Ref(r)), word) {
+				return true
+			}
+		}
+	}
+	return slices.Contains(f.st.Carries(world.None), word)
 }
 
 // wake lets the rules run that wait for something and whose conditions could hold.
@@ -318,6 +350,9 @@ func (f *May) wake(word string, m world.Ref, entity document.ID, set func(*bool)
 
 // near reports whether the hero could come within so many cells of what a thing covers.
 func (f *May) near(t *world.Thing, cells int) bool {
+	if t.Doing.Goes {
+		return f.arrived[t.Map] // it may come anywhere
+	}
 	g := f.st.Grounds[t.Map]
 	from, to := g.CellAt(t.Body.Left, t.Body.Top), g.CellAt(t.Body.Right-1, t.Body.Bottom-1)
 	// a box of the hero reaches over the side of its middle's cell

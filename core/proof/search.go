@@ -268,13 +268,25 @@ func (s *Search) look(n *node) {
 			continue
 		}
 		switch t.Acts {
-		case kind.Collectible, kind.Goal, kind.Exit, kind.Door:
+		case kind.Collectible, kind.Key, kind.Item, kind.Goal, kind.Exit, kind.Door:
+			if t.Acts == kind.Door && !g.On(r) && t.Doing.Needs != "" && g.Has(t.Doing.Needs) {
+				n.targets = near.beside(n.targets, m, t)
+				continue
+			}
 			if t.Acts == kind.Door && (!g.On(r) || s.st.WayFrom(s.st.End(r)) < 0) || t.Acts == kind.Goal && g.Is(r, play.Reached) {
 				continue
 			}
-			n.targets = near.touching(n.targets, m, t, t.Acts == kind.Collectible)
+			n.targets = near.touching(n.targets, m, t, t.Acts == kind.Collectible || t.Acts == kind.Key || t.Acts == kind.Item)
 		case kind.Switch:
-			n.targets = near.beside(n.targets, m, t)
+			if t.Doing.Worked == world.ByUse {
+				n.targets = near.beside(n.targets, m, t)
+			} else {
+				n.targets = near.touching(n.targets, m, t, false)
+			}
+		case kind.Container:
+			if !g.On(r) {
+				n.targets = near.beside(n.targets, m, t)
+			}
 		}
 	}
 	n.targets = append(n.targets, near.edges(m)...)

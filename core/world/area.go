@@ -10,6 +10,8 @@ type Area struct {
 	Is Terrain
 	// Flow is how far it carries one in a tick, in 1/256 pixels.
 	FlowX, FlowY int64
+	// Below tells that it acts on what stands on it as well.
+	Below bool
 	// Always tells that it needs not be on.
 	Always bool
 	// Harm is how many hearts it takes.
@@ -39,6 +41,10 @@ func (s *Stage) areaOf(m *document.Map, e *document.Entity, acts string) *Area {
 		if d.Value(e, "does").Word() == "drowns" {
 			out.Is, out.Harm = Water|Hazard, 1<<20
 		}
+		return out
+	case kind.Conveyor:
+		out := &Area{Below: true}
+		out.FlowX, out.FlowY = along(e.Facing, d.Value(e, "speed").Thousandths())
 		return out
 	case kind.Wind:
 		out := &Area{}

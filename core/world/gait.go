@@ -43,7 +43,7 @@ const (
 	WallJump   = "wall jump"
 )
 
-// Gait is how a hero moves on a map; None is one that was placed nowhere.
+// Gait is how a hero, or another thing, moves on a map; None is a hero that was placed nowhere.
 func (s *Stage) Gait(g *Ground, hero Ref) *Gait {
 	key := gaitKey{g.Ref, hero}
 	if s.lastGait != nil && s.lastKey == key {
@@ -53,11 +53,15 @@ func (s *Stage) Gait(g *Ground, hero Ref) *Gait {
 		s.lastGait, s.lastKey = out, key
 		return out
 	}
-	var who *document.Entity
-	if t := s.Thing(hero); t != nil {
-		who = t.Entity
+	var out *Gait
+	switch t := s.Thing(hero); {
+	case t == nil:
+		out = s.gaitOf(g, nil)
+	case t.Doing.Goes:
+		out = s.beingGait(g, t)
+	default:
+		out = s.gaitOf(g, t.Entity)
 	}
-	out := s.gaitOf(g, who)
 	s.gaits[key] = out
 	return out
 }
@@ -99,6 +103,15 @@ func (s *Stage) gaitOf(g *Ground, who *document.Entity) *Gait {
 		out.WindX = -pace(force, w)
 	}
 	return out
+}
+
+// Carries are the items that a hero begins with; None is one that was placed nowhere.
+func (s *Stage) Carries(hero Ref) []string {
+	var who *document.Entity
+	if t := s.Thing(hero); t != nil {
+		who = t.Entity
+	}
+	return s.Doc.HeroValue(nil, who, s.hero, "carries").List()
 }
 
 // Ticks is how many ticks a time in milliseconds takes, rounded up.

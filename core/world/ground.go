@@ -148,7 +148,8 @@ func (g *Ground) takeThings(o *Ground) {
 	}
 }
 
-// Near calls f with the things that stand at first near a box, some of them more than once.
+// Near calls f with the things that never leave their place and stand near a box, some of them
+// more than once.
 func (g *Ground) Near(b Box, f func(Ref, *Thing)) {
 	if g.near == nil {
 		g.lookUp()
@@ -168,6 +169,9 @@ func (g *Ground) lookUp() {
 	across, down := (g.Bounds.W+nearSide-1)/nearSide, (g.Bounds.H+nearSide-1)/nearSide
 	g.near = make([][]Ref, across*down)
 	for r := g.First; r < g.After; r++ {
+		if g.stage.Things[r].Doing.Goes {
+			continue // it is where its body is
+		}
 		b := g.stage.Things[r].Body
 		from, to := g.square(b.Left, b.Top), g.square(b.Right-1, b.Bottom-1)
 		for y := from.Y; y <= to.Y; y++ {

@@ -8,6 +8,7 @@ type settings struct {
 	darkness, sight          int
 	remembersSight, anyAreas bool
 	remembers                bool
+	dangers, scales          []Ref
 }
 
 func (g *Ground) settings() *settings {
@@ -19,6 +20,12 @@ func (g *Ground) settings() *settings {
 	g.set = &settings{lens: g.stage.lensOf(g), darkness: whole(kind.MapDarkness), sight: whole(kind.MapSight),
 		remembersSight: d.MapValue(g.Map, kind.MapRemembers).Yes(), remembers: d.MapValue(g.Map, kind.MapEnteredAgain).Word() != kind.Afresh}
 	for r := g.First; r < g.After; r++ {
+		if acts := g.stage.Things[r].Acts; acts == kind.Beam || acts == kind.Turner || acts == kind.Shooter {
+			g.set.dangers = append(g.set.dangers, r)
+		}
+		if t := &g.stage.Things[r]; t.Acts == kind.Switch && t.Doing.Worked == ByWeight {
+			g.set.scales = append(g.set.scales, r)
+		}
 		g.set.anyAreas = g.set.anyAreas || g.stage.Things[r].Area != nil
 	}
 	return g.set
@@ -38,6 +45,12 @@ func (g *Ground) SightRemembers() bool { return g.settings().remembersSight }
 
 // Areas tells whether any of its things does something to whoever is in it.
 func (g *Ground) Areas() bool { return g.settings().anyAreas }
+
+// Dangers are its things that hurt from afar, ascending.
+func (g *Ground) Dangers() []Ref { return g.settings().dangers }
+
+// Scales are its switches that are held down by weight, ascending.
+func (g *Ground) Scales() []Ref { return g.settings().scales }
 
 // Remembers tells whether what happened on the map is still so when one comes back.
 func (g *Ground) Remembers() bool { return g.settings().remembers }

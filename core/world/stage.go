@@ -55,6 +55,8 @@ type Thing struct {
 	// Light is what it shines with, Area what it does to whoever is in it; nil for nothing.
 	Light *Light
 	Area  *Area
+	// Doing is what it does by itself.
+	Doing Doing
 }
 
 // Box is a box between two corners, in 1/256 map pixels.
@@ -89,7 +91,8 @@ func (s *Stage) takeMaps(before *Stage) {
 	same := before != nil && len(before.Grounds) == len(maps) && before.Doc.Kinds.Same(d.Kinds)
 	looks := before != nil && before.Doc.Tilesets.Same(d.Tilesets) && before.Doc.Zones.Same(d.Zones) && before.Doc.Materials.Same(d.Materials)
 	for i, m := range maps {
-		same = same && before.Grounds[i].ID == m.ID && before.Grounds[i].Map.Entities.Same(m.Entities)
+		same = same && before.Grounds[i].ID == m.ID && before.Grounds[i].Map.Entities.Same(m.Entities) &&
+			before.Grounds[i].CellWidth == m.CellWidth && before.Grounds[i].CellHeight == m.CellHeight
 		g := newGround(s, m, Ref(i))
 		if looks && i < len(before.Grounds) && before.Grounds[i].Map == m {
 			g.blocks = before.Grounds[i].blocks
@@ -112,12 +115,13 @@ func (s *Stage) takeMaps(before *Stage) {
 			s.Things = append(s.Things, s.thing(m, e, Ref(i)))
 		}
 		g.After = Ref(len(s.Things))
+		s.takeCarriers(g)
 	}
 }
 
 func (s *Stage) thing(in *document.Map, e *document.Entity, m Ref) Thing {
 	t := Thing{Entity: e, Map: m, Acts: s.Doc.Acts(e)}
-	t.Light, t.Area = s.lightOf(in, e, t.Acts), s.areaOf(in, e, t.Acts)
+	t.Light, t.Area, t.Doing = s.lightOf(in, e, t.Acts), s.areaOf(in, e, t.Acts), s.doingOf(in, e, t.Acts)
 	if k := s.Doc.Kind(document.ID(e.Kind)); k != nil {
 		t.Solid = k.Solid || t.Acts == kind.Door
 	}

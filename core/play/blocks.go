@@ -1,0 +1,107 @@
+package play
+
+import (
+	"azzel/core/kind"
+	"azzel/core/world"
+)
+
+// blocks move what is pushed and what falls.
+func (g *Game) blocks(m *world.Ground) {
+	g.findLively(m)
+	for _, i := range g.lively {
+		b := &g.Bodies[i]
+		switch t := g.Stage.Thing(b.Of); {
+		case t.Doing.Carrier >= 0:
+		case t.Acts == kind.Block && m.Side:
+			g.drops(m, b)
+		case t.Acts == kind.Block:
+			g.slides(m, b)
+		case t.Acts == kind.Faller:
+			g.gives(m, b, t)
+		}
+	}
+}
+
+// drops lets a body fall to the ground below it.
+func (g *Game) drops(m *world.Ground, b *Body) {
+	w := g.Stage.Gait(m, b.Of)
+	stands := g.stands(m, b, w)
+	if stands {
+		g.setOn(m, b, w)
+	}
+	g.fall(b, w, 0, stands, false)
+	g.upDown(m, b, w, b.VY, false)
+}
+
+// pushSpeed is how many ticks a push over a cell takes.
+const pushSpeed = 16
+
+// slides goes on with a push, seen from above: by a whole cell.
+func (g *Game) slides(m *world.Ground, b *Body) {
+	if b.Flags&Stepping == 0 {
+		return
+	}
+	w, h := m.Cell()
+	b.X, b.Y = toward(b.X, b.GoalX, (w+pushSpeed-1)/pushSpeed), toward(b.Y, b.GoalY, (h+pushSpeed-1)/pushSpeed)
+	if b.X == b.GoalX && b.Y == b.GoalY {
+		b.Flags &^= Stepping
+	}
+}
+
+// push pushes the block that the hero walks against: from above by a cell, if the next one is free;
+// from the side as far as the hero goes, half as fast as it runs.
+func (g *Game) push(m *world.Ground, dx, dy int64) {
+	hero := g.Hero()
+	box := g.extent(hero)
+	w, h := m.Cell()
+	ahead := world.Box{Left: box.Left + dx*Sub, Top: box.Top + dy*Sub, Right: box.Right + dx*Sub, Bottom: box.Bottom + dy*Sub}
+	g.findLively(m)
+	for _, i := range g.firm {
+		b := &g.Bodies[i]
+		t, at := g.Stage.Thing(b.Of), g.extent(b)
+		if t.Acts != kind.Block || t.Doing.Carrier >= 0 || !meets(at, ahead) {
+			continue
+		}
+		if m.Side {
+			if stands := g.stands(m, hero, g.gait()); stands && !meets(lower(box, Sub), at) {
+				x := b.X
+				g.step(b, dx*g.gait().RunX/2, 0)
+				hero.VX = b.X - x
+				g.step(hero, hero.VX, 0)
+			}
+			return
+		}
+		x, y := (box.Left+box.Right)/2, (box.Top+box.Bottom)/2
+		if b.Flags&Stepping != 0 || dx != 0 && (y < at.Top || y >= at.Bottom) || dy != 0 && (x < at.Left || x >= at.Right) {
+			return
+		}
+		gx, gy := b.X+dx*w, b.Y+dy*h
+		if goal := (world.Box{Left: gx, Top: gy, Right: gx + at.Right - at.Left, Bottom: gy + at.Bottom - at.Top}); !g.blocked(m, b, at, goal) {
+			b.GoalX, b.GoalY = gx, gy
+			b.Flags |= Stepping
+			g.tell("push", t.Name)
+		}
+		return
+	}
+}
+
+// gives lets a block fall some time after somebody stood on it, and brings it back.
+func (g *Game) gives(m *world.Ground, b *Body, t *world.Thing) {
+	w := g.Stage.Gait(m, b.Of)
+	switch {
+	case b.Flags&Rising != 0: // it has given way
+		b.VY = min(b.VY+w.Gravity, w.Fall)
+		g.upDown(m, b, w, b.VY, false)
+		if b.Timer--; b.Timer == 0 && t.Doing.Back > 0 {
+			b.X, b.Y, b.VY, b.Flags = t.Body.Left, t.Body.Top, 0, 0
+		}
+	case b.Timer > 0:
+		if b.Timer--; b.Timer == 0 {
+			b.Flags |= Rising
+			b.Timer = t.Doing.Back
+			g.tell("gives", t.Name)
+		}
+	case m.Side && g.rides(m, g.Hero(), b, g.extent(b)):
+		b.Timer = max(1, t.Doing.After)
+	}
+}

@@ -1,0 +1,123 @@
+package play
+
+import (
+	"azzel/core/kind"
+	"azzel/core/world"
+)
+
+// carriers move, and take along what stands on them and what travels with them: first those
+// that carry, then what is fixed to them, in the order of their numbers.
+func (g *Game) carriers(m *world.Ground) {
+	g.findLively(m)
+	for _, i := range g.lively {
+		b := &g.Bodies[i]
+		t := g.Stage.Thing(b.Of)
+		if t.Acts != kind.Platform || t.Doing.Carrier >= 0 {
+			continue
+		}
+		x, y := b.X, b.Y
+		if g.On(b.Of) {
+			g.plies(b, t)
+		}
+		if dx, dy := b.X-x, b.Y-y; dx != 0 || dy != 0 {
+			b.X, b.Y = x, y
+			g.carry(m, b, dx, dy)
+		}
+	}
+}
+
+// plies moves a platform ahead as far as it goes and back, or along its path.
+func (g *Game) plies(b *Body, t *world.Thing) {
+	d := &t.Doing
+	if d.Way != nil {
+		g.goesAlong(b, d.Way, false)
+		return
+	}
+	if b.Timer > 0 {
+		b.Timer--
+		return
+	}
+	fx, fy := t.Facing.Step()
+	goalX, goalY := t.Body.Left, t.Body.Top
+	if b.Way > 0 {
+		goalX, goalY = goalX+int64(fx)*d.RangeX, goalY+int64(fy)*d.RangeY
+	}
+	b.X, b.Y = toward(b.X, goalX, d.SpeedX), toward(b.Y, goalY, d.SpeedY)
+	if b.X == goalX && b.Y == goalY {
+		b.Way, b.Timer = -b.Way, d.Pause
+	}
+}
+
+// carry moves a body and all that it carries: who is carried up goes before it, who is carried
+// down after it, so that neither is in the other's way.
+func (g *Game) carry(m *world.Ground, b *Body, dx, dy int64) {
+	at := g.extent(b)
+	riders := g.riders(m, b, at)
+	was := g.passes
+	g.passes = b.Of
+	if dy >= 0 {
+		b.X, b.Y = b.X+dx, b.Y+dy
+	}
+	for _, i := range riders {
+		r := &g.Bodies[i]
+		if i > 0 && g.Stage.Thing(r.Of).Doing.Carrier == b.Of {
+			g.carry(m, r, dx, dy)
+			continue
+		}
+		g.step(r, dx, 0)
+		g.step(r, 0, dy)
+		r.GoalX, r.GoalY = r.GoalX+dx, r.GoalY+dy
+	}
+	if dy < 0 {
+		b.X, b.Y = b.X+dx, b.Y+dy
+	}
+	g.passes = was
+}
+
+// riders are the bodies that go along with another one: what is fixed to it, and what stands on
+// it, by their places among the bodies.
+func (g *Game) riders(m *world.Ground, b *Body, at world.Box) (out []int) {
+	carries := g.Stage.Thing(b.Of).Acts == kind.Platform
+	if carries && g.rides(m, g.Hero(), b, at) {
+		out = append(out, 0)
+	}
+	for _, i := range g.lively {
+		r := &g.Bodies[i]
+		if r == b {
+			continue
+		}
+		c := g.Stage.Thing(r.Of).Doing.Carrier
+		if c == b.Of || c < 0 && carries && g.Stage.Thing(r.Of).Acts != kind.Platform && g.Stage.Thing(r.Of).Acts != kind.Flyer && g.rides(m, r, b, at) {
+			out = append(out, i)
+		}
+	}
+	return out
+}
+
+// rides reports whether a body stands on what lies there.
+func (g *Game) rides(m *world.Ground, r, b *Body, at world.Box) bool {
+	box := g.extent(r)
+	if r.Map != b.Map || g.Roam && r == g.Hero() {
+		return false
+	}
+	if m.Side {
+		return r.VY >= 0 && box.Bottom <= at.Top && box.Bottom > at.Top-Sub && box.Left < at.Right && box.Right > at.Left
+	}
+	x, y := (box.Left+box.Right)/2, (box.Top+box.Bottom)/2
+	return x >= at.Left && x < at.Right && y >= at.Top && y < at.Bottom
+}
+
+// carried reports whether the hero stands on something that carries, so that the ground below
+// is nothing to it.
+func (g *Game) carried(m *world.Ground) bool {
+	if m.Side {
+		return false
+	}
+	g.findLively(m)
+	for _, i := range g.lively {
+		if b := &g.Bodies[i]; g.Stage.Thing(b.Of).Acts == kind.Platform && g.rides(m, g.Hero(), b, g.extent(b)) {
+			return true
+		}
+	}
+	return false
+}

@@ -1,0 +1,269 @@
+package world
+
+import (
+	"azzel/core/document"
+	"azzel/core/kind"
+	"slices"
+)
+
+// Doing is what a thing does by itself, in 1/256 pixels and ticks.
+type Doing struct {
+	// Goes tells that it can leave its place: then its box is that of a body.
+	Goes bool
+	// SpeedX and SpeedY are how far it goes in a tick, across and down.
+	SpeedX, SpeedY int64
+	// RangeX and RangeY are how far it goes from its place to either side, or ahead.
+	RangeX, RangeY int64
+	// Sight is how many thousandths of a cell it sees, Seeing what it does then.
+	Sight  int64
+	Seeing Seeing
+	// Habit is what a character does.
+	Habit Habit
+	// Health is how many hits it takes, Harm what a touch takes away.
+	Health, Harm int32
+	// Jumped tells that it is hit when somebody jumps on it.
+	Jumped bool
+	// Way is the path that it goes along instead, nil for none.
+	Way *Way
+	// Pause is how long it waits at its ends; Every how long from one time to the next.
+	Pause, Every int32
+	// After is how long something holds before it gives way, Back how long until it is back.
+	After, Back int32
+	// OnFor and OffFor are how long a beam is there and how long not; Arms turn within Every.
+	OnFor, OffFor int32
+	Arms          int
+	Turns         Turns
+	Aims          Aims
+	ShotSpeed     int64
+	// Worked is what works a switch, Returns when it goes back, or a door falls shut.
+	Worked  Worked
+	Returns Returns
+	// Needs is the word of the key that it asks for, Word what a key or an item is called by, Holds
+	// what is in it; UsedUp keys open once.
+	Needs, Word string
+	Holds       []string
+	UsedUp      bool
+	// Says is what is read when it is used.
+	Says string
+	// Carrier is what it travels along with.
+	Carrier Ref
+}
+
+// Seeing is what somebody does who sees the hero.
+type Seeing uint8
+
+// What can be done then.
+const (
+	GoesOn Seeing = iota
+	Follows
+	Flees
+	Halts
+)
+
+// Habit is what a character does by itself.
+type Habit uint8
+
+// The habits.
+const (
+	Stands Habit = iota
+	LooksAround
+	Wanders
+	GoesAlong // with the hero
+)
+
+// Way is a path as it is gone along.
+type Way struct {
+	// Points are where the middle goes, in 1/256 map pixels.
+	Points []Spot
+	// Round begins again at the first, Once ends at the last; else it goes back.
+	Round, Once bool
+	Speed       int64
+	Pause       int32
+}
+
+// Spot is a place on a map, in 1/256 map pixels.
+type Spot struct{ X, Y int64 }
+
+// goers are the kinds that can leave their place.
+var goers = []string{kind.Walker, kind.Flyer, kind.Character, kind.Platform, kind.Block, kind.Faller}
+
+// doingOf is what an entity does by itself.
+func (s *Stage) doingOf(m *document.Map, e *document.Entity, acts string) Doing {
+	d := s.Doc
+	number := func(key string) int64 { return d.Value(e, key).Thousandths() }
+	word := func(key string) string { return d.Value(e, key).Word() }
+	w, h := int64(m.CellWidth)*Unit, int64(m.CellHeight)*Unit
+	pace := func(thousandths, cell int64) int64 { return thousandths * cell / (1000 * TicksPerSecond) }
+	out := Doing{Goes: slices.Contains(goers, acts), Carrier: None, SpeedX: pace(number("speed"), w), SpeedY: pace(number("speed"), h),
+		RangeX: number("range") * w / 1000, RangeY: number("range") * h / 1000, Sight: number("sight"),
+		Seeing: Seeing(max(0, slices.Index([]string{"goesOn", "follows", "flees", "stops"}, word("seeing")))),
+		Health: int32(max(1, number("health")/1000)), Harm: int32(number("harm") / 1000), Jumped: word("defeatedBy") != "nothing",
+		Pause: int32(Ticks(number("pause") / 1000)), Every: int32(Ticks(number("every") / 1000))}
+	ms := func(key string) int32 { return int32(Ticks(number(key) / 1000)) }
+	far := func(key string) {
+		out.RangeX, out.RangeY = number(key)*w/1000, number(key)*h/1000
+	}
+	switch acts {
+	case kind.Faller:
+		out.After, out.Back = ms("after"), ms("comesBackAfter")
+	case kind.Beam:
+		out.OnFor, out.OffFor = ms("onFor"), ms("offFor")
+		far("length")
+	case kind.Turner:
+		out.Every, out.Arms = ms("turnTakes"), int(number("arms")/1000)
+		out.Turns = Turns(max(0, slices.Index([]string{"right", "left", "toAndFro"}, word("turns"))))
+		far("arm")
+	case kind.Shooter:
+		out.Aims = Aims(max(0, slices.Index([]string{"ahead", "atHero", "allAround"}, word("aims"))))
+		out.ShotSpeed = pace(number("shotSpeed"), w)
+		far("reach")
+	case kind.Switch:
+		out.After = ms("after")
+		out.Worked = Worked(max(0, slices.Index([]string{"use", "step", "weight", "blow"}, word("workedBy"))))
+		out.Returns = Returns(max(0, slices.Index([]string{"never", "whenLeft", "afterAWhile"}, word("goesBack"))))
+	case kind.Door:
+		out.Needs = word("needs")
+		if d.Value(e, "closesAgain").Yes() {
+			out.Returns = WhenLeft
+		}
+	case kind.Spring:
+		far("height")
+	case kind.Key:
+		out.Word, out.UsedUp = word("opens"), d.Value(e, "usedUp").Yes()
+	case kind.Item:
+		out.Word = word("is")
+	case kind.Container:
+		out.Needs, out.Holds = word("needs"), d.Value(e, "holds").List()
+	case kind.Sign:
+		out.Says = word("says")
+	}
+	if acts == kind.Character {
+		out.Says = word("says")
+		out.Habit = Habit(max(0, slices.Index([]string{"stands", "looksAround", "wanders", "follows"}, word("does"))))
+		out.RangeX, out.RangeY = number("roams")*w/1000, number("roams")*h/1000
+	}
+	if p := m.Entities.Get(document.ID(word("path"))); p != nil && len(p.Points) > 0 {
+		out.Way = &Way{Round: d.Value(p, "goes").Word() == "round", Once: d.Value(p, "goes").Word() == "once",
+			Speed: pace(d.Value(p, "speed").Thousandths(), w), Pause: int32(Ticks(d.Value(p, "pause").Thousandths() / 1000))}
+		x, y := int64(p.X)*Unit+int64(p.W)*Unit/2, int64(p.Y)*Unit+int64(p.H)*Unit/2
+		out.Way.Points = append(out.Way.Points, Spot{x, y})
+		for _, q := range p.Points {
+			out.Way.Points = append(out.Way.Points, Spot{x + int64(q.X)*Unit, y + int64(q.Y)*Unit})
+		}
+	}
+	return out
+}
+
+// maxCarried is how many can travel along with each other, one with the next.
+const maxCarried = 32
+
+// takeCarriers finds what each thing of a map travels along with; in a circle nobody carries.
+func (s *Stage) takeCarriers(g *Ground) {
+	for r := g.First; r < g.After; r++ {
+		t := &s.Things[r]
+		if t.Carrier == "" || t.Acts == kind.Hero || t.Acts == kind.Spawn || t.Acts == kind.Arrival {
+			continue
+		}
+		c := s.ThingOf(g.ID, t.Carrier)
+		at, goes := c, false
+		for n := 0; n < maxCarried && at >= 0 && at != r; n++ {
+			goes = goes || s.Things[at].Doing.Goes && s.Things[at].Carrier == ""
+			at = s.ThingOf(g.ID, s.Things[at].Carrier)
+		}
+		if at == None && goes {
+			t.Doing.Carrier, t.Doing.Goes = c, true
+		}
+	}
+}
+
+// beingGait is how something that is no hero moves.
+func (s *Stage) beingGait(g *Ground, t *Thing) *Gait {
+	d := s.Doc
+	_, h := g.Cell()
+	out := &Gait{W: max(Unit, t.Body.Right-t.Body.Left), H: max(Unit, t.Body.Bottom-t.Body.Top), RunX: t.Doing.SpeedX, RunY: t.Doing.SpeedY,
+		Gravity: d.MapValue(g.Map, kind.MapGravity).Thousandths() * h / (1000 * TicksPerSecond * TicksPerSecond),
+		Fall:    18 * h / TicksPerSecond, Air: 100}
+	out.Low = out.H
+	out.Start, out.Stop = max(1, out.RunX/6), max(1, out.RunX/5)
+	return out
+}
+
+// Aims is where a shooter shoots.
+type Aims uint8
+
+// Where it can shoot.
+const (
+	Ahead Aims = iota
+	AtHero
+	AllAround
+)
+
+// sines are 65536·sin over a quarter of a turn, in 64 steps; TestSines holds them.
+var sines = [65]int64{0, 1608, 3216, 4821, 6424, 8022, 9616, 11204, 12785, 14359, 15924, 17479, 19024, 20557, 22078, 23586, 25080, 26558, 28020, 29466, 30893, 32303, 33692,
+	35062, 36410, 37736, 39040, 40320, 41576, 42806, 44011, 45190, 46341, 47464, 48559, 49624, 50660, 51665, 52639, 53581, 54491, 55368, 56212, 57022, 57798, 58538, 59244,
+	59914, 60547, 61145, 61705, 62228, 62714, 63162, 63572, 63944, 64277, 64571, 64827, 65043, 65220, 65358, 65457, 65516, 65536}
+
+// Arm is where the nth arm of something that turns ends at a tick, seen from its middle.
+func (d *Doing) Arm(tick int64, n int) (dx, dy int64) {
+	const whole = 256
+	at := int64(0)
+	if d.Every > 0 {
+		at = tick % int64(d.Every) * whole / int64(d.Every)
+	}
+	switch d.Turns {
+	case TurnsLeft:
+		at = -at
+	case ToAndFro:
+		if at = at * 2; at > whole {
+			at = 2*whole - at
+		}
+		at = at/2 - whole/4
+	}
+	at += int64(n) * whole / int64(max(1, d.Arms))
+	return d.RangeX * sine(at+whole/4) >> 16, d.RangeY * sine(at) >> 16
+}
+
+// sine is 65536·sin of an angle in 256ths of a turn.
+func sine(at int64) int64 {
+	at &= 255
+	switch at >> 6 {
+	case 0:
+		return sines[at]
+	case 1:
+		return sines[128-at]
+	case 2:
+		return -sines[at-128]
+	}
+	return -sines[256-at]
+}
+
+// Turns is which way something turns.
+type Turns uint8
+
+// The ways of turning.
+const (
+	TurnsRight Turns = iota
+	TurnsLeft
+	ToAndFro
+)
+
+// Worked is what works a switch.
+type Worked uint8
+
+// What can work one.
+const (
+	ByUse Worked = iota
+	ByStep
+	ByWeight
+	ByBlow
+)
+
+// Returns is when something goes back to what it was.
+type Returns uint8
+
+// When it can.
+const (
+	Never Returns = iota
+	WhenLeft
+	AfterAWhile
+)
