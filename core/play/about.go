@@ -75,8 +75,42 @@ func (g *Game) aboutThing(r world.Ref) string {
 		out += ", and nothing opens it"
 	case t.Acts == kind.Switch, t.Area != nil && !t.Area.Always, t.Light != nil:
 		out += map[bool]string{true: ", on", false: ", off"}[on]
+	case t.Acts == kind.Platform, t.Acts == kind.Beam, t.Acts == kind.Turner, t.Acts == kind.Shooter, t.Acts == kind.Conveyor:
+		out += map[bool]string{true: ", on", false: ", off"}[on]
+	case t.Acts == kind.Container && on:
+		out += ", open"
 	case (t.Acts == kind.Checkpoint || t.Acts == kind.Goal) && g.Is(r, Reached):
 		out += ", reached"
+	}
+	if b := g.bodyOf(r); b != nil {
+		out += g.aboutBody(b, t)
+	}
+	return out
+}
+
+// aboutBody says what somebody that moves does, and why it stands still.
+func (g *Game) aboutBody(b *Body, t *world.Thing) string {
+	m, d := g.Stage.Ground(b.Map), &t.Doing
+	out := ""
+	if t.Acts == kind.Walker || t.Acts == kind.Flyer {
+		out = fmt.Sprintf(", takes %d more hits", b.Hearts)
+		if b.Hearts == 1 {
+			out = ", takes one more hit"
+		}
+	}
+	switch {
+	case d.Carrier >= 0:
+		return out + ", goes along with " + g.Stage.Thing(d.Carrier).Name
+	case d.Way != nil && b.Timer > 0:
+		return out + fmt.Sprintf(", rests for %d.%d s", b.Timer/60, b.Timer%60/6)
+	case d.Way != nil:
+		return out + fmt.Sprintf(", goes to point %d of its path", b.Next+1)
+	case t.Acts == kind.Platform && b.Timer > 0 && g.On(b.Of):
+		return out + fmt.Sprintf(", rests for %d.%d s", b.Timer/60, b.Timer%60/6)
+	case g.sees(m, b, d):
+		return out + map[world.Seeing]string{world.Follows: ", sees the hero and follows", world.Flees: ", sees the hero and flees", world.Halts: ", sees the hero and stands still"}[d.Seeing]
+	case (t.Acts == kind.Walker || t.Acts == kind.Flyer) && (d.SpeedX == 0 || d.RangeX == 0):
+		return out + ", stands still: its speed or its range is 0"
 	}
 	return out
 }

@@ -1,6 +1,8 @@
 package play_test
 
 import (
+	"azzel/core/document"
+	"azzel/core/kind"
 	"azzel/core/rules"
 	"azzel/core/sample"
 	"strings"
@@ -39,6 +41,24 @@ func TestAbout(t *testing.T) {
 	bare := begin(t, sample.World())
 	if got := bare.g.About(door.X+2, door.Y+2); !strings.Contains(got, "nothing opens it") {
 		t.Errorf("without a rule: %q", got)
+	}
+	for _, c := range []struct {
+		kind   string
+		values []kind.Value
+		wants  []string
+	}{
+		{kind.Walker, []kind.Value{value("range", "0")}, []string{"walking enemy", "takes one more hit", "its speed or its range is 0"}},
+		{kind.Flyer, []kind.Value{value("health", "3"), value("sight", "20"), value("seeing", `"stops"`)}, []string{"takes 3 more hits", "sees the hero and stands still"}},
+		{kind.Beam, nil, []string{"Beam", "on"}},
+		{kind.Sign, nil, []string{"sign"}},
+	} {
+		r := drawn(t, "\n........\n@.......\n........").with(c.kind, 5, 0, 1, 1, true, document.Right, c.values...)
+		got := r.g.About(86, 8)
+		for _, want := range c.wants {
+			if !strings.Contains(strings.ToLower(got), strings.ToLower(want)) {
+				t.Errorf("of a %s: %q lacks %q", c.kind, got, want)
+			}
+		}
 	}
 	side := drawn(t, hall, fromSide)
 	side.hold(play.InputRight|play.InputJump, 4)

@@ -16,6 +16,9 @@ func (g *Game) Strike() {
 	g.struck(by, "", 1)
 }
 
+// Mark has something be so of a thing.
+func (g *Game) Mark(r world.Ref, b Bit) { g.setThing(r, b, true) }
+
 // GoThrough has the hero go through a passage, whatever it asks for.
 func (g *Game) GoThrough(id document.ID) error {
 	r := g.Stage.WayOf(id)

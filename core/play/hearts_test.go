@@ -73,6 +73,10 @@ func lamp(t *testing.T, afresh bool) *run {
 		values = append(values, kind.Value{Key: kind.MapEnteredAgain, Value: kind.Of(kind.Afresh)})
 	}
 	d := apply(t, sample.World(), edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: check.ID}, check), edit.Set(quayRef, "values", values))
+	for i, k := range []string{kind.Block, kind.Character, kind.Key} {
+		e := document.Entity{ID: document.ID(strings.Repeat(k, 12)[:12]), Layer: sample.Entities, Kind: k, Name: k, Facing: document.Down, X: 208 + 16*i, Y: 144, W: 16, H: 16, Rank: 60 + i}
+		d = apply(t, d, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: e.ID}, e))
+	}
 	once := rules.Of(rules.Use(sample.Quay, sample.Switch), rules.Open(sample.Quay, sample.Door), rules.Set(sample.Lit))
 	once.Once = true
 	d = rule(t, d, once)
@@ -85,6 +89,13 @@ func lamp(t *testing.T, afresh bool) *run {
 	r.hero().X, r.hero().Y = 66*play.Sub, 98*play.Sub
 	r.hold(0, 2)
 	r.g.Hero().VX = 5
+	for i := range r.g.Bodies[1:] {
+		if b := &r.g.Bodies[i+1]; r.g.Stage.Thing(b.Of).Acts == kind.Block {
+			b.Y -= 16 * play.Sub
+		}
+	}
+	r.g.Mark(r.thing(kind.Key), play.Spent)
+	r.g.Mark(r.thing(kind.Character), play.Gone)
 	return r
 }
 
@@ -108,6 +119,13 @@ func part(r *run, name string) any {
 		return g.Count(play.Hearts)
 	case "lives":
 		return g.Count(play.Lives)
+	case "keys that were used up":
+		return g.Is(r.thing(kind.Key), play.Spent)
+	case "who was defeated":
+		return g.Is(r.thing(kind.Character), play.Gone)
+	case "where things moved to":
+		_, y := r.where(kind.Block)
+		return y
 	case "the hero's place":
 		return [2]int64{g.Hero().X, g.Hero().Y}
 	case "the hero's speed":

@@ -56,8 +56,29 @@ type View struct {
 	// Gone are collectibles taken, On the switches and doors that are on or open.
 	Gone []document.ID `json:"gone"`
 	On   []document.ID `json:"on"`
+	// Moved are the entities that move, where they are now.
+	Moved []Moved `json:"moved"`
+	// Rays are lines that hurt, Shots the middles of what flies; how broad follows from the cells.
+	Rays  []RayView    `json:"rays"`
+	Shots []grid.Point `json:"shots"`
 	// Looks are the variants that were drawn for entities of this map.
 	Looks []drawnLook `json:"looks"`
+}
+
+// Moved is where an entity that moves is: its top left, in map pixels.
+type Moved struct {
+	Map    document.ID     `json:"map"`
+	ID     document.ID     `json:"id"`
+	X      int             `json:"x"`
+	Y      int             `json:"y"`
+	Facing document.Facing `json:"facing"`
+	Steps  int32           `json:"steps"`
+}
+
+// RayView is a line from one map pixel to another.
+type RayView struct {
+	From grid.Point `json:"from"`
+	To   grid.Point `json:"to"`
 }
 
 // Camera is what the player sees of a map, in map pixels: its middle and its size, 0 where
@@ -100,7 +121,8 @@ func (s *Session) view(g *play.Game, told []play.Event) View {
 	v := View{Facing: b.Look(), Steps: b.Steps, Does: modes[b.Mode], Low: b.Flags&play.Ducked != 0, Unhurt: int(b.Blink),
 		Tick: g.Tick, From: p.record.From(), To: p.record.To(), Events: append([]play.Event{}, told...), Notice: g.Notice, Dark: dark(g.State),
 		Hearts: int(g.Count(play.Hearts)), Lives: int(g.Count(play.Lives)), Roam: p.roam && g == p.game || g != p.game && g.Roam, Way: append([]grid.Point{}, p.way...), Shows: p.shows(),
-		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{}}
+		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{},
+		Moved: []Moved{}, Rays: []RayView{}, Shots: []grid.Point{}}
 	if len(g.Lines) > 0 {
 		v.Line = g.Lines[0].Text
 	}
@@ -129,7 +151,23 @@ func (s *Session) view(g *play.Game, told []play.Event) View {
 	if now, known, ok := g.Sight(); ok {
 		v.Seen = &SightView{now.Spans(), known.Spans()}
 	}
+	pixel := func(x, y int64) grid.Point {
+		return grid.Point{X: grid.FloorDiv(int(x), play.Sub), Y: grid.FloorDiv(int(y), play.Sub)}
+	}
+	for _, ray := range g.Rays(m) {
+		v.Rays = append(v.Rays, RayView{pixel(ray.X, ray.Y), pixel(ray.ToX, ray.ToY)})
+	}
+	for _, s := range g.Shots {
+		v.Shots = append(v.Shots, pixel(s.X, s.Y))
+	}
 	for _, m := range inSight(st, m) {
+		for i := 1; i < len(g.Bodies); i++ {
+			if b := &g.Bodies[i]; b.Map == m.Ref {
+				t := st.Thing(b.Of)
+				at := pixel(b.X-t.Body.Left, b.Y-t.Body.Top)
+				v.Moved = append(v.Moved, Moved{m.ID, t.ID, t.X + at.X, t.Y + at.Y, b.Look(), b.Steps})
+			}
+		}
 		for r := m.First; r < m.After; r++ {
 			t := st.Thing(r)
 			if !g.There(r) || t.Unseen {
@@ -138,8 +176,13 @@ func (s *Session) view(g *play.Game, told []play.Event) View {
 			if look, there := g.Look(r); there && look != 0 {
 				v.Looks = append(v.Looks, drawnLook{t.ID, look})
 			}
+			at := grid.Point{X: t.X + t.W/2, Y: t.Y + t.H/2}
+			if t.Doing.Goes {
+				box := g.Where(r)
+				at = pixel((box.Left+box.Right)/2, (box.Top+box.Bottom)/2)
+			}
 			if t.Light != nil && g.There(r) && g.On(r) && v.Darkness > 0 {
-				v.Lights = append(v.Lights, LightView{m.ID, t.X + t.W/2, t.Y + t.H/2, t.Light.Radius, t.Light.Colour, t.Light.Flicker})
+				v.Lights = append(v.Lights, LightView{m.ID, at.X, at.Y, t.Light.Radius, t.Light.Colour, t.Light.Flicker})
 			}
 			if (t.Acts == kind.Door || t.Acts == kind.Switch) && g.On(r) {
 				v.On = append(v.On, t.ID)

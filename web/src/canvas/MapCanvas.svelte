@@ -4,6 +4,7 @@
 	import type { MapInfo, Point } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
 	import CanvasMenu from './CanvasMenu.svelte'
+	import { drawDangers } from './dangers'
 	import { drawVeil } from './veil'
 	import { drawDarkness, drawSight } from './darkness'
 	import { drawOverlay } from './overlay'
@@ -81,6 +82,7 @@
 		top.clearRect(0, 0, over.width, over.height)
 		if (!m) return
 		if (w.play.view) {
+			drawDangers(top, view, m, w.play.view)
 			drawDarkness(top, view, w.play.view, m.id, {
 				x: w.play.view.x + m.cellWidth / 2,
 				y: w.play.view.y + m.cellHeight / 2,

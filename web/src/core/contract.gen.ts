@@ -161,6 +161,9 @@ export interface View {
 	shows: string
 	gone: ID[]
 	on: ID[]
+	moved: Moved[]
+	rays: RayView[]
+	shots: Point[]
 	looks: DrawnLook[]
 }
 
@@ -903,6 +906,20 @@ export interface LightView {
 export interface SightView {
 	now: Span[]
 	known: Span[]
+}
+
+export interface Moved {
+	map: ID
+	id: ID
+	x: number
+	y: number
+	facing: Facing
+	steps: number
+}
+
+export interface RayView {
+	from: Point
+	to: Point
 }
 
 export interface DrawnLook {

@@ -7,6 +7,9 @@ import { nearby } from './nearby'
 import { Project } from '../project/project.svelte'
 import type { Entity, Kind, Layer, MapInfo, PlayView } from '../core/types'
 
+/** An entity that has gone some steps without a stop. */
+type Walking = Entity & { steps?: number }
+
 /** Draws what stands on maps: entities and, in play, the hero. */
 export class Figures {
 	private looks?: { of: object; by: Map<string, { look: number; lookOn: number }> }
@@ -23,7 +26,7 @@ export class Figures {
 	}
 
 	/** The picture that an entity is drawn as. */
-	picture(e: Pick<Entity, 'kind' | 'look' | 'lookOn'> & { facing?: string }, on: boolean): Picture {
+	picture(e: Pick<Entity, 'kind' | 'look' | 'lookOn'> & { facing?: string; steps?: number }, on: boolean): Picture {
 		const { project } = this.project.head
 		if (this.looks?.of !== project) {
 			this.looks = { of: project, by: new Map((project.looks ?? []).map((l) => [l.kind, l])) }
@@ -36,16 +39,40 @@ export class Figures {
 		if (on && k?.lookOn) return many(k.lookOn)
 		if (on && kind?.lookOn) return own(kind.lookOn)
 		if (e.look) return own(e.look)
-		const of = framesOf(k, e.facing ?? 'down')?.[0] || k?.look
+		const frames = framesOf(k, e.facing ?? 'down')
+		// the first picture stands, the others walk
+		const ticks = Math.max(1, Math.round(((k?.frameMs ?? 150) * 60) / 1000))
+		const step = e.steps && frames && frames.length > 1 ? 1 + (Math.floor(e.steps / ticks) % (frames.length - 1)) : 0
+		const of = frames?.[step] || k?.look
 		return of ? many(of) : own(kind?.look ?? 0)
 	}
 
 	/** The entities of a map that may be seen; in play with the looks that were drawn for them. */
 	entitiesOf(m: MapInfo, view: View, play?: PlayView): Entity[] {
-		const all = nearby(this.project.entities(m.id), view.seen())
+		let all = nearby(this.project.entities(m.id), view.seen())
+		if (play?.moved.length) all = this.moved(all, m, play)
 		if (!play?.looks.length) return all
 		const looks = new Map(play.looks.map((o) => [o.id, o.look]))
 		return all.map((e) => (looks.has(e.id) ? { ...e, look: looks.get(e.id)! } : e))
+	}
+
+	/** What moves is where the game says, and is drawn there however far that is from its place. */
+	private moved(all: Entity[], m: MapInfo, play: PlayView): Entity[] {
+		const at = new Map(play.moved.filter((o) => o.map === m.id).map((o) => [o.id, o]))
+		if (!at.size) return all
+		const far = new Set(at.keys())
+		const out = all.map((e): Walking => {
+			const to = at.get(e.id)
+			if (!to) return e
+			far.delete(e.id)
+			return { ...e, x: to.x, y: to.y, facing: to.facing, steps: to.steps }
+		})
+		for (const id of far) {
+			const e = this.project.entity(m.id, id)
+			const to = at.get(id)!
+			if (e) out.push({ ...e, x: to.x, y: to.y, facing: to.facing, steps: to.steps } as Walking)
+		}
+		return out
 	}
 
 	entities(ctx: CanvasRenderingContext2D, m: MapInfo, l: Layer, view: View, play?: PlayView) {

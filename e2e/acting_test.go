@@ -1,0 +1,60 @@
+package e2e
+
+import (
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/kind"
+	"azzel/core/sample"
+	"fmt"
+	"testing"
+
+	"github.com/go-rod/rod/lib/input"
+)
+
+// set is a setting of an entity that differs.
+func set(key, value string) kind.Value { return kind.Value{Key: key, Value: kind.Datum(value)} }
+
+// What is put on a map acts in the game as it is set, and a change while one plays is there at once.
+func TestThingsActInAGame(t *testing.T) {
+	r := world(t)
+	crab := r.place(document.Entity{Kind: kind.Walker, Name: "Crab", X: 128, Y: 32, Facing: document.Left, Values: []kind.Value{set("range", "0"), set("speed", "4")}})
+	r.place(document.Entity{Kind: kind.Character, Name: "Keeper", X: 32, Y: 64, Facing: document.Down, Values: []kind.Value{set("says", `"The tide is late."`)}})
+	r.place(document.Entity{Kind: kind.Platform, Name: "Raft", X: 32, Y: 128, W: 32, Facing: document.Right, On: true, Values: []kind.Value{set("range", "4"), set("speed", "4"), set("pause", "0")}})
+	k := r.open()
+	k.focusMap()
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing]", "3 of 3 hearts")
+	// what is pointed at in a frozen game says how it is
+	k.keys(input.KeyT)
+	k.move(k.at(8, 2))
+	k.see("#status", "its range is 0")
+	k.keys(input.KeyT)
+	// it comes once it is let
+	k.rig.append(edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: crab}, "values", []kind.Value{set("range", "9"), set("speed", "4")}))
+	k.see("[data-testid=playing]", "2 of 3 hearts")
+	k.rig.append(edit.Remove(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: crab}))
+	// somebody speaks when used
+	k.toColumn(2)
+	k.walk(input.ArrowDown, func() error {
+		_, y := k.hero()
+		return want("beside the keeper", fmt.Sprint(y >= 46), "true")
+	})
+	k.keys(input.KeyE)
+	k.see("[data-testid=line]", "The tide is late.")
+	k.keys(input.KeyE)
+	k.gone("[data-testid=line]")
+	// and a raft takes the hero along
+	k.toColumn(1)
+	k.toRow(8)
+	k.toColumn(3)
+	from, _ := k.hero()
+	within(t, soon, func() error {
+		x, _ := k.hero()
+		if d := x - from; d < 24 && d > -24 {
+			return fmt.Errorf("carried by %d", d)
+		}
+		return nil
+	})
+	k.keys(input.KeyP)
+	k.same()
+}
