@@ -71,6 +71,10 @@ type facts struct {
 	exits, arrives []*document.Entity
 	// ends says of entities at which passages end what is wrong with their place.
 	ends map[document.ID]string
+	// acting is what is wrong with what acts; words are what can be had, needs what is asked for.
+	acting []Finding
+	words  []string
+	needs  []asked
 }
 
 func (c *Chart) factsOf(m *document.Map) *facts {
@@ -91,6 +95,7 @@ func (c *Chart) factsOf(m *document.Map) *facts {
 			f.arrives = append(f.arrives, e)
 		}
 	}
+	c.acting(m, f)
 	return f
 }
 
@@ -170,7 +175,7 @@ func (c *Chart) Findings() []Finding {
 	for _, p := range w.passages {
 		out = append(out, w.ofPassage[p.ID]...)
 	}
-	return append(out, c.overlaps()...)
+	return append(append(out, c.keyless()...), c.overlaps()...)
 }
 
 // waysFrom checks the maps that changed since another chart and the passages at
@@ -286,6 +291,9 @@ func (w *ways) check(m *document.Map) {
 		w.say(Finding{What: NoWayIn, Map: m.ID, Serious: true, Text: fmt.Sprintf("No way leads into %s.", m.Name)})
 	case !started && !w.in[m.ID]:
 		w.say(Finding{What: NoStart, Map: m.ID, Serious: true, Text: fmt.Sprintf("%s has no spawn: the hero has nowhere to begin.", m.Name)})
+	}
+	for _, acting := range f.acting {
+		w.say(acting)
 	}
 	if !w.out[m.ID] && d.Maps.Len() > 1 && !f.goal && !m.Next {
 		w.say(Finding{What: NoWayOut, Map: m.ID, Text: fmt.Sprintf("No way leads out of %s.", m.Name)})

@@ -129,7 +129,7 @@ func TestWriteGolden(t *testing.T) {
 		}
 		e := made(int64(n), do...)
 		res := edit.Apply(d, e)
-		if edit.Verify(e, res) != nil {
+		if edit.Verify(e, res) != nil || res.Doc.Maps.Len() < min(4, d.Maps.Len()) {
 			e = made(int64(n), edit.Set(edit.Ref{Type: edit.TypeProject}, "name", fmt.Sprint("P", n)))
 			res = edit.Apply(d, e)
 		}

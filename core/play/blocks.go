@@ -56,21 +56,25 @@ func (g *Game) push(m *world.Ground, dx, dy int64) {
 	w, h := m.Cell()
 	ahead := world.Box{Left: box.Left + dx*Sub, Top: box.Top + dy*Sub, Right: box.Right + dx*Sub, Bottom: box.Bottom + dy*Sub}
 	g.findLively(m)
-	for _, i := range g.firm {
-		b := &g.Bodies[i]
-		t, at := g.Stage.Thing(b.Of), g.extent(b)
-		if t.Acts != kind.Block || t.Doing.Carrier >= 0 || !meets(at, ahead) {
-			continue
+	var b *Body
+	g.around.near(m, ahead, func(i int32) bool {
+		o := &g.Bodies[i]
+		if t := g.Stage.Thing(o.Of); t.Acts == kind.Block && t.Doing.Carrier < 0 && meets(g.extent(o), ahead) && (b == nil || o.Of < b.Of) {
+			b = o
 		}
-		if m.Side {
-			if stands := g.stands(m, hero, g.gait()); stands && !meets(lower(box, Sub), at) {
-				x := b.X
-				g.step(b, dx*g.gait().RunX/2, 0)
-				hero.VX = b.X - x
-				g.step(hero, hero.VX, 0)
-			}
-			return
+		return true
+	})
+	switch {
+	case b == nil:
+	case m.Side:
+		if stands := g.stands(m, hero, g.gait()); stands && !meets(lower(box, Sub), g.extent(b)) {
+			x := b.X
+			g.step(b, dx*g.gait().RunX/2, 0)
+			hero.VX = b.X - x
+			g.step(hero, hero.VX, 0)
 		}
+	default:
+		at := g.extent(b)
 		x, y := (box.Left+box.Right)/2, (box.Top+box.Bottom)/2
 		if b.Flags&Stepping != 0 || dx != 0 && (y < at.Top || y >= at.Bottom) || dy != 0 && (x < at.Left || x >= at.Right) {
 			return
@@ -79,9 +83,8 @@ func (g *Game) push(m *world.Ground, dx, dy int64) {
 		if goal := (world.Box{Left: gx, Top: gy, Right: gx + at.Right - at.Left, Bottom: gy + at.Bottom - at.Top}); !g.blocked(m, b, at, goal) {
 			b.GoalX, b.GoalY = gx, gy
 			b.Flags |= Stepping
-			g.tell("push", t.Name)
+			g.tell("push", g.Stage.Thing(b.Of).Name)
 		}
-		return
 	}
 }
 

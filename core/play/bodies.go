@@ -79,22 +79,21 @@ func (g *Game) boxOf(r world.Ref) world.Box {
 	return g.Stage.Thing(r).Body
 }
 
-// findLively lists the bodies of a map, and those of them that are in the way of others.
+// findLively lists the bodies of a map, and where they are.
 func (g *Game) findLively(m *world.Ground) {
 	if g.livelyOf == m.Ref && g.livelyAt == g.Tick {
 		return
 	}
 	g.livelyOf, g.livelyAt = m.Ref, g.Tick
-	g.lively, g.firm = g.lively[:0], g.firm[:0]
+	g.lively = g.lively[:0]
+	g.around.empty(m.SquareCount())
 	for i := 1; i < len(g.Bodies); i++ {
 		b := &g.Bodies[i]
 		if b.Map != m.Ref || !g.There(b.Of) {
 			continue
 		}
 		g.lively = append(g.lively, i)
-		if t := g.Stage.Thing(b.Of); t.Solid || t.Acts == kind.Platform && m.Side {
-			g.firm = append(g.firm, i)
-		}
+		g.around.add(m, g.extent(b), int32(i))
 	}
 }
 
@@ -102,34 +101,35 @@ func (g *Game) findLively(m *world.Ground) {
 func (g *Game) near(m *world.Ground, box world.Box, f func(r world.Ref, t *world.Thing, at world.Box)) {
 	m.Near(box, func(r world.Ref, t *world.Thing) { f(r, t, t.Body) })
 	g.findLively(m)
-	for _, i := range g.lively {
+	g.around.near(m, box, func(i int32) bool {
 		b := &g.Bodies[i]
 		if at := g.extent(b); meets(at, box) {
 			f(b.Of, g.Stage.Thing(b.Of), at)
 		}
-	}
+		return true
+	})
 }
 
 // firmIn reports whether a body that is in the way of others touches a box, but for one that is
 // not counted. What carries, seen from the side, is in the way of what comes from above only.
-func (g *Game) firmIn(m *world.Ground, self *Body, was, box world.Box) bool {
+func (g *Game) firmIn(m *world.Ground, self *Body, was, box world.Box) (in bool) {
 	g.findLively(m)
-	for _, i := range g.firm {
+	g.around.near(m, box, func(i int32) bool {
 		b := &g.Bodies[i]
-		if b == self || b.Of == g.passes {
-			continue
+		t := g.Stage.Thing(b.Of)
+		if b == self || b.Of == g.passes || !t.Solid && !(t.Acts == kind.Platform && m.Side) {
+			return true
 		}
 		at := g.extent(b)
 		if !meets(at, box) {
-			continue
+			return true
 		}
-		if t := g.Stage.Thing(b.Of); t.Acts == kind.Platform && (was.Bottom > at.Top || meets(was, at)) {
-			continue
+		switch {
+		case t.Acts == kind.Platform && (was.Bottom > at.Top || meets(was, at)), t.Acts == kind.Door && g.On(b.Of):
+			return true
 		}
-		if g.Stage.Thing(b.Of).Acts == kind.Door && g.On(b.Of) {
-			continue
-		}
-		return true
-	}
-	return false
+		in = true
+		return false
+	})
+	return in
 }

@@ -3,6 +3,7 @@ package play
 import (
 	"azzel/core/kind"
 	"azzel/core/world"
+	"slices"
 )
 
 // carriers move, and take along what stands on them and what travels with them: first those
@@ -81,16 +82,23 @@ func (g *Game) riders(m *world.Ground, b *Body, at world.Box) (out []int) {
 	if carries && g.rides(m, g.Hero(), b, at) {
 		out = append(out, 0)
 	}
-	for _, i := range g.lively {
-		r := &g.Bodies[i]
-		if r == b {
-			continue
-		}
-		c := g.Stage.Thing(r.Of).Doing.Carrier
-		if c == b.Of || c < 0 && carries && g.Stage.Thing(r.Of).Acts != kind.Platform && g.Stage.Thing(r.Of).Acts != kind.Flyer && g.rides(m, r, b, at) {
+	for _, r := range g.Stage.Thing(b.Of).Doing.Carries {
+		if i := g.placeOf(r); i < len(g.Bodies) && g.Bodies[i].Of == r && g.There(r) {
 			out = append(out, i)
 		}
 	}
+	if !carries {
+		return out
+	}
+	g.around.near(m, at, func(i int32) bool {
+		r := &g.Bodies[i]
+		t := g.Stage.Thing(r.Of)
+		if r != b && t.Doing.Carrier < 0 && t.Acts != kind.Platform && t.Acts != kind.Flyer && g.rides(m, r, b, at) && !slices.Contains(out, int(i)) {
+			out = append(out, int(i))
+		}
+		return true
+	})
+	slices.Sort(out)
 	return out
 }
 
@@ -114,10 +122,11 @@ func (g *Game) carried(m *world.Ground) bool {
 		return false
 	}
 	g.findLively(m)
-	for _, i := range g.lively {
-		if b := &g.Bodies[i]; g.Stage.Thing(b.Of).Acts == kind.Platform && g.rides(m, g.Hero(), b, g.extent(b)) {
-			return true
-		}
-	}
-	return false
+	on := false
+	g.around.near(m, g.extent(g.Hero()), func(i int32) bool {
+		b := &g.Bodies[i]
+		on = on || g.Stage.Thing(b.Of).Acts == kind.Platform && g.rides(m, g.Hero(), b, g.extent(b))
+		return !on
+	})
+	return on
 }

@@ -196,10 +196,11 @@ type Game struct {
 	queue []happening
 	// Told is what happened in the tick, for the bar.
 	Told []Event
-	// lively and firm are the bodies of the map, and those that are in the way, as of a tick.
-	lively, firm []int
-	livelyOf     world.Ref
-	livelyAt     int64
+	// lively are the bodies of the map, around where they are, as of a tick.
+	lively   []int
+	around   buckets
+	livelyOf world.Ref
+	livelyAt int64
 	// passes is what is let through at the moment: what one is carried by.
 	passes world.Ref
 	// saw is what was seen last, and from where.

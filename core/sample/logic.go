@@ -48,6 +48,10 @@ func kept(r *rand.Rand, d *document.Document) edit.Primitive {
 		Things: []document.ThingSo{{Map: Quay, ID: Switch, Is: []string{document.Sos[r.IntN(len(document.Sos))]}}},
 		Hero:   document.Figure{Spot: document.Spot{Map: Quay, X: int64(r.IntN(40000)), Y: int64(r.IntN(40000))}, Facing: document.Facings[r.IntN(4)]}}
 	at.Entry, at.Back = at.Hero.Spot, at.Hero.Spot
+	at.Entered, at.Touching = []document.ID{Quay}, []document.End{{Map: Quay, Entity: Door}}
+	at.Bodies = []document.Figure{{Of: &document.End{Map: Quay, Entity: Pearl}, Spot: at.Hero.Spot, Facing: document.Left, Way: -1, Next: r.IntN(3), Timer: r.IntN(60), Hearts: 1}}
+	at.Timers = []document.GoesBack{{Of: document.End{Map: Quay, Entity: Switch}, Left: 1 + r.IntN(90)}}
+	at.Shots = []document.FlyingShot{{Of: document.End{Map: Quay, Entity: Door}, X: int64(r.IntN(4000)), VX: -30, Left: 20}}
 	if p, ok := pick(r, d.Pins.All()); ok && r.IntN(2) == 0 {
 		ref := edit.Ref{Type: edit.TypePin, ID: p.ID}
 		if r.IntN(2) == 0 {

@@ -32,6 +32,9 @@ type settingArgs struct {
 	Value *string `json:"value"`
 }
 
+// shownTicks is how long the motion of an entity is shown before it begins anew.
+const shownTicks = 10 * play.TicksPerSecond
+
 func init() {
 	register(map[string]method{
 		"moveEntities": authored(func(d *document.Document, a entitiesArgs) (author.Change, error) {
@@ -101,6 +104,13 @@ func init() {
 		}),
 		"details":   with((*Session).details),
 		"behaviour": with((*Session).behaviour),
+		"motion": with(func(s *Session, a struct {
+			Map document.ID `json:"map"`
+			ID  document.ID `json:"id"`
+		}) ([]play.Pose, error) {
+			st := s.stage()
+			return append([]play.Pose{}, play.Motion(st, st.ThingOf(a.Map, a.ID), shownTicks)...), nil
+		}),
 		"uses": with(func(s *Session, a entitiesArgs) ([]document.Use, error) {
 			m, err := s.mapOf(a.Map)
 			if err != nil {

@@ -47,6 +47,8 @@ type Doing struct {
 	Says string
 	// Carrier is what it travels along with.
 	Carrier Ref
+	// Carries are those that travel along with it, ascending.
+	Carries []Ref
 }
 
 // Seeing is what somebody does who sees the hero.
@@ -172,6 +174,7 @@ func (s *Stage) takeCarriers(g *Ground) {
 		}
 		if at == None && goes {
 			t.Doing.Carrier, t.Doing.Goes = c, true
+			s.Things[c].Doing.Carries = append(s.Things[c].Doing.Carries, r)
 		}
 	}
 }

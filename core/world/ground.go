@@ -189,6 +189,23 @@ func (g *Ground) square(x, y int64) grid.Point {
 	return grid.Point{X: within(p.X, g.Bounds.X, g.Bounds.W), Y: within(p.Y, g.Bounds.Y, g.Bounds.H)}
 }
 
+// Squares calls f with the numbers of the squares, of 8×8 cells, that a box touches; there are
+// SquareCount of them.
+func (g *Ground) Squares(b Box, f func(int)) {
+	from, to := g.square(b.Left, b.Top), g.square(b.Right-1, b.Bottom-1)
+	across := (g.Bounds.W + nearSide - 1) / nearSide
+	for y := from.Y; y <= to.Y; y++ {
+		for x := from.X; x <= to.X; x++ {
+			f(y*across + x)
+		}
+	}
+}
+
+// SquareCount is how many squares a map has.
+func (g *Ground) SquareCount() int {
+	return (g.Bounds.W + nearSide - 1) / nearSide * ((g.Bounds.H + nearSide - 1) / nearSide)
+}
+
 // divisor divides and rounds down; by a power of two it shifts, which is many times faster.
 type divisor struct {
 	by    int64

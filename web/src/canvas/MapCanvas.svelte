@@ -93,9 +93,12 @@
 			if (w.hand.holding) drawOverlay(top, w, m, view, { ...press.doing(), hover: null, handles: [] }, dpr)
 			drawVeil(top, view, m, w.play.view)
 		} else {
-			drawOverlay(top, w, m, view, press.doing(), dpr)
+			moving = drawOverlay(top, w, m, view, press.doing(), dpr)
 		}
 	}
+
+	/** What lies above the map moves by itself. */
+	let moving = false
 
 	const outside = (m: MapInfo, p: Point) =>
 		p.x < m.bounds.x * m.cellWidth ||
@@ -211,6 +214,7 @@
 		const clock = setInterval(() => {
 			const drifts = w.map?.layers.some((l) => l.image && (l.image.driftX || l.image.driftY))
 			if (w.animated && (w.scene.pictures.tick(performance.now()) || drifts)) plan(true)
+			else if (moving) plan(false)
 		}, 40)
 		over.addEventListener('wheel', wheel, { passive: false })
 		return () => {

@@ -21,6 +21,7 @@ import { outlineOf } from '../draw/outline'
 import { areaOf, boxOf, cellArea, frameOf } from '../draw/areas'
 import { drawBeads } from './beads'
 import { drawPin } from './pins'
+import { drawWalking } from './walking'
 import { drawSolids } from './solids'
 import type { View } from '../draw/view.svelte'
 import { drawFindings, drawNub, drawPassages, drawWire, drawWires, hasNub, nubOf } from './wires'
@@ -46,8 +47,9 @@ export interface Doing {
 	standing: Standing | null
 }
 
-/** Draws what lies above the map: grid, logic, selection, ghost, other people. */
-export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, doing: Doing, dpr: number) {
+/** Draws what lies above the map: grid, logic, selection, ghost, other people; true where it moves. */
+export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, doing: Doing, dpr: number): boolean {
+	let moves = false
 	if (w.layout.grid && !w.play.on && m.cellWidth * view.scale >= 6) drawGrid(ctx, m, view)
 	drawEdge(ctx, m, view)
 	if (w.solids) drawSolids(ctx, w, m, view, dpr)
@@ -75,6 +77,8 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 	const one = w.selection.length === 1 && !w.hand.holding ? w.selection[0] : null
 	if (doing.hover && !w.hand.holding && doing.hover !== one)
 		drawTraces(ctx, view, w.chosen.tracesOf(doing.hover.id), dpr)
+	const walks = w.hand.holding || doing.moved || doing.dragged || w.play.on ? null : (doing.hover ?? one)
+	if (walks) moves = drawWalking(ctx, w, m, view, walks, dpr)
 	if (one && !doing.moved && !doing.dragged) {
 		drawTraces(ctx, view, w.chosen.tracesOf(one.id), dpr)
 		drawHandles(ctx, doing.handles, dpr)
@@ -98,6 +102,7 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 	for (const p of w.project.pointers.values()) {
 		if (p.map === m.id) drawPointer(ctx, view.screen(p.x, p.y), p.name, dpr)
 	}
+	return moves
 }
 
 /** How far a hero jumps from where it would stand, or why it could not stand there. */

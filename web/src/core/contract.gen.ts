@@ -604,6 +604,12 @@ export interface Piece {
 	entities: Entity[]
 }
 
+export interface Pose {
+	x: number
+	y: number
+	facing: Facing
+}
+
 export interface Pages {
 	pages: string[][]
 	over: boolean
@@ -1521,6 +1527,10 @@ export interface Methods {
 	motifOf: { args: {
 		id: ID
 	}; answer: Piece }
+	motion: { args: {
+		map: ID
+		id: ID
+	}; answer: Pose[] }
 	moveArea: { args: {
 		dx: number
 		dy: number

@@ -37,6 +37,7 @@ export type {
 	Outcome,
 	Passage,
 	Piece,
+	Pose,
 	PinInfo as Pin,
 	RecordingInfo as Recording,
 	Beginnings,

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { Dialog } from 'bits-ui'
-	import { type GameInput, gameInputs, gameKeys, keyWord } from '../controls/gameKeys.svelte'
+	import { type GameInput, gameInputs, gameKeys, keyWord } from '../workspace/gameKeys.svelte'
 	import { keys, named } from '../controls/keys.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { actions } from './actions'

@@ -2,7 +2,7 @@
 	import Heart from '@lucide/svelte/icons/heart'
 	import { untrack } from 'svelte'
 	import MessageBox from '../entities/MessageBox.svelte'
-	import { gameKeys, keyWord } from '../controls/gameKeys.svelte'
+	import { gameKeys, keyWord } from '../workspace/gameKeys.svelte'
 	import { keys } from '../controls/keys.svelte'
 	import PlayPad from './PlayPad.svelte'
 	import { workspace } from '../workspace/workspace.svelte'

@@ -1,10 +1,15 @@
-import type { Detail, Entity, ID, Outcome, Trace } from '../core/types'
+import type { Detail, Entity, ID, Outcome, Pose, Trace } from '../core/types'
 import type { Args, EntityChange } from '../core/module'
 import type { Workspace } from './workspace.svelte'
 
 /** What is known of, and done with, the entities that are selected. */
 export class Chosen {
-	private asked = { turn: -1, details: new Map<string, Detail[]>(), traces: new Map<string, Trace[]>() }
+	private asked = {
+		turn: -1,
+		details: new Map<string, Detail[]>(),
+		traces: new Map<string, Trace[]>(),
+		motions: new Map<string, Pose[]>(),
+	}
 
 	constructor(private readonly w: Workspace) {}
 
@@ -17,7 +22,7 @@ export class Chosen {
 
 	private remembered() {
 		if (this.asked.turn !== this.w.project.turn)
-			this.asked = { turn: this.w.project.turn, details: new Map(), traces: new Map() }
+			this.asked = { turn: this.w.project.turn, details: new Map(), traces: new Map(), motions: new Map() }
 		return this.asked
 	}
 
@@ -40,6 +45,18 @@ export class Chosen {
 		if (!out) {
 			out = this.w.map ? this.w.project.ask('behaviour', { map: this.w.map.id, ids: [id], dx: 0, dy: 0 }) : []
 			traces.set(id, out)
+		}
+		return out
+	}
+
+	/** How an entity of the map that is shown moves by itself, from its place on; empty where it does not. */
+	motionOf(id: ID): Pose[] {
+		const { motions } = this.remembered()
+		let out = motions.get(id)
+		if (!out) {
+			out = this.w.map ? this.w.project.ask('motion', { map: this.w.map.id, id }) : []
+			if (out.every((p) => p.x === out![0].x && p.y === out![0].y)) out = []
+			motions.set(id, out)
 		}
 		return out
 	}

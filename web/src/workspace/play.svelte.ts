@@ -1,6 +1,6 @@
 import { CoreError } from '../core/module'
 import type { Given, ID, PlayEvent, PlayView, Point, Spot } from '../core/types'
-import { gameKeys } from '../controls/gameKeys.svelte'
+import { gameKeys } from './gameKeys.svelte'
 import { padInputs } from './pads'
 import type { Project } from '../project/project.svelte'
 

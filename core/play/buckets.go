@@ -1,0 +1,51 @@
+package play
+
+import "azzel/core/world"
+
+// buckets find bodies by where they were when a tick began: in lists by the squares of a map. A
+// body goes less than a cell in a tick, so that they are asked with a cell around.
+type buckets struct {
+	first []int32 // of each square, one more than the place in nodes; 0 is none
+	nodes []bucketed
+	used  []int
+}
+
+// bucketed is a body in a square, and what comes after it.
+type bucketed struct{ body, next int32 }
+
+// empty forgets all, for a map of so many squares.
+func (k *buckets) empty(squares int) {
+	if len(k.first) < squares {
+		k.first = make([]int32, squares)
+	} else {
+		for _, s := range k.used {
+			k.first[s] = 0
+		}
+	}
+	k.nodes, k.used = k.nodes[:0], k.used[:0]
+}
+
+func (k *buckets) add(m *world.Ground, at world.Box, body int32) {
+	m.Squares(at, func(s int) {
+		if k.first[s] == 0 {
+			k.used = append(k.used, s)
+		}
+		k.nodes = append(k.nodes, bucketed{body, k.first[s]})
+		k.first[s] = int32(len(k.nodes))
+	})
+}
+
+// near calls f with the bodies that could be near a box, some of them more than once, until it
+// has enough.
+func (k *buckets) near(m *world.Ground, box world.Box, f func(body int32) (more bool)) {
+	if len(k.nodes) == 0 {
+		return
+	}
+	w, h := m.Cell()
+	more := true
+	m.Squares(world.Box{Left: box.Left - w, Top: box.Top - h, Right: box.Right + w, Bottom: box.Bottom + h}, func(s int) {
+		for n := k.first[s]; n != 0 && more; n = k.nodes[n-1].next {
+			more = f(k.nodes[n-1].body)
+		}
+	})
+}
