@@ -28,20 +28,24 @@ func Project(s *Sheet, picture string) *document.Document {
 		d = do(d, author.Change{Do: []edit.Primitive{edit.Insert(edit.Ref{Type: edit.TypeKind, ID: k.ID}, k)}}, nil)
 	}
 	q, p, b, shaft, lamp := quay(s), pans(s), brineHouse(s), pumpShaft(s), lampRoom(s)
+	yard, gal := tideYard(s), gallery(s)
 	d = q.add(d, "Quay")
 	d = p.add(d, "Pans")
 	d = b.add(d, "Brine House")
 	d = shaft.add(d, "Pump Shaft")
 	d = lamp.add(d, "Lamp Room")
+	d = yard.add(d, "Tide Yard")
+	d = gal.add(d, "Yard Gallery")
 	// the Quay and the Pans touch; the others lie where their ways are short
 	chart := map[document.ID]grid.Point{q.m.ID: {}, p.m.ID: {X: q.w * side, Y: side}, b.m.ID: {X: 10 * side, Y: (q.h + 3) * side},
-		shaft.m.ID: {X: 38 * side, Y: (q.h + 3) * side}, lamp.m.ID: {X: 64 * side, Y: (q.h + 12) * side}}
+		shaft.m.ID: {X: 38 * side, Y: (q.h + 3) * side}, lamp.m.ID: {X: 64 * side, Y: (q.h + 12) * side},
+		yard.m.ID: {X: 92 * side, Y: 0}, gal.m.ID: {X: 92 * side, Y: (yard.h + 3) * side}}
 	c, err = author.PlaceMaps(d, chart, 0)
 	d = do(d, c, err)
 	for _, set := range []struct {
 		c           *canvas
 		name, value string
-	}{{shaft, kind.MapView, kind.FromSide}, {shaft, "darkness", "55"}, {b, "darkness", "20"}, {lamp, "camera", "whole"}} {
+	}{{shaft, kind.MapView, kind.FromSide}, {gal, kind.MapView, kind.FromSide}, {shaft, "darkness", "55"}, {b, "darkness", "20"}, {lamp, "camera", "whole"}} {
 		c, err := author.SetMapSetting(d, d.Maps.Get(set.c.m.ID), set.name, &set.value)
 		d = do(d, c, err)
 	}
@@ -54,6 +58,10 @@ func Project(s *Sheet, picture string) *document.Document {
 	c, err = author.Join(d, author.Way{From: end(shaft, "Out by the hatch"), To: b.m.ID, At: grid.Point{X: 18, Y: 10}, Facing: document.Down})
 	d = do(d, c, err)
 	c, err = author.Join(d, author.Way{From: end(shaft, "Up to the lamp"), To: lamp.m.ID, At: grid.Point{X: 5, Y: 7}, Facing: document.Right, Back: true})
+	d = do(d, c, err)
+	c, err = author.Join(d, author.Way{From: end(q, "To the tide yard"), To: yard.m.ID, At: grid.Point{X: 15, Y: 7}, Facing: document.Down, Back: true})
+	d = do(d, c, err)
+	c, err = author.Join(d, author.Way{From: end(yard, "To the gallery"), To: gal.m.ID, At: grid.Point{X: 3, Y: 10}, Facing: document.Right, Back: true})
 	d = do(d, c, err)
 	c, err = author.Join(d, author.Way{From: end(q, "To the pans"), To: p.m.ID, At: grid.Point{X: 1, Y: 13}, Facing: document.Right, Back: true})
 	d = do(d, c, err)
@@ -78,6 +86,7 @@ func Project(s *Sheet, picture string) *document.Document {
 		return r
 	}
 	for _, r := range []document.Rule{
+		rules.Of(used(yard, "Weigh plate"), opens(yard, "Weigh gate")),
 		once(rules.Arrive(q.m.ID), rules.Say("Low tide. Three beacons to light before the water is back.")),
 		rules.Of(used(q, "Sluice wheel"), rules.IsNotSet(open), opens(q, "Pan gate"), rules.Set(open), rules.Say("Somewhere east a gate grinds open.")),
 		rules.Of(used(q, "Sluice wheel"), rules.IsSet(open), rules.Say("It will not turn any further.")),

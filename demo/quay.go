@@ -83,6 +83,7 @@ func quay(s *Sheet) *canvas {
 	c.entity(kind.Switch, "Sluice wheel", 9, 13, 1, 1, document.Down)
 	c.entity(kind.Door, "Pan gate", 40, 14, 1, 2, document.Down)
 	c.entity(kind.Exit, "To the brine house", 22, 10, 1, 1, document.Up)
+	c.entity(kind.Exit, "To the tide yard", 32, 11, 1, 1, document.Up)
 	c.entity(kind.Exit, "To the pans", 43, 14, 1, 2, document.Right)
 	for i, at := range [][2]int{{12, 16}, {3, 15}, {24, 20}, {37, 19}, {36, 4}} {
 		name := "Salt crystal"

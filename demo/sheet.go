@@ -298,6 +298,7 @@ func Coast() *Sheet {
 	s.put("inner top", true, innerTop())
 	s.heroRow()
 	s.worksRow()
+	s.yardRow()
 	for _, name := range []string{"rungs"} {
 		s.is(name, document.GroundLadder)
 	}

@@ -143,5 +143,4 @@ func (g *Game) shoot(m *world.Ground, r world.Ref, t *world.Thing) {
 		dx, dy := t.Facing.Step()
 		add(int64(dx)*Sub, int64(dy)*Sub)
 	}
-	g.tell("shot", t.Name)
 }

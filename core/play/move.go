@@ -21,7 +21,7 @@ func (g *Game) blocked(m *world.Ground, b *Body, was, box world.Box) bool {
 			return true
 		}
 		// nobody walks into the hero who is in its way
-		if hero := g.extent(g.Hero()); b.Map == g.Hero().Map && g.Stage.Things[b.Of].Solid && meets(hero, box) && !meets(hero, was) && !g.Roam {
+		if hero := g.extent(g.Hero()); b.Map == g.Hero().Map && m.Solid(&g.Stage.Things[b.Of]) && meets(hero, box) && !meets(hero, was) && !g.Roam {
 			return true
 		}
 	} else if g.outside(m, was, box) {
@@ -34,7 +34,7 @@ func (g *Game) blocked(m *world.Ground, b *Body, was, box world.Box) bool {
 // but for one that is not counted.
 func (g *Game) thingIn(m *world.Ground, box world.Box, but world.Ref) (in bool) {
 	m.Near(box, func(r world.Ref, t *world.Thing) {
-		in = in || r != but && t.Solid && meets(t.Body, box) && g.stops(r, t)
+		in = in || r != but && m.Solid(t) && meets(t.Body, box) && g.stops(r, t)
 	})
 	return in
 }

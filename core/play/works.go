@@ -15,7 +15,7 @@ func (g *Game) feel(m *world.Ground) {
 	box = world.Box{Left: box.Left - Sub, Top: box.Top - Sub, Right: box.Right + Sub, Bottom: box.Bottom + Sub}
 	own := g.extent(g.Hero())
 	// what is in the way is touched from beside
-	now := slices.DeleteFunc(g.touched(m, box), func(r world.Ref) bool { return !g.Stage.Things[r].Solid && !meets(own, g.boxOf(r)) })
+	now := slices.DeleteFunc(g.touched(m, box), func(r world.Ref) bool { return !m.Solid(&g.Stage.Things[r]) && !meets(own, g.boxOf(r)) })
 	before := g.Touching
 	g.Touching = now
 	for _, r := range before {

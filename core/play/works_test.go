@@ -308,3 +308,22 @@ func TestWhatMovesComesAlong(t *testing.T) {
 		t.Error("nothing is gone")
 	}
 }
+
+// Seen from the side one goes past signs, characters and containers, and uses them there.
+func TestPassingBySeenFromTheSide(t *testing.T) {
+	for _, k := range []string{kind.Sign, kind.Character, kind.Container} {
+		for view, want := range map[string]int{fromSide: 7, `view="above"`: 2} {
+			r := drawn(t, "\n........\n@.......\n########", view).with(k, 3, 1, 1, 1, false, document.Down, value("says", `"Hello."`))
+			r.hold(play.InputRight, 150)
+			if got := r.cell().X; got != want {
+				t.Errorf("past a %s, %s: it came to %d", k, view, got)
+			}
+		}
+	}
+	r := drawn(t, "\n........\n@.......\n########", fromSide).with(kind.Sign, 3, 1, 1, 1, false, document.Down, value("says", `"Hello."`))
+	r.until(play.InputRight, func() bool { return r.cell().X == 3 })
+	r.press(play.InputUse)
+	if len(r.g.Lines) != 1 {
+		t.Error("a sign that one stands at is not read")
+	}
+}

@@ -197,7 +197,7 @@ func (f *May) fills(g *world.Ground, p grid.Point) world.Ref {
 	out := world.None
 	g.Near(cell, func(r world.Ref, t *world.Thing) {
 		covers := t.Body.Left <= cell.Left && t.Body.Top <= cell.Top && t.Body.Right >= cell.Right && t.Body.Bottom >= cell.Bottom
-		if t.Solid && covers && !t.Absent && len(t.Variants) == 0 && !(t.Acts == kind.Door && (t.Entity.On || f.opened[r])) {
+		if g.Solid(t) && covers && !t.Absent && len(t.Variants) == 0 && !(t.Acts == kind.Door && (t.Entity.On || f.opened[r])) {
 			out = r
 		}
 	})

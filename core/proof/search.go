@@ -18,11 +18,13 @@ type Search struct {
 	// bounded tells that all is known that could be.
 	bounded bool
 	goals   []world.Ref
-	open    nodes
-	seen    map[key]bool
-	ticks   int
-	made    int
-	out     *Answer
+	// hops is how many maps lie between each and a goal, as passages and seams lead.
+	hops  []int
+	open  nodes
+	seen  map[key]bool
+	ticks int
+	made  int
+	out   *Answer
 }
 
 // node is a game that was really played, what was held in it since the one before, and what
@@ -31,8 +33,9 @@ type node struct {
 	game   *play.Game
 	before *node
 	keys   []play.Input
-	// long is how many ticks it took in all, order the number of the node.
-	long, order int
+	// long is how many ticks it took in all, far what it is judged by: those, and how many maps
+	// lie before a goal; order is the number of the node.
+	long, far, order int
 	// ways and targets are found when it is first taken, seen from above; tried counts them, or
 	// the tries of a map that is seen from the side.
 	ways    *play.Ways
@@ -72,6 +75,7 @@ func New(st *world.Stage) *Search {
 		s.out = &Answer{Is: Nothing, Why: "there is no goal yet", By: world.None}
 		return s
 	}
+	s.hops = hops(st, s.goals)
 	s.may = begin(st, g.Hero().Map, g.HeroCell())
 	if w := (&walk{s: s, game: g}); w.rest() {
 		s.add(w)
@@ -131,12 +135,12 @@ func (s *Search) Step(budget int) *Answer {
 	return s.out
 }
 
-// nodes are ordered by how many ticks they took.
+// nodes are ordered by how far they seem from the beginning to a goal.
 type nodes []*node
 
 func (n nodes) Len() int           { return len(n) }
 func (n nodes) Swap(i, k int)      { n[i], n[k] = n[k], n[i] }
-func (n nodes) Less(i, k int) bool { return cmp.Or(n[i].long-n[k].long, n[i].order-n[k].order) < 0 }
+func (n nodes) Less(i, k int) bool { return cmp.Or(n[i].far-n[k].far, n[i].order-n[k].order) < 0 }
 func (n *nodes) Push(x any)        { *n = append(*n, x.(*node)) }
 func (n *nodes) Pop() any {
 	last := len(*n) - 1
@@ -168,7 +172,7 @@ func (s *Search) add(w *walk) {
 	}
 	s.seen[k] = true
 	s.made++
-	heap.Push(&s.open, &node{game: g, before: w.before, keys: w.keys, long: w.long(), order: s.made})
+	heap.Push(&s.open, &node{game: g, before: w.before, keys: w.keys, long: w.long(), far: w.long() + hopTicks*s.hops[h.Map], order: s.made})
 }
 
 // finish plays the walk once more from the beginning before it is believed.

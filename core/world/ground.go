@@ -3,6 +3,7 @@ package world
 import (
 	"azzel/core/document"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"math/bits"
 )
 
@@ -204,6 +205,12 @@ func (g *Ground) Squares(b Box, f func(int)) {
 // SquareCount is how many squares a map has.
 func (g *Ground) SquareCount() int {
 	return (g.Bounds.W + nearSide - 1) / nearSide * ((g.Bounds.H + nearSide - 1) / nearSide)
+}
+
+// Solid reports whether a thing is in the way on the map. Seen from the side one goes past those
+// whom one speaks to, reads and opens.
+func (g *Ground) Solid(t *Thing) bool {
+	return t.Solid && !(g.Side && (t.Acts == kind.Sign || t.Acts == kind.Character || t.Acts == kind.Container))
 }
 
 // divisor divides and rounds down; by a power of two it shifts, which is many times faster.

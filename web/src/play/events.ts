@@ -12,6 +12,13 @@ const said: Record<string, (name: string) => string> = {
 	fell: () => 'fell over the edge',
 	back: () => 'came back',
 	rule: () => 'a rule ran',
+	push: (n) => `pushed ${n}`,
+	spring: (n) => `was thrown by ${n}`,
+	hit: (n) => `hit ${n}`,
+	defeat: (n) => `defeated ${n}`,
+	gives: (n) => `${n} gave way`,
+	shuts: (n) => `${n} fell shut`,
+	read: (n) => `listened to ${n}`,
 }
 
 /** What happened, in words. */
