@@ -1,7 +1,9 @@
 package e2e
 
 import (
+	"azzel/core/document"
 	"azzel/core/edit"
+	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/sample"
 	"azzel/core/session"
@@ -11,11 +13,9 @@ import (
 	"testing"
 )
 
-// TestModuleIsTheNativeCore runs the same calls natively and in the browser's
-// module, and wants the same answers and the same state hashes.
-func TestModuleIsTheNativeCore(t *testing.T) {
-	r := world(t)
-	k := r.open()
+// twins opens a project natively and in a second module of the page, which is called other there.
+func (k *tab) twins(d *document.Document) *session.Session {
+	k.Helper()
 	k.eval(`async () => {
 		const go = new Go()
 		const app = globalThis.azzelCore
@@ -24,12 +24,21 @@ func TestModuleIsTheNativeCore(t *testing.T) {
 		globalThis.other = globalThis.azzelCore
 		globalThis.azzelCore = app
 	}`)
-	d := sample.World()
 	var native session.Session
-	must(t, native.Open(d.Encode(), 0, "personperson", "clientclient"))
+	must(k.T, native.Open(d.Encode(), 0, "personperson", "clientclient"))
 	if e := k.eval(`(state) => other.open(Uint8Array.from(atob(state), (c) => c.charCodeAt(0)), 0, 'personperson', 'clientclient').error ?? ''`, base64.StdEncoding.EncodeToString(d.Encode())); e != "" {
-		t.Fatal(e)
+		k.Fatal(e)
 	}
+	return &native
+}
+
+// TestModuleIsTheNativeCore runs the same calls natively and in the browser's
+// module, and wants the same answers and the same state hashes.
+func TestModuleIsTheNativeCore(t *testing.T) {
+	r := world(t)
+	k := r.open()
+	d := sample.World()
+	native := k.twins(d)
 	call := func(method string, args any) {
 		t.Helper()
 		raw, err := json.Marshal(args)
@@ -94,5 +103,44 @@ func TestModuleIsTheNativeCore(t *testing.T) {
 	call("step", map[string]any{"input": "left"})
 	if native.Hash() != k.eval(`() => other.hash()`) {
 		t.Error("the states differ at the end")
+	}
+}
+
+// All places of the demo are played alike natively and in the module, for 10,000 ticks in all.
+func TestTheDemoIsPlayedAlike(t *testing.T) {
+	k := startWith(t, nil).open()
+	d := k.rig.doc()
+	native := k.twins(d)
+	rng := rand.New(rand.NewPCG(11, 3))
+	for _, m := range d.MapsInOrder() {
+		var at grid.Point
+		for _, e := range m.Entities.All() {
+			if e.Kind == kind.Arrival || e.Kind == kind.Spawn {
+				at = grid.Point{X: e.X / m.CellWidth, Y: e.Y / m.CellHeight}
+			}
+		}
+		begin, err := json.Marshal(map[string]any{"map": m.ID, "at": at, "seed": 5})
+		must(t, err)
+		keys := make([]int, 100)
+		for i := range keys {
+			keys[i] = []int{2, 8, 1, 4, 2 | 32, 8 | 32, 16, 0, 2 | 1, 8 | 4}[rng.IntN(10)]
+		}
+		if _, err := native.Call("playAt", begin); err != nil {
+			t.Fatalf("%s: %v", m.Name, err)
+		}
+		var want json.RawMessage
+		for _, in := range keys {
+			want, err = native.Call("step", edit.JSON(map[string]int{"input": in, "ticks": 15}))
+			must(t, err)
+		}
+		got := k.eval(`(begin, keys) => {
+			other.call('playAt', begin)
+			let last
+			for (const input of JSON.parse(keys)) last = other.call('step', JSON.stringify({ input, ticks: 15 }))
+			return last.ok
+		}`, string(begin), string(edit.JSON(keys)))
+		if got != string(want) {
+			t.Errorf("%s after %d ticks:\nnative  %.400s\nbrowser %.400s", m.Name, 15*len(keys), want, got)
+		}
 	}
 }
