@@ -72,6 +72,7 @@ func tideYard(s *Sheet) *canvas {
 	raft.W = 2 * side
 	// what hurts, and what throws
 	c.show(kind.Beam, "Burning glass", 2, 15, document.Right, "eye", "A beam, one second on and one off, as far as nothing solid stops it.", "length", "5", "onFor", "1000", "offFor", "1000")
+	c.show(kind.Breakable, "Barrel", 9, 15, document.Down, "barrel", "A barrel breaks after three blows: use it.", "health", "3")
 	c.show(kind.Turner, "Salt arm", 12, 15, document.Down, "axle", "An arm that turns once in four seconds.", "arm", "2")
 	c.show(kind.Shooter, "Spout", 17, 15, document.Right, "spout", "A spout spits brine every two seconds.", "reach", "5", "shotSpeed", "4")
 	belt := c.show(kind.Conveyor, "Belt", 23, 15, document.Right, "belt", "A belt takes along what stands on it.", "speed", "2")

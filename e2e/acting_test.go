@@ -58,3 +58,58 @@ func TestThingsActInAGame(t *testing.T) {
 	k.keys(input.KeyP)
 	k.same()
 }
+
+// Kinds are put down, seen moving where they stand, tuned and played, all by mouse.
+func TestKindsAreTunedSeeingThemMove(t *testing.T) {
+	k := world(t).open()
+	overlay := func() string {
+		return k.eval(`() => document.querySelector('[data-testid=map]').toDataURL().length + document.querySelector('[data-testid=map]').toDataURL().slice(-4000)`)
+	}
+	for i, c := range []struct {
+		name, setting, from, to string
+		moves                   bool
+	}{
+		{"Walking enemy", "range", "4", "2", true}, {"Flying enemy", "speed", "3", "6", true}, {"Moving platform", "range", "4", "3", true},
+		{"Beam", "length", "12", "3", false}, {"Shooter", "shot speed", "6", "4", false}, {"Spring", "height", "5", "2", false},
+	} {
+		k.holdKind(c.name)
+		at := k.at(6+i%2*6, 2+i)
+		k.click(at)
+		k.keys(input.Escape, input.Escape)
+		k.click(at)
+		k.see("[data-testid=details] input", c.name)
+		field := fmt.Sprintf("[data-testid=details] [aria-label='%s']", c.setting)
+		if got := k.eval(`(s) => document.querySelector(s).value`, field); got != c.from {
+			t.Errorf("%s of a %s is %s, wanted %s", c.setting, c.name, got, c.from)
+		}
+		k.fill(field, c.to)
+		k.stored(func(d *document.Document) error {
+			for _, e := range d.Maps.Get(sample.Quay).Entities.All() {
+				if e.Name == c.name {
+					for _, v := range e.Values {
+						if v.Value == kind.Datum(c.to) {
+							return nil
+						}
+					}
+				}
+			}
+			return fmt.Errorf("%s has not %s %s", c.name, c.setting, c.to)
+		})
+		// what moves is seen moving while it is selected, and nothing else is
+		before := overlay()
+		if err := tried(soon/8, func() error {
+			if overlay() == before {
+				return fmt.Errorf("nothing moves")
+			}
+			return nil
+		}); (err == nil) != c.moves {
+			t.Errorf("%s is seen moving: %v", c.name, err)
+		}
+		k.keys(input.Escape)
+	}
+	k.focusMap()
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing]", "Playing Quay")
+	k.keys(input.KeyP)
+	k.same()
+}

@@ -54,6 +54,11 @@ func (c *Chart) acting(m *document.Map, f *facts) {
 			if w := word("needs"); w != "" {
 				f.needs = append(f.needs, asked{e, w})
 			}
+		case kind.Breakable:
+			f.words = append(f.words, word("leaves"))
+			if w := word("by"); w != "" {
+				f.needs = append(f.needs, asked{e, w})
+			}
 		case kind.Hero:
 			f.words = append(f.words, c.doc.Value(e, "carries").List()...)
 		}

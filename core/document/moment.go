@@ -26,6 +26,7 @@ type Moment struct {
 	Entered []ID     `json:"entered,omitempty"`
 	// Touching are the entities that the hero touches.
 	Touching []End        `json:"touching,omitempty"`
+	Worn     []GoesBack   `json:"worn,omitempty"` // hits that are left of what was hit
 	Timers   []GoesBack   `json:"timers,omitempty"`
 	Shots    []FlyingShot `json:"shots,omitempty"`
 	// Entry is where the hero came onto its map, Back where it comes back to when it is lost.
@@ -111,7 +112,7 @@ type Figure struct {
 	Hearts int `json:"hearts,omitempty"`
 }
 
-// GoesBack is how many ticks are left until an entity goes back to what it was.
+// GoesBack is how many ticks are left until an entity goes back to what it was, or how many hits it takes.
 type GoesBack struct {
 	Of   End `json:"of"`
 	Left int `json:"left"`
@@ -167,7 +168,7 @@ func (m *Moment) check() error {
 	if err := first(checkRange("when it was", int(m.Tick), 0, maxTick), checkRange("hearts", m.Hearts, 0, 1<<20), checkRange("lives", m.Lives, 0, 1<<20),
 		checkRange("how much is so", len(m.Flags)+len(m.Rules)+len(m.Things), 0, maxSo),
 		checkRange("how much is said", len(m.Lines)+len(m.Waits), 0, maxLines),
-		checkRange("what is held", m.Held, 0, 1<<len(Keys)-1), checkRange("how much moves", len(m.Bodies)+len(m.Entered)+len(m.Touching)+len(m.Timers)+len(m.Shots), 0, maxSo),
+		checkRange("what is held", m.Held, 0, 1<<len(Keys)-1), checkRange("how much moves", len(m.Bodies)+len(m.Entered)+len(m.Touching)+len(m.Timers)+len(m.Worn)+len(m.Shots), 0, maxSo),
 		checkRange("a fade", m.Fade, 0, 1<<14),
 		m.Entry.check("where the hero came in"), m.Back.check("where the hero comes back to"), m.Hero.check(),
 		checkWord("a loss", m.Lost, Losses), checkWord("a passage", m.Veil, Transitions)); err != nil {
@@ -218,7 +219,7 @@ func (m *Moment) checkBodies() error {
 			return err
 		}
 	}
-	for _, t := range m.Timers {
+	for _, t := range append(append([]GoesBack{}, m.Timers...), m.Worn...) {
 		if err := first(checkID("what goes back", t.Of.Entity), checkRange("when it goes back", t.Left, 0, 1<<20)); err != nil {
 			return err
 		}

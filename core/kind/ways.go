@@ -33,6 +33,7 @@ const (
 	Key         = "key"
 	Item        = "item"
 	Container   = "container"
+	Breakable   = "breakable"
 )
 
 // Keys of what a hero is like in moving and being struck; its speed and jump are told by
@@ -48,6 +49,9 @@ const (
 	HeroHealth    = "health"
 	HeroLives     = "lives"
 	HeroAbilities = "abilities"
+	HeroBlow      = "blow"
+	HeroBlowWith  = "blowWith"
+	BlowAhead     = "ahead"
 )
 
 // ways are where the hero begins, comes from and goes.
@@ -61,6 +65,8 @@ var ways = []Kind{
 		called("grace after an edge", lasting(HeroGrace, "100", 2, "How long a jump still counts after it has left the ground")),
 		called("early press kept", lasting(HeroEarly, "100", 2, "How long a jump is kept that is pressed before the ground is there")),
 		listed(HeroAbilities, Words, "Words that rules ask for, with commas between; double jump and wall jump are known"), listed("carries", Words, "Items that it starts with, with commas between"),
+		chosen(HeroBlow, BlowAhead+"=strikes ahead, none=cannot strike", "What it does when there is nothing to use"),
+		called("strikes with", written(HeroBlowWith, "The item that it needs to strike; empty is none")),
 		called("hearts", number(HeroHealth, "3", "", 1, 9999, "How many hits it takes")),
 		called("unhurt after a hit", lasting(HeroBlink, "1200", 10, "How long nothing strikes it again; it blinks")),
 		none("endless", number(HeroLives, "0", "", 0, 999, "How often it comes back at the checkpoint")))},

@@ -16,7 +16,7 @@ var works = []Kind{
 	{ID: Spring, Name: "Spring", Help: "Throws up what steps on it", Faces: true, Settings: settings(dragged("height", "5", 200, HandleAhead, "How far it throws"))},
 	{ID: Block, Name: "Push-block", Help: "Pushed a cell at a time", Solid: true, Moves: true, Settings: settings(
 		number("weight", "1", "", 1, 99, "What it counts on a switch"), yesno("falls", "true", "Whether it falls into gaps"))},
-	{ID: "breakable", Name: "Breakable", Help: "Broken by a blow", Area: true, Solid: true, Settings: settings(
+	{ID: Breakable, Name: "Breakable", Help: "Broken by a blow", Area: true, Solid: true, Settings: settings(
 		health, written("by", "What breaks it; empty is anything"), written("leaves", "What it leaves behind"))},
 	{ID: Faller, Name: "Falling block", Help: "Falls once it is stepped on", Area: true, Solid: true, Moves: true, Settings: settings(
 		lasting("after", "500", 60, "How long it still holds"), called("comes back after", lasting("comesBackAfter", "0", 3600, "0 is never")))},

@@ -4,6 +4,7 @@ import (
 	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/world"
+	"slices"
 )
 
 // Loss says why the hero comes back somewhere once it is dark.
@@ -119,20 +120,37 @@ func (g *Game) stomps(m *world.Ground) {
 		b.VY = -w.Jump * 2 / 3
 		b.Flags &^= Rising | Doubled
 		b.Blink = max(b.Blink, 6)
-		g.hits(o, t)
+		g.hits(o.Of, t)
 		return
 	}
 }
 
-// hits takes a hit from somebody, who is gone with the last.
-func (g *Game) hits(o *Body, t *world.Thing) {
-	if o.Hearts--; o.Hearts > 0 {
+// hits takes a hit from a thing, which is gone with the last.
+func (g *Game) hits(r world.Ref, t *world.Thing) {
+	if g.wears(r, t) > 0 {
 		g.tell("hit", t.Name)
 		return
 	}
-	g.setThing(o.Of, Gone, true)
+	g.setThing(r, Gone, true)
 	g.tell("defeat", t.Name)
 	g.livelyOf = world.None
+}
+
+// wears takes a hit from a thing and gives how many it takes still.
+func (g *Game) wears(r world.Ref, t *world.Thing) int32 {
+	if b := g.bodyOf(r); b != nil && g.being(r) {
+		b.Hearts--
+		return b.Hearts
+	}
+	worn, left := slices.Clone(g.Worn), t.Doing.Health
+	i := slices.IndexFunc(worn, func(o Timer) bool { return o.Of == r })
+	if i < 0 {
+		i = len(worn)
+		worn = append(worn, Timer{r, left})
+	}
+	worn[i].Left--
+	g.Worn = worn
+	return worn[i].Left
 }
 
 // hurts lets the ground and what lies about strike the hero.

@@ -95,6 +95,9 @@ func (g *Game) momentOfBodies(out *document.Moment) {
 	for _, t := range s.Timers {
 		out.Timers = append(out.Timers, document.GoesBack{Of: st.End(t.Of), Left: int(t.Left)})
 	}
+	for _, t := range s.Worn {
+		out.Worn = append(out.Worn, document.GoesBack{Of: st.End(t.Of), Left: int(t.Left)})
+	}
 	for _, o := range s.Shots {
 		out.Shots = append(out.Shots, document.FlyingShot{Of: st.End(o.Of), X: o.X, Y: o.Y, VX: o.VX, VY: o.VY, Left: int(o.Left)})
 	}
@@ -245,6 +248,11 @@ func (g *Game) resumeBodies(at document.Moment) {
 	for _, t := range at.Timers {
 		if r := thing(t.Of); r >= 0 {
 			s.Timers = append(s.Timers, Timer{r, int32(t.Left)})
+		}
+	}
+	for _, t := range at.Worn {
+		if r := thing(t.Of); r >= 0 {
+			s.Worn = append(s.Worn, Timer{r, int32(t.Left)})
 		}
 	}
 	for _, o := range at.Shots {

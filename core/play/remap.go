@@ -80,11 +80,14 @@ func (g *Game) enterBodies(was *world.Stage) {
 		return out
 	}
 	s.Entered, s.Touching = moved(s.Entered, movedMap), moved(s.Touching, movedThing)
-	timers := s.Timers[:0:0]
-	for _, t := range s.Timers {
-		if t.Of = movedThing(was, next, t.Of); t.Of >= 0 {
-			timers = append(timers, t)
+	counts := func(all []Timer) []Timer {
+		out := all[:0:0]
+		for _, t := range all {
+			if t.Of = movedThing(was, next, t.Of); t.Of >= 0 {
+				out = append(out, t)
+			}
 		}
+		return out
 	}
 	shots := s.Shots[:0:0]
 	for _, o := range s.Shots {
@@ -92,7 +95,7 @@ func (g *Game) enterBodies(was *world.Stage) {
 			shots = append(shots, o)
 		}
 	}
-	s.Timers, s.Shots = timers, shots
+	s.Timers, s.Worn, s.Shots = counts(s.Timers), counts(s.Worn), shots
 	for _, m := range s.Entered {
 		g.makeBodies(next.Ground(m))
 	}

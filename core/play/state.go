@@ -43,12 +43,14 @@ type State struct {
 	Situation
 	Bodies []Body
 	// Entered are the maps on which the hero has been, ascending: on them is what moves. These
-	// four lists are never changed, but replaced.
+	// lists are never changed, but replaced.
 	Entered []world.Ref
 	// Touching are the things that the hero touches, ascending.
 	Touching []world.Ref
 	// Timers count down to when something goes back.
 	Timers []Timer
+	// Worn are the hits that things take still that were hit and have no body.
+	Worn []Timer
 	// Shots are what flies and strikes.
 	Shots []Shot
 	// Entry is where the hero came onto the map, Back where it comes back to when it is lost.

@@ -61,6 +61,9 @@ func (g *Game) act(m *world.Ground, in, pressed Input) {
 		g.blocks(m)
 	}
 	g.feel(m)
+	if b := g.Hero(); b.Timer > 0 {
+		b.Timer--
+	}
 	if pressed&InputUse != 0 || pressed&InputJump != 0 && !m.Side {
 		g.use(m)
 	}

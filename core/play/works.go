@@ -130,13 +130,17 @@ func (g *Game) opens(r world.Ref, t *world.Thing) bool {
 }
 
 // Has reports whether the hero has what is called by a word: a key, an item, something that
-// was in a container, or what it began with.
+// was in a container or was left of what it broke, or what it began with.
 func (g *Game) Has(word string) bool {
 	for k := range g.Stage.Things {
 		t := &g.Stage.Things[k]
 		switch r := world.Ref(k); t.Acts {
 		case kind.Key, kind.Item:
 			if t.Doing.Word == word && g.Is(r, Taken) && !g.Is(r, Spent) {
+				return true
+			}
+		case kind.Breakable:
+			if t.Doing.Word == word && g.Is(r, Gone) {
 				return true
 			}
 		case kind.Container:
@@ -162,6 +166,45 @@ func (g *Game) use(m *world.Ground) {
 			}
 		}
 	}
+	g.blow(m)
+}
+
+// BlowTicks is how long a blow takes.
+const BlowTicks = 16
+
+// blow strikes what lies ahead, within three quarters of a cell.
+func (g *Game) blow(m *world.Ground) {
+	b, w := g.Hero(), g.gait()
+	if !w.Blow || w.BlowWith != "" && !g.Has(w.BlowWith) || b.Timer > 0 {
+		return
+	}
+	b.Timer = BlowTicks
+	for _, r := range g.touched(m, g.Reach()) {
+		switch t := g.Stage.Thing(r); t.Acts {
+		case kind.Walker, kind.Flyer, kind.Shooter:
+			g.hits(r, t)
+		case kind.Breakable:
+			if t.Doing.Needs == "" || g.Has(t.Doing.Needs) {
+				g.hits(r, t)
+			}
+		case kind.Switch:
+			if t.Doing.Worked == world.ByBlow {
+				g.work(m, r)
+			}
+		}
+	}
+}
+
+// Striking is how many ticks of a blow are left.
+func (g *Game) Striking() int32 { return g.Hero().Timer }
+
+// Reach is what a blow of the hero strikes.
+func (g *Game) Reach() world.Box {
+	m, box := g.Ground(), g.extent(g.Hero())
+	w, h := m.Cell()
+	dx, dy := g.Hero().Look().Step()
+	x, y := int64(dx)*w*3/4, int64(dy)*h*3/4
+	return world.Box{Left: box.Left + x, Top: box.Top + y, Right: box.Right + x, Bottom: box.Bottom + y}
 }
 
 func (g *Game) usesThing(m *world.Ground, r world.Ref) bool {

@@ -327,3 +327,55 @@ func TestPassingBySeenFromTheSide(t *testing.T) {
 		t.Error("a sign that one stands at is not read")
 	}
 }
+
+// Where there is nothing to use, using strikes ahead: beings, what breaks, switches that wait for
+// a blow; with the item that it takes, and no more often than a blow is long.
+func TestBlows(t *testing.T) {
+	rows := "\n......\n@.....\n......"
+	for _, c := range []struct {
+		name, kind string
+		values     []kind.Value
+		hero       []string
+		blows      int
+		gone       bool
+	}{
+		{"a walker", kind.Walker, []kind.Value{value("range", "0"), value("harm", "0"), value("sight", "0")}, nil, 1, true},
+		{"one that takes two", kind.Walker, []kind.Value{value("range", "0"), value("harm", "0"), value("health", "2"), value("sight", "0")}, nil, 1, false},
+		{"one that takes two, twice", kind.Walker, []kind.Value{value("range", "0"), value("harm", "0"), value("health", "2"), value("sight", "0")}, nil, 2, true},
+		{"a jar", kind.Breakable, nil, nil, 1, true},
+		{"a wall of three", kind.Breakable, []kind.Value{value("health", "3")}, nil, 2, false},
+		{"a wall of three, thrice", kind.Breakable, []kind.Value{value("health", "3")}, nil, 3, true},
+		{"what a hammer breaks", kind.Breakable, []kind.Value{value("by", `"hammer"`)}, nil, 1, false},
+		{"what a hammer breaks, with one", kind.Breakable, []kind.Value{value("by", `"hammer"`)}, []string{`hero.carries=["hammer"]`}, 1, true},
+		{"one who cannot strike", kind.Breakable, nil, []string{`hero.blow="none"`}, 1, false},
+		{"one who needs a stick", kind.Breakable, nil, []string{`hero.blowWith="stick"`}, 1, false},
+		{"one who has a stick", kind.Breakable, nil, []string{`hero.blowWith="stick"`, `hero.carries=["stick"]`}, 1, true},
+		{"a shooter", kind.Shooter, []kind.Value{value("every", "60000")}, nil, 1, true},
+	} {
+		r := drawn(t, rows, c.hero...).with(c.kind, 1, 1, 1, 1, true, document.Up, c.values...)
+		r.hero().Facing = 1
+		for range c.blows {
+			r.press(play.InputUse)
+			r.press(play.InputUse) // too early
+			r.hold(0, play.BlowTicks)
+		}
+		if there := r.g.There(r.thing(c.kind)); there == c.gone {
+			t.Errorf("%s after %d blows: there %v", c.name, c.blows, there)
+		}
+	}
+	r := drawn(t, rows).with(kind.Switch, 1, 1, 1, 1, false, document.Down, value("workedBy", `"blow"`))
+	r.hero().Facing = 1
+	r.press(play.InputUse)
+	if !r.g.On(r.thing(kind.Switch)) {
+		t.Error("a blow does not work the switch")
+	}
+	r = drawn(t, rows).with(kind.Breakable, 1, 1, 1, 1, false, document.Down, value("leaves", `"bone"`))
+	r.hero().Facing = 1
+	if r.g.Has("bone") {
+		t.Error("what is left of it is had before")
+	}
+	r.press(play.InputUse)
+	if !r.g.Has("bone") {
+		t.Error("what is left of it is not had")
+	}
+}

@@ -197,7 +197,7 @@ func (f *May) fills(g *world.Ground, p grid.Point) world.Ref {
 	out := world.None
 	g.Near(cell, func(r world.Ref, t *world.Thing) {
 		covers := t.Body.Left <= cell.Left && t.Body.Top <= cell.Top && t.Body.Right >= cell.Right && t.Body.Bottom >= cell.Bottom
-		if g.Solid(t) && covers && !t.Absent && len(t.Variants) == 0 && !(t.Acts == kind.Door && (t.Entity.On || f.opened[r])) {
+		if g.Solid(t) && t.Acts != kind.Breakable && covers && !t.Absent && len(t.Variants) == 0 && !(t.Acts == kind.Door && (t.Entity.On || f.opened[r])) {
 			out = r
 		}
 	})
@@ -300,6 +300,10 @@ func (f *May) has(word string) bool {
 		case kind.Key, kind.Item:
 			if f.taken[r] && t.Doing.Word == word {
 				return true
+			}
+		case kind.Breakable:
+			if t.Doing.Word == word {
+				return true // it may be broken
 			}
 		case kind.Container:
 			if (f.opened[r] || t.Entity.On) && slices.Contains(t.Doing.Holds, word) {

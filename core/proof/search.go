@@ -287,6 +287,8 @@ func (s *Search) look(n *node) {
 			} else {
 				n.targets = near.touching(n.targets, m, t, false)
 			}
+		case kind.Breakable:
+			n.targets = near.beside(n.targets, m, t)
 		case kind.Container:
 			if !g.On(r) {
 				n.targets = near.beside(n.targets, m, t)

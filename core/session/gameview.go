@@ -56,6 +56,8 @@ type View struct {
 	// Gone are collectibles taken, On the switches and doors that are on or open.
 	Gone []document.ID `json:"gone"`
 	On   []document.ID `json:"on"`
+	// Strikes is how far a blow of the hero is, 0 to 1000; 0 is none.
+	Strikes int `json:"strikes"`
 	// Moved are the entities that move, where they are now.
 	Moved []Moved `json:"moved"`
 	// Rays are lines that hurt, Shots the middles of what flies; how broad follows from the cells.
@@ -154,6 +156,7 @@ func (s *Session) view(g *play.Game, told []play.Event) View {
 	pixel := func(x, y int64) grid.Point {
 		return grid.Point{X: grid.FloorDiv(int(x), play.Sub), Y: grid.FloorDiv(int(y), play.Sub)}
 	}
+	v.Strikes = int(g.Striking()) * 1000 / play.BlowTicks
 	for _, ray := range g.Rays(m) {
 		v.Rays = append(v.Rays, RayView{pixel(ray.X, ray.Y), pixel(ray.ToX, ray.ToY)})
 	}

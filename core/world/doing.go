@@ -38,7 +38,8 @@ type Doing struct {
 	// Worked is what works a switch, Returns when it goes back, or a door falls shut.
 	Worked  Worked
 	Returns Returns
-	// Needs is the word of the key that it asks for, Word what a key or an item is called by, Holds
+	// Needs is the word of what opens or breaks it, Word what a key or an item is called by, or what
+	// is left of it, Holds
 	// what is in it; UsedUp keys open once.
 	Needs, Word string
 	Holds       []string
@@ -136,6 +137,8 @@ func (s *Stage) doingOf(m *document.Map, e *document.Entity, acts string) Doing 
 		out.Word = word("is")
 	case kind.Container:
 		out.Needs, out.Holds = word("needs"), d.Value(e, "holds").List()
+	case kind.Breakable:
+		out.Needs, out.Word = word("by"), word("leaves")
 	case kind.Sign:
 		out.Says = word("says")
 	}

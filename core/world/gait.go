@@ -31,6 +31,9 @@ type Gait struct {
 	// Hearts is how many it has, Lives how often it comes back (0 always), Blink how long after being struck nothing strikes it.
 	Hearts, Lives int32
 	Blink         int16
+	// Blow strikes ahead where there is nothing to use; BlowWith is the item that it takes.
+	Blow     bool
+	BlowWith string
 }
 
 type gaitKey struct {
@@ -84,6 +87,8 @@ func (s *Stage) gaitOf(g *Ground, who *document.Entity) *Gait {
 		Hearts: int32(max(1, hero(kind.HeroHealth)/1000)), Lives: int32(hero(kind.HeroLives) / 1000), Blink: int16(Ticks(hero(kind.HeroBlink) / 1000)),
 	}
 	out.Low = max(Unit, out.H/2/Unit*Unit)
+	out.Blow = d.HeroValue(g.Map, who, s.hero, kind.HeroBlow).Word() == kind.BlowAhead
+	out.BlowWith = d.HeroValue(g.Map, who, s.hero, kind.HeroBlowWith).Word()
 	walks := word(kind.MapWalking)
 	out.Cells, out.Turns = walks != kind.WalksFree, walks == kind.WalksTurns
 	out.Eight = word(kind.MapWays) == kind.EightWays

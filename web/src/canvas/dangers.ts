@@ -4,6 +4,7 @@ import type { View } from '../draw/view.svelte'
 
 /** Draws what hurts from afar in a game: lines and what flies. */
 export function drawDangers(ctx: Context, view: View, m: MapInfo, play: PlayView) {
+	if (play.strikes) drawBlow(ctx, view, m, play)
 	const thick = Math.max(2, (m.cellHeight * view.scale) / 6)
 	ctx.lineCap = 'round'
 	for (const [colour, part] of [
@@ -27,4 +28,26 @@ export function drawDangers(ctx: Context, view: View, m: MapInfo, play: PlayView
 			ctx.fill()
 		}
 	}
+}
+
+/** A blow is an arc ahead of the hero that opens and fades. */
+function drawBlow(ctx: Context, view: View, m: MapInfo, play: PlayView) {
+	const part = play.strikes / 1000
+	const ahead = { up: -90, right: 0, down: 90, left: 180 }[play.facing] ?? 0
+	const c = view.screen(play.x + m.cellWidth / 2, play.y + (m.cellHeight * 5) / 8)
+	const half = (35 + 30 * (1 - part)) * (Math.PI / 180)
+	const mid = (ahead * Math.PI) / 180
+	ctx.globalAlpha = part
+	ctx.lineCap = 'round'
+	for (const [colour, width] of [
+		['#1e2a2e', 5],
+		['#fcfaf5', 3],
+	] as const) {
+		ctx.beginPath()
+		ctx.arc(c.x, c.y, m.cellWidth * view.scale * 0.8, mid - half, mid + half)
+		ctx.strokeStyle = colour
+		ctx.lineWidth = width * Math.max(1, view.scale / 2)
+		ctx.stroke()
+	}
+	ctx.globalAlpha = 1
 }

@@ -161,6 +161,7 @@ export interface View {
 	shows: string
 	gone: ID[]
 	on: ID[]
+	strikes: number
 	moved: Moved[]
 	rays: RayView[]
 	shots: Point[]
