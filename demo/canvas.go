@@ -82,7 +82,7 @@ func (c *canvas) house(x, y, w, door int) {
 }
 
 func (c *canvas) entity(kind, name string, x, y, w, h int, facing document.Facing) *document.Entity {
-	c.stands = append(c.stands, document.Entity{ID: document.NewID(), Kind: kind, Name: name, X: x * side, Y: y * side, W: w * side, H: h * side, Facing: facing, Rank: len(c.stands) + 1, On: kind == lanternKind || kind == "hazard" || kind == "platform"})
+	c.stands = append(c.stands, document.Entity{ID: document.NewID(), Kind: kind, Name: name, X: x * side, Y: y * side, W: w * side, H: h * side, Facing: facing, Rank: len(c.stands) + 1, On: kind == lanternKind || kind == "hazard" || kind == "platform" || kind == "emitter"})
 	return &c.stands[len(c.stands)-1]
 }
 

@@ -92,6 +92,8 @@ func quay(s *Sheet) *canvas {
 		}
 		c.entity(kind.Collectible, name, at[0], at[1], 1, 1, document.Down)
 	}
+	smoke := c.entity("emitter", "Smoke", 20, 6, 1, 1, document.Down)
+	smoke.Values = values("gives", `"smoke"`, "perSecond", "6")
 	c.entity(crabKind, "Crab", 13, 20, 1, 1, document.Right).Values = []kind.Value{{Key: "range", Value: "2"}}
 	c.entity(crabKind, "Crab 2", 30, 21, 1, 1, document.Left)
 	return c

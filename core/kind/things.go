@@ -17,7 +17,7 @@ var things = []Kind{
 	{ID: "sound", Name: "Sound place", Help: "Something that is heard near it", State: "Heard at the start", Veiled: true, Settings: settings(
 		file("file", "What is heard"), dragged("radius", "6", 200, HandleRound, "How far it is heard"),
 		number("loudness", "80", "percent", 0, 100, "How loud it is in its middle"))},
-	{ID: "emitter", Name: "Emitter", Help: "Smoke, rain or sparks", State: "Going at the start", Resizes: true, Settings: settings(
+	{ID: Emitter, Name: "Emitter", Help: "Smoke, rain or sparks", State: "Going at the start", Resizes: true, Veiled: true, Settings: settings(
 		chosen("gives", "smoke, rain, snow, sparks, leaves, bubbles", "What comes out of it"), called("a second", number("perSecond", "10", "", 0, 500, "How many")))},
 	{ID: Decoration, Name: "Decoration", Help: "A tile placed freely, in nobody's way", Resizes: true, Turns: true, Tints: true},
 }

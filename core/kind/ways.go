@@ -34,6 +34,7 @@ const (
 	Item        = "item"
 	Container   = "container"
 	Breakable   = "breakable"
+	Emitter     = "emitter"
 )
 
 // Keys of what a hero is like in moving and being struck; its speed and jump are told by

@@ -72,11 +72,9 @@ func crowded(run *run, r *rand.Rand, w, h int) *run {
 	return run
 }
 
-// drawnGame plays on a map that is drawn by chance, with settings drawn by chance, and gives
-// marks of how it goes: of its state, what was told, what is seen, ways to cells, and what is said of places.
-func drawnGame(t *testing.T, seed uint64) (marks []string) {
-	r := rand.New(rand.NewPCG(seed, 11))
-	const w, h = 14, 10
+// drawnRun is a game on a map that is drawn by chance, with settings drawn by chance.
+func drawnRun(t *testing.T, r *rand.Rand, w, h int) *run {
+	t.Helper()
 	rows := make([][]byte, h)
 	for y := range rows {
 		rows[y] = []byte(strings.Repeat(".", w))
@@ -97,7 +95,15 @@ func drawnGame(t *testing.T, seed uint64) (marks []string) {
 	for y := range rows {
 		lines[y] = string(rows[y])
 	}
-	g := crowded(drawn(t, strings.Join(lines, "\n"), settings...), r, w, h).g
+	return crowded(drawn(t, strings.Join(lines, "\n"), settings...), r, w, h)
+}
+
+// drawnGame plays on a map that is drawn by chance, with settings drawn by chance, and gives
+// marks of how it goes: of its state, what was told, what is seen, ways to cells, and what is said of places.
+func drawnGame(t *testing.T, seed uint64) (marks []string) {
+	r := rand.New(rand.NewPCG(seed, 11))
+	const w, h = 14, 10
+	g := drawnRun(t, r, w, h).g
 	for range 6 {
 		var said []any
 		for range 10 {

@@ -108,6 +108,9 @@ func init() {
 			Map document.ID `json:"map"`
 			ID  document.ID `json:"id"`
 		}) ([]play.Pose, error) {
+			if _, err := s.mapOf(a.Map); err != nil {
+				return nil, err
+			}
 			st := s.stage()
 			return append([]play.Pose{}, play.Motion(st, st.ThingOf(a.Map, a.ID), shownTicks)...), nil
 		}),

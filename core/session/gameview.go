@@ -63,6 +63,8 @@ type View struct {
 	// Rays are lines that hurt, Shots the middles of what flies; how broad follows from the cells.
 	Rays  []RayView    `json:"rays"`
 	Shots []grid.Point `json:"shots"`
+	// Emitters give particles, which are drawn from the tick alone.
+	Emitters []EmitterView `json:"emitters"`
 	// Looks are the variants that were drawn for entities of this map.
 	Looks []drawnLook `json:"looks"`
 }
@@ -75,6 +77,19 @@ type Moved struct {
 	Y      int             `json:"y"`
 	Facing document.Facing `json:"facing"`
 	Steps  int32           `json:"steps"`
+}
+
+// EmitterView is a box, in map pixels, out of which come so many particles of a sort a second; Seed
+// tells one from another.
+type EmitterView struct {
+	Map   document.ID `json:"map"`
+	X     int         `json:"x"`
+	Y     int         `json:"y"`
+	W     int         `json:"w"`
+	H     int         `json:"h"`
+	Gives string      `json:"gives"`
+	Rate  int         `json:"rate"`
+	Seed  int         `json:"seed"`
 }
 
 // RayView is a line from one map pixel to another.
@@ -124,7 +139,7 @@ func (s *Session) view(g *play.Game, told []play.Event) View {
 		Tick: g.Tick, From: p.record.From(), To: p.record.To(), Events: append([]play.Event{}, told...), Notice: g.Notice, Dark: dark(g.State),
 		Hearts: int(g.Count(play.Hearts)), Lives: int(g.Count(play.Lives)), Roam: p.roam && g == p.game || g != p.game && g.Roam, Way: append([]grid.Point{}, p.way...), Shows: p.shows(),
 		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{},
-		Moved: []Moved{}, Rays: []RayView{}, Shots: []grid.Point{}}
+		Moved: []Moved{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}}
 	if len(g.Lines) > 0 {
 		v.Line = g.Lines[0].Text
 	}
@@ -186,6 +201,9 @@ func (s *Session) view(g *play.Game, told []play.Event) View {
 			}
 			if t.Light != nil && g.There(r) && g.On(r) && v.Darkness > 0 {
 				v.Lights = append(v.Lights, LightView{m.ID, at.X, at.Y, t.Light.Radius, t.Light.Colour, t.Light.Flicker})
+			}
+			if t.Acts == kind.Emitter && t.Doing.Rate > 0 && g.There(r) && g.On(r) {
+				v.Emitters = append(v.Emitters, EmitterView{m.ID, at.X - t.W/2, at.Y - t.H/2, t.W, t.H, t.Doing.Gives, t.Doing.Rate, int(r)})
 			}
 			if (t.Acts == kind.Door || t.Acts == kind.Switch) && g.On(r) {
 				v.On = append(v.On, t.ID)

@@ -44,6 +44,9 @@ type Doing struct {
 	Needs, Word string
 	Holds       []string
 	UsedUp      bool
+	// Gives is what an emitter gives, Rate how many a second.
+	Gives string
+	Rate  int
 	// Says is what is read when it is used.
 	Says string
 	// Carrier is what it travels along with.
@@ -139,6 +142,8 @@ func (s *Stage) doingOf(m *document.Map, e *document.Entity, acts string) Doing 
 		out.Needs, out.Holds = word("needs"), d.Value(e, "holds").List()
 	case kind.Breakable:
 		out.Needs, out.Word = word("by"), word("leaves")
+	case kind.Emitter:
+		out.Gives, out.Rate = word("gives"), int(number("perSecond")/1000)
 	case kind.Sign:
 		out.Says = word("says")
 	}

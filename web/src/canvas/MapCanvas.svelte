@@ -4,6 +4,7 @@
 	import type { MapInfo, Point } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
 	import CanvasMenu from './CanvasMenu.svelte'
+	import { drawParticles } from './particles'
 	import { drawDangers } from './dangers'
 	import { drawVeil } from './veil'
 	import { drawDarkness, drawSight } from './darkness'
@@ -82,6 +83,7 @@
 		top.clearRect(0, 0, over.width, over.height)
 		if (!m) return
 		if (w.play.view) {
+			drawParticles(top, view, m.id, w.play.view)
 			drawDangers(top, view, m, w.play.view)
 			drawDarkness(top, view, w.play.view, m.id, {
 				x: w.play.view.x + m.cellWidth / 2,

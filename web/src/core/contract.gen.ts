@@ -165,6 +165,7 @@ export interface View {
 	moved: Moved[]
 	rays: RayView[]
 	shots: Point[]
+	emitters: EmitterView[]
 	looks: DrawnLook[]
 }
 
@@ -927,6 +928,17 @@ export interface Moved {
 export interface RayView {
 	from: Point
 	to: Point
+}
+
+export interface EmitterView {
+	map: ID
+	x: number
+	y: number
+	w: number
+	h: number
+	gives: string
+	rate: number
+	seed: number
 }
 
 export interface DrawnLook {

@@ -1,0 +1,32 @@
+package play_test
+
+import (
+	"azzel/core/play"
+	"azzel/core/proof"
+	"math/rand/v2"
+	"testing"
+)
+
+// What the proof says could be holds all that happens: wherever a hero comes in games on maps
+// that are drawn by chance, with all that acts on them, it is said that it could.
+func TestWhatHappensCouldBe(t *testing.T) {
+	for seed := range uint64(60) {
+		r, w, h := rand.New(rand.NewPCG(seed, 21)), 14, 10
+		run := drawnRun(t, r, w, h)
+		g := run.g
+		could := proof.Could(g.Stage, g.Hero().Map, g.HeroCell())
+		for range 60 {
+			in := play.Input(r.IntN(64))
+			for range 3 + r.IntN(40) {
+				g.Step(in)
+				if m := g.Ground(); m != nil && m.Bounds.Contains(g.HeroCell()) && !could.Reached(m.Ref, g.HeroCell()) {
+					t.Fatalf("seed %d: at tick %d the hero is at %v of %s, and it is said that it could not be", seed, g.Tick, g.HeroCell(), m.Name)
+				}
+			}
+			for len(g.Lines) > 0 {
+				g.Step(play.InputUse)
+				g.Step(0)
+			}
+		}
+	}
+}
