@@ -159,7 +159,7 @@ func (k *Kind) Acts() string {
 // watches does, until somebody turns it off.
 func (k *Kind) StartsOn() bool {
 	switch k.Acts() {
-	case Light, "sound", Emitter, Shooter, Beam, Hazard, Turner, Wind, "sensor", Platform, Conveyor, "timer", "source":
+	case Light, "sound", Emitter, Shooter, Beam, Hazard, Turner, Wind, Sensor, Platform, Conveyor, "timer", "source":
 		return true
 	}
 	return false

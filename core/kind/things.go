@@ -4,9 +4,9 @@ package kind
 var things = []Kind{
 	{ID: Collectible, Name: "Collectible", Help: "Taken and counted when touched", Taken: true, Counted: true, Wakes: "take", Settings: settings(
 		counted("amount", 9999, "How much it counts"), called("counts as", written("countsAs", "What it is counted with; empty is its own kind")))},
-	{ID: Key, Name: "Key", Help: "Opens a door that asks for it", Taken: true, Settings: settings(
+	{ID: Key, Name: "Key", Help: "Opens a door that asks for it", Taken: true, Wakes: "take", Settings: settings(
 		written("opens", "The word that doors ask for"), called("used up", yesno("usedUp", "false", "Whether it is gone after opening")))},
-	{ID: Item, Name: "Item", Help: "Something that is carried and used", Taken: true, Settings: settings(
+	{ID: Item, Name: "Item", Help: "Something that is carried and used", Taken: true, Wakes: "take", Settings: settings(
 		written("is", "The word by which rules call it"), counted("amount", 9999, "How many of it"))},
 	{ID: Container, Name: "Container", Help: "Opened once, holds something", State: "Open at the start", Solid: true, Settings: settings(
 		listed("holds", Words, "Items in it, with commas between"), written("needs", "The key that opens it"))},

@@ -35,6 +35,7 @@ const (
 	Container   = "container"
 	Breakable   = "breakable"
 	Emitter     = "emitter"
+	Sensor      = "sensor"
 )
 
 // Keys of what a hero is like in moving and being struck; its speed and jump are told by
@@ -75,6 +76,6 @@ var ways = []Kind{
 		written("team", "For games with several sides"), number("turn", "1", "", 1, 999, "Which of several comes first"))},
 	{ID: Exit, Name: "Exit", Help: "Leads to a place on another map", Area: true, Veiled: true, Leads: LeadsOn},
 	{ID: Arrival, Name: "Arrival", Help: "Where a passage sets the hero down", Faces: true, Veiled: true, Met: true},
-	{ID: Checkpoint, Name: "Checkpoint", Help: "Where the hero comes back to", State: "Reached at the start"},
-	{ID: Goal, Name: "Goal", Help: "Reaching it finishes the map", Area: true},
+	{ID: Checkpoint, Name: "Checkpoint", Help: "Where the hero comes back to", State: "Reached at the start", Wakes: "enter"},
+	{ID: Goal, Name: "Goal", Help: "Reaching it finishes the map", Area: true, Wakes: "enter"},
 }

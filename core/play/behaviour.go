@@ -85,6 +85,9 @@ func (t *tracer) path(e *document.Entity) Trace {
 // of what cannot fly.
 func (t *tracer) line(s *kind.Setting, thousandths int, acts string) {
 	dx, dy := t.e.Facing.Step()
+	if acts == kind.Spring && dy != 0 && t.doc.FromSide(t.m) {
+		dy = -1 // it throws up, whichever way it was put down
+	}
 	flies := acts == "flyer" || acts == kind.Platform || acts == "spring"
 	is := TraceWay
 	if acts == "shooter" || acts == "beam" || acts == "spring" {

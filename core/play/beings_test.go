@@ -1,10 +1,12 @@
 package play_test
 
 import (
+	"azzel/core/author"
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/kind"
 	"azzel/core/play"
+	"azzel/core/rules"
 	"azzel/core/world"
 	"testing"
 )
@@ -229,3 +231,56 @@ func TestPaths(t *testing.T) {
 }
 
 func abs(v int64) int64 { return max(v, -v) }
+
+// A sensor that watches tells rules of whom it notices, once until all have left; so do goals
+// and checkpoints.
+func TestSensors(t *testing.T) {
+	for _, c := range []struct {
+		notices, comes string
+		on             bool
+		want           int
+	}{{"hero", "", true, 2}, {"hero", "", false, 0}, {"beings", "", true, 0}, {"anything", "", true, 2}, {"beings", kind.Walker, true, 1}, {"blocks", kind.Walker, true, 0}, {"blocks", kind.Block, true, 1}, {"anything", kind.Block, true, 1}} {
+		r := drawn(t, "\n..........\n@.........\n..........\n..........").with(kind.Sensor, 4, 1, 2, 1, c.on, document.Down, value("notices", `"`+c.notices+`"`))
+		if c.comes != "" {
+			r.with(c.comes, 4, 1, 1, 1, true, document.Down, value("range", "0"))
+		}
+		told := 0
+		count := func() {
+			for _, e := range r.g.Told {
+				if e.Is == "enter" {
+					told++
+				}
+			}
+		}
+		if c.comes != "" { // it is there already
+			r.hold(0, 3)
+			told = 0
+			if r.g.Is(r.thing(kind.Sensor), play.Reached) {
+				told = 1
+			}
+		} else {
+			for _, in := range []play.Input{play.InputRight, play.InputLeft} {
+				for range 110 {
+					r.hold(in, 1)
+					count()
+				}
+			}
+		}
+		if told != c.want {
+			t.Errorf("one that notices %s, watching %v, with %q: told %d times, wanted %d", c.notices, c.on, c.comes, told, c.want)
+		}
+	}
+	for _, k := range []string{kind.Goal, kind.Checkpoint, kind.Sensor} {
+		r := drawn(t, "\n..........\n@.....D...\n..........").with(k, 3, 1, 1, 1, true, document.Down)
+		m := r.g.Ground().ID
+		c, err := author.AddRule(r.d, rules.Of(rules.Enter(m, r.g.Stage.Thing(r.thing(k)).ID), rules.Open(m, r.g.Stage.Thing(r.thing(kind.Door)).ID)))
+		if err != nil {
+			t.Fatal(err)
+		}
+		r.d = apply(t, r.d, c.Do...)
+		r.hold(play.InputRight, 160)
+		if r.cell().X < 8 {
+			t.Errorf("coming to a %s does not open the door: %v", k, r.cell())
+		}
+	}
+}

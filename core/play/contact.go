@@ -32,12 +32,14 @@ func (g *Game) touch(m *world.Ground) {
 			if !g.Is(r, Reached) {
 				g.setThing(r, Reached, true)
 				g.tell("goal", t.Name)
+				g.happen(happening{rules.WordEnter, m.Ref, r})
 			}
 		case kind.Checkpoint:
 			if b := g.Hero(); !g.Is(r, Reached) {
 				g.setThing(r, Reached, true)
 				g.Back = Place{b.Map, b.X, b.Y}
 				g.tell("checkpoint", t.Name)
+				g.happen(happening{rules.WordEnter, m.Ref, r})
 			}
 		}
 	}

@@ -1,7 +1,6 @@
 package play
 
 import (
-	"azzel/core/document"
 	"azzel/core/kind"
 	"azzel/core/rules"
 	"azzel/core/world"
@@ -28,6 +27,33 @@ func (g *Game) feel(m *world.Ground) {
 		g.meetsThing(m, r, !had)
 	}
 	g.weigh(m)
+	g.notice(m)
+}
+
+// notice tells rules of who has come into a sensor that watches; it is told again once all have left.
+func (g *Game) notice(m *world.Ground) {
+	for _, r := range m.Sensors() {
+		if !g.There(r) {
+			continue
+		}
+		at, sort := g.boxOf(r), g.Stage.Thing(r).Doing.Notices
+		in := (sort == world.NoticesHero || sort == world.NoticesAnything) && meets(g.extent(g.Hero()), at)
+		g.near(m, at, func(o world.Ref, t *world.Thing, _ world.Box) {
+			if o == r || !t.Doing.Goes {
+				return
+			}
+			being := t.Acts == kind.Walker || t.Acts == kind.Flyer || t.Acts == kind.Character
+			block := t.Acts == kind.Block || t.Acts == kind.Faller
+			in = in || sort == world.NoticesAnything || sort == world.NoticesBeings && being || sort == world.NoticesBlocks && block
+		})
+		if in = in && g.On(r); in == g.Is(r, Reached) {
+			continue
+		}
+		if g.setThing(r, Reached, in); in {
+			g.tell(rules.WordEnter, g.Stage.Thing(r).Name)
+			g.happen(happening{rules.WordEnter, m.Ref, r})
+		}
+	}
 }
 
 // meetsThing is what a thing does that the hero stands on or against; comes tells that it came to it now.
@@ -248,7 +274,10 @@ func (g *Game) throws(m *world.Ground, r world.Ref, t *world.Thing) {
 	cw, ch := m.Cell()
 	at, box := g.boxOf(r), g.extent(b)
 	dx, dy := t.Facing.Step()
-	if m.Side && t.Facing == document.Up {
+	if g.Roam {
+		return
+	}
+	if m.Side && dy != 0 { // there is no throwing into the ground
 		if b.VY < 0 || box.Bottom > at.Bottom || !meets(lower(box, Sub), at) {
 			return
 		}

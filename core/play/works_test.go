@@ -141,6 +141,15 @@ func TestSprings(t *testing.T) {
 			t.Errorf("a spring of %s cells throws %d units, wanted %d", height, high, want)
 		}
 	}
+	down := drawn(t, "\n....\n....\n....\n....\n....\n.@..\n....\n####", fromSide).with(kind.Spring, 1, 5, 1, 1, false, document.Down, value("height", "3"))
+	down.until(0, func() bool { return down.hero().VY < 0 })
+	for _, e := range down.g.Ground().Entities.All() {
+		if e.Kind == kind.Spring {
+			if traces := play.Behaviour(down.g.Stage.Doc, down.g.Stage.Chart, down.g.Ground().Map, e); len(traces) != 1 || traces[0].Points[1].Y >= traces[0].Points[0].Y {
+				t.Errorf("one that was put down as it comes is shown throwing %+v", traces)
+			}
+		}
+	}
 	r := drawn(t, "\n............\n.@...^^^....\n............").with(kind.Spring, 3, 1, 1, 1, false, document.Right, value("height", "6"))
 	r.until(play.InputRight, func() bool { return r.hero().Push > 0 })
 	r.hold(0, 60)

@@ -252,6 +252,14 @@ func (f *May) events() bool {
 			if !f.opened[r] && (t.Doing.Needs == "" || f.has(t.Doing.Needs)) && f.near(t, 1) {
 				set(&f.opened[r])
 			}
+		case kind.Sensor:
+			if t.Doing.Notices != world.NoticesHero && f.arrived[t.Map] || f.near(t, 0) {
+				f.wake(rules.WordEnter, t.Map, t.ID, set)
+			}
+		case kind.Checkpoint, kind.Goal:
+			if f.near(t, 0) {
+				f.wake(rules.WordEnter, t.Map, t.ID, set)
+			}
 		case kind.Switch:
 			// what stands on one, and what strikes it, may be anywhere
 			if t.Doing.Worked != world.ByUse && f.arrived[t.Map] || f.near(t, 1) {

@@ -287,6 +287,10 @@ func (s *Search) look(n *node) {
 			} else {
 				n.targets = near.touching(n.targets, m, t, false)
 			}
+		case kind.Sensor:
+			if !g.Is(r, play.Reached) && g.On(r) {
+				n.targets = near.touching(n.targets, m, t, false)
+			}
 		case kind.Breakable:
 			n.targets = near.beside(n.targets, m, t)
 		case kind.Container:

@@ -46,10 +46,10 @@ func TestChoices(t *testing.T) {
 		want  string
 	}{
 		{"", rules.BlankOnce, "once, each time"},
-		{"", document.SlotWhen, "uses a switch, takes a collectible, arrives on a map"},
+		{"", document.SlotWhen, "uses a switch, takes a collectible, comes to a place, arrives on a map"},
 		{"", document.SlotIf, "a flag is set, a flag is not set"},
 		{"", document.SlotThen, "open a door, set a flag, clear a flag, say a line"},
-		{at("use"), "", "uses a switch, takes a collectible, arrives on a map"},
+		{at("use"), "", "uses a switch, takes a collectible, comes to a place, arrives on a map"},
 		{at("use"), "what", "Point at it on the map…, [Quay], Switch"},
 		{at("isSet"), "", "is set, is not set, remove this"},
 		{at("isSet"), "what", "Lit, A new flag, remove this condition"},

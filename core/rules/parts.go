@@ -35,6 +35,9 @@ func Use(m, e document.ID) document.RulePart { return ofEntity(WordUse, m, e) }
 // Take waits for the hero to take an entity.
 func Take(m, e document.ID) document.RulePart { return ofEntity(WordTake, m, e) }
 
+// Enter waits for somebody to come to an entity.
+func Enter(m, e document.ID) document.RulePart { return ofEntity(WordEnter, m, e) }
+
 // Arrive waits for the hero to arrive on a map.
 func Arrive(m document.ID) document.RulePart {
 	return Part(WordArrive, document.Naming(document.Object{Type: document.TypeMap, ID: m}))

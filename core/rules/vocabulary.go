@@ -14,6 +14,7 @@ import (
 const (
 	WordUse      = "use"      // the hero uses a switch
 	WordTake     = "take"     // the hero takes a collectible
+	WordEnter    = "enter"    // somebody comes to a sensor, a checkpoint or a goal
 	WordArrive   = "arrive"   // the hero arrives on a map
 	WordIsSet    = "isSet"    // a flag is set
 	WordIsNotSet = "isNotSet" // a flag is not set
@@ -59,6 +60,7 @@ const (
 var Vocabulary = []Entry{
 	{WordUse, document.SlotWhen, "uses a switch", "the hero [uses] {what}", []Blank{entity("what", "switch", wakes(WordUse))}},
 	{WordTake, document.SlotWhen, "takes a collectible", "the hero [takes] {what}", []Blank{entity("what", "collectible", wakes(WordTake))}},
+	{WordEnter, document.SlotWhen, "comes to a place", "somebody [comes to] {what}", []Blank{entity("what", "sensor, checkpoint or goal", wakes(WordEnter))}},
 	{WordArrive, document.SlotWhen, "arrives on a map", "the hero [arrives on] {what}", []Blank{{Key: "what", Type: BlankMap}}},
 	{WordIsSet, document.SlotIf, "is set", "{what} [is set]", []Blank{{Key: "what", Type: BlankFlag}}},
 	{WordIsNotSet, document.SlotIf, "is not set", "{what} [is not set]", []Blank{{Key: "what", Type: BlankFlag}}},

@@ -38,6 +38,8 @@ type Doing struct {
 	// Worked is what works a switch, Returns when it goes back, or a door falls shut.
 	Worked  Worked
 	Returns Returns
+	// Notices is whom a sensor notices.
+	Notices Notices
 	// Needs is the word of what opens or breaks it, Word what a key or an item is called by, or what
 	// is left of it, Holds
 	// what is in it; UsedUp keys open once.
@@ -142,6 +144,8 @@ func (s *Stage) doingOf(m *document.Map, e *document.Entity, acts string) Doing 
 		out.Needs, out.Holds = word("needs"), d.Value(e, "holds").List()
 	case kind.Breakable:
 		out.Needs, out.Word = word("by"), word("leaves")
+	case kind.Sensor:
+		out.Notices = Notices(max(0, slices.Index([]string{"hero", "beings", "blocks", "anything"}, word("notices"))))
 	case kind.Emitter:
 		out.Gives, out.Rate = word("gives"), int(number("perSecond")/1000)
 	case kind.Sign:
@@ -267,6 +271,17 @@ const (
 	ByStep
 	ByWeight
 	ByBlow
+)
+
+// Notices is whom a sensor notices.
+type Notices uint8
+
+// Whom it can notice.
+const (
+	NoticesHero Notices = iota
+	NoticesBeings
+	NoticesBlocks
+	NoticesAnything
 )
 
 // Returns is when something goes back to what it was.

@@ -8,7 +8,7 @@ type settings struct {
 	darkness, sight          int
 	remembersSight, anyAreas bool
 	remembers                bool
-	dangers, scales          []Ref
+	dangers, scales, sensors []Ref
 }
 
 func (g *Ground) settings() *settings {
@@ -25,6 +25,9 @@ func (g *Ground) settings() *settings {
 		}
 		if t := &g.stage.Things[r]; t.Acts == kind.Switch && t.Doing.Worked == ByWeight {
 			g.set.scales = append(g.set.scales, r)
+		}
+		if g.stage.Things[r].Acts == kind.Sensor {
+			g.set.sensors = append(g.set.sensors, r)
 		}
 		g.set.anyAreas = g.set.anyAreas || g.stage.Things[r].Area != nil
 	}
@@ -51,6 +54,9 @@ func (g *Ground) Dangers() []Ref { return g.settings().dangers }
 
 // Scales are its switches that are held down by weight, ascending.
 func (g *Ground) Scales() []Ref { return g.settings().scales }
+
+// Sensors are its sensor areas, ascending.
+func (g *Ground) Sensors() []Ref { return g.settings().sensors }
 
 // Remembers tells whether what happened on the map is still so when one comes back.
 func (g *Ground) Remembers() bool { return g.settings().remembers }

@@ -12,6 +12,7 @@ const said: Record<string, (name: string) => string> = {
 	fell: () => 'fell over the edge',
 	back: () => 'came back',
 	rule: () => 'a rule ran',
+	enter: (n) => `${n} was come to`,
 	push: (n) => `pushed ${n}`,
 	spring: (n) => `was thrown by ${n}`,
 	hit: (n) => `hit ${n}`,
