@@ -77,16 +77,16 @@ func TestOwnKindFromABuiltInOne(t *testing.T) {
 		}
 		return nil
 	})
-	// pinned it is first everywhere, and held it goes down on the map
-	k.pressIn("button", "Pin Shore crab")
-	k.see("[aria-label=Pinned]", "Shore crab")
+	// offered first it is so everywhere, and held it goes down on the map
+	k.pressIn("button", "Offer Shore crab first")
+	k.see("[aria-label=First]", "Shore crab")
 	k.press("Hold it on the map")
 	k.see("[data-testid=hand]", "shore crab")
 	k.click(k.at(5, 6))
 	k.click(k.at(8, 6))
 	k.keys(input.Escape)
 	k.pressIn("aside [role=tab]", "Kinds")
-	k.see("[aria-label='Kinds: Pinned']", "Shore crab")
+	k.see("[aria-label='Kinds: First']", "Shore crab")
 	k.click(k.at(5, 6))
 	k.see("[data-testid=details]", "Shore crab")
 	k.see("[data-testid=details]", "pinches")
@@ -95,7 +95,7 @@ func TestOwnKindFromABuiltInOne(t *testing.T) {
 	k.stored(boxIs(crab, 5, 6, 1, 1))
 	// where it is used is told, and deleting it loses nothing
 	k.pressIn("nav button", "Kinds")
-	k.pressIn("[aria-label=Pinned] button", "Shore crab")
+	k.pressIn("[aria-label=First] button", "Shore crab")
 	k.see("[aria-label='Where it is used']", "Quay\n2")
 	k.press("Delete")
 	k.notice("became Walking enemy")

@@ -49,6 +49,14 @@ func TestAPinIsGoneOnFrom(t *testing.T) {
 	// where the pin stands the menu goes on from it as well, and so does the chart
 	pin := k.rig.doc().PinsInOrder()[0]
 	on := k.at(pin.At.X/16, pin.At.Y/16)
+	var scale float64
+	if _, err := fmt.Sscan(k.eval(`() => String(azzel.view().scale)`), &scale); err != nil {
+		t.Fatal(err)
+	}
+	head := offset(on, scale*float64(pin.At.X%16-8), scale*float64(pin.At.Y%16-8)-18)
+	within(t, soon, func() error {
+		return want("a pin stands on the map", fmt.Sprint(k.overlay(head) != "0,0,0,0"), "true")
+	})
 	k.clickWith(on, proto.InputMouseButtonRight)
 	k.see("[role=menuitem]", "Go on from pin Before the gate")
 	k.keys(input.Escape)

@@ -247,3 +247,74 @@ func TestAGameShowsOnlyWhatItIs(t *testing.T) {
 	k.gone("[data-testid=playing]")
 	within(t, soon, func() error { return want("the grid is back", fmt.Sprint(line()), "true") })
 }
+
+// Going through a passage is seen as it says: an iris closes around the hero, a curtain goes on with it.
+func TestPassagesAreSeenAsTheySay(t *testing.T) {
+	r := joined(t)
+	way := r.doc().Passages.All()[0]
+	for _, p := range r.doc().Passages.All() {
+		if p.From.Entity == sample.Exit {
+			way = p
+		}
+	}
+	at := edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Exit}
+	r.append(edit.Set(at, "x", 64), edit.Set(at, "y", 32))
+	k := r.open()
+	k.focusMap()
+	// how dark the map is drawn over beside the hero and far on either side of it
+	seen := func() string {
+		return k.eval(`() => {
+			const c = document.querySelector('[data-testid=map]'), x = c.getContext('2d')
+			const dark = (px) => x.getImageData(px, c.height - 40, 1, 1).data[3] > 200 ? 1 : 0
+			return [0.02, 0.98].map((f) => dark(Math.round(c.width * f))).join('')
+		}`)
+	}
+	for _, c := range []struct{ transition, wants string }{{"slide", "10"}, {"iris", "11"}} {
+		r.append(edit.Set(edit.Ref{Type: edit.TypePassage, ID: way.ID}, "transition", c.transition))
+		k.keys(input.KeyP)
+		k.see("[data-testid=playing]", "Playing Quay")
+		k.keys(input.KeyT)
+		must(t, k.page.Keyboard.Press(input.ArrowRight))
+		within(t, soon, func() error {
+			k.keys(input.KeyU)
+			return want(c.transition+" is dark at the left and at the right", seen(), c.wants)
+		})
+		must(t, k.page.Keyboard.Release(input.ArrowRight))
+		k.see("[data-testid=playing]", "Quay")
+		k.keys(input.KeyP)
+		k.gone("[data-testid=playing]")
+	}
+}
+
+// Whoever goes to another station in the middle of a game finds it again standing still, with what
+// was changed there.
+func TestAGameWaitsWhileOneIsElsewhere(t *testing.T) {
+	k := joined(t).open()
+	k.focusMap()
+	k.keys(input.KeyP)
+	k.walk(input.ArrowRight, k.shows("[data-testid=count]", "1 of 1 collected"))
+	k.pressIn("nav button", "Rules")
+	k.see("main[aria-label=Rules]", "When")
+	k.see("header button", "Stop")
+	k.keys(input.KeyT) // nothing goes on where it is not seen
+	k.pressIn("nav button", "Kinds")
+	k.see("aside[aria-label=Kinds]", "Hero")
+	k.rig.append(edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}, "name", "Old Quay"))
+	k.pressIn("nav button", "Map")
+	k.see("[data-testid=playing]", "Frozen on Old Quay")
+	k.see("[data-testid=count]", "1 of 1 collected")
+	x, _ := k.hero()
+	k.focusMap()
+	k.keys(input.KeyT)
+	k.see("[data-testid=playing]", "Playing Old Quay")
+	k.walk(input.ArrowLeft, func() error {
+		now, _ := k.hero()
+		return want("it goes on", fmt.Sprint(now < x-8), "true")
+	})
+	// ended elsewhere it is over there, too
+	k.pressIn("nav button", "Chart")
+	k.press("Stop")
+	k.see("[data-testid=chart]", "")
+	k.pressIn("nav button", "Map")
+	k.gone("[data-testid=playing]")
+}

@@ -159,9 +159,9 @@ func PinKind(d *document.Document, id document.ID, pinned bool) (Change, error) 
 		return Change{}, errors.New("the kind is no longer there")
 	}
 	next := slices.DeleteFunc(append([]document.ID{}, d.Project.Pins...), func(o document.ID) bool { return o == id })
-	text := "Unpinned " + k.Name
+	text := "Offered " + k.Name + " in its place"
 	if pinned {
-		next, text = append(next, id), "Pinned "+k.Name
+		next, text = append(next, id), "Offered "+k.Name+" first"
 	}
 	return changed(text, edit.Set(edit.Ref{Type: edit.TypeProject}, "pins", next)), nil
 }

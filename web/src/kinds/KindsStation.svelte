@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { roving } from '../controls/roving'
-	import Pin from '@lucide/svelte/icons/pin'
+	import ListStart from '@lucide/svelte/icons/list-start'
 	import Plus from '@lucide/svelte/icons/plus'
 	import type { Kind } from '../core/types'
 	import Context from '../controls/Context.svelte'
@@ -70,11 +70,11 @@
 							</Context>
 							<button
 								class="button-plain w-7 {pinned.has(k.id) ? 'text-glaze' : 'opacity-40'}"
-								aria-label="{pinned.has(k.id) ? 'Unpin' : 'Pin'} {k.name}"
+								aria-label="Offer {k.name} first"
 								aria-pressed={pinned.has(k.id)}
 								title="Offered first everywhere"
 								onclick={() => w.project.try('pinKind', { id: k.id, pinned: !pinned.has(k.id) })}
-								><Pin size={14} /></button
+								><ListStart size={14} /></button
 							>
 						</li>
 					{/each}

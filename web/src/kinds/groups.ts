@@ -1,6 +1,6 @@
 import type { Head, Kind } from '../core/types'
 
-/** Kinds under a heading: pinned ones, the designer's own, then by category. */
+/** Kinds under a heading: those that are offered first, the designer's own, then by category. */
 export interface Group {
 	name: string
 	kinds: Kind[]
@@ -14,7 +14,7 @@ export function groupsOf(head: Head, query: string): Group[] {
 	})
 	const pins = head.project.pins ?? []
 	const out: Group[] = [
-		{ name: 'Pinned', kinds: pins.flatMap((id) => found.filter((k) => k.id === id)) },
+		{ name: 'First', kinds: pins.flatMap((id) => found.filter((k) => k.id === id)) },
 		{ name: 'Your own', kinds: found.filter((k) => k.own && !pins.includes(k.id)) },
 	]
 	for (const c of head.categories) {

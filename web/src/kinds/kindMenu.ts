@@ -13,7 +13,7 @@ export function removeKind(w: Workspace, k: Kind) {
 
 /** What can be done with a kind, wherever it is listed. */
 export function kindMenu(w: Workspace, k: Kind, hold: boolean): Choice[] {
-	const pinned = (w.project.head.project.pins ?? []).includes(k.id)
+	const first = (w.project.head.project.pins ?? []).includes(k.id)
 	const here = w.map ? w.project.entities(w.map.id).filter((e) => e.kind === k.id) : []
 	return [
 		{ label: 'Hold it', run: () => w.holdOnMap({ what: 'entity', kind: k.id }) },
@@ -42,8 +42,8 @@ export function kindMenu(w: Workspace, k: Kind, hold: boolean): Choice[] {
 			},
 		},
 		{
-			label: pinned ? 'Unpin' : 'Pin: offer it first',
-			run: () => w.project.try('pinKind', { id: k.id, pinned: !pinned }),
+			label: first ? 'Offer it in its place' : 'Offer it first',
+			run: () => w.project.try('pinKind', { id: k.id, pinned: !first }),
 		},
 		...(k.own ? [{ label: 'Delete', run: () => removeKind(w, k) }] : []),
 	]

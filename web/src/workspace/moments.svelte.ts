@@ -83,7 +83,7 @@ export class Moments {
 		const step = () => {
 			const next = this.w.project.head.recordings.find((r) => !this.follows[r.id]?.done)
 			if (!next) return
-			if (!this.w.canvas?.busy() && !this.w.play.on) this.followOn(next.id)
+			if (!this.w.canvas?.busy() && !this.w.play.runs) this.followOn(next.id)
 			this.timer = window.setTimeout(step, 7)
 		}
 		this.timer = window.setTimeout(step, 400)

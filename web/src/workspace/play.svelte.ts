@@ -45,6 +45,17 @@ export class Play {
 		return this.view !== null
 	}
 
+	/** The game runs at this moment. */
+	get runs(): boolean {
+		return this.view !== null && !this.frozen
+	}
+
+	/** Stands still until somebody lets it go on. */
+	stand() {
+		this.frozen = true
+		this.release()
+	}
+
 	/** Begins at the spawn, or at a cell; throws the core's sentence, as all that begin do. */
 	start(map: ID, at?: Point, given: Given = nothing) {
 		const seed = someSeed()

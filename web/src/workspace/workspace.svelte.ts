@@ -135,7 +135,10 @@ export class Workspace {
 		this.scene = new Scene(project)
 		this.sketches = new Sketches(project.id)
 		this.charting = new Charting(project)
-		this.proving = new Proving(project, () => this.play.on || this.charting.left > 0 || (this.canvas?.busy() ?? false))
+		this.proving = new Proving(
+			project,
+			() => this.play.runs || this.charting.left > 0 || (this.canvas?.busy() ?? false),
+		)
 		this.hand = new Hand(`azzel.hand.${project.id}`)
 		this.play = new Play(
 			project,
@@ -347,8 +350,9 @@ export class Workspace {
 		this.holdOnMap({ what: 'zone', number })
 	}
 
+	/** Goes to a station; a game stands still meanwhile, and is there again on the map. */
 	open(station: Station) {
-		if (this.play.on) this.playing.stopPlay()
+		if (this.play.on && station !== 'map') this.play.stand()
 		this.station = station
 	}
 

@@ -24,7 +24,7 @@ export const playActions: Group = (w, { onMap }) => [
 		keys: ['Ctrl+P'],
 		run: () => (w.beginOpen = true),
 	},
-	...inGame(w),
+	...inGame(w, onMap),
 	...w.project.head.pins.map((p): Action => ({
 		name: `Go on from pin ${p.name}`,
 		group: 'Play',
@@ -33,7 +33,7 @@ export const playActions: Group = (w, { onMap }) => [
 ]
 
 /** What can be done with the time of a game that is played. */
-function inGame(w: Workspace): Action[] {
+function inGame(w: Workspace, onMap: () => boolean): Action[] {
 	const all: [string, string, () => void][] = [
 		['Freeze the game, or let it go on', 'T', () => w.play.freeze()],
 		['One step of the game', 'U', () => w.play.stepOn()],
@@ -48,7 +48,7 @@ function inGame(w: Workspace): Action[] {
 		group: 'Play',
 		keys: [key],
 		canvas: true,
-		when: () => w.play.on,
+		when: () => w.play.on && onMap(),
 		run,
 	}))
 }
