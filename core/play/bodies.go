@@ -69,10 +69,7 @@ func (g *Game) bodyOf(r world.Ref) *Body {
 }
 
 // Where is the box of a thing now.
-func (g *Game) Where(r world.Ref) world.Box { return g.boxOf(r) }
-
-// boxOf is where a thing is.
-func (g *Game) boxOf(r world.Ref) world.Box {
+func (g *Game) Where(r world.Ref) world.Box {
 	if b := g.bodyOf(r); b != nil && g.being(r) {
 		return g.extent(b)
 	}

@@ -18,7 +18,7 @@ func (g *Game) Rays(m *world.Ground) (out []Ray) {
 		if !g.There(r) || !g.On(r) {
 			continue
 		}
-		at := g.boxOf(r)
+		at := g.Where(r)
 		x, y := (at.Left+at.Right)/2, (at.Top+at.Bottom)/2
 		switch t.Acts {
 		case kind.Beam:
@@ -120,7 +120,7 @@ func (g *Game) shoots(m *world.Ground) {
 }
 
 func (g *Game) shoot(m *world.Ground, r world.Ref, t *world.Thing) {
-	d, at := &t.Doing, g.boxOf(r)
+	d, at := &t.Doing, g.Where(r)
 	x, y := (at.Left+at.Right)/2, (at.Top+at.Bottom)/2
 	add := func(dx, dy int64) {
 		far := max(1, root(dx*dx+dy*dy))

@@ -8,6 +8,9 @@ import (
 
 // What tests do to a game from outside.
 
+// BitsOfThing is how much can be so of a thing.
+const BitsOfThing = int(bitsOfThing)
+
 // Strike takes a heart as something ahead of the hero would.
 func (g *Game) Strike() {
 	box := g.extent(g.Hero())

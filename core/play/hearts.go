@@ -170,7 +170,7 @@ func (g *Game) hurts(m *world.Ground) {
 	if m.Areas() {
 		for _, r := range g.touched(m, in) {
 			if t := g.Stage.Thing(r); t.Area != nil && t.Area.Is&world.Hazard != 0 && g.works(r, t) {
-				g.struck(g.boxOf(r), t.Name, t.Area.Harm)
+				g.struck(g.Where(r), t.Name, t.Area.Harm)
 				return
 			}
 		}

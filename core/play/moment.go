@@ -8,9 +8,6 @@ import (
 	"slices"
 )
 
-// sos are the bits of things by the words of document.Sos.
-var sos = [bitsOfThing]Bit{Switched, Opened, Taken, Gone, Reached, Spent}
-
 // Moment is the game as it stands, by ids.
 func (g *Game) Moment() document.Moment {
 	st, s := g.Stage, g.State
@@ -103,11 +100,12 @@ func (g *Game) momentOfBodies(out *document.Moment) {
 	}
 }
 
+// words are the bits of a thing as documents call them: in the same order.
 func words(bits uint8) []string {
 	out := []string{}
-	for i, b := range sos {
+	for b, word := range document.Sos {
 		if bits>>b&1 != 0 {
-			out = append(out, document.Sos[i])
+			out = append(out, word)
 		}
 	}
 	return out
@@ -171,7 +169,7 @@ func Resume(st *world.Stage, at document.Moment) (*Game, error) {
 		var bits uint8
 		for _, is := range t.Is {
 			if i := slices.Index(document.Sos, is); i >= 0 {
-				bits |= 1 << sos[i]
+				bits |= 1 << i
 			}
 		}
 		s.so(st, document.Object{Type: document.TypeEntity, Map: t.Map, ID: t.ID}, bits)

@@ -73,6 +73,9 @@ func TestResumingIsGoingOn(t *testing.T) {
 
 // What a moment names that is not there any more is kept aside, and comes back with it.
 func TestMomentOfWhatIsGone(t *testing.T) {
+	if len(document.Sos) != play.BitsOfThing || document.Sos[play.Taken] != "taken" || document.Sos[play.Spent] != "spent" {
+		t.Errorf("what can be so is called %v", document.Sos)
+	}
 	d := sample.World()
 	g, err := play.StartWith(stage(d), sample.Quay, play.Given{Flags: []document.ID{sample.Lit}, Taken: []document.End{{Map: sample.Quay, Entity: sample.Pearl}}}, 1)
 	if err != nil {

@@ -4,6 +4,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/world"
+	"slices"
 )
 
 // Pose is where something that moves is at a moment: its top left, in map pixels.
@@ -27,8 +28,7 @@ func Motion(st *world.Stage, r world.Ref, ticks int) []Pose {
 	g := gameOf(st, &State{Seed: 1, Leaving: world.None, Inside: world.None, Roam: true, Bodies: []Body{{Of: world.None, Map: m.Ref}}})
 	g.room(st)
 	for c := r; c >= 0; c = st.Things[c].Doing.Carrier {
-		i := g.placeOf(c)
-		g.Bodies = append(g.Bodies[:i:i], append([]Body{g.newBody(m, c)}, g.Bodies[i:]...)...)
+		g.Bodies = slices.Insert(g.Bodies, g.placeOf(c), g.newBody(m, c))
 	}
 	g.livelyOf = world.None
 	out := make([]Pose, 0, ticks/PoseTicks+1)

@@ -223,7 +223,7 @@ func slotsOf(st *world.Stage, of document.Object) (first, n int) {
 	return -1, 0
 }
 
-// outside is how far somebody who finds himself in something solid is moved, in cells.
+// farthestOut is how far somebody who finds himself in something solid is moved, in cells.
 const farthestOut = 2
 
 // free brings the hero out of what has come to lie on it: to the nearest place within two

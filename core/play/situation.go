@@ -19,7 +19,7 @@ type Situation struct {
 // Bit is something that is so of a thing.
 type Bit int
 
-// What can be so of a thing. Switched and Opened are against what it is at first.
+// What can be so of a thing, as document.Sos calls it. Switched and Opened are against what it is at first.
 const (
 	Switched Bit = iota // not in its first state
 	Opened              // opened by a rule

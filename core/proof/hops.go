@@ -5,7 +5,7 @@ import (
 )
 
 // hopTicks is how long a map is thought to take.
-const hopTicks = 3000
+const hopTicks = 1200
 
 // hops gives for each map how many others lie between it and one with a goal, as passages lead and
 // seams join; a map from which none is reached so is as far as all of them. It only decides

@@ -1,7 +1,6 @@
 package session
 
 import (
-	"azzel/core/cells"
 	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/kind"
@@ -69,35 +68,6 @@ type View struct {
 	Looks []drawnLook `json:"looks"`
 }
 
-// Moved is where an entity that moves is: its top left, in map pixels.
-type Moved struct {
-	Map    document.ID     `json:"map"`
-	ID     document.ID     `json:"id"`
-	X      int             `json:"x"`
-	Y      int             `json:"y"`
-	Facing document.Facing `json:"facing"`
-	Steps  int32           `json:"steps"`
-}
-
-// EmitterView is a box, in map pixels, out of which come so many particles of a sort a second; Seed
-// tells one from another.
-type EmitterView struct {
-	Map   document.ID `json:"map"`
-	X     int         `json:"x"`
-	Y     int         `json:"y"`
-	W     int         `json:"w"`
-	H     int         `json:"h"`
-	Gives string      `json:"gives"`
-	Rate  int         `json:"rate"`
-	Seed  int         `json:"seed"`
-}
-
-// RayView is a line from one map pixel to another.
-type RayView struct {
-	From grid.Point `json:"from"`
-	To   grid.Point `json:"to"`
-}
-
 // Camera is what the player sees of a map, in map pixels: its middle and its size, 0 where
 // that is not set; all of it, or no more than there is.
 type Camera struct {
@@ -115,27 +85,10 @@ type SightView struct {
 	Known []grid.Span `json:"known"`
 }
 
-// LightView is a light that shines: its middle and how far it does, in map pixels.
-type LightView struct {
-	Map     document.ID `json:"map"`
-	X       int         `json:"x"`
-	Y       int         `json:"y"`
-	Radius  int         `json:"radius"`
-	Colour  string      `json:"colour"`
-	Flicker string      `json:"flicker"`
-}
-
-type drawnLook struct {
-	ID   document.ID `json:"id"`
-	Look cells.Cell  `json:"look"`
-}
-
-var modes = [...]string{play.Walking: "walks", play.Airborne: "flies", play.Climbing: "climbs", play.Swimming: "swims"}
-
 func (s *Session) view(g *play.Game, told []play.Event) View {
 	p := s.play
 	b := g.Hero()
-	v := View{Facing: b.Look(), Steps: b.Steps, Does: modes[b.Mode], Low: b.Flags&play.Ducked != 0, Unhurt: int(b.Blink),
+	v := View{Facing: b.Look(), Steps: b.Steps, Does: document.Modes[b.Mode], Low: b.Flags&play.Ducked != 0, Unhurt: int(b.Blink),
 		Tick: g.Tick, From: p.record.From(), To: p.record.To(), Events: append([]play.Event{}, told...), Notice: g.Notice, Dark: dark(g.State),
 		Hearts: int(g.Count(play.Hearts)), Lives: int(g.Count(play.Lives)), Roam: p.roam && g == p.game || g != p.game && g.Roam, Way: append([]grid.Point{}, p.way...), Shows: p.shows(),
 		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{},
@@ -168,64 +121,13 @@ func (s *Session) view(g *play.Game, told []play.Event) View {
 	if now, known, ok := g.Sight(); ok {
 		v.Seen = &SightView{now.Spans(), known.Spans()}
 	}
-	pixel := func(x, y int64) grid.Point {
-		return grid.Point{X: grid.FloorDiv(int(x), play.Sub), Y: grid.FloorDiv(int(y), play.Sub)}
-	}
 	v.Strikes = int(g.Striking()) * 1000 / play.BlowTicks
-	for _, ray := range g.Rays(m) {
-		v.Rays = append(v.Rays, RayView{pixel(ray.X, ray.Y), pixel(ray.ToX, ray.ToY)})
-	}
-	for _, s := range g.Shots {
-		v.Shots = append(v.Shots, pixel(s.X, s.Y))
-	}
+	v.dangers(g, m)
 	for _, m := range inSight(st, m) {
-		for i := 1; i < len(g.Bodies); i++ {
-			if b := &g.Bodies[i]; b.Map == m.Ref {
-				t := st.Thing(b.Of)
-				at := pixel(b.X-t.Body.Left, b.Y-t.Body.Top)
-				v.Moved = append(v.Moved, Moved{m.ID, t.ID, t.X + at.X, t.Y + at.Y, b.Look(), b.Steps})
-			}
-		}
-		for r := m.First; r < m.After; r++ {
-			t := st.Thing(r)
-			if !g.There(r) || t.Unseen {
-				v.Gone = append(v.Gone, t.ID)
-			}
-			if look, there := g.Look(r); there && look != 0 {
-				v.Looks = append(v.Looks, drawnLook{t.ID, look})
-			}
-			at := grid.Point{X: t.X + t.W/2, Y: t.Y + t.H/2}
-			if t.Doing.Goes {
-				box := g.Where(r)
-				at = pixel((box.Left+box.Right)/2, (box.Top+box.Bottom)/2)
-			}
-			if t.Light != nil && g.There(r) && g.On(r) && v.Darkness > 0 {
-				v.Lights = append(v.Lights, LightView{m.ID, at.X, at.Y, t.Light.Radius, t.Light.Colour, t.Light.Flicker})
-			}
-			if t.Acts == kind.Emitter && t.Doing.Rate > 0 && g.There(r) && g.On(r) {
-				v.Emitters = append(v.Emitters, EmitterView{m.ID, at.X - t.W/2, at.Y - t.H/2, t.W, t.H, t.Doing.Gives, t.Doing.Rate, int(r)})
-			}
-			if (t.Acts == kind.Door || t.Acts == kind.Switch) && g.On(r) {
-				v.On = append(v.On, t.ID)
-			}
-		}
+		v.bodies(g, m)
+		v.things(g, m)
 	}
 	return v
-}
-
-// inSight is a map and those beyond its seams, which are seen with it.
-func inSight(st *world.Stage, m *world.Ground) []*world.Ground {
-	out := []*world.Ground{m}
-	for _, seam := range st.Chart.SeamsOf(m.ID) {
-		switch {
-		case seam.Why != "" || seam.Closed:
-		case seam.A == m.ID:
-			out = append(out, st.Ground(st.MapOf(seam.B)))
-		case seam.B == m.ID:
-			out = append(out, st.Ground(st.MapOf(seam.A)))
-		}
-	}
-	return out
 }
 
 func dark(g *play.State) int {

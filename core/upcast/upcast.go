@@ -31,6 +31,12 @@ type change struct {
 	head func(h object)
 }
 
+// nothing leaves all as it was written.
+var nothing = change{
+	whole: func(string, object) {},
+	field: func(_, name string, value any) (string, any) { return name, value },
+}
+
 // changes lead from format i+1 to i+2.
 var changes = []change{format2, format3, format4}
 

@@ -1,0 +1,60 @@
+package play
+
+import (
+	"azzel/core/kind"
+	"azzel/core/rules"
+	"azzel/core/world"
+)
+
+// notice tells rules of who has come into a sensor that watches; it is told again once all have left.
+func (g *Game) notice(m *world.Ground) {
+	for _, r := range m.Sensors() {
+		if !g.There(r) {
+			continue
+		}
+		at, sort := g.Where(r), g.Stage.Thing(r).Doing.Notices
+		in := (sort == world.NoticesHero || sort == world.NoticesAnything) && meets(g.extent(g.Hero()), at)
+		g.near(m, at, func(o world.Ref, t *world.Thing, _ world.Box) {
+			if o == r || !t.Doing.Goes {
+				return
+			}
+			being := t.Acts == kind.Walker || t.Acts == kind.Flyer || t.Acts == kind.Character
+			block := t.Acts == kind.Block || t.Acts == kind.Faller
+			in = in || sort == world.NoticesAnything || sort == world.NoticesBeings && being || sort == world.NoticesBlocks && block
+		})
+		if in = in && g.On(r); in == g.Is(r, Reached) {
+			continue
+		}
+		if g.setThing(r, Reached, in); in {
+			g.tell(rules.WordEnter, g.Stage.Thing(r).Name)
+			g.happen(happening{rules.WordEnter, m.Ref, r})
+		}
+	}
+}
+
+// weigh holds down the switches on which the hero, a block or somebody stands.
+func (g *Game) weigh(m *world.Ground) {
+	for _, r := range m.Scales() {
+		t := g.Stage.Thing(r)
+		if !g.There(r) {
+			continue
+		}
+		at := g.Where(r)
+		if m.Side {
+			at.Top -= Sub
+		}
+		down := meets(g.extent(g.Hero()), at)
+		g.findLively(m)
+		for _, i := range g.lively {
+			b := &g.Bodies[i]
+			acts := g.Stage.Thing(b.Of).Acts
+			down = down || b.Of != r && acts != kind.Flyer && acts != kind.Platform && meets(g.extent(b), at)
+		}
+		switch is := g.Is(r, Switched); {
+		case down && !is:
+			g.work(m, r)
+		case !down && is && t.Doing.Returns != world.Never:
+			g.setThing(r, Switched, false)
+		}
+	}
+}

@@ -1,0 +1,116 @@
+package play
+
+import (
+	"azzel/core/kind"
+	"azzel/core/rules"
+	"azzel/core/world"
+	"slices"
+)
+
+// use does what can be done with what the hero stands on or looks at, within a cell: the first
+// thing that does anything.
+func (g *Game) use(m *world.Ground) {
+	for _, at := range []world.Box{g.extent(g.Hero()), g.ahead(m)} {
+		for _, r := range g.touched(m, at) {
+			if g.usesThing(m, r) {
+				return
+			}
+		}
+	}
+	g.blow(m)
+}
+
+// BlowTicks is how long a blow takes.
+const BlowTicks = 16
+
+// blow strikes what lies ahead, within three quarters of a cell.
+func (g *Game) blow(m *world.Ground) {
+	b, w := g.Hero(), g.gait()
+	if !w.Blow || w.BlowWith != "" && !g.Has(w.BlowWith) || b.Timer > 0 {
+		return
+	}
+	b.Timer = BlowTicks
+	for _, r := range g.touched(m, g.ahead(m)) {
+		switch t := g.Stage.Thing(r); t.Acts {
+		case kind.Walker, kind.Flyer, kind.Shooter:
+			g.hits(r, t)
+		case kind.Breakable:
+			if t.Doing.Needs == "" || g.Has(t.Doing.Needs) {
+				g.hits(r, t)
+			}
+		case kind.Switch:
+			if t.Doing.Worked == world.ByBlow {
+				g.work(m, r)
+			}
+		}
+	}
+}
+
+// Striking is how many ticks of a blow are left.
+func (g *Game) Striking() int32 { return g.Hero().Timer }
+
+// ahead is where the hero reaches: its box three quarters of a cell farther.
+func (g *Game) ahead(m *world.Ground) world.Box {
+	box := g.extent(g.Hero())
+	w, h := m.Cell()
+	dx, dy := g.Hero().Look().Step()
+	return shifted(box, -int64(dx)*w*3/4, -int64(dy)*h*3/4)
+}
+
+func (g *Game) usesThing(m *world.Ground, r world.Ref) bool {
+	t := g.Stage.Thing(r)
+	switch t.Acts {
+	case kind.Switch:
+		if t.Doing.Worked != world.ByUse {
+			return false
+		}
+		g.work(m, r)
+		return true
+	case kind.Sign, kind.Character:
+		if t.Doing.Says == "" {
+			return false
+		}
+		if b := g.bodyOf(r); b != nil {
+			dx, dy := g.toHero(b)
+			if abs(dx) >= abs(dy) {
+				b.turn(facingOf(dx, 0))
+			} else {
+				b.turn(facingOf(0, dy))
+			}
+		}
+		g.tell("read", t.Name)
+		g.says(t.Doing.Says, false)
+		return true
+	case kind.Container:
+		if g.On(r) || t.Doing.Needs != "" && !g.opens(r, t) {
+			return false
+		}
+		g.setThing(r, Opened, true)
+		g.tell(rules.WordOpen, t.Name)
+		return true
+	}
+	return false
+}
+
+// Has reports whether the hero has what is called by a word: a key, an item, something that
+// was in a container or was left of what it broke, or what it began with.
+func (g *Game) Has(word string) bool {
+	for k := range g.Stage.Things {
+		t := &g.Stage.Things[k]
+		switch r := world.Ref(k); t.Acts {
+		case kind.Key, kind.Item:
+			if t.Doing.Word == word && g.Is(r, Taken) && !g.Is(r, Spent) {
+				return true
+			}
+		case kind.Breakable:
+			if t.Doing.Word == word && g.Is(r, Gone) {
+				return true
+			}
+		case kind.Container:
+			if g.On(r) && slices.Contains(t.Doing.Holds, word) {
+				return true
+			}
+		}
+	}
+	return slices.Contains(g.Stage.Carries(g.Hero().Of), word)
+}

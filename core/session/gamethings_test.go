@@ -1,0 +1,58 @@
+package session_test
+
+import (
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/kind"
+	"azzel/core/sample"
+	"azzel/core/session"
+	"encoding/json"
+	"slices"
+	"testing"
+)
+
+// The view tells of all that is on, whatever it is, so that it is drawn so; of what moves, shines
+// and smokes, where it is.
+func TestTheViewTellsHowThingsAre(t *testing.T) {
+	put := func(id, k string, x, y int, on bool, values ...kind.Value) edit.Primitive {
+		e := document.Entity{ID: document.ID(id), Layer: sample.Entities, Kind: k, Name: k, Facing: document.Right, On: on, X: x * 16, Y: y * 16, W: 16, H: 16, Values: values, Rank: 40}
+		return edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: e.ID}, e)
+	}
+	d := sample.With(sample.World(), put("chestchestch", kind.Container, 3, 2, false), put("raftraftraft", kind.Platform, 6, 6, true, kind.Value{Key: "speed", Value: "6"}),
+		put("lamplamplamp", kind.Light, 6, 6, true), put("smokesmokesm", kind.Emitter, 8, 8, true), put("ashesashesas", kind.Emitter, 9, 8, false),
+		edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: "lamplamplamp"}, "carrier", "raftraftraft"),
+		edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}, "values", []kind.Value{{Key: kind.MapDarkness, Value: "40"}}))
+	var s session.Session
+	if err := s.Open(d.Encode(), 0, "personperson", me); err != nil {
+		t.Fatal(err)
+	}
+	call := func(method string, a any) (v session.View) {
+		t.Helper()
+		raw, err := s.Call(method, edit.JSON(a))
+		if err == nil {
+			err = json.Unmarshal(raw, &v)
+		}
+		if err != nil {
+			t.Fatal(err)
+		}
+		return v
+	}
+	first := call("play", args{"map": sample.Quay, "seed": 1})
+	if slices.Contains(first.On, "chestchestch") || !slices.Contains(first.On, "lamplamplamp") || len(first.Emitters) != 1 || first.Emitters[0].X != 128 {
+		t.Errorf("at first on are %v, and %+v smoke", first.On, first.Emitters)
+	}
+	for _, in := range []int{2, 2, 0, 16, 0} {
+		call("step", args{"input": in, "ticks": 3})
+	}
+	v := call("step", args{"input": 0, "ticks": 15})
+	if !slices.Contains(v.On, "chestchestch") {
+		t.Errorf("an open chest is not told of: %v", v.On)
+	}
+	moved := map[document.ID]session.Moved{}
+	for _, o := range v.Moved {
+		moved[o.ID] = o
+	}
+	if raft, lamp := moved["raftraftraft"], moved["lamplamplamp"]; raft.X <= 96 || raft.X != lamp.X || len(v.Lights) != 1 || v.Lights[0].X != lamp.X+8 {
+		t.Errorf("the raft is at %d, its lamp at %d, and lights are %+v", raft.X, lamp.X, v.Lights)
+	}
+}
