@@ -130,7 +130,7 @@ func (g *Game) anew() {
 // Warning says what a designer should know before playing on a map; "" is nothing.
 func Warning(d *document.Document, at document.ID) string {
 	if m := d.Maps.Get(at); m != nil && !d.Solids().Any(m) {
-		return fmt.Sprintf("Nothing on %s is solid: the hero walks through everything. Mark tiles solid under Tilesets.", m.Name)
+		return fmt.Sprintf("Nothing on %s is solid: no tile stops the hero. Mark tiles solid under Tilesets.", m.Name)
 	}
 	return ""
 }

@@ -8,6 +8,7 @@ import (
 	"azzel/core/session"
 	"encoding/json"
 	"slices"
+	"strings"
 	"testing"
 )
 
@@ -19,7 +20,7 @@ func TestTheViewTellsHowThingsAre(t *testing.T) {
 		return edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: e.ID}, e)
 	}
 	d := sample.With(sample.World(), put("chestchestch", kind.Container, 3, 2, false), put("raftraftraft", kind.Platform, 6, 6, true, kind.Value{Key: "speed", Value: "6"}),
-		put("lamplamplamp", kind.Light, 6, 6, true), put("smokesmokesm", kind.Emitter, 8, 8, true), put("ashesashesas", kind.Emitter, 9, 8, false),
+		put("lamplamplamp", kind.Light, 6, 6, true), put("keykeykeykey", kind.Key, 12, 9, false), put("smokesmokesm", kind.Emitter, 8, 8, true), put("ashesashesas", kind.Emitter, 9, 8, false),
 		edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: "lamplamplamp"}, "carrier", "raftraftraft"),
 		edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}, "values", []kind.Value{{Key: kind.MapDarkness, Value: "40"}}))
 	var s session.Session
@@ -36,6 +37,9 @@ func TestTheViewTellsHowThingsAre(t *testing.T) {
 			t.Fatal(err)
 		}
 		return v
+	}
+	if raw, err := s.Call("beginnings", nil); err != nil || !strings.Contains(string(raw), "keykeykeykey") || !strings.Contains(string(raw), string(sample.Pearl)) {
+		t.Errorf("what can be given is %s, %v", raw, err)
 	}
 	first := call("play", args{"map": sample.Quay, "seed": 1})
 	if slices.Contains(first.On, "chestchestch") || !slices.Contains(first.On, "lamplamplamp") || len(first.Emitters) != 1 || first.Emitters[0].X != 128 {

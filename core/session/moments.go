@@ -108,7 +108,7 @@ func (s *Session) beginnings(none) (Beginnings, error) {
 	st := s.stage()
 	out := Beginnings{Ways: []BeginningWay{}, Taken: []Takeable{}}
 	for r := range st.Things {
-		if t := &st.Things[r]; t.Acts == kind.Collectible && len(out.Taken) < maxBeginnings {
+		if t := &st.Things[r]; (t.Acts == kind.Collectible || t.Acts == kind.Key || t.Acts == kind.Item) && len(out.Taken) < maxBeginnings {
 			out.Taken = append(out.Taken, Takeable{st.End(world.Ref(r)), t.Name, st.Grounds[t.Map].Name})
 		}
 	}

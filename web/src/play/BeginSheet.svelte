@@ -95,7 +95,7 @@
 							<p class="text-dim">A pin has all that was so: {pin.note || 'it has no note'}</p>
 						{:else}
 							{#if !w.project.head.flags.length && !all.taken.length}
-								<p class="text-dim">There are no flags and nothing to collect yet.</p>
+								<p class="text-dim">There are no flags and nothing to take yet.</p>
 							{/if}
 							{#each w.project.head.flags.filter((f) => fits(f.name)) as f, i (f.id)}
 								{#if !i}<h3 class="text-dim">Flags that are set</h3>{/if}
@@ -116,7 +116,7 @@
 								</label>
 							{/each}
 							{#each all.taken.filter((t) => fits(`${t.name} ${t.on}`)) as t, i (t.of.map + t.of.entity)}
-								{#if !i}<h3 class="mt-2 text-dim">Collected already</h3>{/if}
+								{#if !i}<h3 class="mt-2 text-dim">Taken already</h3>{/if}
 								<label class="flex min-h-7 items-center gap-2">
 									<input
 										type="checkbox"
