@@ -5,6 +5,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/kind"
+	"azzel/core/rules"
 	"azzel/core/sample"
 	"fmt"
 	"testing"
@@ -206,7 +207,7 @@ func TestMapIsMadeRenamedAndDeleted(t *testing.T) {
 // The Undo of a notice turns back what the notice speaks of, and not what came since.
 func TestNoticeTurnsBackItsOwnEdit(t *testing.T) {
 	r := world(t)
-	r.author(author.Wire(r.doc(), document.End{Map: sample.Quay, Entity: sample.Switch}, document.End{Map: sample.Quay, Entity: sample.Door}))
+	r.author(author.Wire(r.doc(), document.End{Map: sample.Quay, Entity: sample.Switch}, document.End{Map: sample.Quay, Entity: sample.Door}, rules.WordOpen, ""))
 	k := r.open()
 	k.click(k.at(10, 2))
 	k.see("[data-testid=details]", "Door")

@@ -34,13 +34,14 @@ func says(r *document.Rule, parts ...document.RulePart) bool {
 func TestWireAndSentenceAreOneRule(t *testing.T) {
 	k := world(t).open()
 	k.click(k.at(6, 1))
-	k.see("[data-testid=details]", "round nub")
+	k.see("[data-testid=details]", "Wire it…")
 	scale := 2.0
 	nub := k.at(6, 1).Add(proto.NewPoint(8*scale+12, 0))
 	// a wire that ends on nothing makes nothing
 	k.drag(left, nub, k.at(8, 5))
-	k.notice("A wire ends on a door")
+	k.notice("A wire ends on what it changes")
 	k.drag(left, nub, k.at(8, 2), k.at(10, 2))
+	k.pressIn("[role=menuitem]", "opens Door")
 	k.notice("Switch opens Door")
 	k.stored(rulesAre(func(r *document.Rule) error {
 		if !says(r, rules.Use(sample.Quay, sample.Switch), rules.Open(sample.Quay, sample.Door)) || r.Once {

@@ -120,10 +120,11 @@ func TestFromNothingToPlayed(t *testing.T) {
 	k.notice("leads to Cave, and back")
 	k.keys(input.Escape)
 	k.click(k.at(9, 13))
-	k.see("[data-testid=details]", "nub")
+	k.see("[data-testid=details]", "Wire it…")
 	nub := k.at(9, 13)
 	nub.X += 8 + 12
 	k.drag(left, nub, k.at(12, 10))
+	k.pressIn("[role=menuitem]", "opens")
 	k.notice("opens")
 	k.keys(input.Escape)
 

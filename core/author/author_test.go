@@ -109,7 +109,7 @@ func TestJoin(t *testing.T) {
 func TestWireAndSentence(t *testing.T) {
 	d := sample.World()
 	from, to := document.End{Map: sample.Quay, Entity: sample.Switch}, document.End{Map: sample.Quay, Entity: sample.Door}
-	c, err := author.Wire(d, from, to)
+	c, err := author.Wire(d, from, to, rules.WordOpen, "")
 	d = apply(t, d, c, err)
 	wires := author.Wires(d)
 	if len(wires) != 1 || wires[0].From != from || wires[0].To != to {
@@ -125,10 +125,10 @@ func TestWireAndSentence(t *testing.T) {
 	if got := text(); got != "When the hero uses Switch on Quay , then open Door , each time" {
 		t.Errorf("sentence: %s", got)
 	}
-	if _, err := author.Wire(d, from, to); err == nil {
+	if _, err := author.Wire(d, from, to, rules.WordOpen, ""); err == nil {
 		t.Error("the same wire twice")
 	}
-	if _, err := author.Wire(d, to, from); err == nil {
+	if _, err := author.Wire(d, to, from, rules.WordOpen, ""); err == nil {
 		t.Error("a wire from a door")
 	}
 	yes, line := true, "Open."

@@ -119,7 +119,10 @@ func addPart(d *document.Document, r *document.Rule, w rules.Wish) (Change, erro
 		return Change{}, fmt.Errorf("a rule has at most %d parts: make another one for the rest", document.MaxParts)
 	}
 	p := document.RulePart{ID: document.NewID(), Slot: e.Slot, Word: e.Word, Order: orderStep}
-	for _, o := range r.In(e.Slot) {
+	if w.Slot != "" {
+		p.Slot = w.Slot
+	}
+	for _, o := range r.In(p.Slot) {
 		p.Order = o.Order + orderStep
 	}
 	c := changed("Changed a rule")
@@ -212,49 +215,6 @@ func fitsBlank(d *document.Document, b *rules.Blank, value kind.Datum) bool {
 	return k != nil && (b.Fits == nil || b.Fits(k))
 }
 
-// Wire makes the rule that a wire from a switch to a door stands for: when the
-// hero uses the switch, the door opens.
-func Wire(d *document.Document, from, to document.End) (Change, error) {
-	a, b := d.Entity(from.Map, from.Entity), d.Entity(to.Map, to.Entity)
-	if a == nil || b == nil || !is(d, a, func(k *kind.Kind) bool { return k.Wires }) || !is(d, b, func(k *kind.Kind) bool { return k.Wired }) {
-		return Change{}, errors.New("a wire leads from a switch to a door")
-	}
-	for _, w := range Wires(d) {
-		if w.From == from && w.To == to {
-			return Change{}, fmt.Errorf("%s opens %s already", a.Name, b.Name)
-		}
-	}
-	c, err := AddRule(d, rules.Of(rules.Use(from.Map, from.Entity), rules.Open(to.Map, to.Entity)))
-	c.Label.Text = edit.Shortened(fmt.Sprintf("%s opens %s", a.Name, b.Name))
-	return c, err
-}
-
-// Drawn is a rule seen as a wire from what it waits for to a door that it opens.
-type Drawn struct {
-	Rule document.ID  `json:"rule"`
-	From document.End `json:"from"`
-	To   document.End `json:"to"`
-}
-
-// Wires lists every way from an entity to a door that a rule opens.
-func Wires(d *document.Document) []Drawn {
-	var out []Drawn
-	for _, r := range d.RulesInOrder() {
-		for _, from := range r.In(document.SlotWhen) {
-			a, ok := document.Named(from.Blank("what"))
-			if !ok || a.Type != document.TypeEntity {
-				continue
-			}
-			for _, p := range r.In(document.SlotThen) {
-				if b, ok := document.Named(p.Blank("what")); ok && p.Word == rules.WordOpen {
-					out = append(out, Drawn{r.ID, document.End{Map: a.Map, Entity: a.ID}, document.End{Map: b.Map, Entity: b.ID}})
-				}
-			}
-		}
-	}
-	return out
-}
-
 // AddFlag makes a flag.
 func AddFlag(name string) (Change, error) {
 	f := document.Flag{ID: document.NewID(), Name: name}
@@ -264,10 +224,4 @@ func AddFlag(name string) (Change, error) {
 	c := changed("New flag "+f.Name, edit.Insert(edit.Ref{Type: edit.TypeFlag, ID: f.ID}, f))
 	c.Made = f.ID
 	return c, nil
-}
-
-// is reports whether an entity is of a kind about which something holds.
-func is(d *document.Document, e *document.Entity, holds func(*kind.Kind) bool) bool {
-	k := d.Kind(document.ID(e.Kind))
-	return k != nil && holds(k)
 }

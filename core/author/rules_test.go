@@ -179,10 +179,10 @@ func TestWiresAreRules(t *testing.T) {
 		t.Fatalf("no %s", name)
 		return document.End{}
 	}
-	if _, err := author.Wire(d, find("Own switch"), find("Own door")); err != nil {
+	if _, err := author.Wire(d, find("Own switch"), find("Own door"), rules.WordOpen, ""); err != nil {
 		t.Error(err)
 	}
-	if _, err := author.Wire(d, find("Own door"), find("Own switch")); err == nil {
+	if _, err := author.Wire(d, find("Own door"), find("Own switch"), rules.WordOpen, ""); err == nil {
 		t.Error("a wire begins at a door")
 	}
 }

@@ -6,6 +6,7 @@ import (
 	"azzel/core/kind"
 	"fmt"
 	"slices"
+	"strings"
 )
 
 // What a finding about something that acts is about.
@@ -15,6 +16,9 @@ const (
 	NoLength   = "no length"
 	InCircle   = "in a circle"
 	NoKey      = "no key"
+	NoMakes    = "makes nothing"
+	NoLane     = "no lane"
+	NoTime     = "no time"
 )
 
 // asked is a word that an entity asks for.
@@ -40,6 +44,25 @@ func (c *Chart) acting(m *document.Map, f *facts) {
 		case kind.Beam:
 			if c.doc.Value(e, "length").Thousandths() <= 0 {
 				say(NoLength, e, "has no length")
+			}
+		case kind.Fan, kind.Charge:
+			if c.doc.Value(e, "reach").Thousandths() <= 0 {
+				say(NoLength, e, "reaches nothing")
+			}
+		case kind.Timer:
+			if c.doc.Value(e, "every").Thousandths() <= 0 {
+				say(NoTime, e, "rings sixty times a second: its time is 0")
+			}
+		case kind.Source, kind.LaneEntry:
+			if text := c.makes(e, "makes"); text != "" {
+				say(NoMakes, e, text)
+			}
+			if acts == kind.LaneEntry {
+				c.lane(m, e, say)
+			}
+		case kind.Plot:
+			if text := c.makes(e, "takes"); text != "" {
+				say(NoMakes, e, text)
 			}
 		case kind.Door:
 			if w := word("needs"); w != "" {
@@ -69,6 +92,41 @@ func (c *Chart) acting(m *document.Map, f *facts) {
 			say(InCircle, e, "travels along with something that travels along with it: nobody moves")
 		}
 	}
+}
+
+// makes says what is wrong with a list of kinds of which something is made; empty for nothing.
+func (c *Chart) makes(e *document.Entity, key string) string {
+	all := c.doc.Value(e, key).Shares()
+	if len(all) == 0 {
+		return "has nothing to make: say of which kinds in Details"
+	}
+	for _, share := range all {
+		switch k := c.doc.Kind(document.ID(share.Of)); {
+		case k == nil:
+			return "makes something of a kind that was removed"
+		case !kind.Makeable(k):
+			return fmt.Sprintf("cannot make a %s", strings.ToLower(k.Name))
+		}
+	}
+	return ""
+}
+
+// lane finds what is wrong with the lane that waves go along.
+func (c *Chart) lane(m *document.Map, e *document.Entity, say func(what string, e *document.Entity, text string)) {
+	name := c.doc.Value(e, "lane").Word()
+	for _, o := range m.Entities.All() {
+		if c.doc.Acts(o) == kind.Lane && c.doc.Value(o, "lane").Word() == name {
+			if len(o.Points) == 0 {
+				say(NoPath, e, fmt.Sprintf("sends waves along %s, which has no second point", o.Name))
+			}
+			return
+		}
+	}
+	if name == "" {
+		say(NoLane, e, "has no lane without a name: put one down, or give both the same name")
+		return
+	}
+	say(NoLane, e, fmt.Sprintf("sends waves along a lane called “%s”, and there is none", name))
 }
 
 // solid reports whether the middle of an entity, and all around it, lies in whole solid cells.

@@ -28,6 +28,7 @@ type Moment struct {
 	Touching []End        `json:"touching,omitempty"`
 	Worn     []GoesBack   `json:"worn,omitempty"` // hits that are left of what was hit
 	Timers   []GoesBack   `json:"timers,omitempty"`
+	Made     []MadeSoFar  `json:"made,omitempty"`
 	Shots    []FlyingShot `json:"shots,omitempty"`
 	// Entry is where the hero came onto its map, Back where it comes back to when it is lost.
 	Entry Spot `json:"entry"`
@@ -59,11 +60,12 @@ type ThingSo struct {
 }
 
 // Sos are what can be so of an entity in a game: it is not in its first state, a rule
-// opened it, the hero has taken it, it was taken away, the hero has been there, it was used up.
-var Sos = []string{"switched", "opened", "taken", "gone", "reached", "spent"}
+// opened it, the hero has taken it, it was taken away, the hero has been there, it was used up,
+// and against what it is at first: whether it is there, is shown, is disabled.
+var Sos = []string{"switched", "opened", "taken", "gone", "reached", "spent", "brought", "veiled", "disabled"}
 
-// Losses are why the hero is lost: over an edge, or without hearts.
-var Losses = []string{"fallen", "struckOut"}
+// Losses are why the hero is lost: over an edge, without hearts, or with a core that has fallen.
+var Losses = []string{"fallen", "struckOut", "overrun"}
 
 // Modes are how a body moves; the first is what goes without saying.
 var Modes = []string{"walks", "flies", "climbs", "swims"}
@@ -118,6 +120,14 @@ type GoesBack struct {
 	Left int `json:"left"`
 }
 
+// MadeSoFar is how much a source has made: in all, in which wave it is, from 0, and how many of that.
+type MadeSoFar struct {
+	Of   End `json:"of"`
+	All  int `json:"all,omitempty"`
+	Wave int `json:"wave,omitempty"`
+	Part int `json:"part,omitempty"`
+}
+
 // FlyingShot is something that flies: who shot it, its middle and how far it goes in a tick, in
 // 1/256 map pixels, and for how many ticks.
 type FlyingShot struct {
@@ -168,7 +178,7 @@ func (m *Moment) check() error {
 	if err := first(checkRange("when it was", int(m.Tick), 0, maxTick), checkRange("hearts", m.Hearts, 0, 1<<20), checkRange("lives", m.Lives, 0, 1<<20),
 		checkRange("how much is so", len(m.Flags)+len(m.Rules)+len(m.Things), 0, maxSo),
 		checkRange("how much is said", len(m.Lines)+len(m.Waits), 0, maxLines),
-		checkRange("what is held", m.Held, 0, 1<<len(Keys)-1), checkRange("how much moves", len(m.Bodies)+len(m.Entered)+len(m.Touching)+len(m.Timers)+len(m.Worn)+len(m.Shots), 0, maxSo),
+		checkRange("what is held", m.Held, 0, 1<<len(Keys)-1), checkRange("how much moves", len(m.Bodies)+len(m.Entered)+len(m.Touching)+len(m.Timers)+len(m.Worn)+len(m.Made)+len(m.Shots), 0, maxSo),
 		checkRange("a fade", m.Fade, 0, 1<<14),
 		m.Entry.check("where the hero came in"), m.Back.check("where the hero comes back to"), m.Hero.check(),
 		checkWord("a loss", m.Lost, Losses), checkWord("a passage", m.Veil, Transitions)); err != nil {
@@ -221,6 +231,11 @@ func (m *Moment) checkBodies() error {
 	}
 	for _, t := range append(append([]GoesBack{}, m.Timers...), m.Worn...) {
 		if err := first(checkID("what goes back", t.Of.Entity), checkRange("when it goes back", t.Left, 0, 1<<20)); err != nil {
+			return err
+		}
+	}
+	for _, t := range m.Made {
+		if err := first(checkID("a source", t.Of.Entity), checkRange("how many were made", max(t.All, t.Wave, t.Part), 0, 1<<30), checkRange("how many were made", min(t.All, t.Wave, t.Part), 0, 1<<30)); err != nil {
 			return err
 		}
 	}

@@ -262,9 +262,10 @@ type Entity struct {
 	// On is its state when the game starts: a switch is on, a door open.
 	On bool `json:"on"`
 	// Absent entities are not there when the game starts, until a rule brings
-	// them; Unseen ones are there without being shown.
-	Absent bool `json:"absent,omitempty"`
-	Unseen bool `json:"unseen,omitempty"`
+	// them; Unseen ones are there without being shown; Disabled ones stand there and do nothing.
+	Absent   bool `json:"absent,omitempty"`
+	Unseen   bool `json:"unseen,omitempty"`
+	Disabled bool `json:"disabled,omitempty"`
 	// Values are the settings that differ from the kind's.
 	Values []kind.Value `json:"values,omitempty"`
 	// Order decides which of two on the same layer lies above; the higher does.

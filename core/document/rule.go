@@ -8,7 +8,7 @@ import (
 	"unicode/utf8"
 )
 
-// Rule is a sentence: When … If … Then …. What it says is its parts.
+// Rule is a sentence: When … If … Then … Otherwise …. What it says is its parts.
 type Rule struct {
 	ID    ID     `json:"id"`
 	Order int    `json:"order"`
@@ -34,13 +34,14 @@ type RulePart struct {
 
 // The slots of a rule.
 const (
-	SlotWhen = "when" // what wakes it, any of several
-	SlotIf   = "if"   // what is asked, all of it
-	SlotThen = "then" // what is done, in this order
+	SlotWhen      = "when"      // what wakes it, any of several
+	SlotIf        = "if"        // what is asked, all of it
+	SlotThen      = "then"      // what is done, in this order
+	SlotOtherwise = "otherwise" // what is done where not all is so that was asked
 )
 
 // Slots lists the slots in the order in which they are read.
-var Slots = []string{SlotWhen, SlotIf, SlotThen}
+var Slots = []string{SlotWhen, SlotIf, SlotThen, SlotOtherwise}
 
 // MaxParts limits the parts of a rule.
 const MaxParts = 400
@@ -129,7 +130,7 @@ func Naming(o Object) kind.Datum {
 }
 
 func (r *Rule) references(f func(Reference)) {
-	as := map[string]string{SlotWhen: AsWhen, SlotIf: AsIf, SlotThen: AsThen}
+	as := map[string]string{SlotWhen: AsWhen, SlotIf: AsIf, SlotThen: AsThen, SlotOtherwise: AsThen}
 	for _, p := range r.InOrder() {
 		for _, b := range p.Blanks {
 			if to, ok := Named(b.Value); ok {

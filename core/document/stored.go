@@ -45,6 +45,7 @@ type storedEntity struct {
 	On       bool         `json:"on,omitempty"`
 	Absent   bool         `json:"absent,omitempty"`
 	Unseen   bool         `json:"unseen,omitempty"`
+	Disabled bool         `json:"disabled,omitempty"`
 	Values   []kind.Value `json:"values,omitempty"`
 	Order    int          `json:"order,omitempty"`
 	Rank     int          `json:"rank,omitempty"`

@@ -41,7 +41,7 @@ type Kind struct {
 	Moves  bool `json:"moves"`
 	Taken  bool `json:"taken"`
 	Veiled bool `json:"veiled"`
-	// Wires kinds have a nub from which a wire is drawn; Wired ones are where it ends.
+	// Wires kinds have a nub from which a wire is drawn; Wired ones are where one can end.
 	Wires bool `json:"wires"`
 	Wired bool `json:"wired"`
 	// Wakes is the happening at it that a rule begins with; empty for none.
@@ -111,6 +111,7 @@ func family(category string, all []Kind) []Kind {
 		k.Category, k.Glyph, k.AnchorX, k.AnchorY, k.FrameMs = category, string(k.ID), anchorX, anchorY, frameMs
 		k.Tags, k.Layers = []string{}, []string{}
 		k.Resizes = k.Resizes || k.Area
+		k.Wired = !slices.Contains([]id.ID{Hero, Spawn, Arrival, Path, Lane}, k.ID)
 		if k.Settings == nil {
 			k.Settings = []Setting{}
 		}
@@ -141,7 +142,7 @@ func Find(word id.ID) *Kind { return byWord[word] }
 
 // Blank is what a kind from nothing is before anything is said of it.
 func Blank() *Kind {
-	return &Kind{AnchorX: anchorX, AnchorY: anchorY, FrameMs: frameMs, Tags: []string{}, Layers: []string{}, Settings: []Setting{}}
+	return &Kind{Wired: true, AnchorX: anchorX, AnchorY: anchorY, FrameMs: frameMs, Tags: []string{}, Layers: []string{}, Settings: []Setting{}}
 }
 
 // BuiltIn reports whether the kind comes with Azzel.
@@ -159,7 +160,7 @@ func (k *Kind) Acts() string {
 // watches does, until somebody turns it off.
 func (k *Kind) StartsOn() bool {
 	switch k.Acts() {
-	case Light, "sound", Emitter, Shooter, Beam, Hazard, Turner, Wind, Sensor, Platform, Conveyor, "timer", "source":
+	case Light, "sound", Emitter, Shooter, Beam, Hazard, Turner, Wind, Sensor, Platform, Conveyor, Timer, Source, LaneEntry, Fan:
 		return true
 	}
 	return false

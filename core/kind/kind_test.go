@@ -48,13 +48,13 @@ func TestFamilies(t *testing.T) {
 		{kind.Door, func(k *kind.Kind) bool {
 			return k.Wired && k.Opens && k.Resizes && k.Leads == kind.MayLead && k.Category == "works"
 		}},
-		{kind.Switch, func(k *kind.Kind) bool { return k.Wires && k.Wakes == "use" && !k.Wired && !k.Veiled }},
+		{kind.Switch, func(k *kind.Kind) bool { return k.Wires && k.Wakes == "use" && k.Wired && !k.Veiled }},
 		{kind.Exit, func(k *kind.Kind) bool { return k.Leads == kind.LeadsOn && k.Veiled && k.Glyph == "exit" }},
 		{kind.Collectible, func(k *kind.Kind) bool { return k.Taken && k.Counted && k.Wakes == "take" }},
 		{"key", func(k *kind.Kind) bool { return k.Taken && !k.Counted && k.Wakes == "take" }},
-		{kind.Sensor, func(k *kind.Kind) bool { return k.Area && k.Veiled && k.Wakes == "enter" && !k.Wires }},
+		{kind.Sensor, func(k *kind.Kind) bool { return k.Area && k.Veiled && k.Wakes == "enter" && k.Wires }},
 		{"walker", func(k *kind.Kind) bool { return k.Moves && k.Faces && k.FrameMs == 150 && k.AnchorY == 100 }},
-		{kind.Spawn, func(k *kind.Kind) bool { return k.Met && k.Heroic }},
+		{kind.Spawn, func(k *kind.Kind) bool { return k.Met && k.Heroic && !k.Wired }},
 	} {
 		if k := kind.Find("ghost"); k != nil {
 			t.Error("there is a ghost")

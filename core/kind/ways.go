@@ -36,6 +36,14 @@ const (
 	Breakable   = "breakable"
 	Emitter     = "emitter"
 	Sensor      = "sensor"
+	Timer       = "timer"
+	Source      = "source"
+	Charge      = "charge"
+	Fan         = "fan"
+	LaneEntry   = "entry"
+	Lane        = "lane"
+	Core        = "core"
+	Plot        = "place"
 )
 
 // Keys of what a hero is like in moving and being struck; its speed and jump are told by

@@ -1,6 +1,9 @@
 package kind
 
-var waves = listed("waves", Counts, "How many in each wave, as 3, 5, 8")
+var (
+	waves = listed("waves", Counts, "How many in each wave, as 3, 5, 8; the next one comes when nothing of it is left")
+	makes = listed("makes", Shares, "Kinds and their weights, as walker 3, flyer 1")
+)
 
 // works are used, opened, pushed, ridden and broken.
 var works = []Kind{
@@ -8,11 +11,13 @@ var works = []Kind{
 		called("worked by", chosen("workedBy", "use, step=stepping on it, weight=weight on it, blow=a blow", "What works it")),
 		called("goes back", chosen("goesBack", "never, whenLeft=when left, afterAWhile=after a while", "When it goes back by itself")),
 		lasting("after", "3000", 3600, "The while after which it goes back"))},
-	{ID: Door, Name: "Door", Help: "Stops the hero until it is opened", Area: true, State: "Open at the start", Wired: true, Opens: true, Leads: MayLead, Settings: settings(
+	{ID: Door, Name: "Door", Help: "Stops the hero until it is opened", Area: true, State: "Open at the start", Opens: true, Leads: MayLead, Settings: settings(
 		written("needs", "The key that opens it"), called("closes again", yesno("closesAgain", "false", "Whether it falls shut behind the hero")))},
 	{ID: Platform, Name: "Moving platform", Help: "Carries what stands on it", Area: true, Faces: true, Moves: true, State: "Moving at the start", Settings: settings(
 		dragged("range", "4", 500, HandleAhead, "How far it goes"), speed, lasting("pause", "500", 3600, "How long it waits at its ends"), along)},
 	{ID: Conveyor, Name: "Conveyor", Help: "Pushes along what stands on it", Area: true, Faces: true, State: "Going at the start", Settings: settings(speed)},
+	{ID: Fan, Name: "Fan", Help: "Blows ahead of it, up to what is solid", Faces: true, State: "Blowing at the start", Settings: settings(
+		dragged("reach", "6", 200, HandleAhead, "How far it blows"), number("force", "6", "cells/s", 0, 50, "How strongly it blows"))},
 	{ID: Spring, Name: "Spring", Help: "Throws up what steps on it", Faces: true, Settings: settings(dragged("height", "5", 200, HandleAhead, "How far it throws"))},
 	{ID: Block, Name: "Push-block", Help: "Pushed a cell at a time", Solid: true, Moves: true, Settings: settings(
 		number("weight", "1", "", 1, 99, "What it counts on a switch"), yesno("falls", "true", "Whether it falls into gaps"))},
@@ -20,11 +25,10 @@ var works = []Kind{
 		health, written("by", "What breaks it; empty is anything"), written("leaves", "What it leaves behind"))},
 	{ID: Faller, Name: "Falling block", Help: "Falls once it is stepped on", Area: true, Solid: true, Moves: true, Settings: settings(
 		lasting("after", "500", 60, "How long it still holds"), called("comes back after", lasting("comesBackAfter", "0", 3600, "0 is never")))},
-	{ID: "timer", Name: "Timer", Help: "Something that rules wait for", State: "Going at the start", Veiled: true, Settings: settings(
+	{ID: Timer, Name: "Timer", Help: "Something that rules wait for", State: "Going at the start", Veiled: true, Wires: true, Wakes: "rings", Settings: settings(
 		every, yesno("again", "true", "Whether it begins anew"))},
-	{ID: "source", Name: "Source", Help: "Makes entities from a list", State: "Going at the start", Faces: true, Veiled: true, Settings: settings(
-		listed("makes", Shares, "Kinds and their weights, as walker 3, flyer 1"), every,
-		called("at once", counted("atOnce", 500, "At most that many are there at a time")),
+	{ID: Source, Name: "Source", Help: "Makes entities from a list", State: "Going at the start", Faces: true, Veiled: true, Wires: true, Wakes: "ends", Settings: settings(
+		makes, every, called("at once", counted("atOnce", 500, "At most that many are there at a time")),
 		called("in all", number("inAll", "0", "", 0, 9999, "How many it makes; 0 has no end")), waves)},
 	{ID: Path, Name: "Path", Help: "A way that movers go along", Ways: true, Veiled: true, Settings: settings(
 		chosen("goes", "thereAndBack=there and back, round, once", "What comes after its end"),

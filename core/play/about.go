@@ -6,6 +6,7 @@ import (
 	"azzel/core/rules"
 	"azzel/core/world"
 	"fmt"
+	"slices"
 	"strings"
 )
 
@@ -77,15 +78,53 @@ func (g *Game) aboutThing(r world.Ref) string {
 		out += map[bool]string{true: ", on", false: ", off"}[on]
 	case t.Acts == kind.Platform, t.Acts == kind.Beam, t.Acts == kind.Turner, t.Acts == kind.Shooter, t.Acts == kind.Conveyor:
 		out += map[bool]string{true: ", on", false: ", off"}[on]
+	case t.Acts == kind.Timer || t.Acts == kind.Source || t.Acts == kind.LaneEntry || t.Acts == kind.Charge || t.Acts == kind.Fan:
+		out += g.aboutTimed(r, t, on)
+	case t.Acts == kind.Core:
+		out += fmt.Sprintf(", takes %d more", g.hitsLeft(r, t))
 	case t.Acts == kind.Container && on:
 		out += ", open"
 	case (t.Acts == kind.Checkpoint || t.Acts == kind.Goal) && g.Is(r, Reached):
 		out += ", reached"
 	}
+	if !g.Shown(r) {
+		out += ", hidden"
+	}
+	if g.Disabled(r) {
+		return out + ", disabled"
+	}
 	if b := g.bodyOf(r); b != nil {
 		out += g.aboutBody(b, t)
 	}
 	return out
+}
+
+// aboutTimed says when something comes next to a thing.
+func (g *Game) aboutTimed(r world.Ref, t *world.Thing, on bool) string {
+	if !on {
+		return ", off"
+	}
+	out := ", on"
+	if len(t.Doing.Makes) == 0 && (t.Acts == kind.Source || t.Acts == kind.LaneEntry) {
+		return out + ", and has nothing to make"
+	}
+	if n := len(t.Doing.Waves); n > 0 {
+		out += fmt.Sprintf(", wave %d of %d", min(int(g.tallyOf(r).Wave)+1, n), n)
+	}
+	if i, has := timerAt(g.Timers, r); has && g.Timers[i].Left > 1 {
+		out += fmt.Sprintf(", next in %d.%d s", g.Timers[i].Left/60, g.Timers[i].Left%60/6)
+	}
+	return out
+}
+
+// hitsLeft is how many hits a thing without a body takes still.
+func (g *Game) hitsLeft(r world.Ref, t *world.Thing) int32 {
+	for _, o := range g.Worn {
+		if o.Of == r {
+			return o.Left
+		}
+	}
+	return t.Doing.Health
 }
 
 // aboutBody says what somebody that moves does, and why it stands still.
@@ -119,18 +158,18 @@ func (g *Game) aboutBody(b *Body, t *world.Thing) string {
 func (g *Game) openedBy(r world.Ref) string {
 	end := g.Stage.End(r)
 	for _, rule := range g.Stage.Rules {
-		for _, p := range rule.In(document.SlotThen) {
+		for _, p := range slices.Concat(rule.In(document.SlotThen), rule.In(document.SlotOtherwise)) {
 			o, _ := document.Named(p.Blank("what"))
-			if p.Word != rules.WordOpen || o.Map != end.Map || o.ID != end.Entity {
+			if p.Word != rules.WordOpen && p.Word != rules.WordFlip || o.Map != end.Map || o.ID != end.Entity {
 				continue
 			}
 			for _, when := range rule.In(document.SlotWhen) {
 				o, _ := document.Named(when.Blank("what"))
 				if what := g.Stage.Thing(g.Stage.ThingOf(o.Map, o.ID)); what != nil {
-					return "the hero " + when.Word + "s " + what.Name
+					return rules.Clause(g.Stage.Doc, when)
 				}
 				if m := g.Stage.Ground(g.Stage.MapOf(o.ID)); m != nil {
-					return "the hero " + when.Word + "s on " + m.Name
+					return rules.Clause(g.Stage.Doc, when)
 				}
 			}
 		}

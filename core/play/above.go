@@ -16,10 +16,13 @@ func (g *Game) above(m *world.Ground, in Input) {
 	if g.carried(m) {
 		here, flowX, flowY = 0, 0, 0
 	}
-	if here&world.Water != 0 && !g.Roam {
+	b.Mode = Walking
+	switch {
+	case g.Roam:
+	case here&world.Water != 0:
 		ax, ay, b.Mode = ax*inWater/256, ay*inWater/256, Swimming
-	} else {
-		b.Mode = Walking
+	case here&world.Slow != 0:
+		ax, ay = ax/2, ay/2
 	}
 	if b.Push > 0 {
 		if b.Push--; b.Push == 0 {

@@ -8,6 +8,7 @@ import (
 	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/play"
+	"azzel/core/rules"
 	"azzel/core/sample"
 	"azzel/core/world"
 	"encoding/json"
@@ -55,11 +56,14 @@ func TestGamesStay(t *testing.T) {
 
 // crowded puts things that act onto a map by chance.
 func crowded(run *run, r *rand.Rand, w, h int) *run {
-	kinds := []string{kind.Walker, kind.Walker, kind.Flyer, kind.Character, kind.Platform, kind.Block, kind.Faller, kind.Conveyor, kind.Spring, kind.Beam, kind.Turner, kind.Shooter, kind.Switch, kind.Key, kind.Container, kind.Sign}
+	kinds := []string{kind.Walker, kind.Walker, kind.Flyer, kind.Character, kind.Platform, kind.Block, kind.Faller, kind.Conveyor, kind.Spring, kind.Beam, kind.Turner, kind.Shooter, kind.Switch, kind.Key, kind.Container, kind.Sign,
+		kind.Timer, kind.Source, kind.Charge, kind.Fan, kind.Sensor, kind.Door, kind.Breakable, kind.LaneEntry, kind.Lane, kind.Core, kind.Plot}
 	values := []kind.Value{value("range", "2"), value("speed", "4"), value("seeing", `"follows"`), value("seeing", `"flees"`), value("does", `"wanders"`), value("does", `"follows"`), value("does", `"looksAround"`),
 		value("says", `"Mind the step."`), value("health", "2"), value("aims", `"atHero"`), value("aims", `"allAround"`), value("every", "700"), value("workedBy", `"step"`), value("workedBy", `"weight"`),
-		value("goesBack", `"whenLeft"`), value("goesBack", `"afterAWhile"`), value("turns", `"left"`), value("turns", `"toAndFro"`), value("arms", "3"), value("onFor", "900"), value("offFor", "600"), value("comesBackAfter", "800"), value("pause", "200")}
-	for range 9 {
+		value("goesBack", `"whenLeft"`), value("goesBack", `"afterAWhile"`), value("turns", `"left"`), value("turns", `"toAndFro"`), value("arms", "3"), value("onFor", "900"), value("offFor", "600"), value("comesBackAfter", "800"), value("pause", "200"),
+		value("makes", `[{"of":"walker","odds":2},{"of":"collectible","odds":1}]`), value("makes", `[{"of":"flyer","odds":1}]`), value("inAll", "3"), value("waves", "[1,2]"), value("takes", `[{"of":"walker","odds":0},{"of":"block","odds":1}]`),
+		value("goesOff", `"touch"`), value("goesOff", `"blow"`), value("after", "300"), value("notices", `"anything"`), value("closesAgain", "true"), value("again", "false")}
+	for range 12 {
 		k := kinds[r.IntN(len(kinds))]
 		var own []kind.Value
 		for _, v := range values {
@@ -69,6 +73,39 @@ func crowded(run *run, r *rand.Rand, w, h int) *run {
 		}
 		run.with(k, r.IntN(w), r.IntN(h), 1+r.IntN(2), 1, r.IntN(5) > 0, document.Facings[r.IntN(4)], own...)
 	}
+	return ruled(run, r)
+}
+
+// ruled adds rules of words drawn by chance about the things of a map.
+func ruled(run *run, r *rand.Rand) *run {
+	m := run.g.Ground().Map
+	part := func(slot string) (document.RulePart, bool) {
+		e := rules.Vocabulary[r.IntN(len(rules.Vocabulary))]
+		all := m.Entities.All()
+		o := all[r.IntN(len(all))]
+		if k := run.d.Kind(document.ID(o.Kind)); e.Slot != slot || e.Blanks[0].Fits == nil || !e.Blanks[0].Fits(k) {
+			return document.RulePart{}, false
+		}
+		return rules.Part(e.Word, document.Naming(document.Object{Type: document.TypeEntity, Map: m.ID, ID: o.ID})), true
+	}
+	for range 5 {
+		var parts []document.RulePart
+		for _, slot := range []string{document.SlotWhen, document.SlotWhen, document.SlotIf, document.SlotThen, document.SlotOtherwise} {
+			for range 60 {
+				of := slot
+				if slot == document.SlotOtherwise {
+					of = document.SlotThen
+				}
+				if p, ok := part(of); ok {
+					p.Slot = slot
+					parts = append(parts, p)
+					break
+				}
+			}
+		}
+		run.d = rule(run.t, run.d, rules.Of(parts...))
+	}
+	run.g.Enter(stage(run.d))
 	return run
 }
 

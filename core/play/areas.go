@@ -40,11 +40,16 @@ func (g *Game) below(m *world.Ground, b *Body) (flowX int64) {
 
 // works reports whether an area does what it does.
 func (g *Game) works(r world.Ref, t *world.Thing) bool {
-	return g.There(r) && (t.Area.Always || g.On(r))
+	return g.acts(r) && (t.Area.Always || g.On(r))
 }
 
 // middle is what the ground is under the middle of a body.
 func (g *Game) middle(m *world.Ground, b *Body) (is world.Terrain, flowX, flowY int64) {
 	box := g.extent(b)
-	return g.here(m, (box.Left+box.Right)/2, (box.Top+box.Bottom)/2)
+	is, flowX, flowY = g.here(m, (box.Left+box.Right)/2, (box.Top+box.Bottom)/2)
+	if len(m.Fans()) > 0 {
+		x, y := g.blown(m, box)
+		flowX, flowY = flowX+x, flowY+y
+	}
+	return is, flowX, flowY
 }

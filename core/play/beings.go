@@ -15,6 +15,10 @@ func (g *Game) beings(m *world.Ground) {
 		t := g.Stage.Thing(b.Of)
 		switch {
 		case t.Doing.Carrier >= 0:
+		case g.Disabled(b.Of) && m.Side && t.Acts != kind.Flyer:
+			g.drops(m, b)
+		case g.Disabled(b.Of):
+			b.Steps = 0
 		case t.Acts != kind.Walker && t.Acts != kind.Flyer && t.Acts != kind.Character:
 		case t.Acts == kind.Flyer:
 			g.flies(m, b, t)
@@ -22,6 +26,9 @@ func (g *Game) beings(m *world.Ground) {
 			g.walksSide(m, b, t)
 		default:
 			g.walksAbove(m, b, t)
+		}
+		if t.Doing.Lane {
+			g.arrives(m, b, t)
 		}
 	}
 }

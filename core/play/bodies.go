@@ -26,7 +26,7 @@ func (g *Game) being(r world.Ref) bool { return r >= 0 && g.Stage.Things[r].Doin
 func (g *Game) makeBodies(m *world.Ground) {
 	var made []world.Ref
 	for r := m.First; r < m.After; r++ {
-		if g.being(r) && g.bodyOf(r) == nil {
+		if g.being(r) && g.bodyOf(r) == nil && (g.Stage.Things[r].Doing.By < 0 || g.There(r)) {
 			g.Bodies = slices.Insert(g.Bodies, g.placeOf(r), g.newBody(m, r))
 			made = append(made, r)
 		}

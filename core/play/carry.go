@@ -17,7 +17,7 @@ func (g *Game) carriers(m *world.Ground) {
 			continue
 		}
 		x, y := b.X, b.Y
-		if g.On(b.Of) {
+		if g.runs(b.Of) {
 			g.plies(b, t)
 		}
 		if dx, dy := b.X-x, b.Y-y; dx != 0 || dy != 0 {

@@ -23,6 +23,9 @@ func (g *Game) touched(m *world.Ground, box world.Box) []world.Ref {
 // touch takes what can be taken, notes checkpoints and enters exits.
 func (g *Game) touch(m *world.Ground) {
 	for _, r := range g.touched(m, g.extent(g.Hero())) {
+		if g.Disabled(r) {
+			continue
+		}
 		switch t := g.Stage.Thing(r); t.Acts {
 		case kind.Collectible, kind.Key, kind.Item:
 			g.setThing(r, Taken, true)
@@ -66,7 +69,7 @@ func (g *Game) exitUnder(m *world.Ground) world.Ref {
 			in = x >= at.Left && x < at.Right && y >= at.Top && y < at.Bottom
 		}
 		leads := t.Acts == kind.Exit || t.Acts == kind.Door && g.On(r) && g.Stage.WayFrom(g.Stage.End(r)) >= 0
-		if in && leads && g.There(r) && (out == world.None || g.before(r, out)) {
+		if in && leads && g.acts(r) && (out == world.None || g.before(r, out)) {
 			out = r
 		}
 	})

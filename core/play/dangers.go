@@ -15,7 +15,7 @@ type Ray struct {
 func (g *Game) Rays(m *world.Ground) (out []Ray) {
 	for _, r := range m.Dangers() {
 		t := g.Stage.Thing(r)
-		if !g.There(r) || !g.On(r) {
+		if !g.runs(r) {
 			continue
 		}
 		at := g.Where(r)
@@ -58,7 +58,7 @@ func (g *Game) strikes(m *world.Ground, in world.Box) bool {
 	for _, i := range g.lively {
 		b := &g.Bodies[i]
 		t := g.Stage.Thing(b.Of)
-		if t.Doing.Harm > 0 && (t.Acts == kind.Walker || t.Acts == kind.Flyer) && meets(g.extent(b), in) {
+		if t.Doing.Harm > 0 && (t.Acts == kind.Walker || t.Acts == kind.Flyer) && !g.Disabled(b.Of) && meets(g.extent(b), in) {
 			g.struck(g.extent(b), t.Name, t.Doing.Harm)
 			return true
 		}
@@ -112,7 +112,7 @@ func (g *Game) shoots(m *world.Ground) {
 	g.Shots = shots
 	for _, r := range m.Dangers() {
 		t := g.Stage.Thing(r)
-		if t.Acts != kind.Shooter || !g.There(r) || !g.On(r) || t.Doing.Every == 0 || g.Tick%int64(t.Doing.Every) != 0 || len(g.Shots) >= maxShots {
+		if t.Acts != kind.Shooter || !g.runs(r) || t.Doing.Every == 0 || g.Tick%int64(t.Doing.Every) != 0 || len(g.Shots) >= maxShots {
 			continue
 		}
 		g.shoot(m, r, t)

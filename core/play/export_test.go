@@ -19,6 +19,16 @@ func (g *Game) Strike() {
 	g.struck(by, "", 1)
 }
 
+// Fired counts the things of a kind that are gone.
+func (g *Game) Fired(k string) (n int) {
+	for r := range g.Stage.Things {
+		if g.Stage.Things[r].Acts == k && g.Is(world.Ref(r), Gone) {
+			n++
+		}
+	}
+	return n
+}
+
 // Mark has something be so of a thing.
 func (g *Game) Mark(r world.Ref, b Bit) { g.setThing(r, b, true) }
 

@@ -3,6 +3,7 @@ package play
 import (
 	"azzel/core/grid"
 	"azzel/core/kind"
+	"azzel/core/rules"
 	"azzel/core/world"
 	"slices"
 )
@@ -15,6 +16,7 @@ const (
 	NotLost   Loss = iota
 	Fallen         // over an edge that is a fall: it comes back where it came onto the map
 	StruckOut      // without hearts: it comes back at the checkpoint, or where the game began
+	Overrun        // a core has fallen: the game begins anew
 )
 
 // pushTicks is how long who was struck is thrown back.
@@ -73,6 +75,11 @@ func (g *Game) loseHearts(n int32) bool {
 // and its hearts are turned back: what has happened stays so. With the last life all begins anew.
 func (g *Game) comeBack() {
 	b, to := g.Hero(), g.Back
+	if g.Lost == Overrun {
+		g.anew()
+		g.Notice = "What was to be kept has fallen: the game began anew."
+		return
+	}
 	if g.Lost == Fallen {
 		to = g.Entry
 	} else {
@@ -133,6 +140,7 @@ func (g *Game) hits(r world.Ref, t *world.Thing) {
 	}
 	g.setThing(r, Gone, true)
 	g.tell("defeat", t.Name)
+	g.happen(happening{rules.WordFalls, t.Map, r})
 	g.livelyOf = world.None
 }
 

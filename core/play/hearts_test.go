@@ -95,7 +95,10 @@ func lamp(t *testing.T, afresh bool) *run {
 		}
 	}
 	r.g.Mark(r.thing(kind.Key), play.Spent)
-	r.g.Mark(r.thing(kind.Character), play.Gone)
+	for _, b := range []play.Bit{play.Gone, play.Brought, play.Veiled, play.Disabled} {
+		r.g.Mark(r.thing(kind.Character), b)
+	}
+	r.g.Tallies = []play.Tally{{Of: r.thing(kind.Character), Made: 2}}
 	return r
 }
 
@@ -111,6 +114,11 @@ func part(r *run, name string) any {
 		return r.is(sample.Switch, play.Switched)
 	case "doors that rules opened":
 		return r.is(sample.Door, play.Opened)
+	case "what rules brought, took away, showed, hid, enabled, disabled":
+		character := r.thing(kind.Character)
+		return [3]bool{g.Is(character, play.Brought), g.Is(character, play.Veiled), g.Is(character, play.Disabled)}
+	case "timers, and how much sources have made":
+		return len(g.Tallies)
 	case "what was taken":
 		return r.is(sample.Pearl, play.Taken)
 	case "checkpoints reached":

@@ -26,6 +26,8 @@ var Remembered = []Memory{
 	{"rules that run once", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
 	{"switches", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},
 	{"doors that rules opened", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},
+	{"what rules brought, took away, showed, hid, enabled, disabled", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},
+	{"timers, and how much sources have made", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},
 	{"what was taken", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
 	{"keys that were used up", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
 	{"who was defeated", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},
@@ -38,4 +40,4 @@ var Remembered = []Memory{
 }
 
 // afresh are the bits of things that a map which starts afresh forgets.
-var afresh = []Bit{Switched, Opened, Gone}
+var afresh = []Bit{Switched, Opened, Gone, Brought, Veiled, Disabled}

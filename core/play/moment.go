@@ -69,7 +69,7 @@ func (g *Game) Moment() document.Moment {
 	for _, t := range s.Threads {
 		rule := st.Rules[t.Rule]
 		wait := document.RuleWait{Rule: rule.ID}
-		if then := rule.In(document.SlotThen); int(t.Next) < len(then) {
+		if then := rule.In(t.slot()); int(t.Next) < len(then) {
 			wait.Next = then[t.Next].ID
 		}
 		out.Waits = append(out.Waits, wait)
@@ -95,13 +95,16 @@ func (g *Game) momentOfBodies(out *document.Moment) {
 	for _, t := range s.Worn {
 		out.Worn = append(out.Worn, document.GoesBack{Of: st.End(t.Of), Left: int(t.Left)})
 	}
+	for _, t := range s.Tallies {
+		out.Made = append(out.Made, document.MadeSoFar{Of: st.End(t.Of), All: int(t.Made), Wave: int(t.Wave), Part: int(t.Part)})
+	}
 	for _, o := range s.Shots {
 		out.Shots = append(out.Shots, document.FlyingShot{Of: st.End(o.Of), X: o.X, Y: o.Y, VX: o.VX, VY: o.VY, Left: int(o.Left)})
 	}
 }
 
 // words are the bits of a thing as documents call them: in the same order.
-func words(bits uint8) []string {
+func words(bits uint16) []string {
 	out := []string{}
 	for b, word := range document.Sos {
 		if bits>>b&1 != 0 {
@@ -166,7 +169,7 @@ func Resume(st *world.Stage, at document.Moment) (*Game, error) {
 		s.so(st, document.Object{Type: document.TypeRule, ID: id}, 1)
 	}
 	for _, t := range at.Things {
-		var bits uint8
+		var bits uint16
 		for _, is := range t.Is {
 			if i := slices.Index(document.Sos, is); i >= 0 {
 				bits |= 1 << i
@@ -206,12 +209,16 @@ func (s *State) resumeLines(st *world.Stage, at document.Moment) {
 		if r < 0 {
 			continue
 		}
-		then := st.Rules[r].In(document.SlotThen)
-		next := slices.IndexFunc(then, func(p *document.RulePart) bool { return p.ID == w.Next })
-		if next < 0 {
-			next = len(then)
+		t := Thread{Rule: r}
+		if p := st.Rules[r].Parts.Get(w.Next); p != nil {
+			t.Else = p.Slot == document.SlotOtherwise
 		}
-		s.Threads = append(s.Threads, Thread{r, int32(next)})
+		steps := st.Rules[r].In(t.slot())
+		t.Next = int32(slices.IndexFunc(steps, func(p *document.RulePart) bool { return p.ID == w.Next }))
+		if t.Next < 0 {
+			t.Next = int32(len(steps))
+		}
+		s.Threads = append(s.Threads, t)
 	}
 	if len(at.Waits) > 0 && len(s.Threads) == 0 {
 		s.Lines = nil
@@ -245,12 +252,17 @@ func (g *Game) resumeBodies(at document.Moment) {
 	slices.Sort(s.Touching)
 	for _, t := range at.Timers {
 		if r := thing(t.Of); r >= 0 {
-			s.Timers = append(s.Timers, Timer{r, int32(t.Left)})
+			g.setTimer(r, int32(t.Left))
 		}
 	}
 	for _, t := range at.Worn {
 		if r := thing(t.Of); r >= 0 {
 			s.Worn = append(s.Worn, Timer{r, int32(t.Left)})
+		}
+	}
+	for _, t := range at.Made {
+		if r := thing(t.Of); r >= 0 {
+			g.setTally(Tally{r, int32(t.All), int32(t.Wave), int32(t.Part)})
 		}
 	}
 	for _, o := range at.Shots {

@@ -9,7 +9,7 @@ import (
 // notice tells rules of who has come into a sensor that watches; it is told again once all have left.
 func (g *Game) notice(m *world.Ground) {
 	for _, r := range m.Sensors() {
-		if !g.There(r) {
+		if !g.acts(r) {
 			continue
 		}
 		at, sort := g.Where(r), g.Stage.Thing(r).Doing.Notices
@@ -28,6 +28,8 @@ func (g *Game) notice(m *world.Ground) {
 		if g.setThing(r, Reached, in); in {
 			g.tell(rules.WordEnter, g.Stage.Thing(r).Name)
 			g.happen(happening{rules.WordEnter, m.Ref, r})
+		} else {
+			g.happen(happening{rules.WordLeave, m.Ref, r})
 		}
 	}
 }
@@ -36,7 +38,7 @@ func (g *Game) notice(m *world.Ground) {
 func (g *Game) weigh(m *world.Ground) {
 	for _, r := range m.Scales() {
 		t := g.Stage.Thing(r)
-		if !g.There(r) {
+		if !g.acts(r) {
 			continue
 		}
 		at := g.Where(r)
@@ -54,7 +56,7 @@ func (g *Game) weigh(m *world.Ground) {
 		case down && !is:
 			g.work(m, r)
 		case !down && is && t.Doing.Returns != world.Never:
-			g.setThing(r, Switched, false)
+			g.switchTo(r, t.Entity.On)
 		}
 	}
 }

@@ -12,7 +12,7 @@ type Away struct {
 	// Of is an entity, a flag or a rule.
 	Of document.Object
 	// Bits are its bits, the lowest first.
-	Bits uint8
+	Bits uint16
 }
 
 // Enter brings a game to the stage of another version of the document: everything keeps
@@ -87,8 +87,17 @@ func (g *Game) enterBodies(was *world.Stage) {
 				out = append(out, t)
 			}
 		}
+		slices.SortFunc(out, func(a, b Timer) int { return int(a.Of - b.Of) })
 		return out
 	}
+	tallies := s.Tallies[:0:0]
+	for _, t := range s.Tallies {
+		if t.Of = movedThing(was, next, t.Of); t.Of >= 0 {
+			tallies = append(tallies, t)
+		}
+	}
+	slices.SortFunc(tallies, func(a, b Tally) int { return int(a.Of - b.Of) })
+	s.Tallies, s.Blasts = tallies, nil
 	shots := s.Shots[:0:0]
 	for _, o := range s.Shots {
 		if o.Of = movedThing(was, next, o.Of); o.Of >= 0 {
@@ -125,7 +134,7 @@ func movedThread(was, next *world.Stage, t Thread) (Thread, bool) {
 	if t.Rule < 0 {
 		return t, false
 	}
-	then, now := before.In(document.SlotThen), next.Rules[t.Rule].In(document.SlotThen)
+	then, now := before.In(t.slot()), next.Rules[t.Rule].In(t.slot())
 	for _, p := range then[min(int(t.Next), len(then)):] {
 		for i, q := range now {
 			if p.ID == q.ID {
@@ -151,7 +160,7 @@ func (g *Game) enterSituation(was *world.Stage) {
 	for k, v := range old.Counts {
 		s.setCount(k, v)
 	}
-	put := func(of document.Object, bits uint8) { s.so(next, of, bits) }
+	put := func(of document.Object, bits uint16) { s.so(next, of, bits) }
 	for _, a := range away {
 		put(a.Of, a.Bits)
 	}
@@ -171,7 +180,7 @@ func (g *Game) enterSituation(was *world.Stage) {
 }
 
 // so sets what is so of something, the lowest bit first, or keeps it aside where it is not there.
-func (s *State) so(st *world.Stage, of document.Object, bits uint8) {
+func (s *State) so(st *world.Stage, of document.Object, bits uint16) {
 	first, n := slotsOf(st, of)
 	switch {
 	case bits == 0:
@@ -187,7 +196,7 @@ func (s *State) so(st *world.Stage, of document.Object, bits uint8) {
 }
 
 // bits are n bits from a slot on.
-func (s *Situation) bits(slot, n int) (out uint8) {
+func (s *Situation) bits(slot, n int) (out uint16) {
 	for b := range n {
 		if s.bit(slot + b) {
 			out |= 1 << b

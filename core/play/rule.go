@@ -41,23 +41,35 @@ func (g *Game) begin(ref world.Ref) {
 	if r.Once && g.bit(done) {
 		return
 	}
+	t := Thread{Rule: ref}
 	for _, c := range r.In(document.SlotIf) {
-		if !g.holdsTrue(c) {
-			return
+		t.Else = t.Else || !g.holdsTrue(c)
+	}
+	if t.Else {
+		if len(r.In(document.SlotOtherwise)) > 0 {
+			g.goOn(t)
 		}
+		return
 	}
 	if r.Once {
 		g.set(done, true)
 	}
-	g.tell("rule", "")
-	if t := (Thread{Rule: ref}); g.run(&t) {
+	g.goOn(t)
+}
+
+// goOn does what a rule does next, until it waits or has ended.
+func (g *Game) goOn(t Thread) {
+	if t.Next == 0 {
+		g.tell("rule", "")
+	}
+	if g.run(&t) {
 		g.Threads = append(g.Threads, t)
 	}
 }
 
 // run does steps until the rule ends or says something; true when it waits.
 func (g *Game) run(t *Thread) bool {
-	for then := g.Stage.Rules[t.Rule].In(document.SlotThen); int(t.Next) < len(then); {
+	for then := g.Stage.Rules[t.Rule].In(t.slot()); int(t.Next) < len(then); {
 		p := then[t.Next]
 		t.Next++
 		if g.do(p) {
@@ -76,21 +88,30 @@ func (g *Game) holdsTrue(p *document.RulePart) bool {
 	case rules.WordIsNotSet:
 		return !g.Flag(o.ID)
 	}
+	r := g.Stage.ThingOf(o.Map, o.ID)
+	if r < 0 {
+		return false
+	}
+	switch p.Word {
+	case rules.WordIsOn, rules.WordIsOpen:
+		return g.On(r)
+	case rules.WordIsOff, rules.WordIsShut:
+		return !g.On(r)
+	case rules.WordIsMet:
+		return g.Is(r, Reached)
+	case rules.WordIsLeft:
+		return !g.Is(r, Reached)
+	}
 	return false
 }
 
 // do does one step of a rule; true when the rule waits then.
 func (g *Game) do(p *document.RulePart) (waits bool) {
 	o, _ := document.Named(p.Blank("what"))
+	if g.change(p.Word, o) {
+		return false
+	}
 	switch p.Word {
-	case rules.WordOpen:
-		t := g.Stage.ThingOf(o.Map, o.ID)
-		if t < 0 {
-			g.Notice = "A rule wanted to open a door that was removed."
-			return false
-		}
-		g.setThing(t, Opened, true)
-		g.tell(rules.WordOpen, g.Stage.Thing(t).Name)
 	case rules.WordSet, rules.WordClear:
 		g.setFlag(o.ID, p.Word == rules.WordSet)
 	case rules.WordSay:

@@ -40,7 +40,7 @@ func (g *Game) side(m *world.Ground, in, pressed Input) {
 			b.VX = toward(b.X, x, w.RunX/2) - b.X
 		}
 	default:
-		g.speedUp(b, w, dx, stands, wet)
+		g.speedUp(b, w, dx, stands, wet, here&world.Slow != 0)
 	}
 	g.duck(m, b, w, dy > 0 && stands && b.Mode != Climbing)
 	g.jump(m, b, w, in, stands, wet)
@@ -80,7 +80,7 @@ func (g *Game) side(m *world.Ground, in, pressed Input) {
 }
 
 // speedUp brings the speed to what is asked; in the air there is less hold.
-func (g *Game) speedUp(b *Body, w *world.Gait, dx int64, stands, wet bool) {
+func (g *Game) speedUp(b *Body, w *world.Gait, dx int64, stands, wet, slow bool) {
 	goal, by := dx*w.RunX, w.Start
 	if dx == 0 || sign(b.VX) == -dx {
 		by = w.Stop
@@ -88,7 +88,7 @@ func (g *Game) speedUp(b *Body, w *world.Gait, dx int64, stands, wet bool) {
 	switch {
 	case wet:
 		goal = goal * 3 / 4
-	case b.Flags&Ducked != 0:
+	case b.Flags&Ducked != 0, slow:
 		goal /= 2
 	}
 	if !stands && !wet {

@@ -4,7 +4,6 @@ import (
 	"azzel/core/cells"
 	"azzel/core/chance"
 	"azzel/core/document"
-	"azzel/core/kind"
 	"azzel/core/world"
 )
 
@@ -27,6 +26,9 @@ const (
 	Gone                // taken away
 	Reached             // a checkpoint or a goal where the hero has been
 	Spent               // a key that was used up
+	Brought             // against what it is at first: there, or not
+	Veiled              // against what it is at first: shown, or not
+	Disabled            // against what it is at first: disabled, or not
 	bitsOfThing
 )
 
@@ -103,22 +105,6 @@ func (g *Game) setFlag(id document.ID, is bool) {
 	}
 }
 
-// On reports whether a switch is on, or a door open.
-func (g *Game) On(r world.Ref) bool {
-	t := g.Stage.Thing(r)
-	return t.Entity.On != g.Is(r, Switched) || g.Is(r, Opened)
-}
-
-// There reports whether a thing is on its map: neither absent, nor drawn away, nor taken.
-func (g *Game) There(r world.Ref) bool {
-	t := &g.Stage.Things[r]
-	if t.Absent || g.Is(r, Gone) || g.Is(r, Taken) {
-		return false
-	}
-	_, there := g.Look(r)
-	return there
-}
-
 // Look is the variant that the game's seed draws for a thing, 0 for its own look; there is
 // false where that is not being there. It follows from its rank and map, never from its id.
 func (g *Game) Look(r world.Ref) (look cells.Cell, there bool) {
@@ -135,9 +121,4 @@ func (g *Game) Look(r world.Ref) (look cells.Cell, there bool) {
 		return 0, true
 	}
 	return t.Variants[k].Look, t.Variants[k].Look != 0
-}
-
-// stops reports whether a thing is in the way.
-func (g *Game) stops(r world.Ref, t *world.Thing) bool {
-	return t.Solid && g.There(r) && !(t.Acts == kind.Door && g.On(r))
 }

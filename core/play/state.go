@@ -51,6 +51,10 @@ type State struct {
 	Timers []Timer
 	// Worn are the hits that things take still that were hit and have no body.
 	Worn []Timer
+	// Tallies are how much sources have made, in the order of their numbers; never changed, but replaced.
+	Tallies []Tally
+	// Blasts are what has just gone off.
+	Blasts []Blast
 	// Shots are what flies and strikes.
 	Shots []Shot
 	// Entry is where the hero came onto the map, Back where it comes back to when it is lost.
@@ -172,10 +176,20 @@ type Line struct {
 	Resumes bool
 }
 
-// Thread is a rule that has begun: the number of the step that comes next.
+// Thread is a rule that has begun: the number of the step that comes next, of those that are
+// done otherwise where Else says so.
 type Thread struct {
 	Rule world.Ref
 	Next int32
+	Else bool
+}
+
+// slot is where its steps stand in the rule.
+func (t Thread) slot() string {
+	if t.Else {
+		return document.SlotOtherwise
+	}
+	return document.SlotThen
 }
 
 // Hero is the hero's body.

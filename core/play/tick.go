@@ -44,7 +44,8 @@ func (g *Game) Step(in Input) {
 func (g *Game) act(m *world.Ground, in, pressed Input) {
 	moves := m.Side || !g.gait().Turns || g.Hero().Flags&Stepping != 0 || g.Hero().Push > 0
 	if moves {
-		g.returns()
+		g.ticks(m)
+		g.fades()
 		g.carriers(m)
 	}
 	if m.Side {

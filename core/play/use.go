@@ -38,8 +38,12 @@ func (g *Game) blow(m *world.Ground) {
 			if t.Doing.Needs == "" || g.Has(t.Doing.Needs) {
 				g.hits(r, t)
 			}
+		case kind.Charge:
+			if t.Doing.Lit == world.LitByBlow && !g.Disabled(r) {
+				g.light(r, t)
+			}
 		case kind.Switch:
-			if t.Doing.Worked == world.ByBlow {
+			if t.Doing.Worked == world.ByBlow && !g.Disabled(r) {
 				g.work(m, r)
 			}
 		}
@@ -59,6 +63,9 @@ func (g *Game) ahead(m *world.Ground) world.Box {
 
 func (g *Game) usesThing(m *world.Ground, r world.Ref) bool {
 	t := g.Stage.Thing(r)
+	if g.Disabled(r) {
+		return false
+	}
 	switch t.Acts {
 	case kind.Switch:
 		if t.Doing.Worked != world.ByUse {
@@ -81,11 +88,19 @@ func (g *Game) usesThing(m *world.Ground, r world.Ref) bool {
 		g.tell("read", t.Name)
 		g.says(t.Doing.Says, false)
 		return true
+	case kind.Plot:
+		return g.builds(r, t)
+	case kind.Charge:
+		if t.Doing.Lit != world.LitByUse || g.On(r) {
+			return false
+		}
+		g.light(r, t)
+		return true
 	case kind.Container:
 		if g.On(r) || t.Doing.Needs != "" && !g.opens(r, t) {
 			return false
 		}
-		g.setThing(r, Opened, true)
+		g.switchTo(r, true)
 		g.tell(rules.WordOpen, t.Name)
 		return true
 	}

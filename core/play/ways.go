@@ -117,6 +117,9 @@ func (g *Game) enterMap() {
 				g.setThing(r, bit, false)
 			}
 		}
+		here := func(r world.Ref) bool { return r >= m.First && r < m.After }
+		g.Timers = slices.DeleteFunc(slices.Clone(g.Timers), func(t Timer) bool { return here(t.Of) })
+		g.Tallies = slices.DeleteFunc(slices.Clone(g.Tallies), func(t Tally) bool { return here(t.Of) })
 	}
 	g.tell(rules.WordArrive, m.Name)
 	g.happen(happening{rules.WordArrive, m.Ref, world.None})

@@ -33,6 +33,9 @@ func (g *Game) feel(m *world.Ground) {
 // meetsThing is what a thing does that the hero stands on or against; comes tells that it came to it now.
 func (g *Game) meetsThing(m *world.Ground, r world.Ref, comes bool) {
 	t := g.Stage.Thing(r)
+	if g.Disabled(r) {
+		return
+	}
 	switch t.Acts {
 	case kind.Door:
 		if !g.On(r) && g.opens(r, t) {
@@ -44,45 +47,34 @@ func (g *Game) meetsThing(m *world.Ground, r world.Ref, comes bool) {
 		}
 	case kind.Spring:
 		g.throws(m, r, t)
+	case kind.Charge:
+		if comes && t.Doing.Lit == world.LitByTouch {
+			g.light(r, t)
+		}
 	}
 }
 
 // left is what a thing does that the hero has left.
 func (g *Game) left(r world.Ref) {
 	switch t := g.Stage.Thing(r); {
-	case t.Acts == kind.Door && t.Doing.Returns == world.WhenLeft && g.Is(r, Opened) && !t.Entity.On:
-		g.setThing(r, Opened, false)
+	case g.Disabled(r):
+	case t.Acts == kind.Door && t.Doing.Returns == world.WhenLeft && g.On(r) && !t.Entity.On:
+		g.switchTo(r, false)
 		g.tell("shuts", t.Name)
 	case t.Acts == kind.Switch && t.Doing.Worked == world.ByStep && t.Doing.Returns == world.WhenLeft && g.Is(r, Switched):
-		g.setThing(r, Switched, false)
+		g.switchTo(r, t.Entity.On)
 	}
 }
 
 // work turns a switch to its other state, and wakes what waits for that.
 func (g *Game) work(m *world.Ground, r world.Ref) {
 	t := g.Stage.Thing(r)
-	g.setThing(r, Switched, !g.Is(r, Switched))
 	g.tell(rules.WordUse, t.Name)
 	g.happen(happening{rules.WordUse, m.Ref, r})
+	g.switchTo(r, !g.On(r))
 	if t.Doing.Returns == world.AfterAWhile && t.Doing.After > 0 {
-		g.Timers = slices.DeleteFunc(g.Timers, func(o Timer) bool { return o.Of == r })
-		if g.Is(r, Switched) {
-			g.Timers = append(g.Timers, Timer{r, t.Doing.After})
-		}
+		g.setTimer(r, map[bool]int32{true: t.Doing.After}[g.Is(r, Switched)])
 	}
-}
-
-// returns lets go back what goes back after a while.
-func (g *Game) returns() {
-	timers := g.Timers[:0:0]
-	for _, t := range g.Timers {
-		if t.Left--; t.Left > 0 {
-			timers = append(timers, t)
-		} else {
-			g.setThing(t.Of, Switched, false)
-		}
-	}
-	g.Timers = timers
 }
 
 // opens opens a door whose key the hero has; a key that is used up is gone then.
@@ -91,7 +83,7 @@ func (g *Game) opens(r world.Ref, t *world.Thing) bool {
 	if word == "" || !g.Has(word) {
 		return false
 	}
-	g.setThing(r, Opened, true)
+	g.switchTo(r, true)
 	for k := range g.Stage.Things {
 		o := &g.Stage.Things[k]
 		if ref := world.Ref(k); o.Acts == kind.Key && o.Doing.Word == word && o.Doing.UsedUp && g.Is(ref, Taken) && !g.Is(ref, Spent) {

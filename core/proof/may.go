@@ -21,7 +21,9 @@ type May struct {
 	reached []cellSet
 	yes, no []bool // what flags could be
 	taken   []bool // things that could be had
-	opened  []bool // doors that could be open
+	opened  []bool // what could come to be open, or on
+	shuts   []bool // what could come to be shut, or off
+	away    []bool // what could be taken away
 	ran     []bool // rules that could have begun
 	arrived []bool // maps that could have been entered
 	queue   []spot
@@ -79,7 +81,7 @@ func Could(st *world.Stage, m world.Ref, from grid.Point) *May {
 // begin is what is so at the beginning.
 func begin(st *world.Stage, m world.Ref, from grid.Point) *May {
 	f := &May{st: st, yes: make([]bool, len(st.Flags)), no: make([]bool, len(st.Flags)), taken: make([]bool, len(st.Things)),
-		opened: make([]bool, len(st.Things)), ran: make([]bool, len(st.Rules)), arrived: make([]bool, len(st.Grounds)), shut: map[world.Ref][]spot{}}
+		opened: make([]bool, len(st.Things)), shuts: make([]bool, len(st.Things)), away: make([]bool, len(st.Things)), ran: make([]bool, len(st.Rules)), arrived: make([]bool, len(st.Grounds)), shut: map[world.Ref][]spot{}}
 	for i := range f.no {
 		f.no[i] = true
 	}
@@ -197,7 +199,7 @@ func (f *May) fills(g *world.Ground, p grid.Point) world.Ref {
 	out := world.None
 	g.Near(cell, func(r world.Ref, t *world.Thing) {
 		covers := t.Body.Left <= cell.Left && t.Body.Top <= cell.Top && t.Body.Right >= cell.Right && t.Body.Bottom >= cell.Bottom
-		if g.Solid(t) && t.Acts != kind.Breakable && covers && !t.Absent && len(t.Variants) == 0 && !(t.Acts == kind.Door && (t.Entity.On || f.opened[r])) {
+		if g.Solid(t) && t.Acts != kind.Breakable && t.Acts != kind.Charge && covers && !t.Absent && !f.away[r] && len(t.Variants) == 0 && !(t.Acts == kind.Door && (t.Entity.On || f.opened[r])) {
 			out = r
 		}
 	})
@@ -242,41 +244,7 @@ func (f *May) events() bool {
 	}
 	for r := range f.st.Things {
 		t := &f.st.Things[r]
-		switch ref := world.Ref(r); t.Acts {
-		case kind.Collectible, kind.Key, kind.Item:
-			if !f.taken[r] && f.near(t, 0) {
-				set(&f.taken[r])
-				f.wake(rules.WordTake, t.Map, t.ID, set)
-			}
-		case kind.Container:
-			if !f.opened[r] && (t.Doing.Needs == "" || f.has(t.Doing.Needs)) && f.near(t, 1) {
-				set(&f.opened[r])
-			}
-		case kind.Sensor:
-			if t.Doing.Notices != world.NoticesHero && f.arrived[t.Map] || f.near(t, 0) {
-				f.wake(rules.WordEnter, t.Map, t.ID, set)
-			}
-		case kind.Checkpoint, kind.Goal:
-			if f.near(t, 0) {
-				f.wake(rules.WordEnter, t.Map, t.ID, set)
-			}
-		case kind.Switch:
-			// what stands on one, and what strikes it, may be anywhere
-			if t.Doing.Worked != world.ByUse && f.arrived[t.Map] || f.near(t, 1) {
-				f.wake(rules.WordUse, t.Map, t.ID, set)
-			}
-		case kind.Exit:
-			if f.near(t, 0) {
-				f.through(f.st.WayFrom(f.st.End(ref)))
-			}
-		case kind.Door:
-			if !f.opened[r] && t.Doing.Needs != "" && f.near(t, 1) && f.has(t.Doing.Needs) {
-				set(&f.opened[r])
-			}
-			if (t.Entity.On || f.opened[r]) && f.near(t, 0) {
-				f.through(f.st.WayFrom(f.st.End(ref)))
-			}
-		}
+		f.happens(world.Ref(r), t, set)
 	}
 	for m := range f.arrived {
 		if f.arrived[m] {
@@ -289,7 +257,7 @@ func (f *May) events() bool {
 		f.pass(g)
 	}
 	for r := range f.opened {
-		if f.opened[r] {
+		if f.opened[r] || f.away[r] {
 			for _, s := range f.shut[world.Ref(r)] {
 				f.enter(s)
 			}
@@ -324,40 +292,6 @@ func (f *May) has(word string) bool {
 		}
 	}
 	return slices.Contains(f.st.Carries(world.None), word)
-}
-
-// wake lets the rules run that wait for something and whose conditions could hold.
-func (f *May) wake(word string, m world.Ref, entity document.ID, set func(*bool)) {
-	for _, r := range rules.Waiting(f.st.Doc, word, f.st.Grounds[m].ID, entity) {
-		could := true
-		for _, c := range r.In(document.SlotIf) {
-			o, _ := document.Named(c.Blank("what"))
-			if i := f.st.FlagOf(o.ID); i >= 0 {
-				could = could && (c.Word == rules.WordIsSet && f.yes[i] || c.Word == rules.WordIsNotSet && f.no[i])
-			}
-		}
-		if !could {
-			continue
-		}
-		set(&f.ran[f.st.RuleOf(r.ID)])
-		for _, p := range r.In(document.SlotThen) {
-			o, _ := document.Named(p.Blank("what"))
-			switch i := f.st.FlagOf(o.ID); p.Word {
-			case rules.WordOpen:
-				if t := f.st.ThingOf(o.Map, o.ID); t >= 0 {
-					set(&f.opened[t])
-				}
-			case rules.WordSet:
-				if i >= 0 {
-					set(&f.yes[i])
-				}
-			case rules.WordClear:
-				if i >= 0 {
-					set(&f.no[i])
-				}
-			}
-		}
-	}
 }
 
 // near reports whether the hero could come within so many cells of what a thing covers.

@@ -5,6 +5,7 @@ import (
 	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/play"
+	"azzel/core/rules"
 	"azzel/core/world"
 	"cmp"
 	"container/heap"
@@ -90,7 +91,7 @@ func Goals(st *world.Stage) (out []world.Ref) {
 	for r := range st.Things {
 		t := &st.Things[r]
 		switch {
-		case t.Acts != kind.Goal || t.Absent || st.Grounds[t.Map].Template:
+		case t.Acts != kind.Goal || t.Absent && !brought(st, world.Ref(r)) || st.Grounds[t.Map].Template:
 		case st.Grounds[t.Map].Next:
 			followed = append(followed, world.Ref(r))
 		default:
@@ -101,6 +102,17 @@ func Goals(st *world.Stage) (out []world.Ref) {
 		return followed
 	}
 	return out
+}
+
+// brought reports whether a rule puts a thing there.
+func brought(st *world.Stage, r world.Ref) bool {
+	end := st.End(r)
+	return slices.ContainsFunc(st.Rules, func(rule *document.Rule) bool {
+		return slices.ContainsFunc(rule.Parts.All(), func(p *document.RulePart) bool {
+			o, _ := document.Named(p.Blank("what"))
+			return p.Word == rules.WordBring && o.Map == end.Map && o.ID == end.Entity
+		})
+	})
 }
 
 // Step goes on for about so many ticks of play, or cells; the answer is nil until there is one.
@@ -291,8 +303,14 @@ func (s *Search) look(n *node) {
 			if !g.Is(r, play.Reached) && g.On(r) {
 				n.targets = near.touching(n.targets, m, t, false)
 			}
-		case kind.Breakable:
+		case kind.Breakable, kind.Plot:
 			n.targets = near.beside(n.targets, m, t)
+		case kind.Charge:
+			if t.Doing.Lit == world.LitByTouch {
+				n.targets = near.touching(n.targets, m, t, false)
+			} else if t.Doing.Lit != world.LitByRule && !g.On(r) {
+				n.targets = near.beside(n.targets, m, t)
+			}
 		case kind.Container:
 			if !g.On(r) {
 				n.targets = near.beside(n.targets, m, t)

@@ -10,8 +10,10 @@ type Wish struct {
 	Rule document.ID `json:"rule"`
 	// Part is what is changed; empty adds one, to the slot of Word, or sets Once.
 	Part document.ID `json:"part,omitempty"`
-	// Word is what the part is to be; empty leaves it what it is.
+	// Word is what the part is to be; empty leaves it what it is. Slot is where it is added, where
+	// that is not where its word says.
 	Word string `json:"word,omitempty"`
+	Slot string `json:"slot,omitempty"`
 	// Blank is what is filled, with what Entity, Map, Flag or Text says. Without one the
 	// first thing that fits is taken.
 	Blank  string      `json:"blank,omitempty"`
@@ -76,16 +78,24 @@ func (c *chooser) add(label string, w Wish) {
 	c.out = append(c.out, Choice{Label: label, Wish: w})
 }
 
-// words offers what can stand in a slot. Of conditions their verbs alone are told
-// where one is changed.
+// words offers what can stand in a slot.
 func (c *chooser) words(slot string, part document.ID) {
+	of := slot
+	if slot == document.SlotOtherwise {
+		of = document.SlotThen
+	}
+	heading := ""
 	for _, e := range Vocabulary {
-		if e.Slot == slot {
-			label := e.Label
-			if slot == document.SlotIf && part == "" {
-				label = "a flag " + label
+		if e.Slot == of {
+			if e.Group != heading {
+				heading = e.Group
+				c.out = append(c.out, Choice{Label: heading, Heading: true})
 			}
-			c.add(label, Wish{Part: part, Word: e.Word})
+			w := Wish{Part: part, Word: e.Word}
+			if part == "" && of != slot {
+				w.Slot = slot
+			}
+			c.add(e.Label, w)
 		}
 	}
 }

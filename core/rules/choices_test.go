@@ -40,20 +40,26 @@ func TestChoices(t *testing.T) {
 		}
 		return ""
 	}
+	const (
+		whens = "[The hero], uses a switch, takes a collectible, arrives on a map, [Somebody], comes to a place, has left a place, is defeated or broken, [Something], is turned on, is turned off, is opened, is shut, rings, as a timer does, has nothing left, as a source"
+		ifs   = "[A flag], a flag is set, a flag is not set, [Something], something is on, something is off, a door is open, a door is shut, [A place], somebody is at a place, nobody is at a place"
+		thens = "[Doors and what works], open a door, shut a door, turn something on, turn something off, flip something, let a source make one, [What is there], show something, hide something, put something there, take something away, enable something, disable something, [The story], set a flag, clear a flag, say a line"
+	)
 	for _, c := range []struct {
 		part  document.ID
 		blank string
 		want  string
 	}{
 		{"", rules.BlankOnce, "once, each time"},
-		{"", document.SlotWhen, "uses a switch, takes a collectible, comes to a place, arrives on a map"},
-		{"", document.SlotIf, "a flag is set, a flag is not set"},
-		{"", document.SlotThen, "open a door, set a flag, clear a flag, say a line"},
-		{at("use"), "", "uses a switch, takes a collectible, comes to a place, arrives on a map"},
+		{"", document.SlotWhen, whens},
+		{"", document.SlotIf, ifs},
+		{"", document.SlotThen, thens},
+		{"", document.SlotOtherwise, thens},
+		{at("use"), "", whens},
 		{at("use"), "what", "Point at it on the map…, [Quay], Switch"},
-		{at("isSet"), "", "is set, is not set, remove this"},
+		{at("isSet"), "", ifs + ", remove this"},
 		{at("isSet"), "what", "Lit, A new flag, remove this condition"},
-		{at("open"), "", "open a door, set a flag, clear a flag, say a line, remove this"},
+		{at("open"), "", thens + ", remove this"},
 		{at("open"), "what", "Point at it on the map…, [Quay], Door, [Pans], Gate"},
 		{at("say"), "text", ""},
 		{at("say"), "what", ""},
@@ -70,7 +76,7 @@ func TestChoices(t *testing.T) {
 		}
 	}
 	doors := rules.Choices(d, &r, at("open"), "what")
-	if p := doors[0]; p.What != "a door" || !slices.Equal(p.Points, []document.ID{kind.Door, own.ID}) {
+	if p := doors[0]; p.What != "a door" || !slices.Equal(p.Points, []document.ID{kind.Container, kind.Door, own.ID}) {
 		t.Errorf("pointing takes %+v", p)
 	}
 	if w := doors[4].Wish; w.Map != sample.Pans || w.Entity != gate.ID || w.Blank != "what" {

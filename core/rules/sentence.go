@@ -25,18 +25,19 @@ type Said struct {
 // BlankOnce is the word of a rule that says whether it runs once.
 const BlankOnce = "once"
 
-// Sentence says a rule in words: When …, if …, then ….
+// Sentence says a rule in words: When …, if …, then …, otherwise ….
 func Sentence(d *document.Document, r *document.Rule) []Said {
 	s := speaker{doc: d, rule: r}
 	if when := r.In(document.SlotWhen); len(when) > 0 {
-		s.parts(when, "When", "or when")
-		// names on this map need not say so
+		s.parts(when[:1], "When", "")
+		// names on this map need not say so once more
 		if o, ok := document.Named(when[0].Blank("what")); ok {
 			s.here = o.Map
 			if o.Type == document.TypeMap {
 				s.here = o.ID
 			}
 		}
+		s.parts(when[1:], "or when", "or when")
 	} else {
 		s.say("When")
 		s.out = append(s.out, Said{Text: "something happens", Blank: document.SlotWhen, Missing: true})
@@ -48,6 +49,7 @@ func Sentence(d *document.Document, r *document.Rule) []Said {
 		s.say(", then")
 		s.out = append(s.out, Said{Text: "do nothing yet", Blank: document.SlotThen, Missing: true})
 	}
+	s.parts(r.In(document.SlotOtherwise), ", otherwise", "and")
 	s.say(",")
 	once := "each time"
 	if r.Once {
@@ -151,6 +153,20 @@ func (s *speaker) name(value kind.Datum, typ string) (text string, missing bool)
 		return e.Name, false
 	}
 	return e.Name + " on " + where.Name, false
+}
+
+// Clause says one part of a rule as plain text.
+func Clause(d *document.Document, p *document.RulePart) string {
+	s := speaker{doc: d}
+	if o, ok := document.Named(p.Blank("what")); ok {
+		s.here = o.Map
+	}
+	s.part(p)
+	words := make([]string, len(s.out))
+	for i, said := range s.out {
+		words[i] = said.Text
+	}
+	return strings.Join(words, " ")
 }
 
 // happening is what rules wait for: a word, at an entity of a map or at the map.

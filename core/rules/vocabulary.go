@@ -6,6 +6,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/kind"
 	"fmt"
+	"slices"
 	"strings"
 	"unicode/utf8"
 )
@@ -15,22 +16,47 @@ const (
 	WordUse      = "use"      // the hero uses a switch
 	WordTake     = "take"     // the hero takes a collectible
 	WordEnter    = "enter"    // somebody comes to a sensor, a checkpoint or a goal
+	WordLeave    = "leave"    // all have left a sensor
 	WordArrive   = "arrive"   // the hero arrives on a map
+	WordTurnsOn  = "turnsOn"  // something is turned on
+	WordTurnsOff = "turnsOff" // something is turned off
+	WordOpens    = "opens"    // a door or a container is opened
+	WordShuts    = "shuts"    // a door is shut
+	WordRings    = "rings"    // the time of a timer is over
+	WordEnds     = "ends"     // a source has made all, and nothing of it is left
+	WordFalls    = "falls"    // somebody is defeated, something is broken
 	WordIsSet    = "isSet"    // a flag is set
 	WordIsNotSet = "isNotSet" // a flag is not set
-	WordOpen     = "open"     // open a door
-	WordSet      = "set"      // set a flag
-	WordClear    = "clear"    // clear a flag
-	WordSay      = "say"      // say a line
+	WordIsOn     = "isOn"
+	WordIsOff    = "isOff"
+	WordIsOpen   = "isOpen"
+	WordIsShut   = "isShut"
+	WordIsMet    = "isMet"   // somebody is in a sensor
+	WordIsLeft   = "isLeft"  // nobody is in it
+	WordOpen     = "open"    // open a door
+	WordShut     = "shut"    // shut it
+	WordTurnOn   = "turnOn"  // turn something on
+	WordTurnOff  = "turnOff" // turn it off
+	WordFlip     = "flip"    // the one or the other
+	WordShow     = "show"    // let the player see something
+	WordHide     = "hide"    // and not any more
+	WordEnable   = "enable"  // let something do what it does
+	WordDisable  = "disable" // and not any more
+	WordBring    = "bring"   // put something where it is at first
+	WordRemove   = "remove"  // take it away
+	WordMake     = "make"    // let a source make one
+	WordSet      = "set"     // set a flag
+	WordClear    = "clear"   // clear a flag
+	WordSay      = "say"     // say a line
 )
 
 // Entry declares one word, once: what is shown, checked, offered and done follows it.
 type Entry struct {
 	Word string
-	// Slot is where it can stand.
+	// Slot is where it can stand; what is done can be done otherwise as well.
 	Slot string
-	// Label is how it is offered.
-	Label string
+	// Label is how it is offered, below the heading Group.
+	Label, Group string
 	// Pattern is its sentence: words, the verb in brackets, blanks in braces.
 	Pattern string
 	Blanks  []Blank
@@ -57,21 +83,92 @@ const (
 )
 
 // Vocabulary lists all words in the order in which they are offered.
-var Vocabulary = []Entry{
-	{WordUse, document.SlotWhen, "uses a switch", "the hero [uses] {what}", []Blank{entity("what", "switch", wakes(WordUse))}},
-	{WordTake, document.SlotWhen, "takes a collectible", "the hero [takes] {what}", []Blank{entity("what", "collectible", wakes(WordTake))}},
-	{WordEnter, document.SlotWhen, "comes to a place", "somebody [comes to] {what}", []Blank{entity("what", "sensor, checkpoint or goal", wakes(WordEnter))}},
-	{WordArrive, document.SlotWhen, "arrives on a map", "the hero [arrives on] {what}", []Blank{{Key: "what", Type: BlankMap}}},
-	{WordIsSet, document.SlotIf, "is set", "{what} [is set]", []Blank{{Key: "what", Type: BlankFlag}}},
-	{WordIsNotSet, document.SlotIf, "is not set", "{what} [is not set]", []Blank{{Key: "what", Type: BlankFlag}}},
-	{WordOpen, document.SlotThen, "open a door", "[open] {what}", []Blank{entity("what", "door", func(k *kind.Kind) bool { return k.Wired })}},
-	{WordSet, document.SlotThen, "set a flag", "[set] {what}", []Blank{{Key: "what", Type: BlankFlag}}},
-	{WordClear, document.SlotThen, "clear a flag", "[clear] {what}", []Blank{{Key: "what", Type: BlankFlag}}},
-	{WordSay, document.SlotThen, "say a line", "[say] {text}", []Blank{{Key: "text", Type: BlankText, First: "Something is said."}}},
+var Vocabulary = slices.Concat(
+	group(document.SlotWhen, "The hero", []Entry{
+		{Word: WordUse, Label: "uses a switch", Pattern: "the hero [uses] {what}", Blanks: entity("switch", wakes(WordUse))},
+		{Word: WordTake, Label: "takes a collectible", Pattern: "the hero [takes] {what}", Blanks: entity("collectible", wakes(WordTake))},
+		{Word: WordArrive, Label: "arrives on a map", Pattern: "the hero [arrives on] {what}", Blanks: []Blank{{Key: "what", Type: BlankMap}}},
+	}),
+	group(document.SlotWhen, "Somebody", []Entry{
+		{Word: WordEnter, Label: "comes to a place", Pattern: "somebody [comes to] {what}", Blanks: entity("sensor, checkpoint or goal", wakes(WordEnter))},
+		{Word: WordLeave, Label: "has left a place", Pattern: "everybody [has left] {what}", Blanks: entity("sensor", acts(kind.Sensor))},
+		{Word: WordFalls, Label: "is defeated or broken", Pattern: "{what} [is defeated]", Blanks: entity("being or something that breaks", falls)},
+	}),
+	group(document.SlotWhen, "Something", []Entry{
+		{Word: WordTurnsOn, Label: "is turned on", Pattern: "{what} [is turned on]", Blanks: entity(turning, turns)},
+		{Word: WordTurnsOff, Label: "is turned off", Pattern: "{what} [is turned off]", Blanks: entity(turning, turns)},
+		{Word: WordOpens, Label: "is opened", Pattern: "{what} [is opened]", Blanks: entity("door or container", opens)},
+		{Word: WordShuts, Label: "is shut", Pattern: "{what} [is shut]", Blanks: entity("door or container", opens)},
+		{Word: WordRings, Label: "rings, as a timer does", Pattern: "{what} [rings]", Blanks: entity("timer", acts(kind.Timer))},
+		{Word: WordEnds, Label: "has nothing left, as a source", Pattern: "{what} [has nothing left]", Blanks: entity("source", makes)},
+	}),
+	group(document.SlotIf, "A flag", []Entry{
+		{Word: WordIsSet, Label: "a flag is set", Pattern: "{what} [is set]", Blanks: flag},
+		{Word: WordIsNotSet, Label: "a flag is not set", Pattern: "{what} [is not set]", Blanks: flag},
+	}),
+	group(document.SlotIf, "Something", []Entry{
+		{Word: WordIsOn, Label: "something is on", Pattern: "{what} [is on]", Blanks: entity(turning, turns)},
+		{Word: WordIsOff, Label: "something is off", Pattern: "{what} [is off]", Blanks: entity(turning, turns)},
+		{Word: WordIsOpen, Label: "a door is open", Pattern: "{what} [is open]", Blanks: entity("door or container", opens)},
+		{Word: WordIsShut, Label: "a door is shut", Pattern: "{what} [is shut]", Blanks: entity("door or container", opens)},
+	}),
+	group(document.SlotIf, "A place", []Entry{
+		{Word: WordIsMet, Label: "somebody is at a place", Pattern: "somebody [is at] {what}", Blanks: entity("sensor", acts(kind.Sensor))},
+		{Word: WordIsLeft, Label: "nobody is at a place", Pattern: "nobody [is at] {what}", Blanks: entity("sensor", acts(kind.Sensor))},
+	}),
+	group(document.SlotThen, "Doors and what works", []Entry{
+		{Word: WordOpen, Label: "open a door", Pattern: "[open] {what}", Blanks: entity("door", opens)},
+		{Word: WordShut, Label: "shut a door", Pattern: "[shut] {what}", Blanks: entity("door", opens)},
+		{Word: WordTurnOn, Label: "turn something on", Pattern: "[turn on] {what}", Blanks: entity(turning, turns)},
+		{Word: WordTurnOff, Label: "turn something off", Pattern: "[turn off] {what}", Blanks: entity(turning, turns)},
+		{Word: WordFlip, Label: "flip something", Pattern: "[flip] {what}", Blanks: entity("door, switch or something else that can be on", func(k *kind.Kind) bool { return turns(k) || opens(k) })},
+		{Word: WordMake, Label: "let a source make one", Pattern: "[let] {what} make one", Blanks: entity("source", makes)},
+	}),
+	group(document.SlotThen, "What is there", []Entry{
+		{Word: WordShow, Label: "show something", Pattern: "[show] {what}", Blanks: entity("thing", anything)},
+		{Word: WordHide, Label: "hide something", Pattern: "[hide] {what}", Blanks: entity("thing", anything)},
+		{Word: WordBring, Label: "put something there", Pattern: "[put] {what} there", Blanks: entity("thing", anything)},
+		{Word: WordRemove, Label: "take something away", Pattern: "[take away] {what}", Blanks: entity("thing", anything)},
+		{Word: WordEnable, Label: "enable something", Pattern: "[enable] {what}", Blanks: entity("thing", anything)},
+		{Word: WordDisable, Label: "disable something", Pattern: "[disable] {what}", Blanks: entity("thing", anything)},
+	}),
+	group(document.SlotThen, "The story", []Entry{
+		{Word: WordSet, Label: "set a flag", Pattern: "[set] {what}", Blanks: flag},
+		{Word: WordClear, Label: "clear a flag", Pattern: "[clear] {what}", Blanks: flag},
+		{Word: WordSay, Label: "say a line", Pattern: "[say] {text}", Blanks: []Blank{{Key: "text", Type: BlankText, First: "Something is said."}}},
+	}))
+
+// flag is the blank for a flag.
+var flag = []Blank{{Key: "what", Type: BlankFlag}}
+
+// turning is what can be on or off, as people call it.
+const turning = "switch or something else that can be on"
+
+// group gives entries their slot and the heading under which they are offered.
+func group(slot, heading string, all []Entry) []Entry {
+	for i := range all {
+		all[i].Slot, all[i].Group = slot, heading
+	}
+	return all
 }
 
-func entity(key, wants string, fits func(*kind.Kind) bool) Blank {
-	return Blank{Key: key, Type: BlankEntity, Wants: wants, Fits: fits}
+// entity is the blank for an entity of kinds that fit.
+func entity(wants string, fits func(*kind.Kind) bool) []Blank {
+	return []Blank{{Key: "what", Type: BlankEntity, Wants: wants, Fits: fits}}
+}
+
+func acts(word string) func(*kind.Kind) bool {
+	return func(k *kind.Kind) bool { return k.Acts() == word }
+}
+
+func anything(k *kind.Kind) bool { return k.Wired }
+func opens(k *kind.Kind) bool    { return k.Acts() == kind.Door || k.Acts() == kind.Container }
+func turns(k *kind.Kind) bool {
+	return k.State != "" && !opens(k) && k.Acts() != kind.Checkpoint
+}
+func makes(k *kind.Kind) bool { return k.Acts() == kind.Source || k.Acts() == kind.LaneEntry }
+func falls(k *kind.Kind) bool {
+	return slices.Contains([]string{kind.Walker, kind.Flyer, kind.Shooter, kind.Breakable, kind.Charge}, k.Acts())
 }
 
 func wakes(word string) func(*kind.Kind) bool {
@@ -104,7 +201,7 @@ func Check(p *document.RulePart) error {
 	if e == nil {
 		return fmt.Errorf("there is no word “%.40s” for rules", p.Word)
 	}
-	if e.Slot != p.Slot {
+	if e.Slot != p.Slot && !(e.Slot == document.SlotThen && p.Slot == document.SlotOtherwise) {
 		return fmt.Errorf("“%s” cannot stand after “%s”", strings.Trim(e.Label, " "), p.Slot)
 	}
 	for _, b := range p.Blanks {

@@ -32,6 +32,23 @@ type EmitterView struct {
 	Seed  int         `json:"seed"`
 }
 
+// MadeView is an entity that something has made in the game.
+type MadeView struct {
+	Moved
+	Layer document.ID `json:"layer"`
+	Kind  document.ID `json:"kind"`
+	W     int         `json:"w"`
+	H     int         `json:"h"`
+}
+
+// BlastView is something that has just gone off: its middle and how far it reaches, in map pixels, and
+// how much of it is still seen, in thousandths.
+type BlastView struct {
+	grid.Point
+	Radius int `json:"radius"`
+	Left   int `json:"left"`
+}
+
 // RayView is a line from one map pixel to another.
 type RayView struct {
 	From grid.Point `json:"from"`
@@ -66,6 +83,11 @@ func (v *View) dangers(g *play.Game, m *world.Ground) {
 	for _, s := range g.Shots {
 		v.Shots = append(v.Shots, pixel(s.X, s.Y))
 	}
+	for _, b := range g.Blasts {
+		if t := g.Stage.Thing(b.Of); t.Map == m.Ref {
+			v.Blasts = append(v.Blasts, BlastView{pixel(b.X, b.Y), int(t.Doing.RangeX / play.Sub), int(b.Left) * 1000 / play.BlastTicks})
+		}
+	}
 }
 
 // bodies adds what moves on a map.
@@ -74,7 +96,12 @@ func (v *View) bodies(g *play.Game, m *world.Ground) {
 		if b := &g.Bodies[i]; b.Map == m.Ref {
 			t := g.Stage.Thing(b.Of)
 			at := pixel(b.X-t.Body.Left, b.Y-t.Body.Top)
-			v.Moved = append(v.Moved, Moved{m.ID, t.ID, t.X + at.X, t.Y + at.Y, b.Look(), b.Steps})
+			moved := Moved{m.ID, t.ID, t.X + at.X, t.Y + at.Y, b.Look(), b.Steps}
+			if t.Doing.By < 0 {
+				v.Moved = append(v.Moved, moved)
+			} else if g.There(b.Of) {
+				v.Made = append(v.Made, MadeView{moved, t.Layer, document.ID(t.Kind), t.W, t.H})
+			}
 		}
 	}
 }
@@ -87,7 +114,15 @@ func (v *View) things(g *play.Game, m *world.Ground) {
 			v.Looks = append(v.Looks, drawnLook{t.ID, look})
 		}
 		there, on := g.There(r), g.On(r)
-		if !there || t.Unseen {
+		if t.Doing.By >= 0 {
+			if !there {
+				continue
+			}
+			if !t.Doing.Goes {
+				v.Made = append(v.Made, MadeView{Moved{m.ID, t.ID, t.X, t.Y, t.Facing, 0}, t.Layer, document.ID(t.Kind), t.W, t.H})
+			}
+		}
+		if !there || !g.Shown(r) {
 			v.Gone = append(v.Gone, t.ID)
 		}
 		if on {

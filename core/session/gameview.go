@@ -59,6 +59,10 @@ type View struct {
 	Strikes int `json:"strikes"`
 	// Moved are the entities that move, where they are now.
 	Moved []Moved `json:"moved"`
+	// Made are the entities that were made in the game, where they are now.
+	Made []MadeView `json:"made"`
+	// Blasts are what has just gone off.
+	Blasts []BlastView `json:"blasts"`
 	// Rays are lines that hurt, Shots the middles of what flies; how broad follows from the cells.
 	Rays  []RayView    `json:"rays"`
 	Shots []grid.Point `json:"shots"`
@@ -92,7 +96,7 @@ func (s *Session) view(g *play.Game, told []play.Event) View {
 		Tick: g.Tick, From: p.record.From(), To: p.record.To(), Events: append([]play.Event{}, told...), Notice: g.Notice, Dark: dark(g.State),
 		Hearts: int(g.Count(play.Hearts)), Lives: int(g.Count(play.Lives)), Roam: p.roam && g == p.game || g != p.game && g.Roam, Way: append([]grid.Point{}, p.way...), Shows: p.shows(),
 		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{},
-		Moved: []Moved{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}}
+		Moved: []Moved{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}}
 	if len(g.Lines) > 0 {
 		v.Line = g.Lines[0].Text
 	}

@@ -12,14 +12,16 @@ type ToldRule struct {
 	*document.Rule
 	// Place is the map that it is about, empty for none; Names and Maps are the entities
 	// and the maps of which it speaks.
-	Place    document.ID   `json:"place"`
+	Place document.ID `json:"place"`
+	// Asks tells that it asks for something, so that something can be done otherwise.
+	Asks     bool          `json:"asks"`
 	Names    []document.ID `json:"names"`
 	Maps     []document.ID `json:"maps"`
 	Sentence []rules.Said  `json:"sentence"`
 }
 
 func ruleTold(d *document.Document, r *document.Rule) ToldRule {
-	told := ToldRule{r, rules.Place(r), []document.ID{}, []document.ID{}, rules.Sentence(d, r)}
+	told := ToldRule{r, rules.Place(r), len(r.In(document.SlotIf)) > 0, []document.ID{}, []document.ID{}, rules.Sentence(d, r)}
 	for _, p := range r.InOrder() {
 		for _, b := range p.Blanks {
 			if o, ok := document.Named(b.Value); ok {
@@ -66,11 +68,19 @@ func init() {
 			}
 			return rules.Choices(s.doc(), r, a.Part, a.Blank), nil
 		}),
+		"wireChoices": with(func(s *Session, a struct {
+			From document.End `json:"from"`
+			To   document.End `json:"to"`
+		}) ([]author.WireChoice, error) {
+			return author.WireChoices(s.doc(), a.From, a.To)
+		}),
 		"wire": authored(func(d *document.Document, a struct {
 			From document.End `json:"from"`
 			To   document.End `json:"to"`
+			Word string       `json:"word"`
+			How  string       `json:"how"`
 		}) (author.Change, error) {
-			return author.Wire(d, a.From, a.To)
+			return author.Wire(d, a.From, a.To, a.Word, a.How)
 		}),
 		"addFlag": authored(func(_ *document.Document, a struct {
 			Name string `json:"name"`

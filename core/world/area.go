@@ -38,8 +38,11 @@ func (s *Stage) areaOf(m *document.Map, e *document.Entity, acts string) *Area {
 		if f := document.Facing(d.Value(e, "flows").Word()); f.Index() >= 0 {
 			out.FlowX, out.FlowY = along(f, flowSpeed*1000)
 		}
-		if d.Value(e, "does").Word() == "drowns" {
+		switch d.Value(e, "does").Word() {
+		case "drowns":
 			out.Is, out.Harm = Water|Hazard, 1<<20
+		case "slows":
+			out.Is = Slow
 		}
 		return out
 	case kind.Conveyor:

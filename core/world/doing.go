@@ -51,6 +51,21 @@ type Doing struct {
 	Rate  int
 	// Says is what is read when it is used.
 	Says string
+	// Timed tells that something comes to it after a while: a timer, a source, a charge. Again begins anew.
+	Timed, Again bool
+	// Makes are what it can make, AtOnce how many of them are there at a time, InAll how many it makes,
+	// 0 without end, Waves how many in each wave.
+	Makes         []Pool
+	AtOnce, InAll int32
+	Waves         []int
+	// By made this one, None for what was put down; then it goes along a lane where Lane is so.
+	By   Ref
+	Lane bool
+	// Lit is what lights a charge, Breaks whether it breaks what a blow breaks.
+	Lit    Lit
+	Breaks bool
+	// Force is how strongly a fan blows.
+	ForceX, ForceY int64
 	// Carrier is what it travels along with.
 	Carrier Ref
 	// Carries are those that travel along with it, ascending.
@@ -102,7 +117,7 @@ func (s *Stage) doingOf(m *document.Map, e *document.Entity, acts string) Doing 
 	word := func(key string) string { return d.Value(e, key).Word() }
 	w, h := int64(m.CellWidth)*Unit, int64(m.CellHeight)*Unit
 	pace := func(thousandths, cell int64) int64 { return thousandths * cell / (1000 * TicksPerSecond) }
-	out := Doing{Goes: slices.Contains(goers, acts), Carrier: None, SpeedX: pace(number("speed"), w), SpeedY: pace(number("speed"), h),
+	out := Doing{Goes: slices.Contains(goers, acts), Carrier: None, By: None, SpeedX: pace(number("speed"), w), SpeedY: pace(number("speed"), h),
 		RangeX: number("range") * w / 1000, RangeY: number("range") * h / 1000, Sight: number("sight"),
 		Seeing: Seeing(max(0, slices.Index([]string{"goesOn", "follows", "flees", "stops"}, word("seeing")))),
 		Health: int32(max(1, number("health")/1000)), Harm: int32(number("harm") / 1000), Jumped: word("defeatedBy") != "nothing",
@@ -146,6 +161,18 @@ func (s *Stage) doingOf(m *document.Map, e *document.Entity, acts string) Doing 
 		out.Needs, out.Word = word("by"), word("leaves")
 	case kind.Sensor:
 		out.Notices = Notices(max(0, slices.Index([]string{"hero", "beings", "blocks", "anything"}, word("notices"))))
+	case kind.Timer:
+		out.Timed, out.Again = true, d.Value(e, "again").Yes()
+	case kind.Source, kind.LaneEntry:
+		out.Timed, out.AtOnce, out.InAll, out.Waves = true, int32(max(1, number("atOnce")/1000)), int32(number("inAll")/1000), d.Value(e, "waves").Counts()
+	case kind.Charge:
+		out.Timed, out.Breaks = true, d.Value(e, "breaks").Yes()
+		out.Every = max(1, ms("after"))
+		out.Lit = Lit(max(0, slices.Index([]string{"use", "touch", "blow", "rule"}, word("goesOff"))))
+		far("reach")
+	case kind.Fan:
+		out.ForceX, out.ForceY = pace(number("force"), w), pace(number("force"), h)
+		far("reach")
 	case kind.Emitter:
 		out.Gives, out.Rate = word("gives"), int(number("perSecond")/1000)
 	case kind.Sign:
@@ -158,12 +185,17 @@ func (s *Stage) doingOf(m *document.Map, e *document.Entity, acts string) Doing 
 	}
 	if p := m.Entities.Get(document.ID(word("path"))); p != nil && len(p.Points) > 0 {
 		out.Way = &Way{Round: d.Value(p, "goes").Word() == "round", Once: d.Value(p, "goes").Word() == "once",
-			Speed: pace(d.Value(p, "speed").Thousandths(), w), Pause: int32(Ticks(d.Value(p, "pause").Thousandths() / 1000))}
-		x, y := int64(p.X)*Unit+int64(p.W)*Unit/2, int64(p.Y)*Unit+int64(p.H)*Unit/2
-		out.Way.Points = append(out.Way.Points, Spot{x, y})
-		for _, q := range p.Points {
-			out.Way.Points = append(out.Way.Points, Spot{x + int64(q.X)*Unit, y + int64(q.Y)*Unit})
-		}
+			Speed: pace(d.Value(p, "speed").Thousandths(), w), Pause: int32(Ticks(d.Value(p, "pause").Thousandths() / 1000)), Points: pointsOf(p)}
+	}
+	return out
+}
+
+// pointsOf are the points of a path, its own middle first.
+func pointsOf(p *document.Entity) []Spot {
+	x, y := int64(p.X)*Unit+int64(p.W)*Unit/2, int64(p.Y)*Unit+int64(p.H)*Unit/2
+	out := []Spot{{x, y}}
+	for _, q := range p.Points {
+		out = append(out, Spot{x + int64(q.X)*Unit, y + int64(q.Y)*Unit})
 	}
 	return out
 }
@@ -233,6 +265,17 @@ const (
 	NoticesBeings
 	NoticesBlocks
 	NoticesAnything
+)
+
+// Lit is what lights a charge.
+type Lit uint8
+
+// What can light one.
+const (
+	LitByUse Lit = iota
+	LitByTouch
+	LitByBlow
+	LitByRule
 )
 
 // Returns is when something goes back to what it was.

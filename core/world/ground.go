@@ -30,7 +30,7 @@ type Ground struct {
 // Terrain is what a cell is to whoever moves, as bits.
 type Terrain uint8
 
-// What a cell can be. Broken cells are solid in part or from one side: what of them stops
+// What a cell can be, or an area on it. Broken cells are solid in part or from one side: what of them stops
 // is asked of their outlines.
 const (
 	Whole Terrain = 1 << iota
@@ -38,6 +38,7 @@ const (
 	Ladder
 	Water
 	Hazard
+	Slow
 )
 
 const blockSide = 32

@@ -9,6 +9,7 @@ type settings struct {
 	remembersSight, anyAreas bool
 	remembers                bool
 	dangers, scales, sensors []Ref
+	timed, fans, cores       []Ref
 }
 
 func (g *Ground) settings() *settings {
@@ -26,8 +27,15 @@ func (g *Ground) settings() *settings {
 		if t := &g.stage.Things[r]; t.Acts == kind.Switch && t.Doing.Worked == ByWeight {
 			g.set.scales = append(g.set.scales, r)
 		}
-		if g.stage.Things[r].Acts == kind.Sensor {
+		switch t := &g.stage.Things[r]; {
+		case t.Acts == kind.Sensor:
 			g.set.sensors = append(g.set.sensors, r)
+		case t.Acts == kind.Fan:
+			g.set.fans = append(g.set.fans, r)
+		case t.Acts == kind.Core:
+			g.set.cores = append(g.set.cores, r)
+		case t.Doing.Timed:
+			g.set.timed = append(g.set.timed, r)
 		}
 		g.set.anyAreas = g.set.anyAreas || g.stage.Things[r].Area != nil
 	}
@@ -57,6 +65,15 @@ func (g *Ground) Scales() []Ref { return g.settings().scales }
 
 // Sensors are its sensor areas, ascending.
 func (g *Ground) Sensors() []Ref { return g.settings().sensors }
+
+// Timed are its timers, sources and charges, ascending.
+func (g *Ground) Timed() []Ref { return g.settings().timed }
+
+// Fans are its fans, ascending.
+func (g *Ground) Fans() []Ref { return g.settings().fans }
+
+// Cores are what waves want to reach on it, ascending.
+func (g *Ground) Cores() []Ref { return g.settings().cores }
 
 // Remembers tells whether what happened on the map is still so when one comes back.
 func (g *Ground) Remembers() bool { return g.settings().remembers }

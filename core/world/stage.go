@@ -115,6 +115,8 @@ func (s *Stage) takeMaps(before *Stage) {
 			s.Things = append(s.Things, s.thing(m, e, Ref(i)))
 		}
 		g.After = Ref(len(s.Things))
+		s.takeMade(g)
+		g.After = Ref(len(s.Things))
 		s.takeCarriers(g)
 	}
 }

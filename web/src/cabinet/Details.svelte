@@ -44,8 +44,8 @@
 	const change = <M extends EntityChange>(method: M, what: Args<M>['do']) =>
 		w.project.try(method, { map: m.id, ids, do: what } as unknown as Args<M>)
 	const set = (field: string, value: unknown) => change('setField', { field, value })
-	const all = (field: 'on' | 'absent' | 'unseen' | 'locked' | 'hidden') => list.every((e) => e[field])
-	const some = (field: 'on' | 'absent' | 'unseen' | 'locked' | 'hidden') => list.some((e) => e[field])
+	const all = (field: 'on' | 'absent' | 'unseen' | 'disabled' | 'locked' | 'hidden') => list.every((e) => e[field])
+	const some = (field: 'on' | 'absent' | 'unseen' | 'disabled' | 'locked' | 'hidden') => list.some((e) => e[field])
 
 	function rename(e: Entity, input: HTMLInputElement) {
 		if (input.value === e.name) return
@@ -63,7 +63,7 @@
 	}
 </script>
 
-{#snippet tick(field: 'absent' | 'unseen' | 'locked' | 'hidden', label: string)}
+{#snippet tick(field: 'absent' | 'unseen' | 'disabled' | 'locked' | 'hidden', label: string)}
 	<label class="flex items-center gap-2">
 		<input
 			type="checkbox"
@@ -85,7 +85,7 @@
 {/snippet}
 
 <section class="cut mx-2 mt-1 mb-2 flex max-h-[56%] shrink-0 flex-col" aria-label="Details" data-testid="details">
-	<div class="flex min-h-0 flex-col gap-1.5 overflow-y-auto p-3">
+	<div class="flex min-h-0 flex-col gap-1.5 overflow-y-auto p-3 [&>*]:shrink-0">
 		{#if one}
 			<div class="flex items-center gap-2 pr-2">
 				<GripPicture
@@ -162,6 +162,7 @@
 		<EntityPart title="At the start">
 			{@render tick('absent', 'is not there until a rule brings it')}
 			{@render tick('unseen', 'is there without being shown')}
+			{@render tick('disabled', 'is disabled: it stands there and does nothing')}
 		</EntityPart>
 		<EntityPart title="Look">
 			<EntityLook {list} {set} turn={(t) => change('turnEntities', t)} />

@@ -4,6 +4,7 @@
 	import type { MapInfo, Point } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
 	import CanvasMenu from './CanvasMenu.svelte'
+	import WireMenu from './WireMenu.svelte'
 	import { drawParticles } from './particles'
 	import { drawDangers } from './dangers'
 	import { drawVeil } from './veil'
@@ -346,3 +347,4 @@
 	</ContextMenu.Trigger>
 	<CanvasMenu />
 </ContextMenu.Root>
+<WireMenu />

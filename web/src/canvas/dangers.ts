@@ -5,6 +5,7 @@ import type { View } from '../draw/view.svelte'
 /** Draws what hurts from afar in a game: lines and what flies. */
 export function drawDangers(ctx: Context, view: View, m: MapInfo, play: PlayView) {
 	if (play.strikes) drawBlow(ctx, view, m, play)
+	for (const b of play.blasts) drawBlast(ctx, view, b)
 	const thick = Math.max(2, (m.cellHeight * view.scale) / 6)
 	ctx.lineCap = 'round'
 	for (const [colour, part] of [
@@ -28,6 +29,25 @@ export function drawDangers(ctx: Context, view: View, m: MapInfo, play: PlayView
 			ctx.fill()
 		}
 	}
+}
+
+/** A blast is a disc that opens to how far it reaches, and fades. */
+function drawBlast(ctx: Context, view: View, b: PlayView['blasts'][number]) {
+	const part = b.left / 1000
+	const p = view.screen(b.x, b.y)
+	const radius = b.radius * view.scale * (1 - part * part * 0.6)
+	for (const [colour, size] of [
+		['rgb(177 68 44 / 0.5)', 1],
+		['rgb(232 160 60 / 0.7)', 0.75],
+		['rgb(252 250 245 / 0.9)', 0.4],
+	] as const) {
+		ctx.globalAlpha = part
+		ctx.fillStyle = colour
+		ctx.beginPath()
+		ctx.arc(p.x, p.y, Math.max(1, radius * size), 0, 2 * Math.PI)
+		ctx.fill()
+	}
+	ctx.globalAlpha = 1
 }
 
 /** A blow is an arc ahead of the hero that opens and fades. */

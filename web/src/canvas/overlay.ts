@@ -59,7 +59,7 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 	const entities = w.project.entities(m.id)
 	drawPassages(ctx, w, m, view, entities, doing.hover, dpr)
 	drawBeads(ctx, w, view, nearby(entities, around(view, null)), dpr)
-	drawWires(ctx, w, m, view)
+	drawWires(ctx, w, m, view, dpr)
 	const selected = new Set(w.selected)
 	if (doing.hover && !selected.has(doing.hover.id) && !w.hand.holding)
 		outline(ctx, frameOf(view, doing.hover), chalk, ink)

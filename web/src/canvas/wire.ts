@@ -19,22 +19,17 @@ export class Wire implements Gesture {
 	/** What the wire would end at. */
 	private get end(): Entity | null {
 		const e = this.press.entityAt(this.to)
-		return e && this.press.w.project.kind(e.kind)?.wired ? e : null
+		return e && e.id !== this.from.id && this.press.w.project.kind(e.kind)?.wired ? e : null
 	}
 
 	up() {
 		const { w } = this.press
 		const { from, end } = this
 		if (!end)
-			return w.notices.say('A wire ends on a door: drag it there. For a door on another map, use the rule’s card.')
-		const map = w.map!.id
-		const made = w.project.try('wire', { from: { map, entity: from.id }, to: { map, entity: end.id } })
-		if (!made?.made) return
-		w.rule = made.made
-		w.notices.say(`${from.name} opens ${end.name}.`, 'done', {
-			label: 'Show the rule',
-			run: () => w.layout.show('rules'),
-		})
+			return w.notices.say(
+				'A wire ends on what it changes: drag it there. For something on another map, press “Wire it…” in Details.',
+			)
+		w.wiring.offer({ map: w.map!.id, entity: from.id }, w.map!.id, end)
 	}
 
 	shows() {

@@ -86,14 +86,22 @@ export function drawFindings(ctx: Context, w: Workspace, m: MapInfo, view: View,
 	})
 }
 
-export function drawWires(ctx: Context, w: Workspace, m: MapInfo, view: View) {
+export function drawWires(ctx: Context, w: Workspace, m: MapInfo, view: View, dpr: number) {
+	const labels: { text: string; x: number; y: number }[] = []
 	for (const wire of w.project.head.wires) {
 		if (wire.from.map !== m.id || wire.to.map !== m.id) continue
 		const a = w.project.entity(m.id, wire.from.entity)
 		const b = w.project.entity(m.id, wire.to.entity)
 		if (!a || !b) continue
 		const seen = w.selected.includes(a.id) || w.selected.includes(b.id) || w.rule === wire.rule
-		drawWire(ctx, middle(boxOf(view, a)), middle(boxOf(view, b)), seen)
+		const [from, to] = [middle(boxOf(view, a)), middle(boxOf(view, b))]
+		drawWire(ctx, from, to, seen)
+		if (seen) labels.push({ text: wire.says, x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 })
+	}
+	// several from one to the other are said one below the other
+	for (const [i, l] of labels.entries()) {
+		const above = labels.slice(0, i).filter((o) => o.x === l.x && o.y === l.y).length
+		drawLabel(ctx, l.text, l.x, l.y + 20 * dpr * above, dpr, cobalt)
 	}
 }
 

@@ -163,6 +163,8 @@ export interface View {
 	on: ID[]
 	strikes: number
 	moved: Moved[]
+	made: MadeView[]
+	blasts: BlastView[]
 	rays: RayView[]
 	shots: Point[]
 	emitters: EmitterView[]
@@ -255,6 +257,7 @@ export interface Wish {
 	rule: ID
 	part?: ID
 	word?: string
+	slot?: string
 	blank?: string
 	map?: ID
 	entity?: ID
@@ -828,6 +831,13 @@ export interface Return {
 	stays: boolean
 }
 
+export interface WireChoice {
+	word: string
+	how: string
+	label: string
+	when: string
+}
+
 export interface GuideArea {
 	zone: number
 	rects: Rect[] | null
@@ -925,6 +935,26 @@ export interface Moved {
 	steps: number
 }
 
+export interface MadeView {
+	layer: ID
+	kind: ID
+	w: number
+	h: number
+	map: ID
+	id: ID
+	x: number
+	y: number
+	facing: Facing
+	steps: number
+}
+
+export interface BlastView {
+	radius: number
+	left: number
+	x: number
+	y: number
+}
+
 export interface RayView {
 	from: Point
 	to: Point
@@ -1009,6 +1039,7 @@ export interface Entity {
 	on: boolean
 	absent?: boolean
 	unseen?: boolean
+	disabled?: boolean
 	values?: KindValue[]
 	order?: number
 	rank?: number
@@ -1095,6 +1126,7 @@ export interface MapInfo {
 
 export interface ToldRule {
 	place: ID
+	asks: boolean
 	names: ID[]
 	maps: ID[]
 	sentence: Said[]
@@ -1186,6 +1218,9 @@ export interface Drawn {
 	rule: ID
 	from: End
 	to: End
+	word: string
+	how: string
+	says: string
 }
 
 export interface KindUse {
@@ -1803,6 +1838,12 @@ export interface Methods {
 	wire: { args: {
 		from: End
 		to: End
+		word: string
+		how: string
 	}; answer: Outcome }
+	wireChoices: { args: {
+		from: End
+		to: End
+	}; answer: WireChoice[] }
 	zoneAreas: { args: MapArgs; answer: GuideArea[] }
 }

@@ -63,6 +63,7 @@ export type {
 	Trace,
 	Use,
 	View as PlayView,
+	WireChoice,
 	Event as PlayEvent,
 	Spot,
 	Proof,

@@ -51,6 +51,8 @@ export class Figures {
 	entitiesOf(m: MapInfo, view: View, play?: PlayView): Entity[] {
 		let all = nearby(this.project.entities(m.id), view.seen())
 		if (play?.moved.length) all = this.moved(all, m, play)
+		const made = play?.made.filter((o) => o.map === m.id)
+		if (made?.length) all = [...all, ...made.map((o) => ({ ...o, name: '', look: 0, lookOn: 0, on: false }) as Walking)]
 		if (!play?.looks.length) return all
 		const looks = new Map(play.looks.map((o) => [o.id, o.look]))
 		return all.map((e) => (looks.has(e.id) ? { ...e, look: looks.get(e.id)! } : e))

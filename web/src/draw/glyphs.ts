@@ -84,6 +84,11 @@ export const glyphs: Record<string, Glyph> = {
 		path: 'M4 5h8a3.5 3.5 0 0 1 0 7H4a3.5 3.5 0 0 1 0-7zm0 2.2a1.3 1.3 0 1 0 0 2.6h8a1.3 1.3 0 1 0 0-2.6zM7 1l3 1.8L7 4.6z',
 		colour: '#7a4a9a',
 	},
+	// blades on a foot
+	fan: {
+		path: 'M8 5.4C6 3.6 6.4 1 8.6 1c2.4 0 2.6 2.8 1 4.6 2.4-.8 4.6.6 4 2.8-.7 2.2-3.4 1.5-4.6-.6V13h3v2H5v-2h2.4V8.4C6 10.2 3.2 10.6 2.6 8.4 2 6.2 4.4 4.8 6.8 5.8z',
+		colour: '#2f6f9e',
+	},
 	// a coil
 	spring: {
 		path: 'M3 1.5h10v2H3zM3 13h10v2H3zM4 5l8 1.4v1.4L4 9.2V7.8l4.4-.7L4 6.4zM4 9.4l8 1.3v1.2H4z',
@@ -108,6 +113,11 @@ export const glyphs: Record<string, Glyph> = {
 	beam: { path: 'M1 5h3v6H1zM12 5h3v6h-3zM5 7.2h6v1.6H5z', colour: '#a63d27' },
 	// a saw edge
 	hazard: { path: 'M1 14V9l2.4-6L6 9l2.2-6L10.6 9 13 3l2 6v5z', colour: '#a63d27' },
+	// a keg with a burning cord
+	charge: {
+		path: 'M3 7h10l-.8 8H3.8zM7.2 6V4.4h1.6V6zM10 3.6 11.2 1l.6 1.8 1.8.6-1.8.7-.6 1.7-.6-1.7-1.4-.3z',
+		colour: '#a63d27',
+	},
 	// an arm on a hub
 	turner: {
 		path: 'M5 8.6a3.2 3.2 0 1 1 2.2 4.3A3.2 3.2 0 0 1 5 8.6zM9 6.2 13.6 1 15 2.4 11 7.4zM1 12.4A8 8 0 0 1 6.4 2.6l.6 1.6a6.2 6.2 0 0 0-4.2 7.5z',

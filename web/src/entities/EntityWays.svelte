@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Entity } from '../core/types'
+	import type { End, Entity } from '../core/types'
 	import { edgeOf } from '../project/edges'
 	import { workspace } from '../workspace/workspace.svelte'
 
@@ -10,6 +10,15 @@
 	const kind = $derived(w.project.kind(one.kind))
 	const leads = $derived(w.project.head.passages.find((p) => p.from.map === m.id && p.from.entity === one.id))
 	const comes = $derived(w.project.head.passages.filter((p) => p.to.map === m.id && p.to.entity === one.id))
+	/** The wires from it and to it, with the name of the other end. */
+	const wires = $derived.by(() => {
+		const of = (e: End) => e.map === m.id && e.entity === one.id
+		const name = (e: End) => w.project.entity(e.map, e.entity)?.name ?? 'something that was removed'
+		return w.project.head.wires.flatMap((o) => {
+			if (of(o.from)) return [{ ...o, says: `${o.says} ${name(o.to)}`, other: o.to }]
+			return of(o.to) ? [{ ...o, says: `${name(o.from)} ${o.says} this`, other: o.from }] : []
+		})
+	})
 	const about = $derived(w.project.head.rules.filter((r) => r.names.includes(one.id)))
 	const carriers = $derived(w.project.entities(m.id).filter((e) => e.id !== one.id && w.project.kind(e.kind)?.moves))
 </script>
@@ -57,8 +66,30 @@
 		>
 	</div>
 {/each}
-{#if kind?.wires}
-	<p class="text-[12px] text-dim">Drag its round nub to a door to wire them.</p>
+{#if kind?.wires || wires.length}
+	<div class="flex flex-col gap-0.5" role="group" aria-label="Wires">
+		{#each wires as o (o.rule + o.from.entity + o.to.entity + o.word)}
+			<div class="flex items-center gap-1">
+				<button
+					class="min-h-6 min-w-0 grow truncate text-left text-cobalt underline"
+					title="Shows the other end"
+					onclick={() => w.goTo(o.other.map, o.other.entity)}>{o.says}</button
+				>
+				<button
+					class="button h-6 px-1.5"
+					onclick={() => w.project.try('remove', { ref: { type: 'rule', id: o.rule }, text: 'Removed a wire' })}
+					aria-label="Remove the wire: {o.says}">Remove</button
+				>
+			</div>
+		{/each}
+		{#if kind?.wires}
+			<button
+				class="button self-start"
+				title="Or drag its round nub to what it changes"
+				onclick={() => w.wiring.point({ map: m.id, entity: one.id })}>Wire it…</button
+			>
+		{/if}
+	</div>
 {/if}
 {#each about as r (r.id)}
 	<button

@@ -90,6 +90,15 @@
 				<DropdownMenu.Trigger class="button-plain w-auto gap-1 px-1.5"><Plus size={13} /> Then</DropdownMenu.Trigger>
 			{/snippet}
 		</Menu>
+		{#if rule.asks}
+			<Menu choices={offered('', 'otherwise')} side="bottom">
+				{#snippet trigger()}
+					<DropdownMenu.Trigger class="button-plain w-auto gap-1 px-1.5"
+						><Plus size={13} /> Otherwise</DropdownMenu.Trigger
+					>
+				{/snippet}
+			</Menu>
+		{/if}
 		<span class="grow"></span>
 		<Hint
 			label="Delete this rule"

@@ -14,6 +14,7 @@ import { Clipboard } from './clipboard'
 import { Moments } from './moments.svelte'
 import { Playing } from './playing.svelte'
 import { Scene } from '../draw/scene'
+import { Wiring } from './wiring.svelte'
 import { Layout } from './layout.svelte'
 import { MapViews } from './mapViews'
 import { Charting } from './charting.svelte'
@@ -81,6 +82,7 @@ export class Workspace {
 	/** The passage through which one looks at the far end. */
 	looking = $state.raw<Passage | null>(null)
 	picking = $state.raw<Pick | null>(null)
+	readonly wiring = new Wiring(this)
 	/** The entities that were under the pointer when the menu was asked for, the topmost first. */
 	pile = $state.raw<Entity[]>([])
 	/** The cell under the pointer, or where the cell cursor is. */
