@@ -24,6 +24,10 @@ type PlainSetting struct {
 	Least   int      `json:"least"`
 	Most    int      `json:"most"`
 	Handle  string   `json:"handle"`
+	// Group is the heading under which a setting of a kind stands; Idle tells that it does nothing, as the
+	// others are. Both are told only.
+	Group string `json:"group"`
+	Idle  bool   `json:"idle"`
 	// Given tells that it comes with the kind that a kind behaves as: only its default
 	// can be changed.
 	Given bool `json:"given"`
@@ -151,8 +155,17 @@ type PlainKind struct {
 func PlainKindOf(k *kind.Kind) PlainKind {
 	out := PlainKind{Kind: *k, Settings: []PlainSetting{}, Own: !k.BuiltIn(), Free: k.StandsFreely()}
 	of := kind.Find(document.ID(k.Acts()))
+	is := func(key string) kind.Datum {
+		if s := k.Setting(key); s != nil {
+			return s.Default
+		}
+		return ""
+	}
 	for i := range k.Settings {
-		out.Settings = append(out.Settings, Plain(&k.Settings[i], of != nil && of.Setting(k.Settings[i].Key) != nil))
+		s := &k.Settings[i]
+		p := Plain(s, of != nil && of.Setting(s.Key) != nil)
+		p.Group, p.Idle = k.Group(s.Key), !k.Matters(s.Key, is)
+		out.Settings = append(out.Settings, p)
 	}
 	return out
 }

@@ -23,7 +23,7 @@ func (g *Game) About(x, y int) string {
 	}
 	out := ""
 	for _, r := range g.touched(m, at) {
-		out = g.aboutThing(r)
+		out = g.AboutThing(r)
 	}
 	return out
 }
@@ -57,7 +57,8 @@ func (g *Game) aboutHero(m *world.Ground) string {
 	return strings.Join(parts, ", ")
 }
 
-func (g *Game) aboutThing(r world.Ref) string {
+// AboutThing says what a thing is, how it is, and why it stands still.
+func (g *Game) AboutThing(r world.Ref) string {
 	t := g.Stage.Thing(r)
 	is := t.Acts
 	if k := g.Stage.Doc.Kind(document.ID(t.Entity.Kind)); k != nil {

@@ -7,6 +7,7 @@ import (
 	"azzel/core/kind"
 	"azzel/core/play"
 	"errors"
+	"slices"
 )
 
 // onEntities makes a method from a function about entities of a map.
@@ -204,7 +205,9 @@ func (s *Session) details(a entitiesArgs) (zero []Detail, err error) {
 	}
 	out := []Detail{}
 	at := map[string]int{}
-	add := func(set *kind.Setting, value string, own bool, times int) {
+	matters := map[string]bool{}
+	add := func(set *kind.Setting, value string, own bool, times int, does bool) {
+		matters[set.Key] = matters[set.Key] || does || own
 		i, ok := at[set.Key]
 		if !ok {
 			at[set.Key] = len(out)
@@ -235,18 +238,21 @@ func (s *Session) details(a entitiesArgs) (zero []Detail, err error) {
 		if k := s.doc().Kind(document.ID(e.Kind)); k != nil {
 			for i := range k.Settings {
 				set := &k.Settings[i]
-				add(set, s.shown(set, s.doc().Value(e, set.Key)), e.Own(set.Key), 1)
+				does := k.Matters(set.Key, func(key string) kind.Datum { return s.doc().Value(e, key) })
+				add(set, s.shown(set, s.doc().Value(e, set.Key)), e.Own(set.Key), 1, does)
 			}
 		}
 	}
 	for _, of := range kinds {
 		if k := s.doc().Kind(document.ID(of)); k != nil {
 			for i := range k.Settings {
-				add(&k.Settings[i], s.shown(&k.Settings[i], k.Settings[i].Default), false, plain[of])
+				does := k.Matters(k.Settings[i].Key, func(key string) kind.Datum { return s.doc().Value(&document.Entity{Kind: of}, key) })
+				add(&k.Settings[i], s.shown(&k.Settings[i], k.Settings[i].Default), false, plain[of], does)
 			}
 		}
 	}
-	return out, nil
+	// what does nothing as the others are comes when it does
+	return slices.DeleteFunc(out, func(d Detail) bool { return !matters[d.Key] }), nil
 }
 
 // shown is a value as a person reads it: kinds are called by their names.

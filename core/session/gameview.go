@@ -89,8 +89,8 @@ type SightView struct {
 	Known []grid.Span `json:"known"`
 }
 
-func (s *Session) view(g *play.Game, told []play.Event) View {
-	p := s.play
+// view is a game of it as it is drawn: the one that is played, or one of before.
+func (p *playing) view(g *play.Game, told []play.Event) View {
 	b := g.Hero()
 	v := View{Facing: b.Look(), Steps: b.Steps, Does: document.Modes[b.Mode], Low: b.Flags&play.Ducked != 0, Unhurt: int(b.Blink),
 		Tick: g.Tick, From: p.record.From(), To: p.record.To(), Events: append([]play.Event{}, told...), Notice: g.Notice, Dark: dark(g.State),

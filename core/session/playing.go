@@ -40,7 +40,7 @@ func (s *Session) begin(g *play.Game, err error) (View, error) {
 		return View{}, err
 	}
 	s.play = &playing{game: g, record: play.NewRecord(g)}
-	return s.view(g, g.Told), nil
+	return s.play.view(g, g.Told), nil
 }
 
 func (s *Session) start(a struct {
@@ -102,7 +102,7 @@ func (s *Session) step(a struct {
 		p.record.Step(p.game, p.input(a.Input))
 		told = append(told, p.game.Told...)
 	}
-	return s.view(p.game, told), nil
+	return p.view(p.game, told), nil
 }
 
 // input is what is held in the next tick. Roaming is held as well, so that it is kept with the keys.
@@ -134,7 +134,7 @@ func (s *Session) look(none) (zero View, err error) {
 	if err != nil {
 		return zero, err
 	}
-	return s.view(p.game, nil), nil
+	return p.view(p.game, nil), nil
 }
 
 type tickArgs struct {
@@ -147,7 +147,7 @@ func (s *Session) back(a tickArgs) (zero View, err error) {
 	if err != nil {
 		return zero, err
 	}
-	return s.view(p.record.At(a.Tick), nil), nil
+	return p.view(p.record.At(a.Tick), nil), nil
 }
 
 // goOn goes on from a tick, on the document as it is.
@@ -158,7 +158,7 @@ func (s *Session) goOn(a tickArgs) (zero View, err error) {
 	}
 	p.turnBack(a.Tick)
 	p.game.Enter(s.stage())
-	return s.view(p.game, nil), nil
+	return p.view(p.game, nil), nil
 }
 
 // turnBack makes the game what it was after a tick, and gives the keys that were held since.
@@ -186,7 +186,7 @@ func (s *Session) again(a tickArgs) (zero Again, err error) {
 	keys := p.turnBack(a.Tick)
 	p.script, p.leads = keys, leadsAgain
 	p.game.Enter(s.stage())
-	return Again{s.view(p.game, nil), before}, nil
+	return Again{p.view(p.game, nil), before}, nil
 }
 
 // roam walks through everything unhurt, or not any more.
@@ -198,7 +198,7 @@ func (s *Session) roam(a struct {
 		return zero, err
 	}
 	p.roam = a.On
-	return s.view(p.game, nil), nil
+	return p.view(p.game, nil), nil
 }
 
 // walkTo has the hero go to a cell by the shortest way.
@@ -221,7 +221,7 @@ func (s *Session) walkTo(a struct {
 		return zero, errors.New("there is no way to that cell from here")
 	}
 	p.script, p.way = nil, way
-	return s.view(p.game, nil), nil
+	return p.view(p.game, nil), nil
 }
 
 // about says what lies at a map pixel in the game, as it is or as it was after a tick.

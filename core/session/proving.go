@@ -70,7 +70,7 @@ func (s *Session) showWalk(none) (zero View, err error) {
 		return zero, err
 	}
 	s.play = &playing{game: g, record: play.NewRecord(g), script: append([]play.Input{}, p.answer.Walk...), leads: leadsWalk}
-	return s.view(g, g.Told), nil
+	return s.play.view(g, g.Told), nil
 }
 
 func init() {

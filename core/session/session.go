@@ -20,6 +20,7 @@ import (
 type Session struct {
 	replica *replica.Replica
 	play    *playing
+	tried   *trying
 	proving proving
 	// following are the recordings that are compared with what happens now.
 	following map[document.ID]*following

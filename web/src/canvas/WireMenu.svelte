@@ -48,7 +48,12 @@
 				{#if c.when !== offered?.choices[i - 1]?.when}
 					<div class="menu-heading">{i ? '' : name} {c.when}</div>
 				{/if}
-				<DropdownMenu.Item class="menu-item" onSelect={() => w.wiring.make(c)} textValue={c.label}>
+				<DropdownMenu.Item
+					class="menu-item"
+					onSelect={() => w.wiring.make(c)}
+					textValue={c.label}
+					aria-label="{c.label} {c.when}"
+				>
 					<span class="grow">{c.label}</span>
 				</DropdownMenu.Item>
 			{/each}

@@ -36,7 +36,17 @@
 	const own = $derived(w.project.head.mapProperties)
 
 	function setOwn(properties: Property[]) {
-		const blank = { key: '', unit: '', help: '', least: 0, most: 0, handle: '' as const, given: false }
+		const blank = {
+			group: '',
+			idle: false,
+			key: '',
+			unit: '',
+			help: '',
+			least: 0,
+			most: 0,
+			handle: '' as const,
+			given: false,
+		}
 		const all = properties.map((p) => ({ ...blank, ...p, choices: p.choices ?? [] }))
 		w.project.try('setMapProperties', all)
 	}

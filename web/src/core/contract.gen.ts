@@ -447,6 +447,7 @@ export interface Head {
 	grounds: string[]
 	propertyTypes: string[]
 	settingTypes: string[]
+	settingGroups: string[]
 	mapProperties: PlainSetting[]
 	materials: MaterialInfo[]
 	materialWords: MaterialWord[]
@@ -765,6 +766,8 @@ export interface PlainSetting {
 	least: number
 	most: number
 	handle: '' | 'round' | 'ahead' | 'both' | 'up'
+	group: string
+	idle: boolean
 	given: boolean
 }
 
@@ -817,6 +820,16 @@ export interface Standing {
 	free: boolean
 	why: string
 	reach: Span[]
+}
+
+export interface Trial {
+	rows: string[]
+	cellWidth: number
+	cellHeight: number
+	side: boolean
+	entities: Entity[]
+	view: View
+	says: string
 }
 
 export interface Found {
@@ -1796,6 +1809,7 @@ export interface Methods {
 		ticks: number
 	}; answer: View }
 	stop: { args: None; answer: None }
+	stopTrying: { args: None; answer: None }
 	supply: { args: {
 		seq: number
 		revert: unknown[] | null
@@ -1814,6 +1828,17 @@ export interface Methods {
 		ids: ID[] | null
 		do: boolean
 	}; answer: Outcome }
+	tryKind: { args: {
+		kind: ID
+		seen: string
+		again: boolean
+		key: string
+		text: string
+	}; answer: Trial }
+	tryStep: { args: {
+		input: number
+		ticks: number
+	}; answer: View }
 	turnArea: { args: {
 		turn: number
 		map: ID

@@ -61,6 +61,7 @@ export type {
 	TilesetInfo as Tileset,
 	ToldRule,
 	Trace,
+	Trial,
 	Use,
 	View as PlayView,
 	WireChoice,

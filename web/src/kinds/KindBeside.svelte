@@ -33,7 +33,7 @@
 				><X size={15} /></button
 			>
 		</div>
-		<div class="min-h-0 grow overflow-y-auto">
+		<div class="min-h-0 grow">
 			{#key kind.id}<KindPanel {kind} {add} narrow />{/key}
 		</div>
 	</aside>

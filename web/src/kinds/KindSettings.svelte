@@ -2,15 +2,34 @@
 	import X from '@lucide/svelte/icons/x'
 	import type { Kind, Setting } from '../core/types'
 	import { whole, words } from './fields'
+	import Scrub from './Scrub.svelte'
+	import type { Would } from './trial.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// What can be set of each entity of a kind: what the kind that it behaves as gives,
 	// of which the default can be another one, and what is its own.
-	let { k, own, put }: { k: Kind; own: boolean; put: (to: Partial<Kind>) => void } = $props()
+	// While a number is dragged, `drag` is told what it would be.
+	let {
+		k,
+		own,
+		put,
+		drag,
+	}: { k: Kind; own: boolean; put: (to: Partial<Kind>) => void; drag: (would: Would | null) => void } = $props()
 	const w = workspace()
 	const types = $derived(w.project.head.settingTypes)
 	const first: Record<string, string> = { number: '0', duration: '0', 'yes/no': 'no', colour: '#ffffff' }
 	const settings = $derived(k.settings)
+	/** The settings that come with the kind by their headings, then those that are the designer's own, each with its place. */
+	const groups = $derived.by(() => {
+		const out: { name: string; all: { s: Setting; i: number }[] }[] = []
+		for (const name of w.project.head.settingGroups) {
+			const all = settings.map((s, i) => ({ s, i })).filter((o) => o.s.group === name)
+			if (all.length) out.push({ name, all })
+		}
+		return out
+	})
+	const idle = $derived(settings.filter((s) => s.idle))
+	let showsIdle = $state(false)
 	const setting = (i: number, to: Partial<Setting>) =>
 		put({ settings: settings.map((s, n) => (n === i ? { ...s, ...to } : s)) })
 
@@ -34,6 +53,8 @@
 			least: 0,
 			most: 0,
 			handle: '',
+			group: '',
+			idle: false,
 			given: false,
 		}
 		put({ settings: [...settings, s] })
@@ -66,106 +87,139 @@
 				aria-label="Default of {s.name}"
 				onchange={(e) => write(e, i, 'default')}
 			/>{/key}
+		{#if s.type === 'number' || s.type === 'duration'}
+			<Scrub
+				name={s.name}
+				value={s.default}
+				least={s.least}
+				most={s.most}
+				step={s.type === 'duration' || s.handle ? 0.1 : 1}
+				drag={(text) => drag(text === null ? null : { key: s.key, text })}
+				done={(text) => setting(i, { default: text })}
+			/>
+		{/if}
 	{/if}
 {/snippet}
 
-<div class="flex flex-col gap-1.5" role="group" aria-label="Settings">
+{#snippet row(s: Setting, i: number)}
+	{#if own && s.given}
+		<div class="flex items-center gap-2 pl-2" title={s.help}>
+			<span class="w-32 shrink-0">{s.name}</span>
+			<span class="flex w-44 shrink-0 items-center gap-1">{@render standard(s, i)}</span>
+			<span class="min-w-0 grow truncate text-dim">{[s.unit, s.help].filter(Boolean).join(' · ')}</span>
+		</div>
+	{:else if own}
+		{@render ownRow(s, i)}
+	{:else}
+		<div class="flex items-baseline gap-3 pl-2">
+			<span class="w-32 shrink-0">{s.name}</span>
+			<span class="w-28 shrink-0 truncate font-mono text-[12px]">{s.default || '—'} {s.unit}</span>
+			<span class="text-dim">{s.help}{s.type === 'choice' ? `: ${s.choices.join(', ')}` : ''}</span>
+		</div>
+	{/if}
+{/snippet}
+
+{#snippet ownRow(s: Setting, i: number)}
+	<div class="grid grid-cols-[1fr_96px_1fr_80px_28px] items-center gap-1.5 border-l-2 border-line pl-2">
+		{#key s.name}<input
+				class="field"
+				value={s.name}
+				maxlength="80"
+				aria-label="Name of setting {i + 1}"
+				onchange={(e) => write(e, i, 'name')}
+			/>{/key}
+		<select
+			class="field"
+			value={s.type}
+			aria-label="Type of {s.name}"
+			onchange={(e) => retype(i, e.currentTarget.value)}
+		>
+			{#each types as t (t)}<option value={t}>{t}</option>{/each}
+		</select>
+		{@render standard(s, i)}
+		<input
+			class="field"
+			value={s.unit}
+			placeholder="unit"
+			aria-label="Unit of {s.name}"
+			onchange={(e) => setting(i, { unit: e.currentTarget.value })}
+		/>
+		<button
+			class="button-plain hover:text-brick"
+			aria-label="Take setting {s.name} away"
+			onclick={() => put({ settings: settings.filter((_, n) => n !== i) })}><X size={14} /></button
+		>
+		<input
+			class="col-span-2 field"
+			value={s.help}
+			placeholder="what it is for"
+			aria-label="Help of {s.name}"
+			onchange={(e) => setting(i, { help: e.currentTarget.value })}
+		/>
+		{#if s.type === 'choice'}
+			{#key s.choices.join()}<input
+					class="col-span-2 field"
+					value={s.choices.join(', ')}
+					aria-label="Choices of {s.name}"
+					onchange={(e) => {
+						const choices = words(e.currentTarget.value)
+						setting(i, { choices, default: choices.includes(s.default) ? s.default : (choices[0] ?? '') })
+					}}
+				/>{/key}
+		{:else if s.type === 'number' || s.type === 'duration'}
+			<span class="col-span-2 flex items-center gap-1 text-[12px] text-dim"
+				>from
+				<input
+					class="field w-16 font-mono"
+					type="number"
+					aria-label="Least {s.name}"
+					value={s.least}
+					onchange={(e) => setting(i, { least: whole(e), most: Math.max(whole(e), s.most) })}
+				/>
+				to
+				<input
+					class="field w-16 font-mono"
+					type="number"
+					aria-label="Most {s.name}"
+					value={s.most}
+					onchange={(e) => setting(i, { most: whole(e) })}
+				/>
+				<select
+					class="field w-24"
+					aria-label="Handle of {s.name}"
+					value={s.handle}
+					onchange={(e) => setting(i, { handle: e.currentTarget.value as Setting['handle'] })}
+				>
+					<option value="">no handle</option>
+					<option value="round">ring around</option>
+					<option value="ahead">end ahead</option>
+					<option value="both">both sides</option>
+					<option value="up">knob that counts</option>
+				</select>
+			</span>
+		{/if}
+	</div>
+{/snippet}
+
+<div class="flex flex-col gap-2" role="group" aria-label="Settings">
 	<h3 class="heading">Settings of each {k.name.toLowerCase()}</h3>
 	{#if !settings.length}<p class="text-dim">None: all of them are alike.</p>{/if}
-	{#each settings as s, i (s.key || i)}
-		{#if own && s.given}
-			<div class="flex items-center gap-2 border-l-2 border-line pl-2" title={s.help}>
-				<b class="w-32 shrink-0">{s.name}</b>
-				<span class="flex w-44 shrink-0">{@render standard(s, i)}</span>
-				<span class="min-w-0 grow truncate text-dim">{[s.unit, s.help].filter(Boolean).join(' · ')}</span>
-			</div>
-		{:else if own}
-			<div class="grid grid-cols-[1fr_96px_1fr_80px_28px] items-center gap-1.5 border-l-2 border-line pl-2">
-				{#key s.name}<input
-						class="field"
-						value={s.name}
-						maxlength="80"
-						aria-label="Name of setting {i + 1}"
-						onchange={(e) => write(e, i, 'name')}
-					/>{/key}
-				<select
-					class="field"
-					value={s.type}
-					aria-label="Type of {s.name}"
-					onchange={(e) => retype(i, e.currentTarget.value)}
-				>
-					{#each types as t (t)}<option value={t}>{t}</option>{/each}
-				</select>
-				{@render standard(s, i)}
-				<input
-					class="field"
-					value={s.unit}
-					placeholder="unit"
-					aria-label="Unit of {s.name}"
-					onchange={(e) => setting(i, { unit: e.currentTarget.value })}
-				/>
-				<button
-					class="button-plain hover:text-brick"
-					aria-label="Take setting {s.name} away"
-					onclick={() => put({ settings: settings.filter((_, n) => n !== i) })}><X size={14} /></button
-				>
-				<input
-					class="col-span-2 field"
-					value={s.help}
-					placeholder="what it is for"
-					aria-label="Help of {s.name}"
-					onchange={(e) => setting(i, { help: e.currentTarget.value })}
-				/>
-				{#if s.type === 'choice'}
-					{#key s.choices.join()}<input
-							class="col-span-2 field"
-							value={s.choices.join(', ')}
-							aria-label="Choices of {s.name}"
-							onchange={(e) => {
-								const choices = words(e.currentTarget.value)
-								setting(i, { choices, default: choices.includes(s.default) ? s.default : (choices[0] ?? '') })
-							}}
-						/>{/key}
-				{:else if s.type === 'number' || s.type === 'duration'}
-					<span class="col-span-2 flex items-center gap-1 text-[12px] text-dim"
-						>from
-						<input
-							class="field w-16 font-mono"
-							type="number"
-							aria-label="Least {s.name}"
-							value={s.least}
-							onchange={(e) => setting(i, { least: whole(e), most: Math.max(whole(e), s.most) })}
-						/>
-						to
-						<input
-							class="field w-16 font-mono"
-							type="number"
-							aria-label="Most {s.name}"
-							value={s.most}
-							onchange={(e) => setting(i, { most: whole(e) })}
-						/>
-						<select
-							class="field w-24"
-							aria-label="Handle of {s.name}"
-							value={s.handle}
-							onchange={(e) => setting(i, { handle: e.currentTarget.value as Setting['handle'] })}
-						>
-							<option value="">no handle</option>
-							<option value="round">ring around</option>
-							<option value="ahead">end ahead</option>
-							<option value="both">both sides</option>
-							<option value="up">knob that counts</option>
-						</select>
-					</span>
-				{/if}
-			</div>
-		{:else}
-			<div class="flex items-baseline gap-3 border-l-2 border-line pl-2">
-				<b class="w-32 shrink-0">{s.name}</b>
-				<span class="w-28 shrink-0 truncate font-mono text-[12px]">{s.default || '—'} {s.unit}</span>
-				<span class="text-dim">{s.help}{s.type === 'choice' ? `: ${s.choices.join(', ')}` : ''}</span>
+	{#each groups as g (g.name)}
+		{@const all = g.all.filter((o) => showsIdle || !o.s.idle)}
+		{#if all.length}
+			<div class="flex flex-col gap-1 border-l-2 border-line pl-1" role="group" aria-label={g.name}>
+				<h4 class="pl-1 text-[12px] font-semibold text-dim">{g.name}</h4>
+				{#each all as o (o.s.key || o.i)}{@render row(o.s, o.i)}{/each}
 			</div>
 		{/if}
 	{/each}
-	{#if own}<button class="button self-start" onclick={addSetting}>Add a setting</button>{/if}
+	<div class="flex items-center gap-2">
+		{#if own}<button class="button" onclick={addSetting}>Add a setting</button>{/if}
+		{#if idle.length}
+			<button class="button" aria-pressed={showsIdle} onclick={() => (showsIdle = !showsIdle)}
+				>{showsIdle ? 'Leave out' : 'Show'}
+				{idle.length} that {idle.length === 1 ? 'does' : 'do'} nothing as the others are</button
+			>
+		{/if}
+	</div>
 </div>

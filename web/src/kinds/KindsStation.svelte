@@ -85,7 +85,7 @@
 		</div>
 	</aside>
 	{#if kind}
-		<main class="min-h-0 overflow-y-auto" aria-label="Kind {kind.name}">
+		<main class="min-h-0" aria-label="Kind {kind.name}">
 			{#key kind.id}<KindPanel {kind} {add} />{/key}
 		</main>
 		<aside class="flex min-h-0 flex-col overflow-y-auto border-l border-line" aria-label="Where it is used">

@@ -1,0 +1,113 @@
+package trial_test
+
+import (
+	"azzel/core/chart"
+	"azzel/core/document"
+	"azzel/core/kind"
+	"azzel/core/play"
+	"azzel/core/sample"
+	"azzel/core/trial"
+	"azzel/core/world"
+	"slices"
+	"strings"
+	"testing"
+)
+
+// game begins to try a kind.
+func game(t *testing.T, k *kind.Kind, side bool) *play.Game {
+	t.Helper()
+	d := trial.Document(sample.World(), k, side)
+	if raw := d.Encode(); len(raw) == 0 {
+		t.Fatal("it cannot be stored")
+	}
+	st := world.New(d, chart.New(d, nil), nil)
+	g, err := play.Start(st, trial.Map, 1)
+	if err != nil {
+		t.Fatalf("%s, from the side %v: %v", k.Name, side, err)
+	}
+	return g
+}
+
+// Every kind can be tried, from above and from the side: it stands there, the hero is free, nothing is
+// the matter with the map, and all its ids are ids.
+func TestEveryKindCanBeTried(t *testing.T) {
+	for i := range kind.All {
+		k := &kind.All[i]
+		for _, side := range []bool{false, true} {
+			g := game(t, k, side)
+			d := g.Stage.Doc
+			for range 120 {
+				g.Step(0)
+			}
+			if g.Ground() == nil || g.Notice != "" && k.ID != kind.Exit {
+				t.Errorf("%s, from the side %v: %q", k.Name, side, g.Notice)
+			}
+			m := d.Maps.Get(trial.Map)
+			if e := m.Entities.Get(trial.Subject); (e == nil) != (k.Heroic || k.ID == kind.Arrival) || e != nil && d.Acts(e) != string(k.ID) {
+				t.Errorf("%s, from the side %v: what stands there is %+v", k.Name, side, e)
+			}
+			for _, e := range m.Entities.All() {
+				if !e.ID.Valid() || e.X < 0 || e.Y < 0 || e.X+e.W > m.Bounds.W*m.CellWidth || e.Y+e.H > m.Bounds.H*m.CellHeight {
+					t.Errorf("%s, from the side %v: %s lies outside: %+v", k.Name, side, e.Name, e)
+				}
+			}
+			if rows := trial.Rows(k, side); slices.ContainsFunc(rows, func(r string) bool { return len(r) != len(rows[0]) }) || !strings.Contains(strings.Join(rows, ""), "@") {
+				t.Errorf("%s, from the side %v: the ground is %q", k.Name, side, rows)
+			}
+			for _, r := range d.Rules.All() {
+				if err := r.Check(); err != nil || !r.ID.Valid() {
+					t.Errorf("%s: %v", k.Name, err)
+				}
+				for _, p := range r.Parts.All() {
+					if err := p.Check(); err != nil {
+						t.Errorf("%s: %v", k.Name, err)
+					}
+				}
+			}
+		}
+	}
+}
+
+// What is tried acts: what moves moves, what is wired works.
+func TestWhatIsTriedActs(t *testing.T) {
+	for _, c := range []struct {
+		of   string
+		side bool
+	}{{kind.Walker, false}, {kind.Walker, true}, {kind.Flyer, false}, {kind.Platform, false}, {kind.Platform, true}, {kind.Path, false}, {kind.LaneEntry, false}} {
+		g := game(t, kind.Find(document.ID(c.of)), c.side)
+		place := func() (out []int64) {
+			for _, b := range g.Bodies[1:] {
+				out = append(out, b.X, b.Y)
+			}
+			return out
+		}
+		before := place()
+		for range 90 {
+			g.Step(0)
+		}
+		if slices.Equal(before, place()) {
+			t.Errorf("a %s, from the side %v, stands still", c.of, c.side)
+		}
+	}
+	g := game(t, kind.Find(kind.Beam), false)
+	beam := g.Stage.ThingOf(trial.Map, trial.Subject)
+	for n := 0; n < 200 && g.On(beam); n++ {
+		in := play.InputRight
+		if n%2 == 1 {
+			in |= play.InputUse
+		}
+		g.Step(in)
+	}
+	if g.On(beam) {
+		t.Error("the lever does not turn off the beam")
+	}
+}
+
+// Where it is tried from where nobody says otherwise.
+func TestFromSide(t *testing.T) {
+	for word, want := range map[string]bool{kind.Spring: true, kind.Hero: true, kind.Ladder: true, kind.Walker: false, kind.Door: false, kind.Core: false} {
+		if got := trial.FromSide(kind.Find(document.ID(word))); got != want {
+			t.Errorf("a %s is tried from the side: %v", word, got)
+		}
+	}
+}
