@@ -28,7 +28,8 @@ const (
 )
 
 func newCanvas(sheet *Sheet, w, h int) *canvas {
-	return &canvas{sheet: sheet, w: w, h: h, ground: make([]cells.Cell, w*h), things: make([]cells.Cell, w*h), above: make([]cells.Cell, w*h)}
+	// what was put down is still changed while more is
+	return &canvas{sheet: sheet, w: w, h: h, stands: make([]document.Entity, 0, 256), ground: make([]cells.Cell, w*h), things: make([]cells.Cell, w*h), above: make([]cells.Cell, w*h)}
 }
 
 func (c *canvas) put(layer []cells.Cell, x, y int, tile string) {

@@ -80,6 +80,10 @@ func Project(s *Sheet, picture string) *document.Document {
 		e := end(c, name)
 		return rules.Use(e.Map, e.Entity)
 	}
+	at := func(word string, c *canvas, name string) document.RulePart {
+		e := end(c, name)
+		return rules.Part(word, document.Naming(document.Object{Type: document.TypeEntity, Map: e.Map, ID: e.Entity}))
+	}
 	once := func(parts ...document.RulePart) document.Rule {
 		r := rules.Of(parts...)
 		r.Once = true
@@ -87,6 +91,8 @@ func Project(s *Sheet, picture string) *document.Document {
 	}
 	for _, r := range []document.Rule{
 		rules.Of(used(yard, "Weigh plate"), opens(yard, "Weigh gate")),
+		rules.Of(at(rules.WordRings, yard, "Night bell"), at(rules.WordFlip, yard, "Bell gate")),
+		rules.Of(used(yard, "Bellows wheel"), at(rules.WordFlip, yard, "Bellows")),
 		once(rules.Arrive(q.m.ID), rules.Say("Low tide. Three beacons to light before the water is back.")),
 		rules.Of(used(q, "Sluice wheel"), rules.IsNotSet(open), opens(q, "Pan gate"), rules.Set(open), rules.Say("Somewhere east a gate grinds open.")),
 		rules.Of(used(q, "Sluice wheel"), rules.IsSet(open), rules.Say("It will not turn any further.")),

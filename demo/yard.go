@@ -35,7 +35,7 @@ func (c *canvas) says(x, y int, text string) {
 
 // tideYard is where everything that acts is tried out, from above.
 func tideYard(s *Sheet) *canvas {
-	c := newCanvas(s, 32, 20)
+	c := newCanvas(s, 44, 20)
 	c.box(c.ground, 0, 0, c.w, c.h, "sand 1", "sand 2", "sand 3", "sand 4")
 	c.box(c.ground, 1, 6, c.w-2, 1, "cobbles", "cobbles", "cobbles 2")
 	c.box(c.ground, 1, 13, c.w-2, 1, "cobbles", "cobbles", "cobbles 2")
@@ -43,7 +43,7 @@ func tideYard(s *Sheet) *canvas {
 	c.box(c.things, 0, c.h-1, c.w, 1, "inner top")
 	c.box(c.things, 0, 0, 1, c.h, "inner top")
 	c.box(c.things, c.w-1, 0, 1, c.h, "inner top")
-	for _, x := range []int{10, 21} {
+	for _, x := range []int{10, 21, 32} {
 		c.box(c.things, x, 1, 1, 4, "stone top")
 		c.put(c.things, x, 5, "stone")
 	}
@@ -78,8 +78,25 @@ func tideYard(s *Sheet) *canvas {
 	belt := c.show(kind.Conveyor, "Belt", 23, 15, document.Right, "belt", "A belt takes along what stands on it.", "speed", "2")
 	belt.W = 4 * side
 	c.show(kind.Spring, "Throw", 29, 15, document.Up, "spring", "A throw: five cells up the yard, over whatever lies there.", "height", "5")
-	c.entity(kind.Exit, "To the gallery", 30, 6, 1, 1, document.Right)
+	c.makers()
+	c.entity(kind.Exit, "To the gallery", 42, 6, 1, 1, document.Right)
 	return c
+}
+
+// makers are what makes, rings, blows and bursts, in the east of the yard.
+func (c *canvas) makers() {
+	c.show(kind.Source, "Crab pot", 34, 2, document.Right, "pot", "A crab pot: it lets out a crab every three seconds, two at a time. Strike them, and more come.", "makes", `[{"of":"`+crabKind+`","odds":1}]`, "every", "3000", "atOnce", "2")
+	c.show(kind.Timer, "Night bell", 40, 2, document.Down, "bell", "A bell rings every two seconds, and the gate beside it opens and shuts.", "every", "2000")
+	c.entity(kind.Door, "Bell gate", 41, 2, 1, 1, document.Down)
+	c.show(kind.Fan, "Bellows", 34, 10, document.Right, "bellows", "Bellows blow seven cells far, up to what is solid. The wheel stops them.", "reach", "7", "force", "3")
+	c.show(kind.Switch, "Bellows wheel", 36, 12, document.Down, "wheel", "").On = false
+	keg := c.show(kind.Charge, "Brine keg", 35, 15, document.Down, "keg", "A keg: light it, and step back. It breaks barrels, and lights other kegs.", "after", "2000", "reach", "2")
+	keg.On, keg.LookOn = false, c.sheet.Cell(number, "keg lit")
+	for _, p := range [][2]int{{36, 14}, {36, 15}, {36, 16}, {39, 14}, {39, 15}, {39, 16}} {
+		c.show(kind.Breakable, "Barrel", p[0], p[1], document.Down, "barrel", "")
+	}
+	second := c.show(kind.Charge, "Second keg", 37, 15, document.Down, "keg", "", "goesOff", `"rule"`, "reach", "3")
+	second.On, second.LookOn = false, c.sheet.Cell(number, "keg lit")
 }
 
 // gallery is the same from the side.
@@ -113,5 +130,7 @@ func gallery(s *Sheet) *canvas {
 	c.says(32, 10, "A belt runs against you.")
 	c.show(kind.Block, "Salt crate", 38, 10, document.Down, "crate", "")
 	c.says(37, 10, "A crate is pushed, falls, and is stood on.")
+	c.show(kind.Fan, "Bellows", 41, 10, document.Up, "bellows", "", "reach", "7", "force", "16")
+	c.says(40, 10, "Bellows from below: they carry you up seven cells.")
 	return c
 }

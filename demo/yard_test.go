@@ -4,6 +4,7 @@ import (
 	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/play"
 	"azzel/core/world"
 	"fmt"
@@ -117,4 +118,51 @@ func stable(m document.Moment) any {
 		at = append(at, [4]int64{b.X, b.Y, int64(b.Facing.Index()), int64(b.Timer)})
 	}
 	return []any{m.Tick, m.Hearts, at, len(m.Flags), len(m.Things), len(m.Shots)}
+}
+
+// What makes, rings, blows and bursts in the east of the yard.
+func TestTheEastOfTheYardWorks(t *testing.T) {
+	g := yard(t, "Tide Yard", grid.Point{X: 39, Y: 10})
+	bell, pot := named(t, g, "Bell gate"), named(t, g, "Crab pot")
+	x := g.Hero().X
+	hold(g, 0, 100)
+	if g.Hero().X <= x {
+		t.Error("the bellows do not blow")
+	}
+	flips, was := 0, g.On(bell)
+	for range 600 {
+		if g.Step(0); g.On(bell) != was {
+			flips, was = flips+1, !was
+		}
+	}
+	if flips != 5 {
+		t.Errorf("in ten seconds the gate turned %d times", flips)
+	}
+	made := 0
+	for r := range g.Stage.Things {
+		if g.Stage.Things[r].Doing.By == pot && g.There(world.Ref(r)) {
+			made++
+		}
+	}
+	if made != 2 {
+		t.Errorf("the pot let out %d crabs", made)
+	}
+	g = yard(t, "Tide Yard", grid.Point{X: 34, Y: 15})
+	hold(g, play.InputRight, 2)
+	hold(g, 0, 1)
+	hold(g, play.InputUse, 1)
+	hold(g, play.InputLeft, 20)
+	hold(g, 0, 260)
+	if g.There(named(t, g, "Brine keg")) || g.There(named(t, g, "Second keg")) {
+		t.Error("the kegs are there still")
+	}
+	broken := 0
+	for r := range g.Stage.Things {
+		if at := &g.Stage.Things[r]; at.Acts == kind.Breakable && at.X/side >= 36 && !g.There(world.Ref(r)) {
+			broken++
+		}
+	}
+	if broken != 6 {
+		t.Errorf("%d barrels are broken", broken)
+	}
 }

@@ -113,6 +113,49 @@ func axle() (p pic) {
 	return
 }
 
+// pot is where crabs come out of.
+func pot() (p pic) {
+	p.shadow(2, 14, 12)
+	p.disc(8, 9, 6, wood, woodHi, woodDark)
+	p.disc(8, 8, 3, night, night, night)
+	for _, x := range []int{3, 6, 9, 12} {
+		p.rect(x, 5, 1, 8, woodDark)
+	}
+	return
+}
+
+func bell() (p pic) {
+	p.rect(3, 2, 10, 2, woodDark)
+	p.rect(3, 2, 10, 1, woodHi)
+	p.block(5, 5, 6, 6, coat, coatHi, coatLo, woodDark)
+	p.rect(4, 11, 8, 2, coat)
+	p.rect(7, 13, 2, 2, iron)
+	return
+}
+
+// bellows blow, keg bursts.
+func bellows() (p pic) {
+	p.block(2, 3, 9, 10, clay, clayHi, clayLo, night)
+	for _, y := range []int{5, 8, 11} {
+		p.rect(3, y, 7, 1, clayLo)
+	}
+	p.rect(11, 6, 4, 4, iron)
+	p.rect(11, 6, 4, 1, ash)
+	return
+}
+
+func keg(lit bool) (p pic) {
+	p.shadow(3, 14, 10)
+	p.block(3, 5, 10, 9, clay, clayHi, clayLo, night)
+	p.rect(3, 7, 10, 1, iron)
+	p.rect(3, 11, 10, 1, iron)
+	p.rect(8, 2, 1, 3, ash)
+	if lit {
+		p.rect(7, 0, 3, 3, glow)
+	}
+	return
+}
+
 // yardRow puts what stands in the Tide Yard into a sheet.
 func (s *Sheet) yardRow() {
 	s.row()
@@ -130,4 +173,9 @@ func (s *Sheet) yardRow() {
 	s.put("belt", false, belt())
 	s.put("loose plank", false, loosePlank())
 	s.put("axle", false, axle())
+	s.put("pot", false, pot())
+	s.put("bell", false, bell())
+	s.put("bellows", false, bellows())
+	s.put("keg", false, keg(false))
+	s.put("keg lit", false, keg(true))
 }

@@ -25,11 +25,14 @@ type Moment struct {
 	Bodies  []Figure `json:"bodies,omitempty"`
 	Entered []ID     `json:"entered,omitempty"`
 	// Touching are the entities that the hero touches.
-	Touching []End        `json:"touching,omitempty"`
-	Worn     []GoesBack   `json:"worn,omitempty"` // hits that are left of what was hit
-	Timers   []GoesBack   `json:"timers,omitempty"`
-	Made     []MadeSoFar  `json:"made,omitempty"`
-	Shots    []FlyingShot `json:"shots,omitempty"`
+	Touching []End       `json:"touching,omitempty"`
+	Worn     []GoesBack  `json:"worn,omitempty"` // hits that are left of what was hit
+	Timers   []GoesBack  `json:"timers,omitempty"`
+	Made     []MadeSoFar `json:"made,omitempty"`
+	// Party are the heroes that are not led, the next one first; Trail is where the one who is has been.
+	Party []Waiting    `json:"party,omitempty"`
+	Trail []Tread      `json:"trail,omitempty"`
+	Shots []FlyingShot `json:"shots,omitempty"`
 	// Entry is where the hero came onto its map, Back where it comes back to when it is lost.
 	Entry Spot `json:"entry"`
 	Back  Spot `json:"back"`
@@ -71,7 +74,7 @@ var Losses = []string{"fallen", "struckOut", "overrun"}
 var Modes = []string{"walks", "flies", "climbs", "swims"}
 
 // Keys are what can be held down in a game, by their bits, the lowest first.
-var Keys = []string{"up", "right", "down", "left", "use", "jump", "roam"}
+var Keys = []string{"up", "right", "down", "left", "use", "jump", "roam", "swap"}
 
 // Spot is a place on a map: the top-left corner of the hero's box, in 1/256 map pixels.
 type Spot struct {
@@ -105,6 +108,7 @@ type Figure struct {
 	Ducked   bool `json:"ducked,omitempty"`
 	Stepping bool `json:"stepping,omitempty"`
 	Thrown   bool `json:"thrown,omitempty"`
+	Sunk     bool `json:"sunk,omitempty"`
 	// Way is the direction in which it goes to and fro, −1 or 1; Next the point of its path.
 	Way  int `json:"way,omitempty"`
 	Next int `json:"next,omitempty"`
@@ -118,6 +122,18 @@ type Figure struct {
 type GoesBack struct {
 	Of   End `json:"of"`
 	Left int `json:"left"`
+}
+
+// Waiting is a hero that is not led, where it waits; one that was placed nowhere is of nothing.
+type Waiting struct {
+	Of *End `json:"of,omitempty"`
+	Tread
+}
+
+// Tread is a place where a hero was, and how it looked.
+type Tread struct {
+	Spot
+	Facing Facing `json:"facing"`
 }
 
 // MadeSoFar is how much a source has made: in all, in which wave it is, from 0, and how many of that.
@@ -178,7 +194,7 @@ func (m *Moment) check() error {
 	if err := first(checkRange("when it was", int(m.Tick), 0, maxTick), checkRange("hearts", m.Hearts, 0, 1<<20), checkRange("lives", m.Lives, 0, 1<<20),
 		checkRange("how much is so", len(m.Flags)+len(m.Rules)+len(m.Things), 0, maxSo),
 		checkRange("how much is said", len(m.Lines)+len(m.Waits), 0, maxLines),
-		checkRange("what is held", m.Held, 0, 1<<len(Keys)-1), checkRange("how much moves", len(m.Bodies)+len(m.Entered)+len(m.Touching)+len(m.Timers)+len(m.Worn)+len(m.Made)+len(m.Shots), 0, maxSo),
+		checkRange("what is held", m.Held, 0, 1<<len(Keys)-1), checkRange("how much moves", len(m.Bodies)+len(m.Entered)+len(m.Touching)+len(m.Timers)+len(m.Worn)+len(m.Made)+len(m.Party)+len(m.Trail)+len(m.Shots), 0, maxSo),
 		checkRange("a fade", m.Fade, 0, 1<<14),
 		m.Entry.check("where the hero came in"), m.Back.check("where the hero comes back to"), m.Hero.check(),
 		checkWord("a loss", m.Lost, Losses), checkWord("a passage", m.Veil, Transitions)); err != nil {
@@ -231,6 +247,20 @@ func (m *Moment) checkBodies() error {
 	}
 	for _, t := range append(append([]GoesBack{}, m.Timers...), m.Worn...) {
 		if err := first(checkID("what goes back", t.Of.Entity), checkRange("when it goes back", t.Left, 0, 1<<20)); err != nil {
+			return err
+		}
+	}
+	treads := append([]Tread{}, m.Trail...)
+	for _, w := range m.Party {
+		treads = append(treads, w.Tread)
+		if w.Of != nil {
+			if err := checkID("a hero", w.Of.Entity); err != nil {
+				return err
+			}
+		}
+	}
+	for _, t := range treads {
+		if err := first(checkID("a hero's map", t.Map), checkRange("where a hero was", int(max(t.X, -t.X, t.Y, -t.Y)), 0, maxSpot), checkRange("where a hero looks", t.Facing.Index(), 0, 3)); err != nil {
 			return err
 		}
 	}

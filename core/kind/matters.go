@@ -11,11 +11,11 @@ var groups = []struct {
 	name string
 	keys []string
 }{
-	{"Moving", []string{"speed", "jump", HeroStarts, HeroStops, HeroAir, HeroFall, HeroGrace, HeroEarly, "range", "roams", "does", "pause", "path", "falls", "goes", "height"}},
+	{"Moving", []string{"speed", "jump", HeroStarts, HeroStops, HeroAir, HeroFall, HeroGrace, HeroEarly, HeroMeanwhile, "range", "roams", "does", "pause", "path", "falls", "inWater", "goes", "height"}},
 	{"Seeing", []string{"sight", "seeing"}},
 	{"Fighting", []string{HeroHealth, HeroBlink, HeroLives, HeroBlow, HeroBlowWith, "harm", "defeatedBy", "by", "breaks"}},
 	{"Over time", []string{"every", "again", "after", "comesBackAfter", "goesBack", "closesAgain", "onFor", "offFor", "turnTakes", "waves", "atOnce", "inAll"}},
-	{"Having", []string{"carries", HeroAbilities, "needs", "opens", "usedUp", "is", "amount", "countsAs", "holds", "leaves"}},
+	{"Having", []string{"carries", HeroAbilities, "needs", "opens", "usedUp", "is", "amount", "countsAs", "holds", "leaves", "takes"}},
 }
 
 // Groups are the headings of settings of kinds in the order in which they stand.
@@ -65,6 +65,8 @@ func (k *Kind) Matters(key string, is func(key string) Datum) bool {
 		return word("does") == "wanders" || word("does") == "follows"
 	case key == "after" && acts == Switch:
 		return word("goesBack") == "afterAWhile"
+	case key == "weighs":
+		return word("workedBy") == "weight"
 	case key == "offFor":
 		return some("onFor")
 	case key == HeroBlowWith:

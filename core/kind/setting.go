@@ -48,13 +48,14 @@ const (
 	Words    = "words"    // a list of strings
 	Counts   = "counts"   // a list of whole numbers
 	Shares   = "shares"   // a list of kinds with odds
+	Several  = "several"  // a list of strings, keys of choices
 )
 
 // OwnTypes lists the types that settings of the designer's own can have, in the
 // order in which they are offered.
 var OwnTypes = []string{Text, Number, YesNo, Duration, Colour, Chosen, Words, File, Entity}
 
-var types = append([]string{Counts, Shares}, OwnTypes...)
+var types = append([]string{Counts, Shares, Several}, OwnTypes...)
 
 // The handles that a number of cells can be dragged by on the map.
 const (
@@ -97,7 +98,7 @@ func (s *Setting) Check() error {
 	switch {
 	case !slices.Contains(types, s.Type):
 		return fmt.Errorf("there is no type of setting called “%.40s”", s.Type)
-	case (s.Type == Chosen) != (len(s.Choices) > 0) || len(s.Choices) > MaxItems:
+	case (s.Type == Chosen || s.Type == Several) != (len(s.Choices) > 0) || len(s.Choices) > MaxItems:
 		return fmt.Errorf("a choice has 1 to %d words to choose from, and nothing else has", MaxItems)
 	case s.Least > s.Most:
 		return fmt.Errorf("the range of %s ends before it begins", s.Name)
@@ -177,6 +178,13 @@ func chosen(key, words, help string) Setting {
 		s.Choices = append(s.Choices, Choice{key, name})
 	}
 	s.Default = Of(s.Choices[0].Key)
+	return s
+}
+
+// several is any of some words, given as chosen has them; def are the keys that it has at first.
+func several(key, words, help string, def ...string) Setting {
+	s := chosen(key, words, help)
+	s.Type, s.Default = Several, Of(def)
 	return s
 }
 

@@ -10,7 +10,8 @@ var works = []Kind{
 	{ID: Switch, Name: "Switch", Help: "Used by the hero; rules follow it", State: "On at the start", Wires: true, Wakes: "use", Settings: settings(
 		called("worked by", chosen("workedBy", "use, step=stepping on it, weight=weight on it, blow=a blow", "What works it")),
 		called("goes back", chosen("goesBack", "never, whenLeft=when left, afterAWhile=after a while", "When it goes back by itself")),
-		lasting("after", "3000", 3600, "The while after which it goes back"))},
+		lasting("after", "3000", 3600, "The while after which it goes back"),
+		number("weighs", "1", "", 1, 999, "How much weight holds it down; the hero and beings weigh 1"))},
 	{ID: Door, Name: "Door", Help: "Stops the hero until it is opened", Area: true, State: "Open at the start", Opens: true, Leads: MayLead, Settings: settings(
 		written("needs", "The key that opens it"), called("closes again", yesno("closesAgain", "false", "Whether it falls shut behind the hero")))},
 	{ID: Platform, Name: "Moving platform", Help: "Carries what stands on it", Area: true, Faces: true, Moves: true, State: "Moving at the start", Settings: settings(
@@ -20,7 +21,8 @@ var works = []Kind{
 		dragged("reach", "6", 200, HandleAhead, "How far it blows"), number("force", "6", "cells/s", 0, 50, "How strongly it blows"))},
 	{ID: Spring, Name: "Spring", Help: "Throws up what steps on it", Faces: true, Settings: settings(dragged("height", "5", 200, HandleAhead, "How far it throws"))},
 	{ID: Block, Name: "Push-block", Help: "Pushed a cell at a time", Solid: true, Moves: true, Settings: settings(
-		number("weight", "1", "", 1, 99, "What it counts on a switch"), yesno("falls", "true", "Whether it falls into gaps"))},
+		number("weight", "1", "", 1, 99, "What it counts on a switch"), yesno("falls", "true", "Whether it falls into what hurts, seen from above, and fills it"),
+		called("in water", chosen("inWater", "sinks=sinks and can be walked over, floats, stays=stays as it is", "What becomes of it in water")))},
 	{ID: Breakable, Name: "Breakable", Help: "Broken by a blow", Area: true, Solid: true, Settings: settings(
 		health, written("by", "What breaks it; empty is anything"), written("leaves", "What it leaves behind"))},
 	{ID: Faller, Name: "Falling block", Help: "Falls once it is stepped on", Area: true, Solid: true, Moves: true, Settings: settings(

@@ -41,22 +41,52 @@ func (s *Setting) read(text string) (d Datum, want string) {
 			return "", "a colour, as #a0b1c2"
 		}
 	case Chosen:
-		i := slices.IndexFunc(s.Choices, func(c Choice) bool { return c.Key == text })
-		if i < 0 {
-			i = slices.IndexFunc(s.Choices, func(c Choice) bool { return strings.EqualFold(c.Name, text) })
-		}
+		i := s.choice(text)
 		if i < 0 {
 			return "", "one of " + s.names()
 		}
 		return Of(s.Choices[i].Key), ""
 	case Words, Counts, Shares:
 		return readList(s.Type, text)
+	case Several:
+		return s.readSeveral(text)
 	default:
 		if !utf8.ValidString(text) || utf8.RuneCountInString(text) > MaxText {
 			return "", fmt.Sprintf("at most %d characters", MaxText)
 		}
 	}
 	return Of(text), ""
+}
+
+// choice finds a choice by its key or its name, −1 for none.
+func (s *Setting) choice(word string) int {
+	i := slices.IndexFunc(s.Choices, func(c Choice) bool { return c.Key == word })
+	if i < 0 {
+		i = slices.IndexFunc(s.Choices, func(c Choice) bool { return strings.EqualFold(c.Name, word) })
+	}
+	return i
+}
+
+// readSeveral reads some of the choices with commas between, in the order of the choices; “nothing” is none.
+func (s *Setting) readSeveral(text string) (d Datum, want string) {
+	has := make([]bool, len(s.Choices))
+	for _, word := range strings.Split(text, ",") {
+		if word = strings.TrimSpace(word); word == "" || word == "nothing" {
+			continue
+		}
+		i := s.choice(word)
+		if i < 0 {
+			return "", "any of " + s.names() + ", or nothing"
+		}
+		has[i] = true
+	}
+	out := []string{}
+	for i, c := range s.Choices {
+		if has[i] {
+			out = append(out, c.Key)
+		}
+	}
+	return Of(out), ""
 }
 
 // readList reads what stands between commas.
@@ -115,6 +145,14 @@ func (s *Setting) Text(d Datum) string {
 			out = append(out, fmt.Sprintf("%s %d", share.Of, share.Odds))
 		}
 		return strings.Join(out, ", ")
+	case Several:
+		var out []string
+		for _, key := range d.List() {
+			if i := s.choice(key); i >= 0 {
+				out = append(out, s.Choices[i].Name)
+			}
+		}
+		return strings.Join(out, ", ")
 	}
 	return d.Word()
 }
@@ -152,6 +190,10 @@ func (s *Setting) is(d Datum) bool {
 	case Shares:
 		var all []Share
 		return d.as(&all) && all != nil && len(all) <= MaxItems && Of(all) == d
+	case Several:
+		text := strings.Join(d.List(), ",")
+		again, want := s.readSeveral(text)
+		return want == "" && again == d
 	case Chosen:
 		return slices.ContainsFunc(s.Choices, func(c Choice) bool { return Of(c.Key) == d })
 	case Colour:

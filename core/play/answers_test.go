@@ -81,7 +81,7 @@ func ruled(run *run, r *rand.Rand) *run {
 	m := run.g.Ground().Map
 	part := func(slot string) (document.RulePart, bool) {
 		e := rules.Vocabulary[r.IntN(len(rules.Vocabulary))]
-		all := m.Entities.All()
+		all := document.InRank(m.Entities.All())
 		o := all[r.IntN(len(all))]
 		if k := run.d.Kind(document.ID(o.Kind)); e.Slot != slot || e.Blanks[0].Fits == nil || !e.Blanks[0].Fits(k) {
 			return document.RulePart{}, false

@@ -30,6 +30,25 @@ func (g *Game) beings(m *world.Ground) {
 		if t.Doing.Lane {
 			g.arrives(m, b, t)
 		}
+		if t.Doing.Beaten&world.ByAHazard != 0 {
+			g.perishes(m, b, t)
+		}
+	}
+}
+
+// hazardTicks lie between two hits by what hurts.
+const hazardTicks = 60
+
+// perishes hits somebody who stands in what hurts, and is defeated by that.
+func (g *Game) perishes(m *world.Ground, b *Body, t *world.Thing) {
+	if b.Blink > 0 {
+		b.Blink--
+		return
+	}
+	at := g.extent(b)
+	if is, _, _ := g.here(m, (at.Left+at.Right)/2, at.Bottom-1); is&world.Hazard != 0 && g.There(b.Of) {
+		b.Blink = hazardTicks
+		g.hits(b.Of, t)
 	}
 }
 

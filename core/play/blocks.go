@@ -12,8 +12,10 @@ func (g *Game) blocks(m *world.Ground) {
 		b := &g.Bodies[i]
 		switch t := g.Stage.Thing(b.Of); {
 		case t.Doing.Carrier >= 0:
+		case b.Flags&Sunk != 0 && !m.Side:
 		case t.Acts == kind.Block && m.Side:
 			g.drops(m, b)
+			g.floats(m, b, t)
 		case t.Acts == kind.Block:
 			g.slides(m, b)
 		case t.Acts == kind.Faller:
@@ -31,6 +33,59 @@ func (g *Game) drops(m *world.Ground, b *Body) {
 	}
 	g.fall(b, w, 0, stands, false)
 	g.upDown(m, b, w, b.VY, false)
+	if b.VY > 0 && !stands {
+		g.fallsOn(m, b)
+	}
+}
+
+// fallsOn hits the beings on whose heads something comes down.
+func (g *Game) fallsOn(m *world.Ground, b *Body) {
+	at := g.extent(b)
+	at.Bottom += Sub
+	g.around.near(m, at, func(i int32) bool {
+		o := &g.Bodies[i]
+		if t := g.Stage.Thing(o.Of); o != b && t.Doing.Beaten&world.ByAFall != 0 && meets(g.extent(o), at) && g.extent(o).Top >= at.Top && g.There(o.Of) {
+			g.hits(o.Of, t)
+		}
+		return true
+	})
+}
+
+// floats lifts a block that floats to the top of the water that it is in, seen from the side.
+func (g *Game) floats(m *world.Ground, b *Body, t *world.Thing) {
+	if t.Doing.InWater != world.Floats {
+		return
+	}
+	at := g.extent(b)
+	if is, _, _ := g.here(m, (at.Left+at.Right)/2, (at.Top+at.Bottom)/2); is&world.Water != 0 {
+		b.VY = 0
+		g.step(b, 0, -Sub)
+		g.step(b, 0, -Sub/2)
+	}
+}
+
+// settles lets a block that was pushed to its end fall into what is there, seen from above: then it fills it,
+// and is walked over.
+func (g *Game) settles(m *world.Ground, b *Body) {
+	t, at := g.Stage.Thing(b.Of), g.extent(b)
+	is, _, _ := g.here(m, (at.Left+at.Right)/2, (at.Top+at.Bottom)/2)
+	if is&world.Water != 0 && t.Doing.InWater == world.Sinks || is&world.Water == 0 && is&world.Hazard != 0 && t.Doing.Fills {
+		b.Flags |= Sunk
+		g.tell("sinks", t.Name)
+	}
+}
+
+// filled reports whether a block has sunk into a cell.
+func (g *Game) filled(m *world.Ground, cell world.Box) (is bool) {
+	x, y := (cell.Left+cell.Right)/2, (cell.Top+cell.Bottom)/2
+	g.findLively(m)
+	g.around.near(m, cell, func(i int32) bool {
+		b := &g.Bodies[i]
+		at := g.extent(b)
+		is = is || b.Flags&Sunk != 0 && x >= at.Left && x < at.Right && y >= at.Top && y < at.Bottom
+		return !is
+	})
+	return is
 }
 
 // pushSpeed is how many ticks a push over a cell takes.
@@ -45,6 +100,7 @@ func (g *Game) slides(m *world.Ground, b *Body) {
 	b.X, b.Y = toward(b.X, b.GoalX, (w+pushSpeed-1)/pushSpeed), toward(b.Y, b.GoalY, (h+pushSpeed-1)/pushSpeed)
 	if b.X == b.GoalX && b.Y == b.GoalY {
 		b.Flags &^= Stepping
+		g.settles(m, b)
 	}
 }
 
@@ -59,7 +115,7 @@ func (g *Game) push(m *world.Ground, dx, dy int64) {
 	var b *Body
 	g.around.near(m, ahead, func(i int32) bool {
 		o := &g.Bodies[i]
-		if t := g.Stage.Thing(o.Of); t.Acts == kind.Block && t.Doing.Carrier < 0 && meets(g.extent(o), ahead) && (b == nil || o.Of < b.Of) {
+		if t := g.Stage.Thing(o.Of); t.Acts == kind.Block && t.Doing.Carrier < 0 && o.Flags&Sunk == 0 && meets(g.extent(o), ahead) && (b == nil || o.Of < b.Of) {
 			b = o
 		}
 		return true
@@ -95,6 +151,7 @@ func (g *Game) gives(m *world.Ground, b *Body, t *world.Thing) {
 	case b.Flags&Rising != 0: // it has given way
 		b.VY = min(b.VY+w.Gravity, w.Fall)
 		g.upDown(m, b, w, b.VY, false)
+		g.fallsOn(m, b)
 		if b.Timer--; b.Timer == 0 && t.Doing.Back > 0 {
 			b.X, b.Y, b.VY, b.Flags = t.Body.Left, t.Body.Top, 0, 0
 		}

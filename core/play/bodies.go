@@ -114,7 +114,7 @@ func (g *Game) firmIn(m *world.Ground, self *Body, was, box world.Box) (in bool)
 	g.around.near(m, box, func(i int32) bool {
 		b := &g.Bodies[i]
 		t := g.Stage.Thing(b.Of)
-		if b == self || b.Of == g.passes || !m.Solid(t) && !(t.Acts == kind.Platform && m.Side) {
+		if b == self || b.Of == g.passes || b.Flags&Sunk != 0 || !m.Solid(t) && !(t.Acts == kind.Platform && m.Side) {
 			return true
 		}
 		at := g.extent(b)

@@ -125,7 +125,7 @@ func (g *Game) carried(m *world.Ground) bool {
 	on := false
 	g.around.near(m, g.extent(g.Hero()), func(i int32) bool {
 		b := &g.Bodies[i]
-		on = on || g.Stage.Thing(b.Of).Acts == kind.Platform && g.rides(m, g.Hero(), b, g.extent(b))
+		on = on || (g.Stage.Thing(b.Of).Acts == kind.Platform || b.Flags&Sunk != 0) && g.rides(m, g.Hero(), b, g.extent(b))
 		return !on
 	})
 	return on

@@ -38,7 +38,9 @@ func (g *Game) blast(m *world.Ground, r world.Ref, t *world.Thing) {
 		}
 		switch k := g.Stage.Thing(o); k.Acts {
 		case kind.Walker, kind.Flyer, kind.Shooter:
-			g.hits(o, k)
+			if k.Doing.Beaten&world.ByABlast != 0 {
+				g.hits(o, k)
+			}
 		case kind.Breakable:
 			if d.Breaks {
 				g.hits(o, k)

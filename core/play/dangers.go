@@ -105,6 +105,9 @@ func (g *Game) shoots(m *world.Ground) {
 	for _, s := range g.Shots {
 		s.X, s.Y, s.Left = s.X+s.VX, s.Y+s.VY, s.Left-1
 		at := shotBox(m, s)
+		if s.Left > 0 && g.shotHits(s, at) {
+			continue
+		}
 		if s.Left > 0 && g.Stage.Thing(s.Of).Map == m.Ref && m.Over(at)&world.Whole == 0 && !g.thingIn(m, at, s.Of) && !g.firmIn(m, nil, at, at) {
 			shots = append(shots, s)
 		}
@@ -117,6 +120,18 @@ func (g *Game) shoots(m *world.Ground) {
 		}
 		g.shoot(m, r, t)
 	}
+}
+
+// shotHits lets a shot strike a being that shots defeat, but for who shot it.
+func (g *Game) shotHits(s Shot, at world.Box) bool {
+	for _, i := range g.lively {
+		b := &g.Bodies[i]
+		if t := g.Stage.Thing(b.Of); b.Of != s.Of && t.Doing.Beaten&world.ByAShot != 0 && meets(g.extent(b), at) && g.There(b.Of) {
+			g.hits(b.Of, t)
+			return true
+		}
+	}
+	return false
 }
 
 func (g *Game) shoot(m *world.Ground, r world.Ref, t *world.Thing) {

@@ -121,7 +121,7 @@ func (g *Game) stomps(m *world.Ground) {
 	for _, i := range g.lively {
 		o := &g.Bodies[i]
 		t, at := g.Stage.Thing(o.Of), g.extent(o)
-		if t.Acts != kind.Walker && t.Acts != kind.Flyer || !t.Doing.Jumped || !meets(at, box) || box.Bottom > (at.Top+at.Bottom)/2 {
+		if t.Acts != kind.Walker && t.Acts != kind.Flyer || t.Doing.Beaten&world.ByAJump == 0 || !meets(at, box) || box.Bottom > (at.Top+at.Bottom)/2 {
 			continue
 		}
 		b.VY = -w.Jump * 2 / 3
@@ -187,8 +187,9 @@ func (g *Game) hurts(m *world.Ground) {
 	w, h := m.Cell()
 	for y := from.Y; y <= to.Y; y++ {
 		for x := from.X; x <= to.X; x++ {
-			if m.At(grid.Point{X: x, Y: y})&world.Hazard != 0 {
-				g.struck(world.Box{Left: int64(x) * w, Top: int64(y) * h, Right: int64(x+1) * w, Bottom: int64(y+1) * h}, "", 1)
+			cell := world.Box{Left: int64(x) * w, Top: int64(y) * h, Right: int64(x+1) * w, Bottom: int64(y+1) * h}
+			if m.At(grid.Point{X: x, Y: y})&world.Hazard != 0 && !g.filled(m, cell) {
+				g.struck(cell, "", 1)
 				return
 			}
 		}

@@ -95,6 +95,21 @@ func (g *Game) momentOfBodies(out *document.Moment) {
 	for _, t := range s.Worn {
 		out.Worn = append(out.Worn, document.GoesBack{Of: st.End(t.Of), Left: int(t.Left)})
 	}
+	for _, w := range s.Party {
+		if p := g.spot(w.Place); p.Map != "" {
+			waits := document.Waiting{Tread: document.Tread{Spot: p, Facing: document.Facings[w.Facing&3]}}
+			if w.Of >= 0 {
+				end := st.End(w.Of)
+				waits.Of = &end
+			}
+			out.Party = append(out.Party, waits)
+		}
+	}
+	for _, t := range s.Trail {
+		if p := g.spot(t.Place); p.Map != "" {
+			out.Trail = append(out.Trail, document.Tread{Spot: p, Facing: document.Facings[t.Facing&3]})
+		}
+	}
 	for _, t := range s.Tallies {
 		out.Made = append(out.Made, document.MadeSoFar{Of: st.End(t.Of), All: int(t.Made), Wave: int(t.Wave), Part: int(t.Part)})
 	}
@@ -133,7 +148,7 @@ func (g *Game) spot(p Place) document.Spot {
 func (g *Game) figure(b *Body) document.Figure {
 	out := document.Figure{Spot: g.spot(Place{b.Map, b.X, b.Y}), VX: b.VX, VY: b.VY, GoalX: b.GoalX, GoalY: b.GoalY, Facing: b.Look(), Steps: int(b.Steps),
 		Grace: int(b.Grace), Early: int(b.Early), Blink: int(b.Blink), Push: int(b.Push),
-		Rising: b.Flags&Rising != 0, Doubled: b.Flags&Doubled != 0, Ducked: b.Flags&Ducked != 0, Stepping: b.Flags&Stepping != 0, Thrown: b.Flags&Thrown != 0,
+		Rising: b.Flags&Rising != 0, Doubled: b.Flags&Doubled != 0, Ducked: b.Flags&Ducked != 0, Stepping: b.Flags&Stepping != 0, Thrown: b.Flags&Thrown != 0, Sunk: b.Flags&Sunk != 0,
 		Way: int(b.Way), Next: int(b.Next), Timer: int(b.Timer), Drawn: int(b.Drawn), Hearts: int(b.Hearts)}
 	if b.Mode != Walking {
 		out.Mode = document.Modes[b.Mode]
@@ -260,6 +275,22 @@ func (g *Game) resumeBodies(at document.Moment) {
 			s.Worn = append(s.Worn, Timer{r, int32(t.Left)})
 		}
 	}
+	for _, w := range at.Party {
+		p, of := placeOf(st, w.Spot), world.None
+		if w.Of != nil {
+			if of = thing(*w.Of); of < 0 {
+				continue // a hero that was removed
+			}
+		}
+		if p.Map >= 0 {
+			s.Party = append(s.Party, Member{of, p, uint8(max(0, w.Facing.Index()))})
+		}
+	}
+	for _, t := range at.Trail {
+		if p := placeOf(st, t.Spot); p.Map >= 0 && len(s.Trail) < farthest {
+			s.Trail = append(s.Trail, Tread{p, uint8(max(0, t.Facing.Index()))})
+		}
+	}
 	for _, t := range at.Made {
 		if r := thing(t.Of); r >= 0 {
 			g.setTally(Tally{r, int32(t.All), int32(t.Wave), int32(t.Part)})
@@ -279,7 +310,7 @@ func bodyOf(st *world.Stage, f document.Figure) Body {
 		Mode: Mode(max(0, slices.Index(document.Modes, f.Mode))), Grace: int16(f.Grace), Early: int16(f.Early), Blink: int16(f.Blink), Push: int16(f.Push),
 		Way: int8(f.Way), Next: int16(f.Next), Timer: int32(f.Timer), Drawn: int32(f.Drawn), Hearts: int32(f.Hearts)}
 	b.turn(f.Facing)
-	for i, is := range []bool{f.Rising, f.Doubled, f.Ducked, f.Stepping, f.Thrown} {
+	for i, is := range []bool{f.Rising, f.Doubled, f.Ducked, f.Stepping, f.Thrown, f.Sunk} {
 		if is {
 			b.Flags |= Rising << i
 		}

@@ -13,7 +13,10 @@ func (g *Game) notice(m *world.Ground) {
 			continue
 		}
 		at, sort := g.Where(r), g.Stage.Thing(r).Doing.Notices
-		in := (sort == world.NoticesHero || sort == world.NoticesAnything) && meets(g.extent(g.Hero()), at)
+		in := false
+		if sort == world.NoticesHero || sort == world.NoticesAnything {
+			g.eachHero(m, func(box world.Box) { in = in || meets(box, at) })
+		}
 		g.near(m, at, func(o world.Ref, t *world.Thing, _ world.Box) {
 			if o == r || !t.Doing.Goes {
 				return
@@ -45,13 +48,21 @@ func (g *Game) weigh(m *world.Ground) {
 		if m.Side {
 			at.Top -= Sub
 		}
-		down := meets(g.extent(g.Hero()), at)
+		var weight int32
+		g.eachHero(m, func(box world.Box) {
+			if meets(box, at) {
+				weight++
+			}
+		})
 		g.findLively(m)
 		for _, i := range g.lively {
 			b := &g.Bodies[i]
 			acts := g.Stage.Thing(b.Of).Acts
-			down = down || b.Of != r && acts != kind.Flyer && acts != kind.Platform && meets(g.extent(b), at)
+			if b.Of != r && acts != kind.Flyer && acts != kind.Platform && meets(g.extent(b), at) {
+				weight += g.Stage.Thing(b.Of).Doing.Weight
+			}
 		}
+		down := weight >= t.Doing.Weighs
 		switch is := g.Is(r, Switched); {
 		case down && !is:
 			g.work(m, r)

@@ -90,6 +90,7 @@ func (g *Game) enterBodies(was *world.Stage) {
 		slices.SortFunc(out, func(a, b Timer) int { return int(a.Of - b.Of) })
 		return out
 	}
+	g.enterParty(was)
 	tallies := s.Tallies[:0:0]
 	for _, t := range s.Tallies {
 		if t.Of = movedThing(was, next, t.Of); t.Of >= 0 {
@@ -109,6 +110,32 @@ func (g *Game) enterBodies(was *world.Stage) {
 		g.makeBodies(next.Ground(m))
 	}
 	g.livelyOf = world.None
+}
+
+// enterParty brings the heroes that are not led to the next stage: who was removed is gone, and who is new waits.
+func (g *Game) enterParty(was *world.Stage) {
+	s, next := g.State, g.Stage
+	var party []Member
+	for _, m := range s.Party {
+		of := movedThing(was, next, m.Of)
+		if m.Map = movedMap(was, next, m.Map); m.Map >= 0 && (m.Of < 0 || of >= 0) {
+			m.Of = of
+			party = append(party, m)
+		}
+	}
+	for _, r := range next.Heroes {
+		had := r == s.Hero().Of || slices.ContainsFunc(party, func(m Member) bool { return m.Of == r })
+		if !had && g.There(r) {
+			party = append(party, g.member(r))
+		}
+	}
+	trail := s.Trail[:0:0]
+	for _, t := range s.Trail {
+		if t.Map = movedMap(was, next, t.Map); t.Map >= 0 {
+			trail = append(trail, t)
+		}
+	}
+	s.Party, s.Trail = party, trail
 }
 
 func movedMap(was, next *world.Stage, r world.Ref) world.Ref {

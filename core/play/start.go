@@ -98,6 +98,7 @@ func begin(st *world.Stage, how start, seed int64) *Game {
 	g.setCount(Hearts, w.Hearts)
 	g.setCount(Lives, w.Lives)
 	g.Back = g.Entry
+	g.gather()
 	g.enterMap()
 	g.settle()
 	g.Cam.Map, g.Looked.Map = world.None, world.None

@@ -34,6 +34,8 @@ const (
 	InputUse
 	InputJump
 	InputRoam
+	// InputSwap leads another hero when it goes down.
+	InputSwap
 )
 
 // State is a game being played.
@@ -51,6 +53,10 @@ type State struct {
 	Timers []Timer
 	// Worn are the hits that things take still that were hit and have no body.
 	Worn []Timer
+	// Party are the heroes that are not led, the next one first; Trail is where the one who is has been,
+	// the last at the end. They are never changed, but replaced.
+	Party []Member
+	Trail []Tread
 	// Tallies are how much sources have made, in the order of their numbers; never changed, but replaced.
 	Tallies []Tally
 	// Blasts are what has just gone off.
@@ -162,6 +168,8 @@ const (
 	Stepping
 	// Thrown flies over what hurts.
 	Thrown
+	// Sunk lies in what it fills, and is walked over.
+	Sunk
 )
 
 // Look is the facing as documents call it.
@@ -259,7 +267,16 @@ func (g *Game) Picture() (x, y int) {
 	if m == nil {
 		return 0, 0
 	}
-	box := g.extent(g.Hero())
+	return pictureIn(m, g.extent(g.Hero()))
+}
+
+// PictureOf is Picture of a hero who is not led.
+func (g *Game) PictureOf(c Member) (x, y int) {
+	m := g.Stage.Ground(c.Map)
+	return pictureIn(m, boxAt(g.Stage.Gait(m, c.Of), 0, c.X, c.Y))
+}
+
+func pictureIn(m *world.Ground, box world.Box) (x, y int) {
 	left, bottom := grid.FloorDiv(int(box.Left)+Sub/2, Sub), grid.FloorDiv(int(box.Bottom)+Sub/2, Sub)
 	return left - (m.CellWidth-int((box.Right-box.Left)/Sub))/2, bottom - m.CellHeight
 }

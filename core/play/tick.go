@@ -33,6 +33,10 @@ func (g *Game) Step(in Input) {
 		}
 	default:
 		s.Notice = ""
+		if pressed&InputSwap != 0 && len(s.Party) > 0 {
+			g.swap()
+			m = g.Ground()
+		}
 		g.act(m, in, pressed)
 	}
 	g.settle()
@@ -52,6 +56,9 @@ func (g *Game) act(m *world.Ground, in, pressed Input) {
 		g.side(m, in, pressed)
 	} else {
 		g.above(m, in)
+	}
+	if len(g.Party) > 0 {
+		g.treads()
 	}
 	if g.cross(m); g.Ground() != m || g.Lost != NotLost {
 		return // it is on another map from the next tick on

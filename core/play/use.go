@@ -33,7 +33,9 @@ func (g *Game) blow(m *world.Ground) {
 	for _, r := range g.touched(m, g.ahead(m)) {
 		switch t := g.Stage.Thing(r); t.Acts {
 		case kind.Walker, kind.Flyer, kind.Shooter:
-			g.hits(r, t)
+			if t.Doing.Beaten&world.ByABlow != 0 {
+				g.hits(r, t)
+			}
 		case kind.Breakable:
 			if t.Doing.Needs == "" || g.Has(t.Doing.Needs) {
 				g.hits(r, t)
@@ -121,11 +123,16 @@ func (g *Game) Has(word string) bool {
 			if t.Doing.Word == word && g.Is(r, Gone) {
 				return true
 			}
+		case kind.Walker, kind.Flyer, kind.Shooter:
+			if g.Is(r, Gone) && slices.Contains(t.Doing.Holds, word) {
+				return true
+			}
 		case kind.Container:
 			if g.On(r) && slices.Contains(t.Doing.Holds, word) {
 				return true
 			}
 		}
 	}
-	return slices.Contains(g.Stage.Carries(g.Hero().Of), word)
+	return slices.Contains(g.Stage.Carries(g.Hero().Of), word) ||
+		slices.ContainsFunc(g.Party, func(m Member) bool { return slices.Contains(g.Stage.Carries(m.Of), word) })
 }

@@ -89,6 +89,16 @@ func begin(st *world.Stage, m world.Ref, from grid.Point) *May {
 		f.reached = append(f.reached, newCells(g.Bounds))
 	}
 	f.enter(spot{m, from})
+	// whoever can be led may be led from where it waits
+	for _, r := range st.Heroes {
+		t := st.Thing(r)
+		box := t.Box(st.Grounds[t.Map].Map)
+		for y := box.Y; y < box.Y+box.H; y++ {
+			for x := box.X; x < box.X+box.W; x++ {
+				f.enter(spot{t.Map, grid.Point{X: x, Y: y}})
+			}
+		}
+	}
 	return f
 }
 
@@ -280,6 +290,10 @@ func (f *May) has(word string) bool {
 		case kind.Breakable:
 			if t.Doing.Word == word {
 				return true // it may be broken
+			}
+		case kind.Walker, kind.Flyer, kind.Shooter:
+			if slices.Contains(t.Doing.Holds, word) {
+				return true // it may be defeated
 			}
 		case kind.Container:
 			if (f.opened[r] || t.Entity.On) && slices.Contains(t.Doing.Holds, word) {

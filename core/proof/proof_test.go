@@ -208,3 +208,25 @@ func TestCannotIsNeverWrong(t *testing.T) {
 		t.Errorf("only %d games at random were finished: they say little", finished)
 	}
 }
+
+// A door whose switch only another hero reaches: both are led. Where nobody reaches it, it cannot be finished.
+func TestHeroesTogether(t *testing.T) {
+	for _, c := range []struct {
+		x    int
+		want proof.Is
+	}{{8, proof.Can}, {2, proof.Cannot}} {
+		d := drawn("##########\n@..D..G###\n##########\n...#.s....\n##########")
+		m := d.MapsInOrder()[0]
+		layer := document.ID("")
+		for _, l := range m.LayersInOrder() {
+			if l.Kind == document.LayerEntities {
+				layer = l.ID
+			}
+		}
+		d = sample.With(d, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: "otherotherot"},
+			document.Entity{ID: "otherotherot", Layer: layer, Kind: kind.Hero, Name: "Keeper", Facing: document.Down, X: c.x * 16, Y: 48, W: 16, H: 16, Rank: 90}))
+		if _, a := answerOf(d); a.Is != c.want {
+			t.Errorf("with another hero at %d it is %s: %s", c.x, a.Is, a.Why)
+		}
+	}
+}

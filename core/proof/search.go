@@ -318,6 +318,9 @@ func (s *Search) look(n *node) {
 		}
 	}
 	n.targets = append(n.targets, near.edges(m)...)
+	if len(g.Party) > 0 {
+		n.targets = append(n.targets, target{at: g.HeroCell(), swap: true})
+	}
 	slices.SortStableFunc(n.targets, func(a, b target) int {
 		if a.grows != b.grows {
 			return map[bool]int{true: -1, false: 1}[a.grows]
@@ -365,6 +368,11 @@ func (w *walk) goTo(t target, way []grid.Point) bool {
 	if len(way) > 0 {
 		return false
 	}
+	if t.swap {
+		w.hold(play.InputSwap)
+		w.hold(0)
+		return w.rest()
+	}
 	if t.turn != "" {
 		w.hold([4]play.Input{play.InputUp, play.InputRight, play.InputDown, play.InputLeft}[t.turn.Index()])
 	}
@@ -389,4 +397,6 @@ type target struct {
 	// over is the edge to go over from there.
 	over  document.Facing
 	grows bool
+	// swap leads another hero.
+	swap bool
 }

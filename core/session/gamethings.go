@@ -32,6 +32,32 @@ type EmitterView struct {
 	Seed  int         `json:"seed"`
 }
 
+// Companion is a hero who is not led: its name, its kind, and the map pixel at the top left of its picture.
+type Companion struct {
+	Name   string          `json:"name"`
+	Kind   document.ID     `json:"kind"`
+	Map    document.ID     `json:"map"`
+	X      int             `json:"x"`
+	Y      int             `json:"y"`
+	Facing document.Facing `json:"facing"`
+}
+
+// party adds who is led, and who is not.
+func (v *View) party(g *play.Game) {
+	if t := g.Stage.Thing(g.Hero().Of); t != nil {
+		v.Led, v.Who = t.ID, document.ID(t.Kind)
+	}
+	for _, c := range g.Companions() {
+		on := g.Stage.Ground(c.Map)
+		out := Companion{Name: "The hero", Map: on.ID, Facing: document.Facings[c.Facing&3]}
+		if t := g.Stage.Thing(c.Of); t != nil {
+			out.Name, out.Kind = t.Name, document.ID(t.Kind)
+		}
+		out.X, out.Y = g.PictureOf(c)
+		v.Party = append(v.Party, out)
+	}
+}
+
 // MadeView is an entity that something has made in the game.
 type MadeView struct {
 	Moved

@@ -59,6 +59,11 @@ type View struct {
 	Strikes int `json:"strikes"`
 	// Moved are the entities that move, where they are now.
 	Moved []Moved `json:"moved"`
+	// Led is the hero who is led, empty for one that was placed nowhere; Who is its kind. Party are the
+	// others, where they are, the next one first.
+	Led   document.ID `json:"led"`
+	Who   document.ID `json:"who"`
+	Party []Companion `json:"party"`
 	// Made are the entities that were made in the game, where they are now.
 	Made []MadeView `json:"made"`
 	// Blasts are what has just gone off.
@@ -96,7 +101,7 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 		Tick: g.Tick, From: p.record.From(), To: p.record.To(), Events: append([]play.Event{}, told...), Notice: g.Notice, Dark: dark(g.State),
 		Hearts: int(g.Count(play.Hearts)), Lives: int(g.Count(play.Lives)), Roam: p.roam && g == p.game || g != p.game && g.Roam, Way: append([]grid.Point{}, p.way...), Shows: p.shows(),
 		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{},
-		Moved: []Moved{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}}
+		Moved: []Moved{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}}
 	if len(g.Lines) > 0 {
 		v.Line = g.Lines[0].Text
 	}
@@ -127,6 +132,7 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 	}
 	v.Strikes = int(g.Striking()) * 1000 / play.BlowTicks
 	v.dangers(g, m)
+	v.party(g)
 	for _, m := range inSight(st, m) {
 		v.bodies(g, m)
 		v.things(g, m)

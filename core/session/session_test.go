@@ -274,7 +274,7 @@ func TestEntitiesPassagesAndRules(t *testing.T) {
 	if len(o.Ids) != 1 || entity(sample.Pans, o.Ids[0]) == nil {
 		t.Errorf("the copy is %v", o.Ids)
 	}
-	if got := call[session.Outcome](t, s, "wire", args{"from": document.End{Map: sample.Quay, Entity: sample.Switch}, "to": document.End{Map: sample.Quay, Entity: sample.Door}}); got.Made == "" {
+	if got := call[session.Outcome](t, s, "wire", args{"from": document.End{Map: sample.Quay, Entity: sample.Switch}, "to": document.End{Map: sample.Quay, Entity: sample.Door}, "word": "open", "how": ""}); got.Made == "" {
 		t.Errorf("the wire is %+v", got)
 	}
 	h := headOf(t, s)

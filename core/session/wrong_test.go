@@ -42,7 +42,7 @@ func TestWrongCalls(t *testing.T) {
 		{"addTileset", args{"name": "Bad", "number": 2, "picture": "x", "width": 64, "height": 64, "cut": args{"cellWidth": 16, "cellHeight": 16}}, ""},
 		{"join", author.Way{From: document.End{Map: sample.Quay, Entity: sample.Pearl}, To: sample.Pans, Facing: document.Up}, "none of them"},
 		{"join", author.Way{From: document.End{Map: sample.Quay, Entity: sample.Exit}, To: sample.Quay, Facing: document.Up}, "solid"},
-		{"wire", args{"from": document.End{Map: sample.Quay, Entity: sample.Door}, "to": document.End{Map: sample.Quay, Entity: sample.Switch}}, "from a switch to a door"},
+		{"wire", args{"from": document.End{Map: sample.Quay, Entity: sample.Door}, "to": document.End{Map: sample.Quay, Entity: sample.Switch}}, "no wire begins at Door"},
 		{"changeRule", rules.Wish{Rule: gone}, "no longer there"},
 		{"addFlag", args{"name": ""}, "name"},
 		{"copyEntities", args{"map": sample.Quay, "entities": []any{nil}, "dx": 0, "dy": 0}, "not an entity"},

@@ -21,8 +21,13 @@ type Doing struct {
 	Habit Habit
 	// Health is how many hits it takes, Harm what a touch takes away.
 	Health, Harm int32
-	// Jumped tells that it is hit when somebody jumps on it.
-	Jumped bool
+	// Beaten is what defeats it.
+	Beaten Beaten
+	// Weight is what a block counts on a switch, Weighs how much holds one down.
+	Weight, Weighs int32
+	// Fills tells that a block falls into what hurts and fills it; InWater what becomes of it there.
+	Fills   bool
+	InWater InWater
 	// Way is the path that it goes along instead, nil for none.
 	Way *Way
 	// Pause is how long it waits at its ends; Every how long from one time to the next.
@@ -66,6 +71,8 @@ type Doing struct {
 	Breaks bool
 	// Force is how strongly a fan blows.
 	ForceX, ForceY int64
+	// Along tells of a hero that it follows the one who is led.
+	Along bool
 	// Carrier is what it travels along with.
 	Carrier Ref
 	// Carries are those that travel along with it, ascending.
@@ -120,7 +127,7 @@ func (s *Stage) doingOf(m *document.Map, e *document.Entity, acts string) Doing 
 	out := Doing{Goes: slices.Contains(goers, acts), Carrier: None, By: None, SpeedX: pace(number("speed"), w), SpeedY: pace(number("speed"), h),
 		RangeX: number("range") * w / 1000, RangeY: number("range") * h / 1000, Sight: number("sight"),
 		Seeing: Seeing(max(0, slices.Index([]string{"goesOn", "follows", "flees", "stops"}, word("seeing")))),
-		Health: int32(max(1, number("health")/1000)), Harm: int32(number("harm") / 1000), Jumped: word("defeatedBy") != "nothing",
+		Health: int32(max(1, number("health")/1000)), Harm: int32(number("harm") / 1000), Weight: 1, Beaten: beatenBy(d.Value(e, "defeatedBy").List()),
 		Pause: int32(Ticks(number("pause") / 1000)), Every: int32(Ticks(number("every") / 1000))}
 	ms := func(key string) int32 { return int32(Ticks(number(key) / 1000)) }
 	far := func(key string) {
@@ -141,7 +148,7 @@ func (s *Stage) doingOf(m *document.Map, e *document.Entity, acts string) Doing 
 		out.ShotSpeed = pace(number("shotSpeed"), w)
 		far("reach")
 	case kind.Switch:
-		out.After = ms("after")
+		out.After, out.Weighs = ms("after"), int32(max(1, number("weighs")/1000))
 		out.Worked = Worked(max(0, slices.Index([]string{"use", "step", "weight", "blow"}, word("workedBy"))))
 		out.Returns = Returns(max(0, slices.Index([]string{"never", "whenLeft", "afterAWhile"}, word("goesBack"))))
 	case kind.Door:
@@ -149,6 +156,9 @@ func (s *Stage) doingOf(m *document.Map, e *document.Entity, acts string) Doing 
 		if d.Value(e, "closesAgain").Yes() {
 			out.Returns = WhenLeft
 		}
+	case kind.Block:
+		out.Weight, out.Fills = int32(max(1, number("weight")/1000)), d.Value(e, "falls").Yes()
+		out.InWater = InWater(max(0, slices.Index([]string{"sinks", "floats", "stays"}, word("inWater"))))
 	case kind.Spring:
 		far("height")
 	case kind.Key:
@@ -161,6 +171,8 @@ func (s *Stage) doingOf(m *document.Map, e *document.Entity, acts string) Doing 
 		out.Needs, out.Word = word("by"), word("leaves")
 	case kind.Sensor:
 		out.Notices = Notices(max(0, slices.Index([]string{"hero", "beings", "blocks", "anything"}, word("notices"))))
+	case kind.Hero:
+		out.Along = word(kind.HeroMeanwhile) == "follows"
 	case kind.Timer:
 		out.Timed, out.Again = true, d.Value(e, "again").Yes()
 	case kind.Source, kind.LaneEntry:
@@ -177,6 +189,9 @@ func (s *Stage) doingOf(m *document.Map, e *document.Entity, acts string) Doing 
 		out.Gives, out.Rate = word("gives"), int(number("perSecond")/1000)
 	case kind.Sign:
 		out.Says = word("says")
+	}
+	if acts == kind.Walker || acts == kind.Flyer || acts == kind.Shooter {
+		out.Holds = d.Value(e, "leaves").List()
 	}
 	if acts == kind.Character {
 		out.Says = word("says")

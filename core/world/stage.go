@@ -25,6 +25,8 @@ type Stage struct {
 	// map and by rank.
 	Grounds []*Ground
 	Things  []Thing
+	// Heroes are the things that can be led, ascending.
+	Heroes []Ref
 	// Flags are in the order of their ids, Rules in theirs, Ways are the passages by id.
 	Flags []document.ID
 	Rules []*document.Rule
@@ -74,6 +76,11 @@ func New(d *document.Document, c *chart.Chart, before *Stage) *Stage {
 	s := &Stage{Doc: d, Chart: c, gaits: map[gaitKey]*Gait{}, hero: d.HeroKind()}
 	s.takeMaps(before)
 	s.takeRules(before)
+	for r := range s.Things {
+		if s.Things[r].Acts == kind.Hero {
+			s.Heroes = append(s.Heroes, Ref(r))
+		}
+	}
 	return s
 }
 

@@ -163,6 +163,9 @@ export interface View {
 	on: ID[]
 	strikes: number
 	moved: Moved[]
+	led: ID
+	who: ID
+	party: Companion[]
 	made: MadeView[]
 	blasts: BlastView[]
 	rays: RayView[]
@@ -946,6 +949,15 @@ export interface Moved {
 	y: number
 	facing: Facing
 	steps: number
+}
+
+export interface Companion {
+	name: string
+	kind: ID
+	map: ID
+	x: number
+	y: number
+	facing: Facing
 }
 
 export interface MadeView {

@@ -83,7 +83,7 @@ export class Figures {
 		const gone = play && new Set(play.gone)
 		const on = play && new Set(play.on)
 		for (const e of this.entitiesOf(m, view, play)) {
-			if (e.layer !== l.id || gone?.has(e.id) || (!play && e.hidden)) continue
+			if (e.layer !== l.id || gone?.has(e.id) || (play ? this.project.kind(e.kind)?.heroic : e.hidden)) continue
 			const alpha = ctx.globalAlpha
 			ctx.globalAlpha = alpha * shown(e, play !== undefined)
 			this.entity(ctx, m, view, e, on ? on.has(e.id) : e.on, play !== undefined)
@@ -187,8 +187,20 @@ export class Figures {
 	}
 
 	/** Draws the hero with the top left of its picture's cell at a map pixel. */
-	heroAt(ctx: CanvasRenderingContext2D, m: MapInfo, view: View, x: number, y: number, facing: string, steps = 0) {
-		const frames = this.project.head.project.hero.frames[['up', 'right', 'down', 'left'].indexOf(facing)]
+	heroAt(
+		ctx: CanvasRenderingContext2D,
+		m: MapInfo,
+		view: View,
+		x: number,
+		y: number,
+		facing: string,
+		steps = 0,
+		who = '',
+	) {
+		// a kind of its own has its own pictures
+		const kind = who ? this.project.kind(who) : undefined
+		const own = framesOf(kind, facing) ?? (kind?.look ? [kind.look] : undefined)
+		const frames = own ?? this.project.head.project.hero.frames[['up', 'right', 'down', 'left'].indexOf(facing)]
 		const box = boxOf(view, { x, y, w: m.cellWidth, h: m.cellHeight })
 		// on diamonds the hero keeps its size and stands in the middle of its cell
 		const side = Math.min(box.w, m.cellWidth * view.scale)
@@ -203,8 +215,10 @@ export class Figures {
 		else drawFigure(ctx, facing, a.x, a.y, b.x - a.x, b.y - a.y)
 	}
 
+	/** Draws the hero who is led, and before it those who wait or follow on the same map. */
 	hero(ctx: CanvasRenderingContext2D, m: MapInfo, view: View, play: PlayView) {
-		this.heroAt(ctx, m, view, play.x, play.y, play.facing, play.steps)
+		for (const c of play.party) if (c.map === play.map) this.heroAt(ctx, m, view, c.x, c.y, c.facing, 0, c.kind)
+		this.heroAt(ctx, m, view, play.x, play.y, play.facing, play.steps, play.who)
 	}
 }
 

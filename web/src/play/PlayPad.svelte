@@ -6,7 +6,7 @@
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// What fingers play with: a pad over which the thumb slides, and a button that uses.
-	let { jumps }: { jumps: boolean } = $props()
+	let { jumps, swaps }: { jumps: boolean; swaps: boolean } = $props()
 	const w = workspace()
 	let pad: HTMLButtonElement
 	let way = $state(0)
@@ -36,6 +36,7 @@
 	const buttons = $derived([
 		{ by: 'use', name: 'Use', bit: 16, class: 'right-6 bottom-12' },
 		...(jumps ? [{ by: 'jump', name: 'Jump', bit: 32, class: 'right-30 bottom-8' }] : []),
+		...(swaps ? [{ by: 'swap', name: 'Next', bit: 128, class: 'right-6 bottom-36' }] : []),
 	])
 	const push = (b: { by: string; bit: number }, on: boolean) => {
 		if (on) down = b.by
@@ -48,7 +49,7 @@
 
 	$effect(() => () => {
 		stop()
-		for (const by of ['use', 'jump']) w.play.lean(by, 0)
+		for (const by of ['use', 'jump', 'swap']) w.play.lean(by, 0)
 	})
 </script>
 

@@ -51,7 +51,7 @@
 				</div>
 			{/if}
 			{#if w.touch}
-				<PlayPad jumps={view.side} />
+				<PlayPad jumps={view.side} swaps={view.party.length > 0} />
 				<button
 					class="pointer-events-auto absolute top-3 right-3 bg-ink px-3 py-1.5 text-plaster"
 					onclick={() => w.playing.stopPlay()}>Back to the map</button
@@ -60,6 +60,8 @@
 				<div class="absolute top-3 right-3 flex items-center gap-2 bg-ink px-3 py-1.5 text-plaster">
 					<span class="key">{walks}</span> walk
 					{#if view.side}<span class="key">{keyWord(gameKeys.of('jump')[0])}</span> jump{/if}
+					{#if view.party.length}<span class="key">{keyWord(gameKeys.of('swap')[0])}</span>
+						lead {view.party[0].name}{/if}
 					<span class="key">{keyWord(gameKeys.of('use')[0])}</span> use <span class="key">{keys.now('P')}</span> back to the
 					map
 				</div>

@@ -7,6 +7,7 @@ export const gameInputs = [
 	{ input: 'down', name: 'Down, duck and drop', bit: 4, usual: ['ArrowDown', 'KeyS'] },
 	{ input: 'left', name: 'Left', bit: 8, usual: ['ArrowLeft', 'KeyA'] },
 	{ input: 'use', name: 'Use, and read on', bit: 16, usual: ['KeyE', 'Enter'] },
+	{ input: 'swap', name: 'Lead another hero', bit: 128, usual: ['KeyX'] },
 	{ input: 'jump', name: 'Jump, seen from the side; else use', bit: 32, usual: ['Space'] },
 ] as const
 

@@ -10,7 +10,8 @@ export function padInputs(pad: Pick<Gamepad, 'axes' | 'buttons'>): number {
 	if (x > dead || down(15)) bits |= 2
 	if (y > dead || down(13)) bits |= 4
 	if (x < -dead || down(14)) bits |= 8
-	if (down(1) || down(2) || down(3)) bits |= 16
+	if (down(1) || down(2)) bits |= 16
+	if (down(3)) bits |= 128
 	if (down(0)) bits |= 32
 	return bits
 }
