@@ -2,6 +2,7 @@ package demo
 
 import (
 	"azzel/core/document"
+	"azzel/core/grid"
 	"azzel/core/kind"
 )
 
@@ -132,5 +133,9 @@ func gallery(s *Sheet) *canvas {
 	c.says(37, 10, "A crate is pushed, falls, and is stood on.")
 	c.show(kind.Fan, "Bellows", 41, 10, document.Up, "bellows", "", "reach", "7", "force", "16")
 	c.says(40, 10, "Bellows from below: they carry you up seven cells.")
+	// a bank that is drawn and not tiled
+	bank := c.show(kind.GroundLine, "Salt bank", 34, 6, document.Down, "", "", "stops", `"above"`, "colour", `"#d8cfc0"`, "thickness", "4")
+	bank.On = false
+	bank.Points = []grid.Point{{X: 20, Y: -6}, {X: 44, Y: -18}, {X: 70, Y: -14}, {X: 96, Y: -22}}
 	return c
 }

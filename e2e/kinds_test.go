@@ -66,13 +66,13 @@ func TestOwnKindFromABuiltInOne(t *testing.T) {
 	k.notice("Speed is 0 to 50")
 	k.fill("[aria-label='Default of speed']", "1.5")
 	k.press("Add a setting")
-	k.fill("[aria-label='Name of setting 9']", "pinches")
+	k.fill("[aria-label='Name of setting 10']", "pinches")
 	k.option("[aria-label='Type of pinches']", "yes/no")
 	k.fill("[aria-label='Name of the kind']", "")
 	k.notice("cannot be empty")
 	k.stored(func(d *document.Document) error {
 		one := d.Kind(d.Kinds.All()[0].ID)
-		if s := kind.Keyed(one.Settings, "Setting 9"); s == nil || s.Name != "pinches" || s.Type != kind.YesNo || one.Setting("speed").Default != "1.5" || one.Name != "Shore crab" {
+		if s := kind.Keyed(one.Settings, "Setting 10"); s == nil || s.Name != "pinches" || s.Type != kind.YesNo || one.Setting("speed").Default != "1.5" || one.Name != "Shore crab" {
 			return fmt.Errorf("the kind is %+v", one)
 		}
 		return nil

@@ -74,7 +74,7 @@ func Pulling(d *document.Document, w Pull) (Pulled, error) {
 			return Pulled{}, err
 		}
 	case PullPoint, PullBetween:
-		next.Points = pointed(e, w, m)
+		next.Points = pointed(e, w, m, d.Acts(e) == kind.GroundLine)
 		way := play.Trace{Is: play.TraceWay, Points: []grid.Point{middle(e)}}
 		for _, p := range next.Points {
 			way.Points = append(way.Points, grid.Point{X: middle(e).X + p.X, Y: middle(e).Y + p.Y})
@@ -143,10 +143,13 @@ func towards(from, to grid.Point) document.Facing {
 }
 
 // pointed are a path's points with one moved or put in. They lie in the middle of
-// cells, as what goes along them does.
-func pointed(e *document.Entity, w Pull, m *document.Map) []grid.Point {
+// cells, as what goes along them does; those of ground lie on their corners.
+func pointed(e *document.Entity, w Pull, m *document.Map, ground bool) []grid.Point {
 	to := w.To
-	if w.Snap > 0 {
+	switch {
+	case ground:
+		to = grid.Point{X: snapped(to.X, m.CellWidth, w.Snap), Y: snapped(to.Y, m.CellHeight, w.Snap)}
+	case w.Snap > 0:
 		to = grid.Point{X: grid.FloorDiv(to.X, m.CellWidth)*m.CellWidth + m.CellWidth/2, Y: grid.FloorDiv(to.Y, m.CellHeight)*m.CellHeight + m.CellHeight/2}
 	}
 	p := grid.Point{X: to.X - middle(e).X, Y: to.Y - middle(e).Y}

@@ -45,6 +45,10 @@ func (c *Chart) acting(m *document.Map, f *facts) {
 			if c.doc.Value(e, "length").Thousandths() <= 0 {
 				say(NoLength, e, "has no length")
 			}
+		case kind.GroundLine:
+			if len(e.Points) == 0 {
+				say(NoPath, e, "has no second point, so that there is no ground")
+			}
 		case kind.Fan, kind.Charge:
 			if c.doc.Value(e, "reach").Thousandths() <= 0 {
 				say(NoLength, e, "reaches nothing")

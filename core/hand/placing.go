@@ -51,7 +51,8 @@ func (p *Plan) place(w *Work, l *document.Layer, g Grip, ges Gesture, r *grid.Re
 		}
 	}
 	for _, s := range spots {
-		if stands[s.box] || s.box.Empty() {
+		// lines may begin where others do
+		if stands[s.box] && !(kind.Ways && kind.StandsFreely()) || s.box.Empty() {
 			continue
 		}
 		stands[s.box] = true
@@ -61,7 +62,14 @@ func (p *Plan) place(w *Work, l *document.Layer, g Grip, ges Gesture, r *grid.Re
 			e.Turn = g.Turn.Then(s.turn)
 		}
 		if kind.Ways {
-			for _, q := range wayOf(m, &g, &ges) {
+			points := wayOf(m, &g, &ges)
+			if line, ok := w.drawnLine(kind, &g, &ges); ok {
+				points = line.points
+				if line.closed {
+					e.Values = closedLine
+				}
+			}
+			for _, q := range points {
 				e.Points = append(e.Points, s.turn.Around(q))
 			}
 		}
@@ -136,6 +144,9 @@ func (w *Work) spots(of *kind.Kind, g *Grip, ges *Gesture, r *grid.Region) ([]sp
 		return out, nil
 	}
 	if of.Ways { // one that leads where the press went
+		if line, ok := w.drawnLine(of, g, ges); ok {
+			return []spot{{grid.Rect{X: line.from.X - bw/2, Y: line.from.Y - bh/2, W: bw, H: bh}, grid.Same}}, nil
+		}
 		if at := ges.Way[0]; m.Bounds.Contains(at) {
 			add(grid.Rect{X: at.X, Y: at.Y, W: 1, H: 1})
 		}

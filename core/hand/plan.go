@@ -22,6 +22,8 @@ type Gesture struct {
 	// At is where a press that stays on its cell is, in pixels of the map: a decoration
 	// stands there freely. Nil keeps it to the cell.
 	At *grid.Point `json:"at,omitempty"`
+	// Trace is the way of the pointer, in pixels of the map, for what is drawn freely.
+	Trace []grid.Point `json:"trace,omitempty"`
 }
 
 // Work is where the hand works.

@@ -167,7 +167,7 @@ func (k *Kind) StartsOn() bool {
 }
 
 // StandsFreely tells whether it is put where the press is, not in the cell.
-func (k *Kind) StandsFreely() bool { return k.Acts() == Decoration }
+func (k *Kind) StandsFreely() bool { return k.Acts() == Decoration || k.Acts() == GroundLine }
 
 // Setting finds a setting by its key, nil when there is none.
 func (k *Kind) Setting(key string) *Setting { return Keyed(k.Settings, key) }

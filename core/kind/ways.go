@@ -44,6 +44,7 @@ const (
 	Lane        = "lane"
 	Core        = "core"
 	Plot        = "place"
+	GroundLine  = "groundLine"
 )
 
 // Keys of what a hero is like in moving and being struck; its speed and jump are told by

@@ -27,12 +27,15 @@ func (g *Game) blocked(m *world.Ground, b *Body, was, box world.Box) bool {
 	} else if g.outside(m, was, box) {
 		return true
 	}
-	return m.Stops(was, box) || g.thingIn(m, box, world.None) || g.firmIn(m, b, was, box)
+	return m.Stops(was, box) || g.thingIn(m, box, world.None) || g.lineBelow(m, was, box) || g.firmIn(m, b, was, box)
 }
 
 // thingIn reports whether a thing that is in the way and never leaves its place touches a box,
-// but for one that is not counted.
+// but for one that is not counted, or ground that is drawn freely.
 func (g *Game) thingIn(m *world.Ground, box world.Box, but world.Ref) (in bool) {
+	if g.lineStops(m, box) {
+		return true
+	}
 	m.Near(box, func(r world.Ref, t *world.Thing) {
 		in = in || r != but && m.Solid(t) && meets(t.Body, box) && g.stops(r, t)
 	})

@@ -7,6 +7,7 @@ import (
 	"azzel/core/world"
 	"errors"
 	"fmt"
+	"slices"
 )
 
 // ErrNoSpawn is given when there is nowhere for the hero to begin.
@@ -130,7 +131,7 @@ func (g *Game) anew() {
 
 // Warning says what a designer should know before playing on a map; "" is nothing.
 func Warning(d *document.Document, at document.ID) string {
-	if m := d.Maps.Get(at); m != nil && !d.Solids().Any(m) {
+	if m := d.Maps.Get(at); m != nil && !d.Solids().Any(m) && !slices.ContainsFunc(m.Entities.All(), func(e *document.Entity) bool { return d.Acts(e) == kind.GroundLine }) {
 		return fmt.Sprintf("Nothing on %s is solid: no tile stops the hero. Mark tiles solid under Tilesets.", m.Name)
 	}
 	return ""

@@ -71,6 +71,8 @@ type Doing struct {
 	Breaks bool
 	// Force is how strongly a fan blows.
 	ForceX, ForceY int64
+	// Line is ground that is drawn freely, nil for none.
+	Line *Line
 	// Along tells of a hero that it follows the one who is led.
 	Along bool
 	// Carrier is what it travels along with.
@@ -171,6 +173,8 @@ func (s *Stage) doingOf(m *document.Map, e *document.Entity, acts string) Doing 
 		out.Needs, out.Word = word("by"), word("leaves")
 	case kind.Sensor:
 		out.Notices = Notices(max(0, slices.Index([]string{"hero", "beings", "blocks", "anything"}, word("notices"))))
+	case kind.GroundLine:
+		out.Line = lineOf(e, d.Value(e, "closed").Yes(), word("stops") == "above")
 	case kind.Hero:
 		out.Along = word(kind.HeroMeanwhile) == "follows"
 	case kind.Timer:

@@ -10,6 +10,8 @@ type settings struct {
 	remembers                bool
 	dangers, scales, sensors []Ref
 	timed, fans, cores       []Ref
+	segments                 []Segment
+	segmentsNear             [][]int32
 }
 
 func (g *Ground) settings() *settings {
@@ -39,6 +41,7 @@ func (g *Ground) settings() *settings {
 		}
 		g.set.anyAreas = g.set.anyAreas || g.stage.Things[r].Area != nil
 	}
+	g.set.takeLines(g)
 	return g.set
 }
 

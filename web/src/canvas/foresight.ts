@@ -26,11 +26,12 @@ export class Foresight {
 			even: painting?.how.even ?? false,
 			seed: w.hand.seed,
 			at: this.free(way),
+			trace: painting?.trace ?? [],
 		}
 		const mirror = w.hand.mirrorOf(m)
 		const last = way[way.length - 1]
 		const hold = `${m.id} ${w.active} ${gesture.remove} ${JSON.stringify([w.hand.grip, mirror, w.hand.seed, w.area?.count, w.area?.bounds])}`
-		const key = `${hold} ${way.length} ${last.x},${last.y} ${gesture.even} ${gesture.at?.x} ${gesture.at?.y}`
+		const key = `${hold} ${way.length} ${last.x},${last.y} ${gesture.even} ${gesture.at?.x} ${gesture.at?.y} ${gesture.trace.length}`
 		// a fill from anywhere in the same area is the same fill
 		const before = this.ghostOf
 		if (before?.hold === hold && before.turn === w.project.turn && this.sameFill(before.ghost, last))
@@ -54,6 +55,14 @@ export class Foresight {
 		const { grip } = w.hand
 		if (grip.what !== 'entity' || grip.shape !== 'freehand' || way.length > 1 || cursor) return
 		return w.project.kind(grip.kind ?? '')?.free && w.pixel ? { ...w.pixel } : undefined
+	}
+
+	/** Where a line begins that is drawn freely; empty where what is held keeps to cells. */
+	traceFrom(): Point[] {
+		const { w } = this.press
+		const { grip } = w.hand
+		const k = grip.what === 'entity' ? w.project.kind(grip.kind ?? '') : undefined
+		return k?.free && k.ways && w.pixel ? [{ ...w.pixel }] : []
 	}
 
 	/** Whether a fill from another cell is sure to do the same. */

@@ -17,14 +17,26 @@ export class Paint implements Gesture {
 		private press: Press,
 		readonly way: Point[],
 		readonly how: Manner,
+		/** The pixels of the map that the pointer went over, where what is held is drawn freely. */
+		readonly trace: Point[] = [],
 	) {}
 
-	move({ cell, shift }: Moved): Gesture {
+	move({ at, cell, shift }: Moved): Gesture {
 		if (this.how.byKey) return this
 		const last = this.way[this.way.length - 1]
 		const how = { ...this.how, even: shift }
-		if (last.x !== cell.x || last.y !== cell.y) return new Paint(this.press, [...this.way, cell], how)
-		return this.how.even === shift ? this : new Paint(this.press, this.way, how)
+		const trace = this.traced(at)
+		if (last.x !== cell.x || last.y !== cell.y) return new Paint(this.press, [...this.way, cell], how, trace)
+		return this.how.even === shift && trace === this.trace ? this : new Paint(this.press, this.way, how, trace)
+	}
+
+	private traced(at: Point): Point[] {
+		const { w } = this.press
+		if (!this.trace.length || this.trace.length >= 4000) return this.trace
+		const p = w.view.at(at.x, at.y)
+		const to = { x: Math.round(p.x), y: Math.round(p.y) }
+		const last = this.trace[this.trace.length - 1]
+		return last.x === to.x && last.y === to.y ? this.trace : [...this.trace, to]
 	}
 
 	/** The same, led on to a cell by the keyboard. */
@@ -33,6 +45,6 @@ export class Paint implements Gesture {
 	}
 
 	up() {
-		this.press.put(this.way, this.how.remove, this.how.even)
+		this.press.put(this.way, this.how.remove, this.how.even, this.trace)
 	}
 }

@@ -242,7 +242,7 @@ export class Press {
 	// putting down
 
 	private begin(cell: Point, remove: boolean, byKey: boolean, even = false) {
-		this.does = new Paint(this, [cell], { remove, byKey, even })
+		this.does = new Paint(this, [cell], { remove, byKey, even }, byKey ? [] : this.ahead.traceFrom())
 	}
 
 	/** What the last press touched, in cells. */
@@ -254,12 +254,12 @@ export class Press {
 	}
 
 	/** Puts down what is held along a way of cells, or removes there. */
-	put(way: Point[], remove: boolean, even: boolean) {
+	put(way: Point[], remove: boolean, even: boolean, trace: Point[] = []) {
 		const { w, m } = this
 		if (!m) return
 		this.last = this.ahead.covered
 		const { grip, seed } = w.hand
-		const gesture = { way, remove, even, seed, at: this.ahead.free(way) }
+		const gesture = { way, remove, even, seed, at: this.ahead.free(way), trace }
 		const shut = this.ahead.shut()
 		if (shut) return w.notices.say(shut.why, 'wrong', shut.help)
 		w.project.try('press', { map: m.id, active: w.active, grip, gesture, mirror: w.hand.mirrorOf(m) })

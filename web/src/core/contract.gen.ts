@@ -1289,6 +1289,7 @@ export interface Gesture {
 	even?: boolean
 	seed?: number
 	at?: Point
+	trace?: Point[]
 }
 
 export interface Mirror {

@@ -128,6 +128,8 @@ export const glyphs: Record<string, Glyph> = {
 		path: 'M1.5 1.5h4.4v2H3.5v2.4h-2zM10.1 1.5h4.4v4.4h-2V3.5h-2.4zM1.5 10.1h2v2.4h2.4v2H1.5zM12.5 10.1h2v4.4h-4.4v-2h2.4z',
 		colour: '#33509e',
 	},
+	// a slope under a line
+	groundLine: { path: 'M1 12.5 6 9l4 1.5L15 4v3L10.4 13 6 11.4 1 15z', colour: '#6b5a3a' },
 	// rungs
 	ladder: { path: 'M3.4 1h2v3h5.2V1h2v14h-2v-3H5.4v3h-2zm2 5v1.4h5.2V6zm0 3.2v1.2h5.2V9.2z', colour: '#855300' },
 	// two waves

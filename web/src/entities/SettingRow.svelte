@@ -2,6 +2,7 @@
 	import Undo from '@lucide/svelte/icons/undo'
 	import type { Detail } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
+	import SeveralWords from './SeveralWords.svelte'
 	import MessagePreview from './MessagePreview.svelte'
 
 	// One setting of what is selected: its name, its value in the field that its
@@ -10,7 +11,9 @@
 	const w = workspace()
 	const spoken = $derived(d.type === 'text' && d.key === 'says')
 	/** What needs all of the width has its name above it. */
-	const wide = $derived(spoken || (d.type === 'choice' && d.choices.some((c) => c.name.length > 13)))
+	const wide = $derived(
+		spoken || d.type === 'several' || (d.type === 'choice' && d.choices.some((c) => c.name.length > 13)),
+	)
 	const others = $derived(d.type === 'entity' && w.map ? w.project.entities(w.map.id) : [])
 
 	/** None of it is shown as the word for that. */
@@ -57,6 +60,8 @@
 				{#if d.mixed}<option value="" disabled>differs</option>{/if}
 				{#each d.choices as c (c.key)}<option value={c.key}>{c.name}</option>{/each}
 			</select>
+		{:else if d.type === 'several'}
+			<SeveralWords name={d.name} choices={d.choices.map((c) => c.name)} value={d.value} mixed={d.mixed} {set} />
 		{:else if d.type === 'entity'}
 			<select
 				class="field min-w-0 grow"
