@@ -127,3 +127,27 @@ func TestKindsAreTunedSeeingThemMove(t *testing.T) {
 	k.keys(input.KeyP)
 	k.same()
 }
+
+// Another hero is led by its key where it waits, and the one before once more.
+func TestHeroesAreLedInTurn(t *testing.T) {
+	r := world(t)
+	r.place(document.Entity{Kind: kind.Hero, Name: "Keeper", X: 192, Y: 128, Facing: document.Left, Rank: 99})
+	k := r.open()
+	k.focusMap()
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing]", "lead Keeper")
+	x, y := k.hero()
+	k.keys(input.KeyX)
+	k.see("[data-testid=playing]", "lead The hero")
+	if kx, ky := k.hero(); kx < 190 || ky < 120 || kx > 200 {
+		t.Errorf("Keeper is led at %d,%d", kx, ky)
+	}
+	k.toColumn(13)
+	k.keys(input.KeyX)
+	k.see("[data-testid=playing]", "lead Keeper")
+	if hx, hy := k.hero(); hx != x || hy != y {
+		t.Errorf("the hero waited at %d,%d, and is at %d,%d", x, y, hx, hy)
+	}
+	k.keys(input.KeyP)
+	k.same()
+}

@@ -85,6 +85,20 @@ func TestAKindActsWhileItIsTuned(t *testing.T) {
 		}
 		return nil
 	})
+	// a ready-made one begins with numbers of its own
+	k.write("[aria-label='Search kinds']", "walking")
+	k.pressIn("[aria-label=Beings] button", "Walking enemy")
+	k.press("Ready-made…")
+	k.pressIn("[role=menuitem]", "Guard")
+	k.see("[aria-label='Your own']", "Guard")
+	k.stored(func(d *document.Document) error {
+		for _, own := range d.Kinds.All() {
+			if own.Name == "Guard" && d.Kind(own.ID).Setting("seeing").Default == `"follows"` {
+				return nil
+			}
+		}
+		return fmt.Errorf("there is no guard")
+	})
 	k.pressIn("nav button", "Map")
 	k.gone("[data-testid=stage]")
 	k.same()
@@ -132,6 +146,8 @@ func TestSeveralSwitchesAreWiredToOneDoor(t *testing.T) {
 	k.click(k.at(10, 2))
 	k.see("[aria-label=Wires]", "Lever opens while all are on this")
 	k.pressIn("[aria-label=Wires] button", "Remove the wire: Lever opens while all are on this")
+	wires(author.Drawn{From: first, To: door, Word: rules.WordOpen, How: author.WireWhile})
+	k.pressIn("[aria-label=Wires] button", "Remove the wire: Switch opens while on this")
 	wires()
 	k.keys(input.Escape)
 	// a wire that was refused leaves nothing open

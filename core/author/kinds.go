@@ -12,6 +12,20 @@ import (
 // AddKind makes a kind of the designer's own: from another one, which it is
 // like in everything, or from nothing.
 func AddKind(d *document.Document, from document.ID, name string) (Change, error) {
+	return addKind(d, from, name, nil)
+}
+
+// AddVariant makes a kind of the designer's own from a ready-made one of a built-in kind, by its name.
+func AddVariant(d *document.Document, from document.ID, name string) (Change, error) {
+	for _, v := range kind.Variants(string(from)) {
+		if v.Name == name {
+			return addKind(d, from, name, &v)
+		}
+	}
+	return Change{}, fmt.Errorf("there is no ready-made kind called “%.40s”", name)
+}
+
+func addKind(d *document.Document, from document.ID, name string, as *kind.Variant) (Change, error) {
 	k := *kind.Blank()
 	k.Help = "A kind of your own"
 	if from != "" {
@@ -21,6 +35,13 @@ func AddKind(d *document.Document, from document.ID, name string) (Change, error
 		}
 		k = *of
 		k.Of = document.ID(of.Acts())
+		k.Settings = slices.Clone(k.Settings)
+	}
+	if as != nil {
+		k.Help = as.Help
+		for _, v := range as.Values {
+			k.Setting(v.Key).Default = v.Value
+		}
 	}
 	k.ID, k.Name, k.Order = document.NewID(), name, orderStep
 	if name == "" && from != "" {

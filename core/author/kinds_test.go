@@ -211,3 +211,24 @@ func TestSettings(t *testing.T) {
 		t.Error("gravity is down")
 	}
 }
+
+// A ready-made kind begins with defaults of its own, and what it is made from stays as it is.
+func TestAddVariant(t *testing.T) {
+	d := sample.World()
+	c, err := author.AddVariant(d, kind.Walker, "Guard")
+	d = apply(t, d, c, err)
+	k := d.Kind(c.Made)
+	if k.Name != "Guard" || k.Acts() != kind.Walker || k.Setting("range").Default != "6" || k.Setting("seeing").Default != `"follows"` || k.Setting("harm").Default != "1" {
+		t.Errorf("a guard is %+v", k)
+	}
+	if kind.Find(kind.Walker).Setting("range").Default != "4" {
+		t.Error("the built-in kind was changed")
+	}
+	c, err = author.AddVariant(d, kind.Walker, "Guard")
+	if d = apply(t, d, c, err); d.Kind(c.Made).Name != "Guard 2" {
+		t.Errorf("the second is called %s", d.Kind(c.Made).Name)
+	}
+	if _, err := author.AddVariant(d, kind.Walker, "Ghost"); err == nil {
+		t.Error("a ghost was made")
+	}
+}

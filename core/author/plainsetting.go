@@ -149,11 +149,22 @@ type PlainKind struct {
 	// in the cell; both are told only.
 	Own  bool `json:"own"`
 	Free bool `json:"free"`
+	// Variants are the ready-made ones of a built-in kind: told only.
+	Variants []PlainVariant `json:"variants"`
+}
+
+// PlainVariant is a ready-made kind.
+type PlainVariant struct {
+	Name string `json:"name"`
+	Help string `json:"help"`
 }
 
 // PlainKindOf is a kind as a person reads it.
 func PlainKindOf(k *kind.Kind) PlainKind {
-	out := PlainKind{Kind: *k, Settings: []PlainSetting{}, Own: !k.BuiltIn(), Free: k.StandsFreely()}
+	out := PlainKind{Kind: *k, Settings: []PlainSetting{}, Own: !k.BuiltIn(), Free: k.StandsFreely(), Variants: []PlainVariant{}}
+	for _, v := range kind.Variants(string(k.ID)) {
+		out.Variants = append(out.Variants, PlainVariant{v.Name, v.Help})
+	}
 	of := kind.Find(document.ID(k.Acts()))
 	is := func(key string) kind.Datum {
 		if s := k.Setting(key); s != nil {

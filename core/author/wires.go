@@ -244,6 +244,54 @@ func joinWire(d *document.Document, v verb, src source, how string, to document.
 	return c, nil
 }
 
+// Unwire takes a wire away: the rule that it stands for, or of one that does more only that: what it does
+// where the wire ends, or what it asks of where it begins.
+func Unwire(d *document.Document, rule document.ID, from, to document.End) (Change, error) {
+	r := d.Rules.Get(rule)
+	if r == nil {
+		return Change{}, errRuleGone
+	}
+	at := func(p *document.RulePart, end document.End) bool {
+		o, _ := document.Named(p.Blank("what"))
+		return o.Map == end.Map && o.ID == end.Entity
+	}
+	var does, asks []*document.RulePart
+	other, wakes := false, false
+	for _, p := range r.InOrder() {
+		switch p.Slot {
+		case document.SlotThen, document.SlotOtherwise:
+			if at(p, to) && wireSays[p.Word] != "" {
+				does = append(does, p)
+			} else {
+				other = true
+			}
+		case document.SlotWhen:
+			wakes = wakes || !at(p, from)
+			fallthrough
+		case document.SlotIf:
+			if at(p, from) {
+				asks = append(asks, p)
+			}
+		}
+	}
+	c := changed("Removed a wire")
+	gone := does
+	if !other && wakes {
+		gone = asks
+	}
+	switch {
+	case len(does) == 0 || len(asks) == 0:
+		return Change{}, errors.New("there is no such wire any more")
+	case !other && !wakes:
+		c.Do = append(c.Do, edit.Remove(edit.Ref{Type: edit.TypeRule, ID: r.ID}))
+	default:
+		for _, p := range gone {
+			c.Do = append(c.Do, edit.Remove(edit.Ref{Type: edit.TypePart, Rule: r.ID, ID: p.ID}))
+		}
+	}
+	return c, nil
+}
+
 // Drawn is a rule seen as a wire from what it waits for to what it changes.
 type Drawn struct {
 	Rule document.ID  `json:"rule"`

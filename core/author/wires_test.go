@@ -124,3 +124,36 @@ func TestWiresDoWhatTheyOffer(t *testing.T) {
 		}
 	}
 }
+
+// Taking a wire away leaves the others of its rule, and what the rule does besides.
+func TestUnwire(t *testing.T) {
+	d, at := wiring(t)
+	do := func(c author.Change, err error) author.Change {
+		t.Helper()
+		d = apply(t, d, c, err)
+		return c
+	}
+	first := do(author.Wire(d, at("Plate"), at("Door"), rules.WordOpen, author.WireWhile)).Made
+	do(author.Wire(d, at("Lever"), at("Door"), rules.WordOpen, author.WireAll))
+	do(author.Unwire(d, first, at("Plate"), at("Door")))
+	if got := spoken(d, first); got != "When Lever on Quay is turned on or when Lever is turned off, if Lever is on, then open Door, otherwise shut Door, each time" {
+		t.Errorf("what is left is %s", got)
+	}
+	do(author.Unwire(d, first, at("Lever"), at("Door")))
+	if d.Rules.Len() != 0 {
+		t.Error("the rule is there still")
+	}
+	line := "It moves."
+	second := do(author.Wire(d, at("Timer"), at("Light"), rules.WordFlip, "")).Made
+	do(author.ChangeRule(d, rules.Wish{Rule: second, Word: rules.WordSay, Blank: "text", Text: &line}))
+	do(author.Unwire(d, second, at("Timer"), at("Light")))
+	if got := spoken(d, second); got != "When Timer on Quay rings, then say “It moves.”, each time" {
+		t.Errorf("what is left is %s", got)
+	}
+	if c, err := author.Unwire(d, second, at("Timer"), at("Light")); err == nil {
+		t.Errorf("a wire that is gone was taken away: %+v", c)
+	}
+	if _, err := author.Unwire(d, "gonegonegone", at("Timer"), at("Light")); err == nil {
+		t.Error("a wire of no rule was taken away")
+	}
+}

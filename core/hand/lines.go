@@ -6,6 +6,8 @@ import (
 	"azzel/core/kind"
 )
 
+type point = grid.Point
+
 // line is a ground line as a press draws it: where it begins, in map pixels, and its points from there.
 type line struct {
 	from   grid.Point
@@ -62,13 +64,13 @@ func (w *Work) lineEnds(of *kind.Kind) (out []grid.Point) {
 	return out
 }
 
-func within(a, b grid.Point, far int) bool {
+func within(a, b point, far int) bool {
 	dx, dy := a.X-b.X, a.Y-b.Y
 	return dx*dx+dy*dy <= far*far
 }
 
 // snapped is the first of some places that a point lies near, or the point.
-func snapped(p grid.Point, to []grid.Point, near int) grid.Point {
+func snapped(p point, to []point, near int) point {
 	for _, q := range to {
 		if within(p, q, near) {
 			return q
@@ -79,7 +81,7 @@ func snapped(p grid.Point, to []grid.Point, near int) grid.Point {
 
 // simplified leaves out the points of a way that lie nearer than so many pixels to the line between those
 // that stay (Douglas and Peucker, 1973, in whole numbers).
-func simplified(way []grid.Point, far int) []grid.Point {
+func simplified(way []point, far int) []point {
 	keep := make([]bool, len(way))
 	keep[0], keep[len(way)-1] = true, true
 	todo := [][2]int{{0, len(way) - 1}}

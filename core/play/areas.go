@@ -53,3 +53,18 @@ func (g *Game) middle(m *world.Ground, b *Body) (is world.Terrain, flowX, flowY 
 	}
 	return is, flowX, flowY
 }
+
+// drifts carries somebody who is not the hero, or a block, along with what flows or blows where it is.
+func (g *Game) drifts(m *world.Ground, b *Body) {
+	if !m.Areas() && len(m.Fans()) == 0 || b.Flags&(Stepping|Sunk) != 0 {
+		return
+	}
+	_, x, y := g.middle(m, b)
+	if m.Side {
+		x, y = x+g.below(m, b), min(y, 0)
+	}
+	if x != 0 || y != 0 {
+		g.step(b, x, 0)
+		g.step(b, 0, y)
+	}
+}

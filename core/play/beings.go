@@ -27,6 +27,9 @@ func (g *Game) beings(m *world.Ground) {
 		default:
 			g.walksAbove(m, b, t)
 		}
+		if t.Acts == kind.Walker || t.Acts == kind.Character {
+			g.drifts(m, b)
+		}
 		if t.Doing.Lane {
 			g.arrives(m, b, t)
 		}

@@ -16,8 +16,10 @@ func (g *Game) blocks(m *world.Ground) {
 		case t.Acts == kind.Block && m.Side:
 			g.drops(m, b)
 			g.floats(m, b, t)
+			g.drifts(m, b)
 		case t.Acts == kind.Block:
 			g.slides(m, b)
+			g.drifts(m, b)
 		case t.Acts == kind.Faller:
 			g.gives(m, b, t)
 		}

@@ -4,10 +4,7 @@ import (
 	"azzel/core/kind"
 	"azzel/core/rules"
 	"azzel/core/world"
-	"strconv"
 )
-
-func count(n int) string { return strconv.Itoa(n) }
 
 // light lights a charge that is not burning yet.
 func (g *Game) light(r world.Ref, t *world.Thing) {

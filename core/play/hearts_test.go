@@ -8,6 +8,8 @@ import (
 	"azzel/core/play"
 	"azzel/core/rules"
 	"azzel/core/sample"
+	"azzel/core/world"
+	"fmt"
 	"os"
 	"strings"
 	"testing"
@@ -98,6 +100,7 @@ func lamp(t *testing.T, afresh bool) *run {
 	for _, b := range []play.Bit{play.Gone, play.Brought, play.Veiled, play.Disabled} {
 		r.g.Mark(r.thing(kind.Character), b)
 	}
+	r.g.Party = []play.Member{{Of: world.None, Place: play.Place{Map: r.hero().Map, X: 5 * play.Sub}}}
 	r.g.Tallies = []play.Tally{{Of: r.thing(kind.Character), Made: 2}}
 	return r
 }
@@ -117,6 +120,8 @@ func part(r *run, name string) any {
 	case "what rules brought, took away, showed, hid, enabled, disabled":
 		character := r.thing(kind.Character)
 		return [3]bool{g.Is(character, play.Brought), g.Is(character, play.Veiled), g.Is(character, play.Disabled)}
+	case "where other heroes wait":
+		return fmt.Sprint(g.Party)
 	case "timers, and how much sources have made":
 		return len(g.Tallies)
 	case "what was taken":

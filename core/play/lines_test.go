@@ -107,3 +107,13 @@ func TestGroundLinesAreThings(t *testing.T) {
 		t.Errorf("a line that is gone stops at %v", r.cell())
 	}
 }
+
+// carried has a thing travel along with an entity, and absent lets it wait until a rule brings it.
+func (r *run) carried(k string, by document.ID) { r.change(k, "carrier", by) }
+func (r *run) absent(k string)                  { r.change(k, "absent", true) }
+
+func (r *run) change(k, field string, to any) {
+	r.t.Helper()
+	r.d = apply(r.t, r.d, edit.Set(edit.Ref{Type: edit.TypeEntity, Map: r.mapID(), ID: r.end(k).Entity}, field, to))
+	r.g.Enter(stage(r.d))
+}

@@ -5,6 +5,7 @@ import (
 	"azzel/core/kind"
 	"azzel/core/rules"
 	"azzel/core/world"
+	"fmt"
 	"slices"
 )
 
@@ -168,7 +169,7 @@ func (g *Game) builds(r world.Ref, t *world.Thing) bool {
 	p := t.Doing.Makes[next]
 	what := g.Stage.Thing(p.First).Name
 	if have := g.Purse(); have < p.Odds {
-		g.says(what+" costs "+count(p.Odds)+", and you have "+count(have)+".", false)
+		g.says(fmt.Sprintf("%s costs %d, and you have %d.", what, p.Odds, have), false)
 		return true
 	}
 	g.pay(p.Odds)

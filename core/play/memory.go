@@ -35,6 +35,7 @@ var Remembered = []Memory{
 	{"checkpoints reached", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
 	{"hearts", Stays, Stays, Stays, AtFirst, AtFirst, ThatTime},
 	{"lives", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
+	{"where other heroes wait", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
 	{"the hero's place", OfPlace, OfPlace, Stays, OfPlace, AtFirst, ThatTime},
 	{"the hero's speed", AtFirst, AtFirst, Stays, AtFirst, AtFirst, ThatTime},
 }

@@ -143,6 +143,12 @@ func init() {
 		}),
 		"pages": with(func(_ *Session, text string) (play.Pages, error) { return play.PagesOf(text), nil }),
 
+		"addVariant": authored(func(d *document.Document, a struct {
+			From document.ID `json:"from"`
+			Name string      `json:"name"`
+		}) (author.Change, error) {
+			return author.AddVariant(d, a.From, a.Name)
+		}),
 		"addKind": authored(func(d *document.Document, a struct {
 			From document.ID `json:"from"`
 			Name string      `json:"name"`

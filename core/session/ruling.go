@@ -68,6 +68,13 @@ func init() {
 			}
 			return rules.Choices(s.doc(), r, a.Part, a.Blank), nil
 		}),
+		"unwire": authored(func(d *document.Document, a struct {
+			Rule document.ID  `json:"rule"`
+			From document.End `json:"from"`
+			To   document.End `json:"to"`
+		}) (author.Change, error) {
+			return author.Unwire(d, a.Rule, a.From, a.To)
+		}),
 		"wireChoices": with(func(s *Session, a struct {
 			From document.End `json:"from"`
 			To   document.End `json:"to"`

@@ -200,6 +200,7 @@ export interface PlainKind {
 	settings: PlainSetting[]
 	own: boolean
 	free: boolean
+	variants: PlainVariant[]
 	id: ID
 	name: string
 	help: string
@@ -1013,6 +1014,11 @@ export interface Takeable {
 	on: string
 }
 
+export interface PlainVariant {
+	name: string
+	help: string
+}
+
 export interface Setting {
 	key: string
 	name?: string
@@ -1462,6 +1468,10 @@ export interface Methods {
 		name: string
 	}; answer: Outcome }
 	addTileset: { args: Draft<Tileset>; answer: Outcome }
+	addVariant: { args: {
+		from: ID
+		name: string
+	}; answer: Outcome }
 	addZone: { args: Draft<Zone>; answer: Outcome }
 	adopt: { args: {
 		edits: unknown[] | null
@@ -1866,6 +1876,11 @@ export interface Methods {
 	under: { args: PointArgs; answer: Found[] }
 	undo: { args: None; answer: Outcome }
 	undoOf: { args: Mark; answer: Outcome }
+	unwire: { args: {
+		rule: ID
+		from: End
+		to: End
+	}; answer: Outcome }
 	uses: { args: EntitiesArgs; answer: Use[] }
 	walkTo: { args: {
 		at: Point

@@ -77,7 +77,7 @@
 				>
 				<button
 					class="button h-6 px-1.5"
-					onclick={() => w.project.try('remove', { ref: { type: 'rule', id: o.rule }, text: 'Removed a wire' })}
+					onclick={() => w.project.try('unwire', { rule: o.rule, from: o.from, to: o.to })}
 					aria-label="Remove the wire: {o.says}">Remove</button
 				>
 			</div>

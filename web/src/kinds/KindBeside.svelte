@@ -7,8 +7,10 @@
 	const w = workspace()
 	const kind = $derived(w.project.kind(w.kindBeside))
 
-	function add(from: string) {
-		const made = w.project.try('addKind', { from, name: '' })
+	function add(from: string, variant = '') {
+		const made = variant
+			? w.project.try('addVariant', { from, name: variant })
+			: w.project.try('addKind', { from, name: '' })
 		if (made?.made) w.kindBeside = made.made
 	}
 </script>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { DropdownMenu } from 'bits-ui'
+	import Menu from '../controls/Menu.svelte'
 	import Trash2 from '@lucide/svelte/icons/trash-2'
 	import type { Kind } from '../core/types'
 	import GripPicture from '../hand/GripPicture.svelte'
@@ -13,7 +15,12 @@
 
 	// One kind: what all entities of it have in common. Built-in ones are shown as
 	// they are; one's own are made from them.
-	let { kind: k, add, narrow = false }: { kind: Kind; add: (from: string) => void; narrow?: boolean } = $props()
+	let {
+		kind: k,
+		add,
+		narrow = false,
+	}: { kind: Kind; add: (from: string, variant?: string) => void; narrow?: boolean } = $props()
+	const readyMade = $derived(k.variants.map((v) => ({ label: v.name, hint: v.help, run: () => add(k.id, v.name) })))
 	const w = workspace()
 	/** A setting as it would be while it is dragged. */
 	let would = $state.raw<Would | null>(null)
@@ -76,6 +83,13 @@
 		<button class="button {own ? '' : 'button-main'}" onclick={() => add(k.id)}
 			>{own ? 'Copy' : 'Make one of your own from it'}</button
 		>
+		{#if k.variants.length}
+			<Menu choices={readyMade} side="bottom">
+				{#snippet trigger()}
+					<DropdownMenu.Trigger class="button">Ready-made…</DropdownMenu.Trigger>
+				{/snippet}
+			</Menu>
+		{/if}
 		{#if own}
 			<button class="button hover:text-brick" onclick={() => removeKind(w, k)}><Trash2 size={14} /> Delete</button>
 		{/if}

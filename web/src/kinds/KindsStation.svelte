@@ -26,8 +26,10 @@
 		return out
 	})
 
-	function add(from: string) {
-		const made = w.project.try('addKind', { from, name: '' })
+	function add(from: string, variant = '') {
+		const made = variant
+			? w.project.try('addVariant', { from, name: variant })
+			: w.project.try('addKind', { from, name: '' })
 		if (made?.made) [w.kindId, query] = [made.made, '']
 	}
 

@@ -1,0 +1,83 @@
+package kind
+
+// Variant is a ready-made kind to begin from: a built-in one with some defaults of its own.
+type Variant struct {
+	Name   string
+	Help   string
+	Values []Value
+}
+
+// Variants are the ready-made ones of a built-in kind, by its word.
+func Variants(word string) []Variant { return variants[word] }
+
+func variant(name, help string, pairs ...string) Variant {
+	out := Variant{Name: name, Help: help}
+	for i := 0; i < len(pairs); i += 2 {
+		out.Values = append(out.Values, Value{Key: pairs[i], Value: Datum(pairs[i+1])})
+	}
+	return out
+}
+
+var variants = map[string][]Variant{
+	Hero: {
+		variant("Runner", "Fast, and not high", "speed", "8", "jump", "2.5"),
+		variant("Leaper", "Jumps twice, and off walls", "jump", "4", HeroAbilities, `["double jump","wall jump"]`),
+		variant("Companion", "Follows the one who is led", HeroMeanwhile, `"follows"`),
+	},
+	Walker: {
+		variant("Guard", "Paces far, and comes for whoever it sees", "range", "6", "speed", "2.5", "sight", "6", "seeing", `"follows"`, "health", "2"),
+		variant("Runaway", "Flees, and harms nobody", "range", "3", "speed", "5", "sight", "6", "seeing", `"flees"`, "harm", "0"),
+		variant("Brute", "Slow, takes five hits and takes two hearts; no jump hurts it", "range", "3", "speed", "1.5", "sight", "4", "seeing", `"follows"`, "health", "5", "harm", "2", "defeatedBy", `["blow","fall","blast"]`),
+	},
+	Flyer: {
+		variant("Hunter", "Comes for whoever it sees", "sight", "7", "seeing", `"follows"`, "speed", "4"),
+		variant("Drifter", "Slow and wide, in nobody's way", "range", "8", "speed", "1.5", "harm", "0", "sight", "0"),
+	},
+	Character: {
+		variant("Stroller", "Wanders about its place", "does", `"wanders"`, "roams", "4", "speed", "2"),
+		variant("Watcher", "Looks around", "does", `"looksAround"`),
+		variant("Follower", "Comes along with the hero", "does", `"follows"`, "speed", "4"),
+	},
+	Shooter: {
+		variant("Marksman", "Shoots at the hero it sees", "aims", `"atHero"`, "sight", "8", "every", "1500", "shotSpeed", "8"),
+		variant("Fountain", "Shoots all around, slowly", "aims", `"allAround"`, "every", "3000", "shotSpeed", "3", "reach", "5"),
+	},
+	Beam: {
+		variant("Blinking beam", "A second on, a second off", "onFor", "1000", "offFor", "1000"),
+		variant("Short beam", "Three cells", "length", "3"),
+	},
+	Turner: {
+		variant("Cross", "Four arms", "arms", "4", "turnTakes", "6000"),
+		variant("Pendulum", "To and fro", "turns", `"toAndFro"`, "turnTakes", "3000"),
+	},
+	Charge: {
+		variant("Mine", "Goes off at once when it is touched", "goesOff", `"touch"`, "after", "100"),
+		variant("Great charge", "Burns long, and reaches far", "after", "3000", "reach", "4", "harm", "2"),
+	},
+	Switch: {
+		variant("Plate", "Held down by weight", "workedBy", `"weight"`, "goesBack", `"whenLeft"`),
+		variant("Push button", "Goes back after two seconds", "goesBack", `"afterAWhile"`, "after", "2000"),
+		variant("Target", "Worked by a blow", "workedBy", `"blow"`),
+	},
+	Door: {
+		variant("Locked door", "Asks for a key", "needs", `"key"`),
+		variant("Swinging door", "Falls shut behind the hero", "closesAgain", "true"),
+	},
+	Platform: {
+		variant("Ferry", "Far and slow", "range", "10", "speed", "2", "pause", "1500"),
+		variant("Shuttle", "Short and quick", "range", "3", "speed", "6", "pause", "300"),
+	},
+	Block: {
+		variant("Raft block", "Floats", "inWater", `"floats"`),
+		variant("Heavy block", "Weighs three", "weight", "3"),
+	},
+	Source: {
+		variant("Nest", "Two at a time, for ever", "atOnce", "2", "every", "3000"),
+		variant("Ambush", "Three waves", "waves", "[2,3,5]", "every", "4000"),
+	},
+	Timer:  {variant("Fuse", "Rings once, after ten seconds", "every", "10000", "again", "false")},
+	Light:  {variant("Candle", "Small and flickering", "radius", "2", "flicker", `"flickering"`), variant("Beacon", "Far and pulsing", "radius", "9", "flicker", `"pulsing"`)},
+	Water:  {variant("Deep water", "Drowns", "does", `"drowns"`), variant("Mud", "Slows", "does", `"slows"`), variant("Stream", "Carries to the right", "flows", `"right"`)},
+	Spring: {variant("High spring", "Ten cells", "height", "10")},
+	Sensor: {variant("Block sensor", "Notices blocks", "notices", `"blocks"`)},
+}
