@@ -91,20 +91,32 @@ func (g *Game) fades() {
 	g.Blasts = out
 }
 
-// blown is how far the fans of a map blow what lies in a box, in a tick.
+// blown is how far the fans of a map blow what lies in a box, in a tick. Where they blow is found once a tick.
 func (g *Game) blown(m *world.Ground, box world.Box) (flowX, flowY int64) {
-	for _, r := range m.Fans() {
-		if !g.runs(r) {
-			continue
+	if g.streamsAt != g.Tick || g.streamsOf != m.Ref {
+		g.streams, g.streamsAt, g.streamsOf = g.streams[:0], g.Tick, m.Ref
+		for _, r := range m.Fans() {
+			if !g.runs(r) {
+				continue
+			}
+			t, at := g.Stage.Thing(r), g.Where(r)
+			dx, dy := t.Facing.Step()
+			x, y := (at.Left+at.Right)/2, (at.Top+at.Bottom)/2
+			g.streams = append(g.streams, stream{g.stream(m, at, x, y, int64(dx), int64(dy), &t.Doing), int64(dx) * t.Doing.ForceX, int64(dy) * t.Doing.ForceY})
 		}
-		t, at := g.Stage.Thing(r), g.Where(r)
-		dx, dy := t.Facing.Step()
-		x, y := (at.Left+at.Right)/2, (at.Top+at.Bottom)/2
-		if reach := g.stream(m, at, x, y, int64(dx), int64(dy), &t.Doing); meets(reach, box) {
-			flowX, flowY = flowX+int64(dx)*t.Doing.ForceX, flowY+int64(dy)*t.Doing.ForceY
+	}
+	for _, s := range g.streams {
+		if meets(s.box, box) {
+			flowX, flowY = flowX+s.x, flowY+s.y
 		}
 	}
 	return flowX, flowY
+}
+
+// stream is where a fan blows, and how far in a tick.
+type stream struct {
+	box  world.Box
+	x, y int64
 }
 
 // stream is the box through which a fan blows, its own with it: as broad as that, up to what is solid.

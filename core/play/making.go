@@ -19,22 +19,34 @@ type Tally struct {
 const waveTicks = 30
 
 func (g *Game) tallyOf(r world.Ref) Tally {
-	for _, t := range g.Tallies {
-		if t.Of == r {
-			return t
-		}
+	if i, had := tallyAt(g.Tallies, r); had {
+		return g.Tallies[i]
 	}
 	return Tally{Of: r}
 }
 
-// setTally keeps a tally; one of nothing is not kept. The list is never changed, but replaced.
+func tallyAt(all []Tally, of world.Ref) (int, bool) {
+	return slices.BinarySearchFunc(all, of, func(t Tally, of world.Ref) int { return int(t.Of - of) })
+}
+
+// setTally keeps a tally; one of nothing is not kept.
 func (g *Game) setTally(t Tally) {
-	all := slices.DeleteFunc(slices.Clone(g.Tallies), func(o Tally) bool { return o.Of == t.Of })
-	if t != (Tally{Of: t.Of}) {
-		at, _ := slices.BinarySearchFunc(all, t.Of, func(o Tally, r world.Ref) int { return int(o.Of - r) })
-		all = slices.Insert(all, at, t)
+	i, had := tallyAt(g.Tallies, t.Of)
+	nothing := t == Tally{Of: t.Of}
+	if nothing && !had {
+		return
 	}
-	g.Tallies = all
+	if g.talliesAt != g.Tick {
+		g.Tallies, g.talliesAt = slices.Clone(g.Tallies), g.Tick
+	}
+	switch {
+	case nothing:
+		g.Tallies = slices.Delete(g.Tallies, i, i+1)
+	case had:
+		g.Tallies[i] = t
+	default:
+		g.Tallies = slices.Insert(g.Tallies, i, t)
+	}
 }
 
 // makes lets a source make the next one, or waits until it can; with the last of all it ends.

@@ -57,7 +57,7 @@ type State struct {
 	// the last at the end. They are never changed, but replaced.
 	Party []Member
 	Trail []Tread
-	// Tallies are how much sources have made, in the order of their numbers; never changed, but replaced.
+	// Tallies are how much sources have made, in the order of their numbers.
 	Tallies []Tally
 	// Blasts are what has just gone off.
 	Blasts []Blast
@@ -225,6 +225,12 @@ type Game struct {
 	around   buckets
 	livelyOf world.Ref
 	livelyAt int64
+	// streams are where fans blow on a map, as of a tick.
+	streams   []stream
+	streamsOf world.Ref
+	streamsAt int64
+	// timersAt and talliesAt are the ticks of which the lists are this game's own, and can be changed.
+	timersAt, talliesAt int64
 	// passes is what is let through at the moment: what one is carried by.
 	passes world.Ref
 	// saw is what was seen last, and from where.
@@ -238,7 +244,7 @@ type Game struct {
 func (g *Game) Clone() *Game { return gameOf(g.Stage, g.clone()) }
 
 func gameOf(st *world.Stage, s *State) *Game {
-	return &Game{Stage: st, State: s, livelyOf: world.None, passes: world.None}
+	return &Game{Stage: st, State: s, livelyOf: world.None, streamsOf: world.None, passes: world.None, timersAt: -1, talliesAt: -1}
 }
 
 // Ground is the map that the hero is on; nil when it was removed.

@@ -7,10 +7,18 @@ import (
 	"slices"
 )
 
-// The timers of a state are in the order of their things, and are never changed, but replaced.
+// The timers of a state are in the order of their things. Games share them: one that changes them in a tick
+// has a list of its own from then on.
 
 func timerAt(all []Timer, of world.Ref) (int, bool) {
 	return slices.BinarySearchFunc(all, of, func(t Timer, of world.Ref) int { return int(t.Of - of) })
+}
+
+// ownTimers makes the list this game's own for the tick.
+func (g *Game) ownTimers() {
+	if g.timersAt != g.Tick {
+		g.Timers, g.timersAt = slices.Clone(g.Timers), g.Tick
+	}
 }
 
 // setTimer lets something come to a thing after so many ticks; 0 is not any more.
@@ -19,35 +27,41 @@ func (g *Game) setTimer(r world.Ref, left int32) {
 	if left <= 0 && !had {
 		return
 	}
-	all := slices.Clone(g.Timers)
+	g.ownTimers()
 	switch {
 	case left <= 0:
-		all = slices.Delete(all, i, i+1)
+		g.Timers = slices.Delete(g.Timers, i, i+1)
 	case had:
-		all[i].Left = left
+		g.Timers[i].Left = left
 	default:
-		all = slices.Insert(all, i, Timer{r, left})
+		g.Timers = slices.Insert(g.Timers, i, Timer{r, left})
 	}
-	g.Timers = all
 }
 
 // ticks lets time pass for what comes after a while: switches that go back, timers, sources, charges.
 // But for switches that is only so on the hero's map: others stand.
 func (g *Game) ticks(m *world.Ground) {
+	var begun []Timer
 	for _, r := range m.Timed() {
 		_, has := timerAt(g.Timers, r)
 		switch runs := g.There(r) && g.On(r); {
 		case runs && !has:
-			g.setTimer(r, g.firstAfter(r))
+			begun = append(begun, Timer{r, g.firstAfter(r)})
 		case !runs && has:
 			g.setTimer(r, 0)
 		}
+	}
+	if len(begun) > 0 {
+		g.ownTimers()
+		g.Timers = append(g.Timers, begun...)
+		slices.SortFunc(g.Timers, func(a, b Timer) int { return int(a.Of - b.Of) })
 	}
 	var due []world.Ref
 	if len(g.Timers) == 0 {
 		return
 	}
-	timers := slices.Clone(g.Timers)
+	g.ownTimers()
+	timers := g.Timers
 	for i := range timers {
 		t := g.Stage.Thing(timers[i].Of)
 		if t.Doing.Timed && (t.Map != m.Ref || g.Disabled(timers[i].Of)) {

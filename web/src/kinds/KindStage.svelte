@@ -12,6 +12,7 @@
 	const w = workspace()
 	const trying = new Trying(w.project)
 	const view = new View()
+	const walks = $derived((['up', 'left', 'down', 'right'] as const).map((i) => keyWord(gameKeys.of(i)[0])).join(''))
 	let seen = $state('')
 	let canvas = $state<HTMLCanvasElement>()
 	let width = $state(0)
@@ -46,10 +47,11 @@
 		if (!play || !canvas) return
 		const r = canvas.getBoundingClientRect()
 		const p = view.at((e.clientX - r.left) * devicePixelRatio, (e.clientY - r.top) * devicePixelRatio)
-		const [dx, dy] = [p.x - play.x - 8, p.y - play.y - 8]
+		const { cellWidth: cw, cellHeight: ch, side } = trying.trial!
+		const [dx, dy] = [p.x - play.x - cw / 2, p.y - play.y - ch / 2]
 		let bits = 0
-		if (Math.abs(dx) > 6) bits |= dx > 0 ? 2 : 8
-		if (Math.abs(dy) > 6) bits |= dy > 0 ? 4 : trying.trial?.side ? 32 : 1
+		if (Math.abs(dx) > cw / 3) bits |= dx > 0 ? 2 : 8
+		if (Math.abs(dy) > ch / 3) bits |= dy > 0 ? 4 : side ? 32 : 1
 		trying.lean('pointer', bits)
 	}
 </script>
@@ -103,7 +105,7 @@
 				>{trying.frozen ? 'Go on' : 'Freeze'}</button
 			>
 			<span class="min-w-0 grow truncate text-right text-[12px] text-dim"
-				>Press it, then walk with {keyWord(gameKeys.of('right')[0])}; {keyWord(gameKeys.of('use')[0])} uses</span
+				>Press it, then walk with {walks}; {keyWord(gameKeys.of('use')[0])} uses</span
 			>
 		</div>
 	{/if}
