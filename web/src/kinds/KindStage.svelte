@@ -89,6 +89,11 @@
 			onkeyup={(e) => trying.key(e, false)}
 			onblur={() => trying.release()}
 		></canvas>
+		{#if trying.view?.line}
+			<p class="bg-ink px-3 py-1 whitespace-pre-line text-plaster" role="status">
+				{trying.view.line} <span class="key">{keyWord(gameKeys.of('use')[0])}</span>
+			</p>
+		{/if}
 		<div class="flex flex-wrap items-center gap-1.5">
 			<div class="flex" role="radiogroup" aria-label="Seen">
 				{#each [{ side: false, text: 'From above' }, { side: true, text: 'From the side' }] as o (o.text)}
