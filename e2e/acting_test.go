@@ -151,3 +151,26 @@ func TestHeroesAreLedInTurn(t *testing.T) {
 	k.keys(input.KeyP)
 	k.same()
 }
+
+// What cannot do what is set of it says so in Details and where it is pointed at, until that is set right.
+func TestWhatDoesNothingSaysSo(t *testing.T) {
+	r := world(t)
+	id := r.place(document.Entity{Kind: kind.Source, Name: "Nest", X: 128, Y: 64, Facing: document.Left, On: true})
+	k := r.open()
+	k.move(k.at(8, 4))
+	k.see("#status", "has nothing to make")
+	k.click(k.at(8, 4))
+	k.see("[data-testid=details] [role=note]", "has nothing to make")
+	k.option("[aria-label='Add a kind to makes']", "Walking enemy")
+	k.stored(func(d *document.Document) error {
+		return want("what it makes", string(d.Value(d.Entity(sample.Quay, id), "makes")), `[{"odds":1,"of":"walker"}]`)
+	})
+	k.gone("[data-testid=details] [role=note]")
+	k.fill("[aria-label='Number of Walking enemy']", "3")
+	k.stored(func(d *document.Document) error {
+		return want("what it makes", string(d.Value(d.Entity(sample.Quay, id), "makes")), `[{"odds":3,"of":"walker"}]`)
+	})
+	k.press("Take Walking enemy out")
+	k.see("[data-testid=details] [role=note]", "has nothing to make")
+	k.same()
+}

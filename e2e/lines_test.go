@@ -51,6 +51,10 @@ func TestGroundIsDrawnFreely(t *testing.T) {
 		}
 		return nil
 	})
+	k.keys(input.Escape, input.Escape)
+	// it is selected wherever it is pressed
+	k.click(at(5, 4, 0, 120))
+	k.see("[data-testid=details]", "thickness")
 	k.keys(input.Escape)
 	// the hero is stopped by the first
 	k.focusMap()

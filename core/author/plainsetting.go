@@ -149,6 +149,8 @@ type PlainKind struct {
 	// in the cell; both are told only.
 	Own  bool `json:"own"`
 	Free bool `json:"free"`
+	// Makeable kinds are what sources can make: told only.
+	Makeable bool `json:"makeable"`
 	// Variants are the ready-made ones of a built-in kind: told only.
 	Variants []PlainVariant `json:"variants"`
 }
@@ -161,7 +163,7 @@ type PlainVariant struct {
 
 // PlainKindOf is a kind as a person reads it.
 func PlainKindOf(k *kind.Kind) PlainKind {
-	out := PlainKind{Kind: *k, Settings: []PlainSetting{}, Own: !k.BuiltIn(), Free: k.StandsFreely(), Variants: []PlainVariant{}}
+	out := PlainKind{Kind: *k, Settings: []PlainSetting{}, Own: !k.BuiltIn(), Free: k.StandsFreely(), Makeable: kind.Makeable(k), Variants: []PlainVariant{}}
 	for _, v := range kind.Variants(string(k.ID)) {
 		out.Variants = append(out.Variants, PlainVariant{v.Name, v.Help})
 	}

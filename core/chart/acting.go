@@ -31,7 +31,7 @@ type asked struct {
 // that can be had on the map, and those that are asked for.
 func (c *Chart) acting(m *document.Map, f *facts) {
 	say := func(what string, e *document.Entity, text string) {
-		f.acting = append(f.acting, Finding{What: what, Map: m.ID, Entity: e.ID, Text: fmt.Sprintf("%s on %s %s.", e.Name, m.Name, text)})
+		f.acting = append(f.acting, Finding{What: what, Map: m.ID, Entity: e.ID, Idle: true, Text: fmt.Sprintf("%s on %s %s.", e.Name, m.Name, text)})
 	}
 	for _, e := range m.Entities.All() {
 		word := func(key string) string { return c.doc.Value(e, key).Word() }
@@ -175,7 +175,7 @@ func (c *Chart) keyless() (out []Finding) {
 	for _, m := range c.order {
 		for _, a := range c.factsOf(m).needs {
 			if _, ok := slices.BinarySearch(words, a.word); !ok {
-				out = append(out, Finding{What: NoKey, Map: m.ID, Entity: a.e.ID, Text: fmt.Sprintf("%s on %s asks for “%s”, which nothing has.", a.e.Name, m.Name, a.word)})
+				out = append(out, Finding{What: NoKey, Map: m.ID, Entity: a.e.ID, Idle: true, Text: fmt.Sprintf("%s on %s asks for “%s”, which nothing has.", a.e.Name, m.Name, a.word)})
 			}
 		}
 	}

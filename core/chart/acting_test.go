@@ -46,7 +46,7 @@ func TestWhatCannotAct(t *testing.T) {
 		has := func(d *document.Document, before *chart.Chart) (bool, *chart.Chart) {
 			now := chart.New(d, before)
 			return slices.ContainsFunc(now.Findings(), func(f chart.Finding) bool {
-				return f.What == c.what && f.Entity == document.ID(c.of) && f.Map == sample.Quay && !f.Serious && f.Text != ""
+				return f.What == c.what && f.Entity == document.ID(c.of) && f.Map == sample.Quay && !f.Serious && f.Idle && f.Text != ""
 			}), now
 		}
 		d := sample.World()

@@ -142,6 +142,8 @@ type Finding struct {
 	Text    string      `json:"text"`
 	// Serious findings stop a player; the others are left to the designer.
 	Serious bool `json:"serious"`
+	// Idle tells that an entity cannot do where it stands what is set of it.
+	Idle bool `json:"idle"`
 }
 
 // Returning lists the passages that have a way back.

@@ -31,7 +31,7 @@ var works = []Kind{
 		every, yesno("again", "true", "Whether it begins anew"))},
 	{ID: Source, Name: "Source", Help: "Makes entities from a list", State: "Going at the start", Faces: true, Veiled: true, Wires: true, Wakes: "ends", Settings: settings(
 		makes, every, called("at once", counted("atOnce", 500, "At most that many are there at a time")),
-		called("in all", number("inAll", "0", "", 0, 9999, "How many it makes; 0 has no end")), waves)},
+		called("in all", none("no end", number("inAll", "0", "", 0, 9999, "How many it makes"))), waves)},
 	{ID: Path, Name: "Path", Help: "A way that movers go along", Ways: true, Veiled: true, Settings: settings(
 		chosen("goes", "thereAndBack=there and back, round, once", "What comes after its end"),
 		number("speed", "3", "cells/s", 0, 50, "How fast one goes along it"), lasting("pause", "0", 3600, "How long one waits at each point"))},

@@ -46,8 +46,7 @@ type Doing struct {
 	// Notices is whom a sensor notices.
 	Notices Notices
 	// Needs is the word of what opens or breaks it, Word what a key or an item is called by, or what
-	// is left of it, Holds
-	// what is in it; UsedUp keys open once.
+	// is left of it, Holds what is in it or what a being leaves; UsedUp keys open once.
 	Needs, Word string
 	Holds       []string
 	UsedUp      bool

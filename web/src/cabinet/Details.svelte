@@ -148,7 +148,12 @@
 				{states.length === 1 ? states[0]!.state : 'On or open at the start'}
 			</label>
 		{/if}
-		{#if one}<EntityWays {one} />{/if}
+		{#if one}
+			{#each w.charting.of(m.id).filter((f) => f.entity === one.id && f.idle) as f (f.what + f.text)}
+				<p class="border-l-2 border-saffron pl-2 text-saffron" role="note">{f.text}</p>
+			{/each}
+			<EntityWays {one} />
+		{/if}
 		{#if common.length}
 			<div class="flex flex-col gap-1 border-t border-line pt-1.5" role="group" aria-label="Settings">
 				{#each common as d (d.key)}{@render setting(d)}{/each}

@@ -1,6 +1,7 @@
 import type { Entity } from '../core/types'
 import { casedLine, type Context, chalk, cobalt } from '../draw/frames'
 import type { View } from '../draw/view.svelte'
+import { isGround, pointsOf } from '../draw/points'
 import type { Workspace } from '../workspace/workspace.svelte'
 
 /** The ways that entities have points of, as lines of beads, whether they are selected or not. */
@@ -8,11 +9,12 @@ export function drawBeads(ctx: Context, w: Workspace, view: View, entities: read
 	const lines = new Path2D()
 	const beads = new Path2D()
 	for (const e of entities) {
-		if (!e.points?.length || e.hidden || !w.project.kind(e.kind)?.ways) continue
-		const [x, y] = [e.x + e.w / 2, e.y + e.h / 2]
-		let last = view.screen(x, y)
-		for (const p of e.points) {
-			const at = view.screen(x + p.x, y + p.y)
+		const k = w.project.kind(e.kind)
+		// ground has a look of its own
+		if (!e.points?.length || e.hidden || !k?.ways || isGround(k)) continue
+		const [first, ...rest] = pointsOf(e).map((p) => view.screen(p.x, p.y))
+		let last = first
+		for (const at of rest) {
 			lines.moveTo(last.x, last.y)
 			lines.lineTo(at.x, at.y)
 			beads.moveTo(at.x + 3 * dpr, at.y)

@@ -18,6 +18,7 @@ import { type Handle, handleAt, handlesOf } from './handles'
 import { axisHandles } from './mirrorLines'
 import type { Doing } from './overlay'
 import { nearby } from '../draw/nearby'
+import { liesOn } from '../draw/points'
 import { hasNub, markedAt, nubOf, nubRadius } from './wires'
 
 /** What pointer and keys do on the map, from a press to its release. */
@@ -166,7 +167,7 @@ export class Press {
 		const again = w.selected.length === 1 && w.selected[0] === e.id
 		const p = w.view.at(at.x, at.y)
 		// one that was chosen out of a pile is the one that is moved
-		const chosen = w.selection.length === 1 && contains(w.selection[0], p)
+		const chosen = w.selection.length === 1 && this.on(w.selection[0], p)
 		if (!chosen && !w.selected.includes(e.id)) w.select([e.id])
 		this.does = new Drag(this, p, again || chosen)
 	}
@@ -174,7 +175,7 @@ export class Press {
 	/** The entities under a place of the map, the topmost first. */
 	pile(p: Point): Entity[] {
 		return this.shown()
-			.filter((e) => contains(e, p))
+			.filter((e) => this.on(e, p))
 			.reverse()
 	}
 
@@ -359,13 +360,14 @@ export class Press {
 
 	private shownOf?: { all: Entity[]; layers: MapInfo['layers']; list: Entity[] }
 
+	private on = (e: Entity, p: Point) => liesOn(e, this.w.project.kind(e.kind), p, (5 * this.dpr()) / this.w.view.scale)
+
 	/** The smallest entity under a place on the screen. */
 	entityAt(at: Point): Entity | null {
 		const p = this.w.view.at(at.x, at.y)
 		let best: Entity | null = null
 		for (const e of nearby(this.shown(), { x: p.x, y: p.y, w: 1, h: 1 })) {
-			const hit = p.x >= e.x && p.y >= e.y && p.x < e.x + e.w && p.y < e.y + e.h
-			if (hit && (!best || e.w * e.h <= best.w * best.h)) best = e
+			if (this.on(e, p) && (!best || e.w * e.h <= best.w * best.h)) best = e
 		}
 		return best ?? (this.m && !this.w.play.on ? markedAt(this.w, this.m, this.w.view, at, this.dpr()) : null)
 	}
@@ -390,8 +392,6 @@ export class Press {
 }
 
 const has = (s: Selected, c: Point) => s.spans.some((r) => r.y === c.y && c.x >= r.x0 && c.x < r.x1)
-
-const contains = (e: Entity, p: Point) => p.x >= e.x && p.y >= e.y && p.x < e.x + e.w && p.y < e.y + e.h
 
 const covers = (e: Entity, m: MapInfo, c: Point) =>
 	e.x < (c.x + 1) * m.cellWidth &&

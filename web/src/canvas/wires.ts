@@ -5,6 +5,9 @@ import { areaOf, boxOf } from '../draw/areas'
 import { nearby } from '../draw/nearby'
 import type { View } from '../draw/view.svelte'
 
+/** What stops no player, but does nothing. */
+const doubt = '#855300'
+
 const seen = (view: View, r: Rect) => r.x < view.width && r.y < view.height && r.x + r.w > 0 && r.y + r.h > 0
 
 /** Joined exits have a double line; one that leads nowhere is dashed in brick. */
@@ -44,11 +47,15 @@ export function drawPassages(
 }
 
 /** The entities of a map with whose ways something is wrong, and where they are marked. */
-function findingsOn(w: Workspace, m: MapInfo, view: View): { entity: Entity; at: Point; text: string }[] {
+function findingsOn(
+	w: Workspace,
+	m: MapInfo,
+	view: View,
+): { entity: Entity; at: Point; text: string; serious: boolean }[] {
 	return w.charting.of(m.id).flatMap((f) => {
-		const entity = f.serious && f.entity ? w.project.entity(m.id, f.entity) : undefined
+		const entity = (f.serious || f.idle) && f.entity ? w.project.entity(m.id, f.entity) : undefined
 		const r = entity && boxOf(view, entity)
-		return r && seen(view, r) ? { entity: entity!, at: { x: r.x + r.w, y: r.y }, text: f.text } : []
+		return r && seen(view, r) ? { entity: entity!, at: { x: r.x + r.w, y: r.y }, text: f.text, serious: f.serious } : []
 	})
 }
 
@@ -72,7 +79,7 @@ export function drawFindings(ctx: Context, w: Workspace, m: MapInfo, view: View,
 		ctx.lineWidth = 3 * dpr
 		ctx.strokeStyle = chalk
 		ctx.stroke()
-		ctx.fillStyle = brick
+		ctx.fillStyle = f.serious ? brick : doubt
 		ctx.fill()
 		ctx.fillStyle = chalk
 		ctx.fillRect(x - dpr, y - s * 0.4, 2 * dpr, s * 0.6)
@@ -82,7 +89,14 @@ export function drawFindings(ctx: Context, w: Workspace, m: MapInfo, view: View,
 	told.forEach((f, i) => {
 		const room = labelWidth(ctx, f.text, dpr) / 2
 		const x = Math.max(room, Math.min(view.width - room, f.at.x))
-		drawLabel(ctx, f.text, x, Math.max(f.at.y - (30 + 18 * (told.length - 1 - i)) * dpr, 12 * dpr), dpr, brick)
+		drawLabel(
+			ctx,
+			f.text,
+			x,
+			Math.max(f.at.y - (30 + 18 * (told.length - 1 - i)) * dpr, 12 * dpr),
+			dpr,
+			f.serious ? brick : doubt,
+		)
 	})
 }
 

@@ -200,6 +200,7 @@ export interface PlainKind {
 	settings: PlainSetting[]
 	own: boolean
 	free: boolean
+	makeable: boolean
 	variants: PlainVariant[]
 	id: ID
 	name: string
@@ -1047,6 +1048,7 @@ export interface Finding {
 	passage?: ID
 	text: string
 	serious: boolean
+	idle: boolean
 }
 
 export interface Scatter {

@@ -1,4 +1,5 @@
 import { drawGroundLine } from './groundLines'
+import { isGround } from './points'
 import { drawFigure, drawGlyph, glyphs } from './glyphs'
 import { casedArea } from './frames'
 import { View } from './view.svelte'
@@ -83,39 +84,13 @@ export class Figures {
 		if (!play && crowded && m.cellWidth * view.scale < 5) return this.dots(ctx, m, l, view)
 		const gone = play && new Set(play.gone)
 		const on = play && new Set(play.on)
-		for (const e of this.linesOf(m)) {
-			if (e.layer !== l.id || gone?.has(e.id) || (!play && e.hidden)) continue
-			const kind = this.project.kind(e.kind)!
-			const alpha = ctx.globalAlpha
-			ctx.globalAlpha = alpha * shown(e, play !== undefined)
-			drawGroundLine(ctx, this.pictures, view, e, kind, this.picture(e, false).cell, {
-				w: m.cellWidth,
-				h: m.cellHeight,
-			})
-			ctx.globalAlpha = alpha
-		}
 		for (const e of this.entitiesOf(m, view, play)) {
-			if (play && this.isLine(e)) continue // drawn already
 			if (e.layer !== l.id || gone?.has(e.id) || (play ? this.project.kind(e.kind)?.heroic : e.hidden)) continue
 			const alpha = ctx.globalAlpha
 			ctx.globalAlpha = alpha * shown(e, play !== undefined)
 			this.entity(ctx, m, view, e, on ? on.has(e.id) : e.on, play !== undefined)
 			ctx.globalAlpha = alpha
 		}
-	}
-
-	private isLine = (e: Entity) => {
-		const k = this.project.kind(e.kind)
-		return !!k && k.free && k.ways
-	}
-
-	private lines?: { of: Entity[]; all: Entity[] }
-
-	/** The ground of a map that is drawn freely: it reaches far beyond the box by which it is found. */
-	private linesOf(m: MapInfo): Entity[] {
-		const of = this.project.entities(m.id)
-		if (this.lines?.of !== of) this.lines = { of, all: of.filter(this.isLine) }
-		return this.lines.all
 	}
 
 	/** From afar entities are no more than dots, those of a colour drawn together. */
@@ -184,6 +159,11 @@ export class Figures {
 
 	/** Draws one entity; in play only what the player sees. */
 	entity(ctx: CanvasRenderingContext2D, m: MapInfo, view: View, e: Entity, on: boolean, playing = false) {
+		const ground = this.project.kind(e.kind)
+		if (isGround(ground) && e.points?.length) {
+			const cell = { w: m.cellWidth, h: m.cellHeight }
+			return drawGroundLine(ctx, this.pictures, view, e, ground, this.picture(e, on).cell, cell)
+		}
 		const box = boxOf(view, e)
 		const a = { x: box.x, y: box.y }
 		const b = { x: box.x + box.w, y: box.y + box.h }

@@ -1,12 +1,7 @@
 import type { Entity, Kind } from '../core/types'
 import type { Pictures } from './pictures'
+import { isClosed, pointsOf, settingOf } from './points'
 import type { View } from './view.svelte'
-
-/** What of a ground line is drawn otherwise than its kind says. */
-const setting = (e: Entity, k: Kind, key: string): string => {
-	const own = e.values?.find((v) => v.key === key)?.value
-	return String(own ?? k.settings.find((s) => s.key === key)?.default ?? '')
-}
 
 /** Draws ground that is drawn freely: a line, or a shape that is filled with its colour or its picture. */
 export function drawGroundLine(
@@ -19,11 +14,10 @@ export function drawGroundLine(
 	cell: { w: number; h: number },
 ) {
 	if (!e.points?.length) return
-	const [x, y] = [e.x + e.w / 2, e.y + e.h / 2]
-	const closed = ['true', 'yes'].includes(setting(e, k, 'closed'))
-	const colour = setting(e, k, 'colour') || '#7a6248'
+	const closed = isClosed(e, k)
+	const colour = settingOf(e, k, 'colour')
 	const way = new Path2D()
-	const points = [{ x: 0, y: 0 }, ...e.points].map((p) => view.screen(x + p.x, y + p.y))
+	const points = pointsOf(e).map((p) => view.screen(p.x, p.y))
 	for (const p of points) way.lineTo(p.x, p.y)
 	if (closed) way.closePath()
 	if (closed && look) {
@@ -44,7 +38,7 @@ export function drawGroundLine(
 		ctx.fillStyle = colour
 		ctx.fill(way)
 	}
-	const broad = Number(setting(e, k, 'thickness')) * view.scale
+	const broad = Number(settingOf(e, k, 'thickness')) * view.scale
 	if (!broad) return
 	ctx.strokeStyle = colour
 	ctx.lineWidth = broad

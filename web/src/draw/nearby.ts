@@ -1,4 +1,5 @@
 import type { Entity, Rect } from '../core/types'
+import { extentOf } from './points'
 
 /** How many map pixels wide and high the squares are in which entities are looked up. */
 const side = 512
@@ -15,7 +16,8 @@ function indexOf(list: Entity[]): Index {
 	let index = indexes.get(list)
 	if (index) return index
 	index = { squares: new Map(), large: [] }
-	list.forEach((e, i) => {
+	list.forEach((one, i) => {
+		const e = extentOf(one)
 		const [x0, y0] = [Math.floor(e.x / side), Math.floor(e.y / side)]
 		const [x1, y1] = [Math.floor((e.x + e.w) / side), Math.floor((e.y + e.h) / side)]
 		if ((x1 - x0 + 1) * (y1 - y0 + 1) > 16) return void index!.large.push(i)

@@ -2,6 +2,7 @@
 	import Undo from '@lucide/svelte/icons/undo'
 	import type { Detail } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
+	import SharesField from './SharesField.svelte'
 	import SeveralWords from './SeveralWords.svelte'
 	import MessagePreview from './MessagePreview.svelte'
 
@@ -12,7 +13,9 @@
 	const spoken = $derived(d.type === 'text' && d.key === 'says')
 	/** What needs all of the width has its name above it. */
 	const wide = $derived(
-		spoken || d.type === 'several' || (d.type === 'choice' && d.choices.some((c) => c.name.length > 13)),
+		spoken ||
+			['several', 'shares'].includes(d.type) ||
+			(d.type === 'choice' && d.choices.some((c) => c.name.length > 13)),
 	)
 	const others = $derived(d.type === 'entity' && w.map ? w.project.entities(w.map.id) : [])
 
@@ -60,6 +63,8 @@
 				{#if d.mixed}<option value="" disabled>differs</option>{/if}
 				{#each d.choices as c (c.key)}<option value={c.key}>{c.name}</option>{/each}
 			</select>
+		{:else if d.type === 'shares'}
+			<SharesField name={d.name} value={d.value} mixed={d.mixed} {set} />
 		{:else if d.type === 'several'}
 			<SeveralWords name={d.name} choices={d.choices.map((c) => c.name)} value={d.value} mixed={d.mixed} {set} />
 		{:else if d.type === 'entity'}
@@ -90,7 +95,7 @@
 				<input
 					class="field min-w-0 grow {['number', 'duration'].includes(d.type) ? 'font-mono' : ''}"
 					aria-label={d.name}
-					placeholder={d.mixed ? 'differs' : d.zero}
+					placeholder={d.mixed ? 'differs' : d.zero || (d.type === 'counts' ? '3, 5, 8' : '')}
 					value={d.mixed ? '' : shown}
 					inputmode={['number', 'duration'].includes(d.type) ? 'decimal' : undefined}
 					onblur={(e) => write(e.currentTarget)}

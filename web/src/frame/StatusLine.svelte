@@ -27,7 +27,9 @@
 	})
 	// what is wrong with a way that is pointed at
 	const wrong = $derived(
-		m && w.over && !w.play.on ? (w.charting.of(m.id).find((f) => f.serious && f.entity === w.over)?.text ?? '') : '',
+		m && w.over && !w.play.on
+			? (w.charting.of(m.id).find((f) => (f.serious || f.idle) && f.entity === w.over)?.text ?? '')
+			: '',
 	)
 	const hint = $derived.by(() => {
 		if (w.picking) return 'Press it on the map, or Escape'

@@ -2,6 +2,7 @@
 	import X from '@lucide/svelte/icons/x'
 	import type { Kind, Setting } from '../core/types'
 	import { whole, words } from './fields'
+	import SharesField from '../entities/SharesField.svelte'
 	import SeveralWords from '../entities/SeveralWords.svelte'
 	import Scrub from './Scrub.svelte'
 	import type { Would } from './trial.svelte'
@@ -69,7 +70,9 @@
 
 <!-- what holds where an entity differs in nothing -->
 {#snippet standard(s: Setting, i: number)}
-	{#if s.type === 'entity'}
+	{#if s.type === 'shares'}
+		<SharesField name="Default of {s.name}" value={s.default} set={(to) => setting(i, { default: to })} />
+	{:else if s.type === 'entity'}
 		<span class="text-dim">chosen on the map</span>
 	{:else if s.type === 'several'}
 		<SeveralWords
@@ -113,7 +116,7 @@
 	{#if own && s.given}
 		<div class="flex items-center gap-2 pl-2" title={s.help}>
 			<span class="w-32 shrink-0">{s.name}</span>
-			<span class="flex {s.type === 'several' ? 'w-80' : 'w-44'} shrink-0 items-center gap-1"
+			<span class="flex {['several', 'shares'].includes(s.type) ? 'w-80' : 'w-44'} shrink-0 items-center gap-1"
 				>{@render standard(s, i)}</span
 			>
 			<span class="min-w-0 grow truncate text-dim">{[s.unit, s.help].filter(Boolean).join(' · ')}</span>
