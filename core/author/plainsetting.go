@@ -24,6 +24,8 @@ type PlainSetting struct {
 	Least   int      `json:"least"`
 	Most    int      `json:"most"`
 	Handle  string   `json:"handle"`
+	// Varies tells that it changes in play: a flag or a counter of each entity's own.
+	Varies bool `json:"varies"`
 	// Group is the heading under which a setting of a kind stands; Idle tells that it does nothing, as the
 	// others are. Both are told only.
 	Group string `json:"group"`
@@ -36,7 +38,7 @@ type PlainSetting struct {
 // Plain is a setting as a person reads it.
 func Plain(s *kind.Setting, given bool) PlainSetting {
 	p := PlainSetting{Key: s.Key, Name: s.Name, Type: s.Type, Default: s.Text(s.Default), Choices: []string{},
-		Unit: s.Unit, Help: s.Help, Least: s.Least / s.Scale(), Most: s.Most / s.Scale(), Handle: s.Handle, Given: given}
+		Unit: s.Unit, Help: s.Help, Least: s.Least / s.Scale(), Most: s.Most / s.Scale(), Handle: s.Handle, Varies: s.Varies, Given: given}
 	for _, c := range s.Choices {
 		p.Choices = append(p.Choices, c.Name)
 		if kind.Of(c.Key) == s.Default {
@@ -62,7 +64,7 @@ func settingsOf(all []PlainSetting, old []kind.Setting) ([]kind.Setting, error) 
 			})
 		}
 		was := kind.Keyed(old, p.Key)
-		s := kind.Setting{Key: p.Key, Name: strings.TrimSpace(p.Name), Type: p.Type, Unit: p.Unit, Help: p.Help, Handle: p.Handle}
+		s := kind.Setting{Key: p.Key, Name: strings.TrimSpace(p.Name), Type: p.Type, Unit: p.Unit, Help: p.Help, Handle: p.Handle, Varies: p.Varies}
 		s.Least, s.Most = p.Least*s.Scale(), p.Most*s.Scale()
 		if p.Given && was != nil {
 			s = *was

@@ -8,6 +8,8 @@ import (
 	"errors"
 	"fmt"
 	"slices"
+	"strconv"
+	"strings"
 )
 
 var errRuleGone = errors.New("the rule is no longer there")
@@ -145,6 +147,10 @@ func fill(d *document.Document, r *document.Rule, p *document.RulePart, w rules.
 	for i := range e.Blanks {
 		b := &e.Blanks[i]
 		value := p.Blank(b.Key)
+		what := kind.Datum("")
+		if i > 0 {
+			what = next[0].Value // comes first where there are several
+		}
 		if b.Key == w.Blank {
 			value = wished(b, w)
 			if w.NewFlag {
@@ -155,8 +161,8 @@ func fill(d *document.Document, r *document.Rule, p *document.RulePart, w rules.
 				c.Do = append(c.Do, made.Do...)
 				value = document.Naming(document.Object{Type: document.TypeFlag, ID: made.Made})
 			}
-		} else if !fitsBlank(d, b, value) {
-			value = rules.First(d, b, rules.Place(r))
+		} else if !fitsBlank(d, b, value, what) {
+			value = rules.First(d, b, what, rules.Place(r))
 		}
 		switch {
 		case value != "":
@@ -168,7 +174,12 @@ func fill(d *document.Document, r *document.Rule, p *document.RulePart, w rules.
 			c.Do = append(c.Do, made.Do...)
 			value = document.Naming(document.Object{Type: document.TypeFlag, ID: made.Made})
 		case b.Type == rules.BlankEntity:
+			if b.Lack != "" {
+				return fmt.Errorf("there is no %s yet: %s", b.Wants, b.Lack)
+			}
 			return fmt.Errorf("there is no %s yet: place one on a map first", b.Wants)
+		case b.Type == rules.BlankItem:
+			return errors.New("there is no item yet: place one on a map and say what it is called by")
 		default:
 			return errors.New("there is no map yet: make one first")
 		}
@@ -181,7 +192,15 @@ func fill(d *document.Document, r *document.Rule, p *document.RulePart, w rules.
 // wished is what a wish fills a blank with.
 func wished(b *rules.Blank, w rules.Wish) kind.Datum {
 	switch b.Type {
-	case rules.BlankText:
+	case rules.BlankNumber:
+		if w.Text != nil {
+			if n, err := strconv.Atoi(strings.TrimSpace(*w.Text)); err == nil {
+				return kind.Of(n)
+			}
+			return kind.Of(*w.Text) // which is no number, and refused so
+		}
+		return ""
+	case rules.BlankText, rules.BlankItem, rules.BlankOwnFlag, rules.BlankOwnCounter:
 		if w.Text != nil {
 			return kind.Of(*w.Text)
 		}
@@ -196,9 +215,16 @@ func wished(b *rules.Blank, w rules.Wish) kind.Datum {
 
 // fitsBlank reports whether what a blank says is of its type, and there, and of a kind
 // that it takes.
-func fitsBlank(d *document.Document, b *rules.Blank, value kind.Datum) bool {
-	if b.Type == rules.BlankText {
+func fitsBlank(d *document.Document, b *rules.Blank, value, what kind.Datum) bool {
+	switch b.Type {
+	case rules.BlankText:
 		return value != "" && value == kind.Of(value.Word())
+	case rules.BlankNumber:
+		return value != "" && value == kind.Of(value.Thousandths()/1000)
+	case rules.BlankItem:
+		return slices.Contains(rules.Items(d), value.Word())
+	case rules.BlankOwnFlag, rules.BlankOwnCounter:
+		return slices.ContainsFunc(b.OwnChoices(d, what), func(s kind.Setting) bool { return s.Key == value.Word() })
 	}
 	o, ok := document.Named(value)
 	if !ok || o.Type != b.Type {

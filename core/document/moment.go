@@ -48,8 +48,10 @@ type Moment struct {
 	// Lost is why the hero comes back once it is dark: one of Losses, empty for not at all.
 	Lost string `json:"lost,omitempty"`
 	// Held is what was held down in the last tick, as bits of Keys.
-	Held int  `json:"held,omitempty"`
-	Roam bool `json:"roam,omitempty"`
+	Held int `json:"held,omitempty"`
+	// Hand is the item in hand, by its word.
+	Hand string `json:"hand,omitempty"`
+	Roam bool   `json:"roam,omitempty"`
 	// Lines are what is being said, Waits the rules that go on when it was read.
 	Lines []SpokenLine `json:"lines,omitempty"`
 	Waits []RuleWait   `json:"waits,omitempty"`
@@ -60,6 +62,14 @@ type ThingSo struct {
 	Map ID       `json:"map"`
 	ID  ID       `json:"id"`
 	Is  []string `json:"is"`
+	// Own are the flags and counters of its own that are not what they are at first.
+	Own []OwnSo `json:"own,omitempty"`
+}
+
+// OwnSo is what a flag, as 0 or 1, or a counter of an entity's own is, by the key of its setting.
+type OwnSo struct {
+	Key string `json:"key"`
+	Is  int    `json:"is"`
 }
 
 // Sos are what can be so of an entity in a game: it is not in its first state, a rule
@@ -74,7 +84,7 @@ var Losses = []string{"fallen", "struckOut", "overrun"}
 var Modes = []string{"walks", "flies", "climbs", "swims"}
 
 // Keys are what can be held down in a game, by their bits, the lowest first.
-var Keys = []string{"up", "right", "down", "left", "use", "jump", "roam", "swap"}
+var Keys = []string{"up", "right", "down", "left", "use", "jump", "roam", "swap", "slot1", "slot2", "slot3", "slot4", "next"}
 
 // Spot is a place on a map: the top-left corner of the hero's box, in 1/256 map pixels.
 type Spot struct {
@@ -210,6 +220,14 @@ func (m *Moment) check() error {
 	}
 	for _, t := range m.Things {
 		if err := first(checkID("a thing's map", t.Map), checkID("a thing", t.ID), checkRange("what is so of a thing", len(t.Is), 0, len(Sos))); err != nil {
+			return err
+		}
+		for _, o := range t.Own {
+			if err := first(checkName(o.Key), checkRange("a counter", o.Is, -1<<30, 1<<30)); err != nil {
+				return err
+			}
+		}
+		if err := checkRange("how much a thing has of its own", len(t.Own), 0, maxSettings); err != nil {
 			return err
 		}
 		for _, is := range t.Is {

@@ -28,7 +28,7 @@ func TestPinCheck(t *testing.T) {
 		{"no way of moving", func(p *document.Pin) { p.Moment.Hero.Mode = "rolls" }, "moves"},
 		{"swims", func(p *document.Pin) { p.Moment.Hero.Mode = "swims" }, ""},
 		{"all keys", func(p *document.Pin) { p.Moment.Held = 127 }, ""},
-		{"a key too many", func(p *document.Pin) { p.Moment.Held = 256 }, "held"},
+		{"a key too many", func(p *document.Pin) { p.Moment.Held = 1 << len(document.Keys) }, "held"},
 		{"a negative while", func(p *document.Pin) { p.Moment.Hero.Push = -1 }, "while"},
 		{"a long while", func(p *document.Pin) { p.Moment.Hero.Blink = 1<<14 + 1 }, "while"},
 		{"too fast", func(p *document.Pin) { p.Moment.Hero.VY = -1 << 41 }, "fast"},
@@ -72,7 +72,7 @@ func TestRecordingCheck(t *testing.T) {
 			r.Keys = []document.HeldFor{{Held: 1, Ticks: document.MaxRecorded}, {Ticks: 1}}
 		}, "30 minutes"},
 		{"for no time", func(r *document.Recording) { r.Keys[0].Ticks = 0 }, "how long"},
-		{"a key too many", func(r *document.Recording) { r.Keys[0].Held = 256 }, "held"},
+		{"a key too many", func(r *document.Recording) { r.Keys[0].Held = 1 << len(document.Keys) }, "held"},
 		{"begins wrong", func(r *document.Recording) { r.Start.Hearts = -1 }, "hearts"},
 		{"happened nowhere", func(r *document.Recording) { r.Course[0].Map = "" }, "where"},
 		{"happened before", func(r *document.Recording) { r.Course[0].Tick = -1 }, "when"},

@@ -25,6 +25,9 @@ type Setting struct {
 	Most  int `json:"most,omitempty"`
 	// Handle is how it is dragged on the map: one of the handles, or empty.
 	Handle string `json:"handle,omitempty"`
+	// Varies tells that it changes in play, where rules ask and change it: a yes or no is a flag of each
+	// entity's own then, a number a counter.
+	Varies bool `json:"varies,omitempty"`
 	// Zero says what none of it means, for settings that come with Azzel.
 	Zero string `json:"-"`
 }
@@ -102,6 +105,8 @@ func (s *Setting) Check() error {
 		return fmt.Errorf("a choice has 1 to %d words to choose from, and nothing else has", MaxItems)
 	case s.Least > s.Most:
 		return fmt.Errorf("the range of %s ends before it begins", s.Name)
+	case s.Varies && s.Type != YesNo && s.Type != Number:
+		return fmt.Errorf("%s cannot change in play: only a yes or no can, and a number", s.Name)
 	case s.Handle != "" && !slices.Contains([]string{HandleRound, HandleAhead, HandleBoth, HandleUp}, s.Handle):
 		return fmt.Errorf("there is no handle called “%.40s”", s.Handle)
 	}

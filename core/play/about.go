@@ -88,6 +88,7 @@ func (g *Game) AboutThing(r world.Ref) string {
 	case (t.Acts == kind.Checkpoint || t.Acts == kind.Goal) && g.Is(r, Reached):
 		out += ", reached"
 	}
+	out += g.aboutOwn(r, t)
 	if !g.Shown(r) {
 		out += ", hidden"
 	}

@@ -62,7 +62,7 @@ func crowded(run *run, r *rand.Rand, w, h int) *run {
 		value("says", `"Mind the step."`), value("health", "2"), value("aims", `"atHero"`), value("aims", `"allAround"`), value("every", "700"), value("workedBy", `"step"`), value("workedBy", `"weight"`),
 		value("goesBack", `"whenLeft"`), value("goesBack", `"afterAWhile"`), value("turns", `"left"`), value("turns", `"toAndFro"`), value("arms", "3"), value("onFor", "900"), value("offFor", "600"), value("comesBackAfter", "800"), value("pause", "200"),
 		value("makes", `[{"of":"walker","odds":2},{"of":"collectible","odds":1}]`), value("makes", `[{"of":"flyer","odds":1}]`), value("inAll", "3"), value("waves", "[1,2]"), value("takes", `[{"of":"walker","odds":0},{"of":"block","odds":1}]`),
-		value("goesOff", `"touch"`), value("goesOff", `"blow"`), value("after", "300"), value("notices", `"anything"`), value("closesAgain", "true"), value("again", "false")}
+		value("goesOff", `"touch"`), value("goesOff", `"blow"`), value("after", "300"), value("notices", `"anything"`), value("closesAgain", "true"), value("again", "false"), value("is", `"oil"`), value("amount", "2"), value("usedUp", "true")}
 	for range 12 {
 		k := kinds[r.IntN(len(kinds))]
 		var own []kind.Value
@@ -73,6 +73,15 @@ func crowded(run *run, r *rand.Rand, w, h int) *run {
 		}
 		run.with(k, r.IntN(w), r.IntN(h), 1+r.IntN(2), 1, r.IntN(5) > 0, document.Facings[r.IntN(4)], own...)
 	}
+	// one of the switches counts, if there is one
+	run.d = apply(run.t, run.d, edit.Insert(edit.Ref{Type: edit.TypeKind, ID: "jarjarjarjar"}, jar(kind.Switch)))
+	for _, e := range document.InRank(run.g.Ground().Map.Entities.All()) {
+		if e.Kind == kind.Switch {
+			run.d = apply(run.t, run.d, edit.Set(edit.Ref{Type: edit.TypeEntity, Map: run.mapID(), ID: e.ID}, "kind", "jarjarjarjar"))
+			break
+		}
+	}
+	run.g.Enter(stage(run.d))
 	return ruled(run, r)
 }
 
@@ -86,7 +95,15 @@ func ruled(run *run, r *rand.Rand) *run {
 		if k := run.d.Kind(document.ID(o.Kind)); e.Slot != slot || e.Blanks[0].Fits == nil || !e.Blanks[0].Fits(k) {
 			return document.RulePart{}, false
 		}
-		return rules.Part(e.Word, document.Naming(document.Object{Type: document.TypeEntity, Map: m.ID, ID: o.ID})), true
+		p := rules.Part(e.Word, document.Naming(document.Object{Type: document.TypeEntity, Map: m.ID, ID: o.ID}))
+		for _, b := range e.Blanks[1:] {
+			fill := map[string]kind.Datum{rules.BlankItem: `"oil"`, rules.BlankOwnFlag: `"lid"`, rules.BlankOwnCounter: `"full"`}[b.Type]
+			if b.Type == rules.BlankNumber {
+				fill = kind.Of(r.IntN(4))
+			}
+			p.Blanks = append(p.Blanks, kind.Value{Key: b.Key, Value: fill})
+		}
+		return p, true
 	}
 	for range 5 {
 		var parts []document.RulePart

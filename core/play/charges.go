@@ -22,7 +22,7 @@ func (g *Game) blast(m *world.Ground, r world.Ref, t *world.Thing) {
 	d := &t.Doing
 	g.setThing(r, Gone, true)
 	g.tell("blast", t.Name)
-	g.happen(happening{rules.WordFalls, t.Map, r})
+	g.happen(happening{on: rules.WordFalls, m: t.Map, thing: r})
 	g.Blasts = append(g.Blasts[:len(g.Blasts):len(g.Blasts)], Blast{Of: r, X: x, Y: y, Left: BlastTicks})
 	reaches := func(box world.Box) bool {
 		dx, dy := (box.Left+box.Right)/2-x, (box.Top+box.Bottom)/2-y

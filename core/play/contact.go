@@ -30,19 +30,19 @@ func (g *Game) touch(m *world.Ground) {
 		case kind.Collectible, kind.Key, kind.Item:
 			g.setThing(r, Taken, true)
 			g.tell(rules.WordTake, t.Name)
-			g.happen(happening{rules.WordTake, m.Ref, r})
+			g.happen(happening{on: rules.WordTake, m: m.Ref, thing: r})
 		case kind.Goal:
 			if !g.Is(r, Reached) {
 				g.setThing(r, Reached, true)
 				g.tell("goal", t.Name)
-				g.happen(happening{rules.WordEnter, m.Ref, r})
+				g.happen(happening{on: rules.WordEnter, m: m.Ref, thing: r})
 			}
 		case kind.Checkpoint:
 			if b := g.Hero(); !g.Is(r, Reached) {
 				g.setThing(r, Reached, true)
 				g.Back = Place{b.Map, b.X, b.Y}
 				g.tell("checkpoint", t.Name)
-				g.happen(happening{rules.WordEnter, m.Ref, r})
+				g.happen(happening{on: rules.WordEnter, m: m.Ref, thing: r})
 			}
 		}
 	}

@@ -140,7 +140,7 @@ func (g *Game) hits(r world.Ref, t *world.Thing) {
 	}
 	g.setThing(r, Gone, true)
 	g.tell("defeat", t.Name)
-	g.happen(happening{rules.WordFalls, t.Map, r})
+	g.happen(happening{on: rules.WordFalls, m: t.Map, thing: r})
 	g.livelyOf = world.None
 }
 

@@ -91,7 +91,7 @@ func (g *Game) makes(r world.Ref, t *world.Thing) {
 func (g *Game) ends(r world.Ref, t *world.Thing) {
 	g.setTally(Tally{Of: r})
 	g.tell(rules.WordEnds, t.Name)
-	g.happen(happening{rules.WordEnds, t.Map, r})
+	g.happen(happening{on: rules.WordEnds, m: t.Map, thing: r})
 	g.switchTo(r, false)
 }
 
@@ -160,7 +160,7 @@ func (g *Game) arrives(m *world.Ground, b *Body, t *world.Thing) {
 		}
 		g.setThing(r, Gone, true)
 		g.tell(rules.WordFalls, core.Name)
-		g.happen(happening{rules.WordFalls, core.Map, r})
+		g.happen(happening{on: rules.WordFalls, m: core.Map, thing: r})
 		g.Lost, g.Fade = Overrun, FadeTicks
 		return
 	}

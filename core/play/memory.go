@@ -27,6 +27,8 @@ var Remembered = []Memory{
 	{"switches", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},
 	{"doors that rules opened", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},
 	{"what rules brought, took away, showed, hid, enabled, disabled", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},
+	{"flags and counters of things' own", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},
+	{"what is in hand", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
 	{"timers, and how much sources have made", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},
 	{"what was taken", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
 	{"keys that were used up", Stays, Stays, Stays, Stays, AtFirst, ThatTime},

@@ -12,7 +12,7 @@ import (
 func (g *Game) Moment() document.Moment {
 	st, s := g.Stage, g.State
 	out := document.Moment{Tick: s.Tick, Seed: s.Seed, Hearts: int(s.Count(Hearts)), Lives: int(s.Count(Lives)), Hero: g.figure(g.Hero()),
-		Entry: g.spot(s.Entry), Back: g.spot(s.Back), Fade: int(s.Fade), Held: int(s.Held), Roam: s.Roam}
+		Entry: g.spot(s.Entry), Back: g.spot(s.Back), Fade: int(s.Fade), Held: int(s.Held), Hand: s.Hand, Roam: s.Roam}
 	for _, p := range []*document.Spot{&out.Back, &out.Entry} {
 		if p.Map == "" { // its map was removed
 			*p = out.Hero.Spot
@@ -29,9 +29,10 @@ func (g *Game) Moment() document.Moment {
 		}
 	}
 	for t := range st.Things {
-		if bits := s.bits(thingSlot(st, world.Ref(t), 0), int(bitsOfThing)); bits != 0 {
+		bits, own := s.bits(thingSlot(st, world.Ref(t), 0), int(bitsOfThing)), s.ownOf(st, world.Ref(t))
+		if bits != 0 || len(own) > 0 {
 			end := st.End(world.Ref(t))
-			out.Things = append(out.Things, document.ThingSo{Map: end.Map, ID: end.Entity, Is: words(bits)})
+			out.Things = append(out.Things, document.ThingSo{Map: end.Map, ID: end.Entity, Is: words(bits), Own: own})
 		}
 	}
 	for _, a := range s.Away {
@@ -41,7 +42,7 @@ func (g *Game) Moment() document.Moment {
 		case document.TypeRule:
 			out.Rules = append(out.Rules, a.Of.ID)
 		default:
-			out.Things = append(out.Things, document.ThingSo{Map: a.Of.Map, ID: a.Of.ID, Is: words(a.Bits)})
+			out.Things = append(out.Things, document.ThingSo{Map: a.Of.Map, ID: a.Of.ID, Is: words(a.Bits), Own: a.Own})
 		}
 	}
 	g.momentOfBodies(&out)
@@ -169,7 +170,7 @@ func Resume(st *world.Stage, at document.Moment) (*Game, error) {
 	if st.MapOf(at.Hero.Map) < 0 {
 		return nil, ErrPlaceGone
 	}
-	s := &State{Tick: at.Tick, Seed: at.Seed, Leaving: world.None, Inside: world.None, Fade: int16(at.Fade), Held: Input(at.Held), Roam: at.Roam}
+	s := &State{Tick: at.Tick, Seed: at.Seed, Leaving: world.None, Inside: world.None, Fade: int16(at.Fade), Held: Input(at.Held), Hand: at.Hand, Roam: at.Roam}
 	g := gameOf(st, s)
 	g.room(st)
 	s.setCount(Hearts, int32(at.Hearts))
@@ -191,6 +192,7 @@ func Resume(st *world.Stage, at document.Moment) (*Game, error) {
 			}
 		}
 		s.so(st, document.Object{Type: document.TypeEntity, Map: t.Map, ID: t.ID}, bits)
+		s.own(st, document.End{Map: t.Map, Entity: t.ID}, t.Own)
 	}
 	for _, k := range at.Known {
 		if m := st.MapOf(k.Map); m >= 0 {

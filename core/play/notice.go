@@ -30,9 +30,9 @@ func (g *Game) notice(m *world.Ground) {
 		}
 		if g.setThing(r, Reached, in); in {
 			g.tell(rules.WordEnter, g.Stage.Thing(r).Name)
-			g.happen(happening{rules.WordEnter, m.Ref, r})
+			g.happen(happening{on: rules.WordEnter, m: m.Ref, thing: r})
 		} else {
-			g.happen(happening{rules.WordLeave, m.Ref, r})
+			g.happen(happening{on: rules.WordLeave, m: m.Ref, thing: r})
 		}
 	}
 }

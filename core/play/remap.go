@@ -11,8 +11,9 @@ import (
 type Away struct {
 	// Of is an entity, a flag or a rule.
 	Of document.Object
-	// Bits are its bits, the lowest first.
+	// Bits are its bits, the lowest first; Own what it had of its own, other than at first.
 	Bits uint16
+	Own  []document.OwnSo
 }
 
 // Enter brings a game to the stage of another version of the document: everything keeps
@@ -184,12 +185,13 @@ func (g *Game) enterSituation(was *world.Stage) {
 	away := s.Away
 	s.Away = nil
 	s.room(next)
-	for k, v := range old.Counts {
-		s.setCount(k, v)
+	for k := range countsOfAll {
+		s.setCount(k, old.Counts[k])
 	}
 	put := func(of document.Object, bits uint16) { s.so(next, of, bits) }
 	for _, a := range away {
 		put(a.Of, a.Bits)
+		s.own(next, document.End{Map: a.Of.Map, Entity: a.Of.ID}, a.Own)
 	}
 	for f := range was.Flags {
 		put(document.Object{Type: document.TypeFlag, ID: was.Flags[f]}, old.bits(flagSlot(world.Ref(f)), 1))
@@ -199,10 +201,11 @@ func (g *Game) enterSituation(was *world.Stage) {
 	}
 	for t := range was.Things {
 		bits := old.bits(thingSlot(was, world.Ref(t), 0), int(bitsOfThing))
+		end := was.End(world.Ref(t))
 		if bits != 0 {
-			end := was.End(world.Ref(t))
 			put(document.Object{Type: document.TypeEntity, Map: end.Map, ID: end.Entity}, bits)
 		}
+		s.own(next, end, old.ownOf(was, world.Ref(t)))
 	}
 }
 
@@ -212,7 +215,7 @@ func (s *State) so(st *world.Stage, of document.Object, bits uint16) {
 	switch {
 	case bits == 0:
 	case first < 0:
-		s.Away = append(s.Away, Away{of, bits})
+		s.Away = append(s.Away, Away{Of: of, Bits: bits})
 	default:
 		for b := range n {
 			if bits>>b&1 != 0 {

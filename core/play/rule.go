@@ -4,6 +4,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/rules"
 	"azzel/core/world"
+	"slices"
 	"strings"
 )
 
@@ -12,6 +13,9 @@ type happening struct {
 	on    string
 	m     world.Ref
 	thing world.Ref
+	// word is the item that was used on it, or what of its own changed from what to what.
+	word    string
+	was, is int32
 }
 
 func (g *Game) happen(h happening) { g.queue = append(g.queue, h) }
@@ -26,14 +30,41 @@ func (g *Game) settle() {
 			g.queue = nil
 			return
 		}
-		var entity document.ID
-		if t := g.Stage.Thing(h.thing); t != nil {
-			entity = t.ID
-		}
-		for _, r := range rules.Waiting(g.Stage.Doc, h.on, g.Stage.Grounds[h.m].ID, entity) {
-			g.begin(g.Stage.RuleOf(r.ID))
+		for _, r := range g.waiting(h) {
+			if h.meant(r) {
+				g.begin(g.Stage.RuleOf(r.ID))
+			}
 		}
 	}
+}
+
+// waiting are the rules that wait for the like of a happening.
+func (g *Game) waiting(h happening) []*document.Rule {
+	var entity document.ID
+	if t := g.Stage.Thing(h.thing); t != nil {
+		entity = t.ID
+	}
+	return rules.Waiting(g.Stage.Doc, h.on, g.Stage.Grounds[h.m].ID, entity)
+}
+
+// waitedFor reports whether a rule waits for a happening.
+func (g *Game) waitedFor(h happening) bool { return slices.ContainsFunc(g.waiting(h), h.meant) }
+
+// meant reports whether a rule that waits for the like of it waits for this.
+func (h happening) meant(r *document.Rule) bool {
+	if h.word == "" {
+		return true
+	}
+	return slices.ContainsFunc(r.In(document.SlotWhen), func(p *document.RulePart) bool {
+		switch {
+		case p.Word != h.on:
+			return false
+		case h.on == rules.WordUseOn:
+			return p.Blank("item").Word() == h.word
+		}
+		n := p.Blank("number").Thousandths() / 1000
+		return p.Blank("own").Word() == h.word && int64(h.was) < n && n <= int64(h.is)
+	})
 }
 
 func (g *Game) begin(ref world.Ref) {
@@ -102,13 +133,13 @@ func (g *Game) holdsTrue(p *document.RulePart) bool {
 	case rules.WordIsLeft:
 		return !g.Is(r, Reached)
 	}
-	return false
+	return g.ownIs(p, r)
 }
 
 // do does one step of a rule; true when the rule waits then.
 func (g *Game) do(p *document.RulePart) (waits bool) {
 	o, _ := document.Named(p.Blank("what"))
-	if g.change(p.Word, o) {
+	if g.change(p.Word, o) || g.changeOwn(p, g.Stage.ThingOf(o.Map, o.ID)) {
 		return false
 	}
 	switch p.Word {

@@ -32,7 +32,7 @@ const (
 	bitsOfThing
 )
 
-// The counts.
+// The counts; those of things follow them.
 const (
 	Hearts = iota // of the hero
 	Lives         // that are left, where they are counted
@@ -42,7 +42,8 @@ const (
 // room makes the slices as large as a stage asks.
 func (s *Situation) room(st *world.Stage) {
 	n := len(st.Flags) + len(st.Rules) + len(st.Things)*int(bitsOfThing)
-	s.Bits, s.Counts, s.Hash = make([]uint64, (n+63)/64), make([]int32, countsOfAll), [2]uint64{}
+	s.Bits, s.Counts, s.Hash = make([]uint64, (n+63)/64), make([]int32, countsOfAll+st.Owned), [2]uint64{}
+	s.firstOwn(st, 0, world.Ref(len(st.Things)))
 }
 
 func flagSlot(f world.Ref) int                  { return int(f) }

@@ -22,7 +22,7 @@ const (
 )
 
 // Input is what is held down in a tick, as bits.
-type Input uint8
+type Input uint16
 
 // The inputs. Use and Jump count when they go down; Roam walks through everything, unhurt,
 // while it is held.
@@ -36,6 +36,14 @@ const (
 	InputRoam
 	// InputSwap leads another hero when it goes down.
 	InputSwap
+	// InputSlot1 and the three behind it take what is in a quick slot in hand, InputNext the next one.
+	InputSlot1
+	InputSlot2
+	InputSlot3
+	InputSlot4
+	InputNext
+
+	InputSlots = InputSlot1 | InputSlot2 | InputSlot3 | InputSlot4
 )
 
 // State is a game being played.
@@ -81,6 +89,8 @@ type State struct {
 	Veil uint8
 	// Lost tells that the hero comes back once it is dark: as after a fall, or struck out.
 	Lost Loss
+	// Hand is the item in hand, by its word; empty for none. It is in no hash: it can always be another.
+	Hand string
 	// Held is the input of the tick before.
 	Held Input
 	// Roam walks through everything and is not hurt.

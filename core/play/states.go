@@ -43,7 +43,7 @@ func (g *Game) turned(r world.Ref, on bool) {
 	if doorlike(t) {
 		word = map[bool]string{true: rules.WordOpens, false: rules.WordShuts}[on]
 	}
-	g.happen(happening{word, t.Map, r})
+	g.happen(happening{on: word, m: t.Map, thing: r})
 }
 
 // There reports whether a thing is on its map: neither absent, nor drawn away, nor taken.

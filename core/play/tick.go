@@ -37,6 +37,7 @@ func (g *Game) Step(in Input) {
 			g.swap()
 			m = g.Ground()
 		}
+		g.takeInHand(pressed)
 		g.act(m, in, pressed)
 	}
 	g.settle()

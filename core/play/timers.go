@@ -94,7 +94,7 @@ func (g *Game) comes(m *world.Ground, r world.Ref) {
 		g.switchTo(r, t.Entity.On)
 	case kind.Timer:
 		g.tell(rules.WordRings, t.Name)
-		g.happen(happening{rules.WordRings, t.Map, r})
+		g.happen(happening{on: rules.WordRings, m: t.Map, thing: r})
 		if !t.Doing.Again {
 			g.switchTo(r, false)
 		}

@@ -12,7 +12,7 @@ import (
 func (g *Game) use(m *world.Ground) {
 	for _, at := range []world.Box{g.extent(g.Hero()), g.ahead(m)} {
 		for _, r := range g.touched(m, at) {
-			if g.usesThing(m, r) {
+			if g.usesOn(r) || g.usesThing(m, r) {
 				return
 			}
 		}

@@ -117,12 +117,13 @@ func (g *Game) enterMap() {
 				g.setThing(r, bit, false)
 			}
 		}
+		g.firstOwn(g.Stage, m.First, m.After)
 		here := func(r world.Ref) bool { return r >= m.First && r < m.After }
 		g.Timers = slices.DeleteFunc(slices.Clone(g.Timers), func(t Timer) bool { return here(t.Of) })
 		g.Tallies = slices.DeleteFunc(slices.Clone(g.Tallies), func(t Tally) bool { return here(t.Of) })
 	}
 	g.tell(rules.WordArrive, m.Name)
-	g.happen(happening{rules.WordArrive, m.Ref, world.None})
+	g.happen(happening{on: rules.WordArrive, m: m.Ref, thing: world.None})
 }
 
 // wrap comes in again on the other side, if there is room.

@@ -70,7 +70,7 @@ func (g *Game) left(r world.Ref) {
 func (g *Game) work(m *world.Ground, r world.Ref) {
 	t := g.Stage.Thing(r)
 	g.tell(rules.WordUse, t.Name)
-	g.happen(happening{rules.WordUse, m.Ref, r})
+	g.happen(happening{on: rules.WordUse, m: m.Ref, thing: r})
 	g.switchTo(r, !g.On(r))
 	if t.Doing.Returns == world.AfterAWhile && t.Doing.After > 0 {
 		g.setTimer(r, map[bool]int32{true: t.Doing.After}[g.Is(r, Switched)])

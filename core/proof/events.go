@@ -5,6 +5,7 @@ import (
 	"azzel/core/kind"
 	"azzel/core/rules"
 	"azzel/core/world"
+	"slices"
 )
 
 // happens lets come about what could at a thing: being taken, used, come to, and what that wakes.
@@ -64,6 +65,12 @@ func (f *May) happens(ref world.Ref, t *world.Thing, set func(*bool)) {
 			f.through(f.st.WayFrom(f.st.End(ref)))
 		}
 	}
+	if len(t.Own) > 0 { // which any rule may change
+		f.wake(rules.WordReaches, t.Map, t.ID, set)
+	}
+	if f.near(t, 1) {
+		f.wake(rules.WordUseOn, t.Map, t.ID, set)
+	}
 	// whatever turns something, it wakes the same
 	if f.opened[r] {
 		f.wake(rules.WordTurnsOn, t.Map, t.ID, set)
@@ -79,6 +86,9 @@ func (f *May) happens(ref world.Ref, t *world.Thing, set func(*bool)) {
 // what they do otherwise where these could fail.
 func (f *May) wake(word string, m world.Ref, entity document.ID, set func(*bool)) {
 	for _, r := range rules.Waiting(f.st.Doc, word, f.st.Grounds[m].ID, entity) {
+		if word == rules.WordUseOn && !f.hasFor(r, m, entity) {
+			continue
+		}
 		could, fails := true, false
 		for _, c := range r.In(document.SlotIf) {
 			is, not := f.condition(c)
@@ -92,6 +102,14 @@ func (f *May) wake(word string, m world.Ref, entity document.ID, set func(*bool)
 			f.does(r, document.SlotOtherwise, set)
 		}
 	}
+}
+
+// hasFor reports whether an item could be had that a rule waits for being used on something.
+func (f *May) hasFor(r *document.Rule, m world.Ref, entity document.ID) bool {
+	at := document.Naming(document.Object{Type: document.TypeEntity, Map: f.st.Grounds[m].ID, ID: entity})
+	return slices.ContainsFunc(r.In(document.SlotWhen), func(p *document.RulePart) bool {
+		return p.Word == rules.WordUseOn && p.Blank("what") == at && f.has(p.Blank("item").Word())
+	})
 }
 
 // condition tells whether what a condition asks could be so, and whether it could not.

@@ -18,6 +18,8 @@ type Search struct {
 	// bounded tells that all is known that could be.
 	bounded bool
 	goals   []world.Ref
+	// used are the items that rules wait for being used on things.
+	used map[document.End][]string
 	// hops is how many maps lie between each and a goal, as passages and seams lead.
 	hops  []int
 	open  nodes
@@ -64,7 +66,7 @@ const (
 
 // New begins to look for an answer from where a game begins.
 func New(st *world.Stage) *Search {
-	s := &Search{st: st, seen: map[key]bool{}}
+	s := &Search{st: st, seen: map[key]bool{}, used: usedOn(st.Doc)}
 	g, err := play.Start(st, "", Seed)
 	if err != nil {
 		s.out = &Answer{Is: Nothing, Why: "there is no spawn yet", By: world.None}
@@ -251,6 +253,13 @@ func (s *Search) look(n *node) {
 		if !g.There(r) {
 			continue
 		}
+		for _, word := range s.used[s.st.End(r)] {
+			if n0 := len(n.targets); g.Has(word) {
+				if n.targets = near.beside(n.targets, m, t); len(n.targets) > n0 {
+					n.targets[n0].hand = word
+				}
+			}
+		}
 		switch t.Acts {
 		case kind.Collectible, kind.Key, kind.Item, kind.Goal, kind.Exit, kind.Door:
 			if t.Acts == kind.Door && !g.On(r) && t.Doing.Needs != "" && g.Has(t.Doing.Needs) {
@@ -344,6 +353,9 @@ func (w *walk) goTo(t target, way []grid.Point) bool {
 	if t.turn != "" {
 		w.hold([4]play.Input{play.InputUp, play.InputRight, play.InputDown, play.InputLeft}[t.turn.Index()])
 	}
+	if t.hand != "" && !w.take(t.hand) {
+		return false
+	}
 	if t.use {
 		w.hold(0)
 		w.hold(play.InputUse)
@@ -365,6 +377,7 @@ type target struct {
 	// over is the edge to go over from there.
 	over  document.Facing
 	grows bool
-	// swap leads another hero.
+	// swap leads another hero; hand takes an item in hand first.
 	swap bool
+	hand string
 }

@@ -117,6 +117,16 @@ func (c *chooser) blank(p *document.RulePart, b *Blank) {
 		}
 		at.Flag, at.NewFlag = "", true
 		c.add("A new flag", at)
+	case BlankItem:
+		for _, word := range Items(c.doc) {
+			at.Text = &word
+			c.add(word, at)
+		}
+	case BlankOwnFlag, BlankOwnCounter:
+		for _, s := range b.OwnChoices(c.doc, p.Blank("what")) {
+			at.Text = &s.Key
+			c.add(s.Name, at)
+		}
 	}
 	if p.Slot == document.SlotIf {
 		c.add("remove this condition", Wish{Part: p.ID, Remove: true})
@@ -163,8 +173,22 @@ func fitting(d *document.Document, b *Blank) map[document.ID]bool {
 
 // First is what fits a blank first, beginning with what stands on a map; empty when
 // nothing does.
-func First(d *document.Document, b *Blank, here document.ID) kind.Datum {
+//
+// What is what the blank “what” of the same part names.
+func First(d *document.Document, b *Blank, what kind.Datum, here document.ID) kind.Datum {
 	switch b.Type {
+	case BlankNumber:
+		return kind.Of(1)
+	case BlankItem:
+		for _, word := range Items(d) {
+			return kind.Of(word)
+		}
+		return ""
+	case BlankOwnFlag, BlankOwnCounter:
+		for _, s := range b.OwnChoices(d, what) {
+			return kind.Of(s.Key)
+		}
+		return ""
 	case BlankText:
 		return kind.Of(b.First)
 	case BlankFlag:

@@ -41,9 +41,9 @@ func TestChoices(t *testing.T) {
 		return ""
 	}
 	const (
-		whens = "[The hero], uses a switch, takes a collectible, arrives on a map, [Somebody], comes to a place, has left a place, is defeated or broken, [Something], is turned on, is turned off, is opened, is shut, rings, as a timer does, has nothing left, as a source"
-		ifs   = "[A flag], a flag is set, a flag is not set, [Something], something is on, something is off, a door is open, a door is shut, [A place], somebody is at a place, nobody is at a place"
-		thens = "[Doors and what works], open a door, shut a door, turn something on, turn something off, flip something, let a source make one, [What is there], show something, hide something, put something there, take something away, enable something, disable something, [The story], set a flag, clear a flag, say a line"
+		whens = "[The hero], uses a switch, uses an item on something, takes a collectible, arrives on a map, [Somebody], comes to a place, has left a place, is defeated or broken, [Something], is turned on, is turned off, is opened, is shut, has a counter that reaches a number, rings, as a timer does, has nothing left, as a source"
+		ifs   = "[A flag], a flag is set, a flag is not set, [Something], something is on, something is off, a door is open, a door is shut, [Something’s own], a flag of its own is set, a flag of its own is not set, a counter of its own is at least, a counter of its own is below, [A place], somebody is at a place, nobody is at a place"
+		thens = "[Doors and what works], open a door, shut a door, turn something on, turn something off, flip something, let a source make one, [What is there], show something, hide something, put something there, take something away, enable something, disable something, [Something’s own], set a flag of its own, clear a flag of its own, add to a counter of its own, give a counter of its own a number, [The story], set a flag, clear a flag, say a line"
 	)
 	for _, c := range []struct {
 		part  document.ID
@@ -95,27 +95,27 @@ func TestFirst(t *testing.T) {
 	d := sample.World()
 	door := rules.Find(rules.WordOpen).Blank("what")
 	want := document.Naming(document.Object{Type: document.TypeEntity, Map: sample.Quay, ID: sample.Door})
-	if got := rules.First(d, door, sample.Pans); got != want {
+	if got := rules.First(d, door, "", sample.Pans); got != want {
 		t.Errorf("without a door here it is %s", got)
 	}
 	pans := *d.Maps.Get(sample.Pans)
 	e := &document.Entity{ID: "doorondooron", Kind: kind.Door}
 	pans.Entities = pans.Entities.With(e.ID, e)
 	d.Maps = d.Maps.With(pans.ID, &pans)
-	if got, _ := document.Named(rules.First(d, door, sample.Pans)); got.ID != e.ID {
+	if got, _ := document.Named(rules.First(d, door, "", sample.Pans)); got.ID != e.ID {
 		t.Errorf("the door of the map itself is passed over for %+v", got)
 	}
-	if got := rules.First(d, rules.Find(rules.WordArrive).Blank("what"), sample.Pans); got != document.Naming(document.Object{Type: document.TypeMap, ID: sample.Pans}) {
+	if got := rules.First(d, rules.Find(rules.WordArrive).Blank("what"), "", sample.Pans); got != document.Naming(document.Object{Type: document.TypeMap, ID: sample.Pans}) {
 		t.Errorf("the first map is %s", got)
 	}
-	if got := rules.First(d, rules.Find(rules.WordSay).Blank("text"), ""); got.Word() == "" {
+	if got := rules.First(d, rules.Find(rules.WordSay).Blank("text"), "", ""); got.Word() == "" {
 		t.Error("a line is empty at first")
 	}
 	d.Flags = document.Table[document.Flag]{}
-	if got := rules.First(d, rules.Find(rules.WordSet).Blank("what"), ""); got != "" {
+	if got := rules.First(d, rules.Find(rules.WordSet).Blank("what"), "", ""); got != "" {
 		t.Errorf("without a flag it is %s", got)
 	}
-	if got := rules.First(document.New("Empty"), door, ""); got != "" {
+	if got := rules.First(document.New("Empty"), door, "", ""); got != "" {
 		t.Errorf("without a door it is %s", got)
 	}
 }

@@ -4,6 +4,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/kind"
 	"fmt"
+	"slices"
 	"strings"
 )
 
@@ -18,6 +19,8 @@ type Said struct {
 	Writes bool `json:"writes,omitempty"`
 	// Written is that text.
 	Written string `json:"written,omitempty"`
+	// Number tells that what is written is a number.
+	Number bool `json:"number,omitempty"`
 	// Missing marks a name that refers to nothing.
 	Missing bool `json:"missing,omitempty"`
 }
@@ -122,7 +125,23 @@ func (s *speaker) blank(p *document.RulePart, b *Blank) Said {
 		out.Text, out.Writes, out.Written, out.Missing = fmt.Sprintf("“%s”", text), true, text, text == ""
 		return out
 	}
-	out.Text, out.Missing = s.name(value, b.Type)
+	switch b.Type {
+	case BlankNumber:
+		n := value.Thousandths() / 1000
+		out.Text, out.Writes, out.Number, out.Written = fmt.Sprint(n), true, true, fmt.Sprint(n)
+	case BlankItem:
+		out.Text = value.Word()
+		out.Missing = !slices.Contains(Items(s.doc), out.Text)
+	case BlankOwnFlag, BlankOwnCounter:
+		out.Text, out.Missing = "something that was removed", true
+		for _, own := range b.OwnChoices(s.doc, p.Blank("what")) {
+			if own.Key == value.Word() {
+				out.Text, out.Missing = own.Name, false
+			}
+		}
+	default:
+		out.Text, out.Missing = s.name(value, b.Type)
+	}
 	return out
 }
 

@@ -5,6 +5,7 @@ package rules
 import (
 	"azzel/core/document"
 	"azzel/core/kind"
+	"errors"
 	"fmt"
 	"slices"
 	"strings"
@@ -14,6 +15,8 @@ import (
 // The words: happenings, conditions and actions.
 const (
 	WordUse      = "use"      // the hero uses a switch
+	WordUseOn    = "useOn"    // the hero uses the item in hand on something
+	WordReaches  = "reaches"  // a counter of something's own comes to a number, or a flag is set
 	WordTake     = "take"     // the hero takes a collectible
 	WordEnter    = "enter"    // somebody comes to a sensor, a checkpoint or a goal
 	WordLeave    = "leave"    // all have left a sensor
@@ -48,6 +51,15 @@ const (
 	WordSet      = "set"     // set a flag
 	WordClear    = "clear"   // clear a flag
 	WordSay      = "say"     // say a line
+
+	WordOwnIsSet    = "ownIsSet"    // a flag of something's own is set
+	WordOwnIsNotSet = "ownIsNotSet" // it is not
+	WordOwnAtLeast  = "ownAtLeast"  // a counter of something's own is a number or more
+	WordOwnBelow    = "ownBelow"    // it is less
+	WordOwnSet      = "ownSet"      // set a flag of something's own
+	WordOwnClear    = "ownClear"    // clear it
+	WordOwnAdd      = "ownAdd"      // add to a counter of something's own; what is less than 0 takes away
+	WordOwnPut      = "ownPut"      // give it a number
 )
 
 // Entry declares one word, once: what is shown, checked, offered and done follows it.
@@ -65,11 +77,13 @@ type Entry struct {
 // Blank is what a word leaves open.
 type Blank struct {
 	Key string
-	// Type is one of BlankEntity, BlankMap, BlankFlag and BlankText.
+	// Type is one of the types of blanks.
 	Type string
 	// Wants is what an entity has to be, as people call it, and Fits tells.
 	Wants string
 	Fits  func(*kind.Kind) bool
+	// Lack is what to do where there is none; empty is to place one.
+	Lack string
 	// First is what a text begins as.
 	First string
 }
@@ -79,13 +93,20 @@ const (
 	BlankEntity = "entity" // an entity of any map
 	BlankMap    = "map"
 	BlankFlag   = "flag"
-	BlankText   = "text" // a line of text
+	BlankText   = "text"   // a line of text
+	BlankNumber = "number" // a whole number
+	BlankItem   = "item"   // what an item is called by
+	// BlankOwnFlag and BlankOwnCounter are keys of settings of the entity that the blank “what” names.
+	BlankOwnFlag    = "ownFlag"
+	BlankOwnCounter = "ownCounter"
 )
 
 // Vocabulary lists all words in the order in which they are offered.
 var Vocabulary = slices.Concat(
 	group(document.SlotWhen, "The hero", []Entry{
 		{Word: WordUse, Label: "uses a switch", Pattern: "the hero [uses] {what}", Blanks: entity("switch", wakes(WordUse))},
+		{Word: WordUseOn, Label: "uses an item on something", Pattern: "the hero [uses] {item} on {what}",
+			Blanks: append(entity("thing", anything), Blank{Key: "item", Type: BlankItem})},
 		{Word: WordTake, Label: "takes a collectible", Pattern: "the hero [takes] {what}", Blanks: entity("collectible", wakes(WordTake))},
 		{Word: WordArrive, Label: "arrives on a map", Pattern: "the hero [arrives on] {what}", Blanks: []Blank{{Key: "what", Type: BlankMap}}},
 	}),
@@ -99,6 +120,7 @@ var Vocabulary = slices.Concat(
 		{Word: WordTurnsOff, Label: "is turned off", Pattern: "{what} [is turned off]", Blanks: entity(turning, turns)},
 		{Word: WordOpens, Label: "is opened", Pattern: "{what} [is opened]", Blanks: entity("door or container", opens)},
 		{Word: WordShuts, Label: "is shut", Pattern: "{what} [is shut]", Blanks: entity("door or container", opens)},
+		{Word: WordReaches, Label: "has a counter that reaches a number", Pattern: "{own} of {what} [reaches] {number}", Blanks: counter},
 		{Word: WordRings, Label: "rings, as a timer does", Pattern: "{what} [rings]", Blanks: entity("timer", acts(kind.Timer))},
 		{Word: WordEnds, Label: "has nothing left, as a source", Pattern: "{what} [has nothing left]", Blanks: entity("source", makes)},
 	}),
@@ -111,6 +133,12 @@ var Vocabulary = slices.Concat(
 		{Word: WordIsOff, Label: "something is off", Pattern: "{what} [is off]", Blanks: entity(turning, turns)},
 		{Word: WordIsOpen, Label: "a door is open", Pattern: "{what} [is open]", Blanks: entity("door or container", opens)},
 		{Word: WordIsShut, Label: "a door is shut", Pattern: "{what} [is shut]", Blanks: entity("door or container", opens)},
+	}),
+	group(document.SlotIf, "Something’s own", []Entry{
+		{Word: WordOwnIsSet, Label: "a flag of its own is set", Pattern: "{own} of {what} [is set]", Blanks: ownFlag},
+		{Word: WordOwnIsNotSet, Label: "a flag of its own is not set", Pattern: "{own} of {what} [is not set]", Blanks: ownFlag},
+		{Word: WordOwnAtLeast, Label: "a counter of its own is at least", Pattern: "{own} of {what} [is at least] {number}", Blanks: counter},
+		{Word: WordOwnBelow, Label: "a counter of its own is below", Pattern: "{own} of {what} [is below] {number}", Blanks: counter},
 	}),
 	group(document.SlotIf, "A place", []Entry{
 		{Word: WordIsMet, Label: "somebody is at a place", Pattern: "somebody [is at] {what}", Blanks: entity("sensor", acts(kind.Sensor))},
@@ -132,6 +160,12 @@ var Vocabulary = slices.Concat(
 		{Word: WordEnable, Label: "enable something", Pattern: "[enable] {what}", Blanks: entity("thing", anything)},
 		{Word: WordDisable, Label: "disable something", Pattern: "[disable] {what}", Blanks: entity("thing", anything)},
 	}),
+	group(document.SlotThen, "Something’s own", []Entry{
+		{Word: WordOwnSet, Label: "set a flag of its own", Pattern: "[set] {own} of {what}", Blanks: ownFlag},
+		{Word: WordOwnClear, Label: "clear a flag of its own", Pattern: "[clear] {own} of {what}", Blanks: ownFlag},
+		{Word: WordOwnAdd, Label: "add to a counter of its own", Pattern: "[add] {number} to {own} of {what}", Blanks: counter},
+		{Word: WordOwnPut, Label: "give a counter of its own a number", Pattern: "[let] {own} of {what} be {number}", Blanks: counter},
+	}),
 	group(document.SlotThen, "The story", []Entry{
 		{Word: WordSet, Label: "set a flag", Pattern: "[set] {what}", Blanks: flag},
 		{Word: WordClear, Label: "clear a flag", Pattern: "[clear] {what}", Blanks: flag},
@@ -140,6 +174,12 @@ var Vocabulary = slices.Concat(
 
 // flag is the blank for a flag.
 var flag = []Blank{{Key: "what", Type: BlankFlag}}
+
+// ownFlag and counter are the blanks for what something has of its own.
+var (
+	ownFlag = owning("flag", kind.YesNo, Blank{Key: "own", Type: BlankOwnFlag})
+	counter = owning("counter", kind.Number, Blank{Key: "own", Type: BlankOwnCounter}, Blank{Key: "number", Type: BlankNumber})
+)
 
 // turning is what can be on or off, as people call it.
 const turning = "switch or something else that can be on"
@@ -217,8 +257,22 @@ func Check(p *document.RulePart) error {
 	return nil
 }
 
+// maxNumber is the largest number in a rule.
+const maxNumber = 1_000_000
+
 func (b *Blank) check(d kind.Datum) error {
-	if b.Type == BlankText {
+	switch b.Type {
+	case BlankNumber:
+		if n := d.Thousandths(); n%1000 != 0 || d != kind.Of(n/1000) || max(n, -n) > maxNumber*1000 {
+			return fmt.Errorf("takes a whole number, from −%d to %d", maxNumber, maxNumber)
+		}
+		return nil
+	case BlankItem, BlankOwnFlag, BlankOwnCounter:
+		if word := d.Word(); d != kind.Of(word) || word == "" || utf8.RuneCountInString(word) > document.MaxName {
+			return errors.New("takes a word")
+		}
+		return nil
+	case BlankText:
 		if text := d.Word(); d != kind.Of(text) || utf8.RuneCountInString(text) > document.MaxText {
 			return fmt.Errorf("takes a line of at most %d characters", document.MaxText)
 		}

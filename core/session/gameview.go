@@ -29,16 +29,19 @@ type View struct {
 	Events []play.Event `json:"events"`
 	// Dark is how dark it is while one goes through a passage, 0 to 255; Veil is one of the
 	// transitions, empty for the first, and Coming tells that it lightens again.
-	Dark   int        `json:"dark"`
-	Veil   string     `json:"veil"`
-	Coming bool       `json:"coming"`
-	Line   string     `json:"line"`
-	Notice string     `json:"notice"`
-	Hearts int        `json:"hearts"`
-	Most   int        `json:"most"`
-	Lives  int        `json:"lives"`
-	Roam   bool       `json:"roam"`
-	Side   bool       `json:"side"`
+	Dark   int    `json:"dark"`
+	Veil   string `json:"veil"`
+	Coming bool   `json:"coming"`
+	Line   string `json:"line"`
+	Notice string `json:"notice"`
+	Hearts int    `json:"hearts"`
+	Most   int    `json:"most"`
+	Lives  int    `json:"lives"`
+	Roam   bool   `json:"roam"`
+	Side   bool   `json:"side"`
+	// Slots are the items that are carried, the first ones with a key of their own; Hand is the one in hand, empty for none.
+	Slots  []SlotView `json:"slots"`
+	Hand   string     `json:"hand"`
 	Taken  int        `json:"taken"`
 	Total  int        `json:"total"`
 	Cell   grid.Point `json:"cell"`
@@ -100,7 +103,7 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 	v := View{Facing: b.Look(), Steps: b.Steps, Does: document.Modes[b.Mode], Low: b.Flags&play.Ducked != 0, Unhurt: int(b.Blink),
 		Tick: g.Tick, From: p.record.From(), To: p.record.To(), Events: append([]play.Event{}, told...), Notice: g.Notice, Dark: dark(g.State),
 		Hearts: int(g.Count(play.Hearts)), Lives: int(g.Count(play.Lives)), Roam: p.roam && g == p.game || g != p.game && g.Roam, Way: append([]grid.Point{}, p.way...), Shows: p.shows(),
-		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{},
+		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{}, Hand: g.Hand, Slots: slotsOf(g),
 		Moved: []Moved{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}}
 	if len(g.Lines) > 0 {
 		v.Line = g.Lines[0].Text

@@ -25,6 +25,8 @@ type Stage struct {
 	// map and by rank.
 	Grounds []*Ground
 	Things  []Thing
+	// Owned is how many flags and counters things have of their own.
+	Owned int
 	// Heroes are the things that can be led, ascending.
 	Heroes []Ref
 	// Flags are in the order of their ids, Rules in theirs, Ways are the passages by id.
@@ -59,6 +61,9 @@ type Thing struct {
 	Area  *Area
 	// Doing is what it does by itself.
 	Doing Doing
+	// Own are the flags and counters of its own, of which the first is the one of number OwnFrom.
+	Own     []Own
+	OwnFrom int
 }
 
 // Box is a box between two corners, in 1/256 map pixels.
@@ -107,7 +112,7 @@ func (s *Stage) takeMaps(before *Stage) {
 		s.Grounds = append(s.Grounds, g)
 	}
 	if same {
-		s.Things, s.things, s.maps = before.Things, before.things, before.maps
+		s.Things, s.things, s.maps, s.Owned = before.Things, before.things, before.maps, before.Owned
 		for i, g := range before.Grounds {
 			s.Grounds[i].takeThings(g)
 		}
@@ -126,6 +131,7 @@ func (s *Stage) takeMaps(before *Stage) {
 		g.After = Ref(len(s.Things))
 		s.takeCarriers(g)
 	}
+	s.takeOwn()
 }
 
 func (s *Stage) thing(in *document.Map, e *document.Entity, m Ref) Thing {

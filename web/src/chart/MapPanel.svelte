@@ -39,6 +39,7 @@
 		const blank = {
 			group: '',
 			idle: false,
+			varies: false,
 			key: '',
 			unit: '',
 			help: '',

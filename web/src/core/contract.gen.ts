@@ -150,6 +150,8 @@ export interface View {
 	lives: number
 	roam: boolean
 	side: boolean
+	slots: SlotView[]
+	hand: string
 	taken: number
 	total: number
 	cell: Point
@@ -771,6 +773,7 @@ export interface PlainSetting {
 	least: number
 	most: number
 	handle: '' | 'round' | 'ahead' | 'both' | 'up'
+	varies: boolean
 	group: string
 	idle: boolean
 	given: boolean
@@ -921,6 +924,14 @@ export interface Event {
 	y: number
 }
 
+export interface SlotView {
+	word: string
+	amount: number
+	map: ID
+	id: ID
+	kind: ID
+}
+
 export interface Camera {
 	x: number
 	y: number
@@ -1031,6 +1042,7 @@ export interface Setting {
 	least?: number
 	most?: number
 	handle?: '' | 'round' | 'ahead' | 'both' | 'up'
+	varies?: boolean
 }
 
 export interface Placed {
@@ -1411,6 +1423,7 @@ export interface Said {
 	blank?: string
 	writes?: boolean
 	written?: string
+	number?: boolean
 	missing?: boolean
 }
 

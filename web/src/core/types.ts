@@ -53,6 +53,7 @@ export type {
 	Seam,
 	Selected,
 	Size,
+	SlotView,
 	Sketch,
 	Standing,
 	Taken,

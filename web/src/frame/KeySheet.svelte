@@ -72,7 +72,10 @@
 			keys: gameKeys.of(input).map((code, n) => ({ usual: code, now: keyWord(code), own: true, game: { input, n } })),
 		})),
 		...fixed([
-			['Gamepad', 'The stick walks, the lower button jumps, the others use'],
+			[
+				'Gamepad',
+				'The stick walks, the lower button jumps, those beside it use, the upper leads another hero, the shoulders take items in hand',
+			],
 			['Press', 'Walk there by the shortest way, seen from above'],
 			['P / Esc', 'Back to the map'],
 		]),

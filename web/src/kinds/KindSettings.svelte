@@ -57,6 +57,7 @@
 			handle: '',
 			group: '',
 			idle: false,
+			varies: false,
 			given: false,
 		}
 		put({ settings: [...settings, s] })
@@ -64,7 +65,15 @@
 
 	function retype(i: number, type: string) {
 		const choices = type === 'choice' ? ['first', 'second'] : []
-		setting(i, { type, choices, default: choices[0] ?? first[type] ?? '', least: 0, most: 0, handle: '' })
+		setting(i, {
+			type,
+			choices,
+			default: choices[0] ?? first[type] ?? '',
+			least: 0,
+			most: 0,
+			handle: '',
+			varies: false,
+		})
 	}
 </script>
 
@@ -210,6 +219,17 @@
 					<option value="up">knob that counts</option>
 				</select>
 			</span>
+		{/if}
+		{#if s.type === 'number' || s.type === 'yes/no'}
+			<label class="col-span-4 flex min-h-6 items-center gap-1.5"
+				><input
+					type="checkbox"
+					class="accent-glaze"
+					checked={s.varies}
+					onchange={(e) => setting(i, { varies: e.currentTarget.checked })}
+				/>
+				changes in play: {s.type === 'number' ? 'a counter' : 'a flag'} of each {k.name.toLowerCase()}’s own</label
+			>
 		{/if}
 	</div>
 {/snippet}

@@ -4,6 +4,7 @@
 	import MessageBox from '../entities/MessageBox.svelte'
 	import { gameKeys, keyWord } from '../workspace/gameKeys.svelte'
 	import { keys } from '../controls/keys.svelte'
+	import QuickSlots from './QuickSlots.svelte'
 	import PlayPad from './PlayPad.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 
@@ -45,6 +46,7 @@
 				{#if w.play.events.some((e) => e.is === 'goal' && e.tick <= view.tick)}<b data-testid="goal">Goal reached</b
 					>{/if}
 			</div>
+			<QuickSlots />
 			{#if view.line}
 				<div class="absolute bottom-4 left-1/2 -translate-x-1/2" role="status" data-testid="line">
 					<MessageBox text={view.line} />

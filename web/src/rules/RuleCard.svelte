@@ -27,9 +27,10 @@
 	})
 
 	function write(word: Said, text: string) {
+		const wish = { rule: rule.id, part: word.part, blank: word.blank, text }
+		// what is refused stays to be set right
+		if (text !== (word.written ?? '') && !w.project.try('changeRule', wish) && word.number) return
 		writing = ''
-		if (text !== (word.written ?? ''))
-			w.project.try('changeRule', { rule: rule.id, part: word.part, blank: word.blank, text })
 	}
 </script>
 
@@ -44,7 +45,23 @@
 			{#if !word.part && !word.blank}
 				<span class="text-dim">{word.text.replace(/^, ?/, '')}</span>
 			{:else if word.writes}
-				{#if writing === nameOf(word)}
+				{#if writing === nameOf(word) && word.number}
+					<!-- svelte-ignore a11y_autofocus -->
+					<input
+						class="field w-20 font-mono"
+						value={word.written ?? ''}
+						inputmode="numeric"
+						aria-label="Number"
+						autofocus
+						onfocus={(e) => e.currentTarget.select()}
+						onblur={(e) => writing && write(word, e.currentTarget.value)}
+						onkeydown={(e) => {
+							e.stopPropagation()
+							if (e.key === 'Escape') writing = ''
+							if (e.key === 'Enter') e.currentTarget.blur()
+						}}
+					/>
+				{:else if writing === nameOf(word)}
 					<!-- svelte-ignore a11y_autofocus -->
 					<textarea
 						class="field h-16 w-full resize-y py-1"

@@ -13,5 +13,6 @@ export function padInputs(pad: Pick<Gamepad, 'axes' | 'buttons'>): number {
 	if (down(1) || down(2)) bits |= 16
 	if (down(3)) bits |= 128
 	if (down(0)) bits |= 32
+	if (down(4) || down(5)) bits |= 4096
 	return bits
 }

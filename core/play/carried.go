@@ -1,0 +1,127 @@
+package play
+
+import (
+	"azzel/core/kind"
+	"azzel/core/rules"
+	"azzel/core/world"
+	"slices"
+)
+
+// Carried is an item that the hero has, to be taken in hand.
+type Carried struct {
+	// Word is what rules call it; Of is a thing that it came from, None where it was had from the beginning
+	// or came out of something.
+	Word string
+	Of   world.Ref
+	// Amount is how many of it there are.
+	Amount int
+}
+
+// QuickSlots is how many of what is carried have a key of their own.
+const QuickSlots = 4
+
+// Carried lists the items that the hero has, in the order of what they came from, and what it began with.
+func (g *Game) Carried() (out []Carried) {
+	add := func(word string, of world.Ref, n int) {
+		if word == "" {
+			return
+		}
+		i := slices.IndexFunc(out, func(c Carried) bool { return c.Word == word })
+		if i < 0 {
+			out, i = append(out, Carried{Word: word, Of: world.None}), len(out)
+		}
+		if out[i].Of < 0 {
+			out[i].Of = of
+		}
+		out[i].Amount += n
+	}
+	for k := range g.Stage.Things {
+		t := &g.Stage.Things[k]
+		r := world.Ref(k)
+		switch t.Acts {
+		case kind.Item:
+			if g.Is(r, Taken) && !g.Is(r, Spent) {
+				add(t.Doing.Word, r, int(g.hitsLeft(r, t)))
+			}
+		case kind.Breakable:
+			if g.Is(r, Gone) {
+				add(t.Doing.Word, world.None, 1)
+			}
+		case kind.Walker, kind.Flyer, kind.Shooter, kind.Container:
+			if g.Is(r, Gone) || t.Acts == kind.Container && g.On(r) {
+				for _, word := range t.Doing.Holds {
+					add(word, world.None, 1)
+				}
+			}
+		}
+	}
+	for _, word := range g.Stage.Carries(g.Hero().Of) {
+		add(word, world.None, 1)
+	}
+	for _, m := range g.Party {
+		for _, word := range g.Stage.Carries(m.Of) {
+			add(word, world.None, 1)
+		}
+	}
+	return out
+}
+
+// takeInHand takes what is in a quick slot in hand, or puts it away where it is already; next takes the one after
+// what is in hand, and nothing after the last.
+func (g *Game) takeInHand(pressed Input) {
+	if pressed&(InputSlots|InputNext) == 0 {
+		return
+	}
+	all := g.Carried()
+	word := func(i int) string {
+		if i < 0 || i >= len(all) {
+			return ""
+		}
+		return all[i].Word
+	}
+	to := g.Hand
+	for n := range QuickSlots {
+		if pressed&(InputSlot1<<n) != 0 && word(n) != "" {
+			if to = word(n); to == g.Hand {
+				to = ""
+			}
+		}
+	}
+	if pressed&InputNext != 0 {
+		to = word(1 + slices.IndexFunc(all, func(c Carried) bool { return c.Word == g.Hand }))
+	}
+	g.Hand = to
+}
+
+// usesOn uses what is in hand on a thing, where a rule waits for that; what is used up is one fewer then.
+func (g *Game) usesOn(r world.Ref) bool {
+	if g.Hand == "" {
+		return false
+	}
+	t := g.Stage.Thing(r)
+	h := happening{on: rules.WordUseOn, m: t.Map, thing: r, word: g.Hand}
+	if !g.waitedFor(h) {
+		return false
+	}
+	g.tell("useOn", t.Name)
+	g.happen(h)
+	g.spend(g.Hand)
+	return true
+}
+
+// spend takes one away of an item that is used up.
+func (g *Game) spend(word string) {
+	for k := range g.Stage.Things {
+		t, r := &g.Stage.Things[k], world.Ref(k)
+		if t.Acts != kind.Item || t.Doing.Word != word || !t.Doing.UsedUp || !g.Is(r, Taken) || g.Is(r, Spent) {
+			continue
+		}
+		if g.wears(r, t) <= 0 {
+			g.setThing(r, Spent, true)
+		}
+		break
+	}
+	if !g.Has(word) {
+		g.Hand = ""
+	}
+}

@@ -1,0 +1,92 @@
+package play_test
+
+import (
+	"azzel/core/document"
+	"azzel/core/kind"
+	"azzel/core/play"
+	"azzel/core/rules"
+	"slices"
+	"testing"
+)
+
+// usedOn is a happening of an item being used on a thing.
+func usedOn(at document.End, item string) document.RulePart {
+	p := rules.Part(rules.WordUseOn, document.Naming(document.Object{Type: document.TypeEntity, Map: at.Map, ID: at.Entity}))
+	p.Blanks = append(p.Blanks, kind.Value{Key: "item", Value: kind.Of(item)})
+	return p
+}
+
+// Items are taken in hand by their slots, put away by the same, and led through one after the other.
+func TestItemsAreTakenInHand(t *testing.T) {
+	r := drawn(t, "\n@.....\n......").with(kind.Item, 1, 0, 1, 1, false, document.Down, value("is", `"oil"`), value("amount", "2")).
+		with(kind.Key, 2, 0, 1, 1, false, document.Down, value("opens", `"brass"`)).with(kind.Hero, 5, 1, 1, 1, false, document.Down, value("carries", `["rope","oil"]`))
+	if r.press(play.InputSlot1); r.g.Hand != "rope" { // that the hero who waits has
+		t.Errorf("at first %q is in hand", r.g.Hand)
+	}
+	if r.press(play.InputSlot1); r.g.Hand != "" {
+		t.Errorf("%q was not put away", r.g.Hand)
+	}
+	r.hold(play.InputRight, 60)
+	words := []string{}
+	for _, c := range r.g.Carried() {
+		words = append(words, c.Word)
+	}
+	if !slices.Equal(words, []string{"oil", "rope"}) || r.g.Carried()[0].Amount != 3 {
+		t.Errorf("carried is %+v", r.g.Carried())
+	}
+	for _, c := range []struct {
+		in   play.Input
+		hand string
+	}{{play.InputSlot2, "rope"}, {play.InputSlot1, "oil"}, {play.InputSlot1, ""}, {play.InputSlot3, ""}, {play.InputNext, "oil"}, {play.InputNext, "rope"}, {play.InputNext, ""}} {
+		if r.press(c.in); r.g.Hand != c.hand {
+			t.Errorf("%d takes %q in hand, want %q", c.in, r.g.Hand, c.hand)
+		}
+	}
+}
+
+// What is in hand is used on what the hero looks at, where a rule waits for that; what is used up is gone after it.
+func TestItemsAreUsedOnWhatIsLookedAt(t *testing.T) {
+	for _, c := range []struct {
+		name   string
+		usedUp bool
+		hand   bool // is it taken in hand
+		other  bool // the rule waits for another item
+		opens  bool
+		left   int
+	}{
+		{"used", false, true, false, true, 2},
+		{"used up", true, true, false, true, 1},
+		{"not in hand", true, false, false, false, 2},
+		{"another one", true, true, true, false, 2},
+	} {
+		r := drawn(t, "\n@.....\n......").with(kind.Item, 1, 0, 1, 1, false, document.Down, value("is", `"oil"`), value("amount", "2"), value("usedUp", map[bool]string{true: "true", false: "false"}[c.usedUp])).
+			with(kind.Sign, 4, 0, 1, 1, false, document.Down).with(kind.Door, 0, 1, 1, 1, false, document.Down)
+		item := map[bool]string{true: "tar", false: "oil"}[c.other]
+		r.d = rule(t, r.d, rules.Of(usedOn(r.end(kind.Sign), item), rules.Open(r.mapID(), r.end(kind.Door).Entity)))
+		r.g.Enter(stage(r.d))
+		r.hold(play.InputRight, 120)
+		if c.hand {
+			r.press(play.InputSlot1)
+		}
+		r.press(play.InputUse)
+		if got := r.g.On(r.thing(kind.Door)); got != c.opens {
+			t.Errorf("%s: the door is open: %t", c.name, got)
+		}
+		left := 0
+		for _, c := range r.g.Carried() {
+			left += c.Amount
+		}
+		if left != c.left {
+			t.Errorf("%s: %d are left, want %d", c.name, left, c.left)
+		}
+		if c.usedUp && c.opens {
+			if r.press(play.InputUse); len(r.g.Carried()) != 0 || r.g.Hand != "" || r.g.Has("oil") {
+				t.Errorf("used up, there is still %+v, and %q in hand", r.g.Carried(), r.g.Hand)
+			}
+		}
+		again, err := play.Resume(stage(r.d), r.g.Moment())
+		if err != nil || again.Hand != r.g.Hand || len(again.Carried()) != len(r.g.Carried()) {
+			t.Errorf("%s: resumed %q is in hand: %v", c.name, again.Hand, err)
+		}
+	}
+}

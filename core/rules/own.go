@@ -1,0 +1,76 @@
+package rules
+
+import (
+	"azzel/core/document"
+	"azzel/core/kind"
+	"slices"
+)
+
+// hasOwn tells of a kind that its entities have something of a type that changes in play.
+func hasOwn(typ string) func(*kind.Kind) bool {
+	return func(k *kind.Kind) bool { return len(ownOf(k, typ)) > 0 }
+}
+
+// owning is the blank for an entity that has something of a type of its own, and others behind it.
+func owning(what, typ string, more ...Blank) []Blank {
+	e := entity("thing with a "+what+" of its own", hasOwn(typ))
+	e[0].Lack = "under Kinds, add a " + typ + " setting that changes in play to a kind of your own, and place one of it"
+	return append(e, more...)
+}
+
+func ownOf(k *kind.Kind, typ string) (out []kind.Setting) {
+	for _, s := range k.Settings {
+		if s.Varies && s.Type == typ {
+			out = append(out, s)
+		}
+	}
+	return out
+}
+
+// OwnChoices are the settings that a blank for something's own can name, given what is named by “what”; none for
+// other blanks, or where that is gone.
+func (b *Blank) OwnChoices(d *document.Document, what kind.Datum) []kind.Setting {
+	typ := map[string]string{BlankOwnFlag: kind.YesNo, BlankOwnCounter: kind.Number}[b.Type]
+	o, ok := document.Named(what)
+	if typ == "" || !ok {
+		return nil
+	}
+	e := d.Entity(o.Map, o.ID)
+	if e == nil {
+		return nil
+	}
+	if k := d.Kind(document.ID(e.Kind)); k != nil {
+		return ownOf(k, typ)
+	}
+	return nil
+}
+
+// Items are the words by which items of a project are called, ascending: those that lie on maps, are in something, or
+// are had from the beginning.
+func Items(d *document.Document) (out []string) {
+	add := func(words ...string) {
+		for _, word := range words {
+			if i, has := slices.BinarySearch(out, word); !has && word != "" {
+				out = slices.Insert(out, i, word)
+			}
+		}
+	}
+	d.Maps.Each(func(m *document.Map) {
+		m.Entities.Each(func(e *document.Entity) {
+			switch d.Acts(e) {
+			case kind.Item:
+				add(d.Value(e, "is").Word())
+			case kind.Container:
+				add(d.Value(e, "holds").List()...)
+			case kind.Breakable:
+				add(d.Value(e, "leaves").Word())
+			case kind.Walker, kind.Flyer, kind.Shooter:
+				add(d.Value(e, "leaves").List()...)
+			case kind.Hero:
+				add(d.Value(e, "carries").List()...)
+			}
+		})
+	})
+	add(d.HeroValue(nil, nil, d.HeroKind(), "carries").List()...)
+	return out
+}

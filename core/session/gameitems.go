@@ -1,0 +1,29 @@
+package session
+
+import (
+	"azzel/core/document"
+	"azzel/core/play"
+)
+
+// SlotView is an item that is carried: what it is called by, how many there are, and the entity that it is drawn as, of
+// a kind; empty for one that came out of something.
+type SlotView struct {
+	Word   string      `json:"word"`
+	Amount int         `json:"amount"`
+	Map    document.ID `json:"map"`
+	ID     document.ID `json:"id"`
+	Kind   document.ID `json:"kind"`
+}
+
+func slotsOf(g *play.Game) []SlotView {
+	out := []SlotView{}
+	for _, c := range g.Carried() {
+		v := SlotView{Word: c.Word, Amount: c.Amount}
+		if t := g.Stage.Thing(c.Of); t != nil {
+			end := g.Stage.End(c.Of)
+			v.Map, v.ID, v.Kind = end.Map, end.Entity, document.ID(t.Kind)
+		}
+		out = append(out, v)
+	}
+	return out
+}
