@@ -32,6 +32,7 @@ type Moment struct {
 	// Party are the heroes that are not led, the next one first; Trail is where the one who is has been.
 	Party []Waiting    `json:"party,omitempty"`
 	Trail []Tread      `json:"trail,omitempty"`
+	Side  string       `json:"side,omitempty"` // of the one who is led
 	Shots []FlyingShot `json:"shots,omitempty"`
 	// Entry is where the hero came onto its map, Back where it comes back to when it is lost.
 	Entry Spot `json:"entry"`
@@ -137,6 +138,8 @@ type GoesBack struct {
 // Waiting is a hero that is not led, where it waits; one that was placed nowhere is of nothing.
 type Waiting struct {
 	Of *End `json:"of,omitempty"`
+	// Side is its team.
+	Side string `json:"side,omitempty"`
 	Tread
 }
 
@@ -205,7 +208,7 @@ func (m *Moment) check() error {
 		checkRange("how much is so", len(m.Flags)+len(m.Rules)+len(m.Things), 0, maxSo),
 		checkRange("how much is said", len(m.Lines)+len(m.Waits), 0, maxLines),
 		checkRange("what is held", m.Held, 0, 1<<len(Keys)-1), checkRange("how much moves", len(m.Bodies)+len(m.Entered)+len(m.Touching)+len(m.Timers)+len(m.Worn)+len(m.Made)+len(m.Party)+len(m.Trail)+len(m.Shots), 0, maxSo),
-		checkRange("a fade", m.Fade, 0, 1<<14),
+		checkLines("what is in hand, and a team", m.Hand, m.Side), checkRange("a fade", m.Fade, 0, 1<<14),
 		m.Entry.check("where the hero came in"), m.Back.check("where the hero comes back to"), m.Hero.check(),
 		checkWord("a loss", m.Lost, Losses), checkWord("a passage", m.Veil, Transitions)); err != nil {
 		return err
@@ -244,6 +247,16 @@ func (m *Moment) check() error {
 	return m.checkKnown()
 }
 
+// checkLines finds words that are longer than what people write.
+func checkLines(what string, all ...string) error {
+	for _, word := range all {
+		if !utf8.ValidString(word) || utf8.RuneCountInString(word) > MaxText {
+			return fmt.Errorf("%s has at most %d characters", what, MaxText)
+		}
+	}
+	return nil
+}
+
 func (m *Moment) checkBodies() error {
 	for i := range m.Bodies {
 		if err := m.Bodies[i].check(); err != nil {
@@ -270,6 +283,9 @@ func (m *Moment) checkBodies() error {
 	}
 	treads := append([]Tread{}, m.Trail...)
 	for _, w := range m.Party {
+		if err := checkLines("a team", w.Side); err != nil {
+			return err
+		}
 		treads = append(treads, w.Tread)
 		if w.Of != nil {
 			if err := checkID("a hero", w.Of.Entity); err != nil {

@@ -160,7 +160,7 @@ func (k *Kind) Acts() string {
 // watches does, until somebody turns it off.
 func (k *Kind) StartsOn() bool {
 	switch k.Acts() {
-	case Light, "sound", Emitter, Shooter, Beam, Hazard, Turner, Wind, Sensor, Platform, Conveyor, Timer, Source, LaneEntry, Fan:
+	case Light, Sound, Emitter, Shooter, Beam, Hazard, Turner, Wind, Sensor, Platform, Conveyor, Timer, Source, LaneEntry, Fan:
 		return true
 	}
 	return false

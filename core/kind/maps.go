@@ -22,6 +22,8 @@ const (
 	MapFreeAcross   = "cameraFreeAcross"
 	MapFreeDown     = "cameraFreeDown"
 	MapRemembers    = "sightRemembers"
+	MapSound        = "sound"
+	NoSound         = "none"
 )
 
 // What MapView can be.
@@ -53,7 +55,7 @@ var mapGroups = []struct {
 	keys []string
 }{
 	{"Moving", []string{MapView, MapWalking, MapWays, MapGravity, MapJump, MapRun, MapAir, MapWind, MapWindForce}},
-	{"Seen and heard", []string{MapBackground, MapDarkness, MapSight, MapRemembers, "sound"}},
+	{"Seen and heard", []string{MapBackground, MapDarkness, MapSight, MapRemembers, MapSound}},
 	{"Camera", []string{"screenWidth", "screenHeight", "camera", MapFreeAcross, MapFreeDown, "cameraEnds", "cameraRight", "cameraDown"}},
 	{"Over time", []string{"enteredAgain"}},
 }
@@ -111,6 +113,6 @@ var OfMaps = settings(
 	chosen(MapAir, "plain, water, slowFall=slow fall", "What one moves in"),
 	chosen(MapWind, "none, up, right, down, left", "Where it blows"),
 	called("wind force", number(MapWindForce, "3", "cells/s", 0, 50, "How strongly it blows")),
-	file("sound", "What is heard all the time"),
+	chosen(MapSound, "none, "+ambience, "What is heard all over it"),
 	called("when it is entered again", chosen(MapEnteredAgain, "remembers=remembers what happened, afresh=starts afresh", "What becomes of it meanwhile")),
 )

@@ -197,10 +197,6 @@ func colour(key, def, help string) Setting {
 	return Setting{Key: key, Name: key, Type: Colour, Default: Of(def), Help: help}
 }
 
-func file(key, help string) Setting {
-	return Setting{Key: key, Name: key, Type: File, Default: `""`, Help: help}
-}
-
 func other(key, help string) Setting {
 	return Setting{Key: key, Name: key, Type: Entity, Default: `""`, Help: help}
 }

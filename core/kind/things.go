@@ -1,5 +1,8 @@
 package kind
 
+// ambience is what can be heard all the time.
+const ambience = "surf, wind, drips, hum, fire, insects"
+
 // things are taken, opened, read, or only seen and heard.
 var things = []Kind{
 	{ID: Collectible, Name: "Collectible", Help: "Taken and counted when touched", Taken: true, Counted: true, Wakes: "take", Settings: settings(
@@ -15,8 +18,8 @@ var things = []Kind{
 	{ID: Light, Name: "Light", Help: "Lights up what lies around it", State: "Lit at the start", Settings: settings(
 		dragged("radius", "3", 200, HandleRound, "How far it shines"), colour("colour", "#ffd890", "Its colour"),
 		chosen("flicker", "steady, flickering, pulsing", "How it burns"))},
-	{ID: "sound", Name: "Sound place", Help: "Something that is heard near it", State: "Heard at the start", Veiled: true, Settings: settings(
-		file("file", "What is heard"), dragged("radius", "6", 200, HandleRound, "How far it is heard"),
+	{ID: Sound, Name: "Sound place", Help: "Something that is heard near it", State: "Heard at the start", Veiled: true, Settings: settings(
+		chosen("plays", ambience, "What is heard"), dragged("radius", "6", 200, HandleRound, "How far it is heard"),
 		number("loudness", "80", "percent", 0, 100, "How loud it is in its middle"))},
 	{ID: Emitter, Name: "Emitter", Help: "Smoke, rain or sparks", State: "Going at the start", Resizes: true, Veiled: true, Settings: settings(
 		chosen("gives", "smoke, rain, snow, sparks, leaves, bubbles", "What comes out of it"), called("a second", number("perSecond", "10", "", 0, 500, "How many")))},

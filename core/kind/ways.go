@@ -45,6 +45,7 @@ const (
 	Core        = "core"
 	Plot        = "place"
 	GroundLine  = "groundLine"
+	Sound       = "sound"
 )
 
 // Keys of what a hero is like in moving and being struck; its speed and jump are told by
@@ -84,7 +85,7 @@ var ways = []Kind{
 		called("unhurt after a hit", lasting(HeroBlink, "1200", 10, "How long nothing strikes it again; it blinks")),
 		none("endless", number(HeroLives, "0", "", 0, 999, "How often it comes back at the checkpoint")))},
 	{ID: Spawn, Name: "Spawn", Help: "Where the hero begins", Faces: true, Veiled: true, Heroic: true, Met: true, Settings: settings(
-		written("team", "For games with several sides"), number("turn", "1", "", 1, 999, "Which of several comes first"))},
+		written("team", "Whose it is: each team has a hero of its own, led in turn"), number("turn", "1", "", 1, 999, "Which of several comes first; who is lost comes back at the next"))},
 	{ID: Exit, Name: "Exit", Help: "Leads to a place on another map", Area: true, Veiled: true, Leads: LeadsOn},
 	{ID: Arrival, Name: "Arrival", Help: "Where a passage sets the hero down", Faces: true, Veiled: true, Met: true},
 	{ID: Checkpoint, Name: "Checkpoint", Help: "Where the hero comes back to", State: "Reached at the start", Wakes: "enter"},

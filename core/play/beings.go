@@ -15,6 +15,7 @@ func (g *Game) beings(m *world.Ground) {
 		t := g.Stage.Thing(b.Of)
 		switch {
 		case t.Doing.Carrier >= 0:
+		case t.Acts != kind.Block && g.thrown(m, b):
 		case g.Disabled(b.Of) && m.Side && t.Acts != kind.Flyer:
 			g.drops(m, b)
 		case g.Disabled(b.Of):
@@ -49,6 +50,9 @@ func (g *Game) perishes(m *world.Ground, b *Body, t *world.Thing) {
 		return
 	}
 	at := g.extent(b)
+	if b.Flags&Thrown != 0 && !m.Side {
+		return
+	}
 	if is, _, _ := g.here(m, (at.Left+at.Right)/2, at.Bottom-1); is&world.Hazard != 0 && g.There(b.Of) {
 		b.Blink = hazardTicks
 		g.hits(b.Of, t)

@@ -13,6 +13,7 @@ func (g *Game) blocks(m *world.Ground) {
 		switch t := g.Stage.Thing(b.Of); {
 		case t.Doing.Carrier >= 0:
 		case b.Flags&Sunk != 0 && !m.Side:
+		case t.Acts == kind.Block && m.Side && g.thrown(m, b):
 		case t.Acts == kind.Block && m.Side:
 			g.drops(m, b)
 			g.floats(m, b, t)
@@ -24,6 +25,7 @@ func (g *Game) blocks(m *world.Ground) {
 			g.gives(m, b, t)
 		}
 	}
+	g.throwsAll(m)
 }
 
 // drops lets a body fall to the ground below it.

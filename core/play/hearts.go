@@ -93,6 +93,8 @@ func (g *Game) comeBack() {
 			}
 		}
 		g.setCount(Hearts, w.Hearts)
+		g.Back = g.turn(to)
+		to = g.Back
 		g.tell("back", "")
 	}
 	g.Lost = NotLost

@@ -12,7 +12,7 @@ import (
 func (g *Game) Moment() document.Moment {
 	st, s := g.Stage, g.State
 	out := document.Moment{Tick: s.Tick, Seed: s.Seed, Hearts: int(s.Count(Hearts)), Lives: int(s.Count(Lives)), Hero: g.figure(g.Hero()),
-		Entry: g.spot(s.Entry), Back: g.spot(s.Back), Fade: int(s.Fade), Held: int(s.Held), Hand: s.Hand, Roam: s.Roam}
+		Entry: g.spot(s.Entry), Back: g.spot(s.Back), Fade: int(s.Fade), Held: int(s.Held), Hand: s.Hand, Side: s.Side, Roam: s.Roam}
 	for _, p := range []*document.Spot{&out.Back, &out.Entry} {
 		if p.Map == "" { // its map was removed
 			*p = out.Hero.Spot
@@ -98,7 +98,7 @@ func (g *Game) momentOfBodies(out *document.Moment) {
 	}
 	for _, w := range s.Party {
 		if p := g.spot(w.Place); p.Map != "" {
-			waits := document.Waiting{Tread: document.Tread{Spot: p, Facing: document.Facings[w.Facing&3]}}
+			waits := document.Waiting{Side: w.Side, Tread: document.Tread{Spot: p, Facing: document.Facings[w.Facing&3]}}
 			if w.Of >= 0 {
 				end := st.End(w.Of)
 				waits.Of = &end
@@ -170,7 +170,7 @@ func Resume(st *world.Stage, at document.Moment) (*Game, error) {
 	if st.MapOf(at.Hero.Map) < 0 {
 		return nil, ErrPlaceGone
 	}
-	s := &State{Tick: at.Tick, Seed: at.Seed, Leaving: world.None, Inside: world.None, Fade: int16(at.Fade), Held: Input(at.Held), Hand: at.Hand, Roam: at.Roam}
+	s := &State{Tick: at.Tick, Seed: at.Seed, Leaving: world.None, Inside: world.None, Fade: int16(at.Fade), Held: Input(at.Held), Hand: at.Hand, Side: at.Side, Roam: at.Roam}
 	g := gameOf(st, s)
 	g.room(st)
 	s.setCount(Hearts, int32(at.Hearts))
@@ -285,7 +285,7 @@ func (g *Game) resumeBodies(at document.Moment) {
 			}
 		}
 		if p.Map >= 0 {
-			s.Party = append(s.Party, Member{of, p, uint8(max(0, w.Facing.Index()))})
+			s.Party = append(s.Party, Member{of, p, uint8(max(0, w.Facing.Index())), w.Side})
 		}
 	}
 	for _, t := range at.Trail {

@@ -12,6 +12,8 @@ type Member struct {
 	Of world.Ref
 	Place
 	Facing uint8
+	// Side is its team, where it began at a spawn of one.
+	Side string
 }
 
 // Tread is where the one who is led was, for those who follow.
@@ -48,7 +50,7 @@ func (g *Game) member(r world.Ref) Member {
 	if m.Side {
 		b.Y = int64(box.Y+box.H)*ch - w.H
 	}
-	return Member{r, Place{m.Ref, b.X, b.Y}, b.Facing}
+	return Member{Of: r, Place: Place{m.Ref, b.X, b.Y}, Facing: b.Facing}
 }
 
 // follows reports whether a hero goes along with the one who is led.
@@ -67,7 +69,8 @@ func (g *Game) swap() {
 			continue
 		}
 		b := g.Hero()
-		g.Party = append(rest, Member{b.Of, Place{b.Map, b.X, b.Y}, b.Facing})
+		g.Party = append(rest, Member{b.Of, Place{b.Map, b.X, b.Y}, b.Facing, g.Side})
+		g.Side = next.Side
 		to := next.Place
 		if g.follows(next.Of) {
 			to = Place{b.Map, b.X, b.Y}
@@ -83,7 +86,7 @@ func (g *Game) swap() {
 		}
 		g.free()
 		g.Inside = g.exitUnder(g.Ground())
-		name := ""
+		name := next.Side
 		if t := g.Stage.Thing(next.Of); t != nil {
 			name = t.Name
 		}

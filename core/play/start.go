@@ -19,7 +19,7 @@ type Given struct {
 	Taken []document.End `json:"taken"`
 }
 
-// Start begins a game at a map's first spawn by rank, or at that of the first map
+// Start begins a game at a map's first spawn by turn and rank, or at that of the first map
 // that has one.
 func Start(st *world.Stage, at document.ID, seed int64) (*Game, error) {
 	return StartWith(st, at, Given{}, seed)
@@ -32,15 +32,13 @@ func StartWith(st *world.Stage, at document.ID, given Given, seed int64) (*Game,
 		order = append([]*world.Ground{m}, order...)
 	}
 	for _, m := range order {
-		for r := m.First; r < m.After; r++ {
-			t := st.Thing(r)
-			if (t.Acts == kind.Spawn || t.Acts == kind.Hero) && !t.Absent {
-				hero := world.None
-				if t.Acts == kind.Hero {
-					hero = r
-				}
-				return begin(st, start{m, hero, t.Box(m.Map), t.Facing, given}, seed), nil
+		if all := Starts(st, m); len(all) > 0 {
+			r := all[0]
+			t, hero := st.Thing(r), world.None
+			if t.Acts == kind.Hero {
+				hero = r
 			}
+			return begin(st, start{m, hero, t.Box(m.Map), t.Facing, given, t.Doing.Side}, seed), nil
 		}
 	}
 	return nil, ErrNoSpawn
@@ -57,7 +55,7 @@ func StartAt(st *world.Stage, at document.ID, p grid.Point, given Given, seed in
 	case m.At(p)&world.Whole != 0:
 		return nil, errors.New("the hero cannot begin inside a solid tile")
 	}
-	return begin(st, start{m, world.None, grid.Rect{X: p.X, Y: p.Y, W: 1, H: 1}, document.Down, given}, seed), nil
+	return begin(st, start{m, world.None, grid.Rect{X: p.X, Y: p.Y, W: 1, H: 1}, document.Down, given, ""}, seed), nil
 }
 
 // StartThrough begins a game where one comes out of a passage.
@@ -72,7 +70,7 @@ func StartThrough(st *world.Stage, way document.ID, given Given, seed int64) (*G
 		return nil, errors.New("the place that this passage led to was removed")
 	}
 	m := st.Ground(t.Map)
-	return begin(st, start{m, world.None, t.Box(m.Map), t.Facing, given}, seed), nil
+	return begin(st, start{m, world.None, t.Box(m.Map), t.Facing, given, ""}, seed), nil
 }
 
 // start is how a game begins.
@@ -82,11 +80,13 @@ type start struct {
 	box    grid.Rect
 	facing document.Facing
 	given  Given
+	// side is the team whose hero is led.
+	side string
 }
 
 func begin(st *world.Stage, how start, seed int64) *Game {
 	m := how.m
-	g := gameOf(st, &State{Seed: seed, Leaving: world.None, Inside: world.None, Bodies: []Body{{Of: how.hero, Map: m.Ref}}})
+	g := gameOf(st, &State{Seed: seed, Side: how.side, Leaving: world.None, Inside: world.None, Bodies: []Body{{Of: how.hero, Map: m.Ref}}})
 	g.room(st)
 	for _, id := range how.given.Flags {
 		g.setFlag(id, true)
@@ -100,6 +100,7 @@ func begin(st *world.Stage, how start, seed int64) *Game {
 	g.setCount(Lives, w.Lives)
 	g.Back = g.Entry
 	g.gather()
+	g.sides(m)
 	g.enterMap()
 	g.settle()
 	g.Cam.Map, g.Looked.Map = world.None, world.None

@@ -65,6 +65,8 @@ type State struct {
 	// the last at the end. They are never changed, but replaced.
 	Party []Member
 	Trail []Tread
+	// Side is the team of the one who is led; empty for none.
+	Side string
 	// Tallies are how much sources have made, in the order of their numbers.
 	Tallies []Tally
 	// Blasts are what has just gone off.

@@ -93,34 +93,3 @@ func (g *Game) opens(r world.Ref, t *world.Thing) bool {
 	}
 	return true
 }
-
-// throws throws the hero, seen from above along the ground and over what hurts there.
-func (g *Game) throws(m *world.Ground, r world.Ref, t *world.Thing) {
-	b, w := g.Hero(), g.gait()
-	cw, ch := m.Cell()
-	at, box := g.Where(r), g.extent(b)
-	dx, dy := t.Facing.Step()
-	if g.Roam {
-		return
-	}
-	if m.Side && dy != 0 { // there is no throwing into the ground
-		if b.VY < 0 || box.Bottom > at.Bottom || !meets(lower(box, Sub), at) {
-			return
-		}
-		b.VY, b.Mode, b.Grace, b.Early = -world.JumpSpeed(t.Doing.RangeY, w.Gravity), Airborne, 0, 0
-		b.Flags &^= Rising | Doubled
-		g.tell("spring", t.Name)
-		return
-	}
-	x, y := (box.Left+box.Right)/2, (box.Top+box.Bottom)/2
-	if b.Push > 0 || x < at.Left || x >= at.Right || y < at.Top || y >= at.Bottom && !m.Side {
-		return
-	}
-	const quick = 3 // times as fast as one runs
-	b.VX, b.VY = int64(dx)*w.RunX*quick, int64(dy)*w.RunY*quick
-	far := max(t.Doing.RangeX*abs(int64(dx))/max(1, cw/16), t.Doing.RangeY*abs(int64(dy))/max(1, ch/16)) // sixteenths of a cell
-	b.Push = int16(min(1<<13, far*max(cw, ch)/16/max(1, w.RunX*quick)))
-	b.Flags |= Thrown
-	b.Flags &^= Stepping
-	g.tell("spring", t.Name)
-}

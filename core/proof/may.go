@@ -7,6 +7,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/kind"
+	"azzel/core/play"
 	"azzel/core/rules"
 	"azzel/core/world"
 	"slices"
@@ -89,8 +90,8 @@ func begin(st *world.Stage, m world.Ref, from grid.Point) *May {
 		f.reached = append(f.reached, newCells(g.Bounds))
 	}
 	f.enter(spot{m, from})
-	// whoever can be led may be led from where it waits
-	for _, r := range st.Heroes {
+	// whoever can be led may be led from where it waits, and who is lost comes back in turn
+	for _, r := range append(play.Others(st, st.Grounds[m]), st.Heroes...) {
 		t := st.Thing(r)
 		box := t.Box(st.Grounds[t.Map].Map)
 		for y := box.Y; y < box.Y+box.H; y++ {

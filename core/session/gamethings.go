@@ -50,6 +50,9 @@ func (v *View) party(g *play.Game) {
 	for _, c := range g.Companions() {
 		on := g.Stage.Ground(c.Map)
 		out := Companion{Name: "The hero", Map: on.ID, Facing: document.Facings[c.Facing&3]}
+		if c.Side != "" {
+			out.Name = c.Side
+		}
 		if t := g.Stage.Thing(c.Of); t != nil {
 			out.Name, out.Kind = t.Name, document.ID(t.Kind)
 		}

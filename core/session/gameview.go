@@ -74,6 +74,8 @@ type View struct {
 	// Rays are lines that hurt, Shots the middles of what flies; how broad follows from the cells.
 	Rays  []RayView    `json:"rays"`
 	Shots []grid.Point `json:"shots"`
+	// Heard is what the hero hears.
+	Heard []HeardView `json:"heard"`
 	// Emitters give particles, which are drawn from the tick alone.
 	Emitters []EmitterView `json:"emitters"`
 	// Looks are the variants that were drawn for entities of this map.
@@ -104,7 +106,7 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 		Tick: g.Tick, From: p.record.From(), To: p.record.To(), Events: append([]play.Event{}, told...), Notice: g.Notice, Dark: dark(g.State),
 		Hearts: int(g.Count(play.Hearts)), Lives: int(g.Count(play.Lives)), Roam: p.roam && g == p.game || g != p.game && g.Roam, Way: append([]grid.Point{}, p.way...), Shows: p.shows(),
 		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{}, Hand: g.Hand, Slots: slotsOf(g),
-		Moved: []Moved{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}}
+		Moved: []Moved{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}, Heard: heardOf(g)}
 	if len(g.Lines) > 0 {
 		v.Line = g.Lines[0].Text
 	}

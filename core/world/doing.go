@@ -53,6 +53,9 @@ type Doing struct {
 	// Gives is what an emitter gives, Rate how many a second.
 	Gives string
 	Rate  int
+	// Plays is what is heard around a sound place, Loud how loud in its middle, in percent.
+	Plays string
+	Loud  int
 	// Says is what is read when it is used.
 	Says string
 	// Timed tells that something comes to it after a while: a timer, a source, a charge. Again begins anew.
@@ -72,6 +75,9 @@ type Doing struct {
 	ForceX, ForceY int64
 	// Line is ground that is drawn freely, nil for none.
 	Line *Line
+	// Side is whom a spawn is for, Turn which of several comes first.
+	Side string
+	Turn int32
 	// Along tells of a hero that it follows the one who is led.
 	Along bool
 	// Carrier is what it travels along with.
@@ -174,6 +180,11 @@ func (s *Stage) doingOf(m *document.Map, e *document.Entity, acts string) Doing 
 		out.Notices = Notices(max(0, slices.Index([]string{"hero", "beings", "blocks", "anything"}, word("notices"))))
 	case kind.GroundLine:
 		out.Line = lineOf(e, d.Value(e, "closed").Yes(), word("stops") == "above")
+	case kind.Sound:
+		far("radius")
+		out.Plays, out.Loud = word("plays"), int(number("loudness")/1000)
+	case kind.Spawn:
+		out.Side, out.Turn = word("team"), int32(number("turn")/1000)
 	case kind.Hero:
 		out.Along = word(kind.HeroMeanwhile) == "follows"
 	case kind.Timer:

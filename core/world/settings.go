@@ -10,6 +10,8 @@ type settings struct {
 	remembers                bool
 	dangers, scales, sensors []Ref
 	timed, fans, cores       []Ref
+	springs, sounds          []Ref
+	plays                    string
 	segments                 []Segment
 	segmentsNear             [][]int32
 }
@@ -34,12 +36,19 @@ func (g *Ground) settings() *settings {
 			g.set.sensors = append(g.set.sensors, r)
 		case t.Acts == kind.Fan:
 			g.set.fans = append(g.set.fans, r)
+		case t.Acts == kind.Spring:
+			g.set.springs = append(g.set.springs, r)
+		case t.Acts == kind.Sound:
+			g.set.sounds = append(g.set.sounds, r)
 		case t.Acts == kind.Core:
 			g.set.cores = append(g.set.cores, r)
 		case t.Doing.Timed:
 			g.set.timed = append(g.set.timed, r)
 		}
 		g.set.anyAreas = g.set.anyAreas || g.stage.Things[r].Area != nil
+	}
+	if plays := d.MapValue(g.Map, kind.MapSound).Word(); plays != kind.NoSound {
+		g.set.plays = plays
 	}
 	g.set.takeLines(g)
 	return g.set
@@ -74,6 +83,15 @@ func (g *Ground) Timed() []Ref { return g.settings().timed }
 
 // Fans are its fans, ascending.
 func (g *Ground) Fans() []Ref { return g.settings().fans }
+
+// Springs are its springs, ascending.
+func (g *Ground) Springs() []Ref { return g.settings().springs }
+
+// Sounds are its sound places, ascending.
+func (g *Ground) Sounds() []Ref { return g.settings().sounds }
+
+// Plays is what is heard all over the map; empty for nothing.
+func (g *Ground) Plays() string { return g.settings().plays }
 
 // Cores are what waves want to reach on it, ascending.
 func (g *Ground) Cores() []Ref { return g.settings().cores }

@@ -172,6 +172,7 @@ export interface View {
 	blasts: BlastView[]
 	rays: RayView[]
 	shots: Point[]
+	heard: HeardView[]
 	emitters: EmitterView[]
 	looks: DrawnLook[]
 }
@@ -996,6 +997,13 @@ export interface BlastView {
 export interface RayView {
 	from: Point
 	to: Point
+}
+
+export interface HeardView {
+	plays: string
+	loud: number
+	side: number
+	by: string
 }
 
 export interface EmitterView {

@@ -43,6 +43,7 @@ export type {
 	Beginnings,
 	Follows,
 	Given,
+	HeardView,
 	Place,
 	Point,
 	Property,

@@ -6,6 +6,7 @@
 	import Archive from '@lucide/svelte/icons/archive'
 	import Redo from '@lucide/svelte/icons/redo-dot'
 	import Snowflake from '@lucide/svelte/icons/snowflake'
+	import SoundTick from './SoundTick.svelte'
 	import Hint from '../controls/Hint.svelte'
 	import { keys } from '../controls/keys.svelte'
 	import { speeds } from '../workspace/play.svelte'
@@ -130,6 +131,7 @@
 			expanded={view.roam}
 			onclick={() => (play.roam(), back())}><Ghost size={15} />Roam</Hint
 		>
+		<SoundTick done={back} />
 		{#if w.layout.folded}
 			<Hint label="Edit while it plays: the panels come back" class="button" onclick={() => (w.layout.folded = false)}
 				><Hand size={15} />Edit</Hint

@@ -30,6 +30,8 @@ export class Layout {
 	rulers = $state(true)
 	/** Shows what the player sees at once. */
 	screen = $state(true)
+	/** Lets one hear what the hero hears in a game. */
+	sound = $state(true)
 	/** Parts of panels that were opened or folded, by their titles. */
 	parts = $state<Record<string, boolean>>({})
 	/** At what scale the sheets of tilesets are shown. */
@@ -49,8 +51,9 @@ export class Layout {
 	}
 
 	private get kept() {
-		const { stackOpen, cabinetOpen, dragged, drawer, listing, grid, minimap, rulers, screen, parts, sheets } = this
-		return { stackOpen, cabinetOpen, dragged, drawer, listing, grid, minimap, rulers, screen, parts, sheets }
+		const { stackOpen, cabinetOpen, dragged, drawer, listing, grid, minimap, rulers, screen, sound, parts, sheets } =
+			this
+		return { stackOpen, cabinetOpen, dragged, drawer, listing, grid, minimap, rulers, screen, sound, parts, sheets }
 	}
 
 	/** Takes over what is of the sort that it should be. */
