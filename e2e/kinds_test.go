@@ -205,6 +205,21 @@ func TestKindsPictures(t *testing.T) {
 		}
 		return nil
 	})
+	// a row that shows something else goes beside it, with a pace of its own
+	k.find("[data-testid=figures]", "").MustScrollIntoView()
+	box = k.box("[data-testid=figures]")
+	k.drag(left, at(0, 6), at(1, 6)) // below what is said of the first
+	k.option("[aria-label='Row 1 looks']", "down")
+	k.option("[aria-label='Row 1 shows']", "swims")
+	k.press("Cut it")
+	k.option("[aria-label='What the pictures show']", "swims")
+	k.label("each frame", "240")
+	own(func(o *document.Kind) error {
+		if len(o.Poses) != 1 || o.Poses[0].Does != kind.Swims || len(o.Poses[0].Frames[2]) != 2 || o.Poses[0].Ms != 240 || len(o.Frames[2]) != 3 {
+			return fmt.Errorf("its poses are %+v", o.Poses)
+		}
+		return nil
+	})
 	// in numbers it can be asked for too much, and is refused
 	k.write("[aria-label='Tiles that a frame is across']", "2")
 	k.press("Cut it")
@@ -221,7 +236,7 @@ func TestKindsPictures(t *testing.T) {
 	must(t, err)
 	must(t, e.SetFiles([]string{file(t, "tall.png", out.Bytes())}))
 	own(func(o *document.Kind) error {
-		if o.Look == 0 || o.Look.Tileset() == 1 || len(o.Frames[2]) != 0 {
+		if o.Look == 0 || o.Look.Tileset() == 1 || len(o.Frames[2])+len(o.Poses) != 0 {
 			return fmt.Errorf("it looks like %x, %v", o.Look, o.Frames)
 		}
 		return nil

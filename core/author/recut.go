@@ -250,7 +250,19 @@ func (m *matcher) mapCells(where *document.Map) []edit.Primitive {
 	return do
 }
 
-// others are the project's looks and hero, materials and motifs.
+// frames are pictures by facing in the new cut, without those that are gone.
+func (m *matcher) frames(all [4][]cells.Cell) (out [4][]cells.Cell) {
+	for i, frames := range all {
+		for _, f := range frames {
+			if f = m.cell(f); f != 0 {
+				out[i] = append(out[i], f)
+			}
+		}
+	}
+	return out
+}
+
+// others are the project's looks and hero, kinds, materials and motifs.
 func (m *matcher) others(d *document.Document) []edit.Primitive {
 	var do []edit.Primitive
 	looks := slices.Clone(d.Project.Looks)
@@ -258,14 +270,7 @@ func (m *matcher) others(d *document.Document) []edit.Primitive {
 		looks[i].Look, looks[i].LookOn = m.cell(looks[i].Look), m.cell(looks[i].LookOn)
 	}
 	hero := d.Project.Hero
-	for i, frames := range hero.Frames {
-		hero.Frames[i] = nil
-		for _, f := range frames {
-			if f = m.cell(f); f != 0 {
-				hero.Frames[i] = append(hero.Frames[i], f)
-			}
-		}
-	}
+	hero.Frames = m.frames(hero.Frames)
 	project := edit.Ref{Type: edit.TypeProject}
 	if !slices.Equal(looks, d.Project.Looks) {
 		do = append(do, edit.Set(project, "looks", looks))
@@ -273,6 +278,25 @@ func (m *matcher) others(d *document.Document) []edit.Primitive {
 	if string(edit.JSON(hero)) != string(edit.JSON(d.Project.Hero)) {
 		do = append(do, edit.Set(project, "hero", hero))
 	}
+	d.Kinds.Each(func(k *document.Kind) {
+		ref := edit.Ref{Type: edit.TypeKind, ID: k.ID}
+		if look := m.cell(k.Look); look != k.Look {
+			do = append(do, edit.Set(ref, "look", look))
+		}
+		if look := m.cell(k.LookOn); look != k.LookOn {
+			do = append(do, edit.Set(ref, "lookOn", look))
+		}
+		if frames := m.frames(k.Frames); string(edit.JSON(frames)) != string(edit.JSON(k.Frames)) {
+			do = append(do, edit.Set(ref, "frames", frames))
+		}
+		poses := slices.Clone(k.Poses)
+		for i := range poses {
+			poses[i].Frames = m.frames(poses[i].Frames)
+		}
+		if string(edit.JSON(poses)) != string(edit.JSON(k.Poses)) {
+			do = append(do, edit.Set(ref, "poses", poses))
+		}
+	})
 	for _, o := range d.MaterialsInOrder() {
 		next := slices.Clone(o.Tiles)
 		for i := range next {

@@ -161,6 +161,13 @@ func TestRecutBringsEverythingAlong(t *testing.T) {
 	d = done(t, d, c, err)
 	motif := c.Made
 
+	c, err = author.AddKind(d, kind.Hero, "Diver")
+	d = done(t, d, c, err)
+	diver := edit.Ref{Type: edit.TypeKind, ID: c.Made}
+	gone := cells.TileCell(1, 60)
+	d = edit.Apply(d, &edit.Edit{Do: []edit.Primitive{edit.Set(diver, "look", two), edit.Set(diver, "lookOn", gone), edit.Set(diver, "frames", [4][]cells.Cell{2: {two, gone}}),
+		edit.Set(diver, "poses", []kind.Pose{{Does: kind.Swims, Frames: [4][]cells.Cell{1: {gone, two}}, Ms: 90}})}}).Doc
+
 	match := make([]int, 64)
 	for i := range match {
 		match[i] = i + 10
@@ -195,6 +202,9 @@ func TestRecutBringsEverythingAlong(t *testing.T) {
 	})
 	if got != 3 {
 		t.Errorf("%d cells of the motif came along", got)
+	}
+	if k := d.Kinds.Get(diver.ID); k.Look != moved || k.LookOn != 0 || !slices.Equal(k.Frames[2], []cells.Cell{moved}) || !slices.Equal(k.Poses[0].Frames[1], []cells.Cell{moved}) || k.Poses[0].Ms != 90 {
+		t.Errorf("the kind looks like %+v", k)
 	}
 	if _, err := author.RecutTileset(d, coast(d), author.Recut{Picture: set.Picture, Width: 128, Height: 128, Cut: document.Cut{CellWidth: 300, CellHeight: 16}}); err == nil {
 		t.Error("a cut that fits nothing was taken")

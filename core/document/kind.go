@@ -39,6 +39,7 @@ type Kind struct {
 	LookOn   cells.Cell      `json:"lookOn,omitempty"`
 	Frames   [4][]cells.Cell `json:"frames,omitzero"`
 	FrameMs  *int            `json:"frameMs,omitempty"`
+	Poses    []kind.Pose     `json:"poses,omitempty"`
 	Across   int             `json:"across,omitempty"`
 	Down     int             `json:"down,omitempty"`
 
@@ -88,7 +89,7 @@ func (k *Kind) Whole() *kind.Kind {
 		other(n.to, n.from)
 	}
 	other(&out.Body, k.Body)
-	out.Look, out.LookOn, out.Frames, out.Across, out.Down = k.Look, k.LookOn, k.Frames, k.Across, k.Down
+	out.Look, out.LookOn, out.Frames, out.Across, out.Down, out.Poses = k.Look, k.LookOn, k.Frames, k.Across, k.Down, k.Poses
 	out.MapLeast, out.MapMost, out.ProjectLeast, out.ProjectMost = k.MapLeast, k.MapMost, k.ProjectLeast, k.ProjectMost
 	out.Tags, out.Layers = append([]string{}, k.Tags...), append([]string{}, k.Layers...)
 	out.Settings = append([]kind.Setting{}, out.Settings...)
@@ -113,7 +114,7 @@ func other[T any](to, from *T) {
 // out. A setting of that kind which is missing stays one.
 func Lean(whole *kind.Kind) *Kind {
 	k := &Kind{ID: whole.ID, Name: whole.Name, Order: whole.Order, Of: whole.Of, Colour: whole.Colour,
-		Look: whole.Look, LookOn: whole.LookOn, Frames: whole.Frames, Across: whole.Across, Down: whole.Down, MapLeast: whole.MapLeast, MapMost: whole.MapMost,
+		Look: whole.Look, LookOn: whole.LookOn, Frames: whole.Frames, Poses: whole.Poses, Across: whole.Across, Down: whole.Down, MapLeast: whole.MapLeast, MapMost: whole.MapMost,
 		ProjectLeast: whole.ProjectLeast, ProjectMost: whole.ProjectMost, Tags: whole.Tags, Layers: whole.Layers}
 	b := k.base()
 	k.Help, k.Category, k.Glyph, k.State = unlike(whole.Help, b.Help), unlike(whole.Category, b.Category), unlike(whole.Glyph, b.Glyph), unlike(whole.State, b.State)
@@ -282,7 +283,7 @@ func (k *Kind) Check() error {
 	if !k.Look.Valid() || !k.LookOn.Valid() {
 		return fmt.Errorf("a kind's look is not a tile")
 	}
-	return first(checkFrames(k.Frames), checkSettings(k.Settings, k.base().Settings))
+	return first(checkFrames(k.Frames), checkPoses(k.Poses), checkSettings(k.Settings, k.base().Settings))
 }
 
 func checkCount(where string, least, most, limit int) error {
@@ -302,6 +303,18 @@ func checkWords(what string, all []string) error {
 		}
 		if slices.Contains(all[:i], w) {
 			return fmt.Errorf("%s stands twice among the %s", w, what)
+		}
+	}
+	return nil
+}
+
+func checkPoses(all []kind.Pose) error {
+	for i, p := range all {
+		if !slices.Contains(kind.Poses, p.Does) || slices.ContainsFunc(all[:i], func(o kind.Pose) bool { return o.Does == p.Does }) {
+			return fmt.Errorf("a kind has pictures once of each of what it does, and not of “%.40s”", p.Does)
+		}
+		if err := first(checkFrames(p.Frames), checkRange("how long a picture is shown", p.Ms, 1, maxFrameMs)); err != nil {
+			return err
 		}
 	}
 	return nil

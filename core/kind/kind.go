@@ -73,6 +73,8 @@ type Kind struct {
 	// first standing; FrameMs is how long each of the others is shown.
 	Frames  [4][]cells.Cell `json:"frames"`
 	FrameMs int             `json:"frameMs"`
+	// Poses are pictures of what else it does; an own kind has them.
+	Poses []Pose `json:"poses,omitempty"`
 	// Across and Down are how many tiles each of its pictures is across and down, from the
 	// one that is named; 0 is one.
 	Across int `json:"across,omitempty"`

@@ -7,6 +7,7 @@ import (
 	"azzel/core/kind"
 	"azzel/core/play"
 	"azzel/core/world"
+	"slices"
 )
 
 // Moved is where an entity that moves is: its top left, in map pixels.
@@ -17,6 +18,9 @@ type Moved struct {
 	Y      int             `json:"y"`
 	Facing document.Facing `json:"facing"`
 	Steps  int32           `json:"steps"`
+	// Pose is what its pictures show being done, empty for standing and walking, and Beat for how many ticks.
+	Pose string `json:"pose,omitempty"`
+	Beat int64  `json:"beat,omitempty"`
 }
 
 // EmitterView is a box, in map pixels, out of which come so many particles of a sort a second; Seed
@@ -46,6 +50,12 @@ type Companion struct {
 func (v *View) party(g *play.Game) {
 	if t := g.Stage.Thing(g.Hero().Of); t != nil {
 		v.Led, v.Who = t.ID, document.ID(t.Kind)
+	}
+	if t := g.Stage.Thing(g.Hero().Of); t == nil {
+		// one that was placed nowhere looks like its kind, where that has pictures
+		if k := g.Stage.Doc.Kind(g.Stage.Doc.HeroKind()); k.Look != 0 || slices.ContainsFunc(k.Frames[:], func(all []cells.Cell) bool { return len(all) > 0 }) {
+			v.Who = k.ID
+		}
 	}
 	for _, c := range g.Companions() {
 		on := g.Stage.Ground(c.Map)
@@ -125,7 +135,8 @@ func (v *View) bodies(g *play.Game, m *world.Ground) {
 		if b := &g.Bodies[i]; b.Map == m.Ref {
 			t := g.Stage.Thing(b.Of)
 			at := pixel(b.X-t.Body.Left, b.Y-t.Body.Top)
-			moved := Moved{m.ID, t.ID, t.X + at.X, t.Y + at.Y, b.Look(), b.Steps}
+			moved := Moved{Map: m.ID, ID: t.ID, X: t.X + at.X, Y: t.Y + at.Y, Facing: b.Look(), Steps: b.Steps}
+			moved.Pose, moved.Beat = g.Pose(b)
 			if t.Doing.By < 0 {
 				v.Moved = append(v.Moved, moved)
 			} else if g.There(b.Of) {
@@ -148,7 +159,7 @@ func (v *View) things(g *play.Game, m *world.Ground) {
 				continue
 			}
 			if !t.Doing.Goes {
-				v.Made = append(v.Made, MadeView{Moved{m.ID, t.ID, t.X, t.Y, t.Facing, 0}, t.Layer, document.ID(t.Kind), t.W, t.H})
+				v.Made = append(v.Made, MadeView{Moved{Map: m.ID, ID: t.ID, X: t.X, Y: t.Y, Facing: t.Facing}, t.Layer, document.ID(t.Kind), t.W, t.H})
 			}
 		}
 		if !there || !g.Shown(r) {

@@ -21,7 +21,10 @@ type View struct {
 	Does   string `json:"does"`
 	Low    bool   `json:"low"`
 	Unhurt int    `json:"unhurt"`
-	Tick   int64  `json:"tick"`
+	// Pose is what the hero's pictures show being done, empty for standing and walking, and Beat for how many ticks.
+	Pose string `json:"pose"`
+	Beat int64  `json:"beat"`
+	Tick int64  `json:"tick"`
 	// From and To are the ticks that can be gone back to; a view of one before To shows what was.
 	From int64 `json:"from"`
 	To   int64 `json:"to"`
@@ -113,6 +116,7 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 	if v.Dark > 0 && g.Veil > 0 {
 		v.Veil = document.Transitions[g.Veil]
 	}
+	v.Pose, v.Beat = g.Pose(b)
 	v.Coming = g.Leaving < 0 && g.Lost == play.NotLost
 	st := g.Stage
 	for r := range st.Things {

@@ -82,6 +82,8 @@ type Head struct {
 	SettingTypes  []string            `json:"settingTypes"`
 	// SettingGroups are the headings under which settings of kinds stand, in their order.
 	SettingGroups []string `json:"settingGroups"`
+	// Poses are what kinds can have pictures of, besides standing and walking.
+	Poses []string `json:"poses"`
 	// MapProperties are what maps have of the designer's own.
 	MapProperties []author.PlainSetting   `json:"mapProperties"`
 	Materials     []MaterialInfo          `json:"materials"`
@@ -104,7 +106,7 @@ type Head struct {
 func (s *Session) head() Head {
 	d := s.doc()
 	h := Head{Project: d.Project, Tilesets: []TilesetInfo{}, Maps: []MapInfo{}, Rules: []ToldRule{}, Passages: d.Passages.All(), Flags: d.FlagsByName(), Pins: []PinInfo{}, Recordings: []RecordingInfo{},
-		Parts: document.Parts, Grounds: document.Grounds, PropertyTypes: document.PropertyTypes, SettingTypes: kind.OwnTypes, SettingGroups: kind.Groups(), MapProperties: mapProperties(d), Materials: []MaterialInfo{}, MaterialWords: document.MaterialWords, Motifs: []MotifInfo{}, Zones: d.ZonesInOrder(), ZoneWords: document.ZoneWords, Hatches: document.Hatches, Plan: d.Project.LayerPlan(),
+		Parts: document.Parts, Grounds: document.Grounds, PropertyTypes: document.PropertyTypes, SettingTypes: kind.OwnTypes, SettingGroups: kind.Groups(), Poses: kind.Poses, MapProperties: mapProperties(d), Materials: []MaterialInfo{}, MaterialWords: document.MaterialWords, Motifs: []MotifInfo{}, Zones: d.ZonesInOrder(), ZoneWords: document.ZoneWords, Hatches: document.Hatches, Plan: d.Project.LayerPlan(),
 		Wires: append([]author.Drawn{}, author.Wires(d)...), Kinds: []author.PlainKind{}, Categories: kind.Categories, Transitions: document.Transitions, SideWords: document.SideWords}
 	for _, t := range d.TilesetsInOrder() {
 		h.Tilesets = append(h.Tilesets, tilesetInfo(t))

@@ -77,7 +77,7 @@
 			const hero = w.play.view
 			if (m && hero && outside(m, hero)) {
 				// one that stands across the edge is not cut off there
-				w.scene.figures.heroAt(ctx, m, view, hero.x, hero.y, hero.facing, hero.steps, hero.who)
+				w.scene.figures.heroAt(ctx, m, view, hero.x, hero.y, hero.facing, hero.steps, hero.who, hero.pose, hero.beat)
 			}
 		}
 		const top = over.getContext('2d')!

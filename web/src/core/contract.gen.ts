@@ -136,6 +136,8 @@ export interface View {
 	does: string
 	low: boolean
 	unhurt: number
+	pose: string
+	beat: number
 	tick: number
 	from: number
 	to: number
@@ -241,6 +243,7 @@ export interface PlainKind {
 	lookOn: number
 	frames: number[][]
 	frameMs: number
+	poses?: KindPose[]
 	across?: number
 	down?: number
 	mapLeast: number
@@ -375,6 +378,7 @@ export interface FigureSheet {
 	down: number
 	frames: number
 	rows: string[] | null
+	does: string[] | null
 }
 
 export interface Selected {
@@ -456,6 +460,7 @@ export interface Head {
 	propertyTypes: string[]
 	settingTypes: string[]
 	settingGroups: string[]
+	poses: string[]
 	mapProperties: PlainSetting[]
 	materials: MaterialInfo[]
 	materialWords: MaterialWord[]
@@ -963,6 +968,8 @@ export interface Moved {
 	y: number
 	facing: Facing
 	steps: number
+	pose?: string
+	beat?: number
 }
 
 export interface Companion {
@@ -985,6 +992,8 @@ export interface MadeView {
 	y: number
 	facing: Facing
 	steps: number
+	pose?: string
+	beat?: number
 }
 
 export interface BlastView {
@@ -1037,6 +1046,12 @@ export interface Takeable {
 export interface PlainVariant {
 	name: string
 	help: string
+}
+
+export interface KindPose {
+	does: string
+	frames: number[][]
+	ms: number
 }
 
 export interface Setting {

@@ -10,7 +10,7 @@ import { Project } from '../project/project.svelte'
 import type { Entity, Kind, Layer, MapInfo, PlayView } from '../core/types'
 
 /** An entity that has gone some steps without a stop. */
-type Walking = Entity & { steps?: number }
+type Walking = Entity & Acting
 
 /** Draws what stands on maps: entities and, in play, the hero. */
 export class Figures {
@@ -22,13 +22,16 @@ export class Figures {
 		private pictures: Pictures,
 	) {}
 
+	/** The tick of the game that is drawn; 0 while one designs. */
+	beat = 0
+
 	/** The tile that an entity is drawn as, or the first of several; 0 for its glyph. */
 	look(e: Pick<Entity, 'kind' | 'look' | 'lookOn'> & { facing?: string }, on: boolean): number {
 		return this.picture(e, on).cell
 	}
 
 	/** The picture that an entity is drawn as. */
-	picture(e: Pick<Entity, 'kind' | 'look' | 'lookOn'> & { facing?: string; steps?: number }, on: boolean): Picture {
+	picture(e: Pick<Entity, 'kind' | 'look' | 'lookOn'> & Acting, on: boolean): Picture {
 		const { project } = this.project.head
 		if (this.looks?.of !== project) {
 			this.looks = { of: project, by: new Map((project.looks ?? []).map((l) => [l.kind, l])) }
@@ -37,13 +40,15 @@ export class Figures {
 		const kind = this.looks.by.get(e.kind) ?? this.looks.by.get(k?.of ?? '')
 		const own = (cell: number) => ({ cell, across: 1, down: 1 })
 		const many = (cell: number) => ({ cell, across: k?.across || 1, down: k?.down || 1 })
+		const posed = poseOf(k, e.pose || (on ? 'on' : ''), e.facing ?? 'down', e.pose ? (e.beat ?? 0) : this.beat)
+		if (posed) return many(posed)
 		if (on && e.lookOn) return own(e.lookOn)
 		if (on && k?.lookOn) return many(k.lookOn)
 		if (on && kind?.lookOn) return own(kind.lookOn)
 		if (e.look) return own(e.look)
 		const frames = framesOf(k, e.facing ?? 'down')
 		// the first picture stands, the others walk
-		const ticks = Math.max(1, Math.round(((k?.frameMs ?? 150) * 60) / 1000))
+		const ticks = ticksOf(k?.frameMs ?? 150)
 		const step = e.steps && frames && frames.length > 1 ? 1 + (Math.floor(e.steps / ticks) % (frames.length - 1)) : 0
 		const of = frames?.[step] || k?.look
 		return of ? many(of) : own(kind?.look ?? 0)
@@ -69,17 +74,18 @@ export class Figures {
 			const to = at.get(e.id)
 			if (!to) return e
 			far.delete(e.id)
-			return { ...e, x: to.x, y: to.y, facing: to.facing, steps: to.steps }
+			return { ...e, ...placed(to) }
 		})
 		for (const id of far) {
 			const e = this.project.entity(m.id, id)
 			const to = at.get(id)!
-			if (e) out.push({ ...e, x: to.x, y: to.y, facing: to.facing, steps: to.steps } as Walking)
+			if (e) out.push({ ...e, ...placed(to) } as Walking)
 		}
 		return out
 	}
 
 	entities(ctx: CanvasRenderingContext2D, m: MapInfo, l: Layer, view: View, play?: PlayView) {
+		this.beat = play?.tick ?? 0
 		const crowded = this.project.entities(m.id).length > 500
 		if (!play && crowded && m.cellWidth * view.scale < 5) return this.dots(ctx, m, l, view)
 		const gone = play && new Set(play.gone)
@@ -203,10 +209,13 @@ export class Figures {
 		facing: string,
 		steps = 0,
 		who = '',
+		pose = '',
+		beat = 0,
 	) {
 		// a kind of its own has its own pictures
 		const kind = who ? this.project.kind(who) : undefined
-		const own = framesOf(kind, facing) ?? (kind?.look ? [kind.look] : undefined)
+		const posed = poseOf(kind, pose, facing, beat)
+		const own = posed ? [posed] : (framesOf(kind, facing) ?? (kind?.look ? [kind.look] : undefined))
 		const frames = own ?? this.project.head.project.hero.frames[['up', 'right', 'down', 'left'].indexOf(facing)]
 		const box = boxOf(view, { x, y, w: m.cellWidth, h: m.cellHeight })
 		// on diamonds the hero keeps its size and stands in the middle of its cell
@@ -217,15 +226,23 @@ export class Figures {
 		const a = { x: r.x, y: r.y }
 		const b = { x: r.x + r.w, y: r.y + r.h }
 		// the first picture stands, the others walk
-		const frame = frames && steps > 0 && frames.length > 1 ? 1 + (Math.floor(steps / 8) % (frames.length - 1)) : 0
-		if (frames?.length) this.pictures.draw(ctx, frames[frame], a.x, a.y, b.x - a.x, b.y - a.y)
+		const ticks = ticksOf(kind?.frameMs ?? 134)
+		const frame = frames && steps > 0 && frames.length > 1 ? 1 + (Math.floor(steps / ticks) % (frames.length - 1)) : 0
+		const large = own && ((kind?.across ?? 0) > 1 || (kind?.down ?? 0) > 1)
+		if (large && !view.diamond) {
+			// one of several tiles keeps its size, with its feet where those of a smaller one are
+			const look = { cell: own[frame], across: kind?.across || 1, down: kind?.down || 1 }
+			const size = this.pictures.sizeOf(look, m.cellWidth, m.cellHeight)
+			const [w, h] = [Math.round(size.w * view.scale), Math.round(size.h * view.scale)]
+			this.pictures.drawMany(ctx, look, r.x + Math.round((r.w - w) / 2), r.y + r.h - h, w, h)
+		} else if (frames?.length) this.pictures.draw(ctx, frames[frame], a.x, a.y, b.x - a.x, b.y - a.y)
 		else drawFigure(ctx, facing, a.x, a.y, b.x - a.x, b.y - a.y)
 	}
 
 	/** Draws the hero who is led, and before it those who wait or follow on the same map. */
 	hero(ctx: CanvasRenderingContext2D, m: MapInfo, view: View, play: PlayView) {
 		for (const c of play.party) if (c.map === play.map) this.heroAt(ctx, m, view, c.x, c.y, c.facing, 0, c.kind)
-		this.heroAt(ctx, m, view, play.x, play.y, play.facing, play.steps, play.who)
+		this.heroAt(ctx, m, view, play.x, play.y, play.facing, play.steps, play.who, play.pose, play.beat)
 	}
 }
 
@@ -233,15 +250,42 @@ export class Figures {
 export const shown = (e: Entity, playing: boolean) =>
 	(1 - (e.faint ?? 0) / 100) * (!playing && (e.absent || e.unseen) ? 0.5 : 1)
 
+/** How something that acts is drawn: which way it looks, how long it has walked, and what it does for how long. */
+interface Acting {
+	facing?: string
+	steps?: number
+	pose?: string
+	beat?: number
+}
+
+/** Where and how something that moves is. */
+export function placed({ x, y, facing, steps, pose, beat }: PlayView['moved'][number]) {
+	return { x, y, facing, steps, pose, beat }
+}
+
+/** How many ticks so many milliseconds are, at least one. */
+const ticksOf = (ms: number) => Math.max(1, Math.round((ms * 60) / 1000))
+
+/** The picture of a kind that does something, after so many ticks; nothing where it has none of that. */
+export function poseOf(k: Kind | undefined, does: string, facing: string, ticks: number): number | undefined {
+	const pose = does ? k?.poses?.find((p) => p.does === does) : undefined
+	const frames = pose && facingOf(pose.frames, facing)
+	return frames?.[Math.floor(Math.max(0, ticks) / ticksOf(pose!.ms)) % frames.length]
+}
+
 /** A kind's pictures for a facing; where it lacks them, those of the other side flipped. */
 export function framesOf(k: Kind | undefined, facing: string): number[] | undefined {
-	if (!k?.frames.some((f) => f?.length)) return
+	return k && facingOf(k.frames, facing)
+}
+
+function facingOf(all: Kind['frames'], facing: string): number[] | undefined {
+	if (!all.some((f) => f?.length)) return
 	const i = ['up', 'right', 'down', 'left'].indexOf(facing)
-	const own = k.frames[i]
+	const own = all[i]
 	if (own?.length) return own
-	const mirrored = i === 1 || i === 3 ? k.frames[4 - i] : undefined
+	const mirrored = i === 1 || i === 3 ? all[4 - i] : undefined
 	if (mirrored?.length) return mirrored.map((c) => (c ^ mirrorX) >>> 0)
-	return k.frames[2] ?? k.frames.find((f) => f?.length) ?? undefined
+	return all[2] ?? all.find((f) => f?.length) ?? undefined
 }
 
 const mirrorX = 0x80000000

@@ -2,6 +2,7 @@
 	import type { Facing, ID, Kind, Point } from '../core/types'
 	import { tileRect } from '../draw/pictures'
 	import { counted } from '../project/counted'
+	import { poseWords } from './poses'
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// A sheet of figures: its frames are dragged out on the tileset's picture, and each row is told which way it looks.
@@ -18,6 +19,8 @@
 	/** The order in which rows of a sheet mostly lie. */
 	const usual: Facing[] = ['down', 'left', 'right', 'up']
 	let rows = $state<(Facing | '')[]>([...usual])
+	/** What each row shows being done; nothing is standing and walking. */
+	let does = $state<string[]>(['', '', '', ''])
 	let canvas = $state<HTMLCanvasElement>()
 	let start: Point | null = null
 	let turn = $state(0)
@@ -77,11 +80,12 @@
 		const next = rows.slice(0, n)
 		while (next.length < n) next.push(usual.find((f) => !next.includes(f)) ?? '')
 		rows = next
+		does = next.map((_, i) => does[i] ?? '')
 	}
 
 	function cut() {
 		if (!t) return
-		const done = w.project.try('cutFigures', { kind: k.id, tileset: t.id, from, across, down, frames, rows })
+		const done = w.project.try('cutFigures', { kind: k.id, tileset: t.id, from, across, down, frames, rows, does })
 		if (done) w.notices.say(`${k.name} has ${counted(frames, 'frame')} each way.`, 'done', w.project.undoOf(done))
 	}
 </script>
@@ -140,12 +144,16 @@
 					/> tiles</span
 				>
 			</div>
-			<div class="flex flex-wrap items-center gap-1">
-				<span class="text-dim">rows</span>
+			<div class="grid grid-cols-[auto_1fr_1fr] items-center gap-x-2 gap-y-1">
 				{#each rows as _, i (i)}
-					<select class="field w-[70px] px-1" aria-label="Row {i + 1} looks" bind:value={rows[i]}>
+					<span class="text-dim">row {i + 1}</span>
+					<select class="field px-1" aria-label="Row {i + 1} looks" bind:value={rows[i]}>
 						<option value="">none</option>
-						{#each facings as f (f)}<option value={f}>{f}</option>{/each}
+						{#each facings as f (f)}<option value={f}>looks {f}</option>{/each}
+					</select>
+					<select class="field px-1" aria-label="Row {i + 1} shows" bind:value={does[i]}>
+						<option value="">stands and walks</option>
+						{#each w.project.head.poses as p (p)}<option value={p}>{poseWords[p] ?? p}</option>{/each}
 					</select>
 				{/each}
 			</div>

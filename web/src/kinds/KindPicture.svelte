@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { onMount } from 'svelte'
 	import { cellOf, type Picture, tilesetOf } from '../draw/pictures'
-	import { framesOf } from '../draw/figures'
+	import { framesOf, poseOf } from '../draw/figures'
+	import { poseWords } from './poses'
 	import type { Facing, Kind, Taken } from '../core/types'
 	import { send } from '../live/http'
 	import { accepted } from '../tilesets/intake.svelte'
@@ -15,6 +16,9 @@
 	const facings: Facing[] = ['up', 'right', 'down', 'left']
 	let canvas: HTMLCanvasElement
 	const walks = $derived(k.frames.some((f) => f?.length))
+	/** What is previewed: a pose, or standing and walking. */
+	let chosen = $state('')
+	const pose = $derived(k.poses?.find((p) => p.does === chosen))
 	/** The block of tiles that was held last, as a picture. */
 	const held = $derived.by(() => {
 		for (const { grip } of w.hand.lately) {
@@ -60,7 +64,13 @@
 	}
 
 	function look(p: Picture) {
-		put({ look: p.cell, across: p.across, down: p.down, frames: [[], [], [], []] })
+		put({ look: p.cell, across: p.across, down: p.down, frames: [[], [], [], []], poses: [] })
+	}
+
+	/** Sets how long each of the pictures that are previewed is shown. */
+	function time(ms: number) {
+		if (pose) put({ poses: k.poses!.map((p) => (p.does === pose.does ? { ...p, ms } : p)) })
+		else put({ frameMs: ms })
 	}
 
 	onMount(() => {
@@ -76,7 +86,8 @@
 		const now = Math.floor(performance.now() / Math.max(1, k.frameMs || 150))
 		facings.forEach((facing, i) => {
 			const all = framesOf(k, facing)
-			const cell = all?.length ? all[all.length > 1 ? 1 + (now % (all.length - 1)) : 0] : k.look
+			const posed = pose && poseOf(k, pose.does, facing, (performance.now() * 60) / 1000)
+			const cell = posed ? posed : all?.length ? all[all.length > 1 ? 1 + (now % (all.length - 1)) : 0] : k.look
 			if (cell) w.scene.pictures.drawFitting(ctx, { cell, across: k.across || 1, down: k.down || 1 }, i * 52 + 2, 2, 48)
 			else if (i === 2) w.scene.figures.glyph(ctx, k.id, i * 52 + 8, 8, 36)
 		})
@@ -112,7 +123,7 @@
 		}}
 	/>
 	{#if k.look || walks}
-		<button class="button h-6" onclick={() => put({ look: 0, across: 0, down: 0, frames: [[], [], [], []] })}
+		<button class="button h-6" onclick={() => put({ look: 0, across: 0, down: 0, frames: [[], [], [], []], poses: [] })}
 			>Its glyph</button
 		>
 	{:else if !held}
@@ -120,14 +131,27 @@
 	{/if}
 </div>
 <FigureSheet kind={k} />
-{#if walks}
-	<label class="flex items-center gap-2"
-		>each frame <input
-			class="field w-20 font-mono"
-			type="number"
-			min="1"
-			value={k.frameMs}
-			onchange={(e) => put({ frameMs: Math.trunc(e.currentTarget.valueAsNumber) || 0 })}
-		/> ms</label
-	>
+{#if walks || k.poses?.length}
+	<div class="flex flex-wrap items-center gap-2">
+		{#if k.poses?.length}
+			<select class="field w-36 px-1" aria-label="What the pictures show" bind:value={chosen}>
+				<option value="">stands and walks</option>
+				{#each k.poses as p (p.does)}<option value={p.does}>{poseWords[p.does] ?? p.does}</option>{/each}
+			</select>
+		{/if}
+		<label class="flex items-center gap-2"
+			>each frame <input
+				class="field w-20 font-mono"
+				type="number"
+				min="1"
+				value={pose?.ms ?? k.frameMs}
+				onchange={(e) => time(Math.trunc(e.currentTarget.valueAsNumber) || 0)}
+			/> ms</label
+		>
+		{#if pose}
+			<button class="button h-6" onclick={() => put({ poses: k.poses!.filter((p) => p.does !== pose.does) })}
+				>Take these away</button
+			>
+		{/if}
+	</div>
 {/if}

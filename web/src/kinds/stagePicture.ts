@@ -2,7 +2,7 @@ import { drawDangers } from '../canvas/dangers'
 import { drawDarkness } from '../canvas/darkness'
 import { drawParticles } from '../canvas/particles'
 import type { Entity, MapInfo, PlayView, Trial } from '../core/types'
-import type { Figures } from '../draw/figures'
+import { type Figures, placed } from '../draw/figures'
 import type { View } from '../draw/view.svelte'
 
 /** The colours of the ground of a trial, by the letter of a cell. */
@@ -27,6 +27,7 @@ export function drawStage(
 	trial.rows.forEach((row, y) => {
 		for (let x = 0; x < row.length; x++) drawCell(ctx, view, m, trial, x, y, colours)
 	})
+	figures.beat = play.tick
 	for (const e of trial.entities) if (e.points?.length) drawWay(ctx, view, e, colours.edge)
 	const gone = new Set(play.gone)
 	const on = new Set(play.on)
@@ -34,7 +35,7 @@ export function drawStage(
 	for (const e of [...trial.entities, ...play.made.map(madeOf)]) {
 		if (gone.has(e.id)) continue
 		const to = at.get(e.id)
-		const now = to ? { ...e, x: to.x, y: to.y, facing: to.facing, steps: to.steps } : e
+		const now = to ? { ...e, ...placed(to) } : e
 		// what the player never sees is what is tried, and shown
 		figures.entity(ctx, m, view, now as Entity, on.has(e.id), e.id !== subject || e.kind === 'door')
 	}
