@@ -221,7 +221,7 @@ func TestKindsPictures(t *testing.T) {
 		return nil
 	})
 	// in numbers it can be asked for too much, and is refused
-	k.write("[aria-label='Tiles that a frame is across']", "2")
+	k.write("[aria-label='Tiles that a frame is across']", "5")
 	k.press("Cut it")
 	k.notice("past the right side of Coast")
 
