@@ -5,6 +5,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/sample"
 	"errors"
 	"fmt"
@@ -47,7 +48,12 @@ func (k *tab) saves() {
 		URL.createObjectURL = (b) => address.call(URL, (blob = b))
 		HTMLAnchorElement.prototype.click = function () {
 			const name = this.download
-			createImageBitmap(blob).then((b) => (globalThis.savedAs = name + ' ' + b.width + '×' + b.height))
+			createImageBitmap(blob).then((b) => {
+				const shown = new OffscreenCanvas(b.width, b.height).getContext('2d')
+				shown.drawImage(b, 0, 0)
+				globalThis.savedPixel = (x, y) => String(shown.getImageData(x, y, 1, 1).data.slice(0, 3))
+				globalThis.savedAs = name + ' ' + b.width + '×' + b.height
+			})
 		}
 		return ''
 	}`)
@@ -100,7 +106,10 @@ func TestMenusWhereThingsAreListed(t *testing.T) {
 
 // A map's picture and a guide at any scale are saved.
 func TestPicturesOfMapsAreSaved(t *testing.T) {
-	k := world(t).open()
+	r := world(t)
+	// a shape of drawn ground: (144, 96), (208, 96), (208, 144)
+	r.place(document.Entity{Kind: kind.GroundLine, Name: "Bank", X: 136, Y: 88, Points: []grid.Point{{X: 64}, {X: 64, Y: 48}}, Values: []kind.Value{{Key: "closed", Value: "true"}}})
+	k := r.open()
 	k.saves()
 	saved := func(what string) {
 		t.Helper()
@@ -112,6 +121,9 @@ func TestPicturesOfMapsAreSaved(t *testing.T) {
 	k.press("Add a layer")
 	k.pressIn("[role=menuitem]", "Save a guide of the map, 4")
 	saved("Quay guide.png 1280×768")
+	for _, c := range []struct{ what, at, is string }{{"on the line", "4*176, 4*96", "30,42,46"}, {"inside", "4*196, 4*108", "228,229,230"}, {"outside", "4*160, 4*140", "255,255,255"}} {
+		must(t, want("the guide "+c.what, k.eval("() => savedPixel("+c.at+")"), c.is))
+	}
 }
 
 // Projects are renamed, copied, removed and brought back from the list of them.

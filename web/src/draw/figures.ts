@@ -168,7 +168,7 @@ export class Figures {
 		const ground = this.project.kind(e.kind)
 		if (isGround(ground) && e.points?.length) {
 			const cell = { w: m.cellWidth, h: m.cellHeight }
-			return drawGroundLine(ctx, this.pictures, view, e, ground, this.picture(e, on).cell, cell)
+			return drawGroundLine(ctx, this.pictures, view, e, ground, this.picture(e, on), cell)
 		}
 		const box = boxOf(view, e)
 		const a = { x: box.x, y: box.y }

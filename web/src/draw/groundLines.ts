@@ -1,7 +1,18 @@
 import type { Entity, Kind } from '../core/types'
-import type { Pictures } from './pictures'
+import type { Picture, Pictures } from './pictures'
 import { isClosed, pointsOf, settingOf } from './points'
 import type { View } from './view.svelte'
+
+/** Where ground that is drawn freely runs on the screen. */
+export function groundWay(view: View, e: Entity, k: Kind): Path2D {
+	const way = new Path2D()
+	for (const p of pointsOf(e)) {
+		const at = view.screen(p.x, p.y)
+		way.lineTo(at.x, at.y)
+	}
+	if (isClosed(e, k)) way.closePath()
+	return way
+}
 
 /** Draws ground that is drawn freely: a line, or a shape that is filled with its colour or its picture. */
 export function drawGroundLine(
@@ -10,27 +21,27 @@ export function drawGroundLine(
 	view: View,
 	e: Entity,
 	k: Kind,
-	look: number,
+	look: Picture,
 	cell: { w: number; h: number },
 ) {
 	if (!e.points?.length) return
 	const closed = isClosed(e, k)
 	const colour = settingOf(e, k, 'colour')
-	const way = new Path2D()
 	const points = pointsOf(e).map((p) => view.screen(p.x, p.y))
-	for (const p of points) way.lineTo(p.x, p.y)
-	if (closed) way.closePath()
-	if (closed && look) {
+	const way = groundWay(view, e, k)
+	if (closed && look.cell) {
+		// a picture repeats at its own size
+		const { w, h } = pictures.sizeOf(look, cell.w, cell.h)
 		ctx.save()
 		ctx.clip(way)
 		const [left, top] = [Math.min(...points.map((p) => p.x)), Math.min(...points.map((p) => p.y))]
 		const [right, bottom] = [Math.max(...points.map((p) => p.x)), Math.max(...points.map((p) => p.y))]
 		const a = view.at(Math.max(0, left), Math.max(0, top))
 		const b = view.at(Math.min(view.width, right), Math.min(view.height, bottom))
-		for (let cy = Math.floor(a.y / cell.h) * cell.h; cy < b.y; cy += cell.h) {
-			for (let cx = Math.floor(a.x / cell.w) * cell.w; cx < b.x; cx += cell.w) {
-				const p = view.screen(cx, cy)
-				pictures.draw(ctx, look, p.x, p.y, cell.w * view.scale, cell.h * view.scale)
+		for (let y = Math.floor(a.y / h) * h; y < b.y; y += h) {
+			for (let x = Math.floor(a.x / w) * w; x < b.x; x += w) {
+				const p = view.screen(x, y)
+				pictures.drawMany(ctx, look, p.x, p.y, w * view.scale, h * view.scale)
 			}
 		}
 		ctx.restore()

@@ -1,6 +1,8 @@
 import { drawZone } from '../draw/hatches'
 import { areaOf, boxOf, cellArea } from '../draw/areas'
 import { drawGrounds, partLines } from '../canvas/solids'
+import { groundWay } from '../draw/groundLines'
+import { isClosed, isGround } from '../draw/points'
 import { View } from '../draw/view.svelte'
 import type { Rect } from '../core/types'
 import { largest, saveCanvas } from './savedPicture'
@@ -68,6 +70,14 @@ export async function saveGuide(w: Workspace, scale: number) {
 	ctx.stroke(partLines(solid, view))
 	drawGrounds(ctx, w, m, view, 1)
 	for (const e of w.project.entities(m.id)) {
+		const k = w.project.kind(e.kind)
+		if (k && isGround(k) && e.points?.length) {
+			const way = groundWay(view, e, k)
+			ctx.fillStyle = 'rgb(30 42 46 / 0.12)'
+			if (isClosed(e, k)) ctx.fill(way)
+			frame(way, '#1e2a2e')
+			continue
+		}
 		const r = boxOf(view, e)
 		frame(areaOf(view, e, 1), '#33509e', [3, 3])
 		const size = Math.min(r.w, r.h)
