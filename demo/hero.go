@@ -6,6 +6,11 @@ var heroColours = map[byte]color.NRGBA{
 	'o': night, 'y': coat, 'Y': coatHi, 'd': coatLo, 's': skin, 'b': woodDark, 'g': glow, 'i': iron, 'w': salt,
 }
 
+// The apprentice wears the same in red.
+var apprenticeColours = map[byte]color.NRGBA{
+	'o': night, 'y': clay, 'Y': clayHi, 'd': clayLo, 's': skin, 'b': woodDark, 'g': glow, 'i': iron, 'w': salt,
+}
+
 // The warden in an oilskin with a lantern, without legs.
 var heroBody = map[string][]string{
 	"down": {
@@ -72,7 +77,7 @@ var heroLegs = map[string][][]string{
 }
 
 // heroFrames draws standing and two steps, by facing: up, right, down, left.
-func heroFrames() (out [4][3]pic) {
+func heroFrames(colours map[byte]color.NRGBA) (out [4][3]pic) {
 	for i, facing := range []string{"up", "right", "down", "right"} {
 		legs := heroLegs["front"]
 		if facing == "right" {
@@ -81,7 +86,7 @@ func heroFrames() (out [4][3]pic) {
 		for f := range 3 {
 			var p pic
 			p.shadow(4, 14, 8)
-			p.letters(heroColours, append(append([]string{}, heroBody[facing]...), legs[f]...)...)
+			p.letters(colours, append(append([]string{}, heroBody[facing]...), legs[f]...)...)
 			if i == 3 {
 				p = p.mirrored()
 			}

@@ -89,7 +89,7 @@ func Project(s *Sheet, picture string) *document.Document {
 		r.Once = true
 		return r
 	}
-	for _, r := range []document.Rule{
+	for _, r := range append([]document.Rule{
 		rules.Of(used(yard, "Weigh plate"), opens(yard, "Weigh gate")),
 		rules.Of(at(rules.WordRings, yard, "Night bell"), at(rules.WordFlip, yard, "Bell gate")),
 		rules.Of(used(yard, "Bellows wheel"), at(rules.WordFlip, yard, "Bellows")),
@@ -100,7 +100,7 @@ func Project(s *Sheet, picture string) *document.Document {
 		once(rules.Arrive(p.m.ID), rules.Say("The pans. Keep to the dykes when the water comes.")),
 		once(rules.Arrive(b.m.ID), rules.Say("The brine house. Warm, and it smells of the sea.")),
 		once(used(p, "Yard wheel"), opens(p, "Beacon gate"), rules.Set(lit), rules.Say("The beacon yard stands open.")),
-	} {
+	}, eastRules(yard)...) {
 		c, err := author.AddRule(d, r)
 		d = do(d, c, err)
 	}

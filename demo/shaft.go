@@ -109,13 +109,19 @@ func ownKinds(s *Sheet) []document.Kind {
 	}
 	keeper := like(keeperKind, kind.Character, "Keeper", "keeper", "The lamp keeper; there is only one")
 	keeper.ProjectMost = 1
-	return []document.Kind{like(lanternKind, "light", "Lantern", "lantern", "Burns all night", "lamp"),
+	apprentice := like(apprenticeKind, kind.Hero, "Apprentice", "apprentice down 0", "Comes along with the warden")
+	apprentice.Look, apprentice.Frames = 0, s.Frames(number, "apprentice")
+	jar := like(jarKind, kind.Sign, "Jar", "jar", "Counts what is put into it")
+	jar.Settings = []kind.Setting{{Key: grainsKey, Name: "grains", Type: kind.Number, Default: "0", Most: 3, Help: "How much is in it", Varies: true}}
+	return []document.Kind{apprentice, jar, like(lanternKind, "light", "Lantern", "lantern", "Burns all night", "lamp"),
 		like(crabKind, "walker", "Shore crab", "crab", "Goes sideways and pinches", "shore"), keeper}
 }
 
 // The ids of the demo's own kinds.
 const (
-	lanternKind = "lanternlante"
-	crabKind    = "crabcrabcrab"
-	keeperKind  = "keeperkeeper"
+	lanternKind    = "lanternlante"
+	crabKind       = "crabcrabcrab"
+	keeperKind     = "keeperkeeper"
+	jarKind        = "saltjarsaltj"
+	apprenticeKind = "apprenticeap"
 )

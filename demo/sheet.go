@@ -176,13 +176,17 @@ func (s *Sheet) Cell(number int, name string) cells.Cell {
 
 // Hero gives the hero that the sheet draws.
 func (s *Sheet) Hero(number int) document.Hero {
-	h := document.Hero{Speed: 5}
+	return document.Hero{Speed: 5, Frames: s.Frames(number, "hero")}
+}
+
+// Frames are the pictures of a figure by facing, walking.
+func (s *Sheet) Frames(number int, who string) (out [4][]cells.Cell) {
 	for i, f := range document.Facings {
 		for _, step := range []string{"0", "1", "0", "2"} {
-			h.Frames[i] = append(h.Frames[i], s.Cell(number, "hero "+string(f)+" "+step))
+			out[i] = append(out[i], s.Cell(number, who+" "+string(f)+" "+step))
 		}
 	}
-	return h
+	return out
 }
 
 // Looks gives the tiles of the kinds that the sheet draws.
@@ -202,11 +206,11 @@ func (s *Sheet) cornerSet(name string, solidFrom int, a, b pic, rim, bank color.
 	}
 }
 
-func (s *Sheet) heroRow() {
+func (s *Sheet) heroRow(who string, colours map[byte]color.NRGBA) {
 	s.row()
-	for i, frames := range heroFrames() {
+	for i, frames := range heroFrames(colours) {
 		for f, p := range frames {
-			s.put("hero "+string(document.Facings[i])+" "+string(rune('0'+f)), false, p)
+			s.put(who+" "+string(document.Facings[i])+" "+string(rune('0'+f)), false, p)
 		}
 	}
 }
@@ -296,7 +300,7 @@ func Coast() *Sheet {
 	s.put("bed foot", true, bed(1))
 	s.put("inner wall", true, wall(1))
 	s.put("inner top", true, innerTop())
-	s.heroRow()
+	s.heroRow("hero", heroColours)
 	s.worksRow()
 	s.yardRow()
 	for _, name := range []string{"rungs"} {
@@ -364,7 +368,7 @@ func Starter() *Sheet {
 	s.put("hills left", false, hills(0))
 	s.put("hills right", false, hills(1))
 	s.kindRow()
-	s.heroRow()
+	s.heroRow("hero", heroColours)
 	s.sets = []set{
 		{name: "Cliff", is: "cliff", corners: "cliff", whole: []string{"cliff", "cliff"}, beyond: true},
 		{name: "Water", is: "water", corners: "water", whole: []string{"water", "water"}, beyond: true, counts: []string{"planks"}},

@@ -36,7 +36,7 @@ func (c *canvas) says(x, y int, text string) {
 
 // tideYard is where everything that acts is tried out, from above.
 func tideYard(s *Sheet) *canvas {
-	c := newCanvas(s, 44, 20)
+	c := newCanvas(s, 62, 20)
 	c.box(c.ground, 0, 0, c.w, c.h, "sand 1", "sand 2", "sand 3", "sand 4")
 	c.box(c.ground, 1, 6, c.w-2, 1, "cobbles", "cobbles", "cobbles 2")
 	c.box(c.ground, 1, 13, c.w-2, 1, "cobbles", "cobbles", "cobbles 2")
@@ -44,7 +44,7 @@ func tideYard(s *Sheet) *canvas {
 	c.box(c.things, 0, c.h-1, c.w, 1, "inner top")
 	c.box(c.things, 0, 0, 1, c.h, "inner top")
 	c.box(c.things, c.w-1, 0, 1, c.h, "inner top")
-	for _, x := range []int{10, 21, 32} {
+	for _, x := range []int{10, 21, 32, 43, 52} {
 		c.box(c.things, x, 1, 1, 4, "stone top")
 		c.put(c.things, x, 5, "stone")
 	}
@@ -80,7 +80,8 @@ func tideYard(s *Sheet) *canvas {
 	belt.W = 4 * side
 	c.show(kind.Spring, "Throw", 29, 15, document.Up, "spring", "A throw: five cells up the yard, over whatever lies there.", "height", "5")
 	c.makers()
-	c.entity(kind.Exit, "To the gallery", 42, 6, 1, 1, document.Right)
+	c.east()
+	c.entity(kind.Exit, "To the gallery", 60, 6, 1, 1, document.Right)
 	return c
 }
 

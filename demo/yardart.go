@@ -156,6 +156,26 @@ func keg(lit bool) (p pic) {
 	return
 }
 
+// jar counts salt, can holds oil.
+func jar() (p pic) {
+	p.shadow(4, 14, 8)
+	p.block(4, 5, 8, 9, crystal, crysHi, crysLo, night)
+	p.rect(5, 9, 6, 4, salt)
+	p.rect(4, 3, 8, 2, woodDark)
+	p.rect(4, 3, 8, 1, woodHi)
+	return
+}
+
+func can() (p pic) {
+	p.shadow(4, 13, 8)
+	p.block(5, 6, 6, 7, iron, ash, night, night)
+	p.rect(7, 3, 2, 3, iron)
+	p.rect(10, 3, 3, 1, ash)
+	p.rect(11, 4, 1, 4, ash)
+	p.rect(5, 9, 6, 1, coat)
+	return
+}
+
 // yardRow puts what stands in the Tide Yard into a sheet.
 func (s *Sheet) yardRow() {
 	s.row()
@@ -178,4 +198,7 @@ func (s *Sheet) yardRow() {
 	s.put("bellows", false, bellows())
 	s.put("keg", false, keg(false))
 	s.put("keg lit", false, keg(true))
+	s.put("jar", false, jar())
+	s.put("can", false, can())
+	s.heroRow("apprentice", apprenticeColours)
 }

@@ -53,6 +53,15 @@ func (g *Game) member(r world.Ref) Member {
 	return Member{Of: r, Place: Place{m.Ref, b.X, b.Y}, Facing: b.Facing}
 }
 
+// joins has a hero that was brought wait to be led, or one that was taken away not any more; who is led stays.
+func (g *Game) joins(r world.Ref, there bool) {
+	party := slices.DeleteFunc(slices.Clone(g.Party), func(m Member) bool { return m.Of == r })
+	if there && g.Hero().Of != r {
+		party = append(party, g.member(r))
+	}
+	g.Party = party
+}
+
 // follows reports whether a hero goes along with the one who is led.
 func (g *Game) follows(r world.Ref) bool {
 	t := g.Stage.Thing(r)

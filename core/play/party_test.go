@@ -3,8 +3,10 @@ package play_test
 import (
 	"azzel/core/document"
 	"azzel/core/edit"
+	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/play"
+	"azzel/core/rules"
 	"azzel/core/sample"
 	"testing"
 )
@@ -48,6 +50,28 @@ func TestHeroesAreLedInTurn(t *testing.T) {
 	r.g.Enter(stage(r.d))
 	if r.press(play.InputSwap); len(r.g.Party) != 0 || r.cell().X != 4 {
 		t.Errorf("after the other was removed: %+v at %v", r.g.Party, r.cell())
+	}
+}
+
+// A hero that a rule brings can be led from then on, and one that is taken away cannot.
+func TestHeroesAreBrought(t *testing.T) {
+	r := drawn(t, "\n@.......\n........").with(kind.Hero, 5, 1, 1, 1, false, document.Left).with(kind.Switch, 0, 0, 1, 1, false, document.Down)
+	r.d = apply(t, r.d, edit.Set(edit.Ref{Type: edit.TypeEntity, Map: r.mapID(), ID: r.end(kind.Hero).Entity}, "absent", true))
+	g, err := play.StartAt(stage(r.d), r.mapID(), grid.Point{}, play.Given{}, 1)
+	if err != nil || len(g.Party) != 0 {
+		t.Fatalf("at first %+v wait: %v", g.Party, err)
+	}
+	r.g = g
+	r.does(rules.WordUse, r.end(kind.Switch), rules.WordBring, r.end(kind.Hero))
+	if r.press(play.InputUse); len(r.g.Party) != 1 {
+		t.Fatalf("brought, %+v wait", r.g.Party)
+	}
+	r.press(play.InputSwap)
+	r.at("led", 5, 1)
+	r.press(play.InputSwap)
+	r.does(rules.WordUse, r.end(kind.Switch), rules.WordRemove, r.end(kind.Hero))
+	if r.press(play.InputUse); len(r.g.Party) != 0 {
+		t.Errorf("taken away, %+v wait", r.g.Party)
 	}
 }
 

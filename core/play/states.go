@@ -62,6 +62,9 @@ func (g *Game) bring(r world.Ref, there bool) {
 	g.setThing(r, Gone, false)
 	g.setThing(r, Taken, false)
 	g.setThing(r, Brought, t.Absent == there)
+	if t.Acts == kind.Hero {
+		g.joins(r, there)
+	}
 	if _, entered := slices.BinarySearch(g.Entered, t.Map); there && g.being(r) && entered {
 		body := g.newBody(g.Stage.Ground(t.Map), r)
 		if b := g.bodyOf(r); b != nil {

@@ -308,7 +308,7 @@ var grounds = map[string]ground{
 #..............#
 #..............#
 ################`},
-	kind.LaneEntry: {above: lanes}, kind.Lane: {above: lanes}, kind.Core: {above: lanes},
+	kind.LaneEntry: {above: lanes, side: lanesSide}, kind.Lane: {above: lanes, side: lanesSide}, kind.Core: {above: lanes, side: lanesSide},
 	kind.Plot: {above: `
 ################
 #..............#
@@ -330,6 +330,18 @@ var grounds = map[string]ground{
 #..............#
 ################`},
 }
+
+// lanesSide is the same from the side: the lane runs along the floor.
+const lanesSide = `
+................
+................
+................
+......----......
+................
+................
+.en.......@..o##
+################
+################`
 
 const lanes = `
 ################

@@ -224,6 +224,8 @@ func (b *builder) settings(e *document.Entity, k *kind.Kind) {
 	switch acts := k.Acts(); {
 	case acts == kind.Path:
 		e.Points = []grid.Point{{X: 6 * w}, {X: 6 * w, Y: -2 * h}, {X: 3 * w, Y: 2 * h}}
+	case acts == kind.Lane && b.side:
+		e.Points = []grid.Point{{X: 11 * w}}
 	case acts == kind.Lane:
 		e.Points = []grid.Point{{X: 5 * w}, {X: 5 * w, Y: 3 * h}, {X: 11 * w, Y: 3 * h}}
 	}

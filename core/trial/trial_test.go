@@ -73,7 +73,7 @@ func TestWhatIsTriedActs(t *testing.T) {
 	for _, c := range []struct {
 		of   string
 		side bool
-	}{{kind.Walker, false}, {kind.Walker, true}, {kind.Flyer, false}, {kind.Platform, false}, {kind.Platform, true}, {kind.Path, false}, {kind.LaneEntry, false}} {
+	}{{kind.Walker, false}, {kind.Walker, true}, {kind.Flyer, false}, {kind.Platform, false}, {kind.Platform, true}, {kind.Path, false}, {kind.LaneEntry, false}, {kind.LaneEntry, true}} {
 		g := game(t, kind.Find(document.ID(c.of)), c.side)
 		place := func() (out []int64) {
 			for _, b := range g.Bodies[1:] {
