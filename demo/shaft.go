@@ -111,9 +111,12 @@ func ownKinds(s *Sheet) []document.Kind {
 	keeper.ProjectMost = 1
 	apprentice := like(apprenticeKind, kind.Hero, "Apprentice", "apprentice down 0", "Comes along with the warden")
 	apprentice.Look, apprentice.Frames = 0, s.Frames(number, "apprentice")
+	apprentice.Order = 1
+	warden := like(wardenKind, kind.Hero, "Warden", "hero down 0", "The night warden, whom the player is")
+	warden.Look, warden.Frames = 0, s.Frames(number, "hero")
 	jar := like(jarKind, kind.Sign, "Jar", "jar", "Counts what is put into it")
 	jar.Settings = []kind.Setting{{Key: grainsKey, Name: "grains", Type: kind.Number, Default: "0", Most: 3, Help: "How much is in it", Varies: true}}
-	return []document.Kind{apprentice, jar, like(lanternKind, "light", "Lantern", "lantern", "Burns all night", "lamp"),
+	return []document.Kind{warden, apprentice, jar, like(lanternKind, "light", "Lantern", "lantern", "Burns all night", "lamp"),
 		like(crabKind, "walker", "Shore crab", "crab", "Goes sideways and pinches", "shore"), keeper}
 }
 
@@ -122,6 +125,7 @@ const (
 	lanternKind    = "lanternlante"
 	crabKind       = "crabcrabcrab"
 	keeperKind     = "keeperkeeper"
+	wardenKind     = "wardenwarden"
 	jarKind        = "saltjarsaltj"
 	apprenticeKind = "apprenticeap"
 )

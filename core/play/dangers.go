@@ -64,7 +64,7 @@ func (g *Game) strikes(m *world.Ground, in world.Box) bool {
 		}
 	}
 	for _, ray := range g.Rays(m) {
-		if t := g.Stage.Thing(ray.Of); t.Doing.Harm > 0 && crosses(world.Spot{X: ray.X, Y: ray.Y}, world.Spot{X: ray.ToX, Y: ray.ToY}, in) {
+		if t := g.Stage.Thing(ray.Of); t.Doing.Harm > 0 && world.Crosses(world.Spot{X: ray.X, Y: ray.Y}, world.Spot{X: ray.ToX, Y: ray.ToY}, in) {
 			g.struck(world.Box{Left: min(ray.X, ray.ToX), Top: min(ray.Y, ray.ToY), Right: max(ray.X, ray.ToX) + 1, Bottom: max(ray.Y, ray.ToY) + 1}, t.Name, t.Doing.Harm)
 			return true
 		}
@@ -77,17 +77,6 @@ func (g *Game) strikes(m *world.Ground, in world.Box) bool {
 		}
 	}
 	return false
-}
-
-// crosses reports whether a line from one place to another touches a box: on neither axis apart, nor on
-// that across the line (the separating axes of a segment and a box).
-func crosses(from, to world.Spot, b world.Box) bool {
-	if max(from.X, to.X) < b.Left || min(from.X, to.X) >= b.Right || max(from.Y, to.Y) < b.Top || min(from.Y, to.Y) >= b.Bottom {
-		return false
-	}
-	side := func(x, y int64) int64 { return sign((to.X-from.X)*(y-from.Y) - (to.Y-from.Y)*(x-from.X)) }
-	n := side(b.Left, b.Top) + side(b.Right, b.Top) + side(b.Left, b.Bottom) + side(b.Right, b.Bottom)
-	return abs(n) < 4
 }
 
 // shotBox is a quarter of a cell around the middle of a shot.

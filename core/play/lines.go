@@ -8,7 +8,7 @@ func (g *Game) lineStops(m *world.Ground, box world.Box) (in bool) {
 		return false
 	}
 	m.Segments(box, func(s *world.Segment) bool {
-		in = !s.Above && crosses(s.A, s.B, box) && g.There(s.Of)
+		in = !s.Above && world.Crosses(s.A, s.B, box) && g.There(s.Of)
 		return !in
 	})
 	return in
@@ -21,7 +21,7 @@ func (g *Game) lineBelow(m *world.Ground, was, box world.Box) (in bool) {
 		return false
 	}
 	m.Segments(box, func(s *world.Segment) bool {
-		in = s.Above && crosses(s.A, s.B, box) && !crosses(s.A, s.B, was) && above(was, s) && g.There(s.Of)
+		in = s.Above && world.Crosses(s.A, s.B, box) && !world.Crosses(s.A, s.B, was) && above(was, s) && g.There(s.Of)
 		return !in
 	})
 	return in

@@ -250,9 +250,13 @@ func (g *Game) across(m *world.Ground, b *Body, w *world.Gait, dx int64, stands 
 			b.VX = 0
 			return
 		default:
-			for up = Sub; up <= step && (g.blockedAt(b, b.X, b.Y-up) || g.blockedAt(b, x, b.Y-up)); up += Sub {
+			rises := true // pixel by pixel, through nothing
+			for up = Sub; up <= step && rises; up += Sub {
+				if rises = !g.blockedAt(b, b.X, b.Y-up); !g.blockedAt(b, x, b.Y-up) {
+					break
+				}
 			}
-			if up > step {
+			if up > step || !rises {
 				b.VX = 0
 				return
 			}

@@ -32,11 +32,15 @@ type May struct {
 	shut map[world.Ref][]spot
 	// gates are ways that ask for something that could not be so yet.
 	gates []gate
+	// lined are the maps whose cells are divided by ground that is drawn freely, nil for all others.
+	lined []*lined
 }
 
 type spot struct {
 	m world.Ref
 	p grid.Point
+	// part is one of those into which its cell is divided; 0 where it is whole.
+	part uint8
 }
 
 type gate struct {
@@ -88,15 +92,16 @@ func begin(st *world.Stage, m world.Ref, from grid.Point) *May {
 	}
 	for _, g := range st.Grounds {
 		f.reached = append(f.reached, newCells(g.Bounds))
+		f.lined = append(f.lined, divided(st, g))
 	}
-	f.enter(spot{m, from})
+	f.enter(spot{m: m, p: from})
 	// whoever can be led may be led from where it waits, and who is lost comes back in turn
 	for _, r := range append(play.Others(st, st.Grounds[m]), st.Heroes...) {
 		t := st.Thing(r)
 		box := t.Box(st.Grounds[t.Map].Map)
 		for y := box.Y; y < box.Y+box.H; y++ {
 			for x := box.X; x < box.X+box.W; x++ {
-				f.enter(spot{t.Map, grid.Point{X: x, Y: y}})
+				f.enter(spot{m: t.Map, p: grid.Point{X: x, Y: y}})
 			}
 		}
 	}
@@ -113,8 +118,12 @@ func (f *May) goOn(cells int) bool {
 	return false
 }
 
-// enter reaches a cell, whatever stands there.
+// enter reaches a cell, whatever stands there: all parts of it.
 func (f *May) enter(s spot) {
+	if l := f.lined[s.m]; l != nil {
+		f.enterParts(s, l.at(s.p).all())
+		return
+	}
 	if f.reached[s.m].add(s.p) {
 		f.queue = append(f.queue, s)
 		f.arrived[s.m] = true
@@ -137,14 +146,19 @@ func (f *May) flood(cells *int) bool {
 				f.over(g, s.m, p, way)
 				continue
 			}
-			if f.reached[s.m].has(p) || g.At(p)&world.Whole != 0 {
+			parts := f.across(s, p, way)
+			if parts == 0 && f.reached[s.m].has(p) || g.At(p)&world.Whole != 0 {
 				continue
 			}
 			if by := f.fills(g, p); by != world.None {
-				f.shut[by] = append(f.shut[by], spot{s.m, p})
+				f.shut[by] = append(f.shut[by], spot{m: s.m, p: p})
 				continue
 			}
-			f.enter(spot{s.m, p})
+			if f.lined[s.m] != nil {
+				f.enterParts(spot{m: s.m, p: p}, parts)
+			} else {
+				f.enter(spot{m: s.m, p: p})
+			}
 		}
 	}
 	return true
@@ -153,13 +167,13 @@ func (f *May) flood(cells *int) bool {
 // over goes over an edge of a map: through a seam, round to the other side.
 func (f *May) over(g *world.Ground, m world.Ref, p grid.Point, way document.Facing) {
 	if o, q, s := f.st.Chart.Beyond(g.Map, p); o != nil {
-		f.pass(gate{s.If, spot{f.st.MapOf(o.ID), q}, world.None})
+		f.pass(gate{s.If, spot{m: f.st.MapOf(o.ID), p: q}, world.None})
 		return
 	}
 	switch g.Map.Side(way) {
 	case document.SideWrap:
 		b := g.Bounds
-		f.enterFree(spot{m, grid.Point{X: b.X + grid.Mod(p.X-b.X, b.W), Y: b.Y + grid.Mod(p.Y-b.Y, b.H)}})
+		f.enterFree(spot{m: m, p: grid.Point{X: b.X + grid.Mod(p.X-b.X, b.W), Y: b.Y + grid.Mod(p.Y-b.Y, b.H)}})
 	case document.SideExit:
 		f.through(f.st.WayFrom(document.End{Map: g.ID, Side: way}))
 	}
@@ -186,13 +200,13 @@ func (f *May) through(way world.Ref) {
 	// the hero is set into the middle of it, or onto its floor
 	for y := box.Y; y < box.Y+box.H; y++ {
 		for x := box.X; x < box.X+box.W; x++ {
-			f.pass(gate{p.If, spot{to.Map, grid.Point{X: x, Y: y}}, way})
+			f.pass(gate{p.If, spot{m: to.Map, p: grid.Point{X: x, Y: y}}, way})
 		}
 	}
 }
 
 func (f *May) pass(g gate) {
-	if f.reached[g.to.m].has(g.to.p) {
+	if f.reached[g.to.m].has(g.to.p) && (f.lined[g.to.m] == nil || f.lined[g.to.m].at(g.to.p).left() == 0) {
 		return
 	}
 	if f.holds(g.asks) {
@@ -332,4 +346,7 @@ func (f *May) near(t *world.Thing, cells int) bool {
 func (f *May) Reaches(r world.Ref) bool { return f.near(f.st.Thing(r), 0) }
 
 // Reached reports whether the hero could be in a cell of a map.
-func (f *May) Reached(m world.Ref, p grid.Point) bool { return f.reached[m].has(p) }
+func (f *May) Reached(m world.Ref, p grid.Point) bool {
+	// who ducks has its middle lower, which may be in the cell below
+	return f.reached[m].has(p) || f.lined[m] != nil && f.reached[m].has(grid.Point{X: p.X, Y: p.Y - 1})
+}

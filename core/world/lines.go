@@ -1,6 +1,9 @@
 package world
 
-import "azzel/core/document"
+import (
+	"azzel/core/document"
+	"cmp"
+)
 
 // Line is ground that is drawn freely: its points one after the other, in 1/256 map pixels.
 type Line struct {
@@ -32,6 +35,17 @@ type Segment struct {
 // Box is the smallest box around a segment.
 func (s *Segment) Box() Box {
 	return Box{Left: min(s.A.X, s.B.X), Top: min(s.A.Y, s.B.Y), Right: max(s.A.X, s.B.X) + 1, Bottom: max(s.A.Y, s.B.Y) + 1}
+}
+
+// Crosses reports whether a line from one place to another touches a box: on neither axis apart, nor on
+// that across the line (the separating axes of a segment and a box).
+func Crosses(from, to Spot, b Box) bool {
+	if max(from.X, to.X) < b.Left || min(from.X, to.X) >= b.Right || max(from.Y, to.Y) < b.Top || min(from.Y, to.Y) >= b.Bottom {
+		return false
+	}
+	side := func(x, y int64) int { return cmp.Compare((to.X-from.X)*(y-from.Y)-(to.Y-from.Y)*(x-from.X), 0) }
+	n := side(b.Left, b.Top) + side(b.Right, b.Top) + side(b.Left, b.Bottom) + side(b.Right, b.Bottom)
+	return n != 4 && n != -4
 }
 
 // Y is how deep a segment lies at a place across, which is moved to its nearer end where it lies beside it.

@@ -158,7 +158,7 @@
 		>
 			{#each types as t (t)}<option value={t}>{t}</option>{/each}
 		</select>
-		{@render standard(s, i)}
+		<span class="flex min-w-0 items-center gap-1">{@render standard(s, i)}</span>
 		<input
 			class="field"
 			value={s.unit}
