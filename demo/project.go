@@ -90,7 +90,8 @@ func Project(s *Sheet, picture string) *document.Document {
 		return r
 	}
 	for _, r := range append([]document.Rule{
-		rules.Of(used(yard, "Weigh plate"), opens(yard, "Weigh gate")),
+		rules.Of(at(rules.WordTurnsOn, yard, "Weigh plate"), opens(yard, "Weigh gate")),
+		rules.Of(at(rules.WordTurnsOff, yard, "Weigh plate"), at(rules.WordShut, yard, "Weigh gate")),
 		rules.Of(at(rules.WordRings, yard, "Night bell"), at(rules.WordFlip, yard, "Bell gate")),
 		rules.Of(used(yard, "Bellows wheel"), at(rules.WordFlip, yard, "Bellows")),
 		once(rules.Arrive(q.m.ID), rules.Say("Low tide. Three beacons to light before the water is back.")),

@@ -56,7 +56,7 @@ func tideYard(s *Sheet) *canvas {
 	c.box(c.things, 8, 8, 1, 2, "stone top")
 	c.box(c.things, 8, 11, 1, 2, "stone top")
 	c.show(kind.Block, "Salt crate", 3, 10, document.Down, "crate", "")
-	plate := c.show(kind.Switch, "Weigh plate", 5, 10, document.Down, "plate", "Push the crate onto the plate: its weight opens the gate, for good.", "workedBy", `"weight"`)
+	plate := c.show(kind.Switch, "Weigh plate", 5, 10, document.Down, "plate", "Push the crate onto the plate: its weight keeps the gate open.", "workedBy", `"weight"`, "goesBack", `"whenLeft"`)
 	plate.On, plate.LookOn = false, s.Cell(number, "plate down")
 	c.entity(kind.Door, "Weigh gate", 8, 10, 1, 1, document.Down)
 	c.show(kind.Key, "Yard key", 11, 9, document.Down, "key", "The key opens the gate beside it, once, and the gate falls shut behind you.", "opens", `"yard"`, "usedUp", "true")

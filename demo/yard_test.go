@@ -53,9 +53,14 @@ func hold(g *play.Game, in play.Input, ticks int) {
 func TestTheYardWorks(t *testing.T) {
 	g := yard(t, "Tide Yard", grid.Point{X: 2, Y: 10})
 	gate := named(t, g, "Weigh gate")
-	hold(g, play.InputRight, 90)
+	for n := 0; n < 90 && !g.On(gate); n++ {
+		g.Step(play.InputRight)
+	}
 	if !g.On(gate) {
 		t.Error("the crate on the plate does not open the gate")
+	}
+	if hold(g, play.InputRight, 60); g.On(gate) {
+		t.Error("pushed on, the crate still keeps the gate open")
 	}
 	g = yard(t, "Tide Yard", grid.Point{X: 11, Y: 9})
 	hold(g, play.InputDown, 12)

@@ -15,8 +15,9 @@ var (
 // beings do something by themselves.
 var beings = []Kind{
 	{ID: Character, Name: "Character", Help: "Somebody to talk to", Faces: true, Solid: true, Moves: true, Settings: settings(
-		written("says", "What the player reads"), chosen("does", "stands, looksAround=looks around, wanders, follows", "What it does by itself"),
-		dragged("roams", "3", 200, HandleRound, "How far it goes from its place"), speed, along)},
+		written("says", "What the player reads"), chosen("does", "stands, looksAround=looks around, wanders, follows, flees", "What it does by itself"),
+		dragged("roams", "3", 200, HandleRound, "How far it goes from its place; how near the hero may come to one that flees"),
+		called("rests for", lasting("rests", "850", 600, "About how long it rests before it goes on")), called("goes at once", number("strolls", "2", "cells", 1, 200, "How far it goes at the most before it rests")), speed, along)},
 	{ID: Walker, Name: "Walking enemy", Help: "Goes to and fro on the ground", Faces: true, Moves: true, Settings: settings(
 		dragged("range", "4", 500, HandleBoth, "How far it goes to either side"), speed, sight, seeing, health, harm, beaten, leaves, along)},
 	{ID: Flyer, Name: "Flying enemy", Help: "Flies over walls and gaps", Faces: true, Moves: true, Settings: settings(

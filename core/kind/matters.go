@@ -11,9 +11,9 @@ var groups = []struct {
 	name string
 	keys []string
 }{
-	{"Moving", []string{"speed", "jump", HeroStarts, HeroStops, HeroAir, HeroFall, HeroGrace, HeroEarly, HeroMeanwhile, "range", "roams", "does", "pause", "path", "falls", "inWater", "goes", "height"}},
+	{"Moving", []string{"speed", "jump", HeroStarts, HeroStops, HeroAir, HeroFall, HeroGrace, HeroEarly, HeroMeanwhile, "range", "roams", "does", "rests", "strolls", "pause", "path", "falls", "inWater", "goes", "height"}},
 	{"Seeing", []string{"sight", "seeing"}},
-	{"Fighting", []string{HeroHealth, HeroBlink, HeroLives, HeroBlow, HeroBlowWith, "harm", "defeatedBy", "by", "breaks"}},
+	{"Fighting", []string{HeroHealth, HeroBlink, HeroLives, HeroBlow, HeroBlowWith, "harm", "defeatedBy", "brokenBy", "by", "heavy", "breaks"}},
 	{"Over time", []string{"every", "again", "after", "comesBackAfter", "goesBack", "closesAgain", "onFor", "offFor", "turnTakes", "waves", "atOnce", "inAll"}},
 	{"Having", []string{"carries", HeroAbilities, "needs", "opens", "usedUp", "is", "amount", "countsAs", "holds", "leaves", "takes"}},
 }
@@ -51,7 +51,7 @@ func (k *Kind) Matters(key string, is func(key string) Datum) bool {
 	some := func(key string) bool { return is(key).Thousandths() != 0 }
 	acts := k.Acts()
 	// who goes along a path has its pace from there
-	if along := k.Setting("path") != nil && word("path") != ""; along && (key == "range" || key == "speed" || key == "roams" || key == "does") {
+	if along := k.Setting("path") != nil && word("path") != ""; along && (key == "range" || key == "speed" || key == "roams" || key == "does" || key == "rests" || key == "strolls") {
 		return false
 	}
 	switch {
@@ -60,11 +60,17 @@ func (k *Kind) Matters(key string, is func(key string) Datum) bool {
 	case key == "sight" && acts == Shooter:
 		return word("aims") == "atHero"
 	case key == "roams":
+		return word("does") == "wanders" || word("does") == "flees"
+	case key == "rests" || key == "strolls":
 		return word("does") == "wanders"
 	case key == "speed" && acts == Character:
-		return word("does") == "wanders" || word("does") == "follows"
+		return word("does") == "wanders" || word("does") == "follows" || word("does") == "flees"
 	case key == "after" && acts == Switch:
 		return word("goesBack") == "afterAWhile"
+	case key == "by" && acts == Breakable:
+		return slices.Contains(is("brokenBy").List(), "blow")
+	case key == "heavy":
+		return slices.Contains(is("brokenBy").List(), "fall")
 	case key == "weighs":
 		return word("workedBy") == "weight"
 	case key == "offFor":

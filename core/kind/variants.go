@@ -36,6 +36,7 @@ var variants = map[string][]Variant{
 	Character: {
 		variant("Stroller", "Wanders about its place", "does", `"wanders"`, "roams", "4", "speed", "2"),
 		variant("Watcher", "Looks around", "does", `"looksAround"`),
+		variant("Shy one", "Keeps four cells away from the hero", "does", `"flees"`, "roams", "4", "speed", "4"),
 		variant("Follower", "Comes along with the hero", "does", `"follows"`, "speed", "4"),
 	},
 	Shooter: {
@@ -53,6 +54,10 @@ var variants = map[string][]Variant{
 	Charge: {
 		variant("Mine", "Goes off at once when it is touched", "goesOff", `"touch"`, "after", "100"),
 		variant("Great charge", "Burns long, and reaches far", "after", "3000", "reach", "4", "harm", "2"),
+	},
+	Breakable: {
+		variant("Cracked floor", "Broken only by something heavy that falls on it", "brokenBy", `["fall"]`, "heavy", "3"),
+		variant("Target", "Shot to pieces", "brokenBy", `["shot"]`),
 	},
 	Switch: {
 		variant("Plate", "Held down by weight", "workedBy", `"weight"`, "goesBack", `"whenLeft"`),

@@ -23,8 +23,9 @@ var works = []Kind{
 	{ID: Block, Name: "Push-block", Help: "Pushed a cell at a time", Solid: true, Moves: true, Settings: settings(
 		number("weight", "1", "", 1, 99, "What it counts on a switch"), yesno("falls", "true", "Whether it falls into what hurts, seen from above, and fills it"),
 		called("in water", chosen("inWater", "sinks=sinks and can be walked over, floats, stays=stays as it is", "What becomes of it in water")))},
-	{ID: Breakable, Name: "Breakable", Help: "Broken by a blow", Area: true, Solid: true, Settings: settings(
-		health, written("by", "What breaks it; empty is anything"), written("leaves", "What it leaves behind"))},
+	{ID: Breakable, Name: "Breakable", Help: "Gives way to what breaks it", Area: true, Solid: true, Settings: settings(
+		health, called("broken by", several("brokenBy", "blow=a blow, blast=a blast, shot=a shot, fall=what falls on it", "What breaks it; nothing is only by a rule", "blow", "blast")),
+		called("struck with", written("by", "The item that a blow needs; empty is none")), number("heavy", "1", "", 1, 99, "What weighs less and falls on it breaks nothing"), written("leaves", "What it leaves behind"))},
 	{ID: Faller, Name: "Falling block", Help: "Falls once it is stepped on", Area: true, Solid: true, Moves: true, Settings: settings(
 		lasting("after", "500", 60, "How long it still holds"), called("comes back after", lasting("comesBackAfter", "0", 3600, "0 is never")))},
 	{ID: Timer, Name: "Timer", Help: "Something that rules wait for", State: "Going at the start", Veiled: true, Wires: true, Wakes: "rings", Settings: settings(

@@ -245,6 +245,8 @@ func (g *Game) walksSide(m *world.Ground, b *Body, t *world.Thing) {
 		way = -sign(toHero)
 	case sees && d.Seeing == world.Halts:
 		moves = false
+	case t.Acts == kind.Character && d.Habit == world.RunsAway:
+		way, moves = -sign(toHero), moves && abs(toHero) < d.RangeX
 	case t.Acts == kind.Character && d.Habit != world.Wanders:
 		moves = false
 		if d.Habit == world.LooksAround {
@@ -260,6 +262,7 @@ func (g *Game) walksSide(m *world.Ground, b *Body, t *world.Thing) {
 		if (b.X-t.Body.Left)*way >= d.RangeX {
 			b.Way, way = -b.Way, -way
 		}
+		moves = moves && !g.pauses(m, b, t)
 	}
 	b.VX = 0
 	if moves && stands && way != 0 {
@@ -285,6 +288,23 @@ func (g *Game) walksSide(m *world.Ground, b *Body, t *world.Thing) {
 	}
 	g.fall(b, w, 0, stands, false)
 	g.upDown(m, b, w, b.VY, false)
+}
+
+// pauses has a character that wanders rest each time that it has gone so far; true while it does.
+func (g *Game) pauses(m *world.Ground, b *Body, t *world.Thing) bool {
+	if t.Acts != kind.Character {
+		return false
+	}
+	w, _ := m.Cell()
+	switch {
+	case b.Timer > 0:
+		b.Timer--
+		return true
+	case abs(b.X-b.GoalX) >= t.Doing.Stroll*w:
+		b.GoalX = b.X
+		b.Timer = t.Doing.Rest
+	}
+	return b.Timer > 0
 }
 
 // edge reports whether the ground ends ahead, deeper than half a cell.
@@ -317,6 +337,12 @@ func (g *Game) lives(m *world.Ground, b *Body, t *world.Thing) {
 		g.goes(b, toward(0, dx, d.SpeedX), toward(0, dy, d.SpeedY))
 	case world.Wanders:
 		g.wanders(b, t)
+	case world.RunsAway:
+		if dx, dy := g.toHero(b); within(dx, dy, d.RangeX, d.RangeY) {
+			g.goes(b, -sign(dx)*d.SpeedX, -sign(dy)*d.SpeedY)
+			return
+		}
+		b.Steps = 0
 	default:
 		b.Steps = 0
 	}
@@ -350,11 +376,11 @@ func (g *Game) wanders(b *Body, t *world.Thing) {
 	if b.GoalX == b.X && b.GoalY == b.Y || b.Drawn == 0 {
 		n := g.draw(b, t)
 		dx, dy := document.Facings[n>>62].Step()
-		far := 1 + int64(n>>40&1)
+		far := 1 + int64(n>>40&0xffff)%d.Stroll
 		w, h := g.Stage.Ground(b.Map).Cell()
 		b.GoalX = max(t.Body.Left-d.RangeX, min(b.X+int64(dx)*far*w, t.Body.Left+d.RangeX))
 		b.GoalY = max(t.Body.Top-d.RangeY, min(b.Y+int64(dy)*far*h, t.Body.Top+d.RangeY))
-		b.Timer = 20 + int32(n>>20&63)
+		b.Timer = d.Rest/2 + int32(n>>20&0xfffff)%(d.Rest+1)
 		return
 	}
 	x, y := b.X, b.Y

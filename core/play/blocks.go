@@ -36,13 +36,14 @@ func (g *Game) drops(m *world.Ground, b *Body) {
 		g.setOn(m, b, w)
 	}
 	g.fall(b, w, 0, stands, false)
+	falls := b.VY > 0 && !stands
 	g.upDown(m, b, w, b.VY, false)
-	if b.VY > 0 && !stands {
+	if falls {
 		g.fallsOn(m, b)
 	}
 }
 
-// fallsOn hits the beings on whose heads something comes down.
+// fallsOn hits the beings on whose heads something comes down, and what it is heavy enough to break.
 func (g *Game) fallsOn(m *world.Ground, b *Body) {
 	at := g.extent(b)
 	at.Bottom += Sub
@@ -53,6 +54,12 @@ func (g *Game) fallsOn(m *world.Ground, b *Body) {
 		}
 		return true
 	})
+	by := g.Stage.Thing(b.Of)
+	for _, r := range g.touched(m, at) {
+		if t := g.Stage.Thing(r); t.Acts == kind.Breakable && t.Doing.Beaten&world.ByAFall != 0 && by.Doing.Weight >= t.Doing.Weighs && (by.Acts == kind.Block || by.Acts == kind.Faller) && !g.Disabled(r) {
+			g.hits(r, t)
+		}
+	}
 }
 
 // floats lifts a block that floats to the top of the water that it is in, seen from the side.

@@ -39,7 +39,7 @@ func (g *Game) blast(m *world.Ground, r world.Ref, t *world.Thing) {
 				g.hits(o, k)
 			}
 		case kind.Breakable:
-			if d.Breaks {
+			if d.Breaks && k.Doing.Beaten&world.ByABlast != 0 {
 				g.hits(o, k)
 			}
 		case kind.Charge:

@@ -111,12 +111,19 @@ func (g *Game) shoots(m *world.Ground) {
 	}
 }
 
-// shotHits lets a shot strike a being that shots defeat, but for who shot it.
+// shotHits lets a shot strike a being that shots defeat, but for who shot it, or what they break.
 func (g *Game) shotHits(s Shot, at world.Box) bool {
 	for _, i := range g.lively {
 		b := &g.Bodies[i]
 		if t := g.Stage.Thing(b.Of); b.Of != s.Of && t.Doing.Beaten&world.ByAShot != 0 && meets(g.extent(b), at) && g.There(b.Of) {
 			g.hits(b.Of, t)
+			return true
+		}
+	}
+	m := g.Stage.Ground(g.Stage.Thing(s.Of).Map)
+	for _, r := range g.touched(m, at) {
+		if t := g.Stage.Thing(r); t.Acts == kind.Breakable && t.Doing.Beaten&world.ByAShot != 0 && !g.Disabled(r) {
+			g.hits(r, t)
 			return true
 		}
 	}

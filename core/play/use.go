@@ -37,7 +37,7 @@ func (g *Game) blow(m *world.Ground) {
 				g.hits(r, t)
 			}
 		case kind.Breakable:
-			if t.Doing.Needs == "" || g.Has(t.Doing.Needs) {
+			if t.Doing.Beaten&world.ByABlow != 0 && !g.Disabled(r) && (t.Doing.Needs == "" || g.Has(t.Doing.Needs)) {
 				g.hits(r, t)
 			}
 		case kind.Charge:

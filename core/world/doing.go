@@ -19,11 +19,14 @@ type Doing struct {
 	Seeing Seeing
 	// Habit is what a character does.
 	Habit Habit
+	// Rest is about how long one who wanders rests, Stroll how many cells it goes at once at the most.
+	Rest   int32
+	Stroll int64
 	// Health is how many hits it takes, Harm what a touch takes away.
 	Health, Harm int32
-	// Beaten is what defeats it.
+	// Beaten is what defeats or breaks it.
 	Beaten Beaten
-	// Weight is what a block counts on a switch, Weighs how much holds one down.
+	// Weight is what a block counts on a switch, Weighs how much holds one down, or breaks it by falling on it.
 	Weight, Weighs int32
 	// Fills tells that a block falls into what hurts and fills it; InWater what becomes of it there.
 	Fills   bool
@@ -106,6 +109,7 @@ const (
 	LooksAround
 	Wanders
 	GoesAlong // with the hero
+	RunsAway  // from it
 )
 
 // Way is a path as it is gone along.
@@ -176,6 +180,7 @@ func (s *Stage) doingOf(m *document.Map, e *document.Entity, acts string) Doing 
 		out.Needs, out.Holds = word("needs"), d.Value(e, "holds").List()
 	case kind.Breakable:
 		out.Needs, out.Word = word("by"), word("leaves")
+		out.Beaten, out.Weighs = beatenBy(d.Value(e, "brokenBy").List()), int32(max(1, number("heavy")/1000))
 	case kind.Sensor:
 		out.Notices = Notices(max(0, slices.Index([]string{"hero", "beings", "blocks", "anything"}, word("notices"))))
 	case kind.GroundLine:
@@ -209,8 +214,9 @@ func (s *Stage) doingOf(m *document.Map, e *document.Entity, acts string) Doing 
 	}
 	if acts == kind.Character {
 		out.Says = word("says")
-		out.Habit = Habit(max(0, slices.Index([]string{"stands", "looksAround", "wanders", "follows"}, word("does"))))
+		out.Habit = Habit(max(0, slices.Index([]string{"stands", "looksAround", "wanders", "follows", "flees"}, word("does"))))
 		out.RangeX, out.RangeY = number("roams")*w/1000, number("roams")*h/1000
+		out.Rest, out.Stroll = ms("rests"), max(1, number("strolls")/1000)
 	}
 	if p := m.Entities.Get(document.ID(word("path"))); p != nil && len(p.Points) > 0 {
 		out.Way = &Way{Round: d.Value(p, "goes").Word() == "round", Once: d.Value(p, "goes").Word() == "once",
