@@ -8,6 +8,7 @@ import (
 	"azzel/core/kind"
 	"azzel/core/material"
 	"azzel/core/rules"
+	"slices"
 )
 
 // Full is World with something of everything on it.
@@ -29,6 +30,8 @@ func Full() *document.Document {
 	}
 	own := *kind.Find(kind.Door)
 	own.ID, own.Of, own.Name, own.Order = "gategategate", kind.Door, "Gate", 5
+	own.Settings = append(slices.Clone(own.Settings), kind.Setting{Key: "turns", Name: "turns", Type: kind.Number, Default: "2", Most: 9, Varies: true})
+	own.Poses = []kind.Pose{{Does: kind.IsOn, Frames: [4][]cells.Cell{2: {tile(6), tile(7)}}, Ms: 120}}
 	rule := rules.Of(rules.Use(Quay, Switch), rules.IsNotSet(Lit), rules.Open(Quay, Door), rules.Say("Open."))
 	rule.ID, rule.Order = "rulerulerule", 10
 	layers := []document.Layer{
@@ -77,7 +80,8 @@ func Full() *document.Document {
 			Entities: []*document.Entity{{Kind: kind.Sign, Name: "Board", X: 16, Y: 16, W: 16, H: 16, Facing: document.Down, Layer: Entities}}}),
 		edit.Set(edit.Ref{Type: edit.TypeMap, ID: Pans}, "bounds", grid.Rect{X: -2, Y: 1, W: 18, H: 10}),
 	)
-	at := document.Moment{Tick: 90, Seed: 4, Hearts: 2, Flags: []document.ID{Lit}, Things: []document.ThingSo{{Map: Quay, ID: Pearl, Is: []string{"taken"}}},
+	at := document.Moment{Tick: 90, Seed: 4, Hearts: 2, Flags: []document.ID{Lit}, Things: []document.ThingSo{{Map: Quay, ID: Pearl, Is: []string{"taken"}}, {Map: Quay, ID: "gateentityga", Is: []string{}, Own: []document.OwnSo{{Key: "turns", Is: 5}}}},
+		Hand: "oil", Side: "salt",
 		Hero: document.Figure{Spot: document.Spot{Map: Quay, X: 12 << 12, Y: 5 << 12}, Facing: document.Left}}
 	at.Entry, at.Back = at.Hero.Spot, at.Hero.Spot
 	do = append(do,
