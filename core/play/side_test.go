@@ -5,6 +5,8 @@ import (
 	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/play"
+	"fmt"
+	"strings"
 	"testing"
 )
 
@@ -323,6 +325,47 @@ func TestShownJumpsAreThosePlayed(t *testing.T) {
 			}
 			if !reach.Has(r.cell()) {
 				t.Errorf("a jump of %s cells comes through %v, which was not shown", cells, r.cell())
+			}
+		}
+	}
+}
+
+// A jump at full speed is as wide as the sum over its ticks says, whatever the height, gravity and speed.
+func TestAJumpIsAsWideAsItsTimeInTheAir(t *testing.T) {
+	row := strings.Repeat(".", 60)
+	rows := "\n" + strings.Repeat(row+"\n", 9) + "@" + row[1:] + "\n" + strings.Repeat("#", 60)
+	for _, cells := range []int64{1, 2, 4} {
+		for _, gravity := range []int64{20, 30, 90} {
+			for _, run := range []int64{3, 6, 11} {
+				// by hand: the least speed whose sum reaches the height, then up and down until the feet are back
+				// within a pixel of the ground
+				pull, high := gravity*16*play.Sub/3600, cells*16*play.Sub
+				rise := func(v int64) (sum int64) {
+					for v -= pull; v > 0; v -= pull {
+						sum += v
+					}
+					return sum
+				}
+				v := int64(1)
+				for rise(v) < high {
+					v++
+				}
+				ticks := int64(0)
+				for y := int64(0); v > 0 || y <= -play.Sub; ticks++ {
+					v -= pull
+					y -= max(v, -18*16*play.Sub/60)
+				}
+				r := drawn(t, rows, fromSide, fmt.Sprint("jump=", cells), fmt.Sprint("gravity=", gravity), fmt.Sprint("run=", run))
+				r.hold(play.InputRight, 30)
+				from := r.hero().X
+				r.hold(play.InputRight|play.InputJump, 1)
+				for n := 0; n < 600 && r.hero().Mode == play.Airborne; n++ {
+					r.hold(play.InputRight|play.InputJump, 1)
+				}
+				wide, want := r.hero().X-from, ticks*run*16*play.Sub/60
+				if abs(wide-want) > play.Sub {
+					t.Errorf("a jump of %d cells at %d cells/s² and %d cells/s is %d units wide, wanted %d", cells, gravity, run, wide, want)
+				}
 			}
 		}
 	}
