@@ -13,6 +13,7 @@ import (
 
 func main() {
 	var s session.Session
+	frame := make([]byte, 4096)
 	answer := func(out json.RawMessage, err error) any {
 		if err != nil {
 			return js.ValueOf(map[string]any{"error": err.Error(), "code": session.CodeOf(err)})
@@ -38,6 +39,18 @@ func main() {
 			}
 			js.CopyBytesToJS(args[4], out[:])
 			return true
+		}),
+		// frame(into: Uint8Array): number, how many bytes it is
+		"frame": js.FuncOf(func(_ js.Value, args []js.Value) any {
+			n := s.Frame(frame[:])
+			if n > len(frame) {
+				frame = make([]byte, 2*n)
+				s.Frame(frame)
+			}
+			if n <= args[0].Length() {
+				js.CopyBytesToJS(args[0], frame[:n])
+			}
+			return n
 		}),
 		// jump(state: Uint8Array, label: string)
 		"jump": js.FuncOf(func(_ js.Value, args []js.Value) any {

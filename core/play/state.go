@@ -294,6 +294,19 @@ func (g *Game) PictureOf(c Member) (x, y int) {
 	return pictureIn(m, boxAt(g.Stage.Gait(m, c.Of), 0, c.X, c.Y))
 }
 
+// Place is the top left of the hero's picture, in 1/256 map pixels.
+func (g *Game) Place() (x, y int64) { return placeIn(g.Ground(), g.extent(g.Hero())) }
+
+// PlaceOf is Place of a hero who is not led.
+func (g *Game) PlaceOf(c Member) (x, y int64) {
+	m := g.Stage.Ground(c.Map)
+	return placeIn(m, boxAt(g.Stage.Gait(m, c.Of), 0, c.X, c.Y))
+}
+
+func placeIn(m *world.Ground, box world.Box) (x, y int64) {
+	return box.Left - int64((m.CellWidth-int((box.Right-box.Left)/Sub))/2)*Sub, box.Bottom - int64(m.CellHeight)*Sub
+}
+
 func pictureIn(m *world.Ground, box world.Box) (x, y int) {
 	left, bottom := grid.FloorDiv(int(box.Left)+Sub/2, Sub), grid.FloorDiv(int(box.Bottom)+Sub/2, Sub)
 	return left - (m.CellWidth-int((box.Right-box.Left)/Sub))/2, bottom - m.CellHeight

@@ -6,7 +6,6 @@ import (
 	"azzel/core/kind"
 	"azzel/core/sample"
 	"azzel/core/session"
-	"encoding/json"
 	"slices"
 	"strings"
 	"testing"
@@ -27,17 +26,8 @@ func TestTheViewTellsHowThingsAre(t *testing.T) {
 	if err := s.Open(d.Encode(), 0, "personperson", me); err != nil {
 		t.Fatal(err)
 	}
-	call := func(method string, a any) (v session.View) {
-		t.Helper()
-		raw, err := s.Call(method, edit.JSON(a))
-		if err == nil {
-			err = json.Unmarshal(raw, &v)
-		}
-		if err != nil {
-			t.Fatal(err)
-		}
-		return v
-	}
+	shown := &shownGame{t: t, s: &s}
+	call := func(method string, a any) session.View { return shown.call(method, a).View }
 	if raw, err := s.Call("beginnings", nil); err != nil || !strings.Contains(string(raw), "keykeykeykey") || !strings.Contains(string(raw), string(sample.Pearl)) {
 		t.Errorf("what can be given is %s, %v", raw, err)
 	}
@@ -52,10 +42,7 @@ func TestTheViewTellsHowThingsAre(t *testing.T) {
 	if !slices.Contains(v.On, "chestchestch") {
 		t.Errorf("an open chest is not told of: %v", v.On)
 	}
-	moved := map[document.ID]session.Moved{}
-	for _, o := range v.Moved {
-		moved[o.ID] = o
-	}
+	moved := shown.moved
 	if raft, lamp := moved["raftraftraft"], moved["lamplamplamp"]; raft.X <= 96 || raft.X != lamp.X || len(v.Lights) != 1 || v.Lights[0].X != lamp.X+8 {
 		t.Errorf("the raft is at %d, its lamp at %d, and lights are %+v", raft.X, lamp.X, v.Lights)
 	}

@@ -63,8 +63,11 @@ type View struct {
 	On   []document.ID `json:"on"`
 	// Strikes is how far a blow of the hero is, 0 to 1000; 0 is none.
 	Strikes int `json:"strikes"`
-	// Moved are the entities that move, where they are now.
+	// Moved are the entities that move, where they are now; of a game that is played its frame tells that.
 	Moved []Moved `json:"moved"`
+	// Named is whose the numbers in the frame are, as far as that was not told yet; Renamed takes back what was told.
+	Named   []Named `json:"named"`
+	Renamed bool    `json:"renamed"`
 	// Led is the hero who is led, empty for one that was placed nowhere; Who is its kind. Party are the
 	// others, where they are, the next one first.
 	Led   document.ID `json:"led"`
@@ -109,7 +112,7 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 		Tick: g.Tick, From: p.record.From(), To: p.record.To(), Events: append([]play.Event{}, told...), Notice: g.Notice, Dark: dark(g.State),
 		Hearts: int(g.Count(play.Hearts)), Lives: int(g.Count(play.Lives)), Roam: p.roam && g == p.game || g != p.game && g.Roam, Way: append([]grid.Point{}, p.way...), Shows: p.shows(),
 		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{}, Hand: g.Hand, Slots: slotsOf(g),
-		Moved: []Moved{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}, Heard: heardOf(g)}
+		Moved: []Moved{}, Named: []Named{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}, Heard: heardOf(g)}
 	if len(g.Lines) > 0 {
 		v.Line = g.Lines[0].Text
 	}
@@ -140,10 +143,15 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 		v.Seen = &SightView{now.Spans(), known.Spans()}
 	}
 	v.Strikes = int(g.Striking()) * 1000 / play.BlowTicks
-	v.dangers(g, m)
+	v.dangers(g, m, p.framed != nil)
 	v.party(g)
+	if p.framed != nil {
+		p.framed.take(g, &v)
+	}
 	for _, m := range inSight(st, m) {
-		v.bodies(g, m)
+		if p.framed == nil {
+			v.bodies(g, m)
+		}
 		v.things(g, m)
 	}
 	return v

@@ -18,6 +18,8 @@ type playing struct {
 	leads  string // what the script is
 	way    []grid.Point
 	roam   bool
+	// framed is what is told of it in bytes; nil tells all of it in the view.
+	framed *framed
 }
 
 // shows says what leads the hero.
@@ -39,7 +41,7 @@ func (s *Session) begin(g *play.Game, err error) (View, error) {
 	if err != nil {
 		return View{}, err
 	}
-	s.play = &playing{game: g, record: play.NewRecord(g)}
+	s.play = &playing{game: g, record: play.NewRecord(g), framed: &framed{}}
 	return s.play.view(g, g.Told), nil
 }
 

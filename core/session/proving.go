@@ -69,7 +69,7 @@ func (s *Session) showWalk(none) (zero View, err error) {
 	if err != nil {
 		return zero, err
 	}
-	s.play = &playing{game: g, record: play.NewRecord(g), script: append([]play.Input{}, p.answer.Walk...), leads: leadsWalk}
+	s.play = &playing{game: g, record: play.NewRecord(g), script: append([]play.Input{}, p.answer.Walk...), leads: leadsWalk, framed: &framed{}}
 	return s.play.view(g, g.Told), nil
 }
 

@@ -63,18 +63,19 @@
 			mapStale = false
 			const ctx = base.getContext('2d')!
 			ctx.clearRect(0, 0, base.width, base.height)
-			if (m && w.play.view) {
+			if (m && w.play.shown) {
 				// nothing of the page shines into the game
 				ctx.fillStyle = '#0d1112'
 				ctx.fillRect(0, 0, base.width, base.height)
 				// what lies beyond open seams is seen as well
 				for (const o of w.charting.beyond(m)) {
 					const beside = view.displaced(o.dx, o.dy)
-					if (!w.scene.draw(ctx, o.map, beside, { play: w.play.view, heroless: true })) plan(true)
+					if (!w.scene.draw(ctx, o.map, beside, { play: w.play.shown, heroless: true })) plan(true)
 				}
 			}
-			if (m && !w.scene.draw(ctx, m, view, { play: w.play.view ?? undefined, solo: w.solo, moves: w.depth })) plan(true)
-			const hero = w.play.view
+			if (m && !w.scene.draw(ctx, m, view, { play: w.play.shown ?? undefined, solo: w.solo, moves: w.depth }))
+				plan(true)
+			const hero = w.play.shown
 			if (m && hero && outside(m, hero)) {
 				// one that stands across the edge is not cut off there
 				w.scene.figures.heroAt(ctx, m, view, hero.x, hero.y, hero.facing, hero.steps, hero.who, hero.pose, hero.beat)
@@ -83,18 +84,18 @@
 		const top = over.getContext('2d')!
 		top.clearRect(0, 0, over.width, over.height)
 		if (!m) return
-		if (w.play.view) {
-			drawParticles(top, view, m.id, w.play.view)
-			drawDangers(top, view, m, w.play.view)
-			drawDarkness(top, view, w.play.view, m.id, {
-				x: w.play.view.x + m.cellWidth / 2,
-				y: w.play.view.y + m.cellHeight / 2,
+		if (w.play.shown) {
+			drawParticles(top, view, m.id, w.play.shown)
+			drawDangers(top, view, m, w.play.shown)
+			drawDarkness(top, view, w.play.shown, m.id, {
+				x: w.play.shown.x + m.cellWidth / 2,
+				y: w.play.shown.y + m.cellHeight / 2,
 			})
-			drawSight(top, m, view, w.play.view)
-			drawBeyond(top, view, w.play.view)
+			drawSight(top, m, view, w.play.shown)
+			drawBeyond(top, view, w.play.shown)
 			drawTrails(top, w, m, view, dpr)
 			if (w.hand.holding) drawOverlay(top, w, m, view, { ...press.doing(), hover: null, handles: [] }, dpr)
-			drawVeil(top, view, m, w.play.view)
+			drawVeil(top, view, m, w.play.shown)
 		} else {
 			moving = drawOverlay(top, w, m, view, press.doing(), dpr)
 		}
@@ -112,7 +113,7 @@
 	// everything that is drawn is named here, and a frame is planned when it changes
 	$effect(() => {
 		void [view.x, view.y, view.scale, view.width, view.height, w.map, w.theme, stale]
-		void [w.play.view, w.project.head, w.project.entityTurn, w.solo, w.depth]
+		void [w.play.shown, w.project.head, w.project.entityTurn, w.solo, w.depth]
 		plan(true)
 	})
 	$effect(() => {

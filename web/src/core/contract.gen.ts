@@ -167,6 +167,8 @@ export interface View {
 	on: ID[]
 	strikes: number
 	moved: Moved[]
+	named: Named[]
+	renamed: boolean
 	led: ID
 	who: ID
 	party: Companion[]
@@ -970,6 +972,16 @@ export interface Moved {
 	steps: number
 	pose?: string
 	beat?: number
+}
+
+export interface Named {
+	number: number
+	map: ID
+	id: ID
+	layer?: ID
+	kind?: ID
+	w?: number
+	h?: number
 }
 
 export interface Companion {

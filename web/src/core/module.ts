@@ -24,6 +24,7 @@ interface Exposed {
 	open(state: Uint8Array, seq: number, person: ID, client: ID): Answer
 	call(method: string, args: string): Answer
 	chunk(map: ID, layer: ID, cx: number, cy: number, into: Uint8Array): boolean
+	frame(into: Uint8Array): number
 	jump(state: Uint8Array, label: string): Answer
 	hash(): string
 }
@@ -54,6 +55,7 @@ function taken(answer: Answer): string {
 /** The editing core: the same code as on the server, run as a WebAssembly module. */
 export class Core {
 	private cells = new Uint8Array(4096)
+	private game = new Uint8Array(4096)
 
 	private constructor(
 		private exposed: Exposed,
@@ -89,6 +91,16 @@ export class Core {
 	/** The 1,024 cells of a chunk, or null when all are empty; good until the next call. */
 	chunk(map: ID, layer: ID, cx: number, cy: number): Uint32Array | null {
 		return this.exposed.chunk(map, layer, cx, cy, this.cells) ? new Uint32Array(this.cells.buffer) : null
+	}
+
+	/** What moves in the game, as it was shown last, or null where nothing is played; good until the next call. */
+	frame(): DataView | null {
+		let length = this.exposed.frame(this.game)
+		if (length > this.game.length) {
+			this.game = new Uint8Array(2 * length)
+			length = this.exposed.frame(this.game)
+		}
+		return length ? new DataView(this.game.buffer, 0, length) : null
 	}
 
 	hash(): string {

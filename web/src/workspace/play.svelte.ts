@@ -1,5 +1,6 @@
 import { CoreError } from '../core/module'
 import type { Given, ID, PlayEvent, PlayView, Point, Spot } from '../core/types'
+import { Frames } from './frames'
 import { gameKeys } from './gameKeys.svelte'
 import { padInputs } from './pads'
 import type { Project } from '../project/project.svelte'
@@ -16,6 +17,8 @@ export const speeds = [0.25, 0.5, 1, 2, 4]
 /** The game that is being played on the canvas, and its time: it can be frozen, stepped and pulled back. */
 export class Play {
 	view = $state.raw<PlayView | null>(null)
+	/** The view as it is drawn: what moves may still be on its way to where it is. */
+	shown = $state.raw<PlayView | null>(null)
 	frozen = $state(false)
 	speed = $state(1)
 	/** The tick that is looked back at; null while the game is where it is. */
@@ -33,13 +36,18 @@ export class Play {
 	private since = 0
 	private left = 0
 	private frame = 0
+	private readonly frames: Frames
+	/** How far what is shown is on its way to the tick that was played last. */
+	private part = 1
 
 	constructor(
 		private project: Project,
 		/** Told after each frame, and when the game ends for a reason. */
 		private moved: (view: PlayView) => void,
 		private failed: (sentence: string) => void,
-	) {}
+	) {
+		this.frames = new Frames(project.core, () => project.head.poses)
+	}
 
 	get on(): boolean {
 		return this.view !== null
@@ -98,7 +106,7 @@ export class Play {
 	}
 
 	private begin(view: PlayView) {
-		this.view = view
+		this.put(view, false)
 		this.release()
 		this.frozen = false
 		this.speed = 1
@@ -116,7 +124,7 @@ export class Play {
 	stop() {
 		if (!this.view) return
 		cancelAnimationFrame(this.frame)
-		this.view = null
+		this.view = this.shown = null
 		this.pointed = null
 		this.project.ask('stop')
 	}
@@ -131,19 +139,36 @@ export class Play {
 		this.since = now
 		if (this.frozen) {
 			this.left = 0
+			if (this.part < 1) this.draw()
 			return
 		}
 		const ticks = Math.floor(this.left / pace)
-		if (ticks === 0) return
+		if (ticks === 0) return this.draw()
 		this.left -= ticks * pace
 		try {
-			for (let n = ticks; n > 0;) n -= this.tick(n)
+			// one by one where each is seen for a while
+			for (let n = ticks; n > 0;) n -= this.tick(this.speed > 1 ? n : 1)
 		} catch (e) {
 			if (!(e instanceof CoreError)) throw e
 			this.stop()
 			return
 		}
-		if (this.view) this.moved(this.view)
+		this.draw()
+	}
+
+	/** Shows what moves on its way, as far as the next tick is due. */
+	private draw() {
+		if (!this.view) return
+		this.part = this.frozen || this.speed > 1 ? 1 : Math.min(1, this.left / pace)
+		this.shown = this.frames.shown(this.view, this.part)
+		this.moved(this.view)
+	}
+
+	private put(view: PlayView, on: boolean) {
+		this.view = view
+		this.frames.take(view, on)
+		this.part = 1
+		this.shown = this.frames.shown(view, 1)
 	}
 
 	/** Plays at most n ticks with one input; gives how many. */
@@ -163,7 +188,7 @@ export class Play {
 	private take(view: PlayView) {
 		if (view.events.length) this.events = [...this.events, ...view.events].filter((e) => e.tick >= view.from)
 		if (this.before.length && this.view?.shows && !view.shows) this.before = []
-		this.view = view
+		this.put(view, !this.frozen)
 	}
 
 	/** Asks something of the game; a sentence of the core is shown. */

@@ -71,10 +71,10 @@ export class Playing {
 	}
 
 	played() {
-		const { view } = this.w.play
+		const { view, shown } = this.w.play
 		const m = this.w.map
-		if (!view || !m) return
-		this.film(m, view)
+		if (!view || !shown || !m) return
+		this.film(m, shown)
 		if (view.notice && view.notice !== this.warned) this.w.notices.say(view.notice, 'wrong')
 		this.warned = view.notice
 	}

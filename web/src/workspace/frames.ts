@@ -1,0 +1,118 @@
+import type { Core } from '../core/module'
+import type { ID, PlayView } from '../core/types'
+
+// What moves in a game comes in bytes, as core/session/frame.go lays them out, and is shown between two ticks where it
+// is on its way from the one to the other.
+
+const facings = ['up', 'right', 'down', 'left'] as const
+/** Parts of a map pixel. */
+const unit = 256
+/** Farther than this, in map pixels, nothing goes within a tick: it was put elsewhere. */
+const farthest = 40
+
+interface Place {
+	x: number
+	y: number
+}
+
+interface Body extends Place {
+	number: number
+	steps: number
+	beat: number
+	facing: (typeof facings)[number]
+	pose: string
+}
+
+interface Shot extends Place {
+	vx: number
+	vy: number
+}
+
+interface Frame {
+	map: ID
+	hero: Place
+	camera: Place
+	bodies: Body[]
+	party: Place[]
+	shots: Shot[]
+}
+
+type Named = PlayView['named'][number]
+
+/** The frames of a game: the one that is there, and the one before it. */
+export class Frames {
+	private named = new Map<number, Named>()
+	private now: Frame | null = null
+	private before: Frame | null = null
+	/** The places of before by the number of a body. */
+	private was = new Map<number, Place>()
+
+	constructor(
+		private readonly core: Core,
+		/** What pictures can show being done, in the order of the core. */
+		private readonly poses: () => string[],
+	) {}
+
+	/** Takes over the frame of a view; without `on`, nothing was on its way to it. */
+	take(view: PlayView, on: boolean) {
+		if (view.renamed) this.named.clear()
+		for (const n of view.named) this.named.set(n.number, n)
+		const bytes = this.core.frame()
+		// numbers that are given anew are of others
+		this.before = on && !view.renamed && this.now?.map === view.map ? this.now : null
+		this.was.clear()
+		for (const b of this.before?.bodies ?? []) this.was.set(b.number, b)
+		this.now = bytes && this.read(bytes, view.map)
+	}
+
+	private read(bytes: DataView, map: ID): Frame {
+		let at = 0
+		const next = () => bytes.getInt32((at += 4) - 4, true)
+		const place = () => ({ x: next() / unit, y: next() / unit })
+		const [bodies, party, shots] = [next(), next(), next()]
+		const poses = this.poses()
+		return {
+			map,
+			hero: place(),
+			camera: place(),
+			bodies: Array.from({ length: bodies }, () => {
+				const b = { number: next(), ...place(), steps: next(), beat: next() }
+				const word = next()
+				return { ...b, facing: facings[word & 3], pose: poses[(word >> 8) - 1] ?? '' }
+			}),
+			party: Array.from({ length: party }, place),
+			shots: Array.from({ length: shots }, () => ({ ...place(), vx: next() / unit, vy: next() / unit })),
+		}
+	}
+
+	/** A view with all that moves where it is so far on its way from the tick before: 0 is there, 1 is where it is now. */
+	shown(view: PlayView, part: number): PlayView {
+		const { now, before } = this
+		if (!now) return view
+		const between = (from: Place | undefined, to: Place): Place => {
+			if (!from || part >= 1 || Math.abs(to.x - from.x) + Math.abs(to.y - from.y) > farthest) return to
+			return { x: from.x + (to.x - from.x) * part, y: from.y + (to.y - from.y) * part }
+		}
+		const moved: PlayView['moved'] = []
+		const made = [...view.made]
+		for (const b of now.bodies) {
+			const n = this.named.get(b.number)
+			if (!n) continue
+			const { facing, steps, pose, beat } = b
+			const is = { map: n.map, id: n.id, ...between(this.was.get(b.number), b), facing, steps, pose, beat }
+			if (n.kind) made.push({ ...is, layer: n.layer ?? '', kind: n.kind, w: n.w ?? 0, h: n.h ?? 0 })
+			else moved.push(is)
+		}
+		return {
+			...view,
+			...between(before?.hero, now.hero),
+			camera: { ...view.camera, ...between(before?.camera, now.camera) },
+			moved,
+			made,
+			party: view.party.map((c, i) =>
+				now.party[i] ? { ...c, ...between(c.map === view.map ? before?.party[i] : undefined, now.party[i]) } : c,
+			),
+			shots: now.shots.map((s) => ({ x: s.x - s.vx * (1 - part), y: s.y - s.vy * (1 - part) })),
+		}
+	}
+}
