@@ -81,6 +81,10 @@ func (g *Game) AboutThing(r world.Ref) string {
 		out += map[bool]string{true: ", on", false: ", off"}[on]
 	case t.Acts == kind.Timer || t.Acts == kind.Source || t.Acts == kind.LaneEntry || t.Acts == kind.Charge || t.Acts == kind.Fan:
 		out += g.aboutTimed(r, t, on)
+	case t.Acts == kind.Sound && on:
+		out += ", " + t.Doing.Plays + " is heard"
+	case t.Acts == kind.Sound:
+		out += ", silent"
 	case t.Acts == kind.Core:
 		out += fmt.Sprintf(", takes %d more", g.hitsLeft(r, t))
 	case t.Acts == kind.Container && on:

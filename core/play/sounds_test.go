@@ -4,6 +4,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/kind"
 	"azzel/core/play"
+	"strings"
 	"testing"
 )
 
@@ -32,6 +33,12 @@ func TestWhatIsHeard(t *testing.T) {
 		}
 		if got.Loud != c.loud || got.Side != c.side || c.loud > 0 && got.Plays != "drips" {
 			t.Errorf("%s: %+v", c.name, got)
+		}
+	}
+	for on, want := range map[bool]string{true: "drips is heard", false: "silent"} {
+		r := drawn(t, "\n...\n.@.\n...").with(kind.Sound, 0, 0, 1, 1, on, document.Down, value("plays", `"drips"`))
+		if got := r.g.AboutThing(r.thing(kind.Sound)); !strings.Contains(got, want) {
+			t.Errorf("of it is said %q", got)
 		}
 	}
 	r := drawn(t, "\n...\n.@.\n...", `sound="wind"`)

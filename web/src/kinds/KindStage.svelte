@@ -109,6 +109,9 @@
 			<button class="button" aria-pressed={trying.frozen} onclick={() => (trying.frozen = !trying.frozen)}
 				>{trying.frozen ? 'Go on' : 'Freeze'}</button
 			>
+			{#each trying.view?.heard ?? [] as h (h.by + h.plays)}
+				<span class="text-[12px] text-dim" data-testid="heard">{h.plays}, {Math.round(h.loud / 10)} % loud</span>
+			{/each}
 			<span class="min-w-0 grow truncate text-right text-[12px] text-dim"
 				>Press it, then walk with {walks}; {keyWord(gameKeys.of('use')[0])} uses</span
 			>
