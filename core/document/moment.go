@@ -42,8 +42,10 @@ type Moment struct {
 	// Inside is the exit that the hero stands in and has to leave before it works.
 	Inside *End `json:"inside,omitempty"`
 	// Leaving is the passage being gone through, Fade the ticks until its end.
-	Leaving ID  `json:"leaving,omitempty"`
-	Fade    int `json:"fade,omitempty"`
+	Leaving ID `json:"leaving,omitempty"`
+	// Sent is where a rule sends the hero meanwhile.
+	Sent *End `json:"sent,omitempty"`
+	Fade int  `json:"fade,omitempty"`
 	// Veil is what is seen meanwhile: one of Transitions, empty for the first.
 	Veil string `json:"veil,omitempty"`
 	// Lost is why the hero comes back once it is dark: one of Losses, empty for not at all.
@@ -186,6 +188,8 @@ type SpokenLine struct {
 type RuleWait struct {
 	Rule ID `json:"rule"`
 	Next ID `json:"next,omitempty"`
+	// Ticks are left of waiting; 0 waits for a line to be read.
+	Ticks int `json:"ticks,omitempty"`
 }
 
 // Limits of a moment.
@@ -237,6 +241,11 @@ func (m *Moment) check() error {
 			if err := checkWord("what is so of a thing", is, Sos); err != nil {
 				return err
 			}
+		}
+	}
+	for _, w := range m.Waits {
+		if err := checkRange("how long a rule waits", w.Ticks, 0, 1<<20); err != nil {
+			return err
 		}
 	}
 	for _, l := range m.Lines {

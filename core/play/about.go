@@ -45,7 +45,7 @@ func (g *Game) aboutHero(m *world.Ground) string {
 	switch {
 	case len(g.Lines) > 0:
 		parts = append(parts, "waits until what is said is read")
-	case g.Leaving >= 0:
+	case g.Leaving >= 0 || g.Sent >= 0:
 		parts = append(parts, "goes through a passage")
 	case b.Push > 0:
 		parts = append(parts, "is thrown back")

@@ -92,11 +92,19 @@ func ruled(run *run, r *rand.Rand) *run {
 		e := rules.Vocabulary[r.IntN(len(rules.Vocabulary))]
 		all := document.InRank(m.Entities.All())
 		o := all[r.IntN(len(all))]
-		if k := run.d.Kind(document.ID(o.Kind)); e.Slot != slot || e.Blanks[0].Fits == nil || !e.Blanks[0].Fits(k) {
+		if k := run.d.Kind(document.ID(o.Kind)); e.Slot != slot || e.Blanks[0].Type == rules.BlankFlag || e.Blanks[0].Type == rules.BlankText || e.Blanks[0].Fits != nil && !e.Blanks[0].Fits(k) {
 			return document.RulePart{}, false
 		}
 		p := rules.Part(e.Word, document.Naming(document.Object{Type: document.TypeEntity, Map: m.ID, ID: o.ID}))
-		for _, b := range e.Blanks[1:] {
+		if e.Blanks[0].Type == rules.BlankMap {
+			p.Blanks[0].Value = document.Naming(document.Object{Type: document.TypeMap, ID: m.ID})
+		}
+		for i, b := range e.Blanks {
+			if b.Type == rules.BlankEntity || b.Type == rules.BlankMap {
+				continue
+			} else if i == 0 {
+				p.Blanks = nil
+			}
 			fill := map[string]kind.Datum{rules.BlankItem: `"oil"`, rules.BlankOwnFlag: `"lid"`, rules.BlankOwnCounter: `"full"`}[b.Type]
 			if b.Type == rules.BlankNumber {
 				fill = kind.Of(r.IntN(4))

@@ -25,7 +25,7 @@ const pushTicks = 8
 // struck takes a heart, and throws back from the middle of what did it.
 func (g *Game) struck(by world.Box, what string, harm int32) {
 	b := g.Hero()
-	if b.Blink > 0 || g.Roam || g.Lost != NotLost || g.Leaving >= 0 {
+	if b.Blink > 0 || g.Roam || g.Lost != NotLost || g.Leaving >= 0 || g.Sent >= 0 {
 		return
 	}
 	g.tell("struck", what)

@@ -58,6 +58,10 @@ func (g *Game) Moment() document.Moment {
 	if s.Leaving >= 0 {
 		out.Leaving = st.Ways[s.Leaving].ID
 	}
+	if s.Sent >= 0 {
+		end := st.End(s.Sent)
+		out.Sent = &end
+	}
 	if s.Fade > 0 && s.Veil > 0 {
 		out.Veil = document.Transitions[s.Veil]
 	}
@@ -69,7 +73,7 @@ func (g *Game) Moment() document.Moment {
 	}
 	for _, t := range s.Threads {
 		rule := st.Rules[t.Rule]
-		wait := document.RuleWait{Rule: rule.ID}
+		wait := document.RuleWait{Rule: rule.ID, Ticks: int(t.Wait)}
 		if then := rule.In(t.slot()); int(t.Next) < len(then) {
 			wait.Next = then[t.Next].ID
 		}
@@ -170,7 +174,7 @@ func Resume(st *world.Stage, at document.Moment) (*Game, error) {
 	if st.MapOf(at.Hero.Map) < 0 {
 		return nil, ErrPlaceGone
 	}
-	s := &State{Tick: at.Tick, Seed: at.Seed, Leaving: world.None, Inside: world.None, Fade: int16(at.Fade), Held: Input(at.Held), Hand: at.Hand, Side: at.Side, Roam: at.Roam}
+	s := &State{Tick: at.Tick, Seed: at.Seed, Leaving: world.None, Sent: world.None, Inside: world.None, Fade: int16(at.Fade), Held: Input(at.Held), Hand: at.Hand, Side: at.Side, Roam: at.Roam}
 	g := gameOf(st, s)
 	g.room(st)
 	s.setCount(Hearts, int32(at.Hearts))
@@ -202,6 +206,9 @@ func Resume(st *world.Stage, at document.Moment) (*Game, error) {
 	if at.Inside != nil {
 		s.Inside = st.ThingOf(at.Inside.Map, at.Inside.Entity)
 	}
+	if at.Sent != nil {
+		s.Sent = st.ThingOf(at.Sent.Map, at.Sent.Entity)
+	}
 	if s.Leaving = world.None; at.Leaving != "" {
 		s.Leaving = st.WayOf(at.Leaving)
 	}
@@ -226,7 +233,7 @@ func (s *State) resumeLines(st *world.Stage, at document.Moment) {
 		if r < 0 {
 			continue
 		}
-		t := Thread{Rule: r}
+		t := Thread{Rule: r, Wait: int32(w.Ticks)}
 		if p := st.Rules[r].Parts.Get(w.Next); p != nil {
 			t.Else = p.Slot == document.SlotOtherwise
 		}
@@ -237,7 +244,7 @@ func (s *State) resumeLines(st *world.Stage, at document.Moment) {
 		}
 		s.Threads = append(s.Threads, t)
 	}
-	if len(at.Waits) > 0 && len(s.Threads) == 0 {
+	if len(at.Waits) > 0 && !slices.ContainsFunc(s.Threads, Thread.reads) {
 		s.Lines = nil
 	}
 }

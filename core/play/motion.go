@@ -25,7 +25,7 @@ func Motion(st *world.Stage, r world.Ref, ticks int) []Pose {
 		return nil
 	}
 	m := st.Grounds[t.Map]
-	g := gameOf(st, &State{Seed: 1, Leaving: world.None, Inside: world.None, Roam: true, Bodies: []Body{{Of: world.None, Map: m.Ref}}})
+	g := gameOf(st, &State{Seed: 1, Leaving: world.None, Sent: world.None, Inside: world.None, Roam: true, Bodies: []Body{{Of: world.None, Map: m.Ref}}})
 	g.room(st)
 	for c := r; c >= 0; c = st.Things[c].Doing.Carrier {
 		g.Bodies = slices.Insert(g.Bodies, g.placeOf(c), g.newBody(m, c))

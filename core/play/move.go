@@ -30,6 +30,11 @@ func (g *Game) blocked(m *world.Ground, b *Body, was, box world.Box) bool {
 	return m.Stops(was, box) || g.thingIn(m, box, world.None) || g.lineBelow(m, was, box) || g.firmIn(m, b, was, box)
 }
 
+// walled reports whether a wall, or ground that is drawn freely, is in the way from one box to another.
+func (g *Game) walled(m *world.Ground, was, box world.Box) bool {
+	return m.Stops(was, box) || g.lineStops(m, box)
+}
+
 // thingIn reports whether a thing that is in the way and never leaves its place touches a box,
 // but for one that is not counted, or ground that is drawn freely.
 func (g *Game) thingIn(m *world.Ground, box world.Box, but world.Ref) (in bool) {
@@ -58,7 +63,11 @@ func (g *Game) move(b *Body, dx, dy int64) bool {
 		b.X, b.Y = b.X+dx, b.Y+dy
 		return true
 	case g.blockedAt(b, b.X, b.Y):
-		// one that stands inside something, painted while it played, may walk out
+		// one that stands inside something, painted while it played, may walk out; through a wall only if it stands in one
+		m, here := g.Stage.Ground(b.Map), g.extent(b)
+		if there := shifted(here, -dx, -dy); g.walled(m, here, there) && !g.walled(m, here, here) {
+			return false
+		}
 		b.X, b.Y = g.within(g.Stage.Ground(b.Map), b, b.X+dx, b.Y+dy)
 		return true
 	}

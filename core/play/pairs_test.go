@@ -66,6 +66,16 @@ func TestPairs(t *testing.T) {
 			x, _ := r.where(kind.Spring)
 			return high && x >= 5*16-2
 		}},
+		{"who stands in something walks out of it, and through no wall", true, func() bool {
+			r := drawn(t, "\n######\n#@..##\n######").with(kind.Door, 1, 1, 1, 1, false, document.Down)
+			x, y := r.hero().X, r.hero().Y
+			for _, in := range []play.Input{play.InputLeft, play.InputUp, play.InputDown} {
+				r.hold(in, 40)
+			}
+			in := max(r.hero().X-x, x-r.hero().X, r.hero().Y-y, y-r.hero().Y) < 4*play.Sub
+			r.hold(play.InputRight, 60)
+			return in && r.cell().X == 3
+		}},
 		{"a belt takes a block along", true, func() bool {
 			r := drawn(t, free).with(kind.Conveyor, 3, 1, 6, 1, true, document.Right, value("speed", "2")).with(kind.Block, 4, 1, 1, 1, false, document.Down)
 			x, _ := r.where(kind.Block)

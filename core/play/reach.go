@@ -36,7 +36,7 @@ func Stand(st *world.Stage, m *world.Ground, hero document.ID, p grid.Point) Sta
 
 // probe is a game of nothing but a hero on a cell.
 func probe(st *world.Stage, m *world.Ground, p grid.Point) *Game {
-	g := &Game{Stage: st, State: &State{Leaving: world.None, Inside: world.None, Bodies: []Body{{Of: world.None, Map: m.Ref}}}}
+	g := &Game{Stage: st, State: &State{Leaving: world.None, Sent: world.None, Inside: world.None, Bodies: []Body{{Of: world.None, Map: m.Ref}}}}
 	g.room(st)
 	g.setDown(m, grid.Rect{X: p.X, Y: p.Y, W: 1, H: 1}, document.Right)
 	return g

@@ -37,6 +37,9 @@ func (g *Game) Enter(next *world.Stage) {
 	s.Known, s.Looked.Map = known, world.None
 	s.Cam.Map = movedMap(was, next, s.Cam.Map)
 	s.Inside = movedThing(was, next, s.Inside)
+	if s.Sent >= 0 {
+		s.Sent = movedThing(was, next, s.Sent)
+	}
 	if s.Leaving >= 0 {
 		s.Leaving = next.WayOf(was.Ways[s.Leaving].ID)
 	}
@@ -46,7 +49,7 @@ func (g *Game) Enter(next *world.Stage) {
 			threads = append(threads, t)
 		}
 	}
-	if len(threads) < len(s.Threads) && len(threads) == 0 {
+	if len(threads) < len(s.Threads) && !slices.ContainsFunc(threads, Thread.reads) {
 		s.Lines = s.Lines[:0:0] // what a rule said that is gone waits for nobody
 	}
 	s.Threads = threads

@@ -69,8 +69,8 @@ func (h happening) meant(r *document.Rule) bool {
 
 func (g *Game) begin(ref world.Ref) {
 	r, done := g.Stage.Rules[ref], ruleSlot(g.Stage, ref)
-	if r.Once && g.bit(done) {
-		return
+	if r.Once && g.bit(done) || slices.ContainsFunc(g.Threads, func(t Thread) bool { return t.Rule == ref && !t.reads() }) {
+		return // it is over, or still at it
 	}
 	t := Thread{Rule: ref}
 	for _, c := range r.In(document.SlotIf) {
@@ -106,6 +106,11 @@ func (g *Game) run(t *Thread) bool {
 		if g.do(p) {
 			return true
 		}
+		if p.Word == rules.WordWait {
+			// a rule that waits for no time goes on in the next tick
+			t.Wait = int32(max(1, min(p.Blank("number").Thousandths()/1000, longestWait)*TicksPerSecond))
+			return true
+		}
 	}
 	return false
 }
@@ -118,6 +123,11 @@ func (g *Game) holdsTrue(p *document.RulePart) bool {
 		return g.Flag(o.ID)
 	case rules.WordIsNotSet:
 		return !g.Flag(o.ID)
+	case rules.WordHas, rules.WordLacks:
+		return g.Has(p.Blank("item").Word()) == (p.Word == rules.WordHas)
+	case rules.WordVisited, rules.WordUnvisited:
+		_, been := slices.BinarySearch(g.Entered, g.Stage.MapOf(o.ID))
+		return been == (p.Word == rules.WordVisited)
 	}
 	r := g.Stage.ThingOf(o.Map, o.ID)
 	if r < 0 {
@@ -128,6 +138,14 @@ func (g *Game) holdsTrue(p *document.RulePart) bool {
 		return g.On(r)
 	case rules.WordIsOff, rules.WordIsShut:
 		return !g.On(r)
+	case rules.WordIsThere:
+		return g.There(r)
+	case rules.WordIsAway:
+		return !g.There(r)
+	case rules.WordIsShown:
+		return g.Shown(r)
+	case rules.WordIsHidden:
+		return !g.Shown(r)
 	case rules.WordIsMet:
 		return g.Is(r, Reached)
 	case rules.WordIsLeft:
@@ -145,6 +163,8 @@ func (g *Game) do(p *document.RulePart) (waits bool) {
 	switch p.Word {
 	case rules.WordSet, rules.WordClear:
 		g.setFlag(o.ID, p.Word == rules.WordSet)
+	case rules.WordSend:
+		g.send(g.Stage.ThingOf(o.Map, o.ID))
 	case rules.WordSay:
 		return g.says(p.Blank("text").Word(), true)
 	}
@@ -164,12 +184,39 @@ func (g *Game) says(text string, rule bool) bool {
 // resume goes on with the rule whose line has been read: lines and waiting
 // rules stand in the same order.
 func (g *Game) resume() {
+	i := slices.IndexFunc(g.Threads, Thread.reads)
+	if i < 0 {
+		return
+	}
+	t := g.Threads[i]
+	g.Threads = slices.Delete(slices.Clone(g.Threads), i, i+1)
+	if g.run(&t) {
+		g.Threads = append(g.Threads, t)
+	}
+}
+
+// longestWait is how long a rule can wait, in seconds.
+const longestWait = 3600
+
+// reads tells that a rule waits for its line to be read.
+func (t Thread) reads() bool { return t.Wait == 0 }
+
+// wait goes on with the rules whose time is over, the oldest first.
+func (g *Game) wait() {
 	if len(g.Threads) == 0 {
 		return
 	}
-	t := g.Threads[0]
-	g.Threads = append([]Thread{}, g.Threads[1:]...)
-	if g.run(&t) {
-		g.Threads = append(g.Threads, t)
+	waiting := g.Threads
+	g.Threads = nil
+	for _, t := range waiting {
+		if t.Wait > 1 || t.reads() {
+			t.Wait = max(0, t.Wait-1)
+			g.Threads = append(g.Threads, t)
+			continue
+		}
+		t.Wait = 0
+		if g.run(&t) {
+			g.Threads = append(g.Threads, t)
+		}
 	}
 }

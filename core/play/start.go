@@ -86,7 +86,7 @@ type start struct {
 
 func begin(st *world.Stage, how start, seed int64) *Game {
 	m := how.m
-	g := gameOf(st, &State{Seed: seed, Side: how.side, Leaving: world.None, Inside: world.None, Bodies: []Body{{Of: how.hero, Map: m.Ref}}})
+	g := gameOf(st, &State{Seed: seed, Side: how.side, Leaving: world.None, Sent: world.None, Inside: world.None, Bodies: []Body{{Of: how.hero, Map: m.Ref}}})
 	g.room(st)
 	for _, id := range how.given.Flags {
 		g.setFlag(id, true)

@@ -86,7 +86,9 @@ type State struct {
 	Inside world.Ref
 	// Leaving is the passage being gone through, Fade the ticks until its end.
 	Leaving world.Ref
-	Fade    int16
+	// Sent is the thing where a rule sends the hero meanwhile.
+	Sent world.Ref
+	Fade int16
 	// Veil is what is seen meanwhile: an index of document.Transitions.
 	Veil uint8
 	// Lost tells that the hero comes back once it is dark: as after a fall, or struck out.
@@ -99,7 +101,7 @@ type State struct {
 	Roam bool
 	// Lines are what is being said; the first is shown and waits for Use.
 	Lines []Line
-	// Threads are the rules that wait for their line to be read, oldest first.
+	// Threads are the rules that wait, for their line to be read or for some time, oldest first.
 	Threads []Thread
 	// Away is what was so of things, flags and rules that are not there any more.
 	Away []Away
@@ -202,6 +204,8 @@ type Thread struct {
 	Rule world.Ref
 	Next int32
 	Else bool
+	// Wait is how many ticks are left of waiting; 0 waits for a line to be read.
+	Wait int32
 }
 
 // slot is where its steps stand in the rule.

@@ -21,7 +21,7 @@ func (g *Game) Step(in Input) {
 	case m == nil:
 		s.Notice = "The map that was played on was removed."
 		return
-	case s.Leaving >= 0 || s.Fade > 0 || s.Lost != NotLost:
+	case s.Leaving >= 0 || s.Sent >= 0 || s.Fade > 0 || s.Lost != NotLost:
 		g.fade()
 	case len(s.Lines) > 0:
 		s.Hero().Steps = 0
@@ -39,6 +39,7 @@ func (g *Game) Step(in Input) {
 		}
 		g.takeInHand(pressed)
 		g.act(m, in, pressed)
+		g.wait()
 	}
 	g.settle()
 	g.lookAround()

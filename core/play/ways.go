@@ -6,6 +6,7 @@ import (
 	"azzel/core/kind"
 	"azzel/core/rules"
 	"azzel/core/world"
+	"fmt"
 	"slices"
 )
 
@@ -216,6 +217,9 @@ func (g *Game) fade() {
 	case g.Lost != NotLost:
 		g.comeBack()
 		return
+	case g.Sent >= 0:
+		g.arriveAt(g.Stage.Thing(g.Sent))
+		return
 	case g.Leaving < 0:
 		return
 	}
@@ -232,4 +236,27 @@ func (g *Game) fade() {
 	m := g.Stage.Ground(to.Map)
 	g.setDown(m, to.Box(m.Map), to.Facing)
 	g.enterMap()
+}
+
+// send has the hero go where a thing is, once it is dark; one that is on its way already goes there.
+func (g *Game) send(r world.Ref) {
+	if g.Leaving < 0 && g.Lost == NotLost && g.Stage.Thing(r) != nil {
+		g.Sent, g.Fade, g.Veil = r, FadeTicks, 0
+	}
+}
+
+// arriveAt ends that.
+func (g *Game) arriveAt(to *world.Thing) {
+	g.Sent, g.Fade = world.None, FadeTicks
+	m, b := g.Stage.Ground(to.Map), g.Hero()
+	was, entry, inside := *b, g.Entry, g.Inside
+	g.setDown(m, to.Box(m.Map), to.Facing)
+	if g.free(); g.blockedAt(b, b.X, b.Y) && !g.Roam {
+		*b, g.Entry, g.Inside = was, entry, inside
+		g.Notice = fmt.Sprintf("There is no room for the hero at %s.", to.Name)
+		return
+	}
+	if was.Map != m.Ref {
+		g.enterMap()
+	}
 }

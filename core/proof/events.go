@@ -125,6 +125,14 @@ func (f *May) condition(c *document.RulePart) (could, fails bool) {
 		}
 		return f.no[i], f.yes[i]
 	}
+	switch c.Word {
+	case rules.WordHas, rules.WordLacks:
+		has := f.has(c.Blank("item").Word()) // what is had may be used up
+		return has || c.Word == rules.WordLacks, true
+	case rules.WordVisited, rules.WordUnvisited:
+		m := f.st.MapOf(o.ID)
+		return c.Word == rules.WordUnvisited || m >= 0 && f.arrived[m], true
+	}
 	r := f.st.ThingOf(o.Map, o.ID)
 	if r < 0 {
 		return false, true
@@ -163,6 +171,8 @@ func (f *May) does(r *document.Rule, slot string, set func(*bool)) {
 		case rules.WordFlip:
 			set(&f.opened[t])
 			set(&f.shuts[t])
+		case rules.WordSend:
+			f.setAt(f.st.Thing(t))
 		case rules.WordRemove:
 			set(&f.away[t])
 		}

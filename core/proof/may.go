@@ -195,12 +195,30 @@ func (f *May) through(way world.Ref) {
 	if to == nil {
 		return
 	}
+	f.setDown(to, gate{asks: p.If, way: way})
+}
+
+// setAt sets the hero down where a thing is, or, where something stands there, within two cells of it.
+func (f *May) setAt(to *world.Thing) {
+	g := f.st.Grounds[to.Map]
+	box := to.Box(g.Map)
+	for y := box.Y - 2; y < box.Y+box.H+2; y++ {
+		for x := box.X - 2; x < box.X+box.W+2; x++ {
+			if p := (grid.Point{X: x, Y: y}); g.Bounds.Contains(p) {
+				f.enterFree(spot{m: to.Map, p: p})
+			}
+		}
+	}
+}
+
+func (f *May) setDown(to *world.Thing, through gate) {
 	g := f.st.Grounds[to.Map]
 	box := to.Box(g.Map)
 	// the hero is set into the middle of it, or onto its floor
 	for y := box.Y; y < box.Y+box.H; y++ {
 		for x := box.X; x < box.X+box.W; x++ {
-			f.pass(gate{p.If, spot{m: to.Map, p: grid.Point{X: x, Y: y}}, way})
+			through.to = spot{m: to.Map, p: grid.Point{X: x, Y: y}}
+			f.pass(through)
 		}
 	}
 }

@@ -73,7 +73,7 @@ func divided(st *world.Stage, g *world.Ground) *lined {
 	w, h := g.Cell()
 	for r := g.First; r < g.After; r++ {
 		t := st.Thing(r)
-		if k := st.Doc.Kind(document.ID(t.Kind)); k == nil || !k.Heroic && !k.Met && t.Acts != kind.Arrival {
+		if k := st.Doc.Kind(document.ID(t.Kind)); k == nil || !k.Heroic && !k.Met && t.Acts != kind.Checkpoint {
 			continue
 		}
 		// where somebody is set down: on its floor, in its middle

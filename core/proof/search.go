@@ -231,7 +231,7 @@ func (w *walk) rest() bool {
 		case len(g.Lines) > 0:
 			w.hold(play.InputUse)
 			w.hold(0)
-		case g.Leaving >= 0 || g.Fade > 0 || g.Lost != play.NotLost || g.Hero().Push > 0 || g.Hero().Flags&play.Stepping != 0:
+		case g.Leaving >= 0 || g.Fade > 0 || slices.ContainsFunc(g.Threads, func(t play.Thread) bool { return t.Wait > 0 }) || g.Lost != play.NotLost || g.Hero().Push > 0 || g.Hero().Flags&play.Stepping != 0:
 			w.hold(0)
 		default:
 			return true
@@ -338,7 +338,7 @@ func (w *walk) goTo(t target, way []grid.Point) bool {
 			continue
 		}
 		w.hold(in)
-		if g := w.game; g.Ground() == nil || len(g.Lines) > 0 || g.Leaving >= 0 || g.Lost != play.NotLost || g.Hero().Map != m || t.grows && g.Hash != hash {
+		if g := w.game; g.Ground() == nil || len(g.Lines) > 0 || g.Leaving >= 0 || g.Sent >= 0 || g.Lost != play.NotLost || g.Hero().Map != m || t.grows && g.Hash != hash {
 			return w.rest()
 		}
 	}

@@ -118,7 +118,7 @@ func (c *chooser) blank(p *document.RulePart, b *Blank) {
 		at.Flag, at.NewFlag = "", true
 		c.add("A new flag", at)
 	case BlankItem:
-		for _, word := range Items(c.doc) {
+		for _, word := range Items(c.doc, b.Keys) {
 			at.Text = &word
 			c.add(word, at)
 		}
@@ -180,7 +180,7 @@ func First(d *document.Document, b *Blank, what kind.Datum, here document.ID) ki
 	case BlankNumber:
 		return kind.Of(1)
 	case BlankItem:
-		for _, word := range Items(d) {
+		for _, word := range Items(d, b.Keys) {
 			return kind.Of(word)
 		}
 		return ""

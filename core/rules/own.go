@@ -46,8 +46,8 @@ func (b *Blank) OwnChoices(d *document.Document, what kind.Datum) []kind.Setting
 }
 
 // Items are the words by which items of a project are called, ascending: those that lie on maps, are in something, or
-// are had from the beginning.
-func Items(d *document.Document) (out []string) {
+// are had from the beginning; those of keys too where that is asked.
+func Items(d *document.Document, keys bool) (out []string) {
 	add := func(words ...string) {
 		for _, word := range words {
 			if i, has := slices.BinarySearch(out, word); !has && word != "" {
@@ -60,6 +60,10 @@ func Items(d *document.Document) (out []string) {
 			switch d.Acts(e) {
 			case kind.Item:
 				add(d.Value(e, "is").Word())
+			case kind.Key:
+				if keys {
+					add(d.Value(e, "opens").Word())
+				}
 			case kind.Container:
 				add(d.Value(e, "holds").List()...)
 			case kind.Breakable:

@@ -131,7 +131,7 @@ func (s *speaker) blank(p *document.RulePart, b *Blank) Said {
 		out.Text, out.Writes, out.Number, out.Written = fmt.Sprint(n), true, true, fmt.Sprint(n)
 	case BlankItem:
 		out.Text = value.Word()
-		out.Missing = !slices.Contains(Items(s.doc), out.Text)
+		out.Missing = !slices.Contains(Items(s.doc, b.Keys), out.Text)
 	case BlankOwnFlag, BlankOwnCounter:
 		out.Text, out.Missing = "something that was removed", true
 		for _, own := range b.OwnChoices(s.doc, p.Blank("what")) {

@@ -52,6 +52,17 @@ const (
 	WordClear    = "clear"   // clear a flag
 	WordSay      = "say"     // say a line
 
+	WordHas       = "has"       // the hero has an item or a key
+	WordLacks     = "lacks"     // it has not
+	WordVisited   = "visited"   // the hero has been on a map
+	WordUnvisited = "unvisited" // it has not
+	WordIsThere   = "isThere"   // something is there
+	WordIsAway    = "isAway"    // it is not: absent, taken, broken
+	WordIsShown   = "isShown"
+	WordIsHidden  = "isHidden"
+	WordSend      = "send" // the hero goes where something is
+	WordWait      = "wait" // the rest of the rule comes later
+
 	WordOwnIsSet    = "ownIsSet"    // a flag of something's own is set
 	WordOwnIsNotSet = "ownIsNotSet" // it is not
 	WordOwnAtLeast  = "ownAtLeast"  // a counter of something's own is a number or more
@@ -82,6 +93,8 @@ type Blank struct {
 	// Wants is what an entity has to be, as people call it, and Fits tells.
 	Wants string
 	Fits  func(*kind.Kind) bool
+	// Keys tells that an item can be a key.
+	Keys bool
 	// Lack is what to do where there is none; empty is to place one.
 	Lack string
 	// First is what a text begins as.
@@ -128,11 +141,21 @@ var Vocabulary = slices.Concat(
 		{Word: WordIsSet, Label: "a flag is set", Pattern: "{what} [is set]", Blanks: flag},
 		{Word: WordIsNotSet, Label: "a flag is not set", Pattern: "{what} [is not set]", Blanks: flag},
 	}),
+	group(document.SlotIf, "The hero", []Entry{
+		{Word: WordHas, Label: "has an item", Pattern: "the hero [has] {item}", Blanks: had},
+		{Word: WordLacks, Label: "does not have an item", Pattern: "the hero [does not have] {item}", Blanks: had},
+		{Word: WordVisited, Label: "has been on a map", Pattern: "the hero [has been on] {what}", Blanks: []Blank{{Key: "what", Type: BlankMap}}},
+		{Word: WordUnvisited, Label: "has not been on a map", Pattern: "the hero [has not been on] {what}", Blanks: []Blank{{Key: "what", Type: BlankMap}}},
+	}),
 	group(document.SlotIf, "Something", []Entry{
 		{Word: WordIsOn, Label: "something is on", Pattern: "{what} [is on]", Blanks: entity(turning, turns)},
 		{Word: WordIsOff, Label: "something is off", Pattern: "{what} [is off]", Blanks: entity(turning, turns)},
 		{Word: WordIsOpen, Label: "a door is open", Pattern: "{what} [is open]", Blanks: entity("door or container", opens)},
 		{Word: WordIsShut, Label: "a door is shut", Pattern: "{what} [is shut]", Blanks: entity("door or container", opens)},
+		{Word: WordIsThere, Label: "something is there", Pattern: "{what} [is there]", Blanks: entity("thing", anything)},
+		{Word: WordIsAway, Label: "something is not there", Pattern: "{what} [is not there]", Blanks: entity("thing", anything)},
+		{Word: WordIsShown, Label: "something is shown", Pattern: "{what} [is shown]", Blanks: entity("thing", anything)},
+		{Word: WordIsHidden, Label: "something is hidden", Pattern: "{what} [is hidden]", Blanks: entity("thing", anything)},
 	}),
 	group(document.SlotIf, "Something’s own", []Entry{
 		{Word: WordOwnIsSet, Label: "a flag of its own is set", Pattern: "{own} of {what} [is set]", Blanks: ownFlag},
@@ -169,8 +192,13 @@ var Vocabulary = slices.Concat(
 	group(document.SlotThen, "The story", []Entry{
 		{Word: WordSet, Label: "set a flag", Pattern: "[set] {what}", Blanks: flag},
 		{Word: WordClear, Label: "clear a flag", Pattern: "[clear] {what}", Blanks: flag},
+		{Word: WordSend, Label: "send the hero somewhere", Pattern: "[send] the hero to {what}", Blanks: entity("arrival, spawn or checkpoint", stands)},
+		{Word: WordWait, Label: "wait some seconds", Pattern: "[wait] {number} s", Blanks: []Blank{{Key: "number", Type: BlankNumber}}},
 		{Word: WordSay, Label: "say a line", Pattern: "[say] {text}", Blanks: []Blank{{Key: "text", Type: BlankText, First: "Something is said."}}},
 	}))
+
+// had is the blank for what the hero can have.
+var had = []Blank{{Key: "item", Type: BlankItem, Keys: true}}
 
 // flag is the blank for a flag.
 var flag = []Blank{{Key: "what", Type: BlankFlag}}
@@ -205,6 +233,9 @@ func anything(k *kind.Kind) bool { return k.Wired }
 func opens(k *kind.Kind) bool    { return k.Acts() == kind.Door || k.Acts() == kind.Container }
 func turns(k *kind.Kind) bool {
 	return k.State != "" && !opens(k) && k.Acts() != kind.Checkpoint
+}
+func stands(k *kind.Kind) bool {
+	return slices.Contains([]string{kind.Arrival, kind.Spawn, kind.Checkpoint}, k.Acts())
 }
 func makes(k *kind.Kind) bool { return k.Acts() == kind.Source || k.Acts() == kind.LaneEntry }
 func falls(k *kind.Kind) bool {

@@ -120,7 +120,7 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 		v.Veil = document.Transitions[g.Veil]
 	}
 	v.Pose, v.Beat = g.Pose(b)
-	v.Coming = g.Leaving < 0 && g.Lost == play.NotLost
+	v.Coming = g.Leaving < 0 && g.Sent < 0 && g.Lost == play.NotLost
 	st := g.Stage
 	for r := range st.Things {
 		if st.Things[r].Acts == kind.Collectible {
@@ -158,7 +158,7 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 }
 
 func dark(g *play.State) int {
-	if g.Leaving >= 0 || g.Lost != play.NotLost {
+	if g.Leaving >= 0 || g.Sent >= 0 || g.Lost != play.NotLost {
 		return 255 * int(play.FadeTicks-g.Fade) / play.FadeTicks
 	}
 	return 255 * int(g.Fade) / play.FadeTicks
