@@ -155,6 +155,13 @@ func TestScreenshots(t *testing.T) {
 	k.pressIn("aside ul button", "Tide Yard")
 	k.see("header", "Tide Yard")
 	k.pressIn("aside [role=tab]", "Kinds")
+	// nearer, at what is pointed at
+	k.move(k.at(15, 2))
+	must(t, k.page.Keyboard.Press(input.ControlLeft))
+	for range 3 {
+		must(t, k.page.Mouse.Scroll(0, -120, 1))
+	}
+	must(t, k.page.Keyboard.Release(input.ControlLeft))
 	k.click(k.at(15, 2))
 	k.see("[data-testid=details] input", "Yard crab")
 	shot("yard-kiln")

@@ -22,6 +22,24 @@ func (g *Game) here(m *world.Ground, x, y int64) (is world.Terrain, flowX, flowY
 	return is, flowX, flowY
 }
 
+// slowed is how far somebody on foot comes who would go so far: half as far where it is slow, and less in water, as the hero.
+func (g *Game) slowed(m *world.Ground, b *Body, dx, dy int64) (x, y int64) {
+	at := g.extent(b)
+	is, _, _ := g.here(m, (at.Left+at.Right)/2, (at.Top+at.Bottom)/2)
+	part := int64(256)
+	switch {
+	case is&world.Water != 0:
+		part = inWater
+	case is&world.Slow != 0:
+		part = 128
+	default:
+		return dx, dy
+	}
+	// never nothing of what is something, so that it comes where it goes
+	less := func(v int64) int64 { return (v*part + sign(v)*255) / 256 }
+	return less(dx), less(dy)
+}
+
 // below is how far what one stands on carries one along in a tick, seen from the side.
 func (g *Game) below(m *world.Ground, b *Body) (flowX int64) {
 	if !m.Areas() {

@@ -73,6 +73,7 @@ func (g *Game) goes(b *Body, dx, dy int64) bool {
 		b.turn(facingOf(0, dy))
 	}
 	b.Steps++
+	dx, dy = g.slowed(g.Stage.Ground(b.Map), b, dx, dy)
 	g.step(b, dx, 0)
 	g.step(b, 0, dy)
 	return b.X != x || b.Y != y
@@ -268,7 +269,8 @@ func (g *Game) walksSide(m *world.Ground, b *Body, t *world.Thing) {
 	if moves && stands && way != 0 {
 		b.turn(facingOf(way, 0))
 		b.Steps++
-		was, far := b.X, d.SpeedX
+		was := b.X
+		far, _ := g.slowed(m, b, d.SpeedX, 0)
 		if paces {
 			far = min(far, d.RangeX-(b.X-t.Body.Left)*way)
 		}

@@ -105,6 +105,34 @@ func TestWhatSlows(t *testing.T) {
 	}
 }
 
+// Beings on foot are slowed by the same ground as the hero, and fly over it.
+func TestWhatSlowsBeings(t *testing.T) {
+	for _, c := range []struct {
+		of, does string
+		of256    int64
+	}{{kind.Walker, `"slows"`, 128}, {kind.Walker, `"swims"`, 160}, {kind.Character, `"slows"`, 128}, {kind.Flyer, `"slows"`, 256}} {
+		for _, view := range []string{`view="above"`, fromSide} {
+			far := func(slow bool) int64 {
+				r := drawn(t, "\n....................\n@...................\n####################", view).
+					with(c.of, 3, 1, 1, 1, true, document.Right, value("range", "12"), value("speed", "4"), value("sight", "0"), value("does", `"wanders"`), value("roams", "14"), value("strolls", "14"), value("rests", "0"))
+				if slow {
+					r.with(kind.Water, 2, 1, 18, 1, false, document.Down, value("does", c.does))
+				}
+				x, _ := r.where(c.of)
+				r.hold(0, 120)
+				to, _ := r.where(c.of)
+				return max(to-x, x-to)
+			}
+			if c.of == kind.Character && view != fromSide {
+				continue // chance leads it there
+			}
+			if a, b := far(false), far(true); b < a*c.of256/256-3 || b > a*c.of256/256+3 {
+				t.Errorf("%s: a %s goes %d, and where it %s %d", view, c.of, a, c.does, b)
+			}
+		}
+	}
+}
+
 // A rule knows when a being was defeated, and something broken.
 func TestDefeatWakesRules(t *testing.T) {
 	r := drawn(t, "\n.....\n@....\n.....").with(kind.Breakable, 1, 1, 1, 1, false, document.Down, value("health", "1")).with(kind.Door, 4, 0, 1, 1, false, document.Down)
