@@ -8,7 +8,7 @@ export const gameInputs = [
 	{ input: 'left', name: 'Left', bit: 8, usual: ['ArrowLeft', 'KeyA'] },
 	{ input: 'use', name: 'Use, and read on', bit: 16, usual: ['KeyE', 'Enter'] },
 	{ input: 'swap', name: 'Lead another hero', bit: 128, usual: ['KeyX'] },
-	{ input: 'next', name: 'Next item in hand', bit: 4096, usual: ['KeyQ'] },
+	{ input: 'next', name: 'Next item in hand', bit: 4096, usual: ['KeyC'] },
 	{ input: 'slot1', name: 'First item in hand, or away', bit: 256, usual: ['Digit1'] },
 	{ input: 'slot2', name: 'Second item in hand, or away', bit: 512, usual: ['Digit2'] },
 	{ input: 'slot3', name: 'Third item in hand, or away', bit: 1024, usual: ['Digit3'] },
