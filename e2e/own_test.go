@@ -18,11 +18,9 @@ func TestThingsCount(t *testing.T) {
 	k.pressIn("[aria-label=Things] button", "Sign")
 	k.press("Make one of your own from it")
 	k.fill("[aria-label='Name of the kind']", "Salt jar")
-	k.press("Add a setting")
+	k.press("Add a counter")
 	k.fill("[aria-label='Name of setting 2']", "grains")
-	k.option("[aria-label='Type of grains']", "number")
 	k.fill("[aria-label='Default of grains']", "2")
-	k.pressIn("label", "changes in play")
 	k.stored(func(d *document.Document) error {
 		for _, own := range d.Kinds.All() {
 			if s := kind.Keyed(d.Kind(own.ID).Settings, "Setting 2"); s != nil && s.Varies && s.Default == "2" && s.Name == "grains" {
@@ -36,12 +34,7 @@ func TestThingsCount(t *testing.T) {
 	k.keys(input.Escape)
 	k.pressIn("aside [role=tab]", "Rules")
 	k.press("New rule on Quay")
-	word := func(word, choice string) {
-		k.Helper()
-		k.pressIn("[data-testid=rule] button", word)
-		k.pressIn("[role=menuitem]", choice)
-	}
-	word("do nothing yet", "add to a counter of its own")
+	k.ruleWord("do nothing yet", "add to a counter of its own")
 	k.see("[data-testid=rule]", "grains\nof\nSalt jar")
 	k.pressIn("[data-testid=rule] button", "1")
 	k.fill("[data-testid=rule] input", "much")
@@ -78,16 +71,11 @@ func TestItemsAreUsedOnThings(t *testing.T) {
 	k.keys(input.Escape)
 	k.pressIn("aside [role=tab]", "Rules")
 	k.press("New rule on Quay")
-	word := func(word, choice string) {
-		k.Helper()
-		k.pressIn("[data-testid=rule] button", word)
-		k.pressIn("[role=menuitem]", choice)
-	}
-	word("arrives on", "uses an item on something")
+	k.ruleWord("arrives on", "uses an item on something")
 	k.see("[data-testid=rule]", "oil")
 	named := k.eval(`() => [...document.querySelectorAll("[data-testid=rule] p button")].map((b) => b.textContent.trim()).filter((t) => !["uses", "oil", "do nothing yet", "each time"].includes(t))[0]`)
-	word(named, "Wheel")
-	word("do nothing yet", "say a line")
+	k.ruleWord(named, "Wheel")
+	k.ruleWord("do nothing yet", "say a line")
 	k.stored(rulesAre(func(r *document.Rule) error {
 		p := r.In(document.SlotWhen)[0]
 		if o, _ := document.Named(p.Blank("what")); p.Word != rules.WordUseOn || p.Blank("item") != `"oil"` || o.ID != wheel || len(r.In(document.SlotThen)) != 1 {

@@ -54,26 +54,21 @@ func TestWireAndSentenceAreOneRule(t *testing.T) {
 	k.see("[data-testid=rule]", "Door")
 
 	// the sentence is changed by pressing its words
-	word := func(word, choice string) {
-		k.Helper()
-		k.pressIn("[data-testid=rule] button", word)
-		k.pressIn("[role=menuitem]", choice)
-	}
-	word("each time", "once")
+	k.ruleWord("each time", "once")
 	k.stored(rulesAre(func(r *document.Rule) error {
 		if !r.Once {
 			return fmt.Errorf("the rule runs each time")
 		}
 		return nil
 	}))
-	word("If", "a flag is set")
+	k.ruleWord("If", "a flag is set")
 	k.see("[data-testid=rule]", "Lit")
-	word("is set", "is not set")
-	word("Then", "say a line")
+	k.ruleWord("is set", "is not set")
+	k.ruleWord("Then", "say a line")
 	k.pressIn("[data-testid=rule] button", "“Something is said.”")
 	k.write("[data-testid=rule] textarea", "The gate grinds open.")
 	k.keys(input.Enter)
-	word("Then", "set a flag")
+	k.ruleWord("Then", "set a flag")
 	k.stored(rulesAre(func(r *document.Rule) error {
 		if !says(r, rules.Use(sample.Quay, sample.Switch), rules.IsNotSet(sample.Lit), rules.Open(sample.Quay, sample.Door), rules.Say("The gate grinds open."), rules.Set(sample.Lit)) {
 			return fmt.Errorf("the rule is %+v", r.InOrder())
@@ -91,6 +86,13 @@ func TestWireAndSentenceAreOneRule(t *testing.T) {
 	k.see("main [data-testid=rule]", "a flag that was removed")
 }
 
+// ruleWord presses a word of the only rule, and chooses another one.
+func (k *tab) ruleWord(word, choice string) {
+	k.Helper()
+	k.pressIn("[data-testid=rule] button", word)
+	k.pressIn("[role=menuitem]", choice)
+}
+
 func TestRuleNamesEntitiesByPointing(t *testing.T) {
 	r := world(t)
 	other := document.Entity{ID: "otherdoorsss", Layer: sample.Entities, Kind: "door", Name: "Other door", Facing: document.Down, X: 64, Y: 64, W: 16, H: 16}
@@ -99,17 +101,12 @@ func TestRuleNamesEntitiesByPointing(t *testing.T) {
 	k.pressIn("aside [role=tab]", "Rules")
 	k.press("New rule on Quay")
 	k.see("[data-testid=rule]", "arrives on")
-	word := func(word, choice string) {
-		k.Helper()
-		k.pressIn("[data-testid=rule] button", word)
-		k.pressIn("[role=menuitem]", choice)
-	}
-	word("arrives on", "takes a collectible")
+	k.ruleWord("arrives on", "takes a collectible")
 	k.see("[data-testid=rule]", "Pearl")
-	word("do nothing yet", "open a door")
+	k.ruleWord("do nothing yet", "open a door")
 	k.see("[data-testid=rule]", "Door")
 	// a door on any map, by its name
-	word("Door", "Other door")
+	k.ruleWord("Door", "Other door")
 	k.stored(rulesAre(func(r *document.Rule) error {
 		if !says(r, rules.Take(sample.Quay, sample.Pearl), rules.Open(sample.Pans, other.ID)) {
 			return fmt.Errorf("the rule is %+v", r.InOrder())
@@ -117,7 +114,7 @@ func TestRuleNamesEntitiesByPointing(t *testing.T) {
 		return nil
 	}))
 	// or pointed at
-	word("Other door", "Point at it")
+	k.ruleWord("Other door", "Point at it")
 	k.see("[data-testid=hand]", "Point at")
 	k.click(k.at(6, 1))
 	k.notice("Point at a door")

@@ -19,24 +19,19 @@ func TestARuleWaitsAndSendsTheHero(t *testing.T) {
 	k := r.open()
 	k.pressIn("aside [role=tab]", "Rules")
 	k.press("New rule on Quay")
-	word := func(word, choice string) {
-		k.Helper()
-		k.pressIn("[data-testid=rule] button", word)
-		k.pressIn("[role=menuitem]", choice)
-	}
-	word("arrives on", "takes a collectible")
+	k.ruleWord("arrives on", "takes a collectible")
 	k.stored(rulesAre(func(r *document.Rule) error { return want("the parts", fmt.Sprint(r.Parts.Len()), "1") }))
 	named := k.eval(`() => [...document.querySelectorAll("[data-testid=rule] p button")].map((b) => b.textContent.trim()).filter((t) => !["takes", "do nothing yet", "each time"].includes(t))[0]`)
 	if named != "Brass key" {
-		word(named, "Brass key")
+		k.ruleWord(named, "Brass key")
 	}
-	word("If", "has an item")
-	word("do nothing yet", "wait some seconds")
-	word("Then", "send the hero somewhere")
+	k.ruleWord("If", "has an item")
+	k.ruleWord("do nothing yet", "wait some seconds")
+	k.ruleWord("Then", "send the hero somewhere")
 	k.see("[data-testid=rule]", "brass")
 	sent := k.eval(`() => [...document.querySelectorAll("[data-testid=rule] p button")].map((b) => b.textContent.trim()).at(-2)`)
 	if sent != "Landing" {
-		word(sent, "Landing")
+		k.ruleWord(sent, "Landing")
 	}
 	k.stored(rulesAre(func(r *document.Rule) error {
 		then := r.In(document.SlotThen)

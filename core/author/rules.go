@@ -179,7 +179,7 @@ func fill(d *document.Document, r *document.Rule, p *document.RulePart, w rules.
 			}
 			return fmt.Errorf("there is no %s yet: place one on a map first", b.Wants)
 		case b.Type == rules.BlankItem:
-			return errors.New("there is no item yet: place one on a map and say what it is called by")
+			return errors.New("there is no item yet: place one on a map first")
 		default:
 			return errors.New("there is no map yet: make one first")
 		}

@@ -72,10 +72,8 @@ func (c *Chart) acting(m *document.Map, f *facts) {
 			if w := word("needs"); w != "" {
 				f.needs = append(f.needs, asked{e, w})
 			}
-		case kind.Key:
-			f.words = append(f.words, word("opens"))
-		case kind.Item:
-			f.words = append(f.words, word("is"))
+		case kind.Key, kind.Item:
+			f.words = append(f.words, c.doc.Word(e))
 		case kind.Container:
 			f.words = append(f.words, c.doc.Value(e, "holds").List()...)
 			if w := word("needs"); w != "" {
@@ -83,7 +81,7 @@ func (c *Chart) acting(m *document.Map, f *facts) {
 			}
 		case kind.Breakable:
 			f.words = append(f.words, word("leaves"))
-			if w := word("by"); w != "" {
+			if w := word("by"); w != "" && slices.Contains(c.doc.Value(e, "brokenBy").List(), "blow") {
 				f.needs = append(f.needs, asked{e, w})
 			}
 		case kind.Hero:

@@ -182,6 +182,21 @@ func (d *Document) Acts(e *Entity) string {
 	return ""
 }
 
+// Word is what an item or a key is called by in rules and by what asks for it: an item that nobody gave a word is called
+// as its kind is.
+func (d *Document) Word(e *Entity) string {
+	if d.Acts(e) == kind.Key {
+		return d.Value(e, "opens").Word()
+	}
+	if word := d.Value(e, "is").Word(); word != "" {
+		return word
+	}
+	if k := d.Kind(ID(e.Kind)); k != nil {
+		return k.Name
+	}
+	return ""
+}
+
 // Moves reports whether an entity can carry others along; nil does not.
 func (d *Document) Moves(e *Entity) bool {
 	if e == nil {

@@ -10,7 +10,7 @@ var things = []Kind{
 	{ID: Key, Name: "Key", Help: "Opens a door that asks for it", Taken: true, Wakes: "take", Settings: settings(
 		written("opens", "The word that doors ask for"), called("used up", yesno("usedUp", "false", "Whether it is gone after opening")))},
 	{ID: Item, Name: "Item", Help: "Something that is carried and used", Taken: true, Wakes: "take", Settings: settings(
-		written("is", "The word by which rules call it"), counted("amount", 9999, "How many of it"),
+		written("is", "The word by which rules call it; empty is its kind's name"), counted("amount", 9999, "How many of it"),
 		called("used up", yesno("usedUp", "false", "Whether there is one fewer after it was used on something")))},
 	{ID: Container, Name: "Container", Help: "Opened once, holds something", State: "Open at the start", Solid: true, Settings: settings(
 		listed("holds", Words, "Items in it, with commas between"), written("needs", "The key that opens it"))},

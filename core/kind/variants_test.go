@@ -12,6 +12,9 @@ func TestVariants(t *testing.T) {
 	for i := range kind.All {
 		k := &kind.All[i]
 		names := map[string]bool{}
+		if len(k.Settings) > 0 && len(kind.Variants(string(k.ID))) == 0 {
+			t.Errorf("nothing is ready-made of a %s", k.Name)
+		}
 		for _, v := range kind.Variants(string(k.ID)) {
 			some++
 			is := map[string]kind.Datum{}

@@ -17,6 +17,62 @@ type Carried struct {
 	Amount int
 }
 
+// had is something that the hero has: so many of what is called by a word, from a thing, or None.
+type had struct {
+	word   string
+	of     world.Ref
+	amount int
+	key    bool
+}
+
+// had goes over all that the hero has, in the order of the things that it came from, and then what the heroes began with.
+func (g *Game) had(yield func(had) bool) {
+	for k := range g.Stage.Things {
+		t, r := &g.Stage.Things[k], world.Ref(k)
+		switch t.Acts {
+		case kind.Key, kind.Item:
+			if g.Is(r, Taken) && !g.Is(r, Spent) && !yield(had{t.Doing.Word, r, int(g.hitsLeft(r, t)), t.Acts == kind.Key}) {
+				return
+			}
+		case kind.Breakable:
+			if g.Is(r, Gone) && !yield(had{t.Doing.Word, world.None, 1, false}) {
+				return
+			}
+		case kind.Walker, kind.Flyer, kind.Shooter, kind.Container:
+			if !g.Is(r, Gone) && (t.Acts != kind.Container || !g.On(r)) {
+				continue
+			}
+			for _, word := range t.Doing.Holds {
+				if !yield(had{word, world.None, 1, false}) {
+					return
+				}
+			}
+		}
+	}
+	heroes := []world.Ref{g.Hero().Of}
+	for _, m := range g.Party {
+		heroes = append(heroes, m.Of)
+	}
+	for _, r := range heroes {
+		for _, word := range g.Stage.Carries(r) {
+			if !yield(had{word, world.None, 1, false}) {
+				return
+			}
+		}
+	}
+}
+
+// Has reports whether the hero has what is called by a word: a key, an item, something that
+// was in a container or was left of what it broke, or what it began with.
+func (g *Game) Has(word string) bool {
+	for h := range g.had {
+		if h.word == word {
+			return true
+		}
+	}
+	return false
+}
+
 // QuickSlots is how many of what is carried have a key of their own.
 const QuickSlots = 4
 
@@ -35,33 +91,11 @@ func (g *Game) Carried() (out []Carried) {
 		}
 		out[i].Amount += n
 	}
-	for k := range g.Stage.Things {
-		t := &g.Stage.Things[k]
-		r := world.Ref(k)
-		switch t.Acts {
-		case kind.Item:
-			if g.Is(r, Taken) && !g.Is(r, Spent) {
-				add(t.Doing.Word, r, int(g.hitsLeft(r, t)))
-			}
-		case kind.Breakable:
-			if g.Is(r, Gone) {
-				add(t.Doing.Word, world.None, 1)
-			}
-		case kind.Walker, kind.Flyer, kind.Shooter, kind.Container:
-			if g.Is(r, Gone) || t.Acts == kind.Container && g.On(r) {
-				for _, word := range t.Doing.Holds {
-					add(word, world.None, 1)
-				}
-			}
+	for h := range g.had {
+		if h.key {
+			continue
 		}
-	}
-	for _, word := range g.Stage.Carries(g.Hero().Of) {
-		add(word, world.None, 1)
-	}
-	for _, m := range g.Party {
-		for _, word := range g.Stage.Carries(m.Of) {
-			add(word, world.None, 1)
-		}
+		add(h.word, h.of, h.amount)
 	}
 	return out
 }

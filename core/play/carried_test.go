@@ -44,6 +44,15 @@ func TestItemsAreTakenInHand(t *testing.T) {
 	}
 }
 
+// An item as it comes, without a word, is called as its kind is.
+func TestAnItemAsItComesIsCalledAsItsKind(t *testing.T) {
+	r := drawn(t, "\n@.....").with(kind.Item, 1, 0, 1, 1, false, document.Down)
+	r.hold(play.InputRight, 20)
+	if all := r.g.Carried(); len(all) != 1 || all[0].Word != "Item" || !slices.Equal(rules.Items(r.d, false), []string{"Item"}) {
+		t.Errorf("carried is %+v, and rules know %v", all, rules.Items(r.d, false))
+	}
+}
+
 // What is in hand is used on what the hero looks at, where a rule waits for that; what is used up is gone after it.
 func TestItemsAreUsedOnWhatIsLookedAt(t *testing.T) {
 	for _, c := range []struct {

@@ -11,9 +11,6 @@ import (
 	"testing"
 )
 
-// of is a part of a rule with one blank.
-func of(word string, value kind.Datum) document.RulePart { return rules.Part(word, value) }
-
 // lever is a map with a switch under the hero that opens a door where something is so.
 func lever(t *testing.T, asks func(r *run) document.RulePart) *run {
 	t.Helper()
@@ -28,7 +25,7 @@ func lever(t *testing.T, asks func(r *run) document.RulePart) *run {
 func TestConditionsOfTheHeroAndOfThings(t *testing.T) {
 	sign := func(word string) func(r *run) document.RulePart {
 		return func(r *run) document.RulePart {
-			return of(word, document.Naming(document.Object{Type: document.TypeEntity, Map: r.mapID(), ID: r.end(kind.Sign).Entity}))
+			return rules.Part(word, document.Naming(document.Object{Type: document.TypeEntity, Map: r.mapID(), ID: r.end(kind.Sign).Entity}))
 		}
 	}
 	on := func(word string, here bool) func(r *run) document.RulePart {
@@ -39,7 +36,7 @@ func TestConditionsOfTheHeroAndOfThings(t *testing.T) {
 					id = m.ID
 				}
 			}
-			return of(word, document.Naming(document.Object{Type: document.TypeMap, ID: id}))
+			return rules.Part(word, document.Naming(document.Object{Type: document.TypeMap, ID: id}))
 		}
 	}
 	set := func(field string) func(r *run) {
@@ -59,10 +56,10 @@ func TestConditionsOfTheHeroAndOfThings(t *testing.T) {
 		does func(r *run)
 		want bool
 	}{
-		{"has the key", func(*run) document.RulePart { return of(rules.WordHas, `"brass"`) }, take, true},
-		{"has it not", func(*run) document.RulePart { return of(rules.WordHas, `"brass"`) }, none, false},
-		{"lacks it", func(*run) document.RulePart { return of(rules.WordLacks, `"brass"`) }, none, true},
-		{"lacks it no more", func(*run) document.RulePart { return of(rules.WordLacks, `"brass"`) }, take, false},
+		{"has the key", func(*run) document.RulePart { return rules.Part(rules.WordHas, `"brass"`) }, take, true},
+		{"has it not", func(*run) document.RulePart { return rules.Part(rules.WordHas, `"brass"`) }, none, false},
+		{"lacks it", func(*run) document.RulePart { return rules.Part(rules.WordLacks, `"brass"`) }, none, true},
+		{"lacks it no more", func(*run) document.RulePart { return rules.Part(rules.WordLacks, `"brass"`) }, take, false},
 		{"has been here", on(rules.WordVisited, true), none, true},
 		{"has been there", on(rules.WordVisited, false), none, false},
 		{"has not been there", on(rules.WordUnvisited, false), none, true},
@@ -85,7 +82,7 @@ func TestConditionsOfTheHeroAndOfThings(t *testing.T) {
 // A rule waits as long as it says, while the game goes on, over moments and edits; woken meanwhile it does not begin again.
 func TestRulesWait(t *testing.T) {
 	r := drawn(t, "\n@......\n.......\n.......").with(kind.Switch, 0, 0, 1, 1, false, document.Down).with(kind.Door, 3, 2, 1, 1, false, document.Down)
-	r.d = rule(t, r.d, rules.Of(rules.Use(r.mapID(), r.end(kind.Switch).Entity), of(rules.WordWait, "2"), of(rules.WordFlip, document.Naming(document.Object{Type: document.TypeEntity, Map: r.mapID(), ID: r.end(kind.Door).Entity}))))
+	r.d = rule(t, r.d, rules.Of(rules.Use(r.mapID(), r.end(kind.Switch).Entity), rules.Part(rules.WordWait, "2"), rules.Part(rules.WordFlip, document.Naming(document.Object{Type: document.TypeEntity, Map: r.mapID(), ID: r.end(kind.Door).Entity}))))
 	r.g.Enter(stage(r.d))
 	open := func(g *play.Game) bool { return g.On(g.Stage.ThingOf(r.mapID(), r.end(kind.Door).Entity)) }
 	r.press(play.InputUse)
@@ -143,7 +140,7 @@ func TestRulesSendTheHero(t *testing.T) {
 			return proof.Could(st, r.g.Hero().Map, grid.Point{}).Reaches(st.ThingOf(to.Map, to.Entity))
 		}
 		before := could()
-		r.d = rule(t, r.d, rules.Of(rules.Use(r.mapID(), r.end(kind.Switch).Entity), of(rules.WordSend, document.Naming(document.Object{Type: document.TypeEntity, Map: to.Map, ID: to.Entity}))))
+		r.d = rule(t, r.d, rules.Of(rules.Use(r.mapID(), r.end(kind.Switch).Entity), rules.Part(rules.WordSend, document.Naming(document.Object{Type: document.TypeEntity, Map: to.Map, ID: to.Entity}))))
 		r.g.Enter(stage(r.d))
 		if before || !could() {
 			t.Errorf("far %t: that it could come there is said before: %t, and with the rule: %t", far, before, could())

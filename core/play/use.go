@@ -4,7 +4,6 @@ import (
 	"azzel/core/kind"
 	"azzel/core/rules"
 	"azzel/core/world"
-	"slices"
 )
 
 // use does what can be done with what the hero stands on or looks at, within a cell: the first
@@ -107,32 +106,4 @@ func (g *Game) usesThing(m *world.Ground, r world.Ref) bool {
 		return true
 	}
 	return false
-}
-
-// Has reports whether the hero has what is called by a word: a key, an item, something that
-// was in a container or was left of what it broke, or what it began with.
-func (g *Game) Has(word string) bool {
-	for k := range g.Stage.Things {
-		t := &g.Stage.Things[k]
-		switch r := world.Ref(k); t.Acts {
-		case kind.Key, kind.Item:
-			if t.Doing.Word == word && g.Is(r, Taken) && !g.Is(r, Spent) {
-				return true
-			}
-		case kind.Breakable:
-			if t.Doing.Word == word && g.Is(r, Gone) {
-				return true
-			}
-		case kind.Walker, kind.Flyer, kind.Shooter:
-			if g.Is(r, Gone) && slices.Contains(t.Doing.Holds, word) {
-				return true
-			}
-		case kind.Container:
-			if g.On(r) && slices.Contains(t.Doing.Holds, word) {
-				return true
-			}
-		}
-	}
-	return slices.Contains(g.Stage.Carries(g.Hero().Of), word) ||
-		slices.ContainsFunc(g.Party, func(m Member) bool { return slices.Contains(g.Stage.Carries(m.Of), word) })
 }

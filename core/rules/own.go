@@ -59,10 +59,10 @@ func Items(d *document.Document, keys bool) (out []string) {
 		m.Entities.Each(func(e *document.Entity) {
 			switch d.Acts(e) {
 			case kind.Item:
-				add(d.Value(e, "is").Word())
+				add(d.Word(e))
 			case kind.Key:
 				if keys {
-					add(d.Value(e, "opens").Word())
+					add(d.Word(e))
 				}
 			case kind.Container:
 				add(d.Value(e, "holds").List()...)

@@ -173,9 +173,9 @@ func (s *Stage) doingOf(m *document.Map, e *document.Entity, acts string) Doing 
 	case kind.Spring:
 		far("height")
 	case kind.Key:
-		out.Word, out.UsedUp = word("opens"), d.Value(e, "usedUp").Yes()
+		out.Word, out.UsedUp = d.Word(e), d.Value(e, "usedUp").Yes()
 	case kind.Item:
-		out.Word, out.UsedUp, out.Health = word("is"), d.Value(e, "usedUp").Yes(), int32(max(1, number("amount")/1000))
+		out.Word, out.UsedUp, out.Health = d.Word(e), d.Value(e, "usedUp").Yes(), int32(max(1, number("amount")/1000))
 	case kind.Container:
 		out.Needs, out.Holds = word("needs"), d.Value(e, "holds").List()
 	case kind.Breakable:

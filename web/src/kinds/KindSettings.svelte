@@ -42,13 +42,14 @@
 		queueMicrotask(() => (input.value = settings[i]?.[field] ?? ''))
 	}
 
-	function addSetting() {
+	/** Adds a setting; one that varies is a flag or a counter of each entity's own. */
+	function addSetting(type = 'text', varies = false) {
 		// the core names what is new
 		const s: Setting = {
 			key: '',
 			name: '',
-			type: 'text',
-			default: '',
+			type,
+			default: first[type] ?? '',
 			choices: [],
 			unit: '',
 			help: '',
@@ -57,7 +58,7 @@
 			handle: '',
 			group: '',
 			idle: false,
-			varies: false,
+			varies,
 			given: false,
 		}
 		put({ settings: [...settings, s] })
@@ -247,7 +248,11 @@
 		{/if}
 	{/each}
 	<div class="flex items-center gap-2">
-		{#if own}<button class="button" onclick={addSetting}>Add a setting</button>{/if}
+		{#if own}
+			<button class="button" onclick={() => addSetting()}>Add a setting</button>
+			<button class="button" onclick={() => addSetting('number', true)}>Add a counter</button>
+			<button class="button" onclick={() => addSetting('yes/no', true)}>Add a flag</button>
+		{/if}
 		{#if idle.length}
 			<button class="button" aria-pressed={showsIdle} onclick={() => (showsIdle = !showsIdle)}
 				>{showsIdle ? 'Leave out' : 'Show'}

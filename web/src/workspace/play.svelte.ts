@@ -9,8 +9,9 @@ import type { Project } from '../project/project.svelte'
 const pace = 1000 / 60
 /** The core plays no more at once. */
 const most = 15
-/** The input of the first quick slot; those of the others, and of the next item, follow it. */
-const firstSlot = 256
+/** The inputs that take what is in a quick slot in hand, and the one that takes what comes next. */
+const slots = [256, 512, 1024, 2048]
+const next = 4096
 const nothing: Given = { flags: [], taken: [] }
 const someSeed = () => Math.floor(Math.random() * 2 ** 31)
 /** How fast a game can go. */
@@ -291,7 +292,10 @@ export class Play {
 		const bit = gameKeys.bit(e.code)
 		if (!bit || (down && (e.ctrlKey || e.metaKey || e.altKey))) return false
 		// without anything to take in hand these keys are the designer's, as they are in a game that stands still
-		if (down && bit >= firstSlot && (this.frozen || !this.view?.slots[Math.log2(bit / firstSlot) % 4])) return false
+		if (down && [...slots, next].includes(bit)) {
+			const slot = this.view?.slots[bit === next ? 0 : slots.indexOf(bit)]
+			if (this.frozen || !slot) return false
+		}
 		this.lean(e.code, down ? bit : 0)
 		return true
 	}
