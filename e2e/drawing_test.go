@@ -266,3 +266,25 @@ func fillCells(m, layer document.ID, box grid.Rect, c cells.Cell) edit.Primitive
 	r.AddRect(box)
 	return sample.Paint(m, layer, r, c)
 }
+
+// The grid is seen on an empty map in both themes: its lines are neither as dark as Kiln's paper nor as light as Plaster's.
+func TestTheGridIsSeenInBothThemes(t *testing.T) {
+	k := world(t).open()
+	for _, theme := range []string{"", "Dark theme, Kiln"} {
+		if theme != "" {
+			k.press(theme)
+		}
+		within(t, soon, func() error {
+			for dx := -40; dx <= 40; dx++ {
+				var r, g, b, alpha int
+				if _, err := fmt.Sscanf(k.overlay(offset(k.at(7, 6), float64(dx), 0)), "%d,%d,%d,%d", &r, &g, &b, &alpha); err != nil {
+					return err
+				}
+				if alpha > 60 && r > 100 && r < 140 {
+					return nil
+				}
+			}
+			return fmt.Errorf("no line of the grid is grey in %q", theme)
+		})
+	}
+}

@@ -7,6 +7,9 @@ import type { View } from '../draw/view.svelte'
 
 // What shows how a map lies and how large it is.
 
+/** Neither of the themes' papers nor what is painted is of this grey. */
+const gridColour = 'rgb(116 122 122 / 0.4)'
+
 export function drawGrid(ctx: Context, m: MapInfo, view: View) {
 	const b = m.bounds
 	if (view.diamond) {
@@ -16,7 +19,7 @@ export function drawGrid(ctx: Context, m: MapInfo, view: View) {
 		const placed = new Path2D()
 		placed.addPath(lines, view.matrix(m))
 		ctx.lineWidth = 1
-		ctx.strokeStyle = 'rgb(30 42 46 / 0.22)'
+		ctx.strokeStyle = gridColour
 		ctx.stroke(placed)
 		return
 	}
@@ -35,7 +38,7 @@ export function drawGrid(ctx: Context, m: MapInfo, view: View) {
 		ctx.lineTo(Math.min(view.width, all.x + all.w), sy)
 	}
 	ctx.lineWidth = 1
-	ctx.strokeStyle = 'rgb(30 42 46 / 0.16)'
+	ctx.strokeStyle = gridColour
 	ctx.stroke()
 }
 

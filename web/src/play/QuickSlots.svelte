@@ -25,9 +25,9 @@
 		{#each view.slots.slice(0, inputs.length) as s, i (s.word)}
 			{@const held = view.hand === s.word}
 			<button
-				class="pointer-events-auto flex h-11 min-w-11 items-center gap-1.5 border-2 bg-ink px-1.5 text-plaster {held
-					? 'border-held'
-					: 'border-transparent'}"
+				class="pointer-events-auto flex h-11 min-w-11 items-center gap-1.5 border-2 border-held px-1.5 {held
+					? 'bg-held text-[#1e2a2e]'
+					: 'border-transparent bg-ink text-plaster'}"
 				tabindex="-1"
 				aria-pressed={held}
 				title="{s.word}: press {keyWord(gameKeys.of(inputs[i])[0])} to take it in hand, or put it away"
