@@ -127,7 +127,7 @@ func TestBeyond(t *testing.T) {
 	if m, p, _ := c.Beyond(pans, grid.Point{X: -1, Y: 2}); m != quay || p != (grid.Point{X: 19, Y: 4}) {
 		t.Errorf("and back lies %v", p)
 	}
-	for _, q := range []grid.Point{{X: 5, Y: 5}, {X: 20, Y: 1}, {X: 5, Y: -1}} {
+	for _, q := range []grid.Point{{X: 5, Y: 5}, {X: 5}, {Y: 4}, {X: 19, Y: 4}, {X: 20, Y: 1}, {X: 5, Y: -1}} {
 		if m, _, _ := c.Beyond(quay, q); m != nil {
 			t.Errorf("%v leads to %s", q, m.Name)
 		}

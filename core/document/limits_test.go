@@ -30,6 +30,21 @@ func TestIDs(t *testing.T) {
 	}
 }
 
+// A kind has 64 settings of its own at most.
+func TestManySettings(t *testing.T) {
+	own := document.Kind{ID: someID, Of: kind.Door, Name: "Gate", Tags: []string{}, Layers: []string{}}
+	for n := range 65 {
+		if err := own.Check(); (err == nil) != (n <= 64) {
+			t.Errorf("with %d settings: %v", n, err)
+		}
+		key := strings.Repeat("x", n+1)
+		own.Settings = append(own.Settings, kind.Setting{Key: key, Name: key, Type: kind.YesNo, Default: "true"})
+	}
+	if own.Check() == nil {
+		t.Error("65 settings pass")
+	}
+}
+
 // one is an object with one thing changed, and whether it still passes.
 type one struct {
 	name string
@@ -136,6 +151,11 @@ func TestLimitsOfObjects(t *testing.T) {
 		{"part in another", part(func(o *document.RulePart) { o.Parent = "bbbbbbbbbbbb" }), true},
 		{"part without a word", part(func(o *document.RulePart) { o.Word = "" }), false},
 		{"part's blank twice", part(func(o *document.RulePart) { o.Blanks = []kind.Value{{Key: "a", Value: "1"}, {Key: "a", Value: "2"}} }), false},
+		{"part's full blanks", part(func(o *document.RulePart) {
+			for i := range document.MaxBlanks {
+				o.Blanks = append(o.Blanks, kind.Value{Key: long(i + 1), Value: "1"})
+			}
+		}), true},
 		{"part's many blanks", part(func(o *document.RulePart) { o.Blanks = make([]kind.Value, document.MaxBlanks+1) }), false},
 		{"rule's note", rule(func(o *document.Rule) { o.Note = long(501) }), false},
 

@@ -280,6 +280,17 @@ func TestMotifIsPutDownWhole(t *testing.T) {
 	if err != nil || len(p.Place) != 6 {
 		t.Errorf("a box of motifs: %v, %d doors", err, len(p.Place))
 	}
+	// two thousand at once and no more
+	wide := *w.Map
+	wide.Bounds = grid.Rect{W: 3 * 100, H: 3 * 21}
+	w.Map = &wide
+	if p, err = hand.Resolve(w, g, hand.Gesture{Way: way(0, 0, 299, 59)}); err != nil || len(p.Place) != 2000 {
+		t.Errorf("two thousand: %v, %d doors", err, len(p.Place))
+	}
+	if _, err = hand.Resolve(w, g, hand.Gesture{Way: way(0, 0, 299, 62)}); err == nil || !strings.Contains(err.Error(), "more than 2000") {
+		t.Errorf("more than two thousand: %v", err)
+	}
+	w = at(d, d.Maps.Get(sample.Pans))
 	g.Motif = "gonegonegone"
 	if _, err := hand.Resolve(w, g, hand.Gesture{Way: way(0, 0)}); err == nil || !strings.Contains(err.Error(), "removed") {
 		t.Errorf("a motif that is gone: %v", err)

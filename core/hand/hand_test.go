@@ -142,6 +142,16 @@ func TestPlacingEntities(t *testing.T) {
 	if p.Place[0].Name != "Collectible" || p.Place[1].Name != "Collectible 2" || p.Place[1].X != 80 {
 		t.Errorf("%+v %+v", p.Place[0], p.Place[1])
 	}
+	wide := *d.Maps.Get(sample.Pans)
+	wide.Bounds = grid.Rect{W: 200, H: 11}
+	pearl.Shape = hand.Box
+	if p, err := hand.Resolve(at(d, &wide), pearl, hand.Gesture{Way: way(0, 0, 199, 9)}); err != nil || len(p.Place) != 2000 {
+		t.Errorf("two thousand at once: %v, %d", err, len(p.Place))
+	}
+	if _, err := hand.Resolve(at(d, &wide), pearl, hand.Gesture{Way: way(0, 0, 199, 10)}); err == nil || !strings.Contains(err.Error(), "more than 2000") {
+		t.Errorf("more than two thousand: %v", err)
+	}
+	pearl.Shape = hand.Line
 	exit := hand.Grip{What: hand.Entity, Kind: kind.Exit, Shape: hand.Freehand}
 	p, _ = hand.Resolve(at(d, m), exit, hand.Gesture{Way: way(2, 2, 4, 7)})
 	if len(p.Place) != 1 || p.Place[0].W != 48 || p.Place[0].H != 96 || p.Place[0].Name != "Exit 2" {

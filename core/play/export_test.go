@@ -19,6 +19,9 @@ func (g *Game) Strike() {
 	g.struck(by, "", 1)
 }
 
+// EnterMap is what happens when the hero has come onto another map.
+func (g *Game) EnterMap() { g.enterMap() }
+
 // Fired counts the things of a kind that are gone.
 func (g *Game) Fired(k string) (n int) {
 	for r := range g.Stage.Things {

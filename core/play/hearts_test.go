@@ -1,6 +1,7 @@
 package play_test
 
 import (
+	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
@@ -251,5 +252,34 @@ func TestTheLastLifeEndsTheGame(t *testing.T) {
 	out()
 	if r.g.Count(play.Lives) != 2 || r.g.Flag(sample.Lit) || !strings.Contains(r.g.Notice, "last life") {
 		t.Errorf("after the last: %d lives, lit %v, %q", r.g.Count(play.Lives), r.g.Flag(sample.Lit), r.g.Notice)
+	}
+}
+
+// A map that starts afresh forgets what is its own, and nothing of the maps beside it in the project.
+func TestOnlyTheMapEnteredStartsAfresh(t *testing.T) {
+	for _, back := range []bool{false, true} {
+		r := lamp(t, true)
+		first, second := r.g.Stage.Grounds[0], r.g.Stage.Grounds[1]
+		if second.First >= second.After {
+			t.Fatal("there is nothing on the other map")
+		}
+		if back { // the other way round, what was before it
+			first, second = second, first
+		}
+		r.g.Mark(second.First, play.Disabled)
+		r.g.Mark(second.After-1, play.Disabled)
+		r.g.Mark(first.First, play.Disabled)
+		r.g.Mark(first.After-1, play.Disabled)
+		m := *first.Map
+		r.d = apply(t, r.d, edit.Set(edit.Ref{Type: edit.TypeMap, ID: m.ID}, "values", []kind.Value{{Key: kind.MapEnteredAgain, Value: kind.Of(kind.Afresh)}}))
+		r.g.Enter(world.New(r.d, chart.New(r.d, nil), r.g.Stage))
+		r.g.Hero().Map = r.g.Stage.MapOf(m.ID)
+		r.g.EnterMap()
+		if !r.g.Is(second.First, play.Disabled) || !r.g.Is(second.After-1, play.Disabled) {
+			t.Errorf("back %t: the other map forgot what was its own", back)
+		}
+		if r.g.Is(first.First, play.Disabled) || r.g.Is(first.After-1, play.Disabled) {
+			t.Errorf("back %t: the map remembers", back)
+		}
 	}
 }
