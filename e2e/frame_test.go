@@ -197,6 +197,13 @@ func TestAccessible(t *testing.T) {
 		k.pressIn("aside[aria-label=Stack] button", "Stack")
 		k.pressIn("aside [role=tab]", "Rules")
 		check("the rules beside the map")
+		k.pressIn("[data-testid=rule] button", "Write it as text")
+		k.see("[data-testid=rule-text]", "")
+		k.pressIn("[data-testid=rule] button", "uses")
+		k.see("[role=option]", "arrives on a map")
+		check("a rule as text, and what a word can be")
+		k.keys(input.Escape)
+		k.gone("[role=option]")
 		k.keys(input.Escape)
 		for _, drawer := range []string{"Materials", "Motifs", "Zones", "History", "Tiles"} {
 			k.pressIn("aside [role=tab]", drawer)

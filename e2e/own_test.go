@@ -73,7 +73,7 @@ func TestItemsAreUsedOnThings(t *testing.T) {
 	k.press("New rule on Quay")
 	k.ruleWord("arrives on", "uses an item on something")
 	k.see("[data-testid=rule]", "oil")
-	named := k.eval(`() => [...document.querySelectorAll("[data-testid=rule] p button")].map((b) => b.textContent.trim()).filter((t) => !["uses", "oil", "do nothing yet", "each time"].includes(t))[0]`)
+	named := k.eval(`() => [...document.querySelectorAll("[data-testid=rule] [data-lines] button")].map((b) => b.textContent.trim()).filter((t) => !["uses", "oil", "do nothing yet", "each time", ""].includes(t))[0]`)
 	k.ruleWord(named, "Wheel")
 	k.ruleWord("do nothing yet", "say a line")
 	k.stored(rulesAre(func(r *document.Rule) error {

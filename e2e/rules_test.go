@@ -50,7 +50,7 @@ func TestWireAndSentenceAreOneRule(t *testing.T) {
 		return nil
 	}))
 	k.press("Show the rule")
-	k.see("[data-testid=rule]", "When the hero")
+	k.see("[data-testid=rule]", "the hero")
 	k.see("[data-testid=rule]", "Door")
 
 	// the sentence is changed by pressing its words
@@ -90,7 +90,7 @@ func TestWireAndSentenceAreOneRule(t *testing.T) {
 func (k *tab) ruleWord(word, choice string) {
 	k.Helper()
 	k.pressIn("[data-testid=rule] button", word)
-	k.pressIn("[role=menuitem]", choice)
+	k.pressIn("[role=option]", choice)
 }
 
 func TestRuleNamesEntitiesByPointing(t *testing.T) {
@@ -125,7 +125,8 @@ func TestRuleNamesEntitiesByPointing(t *testing.T) {
 		}
 		return nil
 	}))
-	k.pressIn("[data-testid=rule] button", "Delete this rule")
+	k.pressIn("[data-testid=rule] button", "More about this rule")
+	k.pressIn("[role=menuitem]", "Delete")
 	k.stored(func(d *document.Document) error {
 		if d.Rules.Len() != 0 {
 			return fmt.Errorf("%d rules", d.Rules.Len())

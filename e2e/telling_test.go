@@ -21,7 +21,7 @@ func TestARuleWaitsAndSendsTheHero(t *testing.T) {
 	k.press("New rule on Quay")
 	k.ruleWord("arrives on", "takes a collectible")
 	k.stored(rulesAre(func(r *document.Rule) error { return want("the parts", fmt.Sprint(r.Parts.Len()), "1") }))
-	named := k.eval(`() => [...document.querySelectorAll("[data-testid=rule] p button")].map((b) => b.textContent.trim()).filter((t) => !["takes", "do nothing yet", "each time"].includes(t))[0]`)
+	named := k.eval(`() => [...document.querySelectorAll("[data-testid=rule] [data-lines] button")].map((b) => b.textContent.trim()).filter((t) => !["takes", "do nothing yet", "each time", ""].includes(t))[0]`)
 	if named != "Brass key" {
 		k.ruleWord(named, "Brass key")
 	}
@@ -29,7 +29,7 @@ func TestARuleWaitsAndSendsTheHero(t *testing.T) {
 	k.ruleWord("do nothing yet", "wait some seconds")
 	k.ruleWord("Then", "send the hero somewhere")
 	k.see("[data-testid=rule]", "brass")
-	sent := k.eval(`() => [...document.querySelectorAll("[data-testid=rule] p button")].map((b) => b.textContent.trim()).at(-2)`)
+	sent := k.eval(`() => [...document.querySelectorAll("[data-testid=rule] [data-lines] button")].map((b) => b.textContent.trim()).filter(Boolean).at(-1)`)
 	if sent != "Landing" {
 		k.ruleWord(sent, "Landing")
 	}

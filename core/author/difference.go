@@ -17,6 +17,7 @@ func Difference(from, to *document.Document) ([]edit.Primitive, error) {
 	fields(&w, edit.Ref{Type: edit.TypeProject}, from.Project, to.Project)
 	tables(&w, edit.Ref{Type: edit.TypeTileset}, from.Tilesets, to.Tilesets, true)
 	tables(&w, edit.Ref{Type: edit.TypeFlag}, from.Flags, to.Flags, false)
+	tables(&w, edit.Ref{Type: edit.TypeCounter}, from.Counters, to.Counters, false)
 	tables(&w, edit.Ref{Type: edit.TypeZone}, from.Zones, to.Zones, false)
 	tables(&w, edit.Ref{Type: edit.TypeMaterial}, from.Materials, to.Materials, false)
 	tables(&w, edit.Ref{Type: edit.TypeKind}, from.Kinds, to.Kinds, false)
@@ -50,6 +51,7 @@ func (w *differ) names(from, to *document.Document) {
 	now := edit.Apply(from, &edit.Edit{Do: w.do}).Doc
 	renamed(w, edit.Ref{Type: edit.TypeTileset}, now.Tilesets, to.Tilesets, func(o *document.Tileset) (document.ID, string) { return o.ID, o.Name })
 	renamed(w, edit.Ref{Type: edit.TypeFlag}, now.Flags, to.Flags, func(o *document.Flag) (document.ID, string) { return o.ID, o.Name })
+	renamed(w, edit.Ref{Type: edit.TypeCounter}, now.Counters, to.Counters, func(o *document.Counter) (document.ID, string) { return o.ID, o.Name })
 	renamed(w, edit.Ref{Type: edit.TypeZone}, now.Zones, to.Zones, func(o *document.Zone) (document.ID, string) { return o.ID, o.Name })
 	renamed(w, edit.Ref{Type: edit.TypeMaterial}, now.Materials, to.Materials, func(o *document.Material) (document.ID, string) { return o.ID, o.Name })
 	renamed(w, edit.Ref{Type: edit.TypeKind}, now.Kinds, to.Kinds, func(o *document.Kind) (document.ID, string) { return o.ID, o.Name })

@@ -58,13 +58,16 @@ func TestAnswersStay(t *testing.T) {
 		ask("kind", o, func() checked { return &document.Kind{} })
 	}
 	for _, o := range d.Rules.All() {
-		ask("rule", o, func() checked { return &document.Rule{} })
+		ask("rule-"+string(o.ID), o, func() checked { return &document.Rule{} })
 		for _, p := range o.Parts.All() {
-			ask("part-"+p.Word, p, func() checked { return &document.RulePart{} })
+			ask("part-"+p.Word+string(p.Parent), p, func() checked { return &document.RulePart{} })
 		}
 	}
 	for _, o := range d.Passages.All() {
 		ask("passage", o, func() checked { return &document.Passage{} })
+	}
+	for _, o := range d.Counters.All() {
+		ask("counter", o, func() checked { return &document.Counter{} })
 	}
 	for _, o := range d.Flags.All() {
 		ask("flag", o, func() checked { return &document.Flag{} })

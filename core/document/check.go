@@ -19,6 +19,7 @@ const (
 	MaxPassages  = 100_000
 	MaxRules     = 10_000
 	MaxFlags     = 10_000
+	MaxCounters  = 10_000
 	MaxName      = 80 // characters
 	MaxText      = kind.MaxText
 	maxCellPixel = 512
@@ -290,3 +291,8 @@ func (e *Entity) checkMore() error {
 
 // Check finds what is wrong with a flag.
 func (f *Flag) Check() error { return first(checkID("the flag", f.ID), checkName(f.Name)) }
+
+// Check finds what is wrong with a counter.
+func (c *Counter) Check() error {
+	return first(checkID("the counter", c.ID), checkName(c.Name), checkRange("what a counter starts with", c.Start, -MaxNumber, MaxNumber))
+}

@@ -14,6 +14,7 @@ type Document struct {
 	Passages  Table[Passage]
 	Rules     Table[Rule]
 	Flags     Table[Flag]
+	Counters  Table[Counter]
 	Motifs    Table[Motif]
 	Placings  Table[Placing]
 	Zones     Table[Zone]
@@ -80,6 +81,13 @@ func (d *Document) RulesInOrder() []*Rule {
 func (d *Document) FlagsByName() []*Flag {
 	all := d.Flags.All()
 	slices.SortStableFunc(all, func(a, b *Flag) int { return strings.Compare(a.Name, b.Name) })
+	return all
+}
+
+// CountersByName lists the counters as people look for them.
+func (d *Document) CountersByName() []*Counter {
+	all := d.Counters.All()
+	slices.SortStableFunc(all, func(a, b *Counter) int { return strings.Compare(a.Name, b.Name) })
 	return all
 }
 

@@ -58,6 +58,23 @@ type Moment struct {
 	// Lines are what is being said, Waits the rules that go on when it was read.
 	Lines []SpokenLine `json:"lines,omitempty"`
 	Waits []RuleWait   `json:"waits,omitempty"`
+	// Chosen is the answer that is given next.
+	Chosen int `json:"chosen,omitempty"`
+	// Counters are those that are not what they start with, Spent the rules of kinds that ran once for something.
+	Counters []CounterSo `json:"counters,omitempty"`
+	Spent    []SpentFor  `json:"spent,omitempty"`
+}
+
+// CounterSo is what a counter is.
+type CounterSo struct {
+	ID ID  `json:"id"`
+	Is int `json:"is"`
+}
+
+// SpentFor is a rule of a kind that ran once for an entity.
+type SpentFor struct {
+	Rule ID  `json:"rule"`
+	For  End `json:"for"`
 }
 
 // ThingSo is what is so of an entity: words of Sos.
@@ -182,6 +199,8 @@ type Known struct {
 type SpokenLine struct {
 	Text    string `json:"text"`
 	Resumes bool   `json:"resumes,omitempty"`
+	// Answers are what can be answered to it.
+	Answers []string `json:"answers,omitempty"`
 }
 
 // RuleWait is a rule that has begun, and the part that comes next; empty for none.
@@ -190,6 +209,11 @@ type RuleWait struct {
 	Next ID `json:"next,omitempty"`
 	// Ticks are left of waiting; 0 waits for a line to be read.
 	Ticks int `json:"ticks,omitempty"`
+	// Op is which step of the part it is, where it has several; It is what woke the rule.
+	Op int  `json:"op,omitempty"`
+	It *End `json:"it,omitempty"`
+	// Left is how often is still to be done what is repeated, by how deep that stands.
+	Left []int `json:"left,omitempty"`
 }
 
 // Limits of a moment.
@@ -209,7 +233,7 @@ func (s Spot) check(what string) error {
 // check finds what is wrong with a moment.
 func (m *Moment) check() error {
 	if err := first(checkRange("when it was", int(m.Tick), 0, maxTick), checkRange("hearts", m.Hearts, 0, 1<<20), checkRange("lives", m.Lives, 0, 1<<20),
-		checkRange("how much is so", len(m.Flags)+len(m.Rules)+len(m.Things), 0, maxSo),
+		checkRange("how much is so", len(m.Flags)+len(m.Rules)+len(m.Things)+len(m.Counters)+len(m.Spent), 0, maxSo), checkRange("an answer", m.Chosen, 0, MaxAnswers),
 		checkRange("how much is said", len(m.Lines)+len(m.Waits), 0, maxLines),
 		checkRange("what is held", m.Held, 0, 1<<len(Keys)-1), checkRange("how much moves", len(m.Bodies)+len(m.Entered)+len(m.Touching)+len(m.Timers)+len(m.Worn)+len(m.Made)+len(m.Party)+len(m.Trail)+len(m.Shots), 0, maxSo),
 		checkLines("what is in hand, and a team", m.Hand, m.Side), checkRange("a fade", m.Fade, 0, 1<<14),
@@ -222,6 +246,16 @@ func (m *Moment) check() error {
 	}
 	for _, id := range append(append([]ID{}, m.Flags...), m.Rules...) {
 		if err := checkID("what is so", id); err != nil {
+			return err
+		}
+	}
+	for _, c := range m.Counters {
+		if err := first(checkID("a counter", c.ID), checkRange("a counter", c.Is, -MaxNumber, MaxNumber)); err != nil {
+			return err
+		}
+	}
+	for _, s := range m.Spent {
+		if err := first(checkID("a rule", s.Rule), checkID("a thing's map", s.For.Map), checkID("a thing", s.For.Entity)); err != nil {
 			return err
 		}
 	}
@@ -244,13 +278,24 @@ func (m *Moment) check() error {
 		}
 	}
 	for _, w := range m.Waits {
-		if err := checkRange("how long a rule waits", w.Ticks, 0, 1<<20); err != nil {
+		if err := first(checkRange("how long a rule waits", w.Ticks, 0, 1<<20), checkRange("a step", w.Op, 0, 1<<4), checkRange("what is repeated", len(w.Left), 0, MaxDeep+1)); err != nil {
 			return err
+		}
+		for _, n := range w.Left {
+			if err := checkRange("how often", n, 0, MaxNumber); err != nil {
+				return err
+			}
 		}
 	}
 	for _, l := range m.Lines {
 		if !utf8.ValidString(l.Text) || len(l.Text) > MaxText {
 			return fmt.Errorf("what is said has at most %d characters", MaxText)
+		}
+		if len(l.Answers) > MaxAnswers {
+			return fmt.Errorf("a question has at most %d answers", MaxAnswers)
+		}
+		if err := checkLines("an answer", l.Answers...); err != nil {
+			return err
 		}
 	}
 	return m.checkKnown()

@@ -332,3 +332,10 @@ type Flag struct {
 	ID   ID     `json:"id"`
 	Name string `json:"name"`
 }
+
+// Counter is a whole number that rules change and ask; Start is what it is when a game begins.
+type Counter struct {
+	ID    ID     `json:"id"`
+	Name  string `json:"name"`
+	Start int    `json:"start"`
+}

@@ -13,6 +13,7 @@ const (
 	TypeRule      = "rule"
 	TypePart      = "part" // of a rule
 	TypeFlag      = "flag"
+	TypeCounter   = "counter"
 	TypeMotif     = "motif"
 	TypeZone      = "zone"
 	TypeMaterial  = "material"

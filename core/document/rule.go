@@ -10,11 +10,16 @@ import (
 
 // Rule is a sentence: When … If … Then … Otherwise …. What it says is its parts.
 type Rule struct {
-	ID    ID     `json:"id"`
-	Order int    `json:"order"`
-	Once  bool   `json:"once"`
-	Note  string `json:"note"`
-
+	ID    ID   `json:"id"`
+	Order int  `json:"order"`
+	Once  bool `json:"once"`
+	// Off rules are never asked.
+	Off bool `json:"off,omitempty"`
+	// Name is what people call it; empty for most.
+	Name string `json:"name,omitempty"`
+	Note string `json:"note"`
+	// Draft is its text as somebody is writing it and that cannot be read yet.
+	Draft string          `json:"draft,omitempty"`
 	Parts Table[RulePart] `json:"-"`
 }
 
@@ -30,6 +35,8 @@ type RulePart struct {
 	// Word says what it is; Blanks are what the word leaves open.
 	Word   string       `json:"word"`
 	Blanks []kind.Value `json:"blanks,omitempty"`
+	// Off parts are passed over.
+	Off bool `json:"off,omitempty"`
 }
 
 // The slots of a rule.
@@ -49,6 +56,18 @@ const MaxParts = 400
 // MaxBlanks limits what a part leaves open.
 const MaxBlanks = 16
 
+// MaxDeep limits how deep parts stand in one another.
+const MaxDeep = 8
+
+// MaxAnswers limits what can be answered to a question.
+const MaxAnswers = 8
+
+// MaxDraft limits the text of a rule, in characters.
+const MaxDraft = 100_000
+
+// MaxNumber is the largest number in a rule and of a counter.
+const MaxNumber = 1_000_000
+
 // With gives the rule with parts added.
 func (r Rule) With(parts ...RulePart) Rule {
 	for i := range parts {
@@ -62,7 +81,57 @@ func (r *Rule) In(slot string) []*RulePart { return r.Under("", slot) }
 
 // Under lists the parts in a slot of another part, in their order.
 func (r *Rule) Under(parent ID, slot string) []*RulePart {
-	all := slices.DeleteFunc(r.Parts.All(), func(p *RulePart) bool { return p.Slot != slot || p.Parent != parent })
+	return PartsInOrder(slices.DeleteFunc(r.Parts.All(), func(p *RulePart) bool { return p.Parent != parent }), slot)
+}
+
+// Whole lists a part and all that stands in it, in the order in which it is read.
+func (r *Rule) Whole(p *RulePart) []*RulePart {
+	out := []*RulePart{p}
+	for i := 0; i < len(out) && len(out) <= MaxParts; i++ {
+		for _, q := range r.Parts.All() {
+			if q.Parent == out[i].ID {
+				out = append(out, q)
+			}
+		}
+	}
+	return out
+}
+
+// Deep is in how many parts a part stands, itself counted.
+func (r *Rule) Deep(p *RulePart) (n int) {
+	for ; p != nil && n <= MaxDeep; p = r.Parts.Get(p.Parent) {
+		n++
+	}
+	return n
+}
+
+// CopiedParts are parts with ids of their own, standing in one another as they did.
+func CopiedParts(all []*RulePart) (out []RulePart) {
+	ids := map[ID]ID{}
+	for _, p := range all {
+		ids[p.ID] = NewID()
+	}
+	for _, p := range all {
+		q := *p
+		q.ID = ids[p.ID]
+		if in, ok := ids[p.Parent]; ok {
+			q.Parent = in
+		}
+		out = append(out, q)
+	}
+	return out
+}
+
+// Copied is another rule that says the same.
+func (r *Rule) Copied() Rule {
+	out := *r
+	out.Parts = Table[RulePart]{}
+	return out.With(CopiedParts(r.InOrder())...)
+}
+
+// PartsInOrder are those of parts that stand in a slot, in their order.
+func PartsInOrder(all []*RulePart, slot string) []*RulePart {
+	all = slices.DeleteFunc(slices.Clone(all), func(p *RulePart) bool { return p.Slot != slot })
 	return ordered(all, func(p *RulePart) int { return p.Order })
 }
 
@@ -73,7 +142,7 @@ func (r *Rule) InOrder() []*RulePart {
 	under = func(parent ID, deep int) {
 		for _, slot := range Slots {
 			for _, p := range r.Under(parent, slot) {
-				if out = append(out, p); deep < maxDeep {
+				if out = append(out, p); deep < MaxDeep {
 					under(p.ID, deep+1)
 				}
 			}
@@ -82,9 +151,6 @@ func (r *Rule) InOrder() []*RulePart {
 	under("", 0)
 	return out
 }
-
-// maxDeep limits how deep parts stand in one another.
-const maxDeep = 8
 
 // Blank is what a blank of a part says; empty when it says nothing.
 func (p *RulePart) Blank(key string) kind.Datum {
@@ -96,13 +162,19 @@ func (p *RulePart) Blank(key string) kind.Datum {
 	return ""
 }
 
-// Named is what a blank names: an object that is one of the project's. Its type is
-// told by what it says.
+// TypeIt is what woke a rule, where a blank names that; it is no object of the project's.
+const TypeIt = "it"
+
+// Named is what a blank names: an object that is one of the project's, all of a kind, or what woke the
+// rule. Its type is told by what it says.
 func Named(d kind.Datum) (Object, bool) {
 	var n struct {
-		Map    ID `json:"map"`
-		Entity ID `json:"entity"`
-		Flag   ID `json:"flag"`
+		Map     ID   `json:"map"`
+		Entity  ID   `json:"entity"`
+		Flag    ID   `json:"flag"`
+		Counter ID   `json:"counter"`
+		Kind    ID   `json:"kind"`
+		It      bool `json:"it"`
 	}
 	if d == "" || d[0] != '{' || json.Unmarshal([]byte(d), &n) != nil {
 		return Object{}, false
@@ -110,10 +182,16 @@ func Named(d kind.Datum) (Object, bool) {
 	switch {
 	case n.Flag != "":
 		return Object{Type: TypeFlag, ID: n.Flag}, true
+	case n.Counter != "":
+		return Object{Type: TypeCounter, ID: n.Counter}, true
 	case n.Entity != "":
 		return Object{Type: TypeEntity, Map: n.Map, ID: n.Entity}, true
 	case n.Map != "":
 		return Object{Type: TypeMap, ID: n.Map}, true
+	case n.Kind != "":
+		return Object{Type: TypeKind, ID: n.Kind}, true
+	case n.It:
+		return Object{Type: TypeIt}, true
 	}
 	return Object{}, false
 }
@@ -123,8 +201,10 @@ func Naming(o Object) kind.Datum {
 	switch o.Type {
 	case TypeEntity:
 		return kind.Of(map[string]ID{"map": o.Map, "entity": o.ID})
-	case TypeMap, TypeFlag:
+	case TypeMap, TypeFlag, TypeCounter, TypeKind:
 		return kind.Of(map[string]ID{o.Type: o.ID})
+	case TypeIt:
+		return kind.Of(map[string]bool{o.Type: true})
 	}
 	return ""
 }
@@ -133,7 +213,7 @@ func (r *Rule) references(f func(Reference)) {
 	as := map[string]string{SlotWhen: AsWhen, SlotIf: AsIf, SlotThen: AsThen, SlotOtherwise: AsThen}
 	for _, p := range r.InOrder() {
 		for _, b := range p.Blanks {
-			if to, ok := Named(b.Value); ok {
+			if to, ok := Named(b.Value); ok && to.Type != TypeIt {
 				f(Reference{By: Object{Type: TypeRule, ID: r.ID}, As: as[p.Slot], To: to, Setting: b.Key})
 			}
 		}
@@ -144,6 +224,14 @@ func (r *Rule) references(f func(Reference)) {
 func (r *Rule) Check() error {
 	if utf8.RuneCountInString(r.Note) > MaxText {
 		return fmt.Errorf("a note has at most %d characters", MaxText)
+	}
+	if r.Name != "" {
+		if err := checkName(r.Name); err != nil {
+			return err
+		}
+	}
+	if !utf8.ValidString(r.Draft) || utf8.RuneCountInString(r.Draft) > MaxDraft {
+		return fmt.Errorf("the text of a rule has at most %d characters", MaxDraft)
 	}
 	return first(checkID("the rule", r.ID), checkOrder(r.Order))
 }

@@ -30,11 +30,11 @@ func (d *Document) MapUses(m *Map) []Use {
 	})
 }
 
-// FlagUses lists, for each flag that is used, what asks for it or sets it.
+// FlagUses lists, for each flag and counter that is used, what asks for it or sets it.
 func (d *Document) FlagUses() map[ID][]Use {
 	out := map[ID][]Use{}
 	d.References(func(r Reference) {
-		if u, ok := d.use(r); ok && r.To.Type == TypeFlag && !slices.Contains(out[r.To.ID], u) {
+		if u, ok := d.use(r); ok && (r.To.Type == TypeFlag || r.To.Type == TypeCounter) && !slices.Contains(out[r.To.ID], u) {
 			out[r.To.ID] = append(out[r.To.ID], u)
 		}
 	})
@@ -71,6 +71,10 @@ func (d *Document) name(o Object) string {
 	case TypeFlag:
 		if f := d.Flags.Get(o.ID); f != nil {
 			return f.Name
+		}
+	case TypeCounter:
+		if c := d.Counters.Get(o.ID); c != nil {
+			return c.Name
 		}
 	}
 	return "something"

@@ -114,6 +114,7 @@ const (
 	TypeRule      = document.TypeRule
 	TypePart      = document.TypePart
 	TypeFlag      = document.TypeFlag
+	TypeCounter   = document.TypeCounter
 	TypeMotif     = document.TypeMotif
 	TypeZone      = document.TypeZone
 	TypeMaterial  = document.TypeMaterial
@@ -220,7 +221,7 @@ func (p *Primitive) check() error {
 		if p.Op != OpSet && p.Op != OpSetBack {
 			return errors.New("the project can only be changed field by field")
 		}
-	case TypeTileset, TypeMap, TypeLayer, TypeEntity, TypePassage, TypeRule, TypePart, TypeFlag, TypeMotif, TypeZone, TypeMaterial, TypeKind, TypePlacing, TypePin, TypeRecording:
+	case TypeTileset, TypeMap, TypeLayer, TypeEntity, TypePassage, TypeRule, TypePart, TypeFlag, TypeCounter, TypeMotif, TypeZone, TypeMaterial, TypeKind, TypePlacing, TypePin, TypeRecording:
 		if !p.Ref.ID.Valid() {
 			return fmt.Errorf("the id of a %s is not valid", p.Ref.Type)
 		}

@@ -250,6 +250,10 @@ func (w *working) open(ref Ref) objects {
 		return &table[document.Flag]{word: "flag", limit: document.MaxFlags,
 			read: func() document.Table[document.Flag] { return d.Flags }, write: func(t document.Table[document.Flag]) { d.Flags = t },
 			id: func(o *document.Flag) document.ID { return o.ID }, name: func(o *document.Flag) *string { return &o.Name }}
+	case TypeCounter:
+		return &table[document.Counter]{word: "counter", limit: document.MaxCounters,
+			read: func() document.Table[document.Counter] { return d.Counters }, write: func(t document.Table[document.Counter]) { d.Counters = t },
+			id: func(o *document.Counter) document.ID { return o.ID }, name: func(o *document.Counter) *string { return &o.Name }}
 	case TypeMotif:
 		return &table[document.Motif]{word: "motif", limit: document.MaxMotifs,
 			read: func() document.Table[document.Motif] { return d.Motifs }, write: func(t document.Table[document.Motif]) { d.Motifs = t },

@@ -164,19 +164,16 @@ func (g *Game) aboutBody(b *Body, t *world.Thing) string {
 func (g *Game) openedBy(r world.Ref) string {
 	end := g.Stage.End(r)
 	for _, rule := range g.Stage.Rules {
-		for _, p := range slices.Concat(rule.In(document.SlotThen), rule.In(document.SlotOtherwise)) {
-			o, _ := document.Named(p.Blank("what"))
-			if p.Word != rules.WordOpen && p.Word != rules.WordFlip || o.Map != end.Map || o.ID != end.Entity {
-				continue
-			}
-			for _, when := range rule.In(document.SlotWhen) {
-				o, _ := document.Named(when.Blank("what"))
-				if what := g.Stage.Thing(g.Stage.ThingOf(o.Map, o.ID)); what != nil {
-					return rules.Clause(g.Stage.Doc, when)
-				}
-				if m := g.Stage.Ground(g.Stage.MapOf(o.ID)); m != nil {
-					return rules.Clause(g.Stage.Doc, when)
-				}
+		tree, opens := rules.TreeOf(rule), false
+		rules.Each(slices.Concat(tree.Then, tree.Otherwise), func(n *rules.Node) {
+			opens = opens || (n.Word == rules.WordOpen || n.Word == rules.WordFlip) && n.At.Map == end.Map && n.At.ID == end.Entity
+		})
+		if !opens || rule.Off {
+			continue
+		}
+		for _, when := range tree.When {
+			if g.Stage.ThingOf(when.At.Map, when.At.ID) >= 0 || g.Stage.MapOf(when.At.ID) >= 0 {
+				return rules.Clause(g.Stage.Doc, when.RulePart)
 			}
 		}
 	}

@@ -13,7 +13,7 @@ import (
 
 // What is pointed at says what it is, how it is, and what would change that.
 func TestAbout(t *testing.T) {
-	r := begin(t, rule(t, sample.World(), rules.Of(rules.Use(sample.Quay, sample.Switch), rules.Open(sample.Quay, sample.Door))))
+	r := begin(t, withRule(t, sample.World(), rules.Of(rules.Use(sample.Quay, sample.Switch), rules.Open(sample.Quay, sample.Door))))
 	at := func(x, y int, wants ...string) {
 		t.Helper()
 		got := r.g.About(x, y)

@@ -8,7 +8,6 @@ import (
 	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/play"
-	"azzel/core/rules"
 	"azzel/core/sample"
 	"azzel/core/world"
 	"encoding/json"
@@ -83,55 +82,6 @@ func crowded(run *run, r *rand.Rand, w, h int) *run {
 	}
 	run.g.Enter(stage(run.d))
 	return ruled(run, r)
-}
-
-// ruled adds rules of words drawn by chance about the things of a map.
-func ruled(run *run, r *rand.Rand) *run {
-	m := run.g.Ground().Map
-	part := func(slot string) (document.RulePart, bool) {
-		e := rules.Vocabulary[r.IntN(len(rules.Vocabulary))]
-		all := document.InRank(m.Entities.All())
-		o := all[r.IntN(len(all))]
-		if k := run.d.Kind(document.ID(o.Kind)); e.Slot != slot || e.Blanks[0].Type == rules.BlankFlag || e.Blanks[0].Type == rules.BlankText || e.Blanks[0].Fits != nil && !e.Blanks[0].Fits(k) {
-			return document.RulePart{}, false
-		}
-		p := rules.Part(e.Word, document.Naming(document.Object{Type: document.TypeEntity, Map: m.ID, ID: o.ID}))
-		if e.Blanks[0].Type == rules.BlankMap {
-			p.Blanks[0].Value = document.Naming(document.Object{Type: document.TypeMap, ID: m.ID})
-		}
-		for i, b := range e.Blanks {
-			if b.Type == rules.BlankEntity || b.Type == rules.BlankMap {
-				continue
-			} else if i == 0 {
-				p.Blanks = nil
-			}
-			fill := map[string]kind.Datum{rules.BlankItem: `"oil"`, rules.BlankOwnFlag: `"lid"`, rules.BlankOwnCounter: `"full"`}[b.Type]
-			if b.Type == rules.BlankNumber {
-				fill = kind.Of(r.IntN(4))
-			}
-			p.Blanks = append(p.Blanks, kind.Value{Key: b.Key, Value: fill})
-		}
-		return p, true
-	}
-	for range 5 {
-		var parts []document.RulePart
-		for _, slot := range []string{document.SlotWhen, document.SlotWhen, document.SlotIf, document.SlotThen, document.SlotOtherwise} {
-			for range 60 {
-				of := slot
-				if slot == document.SlotOtherwise {
-					of = document.SlotThen
-				}
-				if p, ok := part(of); ok {
-					p.Slot = slot
-					parts = append(parts, p)
-					break
-				}
-			}
-		}
-		run.d = rule(run.t, run.d, rules.Of(parts...))
-	}
-	run.g.Enter(stage(run.d))
-	return run
 }
 
 // drawnRun is a game on a map that is drawn by chance, with settings drawn by chance.

@@ -71,7 +71,7 @@ func TestItemsAreUsedOnWhatIsLookedAt(t *testing.T) {
 		r := drawn(t, "\n@.....\n......").with(kind.Item, 1, 0, 1, 1, false, document.Down, value("is", `"oil"`), value("amount", "2"), value("usedUp", map[bool]string{true: "true", false: "false"}[c.usedUp])).
 			with(kind.Sign, 4, 0, 1, 1, false, document.Down).with(kind.Door, 0, 1, 1, 1, false, document.Down)
 		item := map[bool]string{true: "tar", false: "oil"}[c.other]
-		r.d = rule(t, r.d, rules.Of(usedOn(r.end(kind.Sign), item), rules.Open(r.mapID(), r.end(kind.Door).Entity)))
+		r.d = withRule(t, r.d, rules.Of(usedOn(r.end(kind.Sign), item), rules.Open(r.mapID(), r.end(kind.Door).Entity)))
 		r.g.Enter(stage(r.d))
 		r.hold(play.InputRight, 120)
 		if c.hand {

@@ -19,6 +19,16 @@ func (g *Game) Strike() {
 	g.struck(by, "", 1)
 }
 
+// Defeat hits a thing until it falls.
+func (g *Game) Defeat(r world.Ref) {
+	for n := 0; n < 9 && g.There(r); n++ {
+		g.hits(r, g.Stage.Thing(r))
+	}
+}
+
+// SetOwn sets what a thing has of its own.
+func (g *Game) SetOwn(r world.Ref, key string, to int64) { g.setOwn(r, key, to) }
+
 // EnterMap is what happens when the hero has come onto another map.
 func (g *Game) EnterMap() { g.enterMap() }
 

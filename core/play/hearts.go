@@ -63,6 +63,7 @@ func away(box, from world.Box) (dx, dy int64) {
 func (g *Game) loseHearts(n int32) bool {
 	b := g.Hero()
 	b.Blink = g.gait().Blink
+	g.happen(happening{on: rules.WordHurt, m: b.Map, thing: world.None})
 	g.setCount(Hearts, max(0, g.Count(Hearts)-n))
 	if g.Count(Hearts) > 0 {
 		return true

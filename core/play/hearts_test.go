@@ -80,9 +80,13 @@ func lamp(t *testing.T, afresh bool) *run {
 		e := document.Entity{ID: document.ID(strings.Repeat(k, 12)[:12]), Layer: sample.Entities, Kind: k, Name: k, Facing: document.Down, X: 208 + 16*i, Y: 144, W: 16, H: 16, Rank: 60 + i}
 		d = apply(t, d, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: e.ID}, e))
 	}
-	once := rules.Of(rules.Use(sample.Quay, sample.Switch), rules.Open(sample.Quay, sample.Door), rules.Set(sample.Lit))
+	sign := document.Entity{ID: "signsignsign", Layer: sample.Entities, Kind: "jarjarjarjar", Name: "Jar", Facing: document.Down, X: 256, Y: 144, W: 16, H: 16, Rank: 70}
+	d = apply(t, d, append(sample.Drawn(), edit.Insert(edit.Ref{Type: edit.TypeKind, ID: "jarjarjarjar"}, jar(kind.Sign)), edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sign.ID}, sign))...)
+	add := rules.Part(rules.WordAdd, document.Naming(document.Object{Type: document.TypeCounter, ID: sample.DrawnCounter}))
+	add.Blanks = append(add.Blanks, kind.Value{Key: "number", Value: "5"})
+	once := rules.Of(rules.Use(sample.Quay, sample.Switch), rules.Open(sample.Quay, sample.Door), rules.Set(sample.Lit), add)
 	once.Once = true
-	d = rule(t, d, once)
+	d = withRule(t, d, once)
 	d = sample.With(d, warden(kind.Value{Key: kind.HeroLives, Value: "2"}))
 	r := begin(t, join(t, d, true))
 	r.hold(play.InputRight, 100) // the pearl
@@ -103,6 +107,8 @@ func lamp(t *testing.T, afresh bool) *run {
 	}
 	r.g.Party = []play.Member{{Of: world.None, Place: play.Place{Map: r.hero().Map, X: 5 * play.Sub}}}
 	r.g.Tallies = []play.Tally{{Of: r.thing(kind.Character), Made: 2}}
+	r.g.Hand = "oil"
+	r.g.SetOwn(r.thing(kind.Sign), "full", 4)
 	return r
 }
 
@@ -144,7 +150,15 @@ func part(r *run, name string) any {
 		return [2]int64{g.Hero().X, g.Hero().Y}
 	case "the hero's speed":
 		return g.Hero().VX
+	case "counters":
+		return g.Counter(sample.DrawnCounter)
+	case "what is in hand":
+		return g.Hand
+	case "flags and counters of things' own":
+		is, _ := g.Own(r.thing(kind.Sign), "full")
+		return is
 	}
+	r.t.Fatalf("nothing looks at %s", name)
 	return nil
 }
 

@@ -23,6 +23,7 @@ type Memory struct {
 // only loading and pulling back turn back more.
 var Remembered = []Memory{
 	{"flags", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
+	{"counters", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
 	{"rules that run once", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
 	{"switches", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},
 	{"doors that rules opened", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},

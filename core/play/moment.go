@@ -2,6 +2,7 @@ package play
 
 import (
 	"azzel/core/document"
+	"azzel/core/rules"
 	"azzel/core/world"
 	"encoding/binary"
 	"errors"
@@ -23,6 +24,15 @@ func (g *Game) Moment() document.Moment {
 			out.Flags = append(out.Flags, id)
 		}
 	}
+	for c, counter := range st.Counters {
+		if is := int(s.Count(counterAt(st, world.Ref(c)))); is != counter.Start {
+			out.Counters = append(out.Counters, document.CounterSo{ID: counter.ID, Is: is})
+		}
+	}
+	for _, sp := range s.RunsFor {
+		out.Spent = append(out.Spent, document.SpentFor{Rule: st.Rules[sp.Rule].ID, For: st.End(sp.Of)})
+	}
+	out.Chosen = int(s.Chosen)
 	for r, rule := range st.Rules {
 		if s.bit(ruleSlot(st, world.Ref(r))) {
 			out.Rules = append(out.Rules, rule.ID)
@@ -40,7 +50,13 @@ func (g *Game) Moment() document.Moment {
 		case document.TypeFlag:
 			out.Flags = append(out.Flags, a.Of.ID)
 		case document.TypeRule:
+			if a.For != nil {
+				out.Spent = append(out.Spent, document.SpentFor{Rule: a.Of.ID, For: *a.For})
+				continue
+			}
 			out.Rules = append(out.Rules, a.Of.ID)
+		case document.TypeCounter:
+			out.Counters = append(out.Counters, document.CounterSo{ID: a.Of.ID, Is: a.Count})
 		default:
 			out.Things = append(out.Things, document.ThingSo{Map: a.Of.Map, ID: a.Of.ID, Is: words(a.Bits), Own: a.Own})
 		}
@@ -69,13 +85,23 @@ func (g *Game) Moment() document.Moment {
 		out.Lost = document.Losses[s.Lost-1]
 	}
 	for _, l := range s.Lines {
-		out.Lines = append(out.Lines, document.SpokenLine{Text: l.Text, Resumes: l.Resumes})
+		out.Lines = append(out.Lines, document.SpokenLine{Text: l.Text, Resumes: l.Resumes, Answers: l.Answers})
 	}
 	for _, t := range s.Threads {
 		rule := st.Rules[t.Rule]
-		wait := document.RuleWait{Rule: rule.ID, Ticks: int(t.Wait)}
-		if then := rule.In(t.slot()); int(t.Next) < len(then) {
-			wait.Next = then[t.Next].ID
+		tree := rules.TreeOf(rule)
+		wait := document.RuleWait{Rule: rule.ID, Ticks: int(t.Wait), Next: tree.Steps[t.Next].ID(), Op: int(tree.Steps[t.Next].Op)}
+		if s := t.asking(st); s != nil {
+			wait.Next, wait.Op = s.ID(), int(rules.OpAsk)
+		}
+		if t.It >= 0 {
+			end := st.End(t.It)
+			wait.It = &end
+		}
+		for d, n := range t.Left {
+			if n != 0 {
+				wait.Left = append(append(wait.Left, make([]int, d-len(wait.Left))...), int(n))
+			}
 		}
 		out.Waits = append(out.Waits, wait)
 	}
@@ -185,6 +211,13 @@ func Resume(st *world.Stage, at document.Moment) (*Game, error) {
 	for _, id := range at.Flags {
 		s.so(st, document.Object{Type: document.TypeFlag, ID: id}, 1)
 	}
+	for _, c := range at.Counters {
+		s.counted(st, c.ID, c.Is, c.Is+1)
+	}
+	for _, sp := range at.Spent {
+		s.ranFor(st, sp.Rule, sp.For)
+	}
+	s.Chosen = int8(at.Chosen)
 	for _, id := range at.Rules {
 		s.so(st, document.Object{Type: document.TypeRule, ID: id}, 1)
 	}
@@ -226,21 +259,26 @@ func Resume(st *world.Stage, at document.Moment) (*Game, error) {
 // vanished ends its rule, and what a vanished rule said waits for nobody.
 func (s *State) resumeLines(st *world.Stage, at document.Moment) {
 	for _, l := range at.Lines {
-		s.Lines = append(s.Lines, Line{l.Text, l.Resumes})
+		s.Lines = append(s.Lines, Line{l.Text, l.Resumes, l.Answers})
 	}
 	for _, w := range at.Waits {
 		r := st.RuleOf(w.Rule)
 		if r < 0 {
 			continue
 		}
-		t := Thread{Rule: r, Wait: int32(w.Ticks)}
-		if p := st.Rules[r].Parts.Get(w.Next); p != nil {
-			t.Else = p.Slot == document.SlotOtherwise
+		tree := rules.TreeOf(st.Rules[r])
+		t := Thread{Rule: r, Wait: int32(w.Ticks), It: world.None, Next: tree.Else - 1}
+		if w.It != nil {
+			t.It = st.ThingOf(w.It.Map, w.It.Entity)
 		}
-		steps := st.Rules[r].In(t.slot())
-		t.Next = int32(slices.IndexFunc(steps, func(p *document.RulePart) bool { return p.ID == w.Next }))
-		if t.Next < 0 {
-			t.Next = int32(len(steps))
+		for d, n := range w.Left[:min(len(w.Left), len(t.Left))] {
+			t.Left[d] = int32(n)
+		}
+		if i := slices.IndexFunc(tree.Steps, func(s rules.Step) bool { return s.ID() == w.Next && w.Next != "" && (w.Op == 0 || int(s.Op) == w.Op) }); i >= 0 {
+			t.Next = int32(i)
+			if rules.Op(w.Op) == rules.OpAsk && w.Ticks == 0 {
+				t.Next++
+			}
 		}
 		s.Threads = append(s.Threads, t)
 	}

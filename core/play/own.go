@@ -64,9 +64,9 @@ func (s *State) own(st *world.Stage, end document.End, all []document.OwnSo) {
 }
 
 // ownIs answers a condition about what a thing has of its own.
-func (g *Game) ownIs(p *document.RulePart, r world.Ref) bool {
+func (g *Game) ownIs(p *rules.Node, r world.Ref) bool {
 	is, has := g.Own(r, p.Blank("own").Word())
-	n := p.Blank("number").Thousandths() / 1000
+	n := g.number(p)
 	switch p.Word {
 	case rules.WordOwnIsSet:
 		return has && is != 0
@@ -81,10 +81,10 @@ func (g *Game) ownIs(p *document.RulePart, r world.Ref) bool {
 }
 
 // changeOwn does an action on what a thing has of its own; false for all other actions.
-func (g *Game) changeOwn(p *document.RulePart, r world.Ref) bool {
+func (g *Game) changeOwn(p *rules.Node, r world.Ref) bool {
 	key := p.Blank("own").Word()
 	is, _ := g.Own(r, key)
-	n := p.Blank("number").Thousandths() / 1000
+	n := g.number(p)
 	switch p.Word {
 	case rules.WordOwnSet:
 		g.setOwn(r, key, 1)

@@ -55,7 +55,7 @@ func TestThingsHaveFlagsAndCountersOfTheirOwn(t *testing.T) {
 	} {
 		r := withJar(t)
 		jar := r.end(kind.Sign)
-		r.d = rule(t, r.d, rules.Of(rules.Use(r.mapID(), r.end(kind.Switch).Entity), about(c.word, jar, c.key, c.number)))
+		r.d = withRule(t, r.d, rules.Of(rules.Use(r.mapID(), r.end(kind.Switch).Entity), about(c.word, jar, c.key, c.number)))
 		r.g.Enter(stage(r.d))
 		for n, want := range c.is {
 			r.press(play.InputUse)
@@ -87,7 +87,7 @@ func TestRulesWaitForCountersOfThingsOwn(t *testing.T) {
 		if p := c.part(at); p.Slot == document.SlotIf {
 			opens = rules.Of(use, p, rules.Open(r.mapID(), r.end(kind.Door).Entity))
 		}
-		r.d = rule(t, rule(t, r.d, opens), rules.Of(use, about(rules.WordOwnAdd, at, "full", 1)))
+		r.d = withRule(t, withRule(t, r.d, opens), rules.Of(use, about(rules.WordOwnAdd, at, "full", 1)))
 		r.g.Enter(stage(r.d))
 		opened := 0
 		for n := 1; n <= 6; n++ {
@@ -105,7 +105,7 @@ func TestRulesWaitForCountersOfThingsOwn(t *testing.T) {
 func TestOwnIsKept(t *testing.T) {
 	r := withJar(t)
 	at := r.end(kind.Sign)
-	r.d = rule(t, r.d, rules.Of(rules.Use(r.mapID(), r.end(kind.Switch).Entity), about(rules.WordOwnAdd, at, "full", 2), about(rules.WordOwnSet, at, "lid", 0)))
+	r.d = withRule(t, r.d, rules.Of(rules.Use(r.mapID(), r.end(kind.Switch).Entity), about(rules.WordOwnAdd, at, "full", 2), about(rules.WordOwnSet, at, "lid", 0)))
 	r.g.Enter(stage(r.d))
 	r.press(play.InputUse)
 	said := r.g.AboutThing(r.thing(kind.Sign))

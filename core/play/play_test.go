@@ -26,7 +26,7 @@ func apply(t *testing.T, d *document.Document, do ...edit.Primitive) *document.D
 	return res.Doc
 }
 
-func rule(t *testing.T, d *document.Document, r document.Rule) *document.Document {
+func withRule(t *testing.T, d *document.Document, r document.Rule) *document.Document {
 	t.Helper()
 	c, err := author.AddRule(d, r)
 	if err != nil {
@@ -183,7 +183,7 @@ func TestRules(t *testing.T) {
 	}
 	once := rules.Of(use, open, rules.Say("It moves."), rules.Set(sample.Lit))
 	once.Once = true
-	d := rule(t, sample.World(), once)
+	d := withRule(t, sample.World(), once)
 	r := atSwitch(d)
 	r.press(play.InputUse)
 	if !r.is(sample.Door, play.Opened) || !reflect.DeepEqual(r.g.Lines, []play.Line{{Text: "It moves.", Resumes: true}}) || r.g.Flag(sample.Lit) {
@@ -203,13 +203,13 @@ func TestRules(t *testing.T) {
 		t.Error("a rule with once ran twice, or the switch did not turn back")
 	}
 
-	d = rule(t, sample.World(), rules.Of(use, rules.IsSet(sample.Lit), open))
+	d = withRule(t, sample.World(), rules.Of(use, rules.IsSet(sample.Lit), open))
 	r = atSwitch(d)
 	r.press(play.InputUse)
 	if r.is(sample.Door, play.Opened) {
 		t.Error("ran though its flag is not set")
 	}
-	d = rule(t, d, rules.Of(rules.Take(sample.Quay, sample.Pearl), rules.Set(sample.Lit)))
+	d = withRule(t, d, rules.Of(rules.Take(sample.Quay, sample.Pearl), rules.Set(sample.Lit)))
 	r = begin(t, d)
 	r.hold(play.InputRight, 40)
 	r.hero().X, r.hero().Y = 96*play.Sub, 33*play.Sub
@@ -218,7 +218,7 @@ func TestRules(t *testing.T) {
 	if !r.is(sample.Door, play.Opened) {
 		t.Error("did not run though its flag is set")
 	}
-	d = rule(t, sample.World(), rules.Of(rules.Arrive(sample.Quay), rules.Say("Low tide.")))
+	d = withRule(t, sample.World(), rules.Of(rules.Arrive(sample.Quay), rules.Say("Low tide.")))
 	if r = begin(t, d); !reflect.DeepEqual(r.g.Lines, []play.Line{{Text: "Low tide.", Resumes: true}}) {
 		t.Errorf("on arrival: %v", r.g.Lines)
 	}

@@ -108,7 +108,7 @@ func TestEditsWhileItIsKept(t *testing.T) {
 // Something that is removed and put back is as it was; who stands in a new wall moves out of
 // it, or waits and says so; a map that is gone ends it with a sentence.
 func TestAGameEntersTheNextDocument(t *testing.T) {
-	r := begin(t, rule(t, sample.World(), rules.Of(rules.Use(sample.Quay, sample.Switch), rules.Open(sample.Quay, sample.Door))))
+	r := begin(t, withRule(t, sample.World(), rules.Of(rules.Use(sample.Quay, sample.Switch), rules.Open(sample.Quay, sample.Door))))
 	r.hold(play.InputRight, 60)
 	if !r.is(sample.Pearl, play.Taken) {
 		t.Fatal("the pearl was not taken")

@@ -2,6 +2,7 @@ package play
 
 import (
 	"azzel/core/document"
+	"azzel/core/rules"
 	"azzel/core/world"
 	"slices"
 )
@@ -9,11 +10,15 @@ import (
 // Away is what was so of something that is not in the document any more; it comes back
 // with it, by an undo.
 type Away struct {
-	// Of is an entity, a flag or a rule.
+	// Of is an entity, a flag, a counter or a rule.
 	Of document.Object
 	// Bits are its bits, the lowest first; Own what it had of its own, other than at first.
 	Bits uint16
 	Own  []document.OwnSo
+	// Count is what a counter was.
+	Count int
+	// For is the thing for which a rule has run.
+	For *document.End
 }
 
 // Enter brings a game to the stage of another version of the document: everything keeps
@@ -53,6 +58,7 @@ func (g *Game) Enter(next *world.Stage) {
 		s.Lines = s.Lines[:0:0] // what a rule said that is gone waits for nobody
 	}
 	s.Threads = threads
+	g.askAnew()
 	g.free()
 }
 
@@ -165,16 +171,30 @@ func movedThread(was, next *world.Stage, t Thread) (Thread, bool) {
 	if t.Rule < 0 {
 		return t, false
 	}
-	then, now := before.In(t.slot()), next.Rules[t.Rule].In(t.slot())
-	for _, p := range then[min(int(t.Next), len(then)):] {
-		for i, q := range now {
-			if p.ID == q.ID {
+	t.It = movedThing(was, next, t.It)
+	then, now := rules.TreeOf(before), rules.TreeOf(next.Rules[t.Rule])
+	if then == now {
+		return t, true
+	}
+	if at := max(0, int(t.Next)-1); t.Wait == 0 && then.Steps[at].Op == rules.OpAsk {
+		// what it asks is answered as it is now
+		if n := now.At(then.Steps[at].Node.ID); now.Steps[n].Op == rules.OpAsk {
+			t.Next = n + 1
+			return t, true
+		}
+	}
+	for _, s := range then.Steps[min(int(t.Next), len(then.Steps)):] {
+		if s.Op == rules.OpEnd && s.Node == nil {
+			break
+		}
+		for i, q := range now.Steps {
+			if s.Node.ID == q.ID() && s.Op == q.Op {
 				t.Next = int32(i)
 				return t, true
 			}
 		}
 	}
-	t.Next = int32(len(now))
+	t.Next = now.Else - 1
 	return t, true
 }
 
@@ -191,13 +211,29 @@ func (g *Game) enterSituation(was *world.Stage) {
 	for k := range countsOfAll {
 		s.setCount(k, old.Counts[k])
 	}
+	runs := s.RunsFor
+	s.RunsFor = nil
+	for _, r := range runs {
+		s.ranFor(next, was.Rules[r.Rule].ID, was.End(r.Of))
+	}
 	put := func(of document.Object, bits uint16) { s.so(next, of, bits) }
 	for _, a := range away {
+		if a.Of.Type == document.TypeCounter {
+			s.counted(next, a.Of.ID, a.Count, a.Count+1)
+			continue
+		}
+		if a.For != nil {
+			s.ranFor(next, a.Of.ID, *a.For)
+			continue
+		}
 		put(a.Of, a.Bits)
 		s.own(next, document.End{Map: a.Of.Map, Entity: a.Of.ID}, a.Own)
 	}
 	for f := range was.Flags {
 		put(document.Object{Type: document.TypeFlag, ID: was.Flags[f]}, old.bits(flagSlot(world.Ref(f)), 1))
+	}
+	for c := range was.Counters {
+		s.counted(next, was.Counters[c].ID, int(old.Count(counterAt(was, world.Ref(c)))), was.Counters[c].Start)
 	}
 	for r := range was.Rules {
 		put(document.Object{Type: document.TypeRule, ID: was.Rules[r].ID}, old.bits(ruleSlot(was, world.Ref(r)), 1))
@@ -228,6 +264,19 @@ func (s *State) so(st *world.Stage, of document.Object, bits uint16) {
 	}
 }
 
+// counted sets a counter to what it is, or keeps that aside where it is not there; one that is what it
+// started with starts with what it does now.
+func (s *State) counted(st *world.Stage, id document.ID, is, first int) {
+	c := st.CounterOf(id)
+	switch {
+	case is == first:
+	case c < 0:
+		s.Away = append(s.Away, Away{Of: document.Object{Type: document.TypeCounter, ID: id}, Count: is})
+	default:
+		s.setCount(counterAt(st, c), int32(is))
+	}
+}
+
 // bits are n bits from a slot on.
 func (s *Situation) bits(slot, n int) (out uint16) {
 	for b := range n {
@@ -240,9 +289,9 @@ func (s *Situation) bits(slot, n int) (out uint16) {
 
 // sameSlots reports whether two stages number everything alike.
 func sameSlots(a, b *world.Stage) bool {
-	return len(a.Things) == len(b.Things) && len(a.Flags) == len(b.Flags) && len(a.Rules) == len(b.Rules) &&
+	return len(a.Things) == len(b.Things) && len(a.Flags) == len(b.Flags) && len(a.Counters) == len(b.Counters) && len(a.Rules) == len(b.Rules) &&
 		(len(a.Things) == 0 || &a.Things[0] == &b.Things[0]) &&
-		(len(a.Flags) == 0 || &a.Flags[0] == &b.Flags[0]) && (len(a.Rules) == 0 || &a.Rules[0] == &b.Rules[0])
+		(len(a.Counters) == 0 || &a.Counters[0] == &b.Counters[0]) && (len(a.Flags) == 0 || &a.Flags[0] == &b.Flags[0]) && (len(a.Rules) == 0 || &a.Rules[0] == &b.Rules[0])
 }
 
 // slotsOf is where the bits of something begin on a stage, and how many there are; −1

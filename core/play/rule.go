@@ -8,13 +8,17 @@ import (
 	"strings"
 )
 
-// happening is what wakes rules: a word, where, and of which thing.
+// happening is what wakes rules: a word, where, and of which thing, flag or counter.
 type happening struct {
 	on    string
 	m     world.Ref
 	thing world.Ref
-	// word is the item that was used on it, or what of its own changed from what to what.
+	// of is the flag or counter, or anything else that is no thing.
+	of document.Object
+	// word is the item that was used on it, the signal, or what of its own changed from what to what; counts tells
+	// that what changed from what to what is of is.
 	word    string
+	counts  bool
 	was, is int32
 }
 
@@ -32,7 +36,7 @@ func (g *Game) settle() {
 		}
 		for _, r := range g.waiting(h) {
 			if h.meant(r) {
-				g.begin(g.Stage.RuleOf(r.ID))
+				g.begin(g.Stage.RuleOf(r.ID), h.thing)
 			}
 		}
 	}
@@ -40,11 +44,13 @@ func (g *Game) settle() {
 
 // waiting are the rules that wait for the like of a happening.
 func (g *Game) waiting(h happening) []*document.Rule {
-	var entity document.ID
+	w := rules.Happening{Word: h.on, At: h.of}
 	if t := g.Stage.Thing(h.thing); t != nil {
-		entity = t.ID
+		w.At, w.Kind = document.Object{Type: document.TypeEntity, Map: g.Stage.Grounds[h.m].ID, ID: t.ID}, document.ID(t.Kind)
+	} else if h.on == rules.WordArrive {
+		w.At = document.Object{Type: document.TypeMap, ID: g.Stage.Grounds[h.m].ID}
 	}
-	return rules.Waiting(g.Stage.Doc, h.on, g.Stage.Grounds[h.m].ID, entity)
+	return rules.Waiting(g.Stage.Doc, w)
 }
 
 // waitedFor reports whether a rule waits for a happening.
@@ -52,123 +58,172 @@ func (g *Game) waitedFor(h happening) bool { return slices.ContainsFunc(g.waitin
 
 // meant reports whether a rule that waits for the like of it waits for this.
 func (h happening) meant(r *document.Rule) bool {
-	if h.word == "" {
+	if h.word == "" && !h.counts {
 		return true
 	}
-	return slices.ContainsFunc(r.In(document.SlotWhen), func(p *document.RulePart) bool {
+	return slices.ContainsFunc(rules.TreeOf(r).When, func(p *rules.Node) bool {
 		switch {
-		case p.Word != h.on:
+		case p.Word != h.on || h.counts && p.At != h.of:
 			return false
 		case h.on == rules.WordUseOn:
 			return p.Blank("item").Word() == h.word
+		case h.on == rules.WordHears:
+			return p.Blank("signal").Word() == h.word
 		}
-		n := p.Blank("number").Thousandths() / 1000
-		return p.Blank("own").Word() == h.word && int64(h.was) < n && n <= int64(h.is)
+		return p.Blank("own").Word() == h.word && reaches(int64(h.was), int64(h.is), p.Number)
 	})
 }
 
-func (g *Game) begin(ref world.Ref) {
-	r, done := g.Stage.Rules[ref], ruleSlot(g.Stage, ref)
-	if r.Once && g.bit(done) || slices.ContainsFunc(g.Threads, func(t Thread) bool { return t.Rule == ref && !t.reads() }) {
-		return // it is over, or still at it
+// reaches tells that a number is come to, from below or from above.
+func reaches(was, is, n int64) bool { return was < n && n <= is || was > n && n >= is }
+
+// begin asks a rule, for the thing that woke it, and does what it says.
+func (g *Game) begin(ref, it world.Ref) {
+	r := g.Stage.Rules[ref]
+	tree := rules.TreeOf(r)
+	if !tree.Each {
+		// whatever woke it, it is one
+		if slices.ContainsFunc(g.Threads, func(t Thread) bool { return t.Rule == ref && !t.reads() }) {
+			return
+		}
+	} else if slices.ContainsFunc(g.Threads, func(t Thread) bool { return t.Rule == ref && t.It == it }) {
+		return
 	}
-	t := Thread{Rule: ref}
-	for _, c := range r.In(document.SlotIf) {
-		t.Else = t.Else || !g.holdsTrue(c)
+	if r.Once && g.hasRun(ref, it) {
+		return // it is over
 	}
-	if t.Else {
-		if len(r.In(document.SlotOtherwise)) > 0 {
-			g.goOn(t)
+	t := Thread{Rule: ref, It: it}
+	if !g.all(tree.If, it) {
+		t.Next = tree.Else
+		if len(tree.Otherwise) > 0 {
+			g.goOn(t, true)
 		}
 		return
 	}
 	if r.Once {
-		g.set(done, true)
+		g.markRun(ref, it)
 	}
-	g.goOn(t)
+	g.goOn(t, true)
 }
 
 // goOn does what a rule does next, until it waits or has ended.
-func (g *Game) goOn(t Thread) {
-	if t.Next == 0 {
-		g.tell("rule", "")
+func (g *Game) goOn(t Thread, begins bool) {
+	if begins {
+		g.tell("rule", g.Stage.Rules[t.Rule].Name)
 	}
 	if g.run(&t) {
 		g.Threads = append(g.Threads, t)
 	}
 }
 
-// run does steps until the rule ends or says something; true when it waits.
+// maxSteps is how many steps a rule takes at most before it waits.
+const maxSteps = 1000
+
+// run does steps until the rule ends or waits; true when it waits.
 func (g *Game) run(t *Thread) bool {
-	for then := g.Stage.Rules[t.Rule].In(t.slot()); int(t.Next) < len(then); {
-		p := then[t.Next]
+	steps := rules.TreeOf(g.Stage.Rules[t.Rule]).Steps
+	for n := 0; int(t.Next) < len(steps); n++ {
+		if n >= maxSteps {
+			g.Notice = "A rule went round without end and was stopped: let it wait in between."
+			return false
+		}
+		s := &steps[t.Next]
 		t.Next++
-		if g.do(p) {
-			return true
-		}
-		if p.Word == rules.WordWait {
-			// a rule that waits for no time goes on in the next tick
-			t.Wait = int32(max(1, min(p.Blank("number").Thousandths()/1000, longestWait)*TicksPerSecond))
-			return true
+		switch s.Op {
+		case rules.OpEnd:
+			return false
+		case rules.OpJump:
+			t.Next = s.To
+		case rules.OpBranch:
+			if !g.all(s.Node.If, t.It) {
+				t.Next = s.To
+			}
+		case rules.OpCount:
+			if t.Left[s.Deep] = int32(g.number(s.Node)); t.Left[s.Deep] <= 0 {
+				t.Next = s.To
+			}
+		case rules.OpAgain:
+			if t.Left[s.Deep]--; t.Left[s.Deep] > 0 {
+				t.Next = s.To
+			}
+		case rules.OpAsk:
+			if g.asks(s.Node) {
+				return true
+			}
+		default:
+			if g.do(s.Node, t.It) {
+				return true
+			}
+			if s.Node.Word == rules.WordWait {
+				// a rule that waits for no time goes on in the next tick
+				t.Wait = int32(max(1, min(g.number(s.Node), longestWait)*TicksPerSecond))
+				return true
+			}
 		}
 	}
 	return false
 }
 
-// holdsTrue reports whether what a condition asks is so.
-func (g *Game) holdsTrue(p *document.RulePart) bool {
-	o, _ := document.Named(p.Blank("what"))
-	switch p.Word {
-	case rules.WordIsSet:
-		return g.Flag(o.ID)
-	case rules.WordIsNotSet:
-		return !g.Flag(o.ID)
-	case rules.WordHas, rules.WordLacks:
-		return g.Has(p.Blank("item").Word()) == (p.Word == rules.WordHas)
-	case rules.WordVisited, rules.WordUnvisited:
-		_, been := slices.BinarySearch(g.Entered, g.Stage.MapOf(o.ID))
-		return been == (p.Word == rules.WordVisited)
-	}
-	r := g.Stage.ThingOf(o.Map, o.ID)
-	if r < 0 {
-		return false
-	}
-	switch p.Word {
-	case rules.WordIsOn, rules.WordIsOpen:
-		return g.On(r)
-	case rules.WordIsOff, rules.WordIsShut:
-		return !g.On(r)
-	case rules.WordIsThere:
-		return g.There(r)
-	case rules.WordIsAway:
-		return !g.There(r)
-	case rules.WordIsShown:
-		return g.Shown(r)
-	case rules.WordIsHidden:
-		return !g.Shown(r)
-	case rules.WordIsMet:
-		return g.Is(r, Reached)
-	case rules.WordIsLeft:
-		return !g.Is(r, Reached)
-	}
-	return g.ownIs(p, r)
-}
-
-// do does one step of a rule; true when the rule waits then.
-func (g *Game) do(p *document.RulePart) (waits bool) {
-	o, _ := document.Named(p.Blank("what"))
-	if g.change(p.Word, o) || g.changeOwn(p, g.Stage.ThingOf(o.Map, o.ID)) {
-		return false
-	}
-	switch p.Word {
+// do does one step of a rule for what woke it; true when the rule waits then.
+func (g *Game) do(n *rules.Node, it world.Ref) (waits bool) {
+	switch n.Word {
 	case rules.WordSet, rules.WordClear:
-		g.setFlag(o.ID, p.Word == rules.WordSet)
+		g.setFlag(n.At.ID, n.Word == rules.WordSet)
+	case rules.WordAdd:
+		g.setCounter(n.At.ID, g.Counter(n.At.ID)+g.number(n))
+	case rules.WordPut:
+		g.setCounter(n.At.ID, g.number(n))
+	case rules.WordMultiply:
+		g.setCounter(n.At.ID, g.Counter(n.At.ID)*g.number(n))
+	case rules.WordSignal:
+		g.happen(happening{on: rules.WordHears, thing: world.None, word: n.Blank("signal").Word()})
+	case rules.WordHeal:
+		g.setCount(Hearts, int32(max(0, min(int64(g.Count(Hearts))+g.number(n), int64(g.gait().Hearts)))))
+	case rules.WordHarm:
+		if harm := g.number(n); harm > 0 && g.Lost == NotLost {
+			g.loseHearts(int32(harm))
+		}
+	case rules.WordKeep:
+		g.Back = Place{g.Hero().Map, g.Hero().X, g.Hero().Y}
 	case rules.WordSend:
-		g.send(g.Stage.ThingOf(o.Map, o.ID))
+		g.send(g.target(n, it))
 	case rules.WordSay:
-		return g.says(p.Blank("text").Word(), true)
+		return g.says(n.Blank("text").Word(), true)
+	default:
+		g.changes(n, it)
 	}
 	return false
+}
+
+// target is the one thing that a part names: what woke the rule, or an entity; the first of a kind.
+func (g *Game) target(n *rules.Node, it world.Ref) world.Ref {
+	switch n.At.Type {
+	case document.TypeIt:
+		return it
+	case document.TypeKind:
+		for r := range g.Stage.Things {
+			if document.ID(g.Stage.Things[r].Kind) == n.At.ID {
+				return world.Ref(r)
+			}
+		}
+		return world.None
+	}
+	return g.Stage.ThingOf(n.At.Map, n.At.ID)
+}
+
+// changes does to what a part names what its word says: to all of a kind.
+func (g *Game) changes(n *rules.Node, it world.Ref) {
+	if n.At.Type == document.TypeKind {
+		for r := range g.Stage.Things {
+			if document.ID(g.Stage.Things[r].Kind) == n.At.ID && !g.change(n.Word, world.Ref(r)) {
+				g.changeOwn(n, world.Ref(r))
+			}
+		}
+		return
+	}
+	if r := g.target(n, it); !g.change(n.Word, r) {
+		g.changeOwn(n, r)
+	}
 }
 
 // says shows a text page by page; a rule goes on when the last one was read. It
@@ -176,22 +231,86 @@ func (g *Game) do(p *document.RulePart) (waits bool) {
 func (g *Game) says(text string, rule bool) bool {
 	all := PagesOf(text).Pages
 	for i, page := range all {
-		g.Lines = append(g.Lines, Line{strings.Join(page, "\n"), rule && i == len(all)-1})
+		g.Lines = append(g.Lines, Line{Text: strings.Join(page, "\n"), Resumes: rule && i == len(all)-1})
 	}
 	return len(all) > 0
 }
 
+// asks shows a question, page by page, the answers with the last one; false where there is nothing to answer.
+func (g *Game) asks(n *rules.Node) bool {
+	answers := n.Answers()
+	if len(answers) == 0 {
+		return g.says(n.Blank("text").Word(), true)
+	}
+	if !g.says(n.Blank("text").Word(), true) {
+		g.Lines = append(g.Lines, Line{Resumes: true})
+	}
+	g.Lines[len(g.Lines)-1].Answers = answers
+	return true
+}
+
+// answer moves to another answer of what is asked, or gives one; false while it is still asked.
+func (g *Game) answer(pressed Input) bool {
+	n := int8(len(g.Lines[0].Answers))
+	g.Chosen = min(g.Chosen, n-1)
+	switch {
+	case pressed&(InputUp|InputLeft) != 0:
+		g.Chosen = (g.Chosen + n - 1) % n
+	case pressed&(InputDown|InputRight) != 0:
+		g.Chosen = (g.Chosen + 1) % n
+	}
+	return pressed&(InputUse|InputJump) != 0
+}
+
+// read takes away the line that has been read, and goes on with the rule that said it.
+func (g *Game) read() {
+	line := g.Lines[0]
+	if g.Lines = g.Lines[1:]; line.Resumes {
+		g.resume(len(line.Answers) > 0)
+	}
+	g.Chosen = 0
+}
+
 // resume goes on with the rule whose line has been read: lines and waiting
 // rules stand in the same order.
-func (g *Game) resume() {
+func (g *Game) resume(answered bool) {
 	i := slices.IndexFunc(g.Threads, Thread.reads)
 	if i < 0 {
 		return
 	}
 	t := g.Threads[i]
 	g.Threads = slices.Delete(slices.Clone(g.Threads), i, i+1)
-	if g.run(&t) {
-		g.Threads = append(g.Threads, t)
+	if s := t.asking(g.Stage); answered && s != nil {
+		if t.Next = s.To; int(g.Chosen) < len(s.Ways) {
+			t.Next = s.Ways[g.Chosen]
+		}
+	}
+	g.goOn(t, false)
+}
+
+// asking is the step whose answer a rule waits for; nil where it waits for none.
+func (t Thread) asking(st *world.Stage) *rules.Step {
+	steps := rules.TreeOf(st.Rules[t.Rule]).Steps
+	if t.Wait == 0 && t.Next > 0 && steps[t.Next-1].Op == rules.OpAsk {
+		return &steps[t.Next-1]
+	}
+	return nil
+}
+
+// askAnew shows the answers as they are now, after an edit.
+func (g *Game) askAnew() {
+	reading := slices.DeleteFunc(slices.Clone(g.Threads), func(t Thread) bool { return !t.reads() })
+	for i := range g.Lines {
+		if !g.Lines[i].Resumes || len(reading) == 0 {
+			continue
+		}
+		if s := reading[0].asking(g.Stage); s != nil && len(g.Lines[i].Answers) > 0 {
+			g.Lines[i].Answers = s.Node.Answers()
+		}
+		reading = reading[1:]
+	}
+	if len(g.Lines) > 0 {
+		g.Chosen = max(0, min(g.Chosen, int8(len(g.Lines[0].Answers))-1))
 	}
 }
 
@@ -215,8 +334,6 @@ func (g *Game) wait() {
 			continue
 		}
 		t.Wait = 0
-		if g.run(&t) {
-			g.Threads = append(g.Threads, t)
-		}
+		g.goOn(t, false)
 	}
 }

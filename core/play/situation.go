@@ -4,6 +4,7 @@ import (
 	"azzel/core/cells"
 	"azzel/core/chance"
 	"azzel/core/document"
+	"azzel/core/rules"
 	"azzel/core/world"
 )
 
@@ -32,7 +33,7 @@ const (
 	bitsOfThing
 )
 
-// The counts; those of things follow them.
+// The counts; those of things follow them, then those of counters.
 const (
 	Hearts = iota // of the hero
 	Lives         // that are left, where they are counted
@@ -42,8 +43,9 @@ const (
 // room makes the slices as large as a stage asks.
 func (s *Situation) room(st *world.Stage) {
 	n := len(st.Flags) + len(st.Rules) + len(st.Things)*int(bitsOfThing)
-	s.Bits, s.Counts, s.Hash = make([]uint64, (n+63)/64), make([]int32, countsOfAll+st.Owned), [2]uint64{}
+	s.Bits, s.Counts, s.Hash = make([]uint64, (n+63)/64), make([]int32, countsOfAll+st.Owned+len(st.Counters)), [2]uint64{}
 	s.firstOwn(st, 0, world.Ref(len(st.Things)))
+	s.firstCounters(st)
 }
 
 func flagSlot(f world.Ref) int                  { return int(f) }
@@ -101,8 +103,10 @@ func (g *Game) Flag(id document.ID) bool {
 }
 
 func (g *Game) setFlag(id document.ID, is bool) {
-	if f := g.Stage.FlagOf(id); f >= 0 {
+	if f := g.Stage.FlagOf(id); f >= 0 && g.bit(flagSlot(f)) != is {
 		g.set(flagSlot(f), is)
+		word := map[bool]string{true: rules.WordGetsSet, false: rules.WordGetsBare}[is]
+		g.happen(happening{on: word, thing: world.None, of: document.Object{Type: document.TypeFlag, ID: id}})
 	}
 }
 

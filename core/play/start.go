@@ -4,6 +4,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/kind"
+	"azzel/core/rules"
 	"azzel/core/world"
 	"errors"
 	"fmt"
@@ -101,6 +102,7 @@ func begin(st *world.Stage, how start, seed int64) *Game {
 	g.Back = g.Entry
 	g.gather()
 	g.sides(m)
+	g.happen(happening{on: rules.WordBegins, m: m.Ref, thing: world.None})
 	g.enterMap()
 	g.settle()
 	g.Cam.Map, g.Looked.Map = world.None, world.None

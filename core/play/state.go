@@ -101,8 +101,12 @@ type State struct {
 	Roam bool
 	// Lines are what is being said; the first is shown and waits for Use.
 	Lines []Line
+	// Chosen is the answer that is given next.
+	Chosen int8
 	// Threads are the rules that wait, for their line to be read or for some time, oldest first.
 	Threads []Thread
+	// RunsFor are the rules of kinds that ran for a thing and do so once, in order; never changed, but replaced.
+	RunsFor []RunFor
 	// Away is what was so of things, flags and rules that are not there any more.
 	Away []Away
 	// Notice tells the designer, not the player, of something that does not work.
@@ -196,24 +200,20 @@ type Line struct {
 	Text string
 	// Resumes tells that the rule that said it goes on once it is read.
 	Resumes bool
+	// Answers are what can be answered; nothing where it is not asked.
+	Answers []string
 }
 
-// Thread is a rule that has begun: the number of the step that comes next, of those that are
-// done otherwise where Else says so.
+// Thread is a rule that has begun: the number of the step that comes next.
 type Thread struct {
 	Rule world.Ref
 	Next int32
-	Else bool
+	// It is the thing that woke it, None for none.
+	It world.Ref
+	// Left is how often is still to be done what is repeated, by how deep that stands in others.
+	Left [document.MaxDeep + 1]int32
 	// Wait is how many ticks are left of waiting; 0 waits for a line to be read.
 	Wait int32
-}
-
-// slot is where its steps stand in the rule.
-func (t Thread) slot() string {
-	if t.Else {
-		return document.SlotOtherwise
-	}
-	return document.SlotThen
 }
 
 // Hero is the hero's body.

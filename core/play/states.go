@@ -1,7 +1,6 @@
 package play
 
 import (
-	"azzel/core/document"
 	"azzel/core/kind"
 	"azzel/core/rules"
 	"azzel/core/world"
@@ -96,12 +95,11 @@ func (g *Game) stops(r world.Ref, t *world.Thing) bool {
 }
 
 // change does to a thing what a word of rules says, and tells whether there is such a word.
-func (g *Game) change(word string, o document.Object) bool {
+func (g *Game) change(word string, r world.Ref) bool {
 	does, ok := changes[word]
 	if !ok {
 		return false
 	}
-	r := g.Stage.ThingOf(o.Map, o.ID)
 	if r < 0 {
 		g.Notice = "A rule wanted to change something that was removed."
 		return true

@@ -19,7 +19,7 @@ func (r *run) does(when string, at document.End, then string, to document.End) *
 	part := func(word string, e document.End) document.RulePart {
 		return rules.Part(word, document.Naming(document.Object{Type: document.TypeEntity, Map: e.Map, ID: e.Entity}))
 	}
-	r.d = rule(r.t, r.d, rules.Of(part(when, at), part(then, to)))
+	r.d = withRule(r.t, r.d, rules.Of(part(when, at), part(then, to)))
 	r.g.Enter(stage(r.d))
 	return r
 }
@@ -109,8 +109,8 @@ func TestOtherwise(t *testing.T) {
 		p.Slot = document.SlotOtherwise
 		return p
 	}
-	r.d = rule(t, r.d, rules.Of(part(rules.WordTurnsOn, kind.Switch), part(rules.WordTurnsOff, kind.Switch), part(rules.WordIsOn, kind.Switch), part(rules.WordOpen, kind.Door), otherwise(part(rules.WordShut, kind.Door))))
-	r.d = rule(t, r.d, rules.Of(part(rules.WordEnter, kind.Sensor), part(rules.WordLeave, kind.Sensor), part(rules.WordIsMet, kind.Sensor), part(rules.WordTurnOn, kind.Beam), otherwise(part(rules.WordTurnOff, kind.Beam))))
+	r.d = withRule(t, r.d, rules.Of(part(rules.WordTurnsOn, kind.Switch), part(rules.WordTurnsOff, kind.Switch), part(rules.WordIsOn, kind.Switch), part(rules.WordOpen, kind.Door), otherwise(part(rules.WordShut, kind.Door))))
+	r.d = withRule(t, r.d, rules.Of(part(rules.WordEnter, kind.Sensor), part(rules.WordLeave, kind.Sensor), part(rules.WordIsMet, kind.Sensor), part(rules.WordTurnOn, kind.Beam), otherwise(part(rules.WordTurnOff, kind.Beam))))
 	r.g.Enter(stage(r.d))
 	var open, lit []int
 	for range 130 {

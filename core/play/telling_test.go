@@ -16,7 +16,7 @@ func lever(t *testing.T, asks func(r *run) document.RulePart) *run {
 	t.Helper()
 	r := drawn(t, "\n@......\n.......\n.......").with(kind.Switch, 0, 0, 1, 1, false, document.Down).with(kind.Door, 3, 2, 1, 1, false, document.Down).
 		with(kind.Sign, 5, 1, 1, 1, false, document.Down).with(kind.Key, 1, 0, 1, 1, false, document.Down, value("opens", `"brass"`))
-	r.d = rule(t, r.d, rules.Of(rules.Use(r.mapID(), r.end(kind.Switch).Entity), asks(r), rules.Open(r.mapID(), r.end(kind.Door).Entity)))
+	r.d = withRule(t, r.d, rules.Of(rules.Use(r.mapID(), r.end(kind.Switch).Entity), asks(r), rules.Open(r.mapID(), r.end(kind.Door).Entity)))
 	r.g.Enter(stage(r.d))
 	return r
 }
@@ -82,7 +82,7 @@ func TestConditionsOfTheHeroAndOfThings(t *testing.T) {
 // A rule waits as long as it says, while the game goes on, over moments and edits; woken meanwhile it does not begin again.
 func TestRulesWait(t *testing.T) {
 	r := drawn(t, "\n@......\n.......\n.......").with(kind.Switch, 0, 0, 1, 1, false, document.Down).with(kind.Door, 3, 2, 1, 1, false, document.Down)
-	r.d = rule(t, r.d, rules.Of(rules.Use(r.mapID(), r.end(kind.Switch).Entity), rules.Part(rules.WordWait, "2"), rules.Part(rules.WordFlip, document.Naming(document.Object{Type: document.TypeEntity, Map: r.mapID(), ID: r.end(kind.Door).Entity}))))
+	r.d = withRule(t, r.d, rules.Of(rules.Use(r.mapID(), r.end(kind.Switch).Entity), rules.Part(rules.WordWait, "2"), rules.Part(rules.WordFlip, document.Naming(document.Object{Type: document.TypeEntity, Map: r.mapID(), ID: r.end(kind.Door).Entity}))))
 	r.g.Enter(stage(r.d))
 	open := func(g *play.Game) bool { return g.On(g.Stage.ThingOf(r.mapID(), r.end(kind.Door).Entity)) }
 	r.press(play.InputUse)
@@ -109,7 +109,7 @@ func TestRulesWait(t *testing.T) {
 		t.Errorf("it opens %v ticks after the first second", at)
 	}
 	// what is said and waits besides one another go on each by its own
-	r.d = rule(t, r.d, rules.Of(rules.Use(r.mapID(), r.end(kind.Switch).Entity), rules.Say("Wait for it.")))
+	r.d = withRule(t, r.d, rules.Of(rules.Use(r.mapID(), r.end(kind.Switch).Entity), rules.Say("Wait for it.")))
 	r.g.Enter(stage(r.d))
 	r.press(play.InputUse)
 	for len(r.g.Lines) > 0 {
@@ -140,7 +140,7 @@ func TestRulesSendTheHero(t *testing.T) {
 			return proof.Could(st, r.g.Hero().Map, grid.Point{}).Reaches(st.ThingOf(to.Map, to.Entity))
 		}
 		before := could()
-		r.d = rule(t, r.d, rules.Of(rules.Use(r.mapID(), r.end(kind.Switch).Entity), rules.Part(rules.WordSend, document.Naming(document.Object{Type: document.TypeEntity, Map: to.Map, ID: to.Entity}))))
+		r.d = withRule(t, r.d, rules.Of(rules.Use(r.mapID(), r.end(kind.Switch).Entity), rules.Part(rules.WordSend, document.Naming(document.Object{Type: document.TypeEntity, Map: to.Map, ID: to.Entity}))))
 		r.g.Enter(stage(r.d))
 		if before || !could() {
 			t.Errorf("far %t: that it could come there is said before: %t, and with the rule: %t", far, before, could())

@@ -25,11 +25,13 @@ func (g *Game) Step(in Input) {
 		g.fade()
 	case len(s.Lines) > 0:
 		s.Hero().Steps = 0
-		if pressed&(InputUse|InputJump) != 0 {
-			read := s.Lines[0]
-			if s.Lines = s.Lines[1:]; read.Resumes {
-				g.resume()
+		switch {
+		case len(s.Lines[0].Answers) > 0:
+			if g.answer(pressed) {
+				g.read()
 			}
+		case pressed&(InputUse|InputJump) != 0:
+			g.read()
 		}
 	default:
 		s.Notice = ""

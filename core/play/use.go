@@ -75,7 +75,9 @@ func (g *Game) usesThing(m *world.Ground, r world.Ref) bool {
 		g.work(m, r)
 		return true
 	case kind.Sign, kind.Character:
-		if t.Doing.Says == "" {
+		spoken := happening{on: rules.WordSpeak, m: t.Map, thing: r}
+		waits := g.waitedFor(spoken)
+		if t.Doing.Says == "" && !waits {
 			return false
 		}
 		if b := g.bodyOf(r); b != nil {
@@ -88,6 +90,9 @@ func (g *Game) usesThing(m *world.Ground, r world.Ref) bool {
 		}
 		g.tell("read", t.Name)
 		g.says(t.Doing.Says, false)
+		if waits {
+			g.happen(spoken)
+		}
 		return true
 	case kind.Plot:
 		return g.builds(r, t)

@@ -42,7 +42,7 @@ func touching(t *testing.T, d *document.Document) *document.Document {
 }
 
 func TestWalksAcrossASeamAndBack(t *testing.T) {
-	d := rule(t, touching(t, opened(t)), rules.Of(rules.Arrive(sample.Pans), rules.Set(sample.Lit)))
+	d := withRule(t, touching(t, opened(t)), rules.Of(rules.Arrive(sample.Pans), rules.Set(sample.Lit)))
 	r := begin(t, d)
 	y := r.hero().Y
 	r.hold(play.InputRight, 260)

@@ -6,14 +6,29 @@ import (
 	"azzel/core/rules"
 )
 
-// usedOn lists, by thing, the items that a rule waits for being used on it.
+// usedOn lists, by thing, the items that a rule waits for being used on it; where it waits for being spoken to, an
+// empty word.
 func usedOn(d *document.Document) map[document.End][]string {
 	out := map[document.End][]string{}
 	for _, r := range d.RulesInOrder() {
-		for _, p := range r.In(document.SlotWhen) {
-			if o, ok := document.Named(p.Blank("what")); ok && p.Word == rules.WordUseOn {
-				at := document.End{Map: o.Map, Entity: o.ID}
-				out[at] = append(out[at], p.Blank("item").Word())
+		for _, n := range rules.TreeOf(r).When {
+			if n.Word != rules.WordUseOn && n.Word != rules.WordSpeak || r.Off {
+				continue
+			}
+			word := n.Blank("item").Word()
+			switch n.At.Type {
+			case document.TypeEntity:
+				at := document.End{Map: n.At.Map, Entity: n.At.ID}
+				out[at] = append(out[at], word)
+			case document.TypeKind:
+				for _, m := range d.Maps.All() {
+					m.Entities.Each(func(e *document.Entity) {
+						if document.ID(e.Kind) == n.At.ID {
+							at := document.End{Map: m.ID, Entity: e.ID}
+							out[at] = append(out[at], word)
+						}
+					})
+				}
 			}
 		}
 	}

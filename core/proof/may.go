@@ -26,8 +26,12 @@ type May struct {
 	shuts   []bool // what could come to be shut, or off
 	away    []bool // what could be taken away
 	ran     []bool // rules that could have begun
-	arrived []bool // maps that could have been entered
-	queue   []spot
+	// least and most are what counters could be; added are the parts of rules that have added what they do once.
+	least, most []int64
+	added       []document.ID
+	signals     []string // that could be sent out, ascending
+	arrived     []bool   // maps that could have been entered
+	queue       []spot
 	// shut are the cells that only a thing that is in the way keeps the hero from.
 	shut map[world.Ref][]spot
 	// gates are ways that ask for something that could not be so yet.
@@ -89,6 +93,9 @@ func begin(st *world.Stage, m world.Ref, from grid.Point) *May {
 		opened: make([]bool, len(st.Things)), shuts: make([]bool, len(st.Things)), away: make([]bool, len(st.Things)), ran: make([]bool, len(st.Rules)), arrived: make([]bool, len(st.Grounds)), shut: map[world.Ref][]spot{}}
 	for i := range f.no {
 		f.no[i] = true
+	}
+	for _, c := range st.Counters {
+		f.least, f.most = append(f.least, int64(c.Start)), append(f.most, int64(c.Start))
 	}
 	for _, g := range st.Grounds {
 		f.reached = append(f.reached, newCells(g.Bounds))
@@ -291,9 +298,10 @@ func (f *May) events() bool {
 	}
 	for m := range f.arrived {
 		if f.arrived[m] {
-			f.wake(rules.WordArrive, world.Ref(m), "", set)
+			f.wakeAll(rules.Happening{Word: rules.WordArrive, At: document.Object{Type: document.TypeMap, ID: f.st.Grounds[m].ID}}, world.None, set)
 		}
 	}
+	f.always(set)
 	gates := f.gates
 	f.gates = nil
 	for _, g := range gates {

@@ -18,7 +18,7 @@ type Search struct {
 	// bounded tells that all is known that could be.
 	bounded bool
 	goals   []world.Ref
-	// used are the items that rules wait for being used on things.
+	// used are the items that rules wait for being used on things; an empty word waits for being spoken to.
 	used map[document.End][]string
 	// hops is how many maps lie between each and a goal, as passages and seams lead.
 	hops  []int
@@ -143,6 +143,10 @@ func (s *Search) add(w *walk) {
 			return
 		}
 	}
+	if len(g.Lines) > 0 {
+		s.answers(w)
+		return
+	}
 	h := g.Hero()
 	k := key{g.Hash, h.Map, h.X >> 11, h.Y >> 11, h.Mode}
 	if !m.Side {
@@ -203,6 +207,8 @@ type walk struct {
 	before *node
 	game   *play.Game
 	keys   []play.Input
+	// asked is how many questions in a row it was asked.
+	asked int
 }
 
 func (s *Search) from(n *node) *walk { return &walk{s: s, before: n, game: n.game.Clone()} }
@@ -228,6 +234,8 @@ func (w *walk) rest() bool {
 		switch {
 		case g.Ground() == nil:
 			return false
+		case len(g.Lines) > 0 && len(g.Lines[0].Answers) > 0:
+			return true
 		case len(g.Lines) > 0:
 			w.hold(play.InputUse)
 			w.hold(0)
@@ -254,7 +262,7 @@ func (s *Search) look(n *node) {
 			continue
 		}
 		for _, word := range s.used[s.st.End(r)] {
-			if n0 := len(n.targets); g.Has(word) {
+			if n0 := len(n.targets); word == "" || g.Has(word) {
 				if n.targets = near.beside(n.targets, m, t); len(n.targets) > n0 {
 					n.targets[n0].hand = word
 				}

@@ -3,6 +3,7 @@ package rules
 import (
 	"azzel/core/document"
 	"azzel/core/kind"
+	"slices"
 )
 
 // Wish is how a rule is to be changed, in one way.
@@ -14,15 +15,32 @@ type Wish struct {
 	// that is not where its word says.
 	Word string `json:"word,omitempty"`
 	Slot string `json:"slot,omitempty"`
+	// Parent is the part in which it is added, or moved; empty for the rule itself.
+	Parent document.ID `json:"parent,omitempty"`
+	// Move puts the part into Slot of Parent, before another one there, or behind all where Before is empty.
+	Move   bool        `json:"move,omitempty"`
+	Before document.ID `json:"before,omitempty"`
+	// Copy makes another one like it, with all that stands in it, behind it.
+	Copy bool `json:"copy,omitempty"`
+	// Off has it passed over, or not any more; without a part, the whole rule.
+	Off *bool `json:"off,omitempty"`
+	// Name is what the rule is called.
+	Name *string `json:"name,omitempty"`
 	// Blank is what is filled, with what Entity, Map, Flag or Text says. Without one the
 	// first thing that fits is taken.
 	Blank  string      `json:"blank,omitempty"`
 	Map    document.ID `json:"map,omitempty"`
 	Entity document.ID `json:"entity,omitempty"`
 	Flag   document.ID `json:"flag,omitempty"`
-	Text   *string     `json:"text,omitempty"`
+	// Counter fills it with a counter, Kind with all of a kind, It with what woke the rule.
+	Counter document.ID `json:"counter,omitempty"`
+	Kind    document.ID `json:"kind,omitempty"`
+	It      bool        `json:"it,omitempty"`
+	Text    *string     `json:"text,omitempty"`
 	// NewFlag fills it with a flag that is made for it.
 	NewFlag bool `json:"newFlag,omitempty"`
+	// NewCounter fills it with a counter that is made for it.
+	NewCounter bool `json:"newCounter,omitempty"`
 	// Remove takes the part away.
 	Remove bool `json:"remove,omitempty"`
 	// Once is whether the rule runs once.
@@ -34,6 +52,8 @@ type Choice struct {
 	Label string `json:"label"`
 	// Heading has nothing to choose: it says where the next ones are.
 	Heading bool `json:"heading,omitempty"`
+	// Also are other words by which it is looked for.
+	Also string `json:"also,omitempty"`
 	// Points lists the kinds of which one is to be pointed at on the map, and What says so;
 	// it is the Wish's entity then.
 	Points []document.ID `json:"points,omitempty"`
@@ -42,7 +62,7 @@ type Choice struct {
 }
 
 // Choices are what pressing a word of a rule's sentence offers, as Said names it.
-// With an empty part, blank is a slot, to which something is added, or BlankOnce.
+// With an empty part, or one in which others stand, blank is a slot, to which something is added, or BlankOnce.
 func Choices(d *document.Document, r *document.Rule, part document.ID, blank string) []Choice {
 	c := chooser{d, r, []Choice{}}
 	p := r.Parts.Get(part)
@@ -52,13 +72,15 @@ func Choices(d *document.Document, r *document.Rule, part document.ID, blank str
 		c.add("once", Wish{Once: &yes})
 		c.add("each time", Wish{Once: &no})
 	case part == "":
-		c.words(blank, "")
+		c.words(blank, "", "")
 	case p == nil:
 	case blank == "":
-		c.words(p.Slot, p.ID)
+		c.words(p.Slot, p.ID, p.Parent)
 		if p.Slot != document.SlotWhen {
 			c.add("remove this", Wish{Part: p.ID, Remove: true})
 		}
+	case slices.Contains(document.Slots, blank):
+		c.words(blank, "", p.ID)
 	default:
 		if e := Find(p.Word); e != nil && e.Blank(blank) != nil {
 			c.blank(p, e.Blank(blank))
@@ -78,24 +100,31 @@ func (c *chooser) add(label string, w Wish) {
 	c.out = append(c.out, Choice{Label: label, Wish: w})
 }
 
-// words offers what can stand in a slot.
-func (c *chooser) words(slot string, part document.ID) {
-	of := slot
+// words offers what can stand in a slot of the rule, or of a part of it; for a part that is there, in its place.
+func (c *chooser) words(slot string, part, parent document.ID) {
+	of, within := slot, ""
+	if in := c.rule.Parts.Get(parent); in != nil && in.Word == WordAsk {
+		within = WordAsk
+	}
 	if slot == document.SlotOtherwise {
 		of = document.SlotThen
 	}
 	heading := ""
 	for _, e := range Vocabulary {
-		if e.Slot == of {
+		if e.Slot == of && e.Within == within {
 			if e.Group != heading {
 				heading = e.Group
 				c.out = append(c.out, Choice{Label: heading, Heading: true})
 			}
 			w := Wish{Part: part, Word: e.Word}
-			if part == "" && of != slot {
-				w.Slot = slot
+			if part == "" {
+				w.Parent = parent
+				if of != slot {
+					w.Slot = slot
+				}
 			}
 			c.add(e.Label, w)
+			c.out[len(c.out)-1].Also = e.Also
 		}
 	}
 }
@@ -104,7 +133,7 @@ func (c *chooser) blank(p *document.RulePart, b *Blank) {
 	at := Wish{Part: p.ID, Blank: b.Key}
 	switch b.Type {
 	case BlankEntity:
-		c.entities(b, at)
+		c.entities(p, b, at)
 	case BlankMap:
 		for _, m := range c.doc.MapsInOrder() {
 			at.Map = m.ID
@@ -117,6 +146,18 @@ func (c *chooser) blank(p *document.RulePart, b *Blank) {
 		}
 		at.Flag, at.NewFlag = "", true
 		c.add("A new flag", at)
+	case BlankCounter:
+		for _, o := range c.doc.CountersByName() {
+			at.Counter = o.ID
+			c.add(o.Name, at)
+		}
+		at.Counter, at.NewCounter = "", true
+		c.add("A new counter", at)
+	case BlankKind:
+		for _, k := range used(c.doc, b) {
+			at.Kind = k.ID
+			c.add(k.Name, at)
+		}
 	case BlankItem:
 		for _, word := range Items(c.doc, b.Keys) {
 			at.Text = &word
@@ -134,7 +175,7 @@ func (c *chooser) blank(p *document.RulePart, b *Blank) {
 }
 
 // entities offers pointing at one, and then every one that fits, by map.
-func (c *chooser) entities(b *Blank, at Wish) {
+func (c *chooser) entities(p *document.RulePart, b *Blank, at Wish) {
 	fits := fitting(c.doc, b)
 	at.Rule = c.rule.ID
 	point := Choice{Label: "Point at it on the map…", What: "a " + b.Wants, Wish: at, Points: []document.ID{}}
@@ -144,6 +185,16 @@ func (c *chooser) entities(b *Blank, at Wish) {
 		}
 	}
 	c.out = append(c.out, point)
+	if p.Slot != document.SlotWhen && slices.ContainsFunc(TreeOf(c.rule).When, (*Node).gives) {
+		it := at
+		it.It = true
+		c.add("what woke the rule (it)", it)
+	}
+	for _, k := range used(c.doc, b) {
+		all := at
+		all.Kind = k.ID
+		c.add(everyOf(p)+" "+k.Name, all)
+	}
 	for _, m := range c.doc.MapsInOrder() {
 		headed := false
 		m.Entities.Each(func(e *document.Entity) {
@@ -158,6 +209,34 @@ func (c *chooser) entities(b *Blank, at Wish) {
 			c.add(e.Name, at)
 		})
 	}
+}
+
+// everyOf is how a part says that it means all of a kind.
+func everyOf(p *document.RulePart) string {
+	if p.Slot == document.SlotWhen {
+		return "any"
+	}
+	return "every"
+}
+
+// gives tells of what wakes a rule that it is a thing, which the rest of the rule can call it.
+func (n *Node) gives() bool {
+	e := Find(n.Word)
+	return e != nil && len(e.Blanks) > 0 && e.Blanks[0].Type == BlankEntity
+}
+
+// used are the kinds that fit a blank and of which there is something, by their names.
+func used(d *document.Document, b *Blank) (out []*kind.Kind) {
+	fits, there := fitting(d, b), map[document.ID]bool{}
+	d.Maps.Each(func(m *document.Map) {
+		m.Entities.Each(func(e *document.Entity) { there[document.ID(e.Kind)] = true })
+	})
+	for _, k := range d.KindsInOrder() {
+		if fits[k.ID] && there[k.ID] {
+			out = append(out, k)
+		}
+	}
+	return out
 }
 
 // fitting are the kinds that an entity of a blank can be of.
@@ -189,8 +268,18 @@ func First(d *document.Document, b *Blank, what kind.Datum, here document.ID) ki
 			return kind.Of(s.Key)
 		}
 		return ""
-	case BlankText:
+	case BlankText, BlankSignal:
 		return kind.Of(b.First)
+	case BlankCounter:
+		for _, o := range d.CountersByName() {
+			return document.Naming(document.Object{Type: document.TypeCounter, ID: o.ID})
+		}
+		return ""
+	case BlankKind:
+		for _, k := range used(d, b) {
+			return document.Naming(document.Object{Type: document.TypeKind, ID: k.ID})
+		}
+		return ""
 	case BlankFlag:
 		for _, f := range d.FlagsByName() {
 			return document.Naming(document.Object{Type: document.TypeFlag, ID: f.ID})

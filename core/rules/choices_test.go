@@ -41,9 +41,9 @@ func TestChoices(t *testing.T) {
 		return ""
 	}
 	const (
-		whens = "[The hero], uses a switch, uses an item on something, takes a collectible, arrives on a map, [Somebody], comes to a place, has left a place, is defeated or broken, [Something], is turned on, is turned off, is opened, is shut, has a counter that reaches a number, rings, as a timer does, has nothing left, as a source"
-		ifs   = "[A flag], a flag is set, a flag is not set, [The hero], has an item, does not have an item, has been on a map, has not been on a map, [Something], something is on, something is off, a door is open, a door is shut, something is there, something is not there, something is shown, something is hidden, [Something’s own], a flag of its own is set, a flag of its own is not set, a counter of its own is at least, a counter of its own is below, [A place], somebody is at a place, nobody is at a place"
-		thens = "[Doors and what works], open a door, shut a door, turn something on, turn something off, flip something, let a source make one, [What is there], show something, hide something, put something there, take something away, enable something, disable something, [Something’s own], set a flag of its own, clear a flag of its own, add to a counter of its own, give a counter of its own a number, [The story], set a flag, clear a flag, send the hero somewhere, wait some seconds, say a line"
+		whens = "[The hero], uses a switch, uses an item on something, takes a collectible, speaks to somebody, or reads a sign, loses hearts, arrives on a map, [Somebody], comes to a place, has left a place, is defeated or broken, [Something], is turned on, is turned off, is opened, is shut, has a counter that reaches a number, rings, as a timer does, has nothing left, as a source, [The story], a new game begins, a flag is set, a flag is cleared, a counter reaches a number, a signal comes"
+		ifs   = "[A flag], a flag is set, a flag is not set, [A counter], a counter is at least, a counter is below, a counter is exactly, [The hero], has an item, does not have an item, has so many hearts, has been on a map, has not been on a map, [Something], something is on, something is off, a door is open, a door is shut, something is there, something is not there, few of a kind are left, something is shown, something is hidden, [Something’s own], a flag of its own is set, a flag of its own is not set, a counter of its own is at least, a counter of its own is below, [A place], somebody is at a place, nobody is at a place, [Several together], all of several, any of several, none of several"
+		thens = "[The hero], send the hero somewhere, give the hero hearts, take hearts from the hero, let the hero come back here, [Doors and what works], open a door, shut a door, turn something on, turn something off, flip something, let a source make one, [What is there], show something, hide something, put something there, take something away, enable something, disable something, [Something’s own], set a flag of its own, clear a flag of its own, add to a counter of its own, give a counter of its own a number, [The story], set a flag, clear a flag, add to a counter, give a counter a number, multiply a counter, send out a signal, say a line, [What comes when], ask a question, only if something is so, do something several times, do something as long as something is so, wait some seconds, leave out the rest, a note to yourself"
 	)
 	for _, c := range []struct {
 		part  document.ID
@@ -56,11 +56,11 @@ func TestChoices(t *testing.T) {
 		{"", document.SlotThen, thens},
 		{"", document.SlotOtherwise, thens},
 		{at("use"), "", whens},
-		{at("use"), "what", "Point at it on the map…, [Quay], Switch"},
+		{at("use"), "what", "Point at it on the map…, any Switch, [Quay], Switch"},
 		{at("isSet"), "", ifs + ", remove this"},
 		{at("isSet"), "what", "Lit, A new flag, remove this condition"},
 		{at("open"), "", thens + ", remove this"},
-		{at("open"), "what", "Point at it on the map…, [Quay], Door, [Pans], Gate"},
+		{at("open"), "what", "Point at it on the map…, what woke the rule (it), every Door, every Gate, [Quay], Door, [Pans], Gate"},
 		{at("say"), "text", ""},
 		{at("say"), "what", ""},
 		{"gonegonegone", "", ""},
@@ -79,7 +79,7 @@ func TestChoices(t *testing.T) {
 	if p := doors[0]; p.What != "a door" || !slices.Equal(p.Points, []document.ID{kind.Container, kind.Door, own.ID}) {
 		t.Errorf("pointing takes %+v", p)
 	}
-	if w := doors[4].Wish; w.Map != sample.Pans || w.Entity != gate.ID || w.Blank != "what" {
+	if w := doors[7].Wish; w.Map != sample.Pans || w.Entity != gate.ID || w.Blank != "what" {
 		t.Errorf("the gate is %+v", w)
 	}
 	if w := rules.Choices(d, &r, at("isSet"), "what")[1].Wish; !w.NewFlag || w.Flag != "" {

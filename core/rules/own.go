@@ -27,19 +27,39 @@ func ownOf(k *kind.Kind, typ string) (out []kind.Setting) {
 	return out
 }
 
+// ownType is the type of settings that a blank names; empty for other blanks.
+func ownType(b *Blank) string {
+	return map[string]string{BlankOwnFlag: kind.YesNo, BlankOwnCounter: kind.Number}[b.Type]
+}
+
 // OwnChoices are the settings that a blank for something's own can name, given what is named by “what”; none for
 // other blanks, or where that is gone.
 func (b *Blank) OwnChoices(d *document.Document, what kind.Datum) []kind.Setting {
-	typ := map[string]string{BlankOwnFlag: kind.YesNo, BlankOwnCounter: kind.Number}[b.Type]
+	typ := ownType(b)
 	o, ok := document.Named(what)
 	if typ == "" || !ok {
 		return nil
 	}
-	e := d.Entity(o.Map, o.ID)
-	if e == nil {
-		return nil
+	of := o.ID
+	switch o.Type {
+	case document.TypeIt: // it may be any
+		var all []kind.Setting
+		for _, k := range d.KindsInOrder() {
+			for _, s := range ownOf(k, typ) {
+				if !slices.ContainsFunc(all, func(o kind.Setting) bool { return o.Key == s.Key }) {
+					all = append(all, s)
+				}
+			}
+		}
+		return all
+	case document.TypeEntity:
+		e := d.Entity(o.Map, o.ID)
+		if e == nil {
+			return nil
+		}
+		of = document.ID(e.Kind)
 	}
-	if k := d.Kind(document.ID(e.Kind)); k != nil {
+	if k := d.Kind(of); k != nil {
 		return ownOf(k, typ)
 	}
 	return nil

@@ -18,7 +18,23 @@ const orderStep = 1 << 16
 // Part is a new part of a rule with one blank filled; the word is one that there is.
 func Part(word string, value kind.Datum) document.RulePart {
 	e := Find(word)
-	return document.RulePart{ID: document.NewID(), Slot: e.Slot, Word: word, Blanks: []kind.Value{{Key: e.Blanks[0].Key, Value: value}}}
+	p := document.RulePart{ID: document.NewID(), Slot: e.Slot, Word: word}
+	if len(e.Blanks) > 0 {
+		p.Blanks = []kind.Value{{Key: e.Blanks[0].Key, Value: value}}
+	}
+	return p
+}
+
+// Holding puts parts into another one, which comes first, in their order.
+func Holding(p document.RulePart, in ...document.RulePart) []document.RulePart {
+	out := []document.RulePart{p}
+	for _, q := range in {
+		if q.Parent == "" {
+			q.Parent = p.ID
+		}
+		out = append(out, q)
+	}
+	return out
 }
 
 func ofEntity(word string, m, e document.ID) document.RulePart {

@@ -43,14 +43,14 @@ func Sentence(d *document.Document, r *document.Rule) []Said {
 		s.parts(when[1:], "or when", "or when")
 	} else {
 		s.say("When")
-		s.out = append(s.out, Said{Text: "something happens", Blank: document.SlotWhen, Missing: true})
+		s.out = append(s.out, Said{Text: emptySays[document.SlotWhen], Blank: document.SlotWhen, Missing: true})
 	}
 	s.parts(r.In(document.SlotIf), ", if", "and")
 	if then := r.In(document.SlotThen); len(then) > 0 {
 		s.parts(then, ", then", ", and")
 	} else {
 		s.say(", then")
-		s.out = append(s.out, Said{Text: "do nothing yet", Blank: document.SlotThen, Missing: true})
+		s.out = append(s.out, Said{Text: emptySays[document.SlotThen], Blank: document.SlotThen, Missing: true})
 	}
 	s.parts(r.In(document.SlotOtherwise), ", otherwise", "and")
 	s.say(",")
@@ -89,6 +89,30 @@ func (s *speaker) parts(all []*document.RulePart, first, next string) {
 			s.say(next)
 		}
 		s.part(p)
+		if s.rule != nil {
+			s.inside(p)
+		}
+	}
+}
+
+// inside says what stands in a part.
+func (s *speaker) inside(p *document.RulePart) {
+	e := Find(p.Word)
+	if e == nil {
+		return
+	}
+	for _, slot := range e.Holds {
+		all := s.rule.Under(p.ID, slot)
+		if len(all) == 0 {
+			continue
+		}
+		first := map[string]string{document.SlotIf: "–", document.SlotThen: ":", document.SlotOtherwise: ", otherwise:"}[slot]
+		next := "and"
+		if p.Word == WordAnyOf || p.Word == WordNoneOf {
+			next = "or"
+		}
+		s.parts(all, first, next)
+		s.say(";")
 	}
 }
 
@@ -120,15 +144,15 @@ func (s *speaker) part(p *document.RulePart) {
 func (s *speaker) blank(p *document.RulePart, b *Blank) Said {
 	out := Said{Part: p.ID, Blank: b.Key}
 	value := p.Blank(b.Key)
-	if b.Type == BlankText {
+	if b.Type == BlankText || b.Type == BlankSignal {
 		text := value.Word()
 		out.Text, out.Writes, out.Written, out.Missing = fmt.Sprintf("“%s”", text), true, text, text == ""
 		return out
 	}
 	switch b.Type {
 	case BlankNumber:
-		n := value.Thousandths() / 1000
-		out.Text, out.Writes, out.Number, out.Written = fmt.Sprint(n), true, true, fmt.Sprint(n)
+		out.Text, out.Missing = s.number(value)
+		out.Writes, out.Number, out.Written = true, true, out.Text
 	case BlankItem:
 		out.Text = value.Word()
 		out.Missing = !slices.Contains(Items(s.doc, b.Keys), out.Text)
@@ -140,15 +164,44 @@ func (s *speaker) blank(p *document.RulePart, b *Blank) Said {
 			}
 		}
 	default:
-		out.Text, out.Missing = s.name(value, b.Type)
+		out.Text, out.Missing = s.name(p, value, b.Type)
 	}
 	return out
 }
 
-// name is how people call what a blank names.
-func (s *speaker) name(value kind.Datum, typ string) (text string, missing bool) {
+// number is how people say a number: by itself, or the counter that it is.
+func (s *speaker) number(value kind.Datum) (text string, missing bool) {
+	o, named := document.Named(value)
+	if !named {
+		return fmt.Sprint(value.Thousandths() / 1000), false
+	}
+	if c := s.doc.Counters.Get(o.ID); c != nil {
+		return c.Name, false
+	}
+	return "a counter that was removed", true
+}
+
+// name is how people call what a blank of a part names.
+func (s *speaker) name(p *document.RulePart, value kind.Datum, typ string) (text string, missing bool) {
 	o, _ := document.Named(value)
+	switch o.Type {
+	case document.TypeIt:
+		return "it", false
+	case document.TypeKind:
+		name, gone := "a kind that was removed", true
+		if k := s.doc.Kind(o.ID); k != nil {
+			name, gone = k.Name, false
+		}
+		if typ == BlankKind || gone {
+			return name, gone
+		}
+		return everyOf(p) + " " + name, false
+	}
 	switch typ {
+	case BlankCounter:
+		return s.number(value)
+	case BlankKind:
+		return "a kind that was removed", true
 	case BlankFlag:
 		if f := s.doc.Flags.Get(o.ID); f != nil {
 			return f.Name, false
@@ -188,36 +241,6 @@ func Clause(d *document.Document, p *document.RulePart) string {
 	return strings.Join(words, " ")
 }
 
-// happening is what rules wait for: a word, at an entity of a map or at the map.
-type happening struct {
-	word string
-	at   document.Object
-}
-
-// Waiting lists the rules that wait for a happening, a word at an entity of a map or,
-// where it is empty, at the map, in their order.
-func Waiting(d *document.Document, word string, m, entity document.ID) []*document.Rule {
-	index := d.Rules.Derived(func() any {
-		out := map[happening][]*document.Rule{}
-		for _, r := range d.RulesInOrder() {
-			for _, p := range r.In(document.SlotWhen) {
-				if o, ok := document.Named(p.Blank("what")); ok {
-					h := happening{p.Word, o}
-					if all := out[h]; len(all) == 0 || all[len(all)-1] != r {
-						out[h] = append(all, r)
-					}
-				}
-			}
-		}
-		return out
-	}).(map[happening][]*document.Rule)
-	at := document.Object{Type: document.TypeMap, ID: m}
-	if entity != "" {
-		at = document.Object{Type: document.TypeEntity, Map: m, ID: entity}
-	}
-	return index[happening{word, at}]
-}
-
 // Place is the map that a rule is about: where it waits for something first; empty for none.
 func Place(r *document.Rule) document.ID {
 	for _, p := range r.In(document.SlotWhen) {
@@ -225,7 +248,9 @@ func Place(r *document.Rule) document.ID {
 			if o.Type == document.TypeMap {
 				return o.ID
 			}
-			return o.Map
+			if o.Map != "" {
+				return o.Map
+			}
 		}
 	}
 	return ""

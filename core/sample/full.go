@@ -88,11 +88,38 @@ func Full() *document.Document {
 		edit.Insert(edit.Ref{Type: edit.TypePin, ID: "pinpinpinpin"}, document.Pin{ID: "pinpinpinpin", Name: "Lit", Note: "With the pearl.", Order: 10, At: document.PinPlace{Map: Quay, X: 198, Y: 86}, Moment: at}),
 		edit.Insert(edit.Ref{Type: edit.TypeRecording, ID: "keptkeptkept"}, document.Recording{ID: "keptkeptkept", Name: "West", Order: 10, Row: 3, Start: at,
 			Keys: []document.HeldFor{{Held: 8, Ticks: 30}, {Ticks: 10}}, Course: []document.CourseMark{{Map: Quay, X: 12, Y: 5}, {Tick: 40, Map: Quay, X: 10, Y: 5}}}))
-	p := edit.Insert(edit.Ref{Type: edit.TypeRule, ID: rule.ID}, rule)
-	p.Content = &document.Content{Parts: rule.Parts.All()}
-	res := edit.Apply(d, &edit.Edit{Do: append(do, p)})
+	do = append(do, edit.Insert(edit.Ref{Type: edit.TypeCounter, ID: "saltsaltsalt"}, document.Counter{ID: "saltsaltsalt", Name: "Salt", Start: 2}), inserted(rule), inserted(deepRule()))
+	res := edit.Apply(d, &edit.Edit{Do: do})
 	if len(res.Dropped) > 0 {
 		panic(res.Dropped[0])
 	}
 	return res.Doc
+}
+
+func inserted(r document.Rule) edit.Primitive {
+	p := edit.Insert(edit.Ref{Type: edit.TypeRule, ID: r.ID}, r)
+	p.Content = &document.Content{Parts: r.Parts.All()}
+	return p
+}
+
+// deepRule is a rule of a kind whose parts stand in one another, with a name, a part that is off and a draft.
+func deepRule() document.Rule {
+	salt := document.Naming(document.Object{Type: document.TypeCounter, ID: "saltsaltsalt"})
+	counted := func(word string, n int) document.RulePart {
+		p := rules.Part(word, salt)
+		p.Blanks = append(p.Blanks, kind.Value{Key: "number", Value: kind.Of(n)})
+		return p
+	}
+	part := func(id, parent document.ID, p document.RulePart) document.RulePart {
+		p.ID, p.Parent = id, parent
+		return p
+	}
+	off := part("deepoffdeepo", "deepnodeepno", counted(rules.WordPut, 0))
+	off.Off = true
+	r := rules.Of(part("deepwhendeep", "", rules.Part(rules.WordTurnsOn, document.Naming(document.Object{Type: document.TypeKind, ID: kind.Switch}))),
+		part("deepifdeepif", "", counted(rules.WordAtLeast, 3)), part("deepaskdeepa", "", rules.Part(rules.WordAsk, `"Tip it out?"`)),
+		part("deepyesdeepy", "deepaskdeepa", rules.Part(rules.WordAnswer, `"Yes"`)), part("deephidedeep", "deepyesdeepy", rules.Part(rules.WordHide, document.Naming(document.Object{Type: document.TypeIt}))),
+		part("deepnodeepno", "deepaskdeepa", rules.Part(rules.WordAnswer, `"No"`)), off)
+	r.ID, r.Order, r.Name, r.Once, r.Draft = "deepruledeep", 20, "Brine", true, "when\n\tthe hero dan"
+	return r
 }

@@ -22,8 +22,30 @@ func part(r *rand.Rand, d *document.Document) document.RulePart {
 	parts := []document.RulePart{rules.Use(m, e), rules.Take(m, e), rules.Arrive(m), rules.IsSet(Lit), rules.IsNotSet(Lit),
 		rules.Open(m, e), rules.Set(Lit), rules.Clear(Lit), rules.Say(fmt.Sprintf("Line %d.", r.IntN(9)))}
 	p := parts[r.IntN(len(parts))]
-	p.ID, p.Order = ID(r), r.IntN(9)
+	if c, ok := pick(r, d.Counters.All()); ok && r.IntN(4) == 0 {
+		p = rules.Part(rules.WordAdd, document.Naming(document.Object{Type: document.TypeCounter, ID: c.ID}))
+		p.Blanks = append(p.Blanks, kind.Value{Key: "number", Value: kind.Of(r.IntN(9))})
+	}
+	p.ID, p.Order, p.Off = ID(r), r.IntN(9), r.IntN(5) == 0
 	return p
+}
+
+// counter draws a step about counters.
+func counter(r *rand.Rand, d *document.Document) edit.Primitive {
+	c, ok := pick(r, d.Counters.All())
+	ref := edit.Ref{Type: edit.TypeCounter, ID: ID(r)}
+	switch {
+	case !ok || r.IntN(3) == 0:
+		return edit.Insert(ref, document.Counter{ID: ref.ID, Name: "Salt", Start: r.IntN(9)})
+	case r.IntN(3) == 0:
+		ref.ID = c.ID
+		return edit.Remove(ref)
+	}
+	ref.ID = c.ID
+	if r.IntN(2) == 0 {
+		return edit.Set(ref, "name", fmt.Sprint("Tide ", r.IntN(3)))
+	}
+	return edit.Set(ref, "start", r.IntN(9))
 }
 
 // placing draws a step about what is remembered of motifs, which may name what is not there.
@@ -75,6 +97,8 @@ func logic(r *rand.Rand, d *document.Document) edit.Primitive {
 		return placing(r, d)
 	case 1:
 		return kept(r, d)
+	case 2:
+		return counter(r, d)
 	}
 	rule, hasRule := pick(r, d.Rules.All())
 	own, hasKind := pick(r, d.Kinds.All())
@@ -89,6 +113,9 @@ func logic(r *rand.Rand, d *document.Document) edit.Primitive {
 		return edit.Remove(edit.Ref{Type: edit.TypeRule, ID: rule.ID})
 	case n < 5:
 		p := part(r, d)
+		if in, ok := pick(r, rule.Parts.All()); ok && r.IntN(3) == 0 {
+			p.Parent = in.ID
+		}
 		return edit.Insert(edit.Ref{Type: edit.TypePart, Rule: rule.ID, ID: p.ID}, p)
 	case n < 6:
 		p, ok := pick(r, rule.Parts.All())

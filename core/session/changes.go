@@ -26,6 +26,7 @@ type HeadChange struct {
 	Passages      *Listed[*document.Passage] `json:"passages,omitempty"`
 	Rules         *Listed[ToldRule]          `json:"rules,omitempty"`
 	Flags         *Listed[*document.Flag]    `json:"flags,omitempty"`
+	Counters      *Listed[*document.Counter] `json:"counters,omitempty"`
 	Materials     *Listed[MaterialInfo]      `json:"materials,omitempty"`
 	Motifs        *Listed[MotifInfo]         `json:"motifs,omitempty"`
 	Zones         *Listed[*document.Zone]    `json:"zones,omitempty"`
@@ -44,6 +45,7 @@ type told struct {
 	passages   list[*document.Passage, *document.Passage]
 	rules      list[*document.Rule, ToldRule]
 	flags      list[*document.Flag, *document.Flag]
+	counters   list[*document.Counter, *document.Counter]
 	materials  list[*document.Material, MaterialInfo]
 	motifs     list[*document.Motif, MotifInfo]
 	zones      list[*document.Zone, *document.Zone]
@@ -125,6 +127,7 @@ func (s *Session) headChange(none) (HeadChange, error) {
 	// a rule's sentence names things, which may be called otherwise now
 	c.Rules = t.rules.tell(d.RulesInOrder(), func(o *document.Rule) document.ID { return o.ID }, true,
 		func(r *document.Rule) ToldRule { return ruleTold(d, r) }, sameRule)
+	c.Counters = t.counters.tell(d.CountersByName(), func(o *document.Counter) document.ID { return o.ID }, false, itself, never)
 	c.Flags = t.flags.tell(d.FlagsByName(), func(o *document.Flag) document.ID { return o.ID }, false, itself, never)
 	c.Materials = t.materials.tell(d.MaterialsInOrder(), func(o *document.Material) document.ID { return o.ID }, false, s.materialOf, never)
 	c.Motifs = t.motifs.tell(d.MotifsInOrder(), func(o *document.Motif) document.ID { return o.ID }, false, motifInfo, never)

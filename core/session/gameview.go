@@ -36,12 +36,15 @@ type View struct {
 	Veil   string `json:"veil"`
 	Coming bool   `json:"coming"`
 	Line   string `json:"line"`
-	Notice string `json:"notice"`
-	Hearts int    `json:"hearts"`
-	Most   int    `json:"most"`
-	Lives  int    `json:"lives"`
-	Roam   bool   `json:"roam"`
-	Side   bool   `json:"side"`
+	// Answers are what can be answered to it, Chosen the one that is given next.
+	Answers []string `json:"answers"`
+	Chosen  int      `json:"chosen"`
+	Notice  string   `json:"notice"`
+	Hearts  int      `json:"hearts"`
+	Most    int      `json:"most"`
+	Lives   int      `json:"lives"`
+	Roam    bool     `json:"roam"`
+	Side    bool     `json:"side"`
 	// Slots are the items that are carried, the first ones with a key of their own; Hand is the one in hand, empty for none.
 	Slots  []SlotView `json:"slots"`
 	Hand   string     `json:"hand"`
@@ -112,9 +115,9 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 		Tick: g.Tick, From: p.record.From(), To: p.record.To(), Events: append([]play.Event{}, told...), Notice: g.Notice, Dark: dark(g.State),
 		Hearts: int(g.Count(play.Hearts)), Lives: int(g.Count(play.Lives)), Roam: p.roam && g == p.game || g != p.game && g.Roam, Way: append([]grid.Point{}, p.way...), Shows: p.shows(),
 		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{}, Hand: g.Hand, Slots: slotsOf(g),
-		Moved: []Moved{}, Named: []Named{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}, Heard: heardOf(g)}
+		Answers: []string{}, Moved: []Moved{}, Named: []Named{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}, Heard: heardOf(g)}
 	if len(g.Lines) > 0 {
-		v.Line = g.Lines[0].Text
+		v.Line, v.Answers, v.Chosen = g.Lines[0].Text, append(v.Answers, g.Lines[0].Answers...), int(g.Chosen)
 	}
 	if v.Dark > 0 && g.Veil > 0 {
 		v.Veil = document.Transitions[g.Veil]

@@ -18,10 +18,12 @@ type ToldRule struct {
 	Names    []document.ID `json:"names"`
 	Maps     []document.ID `json:"maps"`
 	Sentence []rules.Said  `json:"sentence"`
+	// Lines are those of its card.
+	Lines []rules.Line `json:"lines"`
 }
 
 func ruleTold(d *document.Document, r *document.Rule) ToldRule {
-	told := ToldRule{r, rules.Place(r), len(r.In(document.SlotIf)) > 0, []document.ID{}, []document.ID{}, rules.Sentence(d, r)}
+	told := ToldRule{r, rules.Place(r), len(r.In(document.SlotIf)) > 0, []document.ID{}, []document.ID{}, rules.Sentence(d, r), rules.Lines(d, r)}
 	for _, p := range r.InOrder() {
 		for _, b := range p.Blanks {
 			if o, ok := document.Named(b.Value); ok {
@@ -50,7 +52,18 @@ func (r *ToldRule) mention(o document.Object) {
 
 // sameRule reports whether of a rule the same would be told again.
 func sameRule(old *document.Rule, was ToldRule, now *document.Rule, is ToldRule) bool {
-	return old == now && slices.Equal(was.Sentence, is.Sentence)
+	return old == now && slices.Equal(was.Sentence, is.Sentence) && slices.EqualFunc(was.Lines, is.Lines, func(a, b rules.Line) bool { return slices.Equal(a.Words, b.Words) })
+}
+
+// ReadText is what a text says of a rule: what is wrong with it, and its pieces as they are coloured.
+type ReadText struct {
+	Faults []rules.Fault `json:"faults"`
+	Marks  []rules.Mark  `json:"marks"`
+}
+
+type ruleTextArgs struct {
+	Rule document.ID `json:"rule"`
+	Text string      `json:"text"`
 }
 
 func init() {
@@ -88,6 +101,49 @@ func init() {
 			How  string       `json:"how"`
 		}) (author.Change, error) {
 			return author.Wire(d, a.From, a.To, a.Word, a.How)
+		}),
+		"ruleText": with(func(s *Session, a struct {
+			Rule document.ID `json:"rule"`
+		}) (string, error) {
+			r := s.doc().Rules.Get(a.Rule)
+			if r == nil {
+				return "", nil
+			}
+			return rules.Print(s.doc(), r), nil
+		}),
+		"readText": with(func(s *Session, a struct {
+			Text string `json:"text"`
+		}) (ReadText, error) {
+			_, faults := rules.Parse(s.doc(), a.Text)
+			return ReadText{append([]rules.Fault{}, faults...), rules.Marks(a.Text)}, nil
+		}),
+		"textIndent": with(func(_ *Session, a struct {
+			Text string `json:"text"`
+		}) (int, error) {
+			return rules.Indent(a.Text), nil
+		}),
+		"completions": with(func(s *Session, a struct {
+			Text string `json:"text"`
+			Line int    `json:"line"`
+			At   int    `json:"at"`
+		}) ([]rules.Completion, error) {
+			return rules.Complete(s.doc(), a.Text, a.Line, a.At), nil
+		}),
+		"rewriteRule": authored(func(d *document.Document, a ruleTextArgs) (author.Change, error) {
+			return author.RewriteRule(d, a.Rule, a.Text)
+		}),
+		"draftRule": authored(func(d *document.Document, a ruleTextArgs) (author.Change, error) {
+			return author.DraftRule(d, a.Rule, a.Text)
+		}),
+		"textRule": authored(func(d *document.Document, a struct {
+			Text string `json:"text"`
+		}) (author.Change, error) {
+			return author.TextRule(d, a.Text)
+		}),
+		"addCounter": authored(func(_ *document.Document, a struct {
+			Name string `json:"name"`
+		}) (author.Change, error) {
+			return author.AddCounter(a.Name)
 		}),
 		"addFlag": authored(func(_ *document.Document, a struct {
 			Name string `json:"name"`

@@ -31,10 +31,13 @@ type Stage struct {
 	Heroes []Ref
 	// Flags are in the order of their ids, Rules in theirs, Ways are the passages by id.
 	Flags []document.ID
-	Rules []*document.Rule
-	Ways  []*document.Passage
+	// Counters are in the order of their ids.
+	Counters []*document.Counter
+	Rules    []*document.Rule
+	Ways     []*document.Passage
 
 	maps, flags, rules map[document.ID]Ref
+	counters           map[document.ID]Ref
 	things             map[document.End]Ref
 	ways               map[document.ID]Ref
 	from               map[document.End]Ref
@@ -148,8 +151,9 @@ func (s *Stage) thing(in *document.Map, e *document.Entity, m Ref) Thing {
 // takeRules numbers flags, rules and passages.
 func (s *Stage) takeRules(before *Stage) {
 	d := s.Doc
-	if before != nil && before.Doc.Flags.Same(d.Flags) && before.Doc.Rules.Same(d.Rules) && before.Doc.Passages.Same(d.Passages) {
+	if before != nil && before.Doc.Flags.Same(d.Flags) && before.Doc.Counters.Same(d.Counters) && before.Doc.Rules.Same(d.Rules) && before.Doc.Passages.Same(d.Passages) {
 		s.Flags, s.flags, s.Rules, s.rules = before.Flags, before.flags, before.Rules, before.rules
+		s.Counters, s.counters = before.Counters, before.counters
 		s.Ways, s.ways, s.from = before.Ways, before.ways, before.from
 		return
 	}
@@ -157,6 +161,10 @@ func (s *Stage) takeRules(before *Stage) {
 	for _, f := range d.Flags.All() {
 		s.flags[f.ID] = Ref(len(s.Flags))
 		s.Flags = append(s.Flags, f.ID)
+	}
+	s.Counters, s.counters = d.Counters.All(), map[document.ID]Ref{}
+	for i, c := range s.Counters {
+		s.counters[c.ID] = Ref(i)
 	}
 	for _, r := range d.RulesInOrder() {
 		s.rules[r.ID] = Ref(len(s.Rules))
@@ -189,6 +197,9 @@ func (s *Stage) ThingOf(m, e document.ID) Ref {
 
 // FlagOf is the number of a flag.
 func (s *Stage) FlagOf(id document.ID) Ref { return numbered(s.flags, id) }
+
+// CounterOf is the number of a counter.
+func (s *Stage) CounterOf(id document.ID) Ref { return numbered(s.counters, id) }
 
 // RuleOf is the number of a rule.
 func (s *Stage) RuleOf(id document.ID) Ref { return numbered(s.rules, id) }

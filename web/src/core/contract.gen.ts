@@ -146,6 +146,8 @@ export interface View {
 	veil: string
 	coming: boolean
 	line: string
+	answers: string[]
+	chosen: number
 	notice: string
 	hearts: number
 	most: number
@@ -271,12 +273,22 @@ export interface Wish {
 	part?: ID
 	word?: string
 	slot?: string
+	parent?: ID
+	move?: boolean
+	before?: ID
+	copy?: boolean
+	off?: boolean
+	name?: string
 	blank?: string
 	map?: ID
 	entity?: ID
 	flag?: ID
+	counter?: ID
+	kind?: ID
+	it?: boolean
 	text?: string
 	newFlag?: boolean
+	newCounter?: boolean
 	remove?: boolean
 	once?: boolean
 }
@@ -338,6 +350,13 @@ export interface Grip {
 export interface Choice {
 	cell: number
 	odds: number
+}
+
+export interface Completion {
+	insert: string
+	from: number
+	label: string
+	detail: string
 }
 
 export interface CopyArgs {
@@ -406,6 +425,11 @@ export interface Detail {
 	shared: number
 }
 
+export interface RuleTextArgs {
+	rule: ID
+	text: string
+}
+
 export interface AreaArgs {
 	map: ID
 	layer: ID
@@ -455,6 +479,7 @@ export interface Head {
 	passages: Passage[]
 	rules: ToldRule[]
 	flags: Flag[]
+	counters: Counter[]
 	pins: PinInfo[]
 	recordings: RecordingInfo[]
 	parts: Part[]
@@ -503,6 +528,11 @@ export interface HeadChange {
 	}
 	flags?: {
 		set?: Flag[]
+		gone?: ID[]
+		order?: ID[]
+	}
+	counters?: {
+		set?: Counter[]
 		gone?: ID[]
 		order?: ID[]
 	}
@@ -724,6 +754,11 @@ export interface Pulled {
 	traces: Trace[]
 }
 
+export interface ReadText {
+	faults: Fault[]
+	marks: RulesMark[]
+}
+
 export interface Row {
 	seq: number
 	person: ID
@@ -758,6 +793,7 @@ export interface IdArgs {
 export interface RulesChoice {
 	label: string
 	heading?: boolean
+	also?: string
 	points?: ID[]
 	what?: string
 	wish: Wish
@@ -1210,15 +1246,25 @@ export interface ToldRule {
 	names: ID[]
 	maps: ID[]
 	sentence: Said[]
+	lines: Line[]
 	id: ID
 	order: number
 	once: boolean
+	off?: boolean
+	name?: string
 	note: string
+	draft?: string
 }
 
 export interface Flag {
 	id: ID
 	name: string
+}
+
+export interface Counter {
+	id: ID
+	name: string
+	start: number
 }
 
 export interface PinInfo {
@@ -1362,6 +1408,20 @@ export interface Picking {
 	mode: string
 }
 
+export interface Fault {
+	line: number
+	from: number
+	to: number
+	text: string
+}
+
+export interface RulesMark {
+	line: number
+	from: number
+	to: number
+	is: string
+}
+
 export interface Hero {
 	frames: number[][]
 	speed: number
@@ -1462,6 +1522,17 @@ export interface Said {
 	missing?: boolean
 }
 
+export interface Line {
+	deep: number
+	lead: string
+	part: ID
+	parent: ID
+	slot: string
+	words: Said[]
+	off: boolean
+	adds: string
+}
+
 export interface PinPlace {
 	map: ID
 	x: number
@@ -1485,6 +1556,9 @@ export interface Methods {
 		at: Point
 		tick: number
 	}; answer: string }
+	addCounter: { args: {
+		name: string
+	}; answer: Outcome }
 	addFlag: { args: {
 		name: string
 	}; answer: Outcome }
@@ -1562,6 +1636,11 @@ export interface Methods {
 		map: ID
 		layer: ID
 	}; answer: Outcome }
+	completions: { args: {
+		text: string
+		line: number
+		at: number
+	}; answer: Completion[] }
 	composed: { args: {
 		from: number
 	}; answer: number[][] }
@@ -1587,6 +1666,7 @@ export interface Methods {
 	cutFigures: { args: FigureSheet; answer: Outcome }
 	deselect: { args: None; answer: Selected }
 	details: { args: EntitiesArgs; answer: Detail[] }
+	draftRule: { args: RuleTextArgs; answer: Outcome }
 	duplicateLayer: { args: {
 		map: ID
 		id: ID
@@ -1729,6 +1809,9 @@ export interface Methods {
 	}; answer: Proof }
 	pulling: { args: Pull; answer: Pulled }
 	readAhead: { args: None; answer: number }
+	readText: { args: {
+		text: string
+	}; answer: ReadText }
 	receive: { args: {
 		rows: Row[] | null
 	}; answer: Outcome }
@@ -1771,6 +1854,7 @@ export interface Methods {
 		do: Rect
 	}; answer: Outcome }
 	resume: { args: IdArgs; answer: View }
+	rewriteRule: { args: RuleTextArgs; answer: Outcome }
 	roam: { args: {
 		on: boolean
 	}; answer: View }
@@ -1779,6 +1863,9 @@ export interface Methods {
 		part: ID
 		blank: string
 	}; answer: RulesChoice[] }
+	ruleText: { args: {
+		rule: ID
+	}; answer: string }
 	select: { args: SelectArgs; answer: Selected }
 	selectAll: { args: {
 		map: ID
@@ -1892,6 +1979,12 @@ export interface Methods {
 		active: ID
 		grip: Grip
 	}; answer: ID }
+	textIndent: { args: {
+		text: string
+	}; answer: number }
+	textRule: { args: {
+		text: string
+	}; answer: Outcome }
 	thinPiles: { args: MapArgs; answer: Outcome }
 	tileName: { args: {
 		cell: number

@@ -5,6 +5,7 @@ import type { Grip, Head, Mirror } from './contract.gen'
 export type {
 	ChartInfo,
 	ChunkAt,
+	Counter,
 	Cover,
 	Cut,
 	Detail,
@@ -12,6 +13,7 @@ export type {
 	End,
 	Entity,
 	Facing,
+	Fault,
 	Finding,
 	Flag,
 	Frame,
@@ -27,6 +29,7 @@ export type {
 	Pulled,
 	LayerImage,
 	LayerInfo as Layer,
+	Line as RuleLine,
 	Loss,
 	Changes,
 	MapInfo,

@@ -47,9 +47,24 @@
 					>{/if}
 			</div>
 			<QuickSlots />
-			{#if view.line}
+			{#if view.line || view.answers.length}
 				<div class="absolute bottom-4 left-1/2 -translate-x-1/2" role="status" data-testid="line">
 					<MessageBox text={view.line} />
+					{#if view.answers.length}
+						<ul class="pointer-events-auto mt-1 flex flex-col bg-ink p-1 text-plaster" aria-label="Answers">
+							{#each view.answers as answer, i (i)}
+								<li>
+									<button
+										class="flex min-h-8 w-full items-center gap-2 px-2 text-left {i === view.chosen
+											? 'bg-plaster font-semibold text-ink'
+											: ''}"
+										aria-current={i === view.chosen}
+										onclick={() => w.play.answer(i)}>{answer}</button
+									>
+								</li>
+							{/each}
+						</ul>
+					{/if}
 				</div>
 			{/if}
 			{#if w.touch}

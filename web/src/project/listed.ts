@@ -30,6 +30,7 @@ export function headWith(h: Head, c: HeadChange): Head {
 		passages: brought(h.passages, c.passages),
 		rules: brought(h.rules, c.rules),
 		flags: brought(h.flags, c.flags),
+		counters: brought(h.counters, c.counters),
 		materials: brought(h.materials, c.materials),
 		motifs: brought(h.motifs, c.motifs),
 		zones: brought(h.zones, c.zones),

@@ -1,128 +1,136 @@
 <script lang="ts">
+	import Ellipsis from '@lucide/svelte/icons/ellipsis'
 	import Plus from '@lucide/svelte/icons/plus'
-	import Trash2 from '@lucide/svelte/icons/trash-2'
+	import Text from '@lucide/svelte/icons/text-initial'
 	import { DropdownMenu } from 'bits-ui'
-	import type { Said, ToldRule } from '../core/types'
-	import MessageFit from '../entities/MessageFit.svelte'
 	import Hint from '../controls/Hint.svelte'
-	import Menu from '../controls/Menu.svelte'
+	import Menu, { type Choice } from '../controls/Menu.svelte'
+	import type { ToldRule } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
-	import { choicesOf } from './choices'
+	import { Arranging } from './arranging.svelte'
+	import { offersOf } from './choices'
+	import Picker from './Picker.svelte'
+	import RuleRow from './RuleRow.svelte'
 
 	let { rule }: { rule: ToldRule } = $props()
 	const w = workspace()
-	let writing = $state('')
-	let draft = $state('')
+	/** A card of more lines is folded at first. */
+	const few = 14
+	let naming = $state(false)
+	let asText = $state(false)
+	let whole = $state(false)
 	let card: HTMLElement
+	const arranging = new Arranging(w, () => rule)
+	const shown = $derived(whole || rule.lines.length <= few ? rule.lines : rule.lines.slice(0, few - 4))
+	const slots = $derived([
+		{ slot: 'when', label: 'When' },
+		{ slot: 'if', label: 'If' },
+		{ slot: 'then', label: 'Then' },
+		...(rule.asks ? [{ slot: 'otherwise', label: 'Otherwise' }] : []),
+	])
+	const change = (wish: object) => w.project.try('changeRule', { rule: rule.id, ...wish })
+	const doings = $derived<Choice[]>([
+		{ label: rule.name ? 'Rename' : 'Give it a name', run: () => (naming = true) },
+		{ label: rule.off ? 'Switch on' : 'Switch off', run: () => change({ off: !rule.off }) },
+		{ label: 'Copy below', run: () => change({ copy: true }) },
+		{
+			label: 'Copy as text',
+			run: () =>
+				void navigator.clipboard
+					.writeText(w.project.ask('ruleText', { rule: rule.id }))
+					.then(() => w.notices.say('Copied the rule as text: paste it under Rules, here or in another project.'))
+					.catch(() => w.notices.say('The browser did not let it be copied.', 'wrong')),
+		},
+		{ label: 'Delete', run: remove },
+	])
 
-	const nameOf = (word: Said) => `${word.part} ${word.blank}`
-	/** The choices as they are when a menu opens. */
-	const offered = (part: string, blank: string) => {
-		void w.project.turn
-		return choicesOf(w, rule, { part, blank })
-	}
+	// a draft is not overlooked
+	$effect(() => {
+		if (rule.draft) asText = true
+	})
 
 	$effect(() => {
 		if (w.rule === rule.id) card.scrollIntoView({ block: 'nearest' })
 	})
 
-	function write(word: Said, text: string) {
-		const wish = { rule: rule.id, part: word.part, blank: word.blank, text }
-		// what is refused stays to be set right
-		if (text !== (word.written ?? '') && !w.project.try('changeRule', wish) && word.number) return
-		writing = ''
+	function remove() {
+		w.project.try('remove', { ref: { type: 'rule', id: rule.id }, text: 'Deleted a rule' })
+	}
+
+	function rename(name: string) {
+		if (naming && name.trim() !== (rule.name ?? '')) change({ name })
+		naming = false
 	}
 </script>
 
 <article
 	bind:this={card}
-	class="cut shrink-0 {w.rule === rule.id ? '[--face:var(--well)]' : ''}"
-	aria-label="Rule"
+	class="cut min-w-0 shrink-0 {w.rule === rule.id ? '[--face:var(--well)]' : ''}"
+	aria-label={rule.name ? `Rule ${rule.name}` : 'Rule'}
 	data-testid="rule"
 >
-	<p class="flex flex-wrap items-center gap-x-1 gap-y-0.5 p-2.5 pr-4 leading-6">
-		{#each rule.sentence as word, i (i)}
-			{#if !word.part && !word.blank}
-				<span class="text-dim">{word.text.replace(/^, ?/, '')}</span>
-			{:else if word.writes}
-				{#if writing === nameOf(word) && word.number}
-					<!-- svelte-ignore a11y_autofocus -->
-					<input
-						class="field w-20 font-mono"
-						value={word.written ?? ''}
-						inputmode="numeric"
-						aria-label="Number"
-						autofocus
-						onfocus={(e) => e.currentTarget.select()}
-						onblur={(e) => writing && write(word, e.currentTarget.value)}
-						onkeydown={(e) => {
-							e.stopPropagation()
-							if (e.key === 'Escape') writing = ''
-							if (e.key === 'Enter') e.currentTarget.blur()
-						}}
-					/>
-				{:else if writing === nameOf(word)}
-					<!-- svelte-ignore a11y_autofocus -->
-					<textarea
-						class="field h-16 w-full resize-y py-1"
-						value={word.written ?? ''}
-						maxlength="500"
-						aria-label="Line that is said"
-						autofocus
-						oninput={(e) => (draft = e.currentTarget.value)}
-						onblur={(e) => write(word, e.currentTarget.value)}
-						onkeydown={(e) => {
-							e.stopPropagation()
-							if (e.key === 'Escape') writing = ''
-							if (e.key === 'Enter' && !e.shiftKey) e.currentTarget.blur()
-						}}></textarea>
-					<MessageFit text={draft} change={(text) => write(word, text)} />
-				{:else}
-					<button
-						class="word text-left [--glaze:var(--cobalt)]"
-						onclick={() => ([writing, draft] = [nameOf(word), word.written ?? ''])}>{word.text}</button
-					>
-				{/if}
-			{:else}
-				<Menu choices={offered(word.part ?? '', word.blank ?? '')} side="bottom">
-					{#snippet trigger()}
-						<DropdownMenu.Trigger
-							class="word text-left {word.missing ? 'border-brick text-brick' : '[--glaze:var(--cobalt)]'}"
-						>
-							{word.text}
-						</DropdownMenu.Trigger>
-					{/snippet}
-				</Menu>
+	{#if naming || rule.name || rule.off}
+		<div class="flex items-center gap-2 px-2.5 pt-2 pr-5">
+			{#if naming}
+				<!-- svelte-ignore a11y_autofocus -->
+				<input
+					class="field grow"
+					value={rule.name ?? ''}
+					maxlength="80"
+					aria-label="Name of the rule"
+					autofocus
+					onblur={(e) => rename(e.currentTarget.value)}
+					onkeydown={(e) => {
+						e.stopPropagation()
+						if (e.key === 'Escape') naming = false
+						if (e.key === 'Enter') e.currentTarget.blur()
+					}}
+				/>
+			{:else if rule.name}
+				<h3 class="min-w-0 grow truncate font-semibold">{rule.name}</h3>
 			{/if}
+			{#if rule.off}<span class="text-[12px] text-saffron">switched off</span>{/if}
+		</div>
+	{/if}
+	<div class="py-1.5 pr-1.5 {rule.off ? 'opacity-75' : ''}" data-lines>
+		{#each shown as line, i (line.part || `${line.parent} ${line.slot}`)}
+			<RuleRow {rule} {line} at={i} {arranging} />
 		{/each}
-	</p>
-	<div class="flex items-center gap-1 px-2 pb-2">
-		<Menu choices={offered('', 'if')} side="bottom">
-			{#snippet trigger()}
-				<DropdownMenu.Trigger class="button-plain w-auto gap-1 px-1.5"><Plus size={13} /> If</DropdownMenu.Trigger>
-			{/snippet}
-		</Menu>
-		<Menu choices={offered('', 'then')} side="bottom">
-			{#snippet trigger()}
-				<DropdownMenu.Trigger class="button-plain w-auto gap-1 px-1.5"><Plus size={13} /> Then</DropdownMenu.Trigger>
-			{/snippet}
-		</Menu>
-		{#if rule.asks}
-			<Menu choices={offered('', 'otherwise')} side="bottom">
-				{#snippet trigger()}
-					<DropdownMenu.Trigger class="button-plain w-auto gap-1 px-1.5"
-						><Plus size={13} /> Otherwise</DropdownMenu.Trigger
-					>
-				{/snippet}
-			</Menu>
+		{#if rule.lines.length > few}
+			<button class="ml-18 button-plain w-auto px-1.5 text-dim" onclick={() => (whole = !whole)}>
+				{whole ? 'Fold' : `${rule.lines.length - shown.length} more lines`}
+			</button>
 		{/if}
+	</div>
+	<div class="flex flex-wrap items-center gap-1 px-2 pb-2">
+		{#each slots as s (s.slot)}
+			<Picker offers={() => offersOf(w, rule, '', s.slot)} label="" class="button-plain w-auto gap-1 px-1.5"
+				><Plus size={13} /> {s.label}</Picker
+			>
+		{/each}
+		<Picker offers={() => offersOf(w, rule, '', 'once')} label="" class="ml-1 word [--glaze:var(--cobalt)]"
+			>{rule.once ? 'once' : 'each time'}</Picker
+		>
 		<span class="grow"></span>
 		<Hint
-			label="Delete this rule"
-			class="button-plain hover:text-brick"
-			onclick={() => w.project.try('remove', { ref: { type: 'rule', id: rule.id }, text: 'Deleted a rule' })}
+			label={asText ? 'Show it as a card' : 'Write it as text'}
+			class="button-plain"
+			expanded={asText}
+			onclick={() => (asText = !asText)}
 		>
-			<Trash2 size={15} />
+			<Text size={15} />
 		</Hint>
+		<Menu choices={doings} side="bottom">
+			{#snippet trigger()}
+				<DropdownMenu.Trigger class="button-plain" aria-label="More about this rule"
+					><Ellipsis size={15} /></DropdownMenu.Trigger
+				>
+			{/snippet}
+		</Menu>
 	</div>
+	{#if asText}
+		{#await import('./RuleText.svelte') then { default: RuleText }}
+			<RuleText {rule} />
+		{/await}
+	{/if}
 </article>

@@ -1,98 +1,99 @@
 <script lang="ts">
 	import Plus from '@lucide/svelte/icons/plus'
-	import Trash2 from '@lucide/svelte/icons/trash-2'
-	import Hint from '../controls/Hint.svelte'
-	import { counted } from '../project/counted'
+	import ClipboardPaste from '@lucide/svelte/icons/clipboard-paste'
+	import SearchField from '../controls/SearchField.svelte'
+	import type { ToldRule } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
 	import RuleCard from './RuleCard.svelte'
+	import ValueList from './ValueList.svelte'
 
 	const w = workspace()
-	const rules = $derived(w.project.head.rules)
-	const flags = $derived(w.project.head.flags)
+	let wanted = $state('')
 	const maps = $derived(w.project.head.maps)
-	const uses = $derived.by(() => {
-		void w.project.turn
-		return w.project.ask('flagUses')
-	})
-
-	function addRule(map: string) {
-		const made = w.project.try('startRule', { map })
-		if (made?.made) w.rule = made.made
-	}
-
-	function addFlag() {
-		w.project.try('addFlag', { name: 'Flag 1' })
-	}
-
-	function rename(id: string, input: HTMLInputElement, before: string) {
-		if (input.value === before) return
-		w.project.try('set', {
-			ref: { type: 'flag', id },
-			field: 'name',
-			value: input.value,
-			text: `Renamed flag ${before}`,
+	const text = (r: ToldRule) => [r.name ?? '', ...r.sentence.map((s) => s.text)].join(' ').toLowerCase()
+	const rules = $derived.by(() => {
+		const words = wanted.toLowerCase().split(/\s+/).filter(Boolean)
+		return w.project.head.rules.filter((r) => {
+			const said = words.length ? text(r) : ''
+			return words.every((word) => said.includes(word))
 		})
-		input.value = w.project.head.flags.find((f) => f.id === id)?.name ?? before
+	})
+	const elsewhere = $derived(rules.filter((r) => !maps.some((m) => m.id === r.place)))
+
+	function made(id: string | undefined) {
+		if (id) w.rule = id
+	}
+
+	/** A rule that is bound to no map: it begins with a new game, until its words are changed. */
+	const addEverywhere = () => made(w.project.try('textRule', { text: 'when\n\ta new game begins\nthen\n' })?.made)
+
+	async function paste() {
+		try {
+			made(w.project.try('textRule', { text: await navigator.clipboard.readText() })?.made)
+		} catch {
+			w.notices.say('The browser did not let the clipboard be read.', 'wrong')
+		}
 	}
 </script>
 
+{#snippet cards(all: ToldRule[])}
+	<div class="grid grid-cols-2 items-start gap-3">
+		{#each all as rule (rule.id)}<RuleCard {rule} />{/each}
+	</div>
+{/snippet}
+
 <div class="grid min-h-0 grid-cols-[1fr_280px]">
 	<main class="min-h-0 overflow-y-auto p-4" aria-label="Rules">
-		{#each maps as m (m.id)}
-			{@const here = rules.filter((r) => r.place === m.id)}
+		<div class="mb-4 flex items-center gap-2">
+			<SearchField bind:value={wanted} label="Find a rule by what it says" class="w-72" />
+			<span class="grow"></span>
+			<button class="button" onclick={paste}><ClipboardPaste size={15} /> Paste a rule</button>
+		</div>
+		{#if !wanted || elsewhere.length}
 			<section class="mb-6">
 				<div class="mb-2 flex items-center gap-3">
-					<h2 class="text-[15px] font-semibold">{m.name}</h2>
+					<h2 class="text-[15px] font-semibold">Everywhere</h2>
 					<span class="h-px grow bg-line"></span>
-					<button class="button" onclick={() => addRule(m.id)}><Plus size={15} /> New rule</button>
+					<button class="button" onclick={addEverywhere}><Plus size={15} /> New rule</button>
 				</div>
-				{#if here.length}
-					<div class="grid grid-cols-2 items-start gap-3">
-						{#each here as rule (rule.id)}<RuleCard {rule} />{/each}
-					</div>
+				{#if elsewhere.length}
+					{@render cards(elsewhere)}
 				{:else}
 					<p class="text-dim">
-						Nothing happens here by rule yet. On the map, drag from a switch’s nub to a door, or press New rule.
+						Rules that are bound to no map: what happens when a game begins, when a counter reaches a number, whatever
+						happens to any of a kind.
 					</p>
 				{/if}
 			</section>
+		{/if}
+		{#each maps as m (m.id)}
+			{@const here = rules.filter((r) => r.place === m.id)}
+			{#if !wanted || here.length}
+				<section class="mb-6">
+					<div class="mb-2 flex items-center gap-3">
+						<h2 class="text-[15px] font-semibold">{m.name}</h2>
+						<span class="h-px grow bg-line"></span>
+						<button class="button" onclick={() => made(w.project.try('startRule', { map: m.id })?.made)}
+							><Plus size={15} /> New rule</button
+						>
+					</div>
+					{#if here.length}
+						{@render cards(here)}
+					{:else}
+						<p class="text-dim">
+							Nothing happens here by rule yet. On the map, drag from a switch’s nub to a door, or press New rule.
+						</p>
+					{/if}
+				</section>
+			{/if}
 		{:else}
-			<p class="mb-3">Rules say what happens on a map, so a map comes first.</p>
+			<p class="mb-3">Most rules say what happens on a map, so a map comes first.</p>
 			<button class="button button-main" onclick={() => w.open('map')}>Go to Map</button>
 		{/each}
-		{#each rules.filter((r) => !maps.some((m) => m.id === r.place)) as rule (rule.id)}<RuleCard {rule} />{/each}
+		{#if wanted && !rules.length}<p class="text-dim">No rule says that.</p>{/if}
 	</main>
-	<aside class="min-h-0 overflow-y-auto border-l border-line p-3" aria-label="Flags">
-		<div class="mb-1 flex items-center">
-			<h2 class="grow heading">Flags</h2>
-			<Hint label="New flag" class="button-plain" onclick={addFlag}><Plus size={16} /></Hint>
-		</div>
-		<p class="mb-2 text-[12px] text-dim">
-			A flag is a yes or no that rules set and ask. All are “no” when the game starts.
-		</p>
-		<ul class="flex flex-col gap-1">
-			{#each flags as f (f.id)}
-				<li class="flex items-center gap-1">
-					<input
-						class="field grow"
-						value={f.name}
-						maxlength="80"
-						aria-label="Name of the flag"
-						onblur={(e) => rename(f.id, e.currentTarget, f.name)}
-						onkeydown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
-					/>
-					<span class="w-14 text-right text-[12px] text-dim" title={uses[f.id]?.map((u) => u.text).join(', ')}
-						>{counted(uses[f.id]?.length ?? 0, 'use')}</span
-					>
-					<Hint
-						label="Delete flag {f.name}"
-						class="button-plain hover:text-brick"
-						onclick={() => w.project.try('remove', { ref: { type: 'flag', id: f.id }, text: `Deleted flag ${f.name}` })}
-					>
-						<Trash2 size={15} />
-					</Hint>
-				</li>
-			{/each}
-		</ul>
+	<aside class="min-h-0 overflow-y-auto border-l border-line p-3" aria-label="Flags and counters">
+		<ValueList of="flag" all={w.project.head.flags} />
+		<ValueList of="counter" all={w.project.head.counters} />
 	</aside>
 </div>

@@ -1,26 +1,36 @@
-import type { Said, ToldRule, Wish } from '../core/types'
-import type { Choice } from '../controls/Menu.svelte'
+import type { ID, ToldRule, Wish } from '../core/types'
 import type { Workspace } from '../workspace/workspace.svelte'
 
-/** What pressing a word of a rule's sentence offers, as the core lists it. */
-export function choicesOf(w: Workspace, rule: ToldRule, said: Pick<Said, 'part' | 'blank'>): Choice[] {
+/** Something that a word of a rule can be, under a heading. */
+export interface Offer {
+	group: string
+	label: string
+	/** Other words by which it is looked for. */
+	also: string
+	run: () => void
+}
+
+/** What pressing a word of a rule offers, or a slot of it, as the core lists it. */
+export function offersOf(w: Workspace, rule: ToldRule, part: ID, blank: string): Offer[] {
 	const change = (wish: Wish) => void w.project.try('changeRule', wish)
-	const all = w.project.ask('ruleChoices', { rule: rule.id, part: said.part ?? '', blank: said.blank ?? '' })
-	return all.map((c) => {
-		if (c.heading) return { heading: c.label }
-		if (!c.points) return { label: c.label, run: () => change(c.wish) }
-		return {
-			label: c.label,
-			run: () => {
-				w.station = 'map'
-				w.hand.letGo()
-				w.picking = {
-					kinds: c.points!,
-					what: c.what ?? '',
-					done: (map, e) => change({ ...c.wish, map, entity: e.id }),
-				}
-				queueMicrotask(() => w.canvas?.focus())
-			},
+	const out: Offer[] = []
+	let group = ''
+	for (const c of w.project.ask('ruleChoices', { rule: rule.id, part, blank })) {
+		if (c.heading) {
+			group = c.label
+			continue
 		}
-	})
+		const point = () => {
+			w.station = 'map'
+			w.hand.letGo()
+			w.picking = {
+				kinds: c.points!,
+				what: c.what ?? '',
+				done: (map, e) => change({ ...c.wish, map, entity: e.id }),
+			}
+			queueMicrotask(() => w.canvas?.focus())
+		}
+		out.push({ group, label: c.label, also: c.also ?? '', run: c.points ? point : () => change(c.wish) })
+	}
+	return out
 }

@@ -1,0 +1,100 @@
+package play
+
+import (
+	"azzel/core/document"
+	"azzel/core/rules"
+	"azzel/core/world"
+	"slices"
+)
+
+// all reports whether all that conditions ask is so, for the thing that woke the rule.
+func (g *Game) all(asked []*rules.Node, it world.Ref) bool {
+	for _, n := range asked {
+		if !g.holdsTrue(n, it) {
+			return false
+		}
+	}
+	return true
+}
+
+// holdsTrue reports whether what a condition asks is so. What it asks of all of a kind has to be so of every one.
+func (g *Game) holdsTrue(n *rules.Node, it world.Ref) bool {
+	switch n.Word {
+	case rules.WordAllOf:
+		return g.all(n.If, it)
+	case rules.WordAnyOf:
+		return slices.ContainsFunc(n.If, func(n *rules.Node) bool { return g.holdsTrue(n, it) })
+	case rules.WordNoneOf:
+		return !slices.ContainsFunc(n.If, func(n *rules.Node) bool { return g.holdsTrue(n, it) })
+	case rules.WordIsSet:
+		return g.Flag(n.At.ID)
+	case rules.WordIsNotSet:
+		return !g.Flag(n.At.ID)
+	case rules.WordAtLeast:
+		return g.Counter(n.At.ID) >= g.number(n)
+	case rules.WordBelow:
+		return g.Counter(n.At.ID) < g.number(n)
+	case rules.WordExactly:
+		return g.Counter(n.At.ID) == g.number(n)
+	case rules.WordHearts:
+		return int64(g.Count(Hearts)) >= g.number(n)
+	case rules.WordLeft:
+		return g.remaining(n.At.ID) <= g.number(n)
+	case rules.WordHas, rules.WordLacks:
+		return g.Has(n.Blank("item").Word()) == (n.Word == rules.WordHas)
+	case rules.WordVisited, rules.WordUnvisited:
+		_, been := slices.BinarySearch(g.Entered, g.Stage.MapOf(n.At.ID))
+		return been == (n.Word == rules.WordVisited)
+	}
+	if n.At.Type == document.TypeKind {
+		for r := range g.Stage.Things {
+			if document.ID(g.Stage.Things[r].Kind) == n.At.ID && !g.isSo(n, world.Ref(r)) {
+				return false
+			}
+		}
+		return true
+	}
+	r := g.target(n, it)
+	return r >= 0 && g.isSo(n, r)
+}
+
+// isSo reports whether what a condition asks is so of a thing.
+func (g *Game) isSo(n *rules.Node, r world.Ref) bool {
+	switch n.Word {
+	case rules.WordIsOn, rules.WordIsOpen:
+		return g.On(r)
+	case rules.WordIsOff, rules.WordIsShut:
+		return !g.On(r)
+	case rules.WordIsThere:
+		return g.There(r)
+	case rules.WordIsAway:
+		return !g.There(r)
+	case rules.WordIsShown:
+		return g.Shown(r)
+	case rules.WordIsHidden:
+		return !g.Shown(r)
+	case rules.WordIsMet:
+		return g.Is(r, Reached)
+	case rules.WordIsLeft:
+		return !g.Is(r, Reached)
+	}
+	return g.ownIs(n, r)
+}
+
+// number is what the number of a part is at the moment.
+func (g *Game) number(n *rules.Node) int64 {
+	if n.By != "" {
+		return g.Counter(n.By)
+	}
+	return n.Number
+}
+
+// remaining counts what is there of a kind.
+func (g *Game) remaining(k document.ID) (n int64) {
+	for r := range g.Stage.Things {
+		if document.ID(g.Stage.Things[r].Kind) == k && g.There(world.Ref(r)) {
+			n++
+		}
+	}
+	return n
+}

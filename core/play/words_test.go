@@ -1,0 +1,284 @@
+package play_test
+
+import (
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/kind"
+	"azzel/core/play"
+	"azzel/core/rules"
+	"azzel/core/sample"
+	"azzel/core/world"
+	"strings"
+	"testing"
+)
+
+// reads adds rules written as text, apart by empty lines, and brings the game to them.
+func (r *run) reads(texts ...string) *run {
+	r.t.Helper()
+	for _, text := range texts {
+		rule, err := rules.Read(r.d, text)
+		if err != nil {
+			r.t.Fatalf("%v\n%s", err, text)
+		}
+		r.d = withRule(r.t, r.d, rule.Copied())
+	}
+	r.g.Enter(stage(r.d))
+	return r
+}
+
+// stepping is a map with something of everything that rules speak of: the hero stands on a switch and looks down.
+func stepping(t *testing.T, values ...kind.Value) *run {
+	t.Helper()
+	r := drawn(t, "\n@.........\n..........\n..........\n..........", "hero.lives=3").with(kind.Switch, 0, 0, 1, 1, false, document.Down, values...).
+		with(kind.Door, 3, 3, 1, 1, false, document.Down).with(kind.Sensor, 4, 0, 2, 1, true, document.Down).with(kind.Collectible, 2, 0, 1, 1, false, document.Down).
+		with(kind.Character, 0, 1, 1, 1, false, document.Down).with(kind.Walker, 8, 3, 1, 1, true, document.Down, value("range", "0")).with(kind.Timer, 9, 0, 1, 1, false, document.Down, value("every", "200"), value("again", "false")).
+		with(kind.Source, 9, 3, 1, 1, false, document.Down, value("makes", `[{"of":"walker","odds":1}]`), value("inAll", "1"), value("every", "100")).with(kind.Item, 7, 0, 1, 1, false, document.Down, value("is", `"oil"`)).
+		with(kind.Arrival, 6, 2, 1, 1, false, document.Down).with(kind.Sign, 0, 3, 1, 1, false, document.Down)
+	r.d = apply(t, r.d, append(sample.Drawn(), edit.Insert(edit.Ref{Type: edit.TypeKind, ID: "jarjarjarjar"}, jar(kind.Sign)),
+		edit.Set(edit.Ref{Type: edit.TypeEntity, Map: r.mapID(), ID: r.end(kind.Sign).Entity}, "kind", "jarjarjarjar"))...)
+	r.g.Enter(stage(r.d))
+	return r
+}
+
+// uses is a rule that waits for the switch under the hero.
+const uses = "when\n\tthe hero uses switch\n"
+
+// block indents lines.
+func block(lines string, deep int) string {
+	in := strings.Repeat("\t", deep)
+	return in + strings.ReplaceAll(strings.TrimRight(lines, "\n"), "\n", "\n"+in) + "\n"
+}
+
+// happens are the happenings, and what brings each about; each wakes its rule once.
+var happens = map[string]struct {
+	when string
+	do   func(r *run)
+}{
+	rules.WordUse:      {"the hero uses switch", func(r *run) { r.press(play.InputUse) }},
+	rules.WordUseOn:    {"the hero uses oil on switch", func(r *run) { r.take(kind.Item); r.press(play.InputSlot1); r.press(play.InputUse) }},
+	rules.WordTake:     {"the hero takes collectible", func(r *run) { r.hold(play.InputRight, 40) }},
+	rules.WordArrive:   {"the hero arrives on Drawn", func(r *run) { r.g.EnterMap(); r.hold(0, 1) }},
+	rules.WordSpeak:    {"the hero speaks to character", func(r *run) { r.hold(play.InputDown, 1); r.leaves(kind.Switch); r.press(play.InputUse) }},
+	rules.WordHurt:     {"the hero loses hearts", func(r *run) { r.g.Strike(); r.hold(0, 1) }},
+	rules.WordEnter:    {"somebody comes to sensor", func(r *run) { r.hold(play.InputRight, 90) }},
+	rules.WordLeave:    {"everybody has left sensor", func(r *run) { r.hold(play.InputRight, 160) }},
+	rules.WordFalls:    {"walker is defeated", func(r *run) { r.g.Defeat(r.called("walker")); r.hold(0, 1) }},
+	rules.WordTurnsOn:  {"switch is turned on", func(r *run) { r.press(play.InputUse) }},
+	rules.WordTurnsOff: {"switch is turned off", func(r *run) { r.press(play.InputUse); r.press(play.InputUse) }},
+	rules.WordOpens:    {"door is opened", func(r *run) { r.reads(uses + "then\n\topen door"); r.press(play.InputUse) }},
+	rules.WordShuts:    {"door is shut", func(r *run) { r.reads(uses + "then\n\topen door\n\tshut door"); r.press(play.InputUse) }},
+	rules.WordReaches: {"fullness of sign reaches 3", func(r *run) {
+		r.reads(uses + "then\n\tadd 1 to fullness of sign")
+		r.press(play.InputUse)
+		r.press(play.InputUse)
+	}},
+	rules.WordRings: {"timer rings", func(r *run) { r.reads(uses + "then\n\tturn on timer"); r.press(play.InputUse); r.hold(0, 30) }},
+	rules.WordEnds: {"source has nothing left", func(r *run) {
+		r.reads(uses + "then\n\tturn on source")
+		r.press(play.InputUse)
+		r.hold(0, 30)
+		for _, made := range r.made(kind.Source) {
+			r.g.Defeat(made)
+		}
+		r.hold(0, 2)
+	}},
+	rules.WordBegins: {"a new game begins", func(r *run) {
+		g, err := play.Start(r.g.Stage, r.mapID(), 1)
+		if err != nil {
+			r.t.Fatal(err)
+		}
+		r.g = g
+	}},
+	rules.WordGetsSet:  {"Flag becomes set", func(r *run) { r.reads(uses + "then\n\tset Flag\n\tset Flag"); r.press(play.InputUse) }},
+	rules.WordGetsBare: {"Flag becomes cleared", func(r *run) { r.reads(uses + "then\n\tset Flag\n\tclear Flag\n\tclear Flag"); r.press(play.InputUse) }},
+	rules.WordCounts:   {"Salt comes to 5", func(r *run) { r.reads(uses + "then\n\tadd 2 to Salt"); r.press(play.InputUse); r.press(play.InputUse) }},
+	rules.WordHears:    {"signal bell comes", func(r *run) { r.reads(uses + "then\n\tsend out tide\n\tsend out bell"); r.press(play.InputUse) }},
+}
+
+// take has the hero have what lies somewhere.
+func (r *run) take(k string) { r.g.Mark(r.thing(k), play.Taken) }
+
+// leaves takes a thing away.
+func (r *run) leaves(k string) { r.g.Mark(r.thing(k), play.Gone) }
+
+// asks are the conditions: what makes one that is not so at first so, or the other way round.
+var asks = map[string]struct {
+	asks, makes string
+	first       bool
+}{
+	rules.WordIsSet:       {"Flag is set", "set Flag", false},
+	rules.WordIsNotSet:    {"Flag is not set", "set Flag", true},
+	rules.WordAtLeast:     {"Salt is at least 4", "add 2 to Salt", false},
+	rules.WordBelow:       {"Salt is below 3", "add 1 to Salt", true},
+	rules.WordExactly:     {"Salt is exactly Tide", "let Tide be Salt", false},
+	rules.WordHas:         {"the hero has oil", "take away item", false}, // taken before
+	rules.WordLacks:       {"the hero does not have oil", "take away item", true},
+	rules.WordHearts:      {"the hero has at least 3 hearts", "take 1 hearts from the hero", true},
+	rules.WordVisited:     {"the hero has been on Drawn", "", true},
+	rules.WordUnvisited:   {"the hero has not been on Drawn", "", false},
+	rules.WordIsOn:        {"timer is on", "turn on timer", false},
+	rules.WordIsOff:       {"timer is off", "turn on timer", true},
+	rules.WordIsOpen:      {"door is open", "flip door", false},
+	rules.WordIsShut:      {"door is shut", "open door", true},
+	rules.WordIsThere:     {"item is there", "take away item", true},
+	rules.WordIsAway:      {"every Item is not there", "take away every Item", false},
+	rules.WordLeft:        {"at most 0 of Item are left", "take away item", false},
+	rules.WordIsShown:     {"item is shown", "hide item", true},
+	rules.WordIsHidden:    {"item is hidden", "hide item", false},
+	rules.WordOwnIsSet:    {"lid of sign is set", "set lid of sign", false},
+	rules.WordOwnIsNotSet: {"lid of sign is not set", "set lid of every Jar", true},
+	rules.WordOwnAtLeast:  {"fullness of sign is at least 3", "let fullness of sign be 4", false},
+	rules.WordOwnBelow:    {"fullness of sign is below 3", "add Salt to fullness of sign", true},
+	rules.WordIsMet:       {"somebody is at sensor", "", false},
+	rules.WordIsLeft:      {"nobody is at sensor", "", true},
+	rules.WordAllOf:       {"all of these\n\tFlag is set\n\tSalt is exactly 2", "set Flag", false},
+	rules.WordAnyOf:       {"any of these\n\tFlag is set\n\tSalt is exactly 3", "set Flag", false},
+	rules.WordNoneOf:      {"none of these\n\tFlag is set\n\tany of these\n\t\tSalt is exactly 3", "add 1 to Salt", true},
+}
+
+// done are the actions, and what is so after one that was not before.
+var does = map[string]struct {
+	does string
+	so   func(r *run) bool
+}{
+	rules.WordSend:     {"send the hero to arrival", func(r *run) bool { r.hold(0, 90); return r.cell().X == 6 }},
+	rules.WordHeal:     {"take 2 hearts from the hero\ngive the hero 1 hearts", func(r *run) bool { return r.g.Count(play.Hearts) == 2 }},
+	rules.WordHarm:     {"take 3 hearts from the hero", func(r *run) bool { r.hold(0, 60); return r.g.Count(play.Lives) == 2 }},
+	rules.WordKeep:     {"remember this place for coming back", func(r *run) bool { return r.g.Back.X != r.g.Entry.X }},
+	rules.WordOpen:     {"open door", func(r *run) bool { return r.g.On(r.thing(kind.Door)) }},
+	rules.WordShut:     {"open door\nshut door\nopen every Door", func(r *run) bool { return r.g.On(r.thing(kind.Door)) }},
+	rules.WordTurnOn:   {"turn on timer", func(r *run) bool { return r.g.On(r.thing(kind.Timer)) }},
+	rules.WordTurnOff:  {"turn off it", func(r *run) bool { return !r.g.On(r.thing(kind.Switch)) }},
+	rules.WordFlip:     {"flip door", func(r *run) bool { return r.g.On(r.thing(kind.Door)) }},
+	rules.WordMake:     {"let source make one", func(r *run) bool { made := r.made(kind.Source); return len(made) > 0 && r.g.There(made[0]) }},
+	rules.WordShow:     {"hide item\nshow item\nhide door", func(r *run) bool { return r.g.Shown(r.thing(kind.Item)) && !r.g.Shown(r.thing(kind.Door)) }},
+	rules.WordHide:     {"hide item", func(r *run) bool { return !r.g.Shown(r.thing(kind.Item)) }},
+	rules.WordBring:    {"take away item\nput item there\ntake away door", func(r *run) bool { return r.g.There(r.thing(kind.Item)) && !r.g.There(r.thing(kind.Door)) }},
+	rules.WordRemove:   {"take away item", func(r *run) bool { return !r.g.There(r.thing(kind.Item)) }},
+	rules.WordEnable:   {"disable item\nenable item\ndisable door", func(r *run) bool { return !r.g.Disabled(r.thing(kind.Item)) && r.g.Disabled(r.thing(kind.Door)) }},
+	rules.WordDisable:  {"disable item", func(r *run) bool { return r.g.Disabled(r.thing(kind.Item)) }},
+	rules.WordOwnSet:   {"set lid of sign", func(r *run) bool { return r.own("lid") == 1 }},
+	rules.WordOwnClear: {"set lid of sign\nclear lid of sign\nset Flag", func(r *run) bool { return r.own("lid") == 0 && r.g.Flag(sample.DrawnFlag) }},
+	rules.WordOwnAdd:   {"add 2 to fullness of sign", func(r *run) bool { return r.own("full") == 3 }},
+	rules.WordOwnPut:   {"let fullness of every Jar be 4", func(r *run) bool { return r.own("full") == 4 }},
+	rules.WordSet:      {"set Flag", func(r *run) bool { return r.g.Flag(sample.DrawnFlag) }},
+	rules.WordClear:    {"set Flag\nset Lit\nclear Flag", func(r *run) bool { return !r.g.Flag(sample.DrawnFlag) && r.g.Flag(sample.Lit) }},
+	rules.WordAdd:      {"add Salt to Salt", func(r *run) bool { return r.g.Counter(sample.DrawnCounter) == 4 }},
+	rules.WordPut:      {"let Salt be -7", func(r *run) bool { return r.g.Counter(sample.DrawnCounter) == -7 }},
+	rules.WordMultiply: {"multiply Salt by 1000000\nmultiply Salt by 1000000", func(r *run) bool { return r.g.Counter(sample.DrawnCounter) == document.MaxNumber }},
+	rules.WordSignal:   {"send out bell", func(r *run) bool { return r.g.Flag(sample.Lit) }}, // a rule waits for it
+	rules.WordSay: {"say \"Mind the tide.\"\nset Flag", func(r *run) bool {
+		return len(r.g.Lines) == 1 && r.g.Lines[0].Text == "Mind the tide." && !r.g.Flag(sample.DrawnFlag)
+	}},
+	rules.WordAsk:     {"ask \"Shall it?\"\n\tanswer \"No\"\n\t\tset Lit\n\tanswer \"Yes\"\n\t\tset Flag", answered},
+	rules.WordAnswer:  {"ask \"\"\n\tanswer \"No\"\n\tanswer \"Yes\"\n\t\tset Flag\nadd 1 to Salt", func(r *run) bool { return answered(r) && r.g.Counter(sample.DrawnCounter) == 3 }},
+	rules.WordWhether: {"if all of this is so\n\tFlag is set\nthen\n\tset Lit\notherwise\n\tset Flag", func(r *run) bool { return r.g.Flag(sample.DrawnFlag) && !r.g.Flag(sample.Lit) }},
+	rules.WordRepeat:  {"repeat 3 times\n\trepeat 2 times\n\t\tadd 1 to Salt\nrepeat 0 times\n\tadd 100 to Salt", func(r *run) bool { return r.g.Counter(sample.DrawnCounter) == 8 }},
+	rules.WordAsLong:  {"as long as all of this is so\n\tSalt is below 20\nthen\n\tadd 3 to Salt", func(r *run) bool { return r.g.Counter(sample.DrawnCounter) == 20 }},
+	rules.WordWait: {"wait 1 s\nset Flag", func(r *run) bool {
+		r.hold(0, 50)
+		early := r.g.Flag(sample.DrawnFlag)
+		r.hold(0, 15)
+		return !early && r.g.Flag(sample.DrawnFlag)
+	}},
+	rules.WordStop: {"set Flag\nstop here\nclear Flag", func(r *run) bool { return r.g.Flag(sample.DrawnFlag) }},
+	rules.WordNote: {"# what follows\nset Flag", func(r *run) bool { return r.g.Flag(sample.DrawnFlag) && len(r.g.Lines) == 0 }},
+}
+
+// answered gives the second answer.
+func answered(r *run) bool {
+	asked := len(r.g.Lines) == 1 && len(r.g.Lines[0].Answers) == 2
+	r.press(play.InputDown)
+	still := len(r.g.Lines) == 1
+	r.press(play.InputUse)
+	return asked && still && len(r.g.Lines) == 0 && r.g.Flag(sample.DrawnFlag) && !r.g.Flag(sample.Lit)
+}
+
+// called is the first thing that has a name.
+func (r *run) called(name string) world.Ref {
+	for i := range r.g.Stage.Things {
+		if r.g.Stage.Things[i].Name == name {
+			return world.Ref(i)
+		}
+	}
+	return world.None
+}
+
+// own is what the sign has of its own.
+func (r *run) own(key string) int32 {
+	is, _ := r.g.Own(r.thing(kind.Sign), key)
+	return is
+}
+
+// Every word of the vocabulary does what it says: one without a test here is told.
+func TestEveryWord(t *testing.T) {
+	for _, e := range rules.Vocabulary {
+		switch e.Slot {
+		case document.SlotWhen:
+			c, ok := happens[e.Word]
+			if !ok {
+				t.Errorf("no test brings about “%s”", e.Word)
+				continue
+			}
+			r := stepping(t).reads("when\n\t" + c.when + "\nthen\n\tadd 1 to Tide")
+			if e.Word != rules.WordBegins && r.g.Counter(sample.DrawnOther) != 0 {
+				t.Errorf("“%s” wakes its rule before it happens", e.Word)
+			}
+			if c.do(r); r.g.Counter(sample.DrawnOther) != 1 {
+				t.Errorf("“%s” wakes its rule %d times", e.Word, r.g.Counter(sample.DrawnOther))
+			}
+		case document.SlotIf:
+			c, ok := asks[e.Word]
+			if !ok {
+				t.Errorf("no test asks “%s”", e.Word)
+				continue
+			}
+			for _, after := range []bool{false, true} {
+				then, want := "then\n", c.first
+				if after {
+					then, want = then+block(c.makes, 1), !c.first
+				}
+				r := stepping(t).reads(uses + then + "\tif all of this is so\n" + block(c.asks, 2) + "\tthen\n\t\tset Lit\n")
+				if after && (e.Word == rules.WordHas || e.Word == rules.WordLacks) {
+					r.take(kind.Item)
+					r = r.reads() // it is had, and then not
+					want = c.first
+				}
+				switch {
+				case after && c.makes == "" && e.Word == rules.WordVisited, after && c.makes == "" && e.Word == rules.WordUnvisited:
+					continue // where one is one has been
+				case after && c.makes == "":
+					r.hold(play.InputRight, 70)
+					r.hero().X, r.hero().Y = 64*play.Sub, 0
+					r.with(kind.Switch, 4, 0, 1, 1, false, document.Down)
+					r.reads("when\n\tany Switch is turned on\nif\n" + block(c.asks, 1) + "then\n\tset Lit\n")
+				}
+				if r.press(play.InputUse); r.g.Flag(sample.Lit) != want {
+					t.Errorf("“%s”, after what changes it %t, is %t", e.Word, after, !want)
+				}
+			}
+		default:
+			c, ok := does[e.Word]
+			if !ok {
+				t.Errorf("no test does “%s”", e.Word)
+				continue
+			}
+			r := stepping(t)
+			if e.Word == rules.WordSignal {
+				r.reads("when\n\tsignal bell comes\nthen\n\tset Lit")
+			}
+			r.hold(play.InputRight, 4)
+			r.hold(0, 1)
+			r.reads(uses + "then\n" + block(c.does, 1))
+			if e.Word != rules.WordHeal && e.Word != rules.WordKeep && !strings.Contains(c.does, "set Flag\nclear") && c.so(clone(r)) && e.Word != rules.WordTurnOff {
+				t.Errorf("what “%s” does is so before", e.Word)
+			}
+			if r.press(play.InputUse); !c.so(r) {
+				t.Errorf("“%s” does not do what it says", e.Word)
+			}
+		}
+	}
+}
+
+// clone is the same game, to be looked at.
+func clone(r *run) *run { return &run{r.t, r.d, r.g.Clone()} }

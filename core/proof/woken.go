@@ -1,0 +1,288 @@
+package proof
+
+import (
+	"azzel/core/document"
+	"azzel/core/rules"
+	"azzel/core/world"
+	"slices"
+)
+
+// wake lets the rules run that wait for something that happens to a thing.
+func (f *May) wake(word string, ref world.Ref, set func(*bool)) {
+	t := f.st.Thing(ref)
+	at := document.Object{Type: document.TypeEntity, Map: f.st.Grounds[t.Map].ID, ID: t.ID}
+	f.wakeAll(rules.Happening{Word: word, At: at, Kind: document.ID(t.Kind)}, ref, set)
+}
+
+// always lets the rules run that wait for what is bound to no place.
+func (f *May) always(set func(*bool)) {
+	f.wakeAll(rules.Happening{Word: rules.WordBegins}, world.None, set)
+	f.wakeAll(rules.Happening{Word: rules.WordHurt}, world.None, set)
+	for i, id := range f.st.Flags {
+		at := document.Object{Type: document.TypeFlag, ID: id}
+		if f.yes[i] {
+			f.wakeAll(rules.Happening{Word: rules.WordGetsSet, At: at}, world.None, set)
+			f.wakeAll(rules.Happening{Word: rules.WordGetsBare, At: at}, world.None, set)
+		}
+	}
+	for i, c := range f.st.Counters {
+		if f.least[i] != f.most[i] {
+			f.wakeAll(rules.Happening{Word: rules.WordCounts, At: document.Object{Type: document.TypeCounter, ID: c.ID}}, world.None, set)
+		}
+	}
+	if len(f.signals) > 0 {
+		f.wakeAll(rules.Happening{Word: rules.WordHears}, world.None, set)
+	}
+}
+
+// wakeAll lets the rules run that wait for a happening: what they do where their conditions could hold, and
+// what they do otherwise where these could fail.
+func (f *May) wakeAll(h rules.Happening, it world.Ref, set func(*bool)) {
+	for _, r := range rules.Waiting(f.st.Doc, h) {
+		tree := rules.TreeOf(r)
+		if !f.means(tree, h) {
+			continue
+		}
+		could, fails := f.could(tree.If, it)
+		if could {
+			set(&f.ran[f.st.RuleOf(r.ID)])
+			f.does(tree.Then, it, r.Once && !tree.Each, set)
+		}
+		if fails {
+			f.does(tree.Otherwise, it, false, set)
+		}
+	}
+}
+
+// means reports whether what a rule waits for more closely could be: an item that is used, a signal.
+func (f *May) means(tree *rules.Tree, h rules.Happening) bool {
+	if h.Word != rules.WordUseOn && h.Word != rules.WordHears {
+		return true
+	}
+	return slices.ContainsFunc(tree.When, func(n *rules.Node) bool {
+		switch n.Word {
+		case rules.WordUseOn:
+			return n.Word == h.Word && f.has(n.Blank("item").Word())
+		case rules.WordHears:
+			_, sent := slices.BinarySearch(f.signals, n.Blank("signal").Word())
+			return n.Word == h.Word && sent
+		}
+		return false
+	})
+}
+
+// could tells whether all that conditions ask could be so, and whether it could not.
+func (f *May) could(asked []*rules.Node, it world.Ref) (could, fails bool) {
+	could = true
+	for _, n := range asked {
+		is, not := f.condition(n, it)
+		could, fails = could && is, fails || not
+	}
+	return could, fails
+}
+
+// condition tells whether what a condition asks could be so, and whether it could not.
+func (f *May) condition(n *rules.Node, it world.Ref) (could, fails bool) {
+	switch n.Word {
+	case rules.WordAllOf:
+		return f.could(n.If, it)
+	case rules.WordAnyOf, rules.WordNoneOf:
+		fails = true // none of them need be so
+		for _, q := range n.If {
+			is, not := f.condition(q, it)
+			could, fails = could || is, fails && not
+		}
+		if n.Word == rules.WordNoneOf {
+			return fails, could
+		}
+		return could, fails
+	case rules.WordIsSet, rules.WordIsNotSet:
+		i := f.st.FlagOf(n.At.ID)
+		switch {
+		case i < 0:
+			return n.Word == rules.WordIsNotSet, true // a flag that was removed is not set
+		case n.Word == rules.WordIsSet:
+			return f.yes[i], f.no[i]
+		}
+		return f.no[i], f.yes[i]
+	case rules.WordAtLeast, rules.WordBelow, rules.WordExactly:
+		return f.counts(n)
+	case rules.WordHas, rules.WordLacks:
+		has := f.has(n.Blank("item").Word()) // what is had may be used up
+		return has || n.Word == rules.WordLacks, true
+	case rules.WordVisited, rules.WordUnvisited:
+		m := f.st.MapOf(n.At.ID)
+		return n.Word == rules.WordUnvisited || m >= 0 && f.arrived[m], true
+	}
+	all := f.targets(n, it)
+	if len(all) == 0 {
+		// of a kind of which there is nothing all is so
+		return n.At.Type == document.TypeKind || n.At.Type == "", true
+	}
+	could = true
+	for _, r := range all {
+		t := f.st.Thing(r)
+		on, off := t.Entity.On || f.opened[r], !t.Entity.On || f.shuts[r]
+		switch n.Word {
+		case rules.WordIsOn, rules.WordIsOpen:
+			could, fails = could && on, fails || off
+		case rules.WordIsOff, rules.WordIsShut:
+			could, fails = could && off, fails || on
+		default:
+			fails = true
+		}
+	}
+	return could, fails
+}
+
+// counts tells of a condition about a counter whether it could be so, and whether it could not.
+func (f *May) counts(n *rules.Node) (could, fails bool) {
+	least, most := f.Counter(n.At.ID)
+	from, to := n.Number, n.Number
+	if n.By != "" {
+		from, to = f.Counter(n.By)
+	}
+	switch n.Word {
+	case rules.WordAtLeast:
+		return most >= from, least < to
+	case rules.WordBelow:
+		return least < to, most >= from
+	}
+	return least <= to && most >= from, least != most || from != to || least != from
+}
+
+// Flag tells whether a flag could be set, and whether it could not.
+func (f *May) Flag(id document.ID) (yes, no bool) {
+	if i := f.st.FlagOf(id); i >= 0 {
+		return f.yes[i], f.no[i]
+	}
+	return false, true
+}
+
+// Counter is the least and the most that a counter could be.
+func (f *May) Counter(id document.ID) (least, most int64) {
+	if c := f.st.CounterOf(id); c >= 0 {
+		return f.least[c], f.most[c]
+	}
+	return 0, 0
+}
+
+// targets are the things that a part names.
+func (f *May) targets(n *rules.Node, it world.Ref) (out []world.Ref) {
+	switch n.At.Type {
+	case document.TypeIt:
+		if it >= 0 {
+			out = append(out, it)
+		}
+	case document.TypeKind:
+		for r := range f.st.Things {
+			if document.ID(f.st.Things[r].Kind) == n.At.ID {
+				out = append(out, world.Ref(r))
+			}
+		}
+	case document.TypeEntity:
+		if r := f.st.ThingOf(n.At.Map, n.At.ID); r >= 0 {
+			out = append(out, r)
+		}
+	}
+	return out
+}
+
+// does takes over what steps could bring about; alone are those that are done once in a game.
+func (f *May) does(all []*rules.Node, it world.Ref, alone bool, set func(*bool)) {
+	for _, n := range all {
+		switch n.Word {
+		case rules.WordWhether, rules.WordAsLong:
+			could, fails := f.could(n.If, it)
+			if could {
+				f.does(n.Then, it, alone && n.Word == rules.WordWhether, set)
+			}
+			if fails {
+				f.does(n.Otherwise, it, alone, set)
+			}
+		case rules.WordRepeat:
+			f.does(n.Then, it, false, set)
+		case rules.WordAsk, rules.WordAnswer:
+			f.does(n.Then, it, alone, set)
+		case rules.WordSet, rules.WordClear:
+			if i := f.st.FlagOf(n.At.ID); i >= 0 && n.Word == rules.WordSet {
+				set(&f.yes[i])
+			} else if i >= 0 {
+				set(&f.no[i])
+			}
+		case rules.WordAdd, rules.WordPut, rules.WordMultiply:
+			f.changesCounter(n, alone, set)
+		case rules.WordSignal:
+			word := n.Blank("signal").Word()
+			if i, has := slices.BinarySearch(f.signals, word); !has {
+				f.signals = slices.Insert(f.signals, i, word)
+				f.moved(set)
+			}
+		default:
+			for _, r := range f.targets(n, it) {
+				f.doesTo(n.Word, r, set)
+			}
+		}
+	}
+}
+
+// doesTo takes over what a step could bring about for a thing.
+func (f *May) doesTo(word string, t world.Ref, set func(*bool)) {
+	switch word {
+	case rules.WordOpen, rules.WordTurnOn:
+		set(&f.opened[t])
+	case rules.WordShut, rules.WordTurnOff:
+		set(&f.shuts[t])
+	case rules.WordFlip:
+		set(&f.opened[t])
+		set(&f.shuts[t])
+	case rules.WordSend:
+		f.setAt(f.st.Thing(t))
+	case rules.WordRemove:
+		set(&f.away[t])
+	}
+}
+
+// changesCounter widens what a counter could be.
+func (f *May) changesCounter(n *rules.Node, alone bool, set func(*bool)) {
+	c := f.st.CounterOf(n.At.ID)
+	if c < 0 {
+		return
+	}
+	from, to := n.Number, n.Number
+	if n.By != "" {
+		from, to = f.Counter(n.By)
+	}
+	least, most := f.least[c], f.most[c]
+	switch {
+	case n.Word == rules.WordPut:
+		least, most = min(least, from), max(most, to)
+	case n.Word == rules.WordAdd && alone && n.By == "":
+		if i, has := slices.BinarySearch(f.added, n.ID); !has {
+			// what is done once adds once, whatever else it is by then
+			f.added = slices.Insert(f.added, i, n.ID)
+			least, most = least+min(0, from), most+max(0, to)
+		}
+	default:
+		if from < 0 || n.Word == rules.WordMultiply {
+			least = -document.MaxNumber
+		}
+		if to > 0 || n.Word == rules.WordMultiply {
+			most = document.MaxNumber
+		}
+	}
+	if least = max(least, -document.MaxNumber); least < f.least[c] {
+		f.least[c] = least
+		f.moved(set)
+	}
+	if most = min(most, document.MaxNumber); most > f.most[c] {
+		f.most[c] = most
+		f.moved(set)
+	}
+}
+
+// moved tells that something more could be.
+func (f *May) moved(set func(*bool)) {
+	var more bool
+	set(&more)
+}

@@ -1,0 +1,57 @@
+package rules
+
+import (
+	"azzel/core/document"
+	"azzel/core/kind"
+)
+
+// actions are what a rule can do.
+var actions = concat(document.SlotThen,
+	group("The hero", []Entry{
+		{Word: WordSend, Also: "teleport transfer move warp go", Label: "send the hero somewhere", Pattern: "[send] the hero to {what}", Blanks: entity("arrival, spawn or checkpoint", stands)},
+		{Word: WordHeal, Also: "health life restore", Label: "give the hero hearts", Pattern: "[give] the hero {number} hearts", Blanks: amount},
+		{Word: WordHarm, Also: "damage hurt wound", Label: "take hearts from the hero", Pattern: "[take] {number} hearts from the hero", Blanks: amount},
+		{Word: WordKeep, Also: "checkpoint save respawn", Label: "let the hero come back here", Pattern: "[remember] this place for coming back"},
+	}),
+	group("Doors and what works", []Entry{
+		{Word: WordOpen, Also: "unlock", Label: "open a door", Pattern: "[open] {what}", Blanks: entity("door", opens)},
+		{Word: WordShut, Also: "close lock", Label: "shut a door", Pattern: "[shut] {what}", Blanks: entity("door", opens)},
+		{Word: WordTurnOn, Also: "activate start", Label: "turn something on", Pattern: "[turn on] {what}", Blanks: entity(turning, turns)},
+		{Word: WordTurnOff, Also: "deactivate stop", Label: "turn something off", Pattern: "[turn off] {what}", Blanks: entity(turning, turns)},
+		{Word: WordFlip, Also: "toggle switch change", Label: "flip something", Pattern: "[flip] {what}", Blanks: entity("door, switch or something else that can be on", func(k *kind.Kind) bool { return turns(k) || opens(k) })},
+		{Word: WordMake, Also: "spawn create", Label: "let a source make one", Pattern: "[let] {what} make one", Blanks: entity("source", makes)},
+	}),
+	group("What is there", []Entry{
+		{Word: WordShow, Also: "appear reveal visible", Label: "show something", Pattern: "[show] {what}", Blanks: entity("thing", anything)},
+		{Word: WordHide, Also: "vanish disappear invisible", Label: "hide something", Pattern: "[hide] {what}", Blanks: entity("thing", anything)},
+		{Word: WordBring, Also: "appear spawn add create place", Label: "put something there", Pattern: "[put] {what} there", Blanks: entity("thing", anything)},
+		{Word: WordRemove, Also: "delete destroy disappear kill erase", Label: "take something away", Pattern: "[take away] {what}", Blanks: entity("thing", anything)},
+		{Word: WordEnable, Also: "allow activate", Label: "enable something", Pattern: "[enable] {what}", Blanks: entity("thing", anything)},
+		{Word: WordDisable, Also: "forbid freeze", Label: "disable something", Pattern: "[disable] {what}", Blanks: entity("thing", anything)},
+	}),
+	group("Something’s own", []Entry{
+		{Word: WordOwnSet, Label: "set a flag of its own", Pattern: "[set] {own} of {what}", Blanks: ownFlag},
+		{Word: WordOwnClear, Label: "clear a flag of its own", Pattern: "[clear] {own} of {what}", Blanks: ownFlag},
+		{Word: WordOwnAdd, Label: "add to a counter of its own", Pattern: "[add] {number} to {own} of {what}", Blanks: counter},
+		{Word: WordOwnPut, Label: "give a counter of its own a number", Pattern: "[let] {own} of {what} be {number}", Blanks: counter},
+	}),
+	group("The story", []Entry{
+		{Word: WordSet, Also: "variable true remember", Label: "set a flag", Pattern: "[set] {what}", Blanks: flag},
+		{Word: WordClear, Also: "variable false forget reset", Label: "clear a flag", Pattern: "[clear] {what}", Blanks: flag},
+		{Word: WordAdd, Also: "variable increase plus score subtract minus", Label: "add to a counter", Pattern: "[add] {number} to {what}", Blanks: tally},
+		{Word: WordPut, Also: "variable set assign", Label: "give a counter a number", Pattern: "[let] {what} be {number}", Blanks: tally},
+		{Word: WordMultiply, Also: "variable times", Label: "multiply a counter", Pattern: "[multiply] {what} by {number}", Blanks: tally},
+		{Word: WordSignal, Also: "call broadcast trigger event message rule", Label: "send out a signal", Pattern: "[send out] {signal}", Blanks: signals},
+		{Word: WordSay, Also: "text message dialogue speak show", Label: "say a line", Pattern: "[say] {text}", Blanks: []Blank{{Key: "text", Type: BlankText, First: "Something is said."}}},
+	}),
+	group("What comes when", []Entry{
+		{Word: WordAsk, Also: "choice question menu dialogue choose", Label: "ask a question", Pattern: "[ask] {text}", Blanks: []Blank{{Key: "text", Type: BlankText, First: "What shall it be?"}}, Holds: []string{document.SlotThen}},
+		{Word: WordAnswer, Also: "option choice", Label: "an answer", Pattern: "[answer] {text}", Blanks: []Blank{{Key: "text", Type: BlankText, First: "Yes"}}, Holds: []string{document.SlotThen}, Within: WordAsk},
+		{Word: WordWhether, Also: "condition branch else", Label: "only if something is so", Pattern: "[if] all of this is so", Holds: []string{document.SlotIf, document.SlotThen, document.SlotOtherwise}},
+		{Word: WordRepeat, Also: "loop times", Label: "do something several times", Pattern: "[repeat] {number} times", Blanks: amount, Holds: []string{document.SlotThen}},
+		{Word: WordAsLong, Also: "loop while until", Label: "do something as long as something is so", Pattern: "[as long as] all of this is so", Holds: []string{document.SlotIf, document.SlotThen}},
+		{Word: WordWait, Also: "pause delay sleep time", Label: "wait some seconds", Pattern: "[wait] {number} s", Blanks: amount},
+		{Word: WordStop, Also: "end exit return break", Label: "leave out the rest", Pattern: "[stop] here"},
+		{Word: WordNote, Also: "comment remark", Label: "a note to yourself", Pattern: "[note] {text}", Blanks: []Blank{{Key: "text", Type: BlankText, First: "Why this is so."}}},
+	}),
+)

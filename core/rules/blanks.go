@@ -1,0 +1,80 @@
+package rules
+
+import (
+	"azzel/core/document"
+	"azzel/core/kind"
+	"slices"
+)
+
+// had is the blank for what the hero can have.
+var had = []Blank{{Key: "item", Type: BlankItem, Keys: true}}
+
+// tally are the blanks for a counter and a number, amount that for a number.
+var (
+	tally  = []Blank{{Key: "what", Type: BlankCounter}, {Key: "number", Type: BlankNumber}}
+	amount = []Blank{{Key: "number", Type: BlankNumber}}
+)
+
+// leftOver are the blanks for a kind, and how many of it.
+var leftOver = []Blank{{Key: "what", Type: BlankKind, Wants: "thing"}, {Key: "number", Type: BlankNumber}}
+
+// signals is the blank for a signal.
+var signals = []Blank{{Key: "signal", Type: BlankSignal, First: "tide"}}
+
+// asked is where conditions stand in others.
+var asked = []string{document.SlotIf}
+
+// flag is the blank for a flag.
+var flag = []Blank{{Key: "what", Type: BlankFlag}}
+
+// ownFlag and counter are the blanks for what something has of its own.
+var (
+	ownFlag = owning("flag", kind.YesNo, Blank{Key: "own", Type: BlankOwnFlag})
+	counter = owning("counter", kind.Number, Blank{Key: "own", Type: BlankOwnCounter}, Blank{Key: "number", Type: BlankNumber})
+)
+
+// turning is what can be on or off, as people call it.
+const turning = "switch or something else that can be on"
+
+// group gives entries the heading under which they are offered, concat their slot.
+func group(heading string, all []Entry) []Entry {
+	for i := range all {
+		all[i].Group = heading
+	}
+	return all
+}
+
+func concat(slot string, groups ...[]Entry) []Entry {
+	all := slices.Concat(groups...)
+	for i := range all {
+		all[i].Slot = slot
+	}
+	return all
+}
+
+// entity is the blank for an entity of kinds that fit.
+func entity(wants string, fits func(*kind.Kind) bool) []Blank {
+	return []Blank{{Key: "what", Type: BlankEntity, Wants: wants, Fits: fits}}
+}
+
+func acts(word string) func(*kind.Kind) bool {
+	return func(k *kind.Kind) bool { return k.Acts() == word }
+}
+
+func anything(k *kind.Kind) bool { return k.Wired }
+func opens(k *kind.Kind) bool    { return k.Acts() == kind.Door || k.Acts() == kind.Container }
+func turns(k *kind.Kind) bool {
+	return k.State != "" && !opens(k) && k.Acts() != kind.Checkpoint
+}
+func stands(k *kind.Kind) bool {
+	return slices.Contains([]string{kind.Arrival, kind.Spawn, kind.Checkpoint}, k.Acts())
+}
+func speaks(k *kind.Kind) bool { return k.Acts() == kind.Character || k.Acts() == kind.Sign }
+func makes(k *kind.Kind) bool  { return k.Acts() == kind.Source || k.Acts() == kind.LaneEntry }
+func falls(k *kind.Kind) bool {
+	return slices.Contains([]string{kind.Walker, kind.Flyer, kind.Shooter, kind.Breakable, kind.Charge}, k.Acts())
+}
+
+func wakes(word string) func(*kind.Kind) bool {
+	return func(k *kind.Kind) bool { return k.Wakes == word }
+}

@@ -1,0 +1,230 @@
+package rules
+
+import (
+	"azzel/core/document"
+	"azzel/core/kind"
+	"fmt"
+	"strings"
+)
+
+// Print writes a rule as text: what wakes it, what it asks and does, a part a line, with what stands in a part below it,
+// farther in. Parse reads it again.
+func Print(d *document.Document, r *document.Rule) string {
+	w := printer{doc: d, rule: r}
+	head := []string{textRule}
+	if r.Name != "" {
+		head = append(head, quote(r.Name))
+	}
+	if r.Once {
+		head = append(head, textOnce)
+	}
+	if r.Off {
+		head = append(head, textOff)
+	}
+	if len(head) > 1 {
+		w.line(0, strings.Join(head, " "))
+	}
+	for i, slot := range document.Slots {
+		all := r.In(slot)
+		if len(all) == 0 && slot != document.SlotWhen && slot != document.SlotThen {
+			continue
+		}
+		w.line(0, SlotWords[i])
+		w.parts(all, 1)
+	}
+	return w.out.String()
+}
+
+type printer struct {
+	doc  *document.Document
+	rule *document.Rule
+	out  strings.Builder
+}
+
+func (w *printer) line(deep int, text string) {
+	w.out.WriteString(strings.Repeat("\t", deep))
+	w.out.WriteString(text)
+	w.out.WriteByte('\n')
+}
+
+func (w *printer) parts(all []*document.RulePart, deep int) {
+	for _, p := range all {
+		w.part(p, deep)
+	}
+}
+
+func (w *printer) part(p *document.RulePart, deep int) {
+	e := Find(p.Word)
+	if e == nil {
+		return // another version's; it stays where it is
+	}
+	text := printedPart(w.doc, p, e)
+	if p.Off {
+		text = textOff + " " + text
+	}
+	w.line(deep, text)
+	if deep > document.MaxDeep {
+		return
+	}
+	for i, slot := range e.Holds {
+		all := w.rule.Under(p.ID, slot)
+		if i > 0 && (len(all) > 0 || slot == document.SlotThen) {
+			w.line(deep, SlotWords[slotNumber(slot)])
+		}
+		w.parts(all, deep+1)
+	}
+}
+
+// printedPart is a part by itself.
+func printedPart(d *document.Document, p *document.RulePart, e *Entry) string {
+	if text := p.Blank("text").Word(); e.Word == WordNote && text != "" && text == strings.TrimSpace(text) && !strings.ContainsAny(text, "\n\r") {
+		return "# " + text
+	}
+	var words []string
+	for _, x := range patternOf(e.Pattern) {
+		if x.blank == "" {
+			words = append(words, x.word)
+		} else {
+			words = append(words, printedBlank(d, p, e.Blank(x.blank)))
+		}
+	}
+	return strings.Join(words, " ")
+}
+
+func printedBlank(d *document.Document, p *document.RulePart, b *Blank) string {
+	value := p.Blank(b.Key)
+	o, isNamed := document.Named(value)
+	switch b.Type {
+	case BlankText:
+		return quote(value.Word())
+	case BlankSignal, BlankItem:
+		return named(value.Word())
+	case BlankOwnFlag, BlankOwnCounter:
+		for _, own := range b.OwnChoices(d, p.Blank("what")) {
+			if own.Key == value.Word() {
+				return named(own.Name)
+			}
+		}
+		return named(value.Word())
+	case BlankNumber:
+		if !isNamed {
+			return fmt.Sprint(value.Thousandths() / 1000)
+		}
+	}
+	return printedName(d, p, o, b.Type)
+}
+
+// printedName is what a blank names, so that it is found again: by its map where its name alone would not do, by its id
+// where it has gone or shares its name.
+func printedName(d *document.Document, p *document.RulePart, o document.Object, typ string) string {
+	one := func(name string, alike []document.ID) string {
+		if name == "" || len(alike) > 1 {
+			return "@" + string(o.ID)
+		}
+		return named(name)
+	}
+	switch o.Type {
+	case document.TypeIt:
+		return textIt
+	case document.TypeKind:
+		name := ""
+		if k := d.Kind(o.ID); k != nil {
+			name = k.Name
+		}
+		text := one(name, kindsCalled(d, name))
+		if typ != BlankKind {
+			text = everyOf(p) + " " + text
+		}
+		return text
+	case document.TypeFlag:
+		name := ""
+		if f := d.Flags.Get(o.ID); f != nil {
+			name = f.Name
+		}
+		return one(name, flagsCalled(d, name))
+	case document.TypeCounter:
+		name := ""
+		if c := d.Counters.Get(o.ID); c != nil {
+			name = c.Name
+		}
+		return one(name, countersCalled(d, name))
+	case document.TypeMap:
+		name := ""
+		if m := d.Maps.Get(o.ID); m != nil {
+			name = m.Name
+		}
+		return one(name, mapsCalled(d, name))
+	}
+	m := d.Maps.Get(o.Map)
+	e := d.Entity(o.Map, o.ID)
+	if e == nil || len(entitiesOf(m)[e.Name]) > 1 {
+		return "@" + string(o.Map) + "." + string(o.ID)
+	}
+	if len(entitiesCalled(d, e.Name)) == 1 {
+		return named(e.Name)
+	}
+	if len(mapsCalled(d, m.Name)) > 1 {
+		return "@" + string(o.Map) + "." + string(o.ID)
+	}
+	return named(e.Name) + " " + textOn + " " + named(m.Name)
+}
+
+// entitiesOf are the entities of a map by their names.
+func entitiesOf(m *document.Map) map[string][]document.ID {
+	return m.Entities.Derived(func() any {
+		out := map[string][]document.ID{}
+		m.Entities.Each(func(e *document.Entity) { out[e.Name] = append(out[e.Name], e.ID) })
+		return out
+	}).(map[string][]document.ID)
+}
+
+// entitiesCalled are the entities of all maps that have a name.
+func entitiesCalled(d *document.Document, name string) (out []document.Object) {
+	for _, m := range d.MapsInOrder() {
+		for _, id := range entitiesOf(m)[name] {
+			out = append(out, document.Object{Type: document.TypeEntity, Map: m.ID, ID: id})
+		}
+	}
+	return out
+}
+
+func mapsCalled(d *document.Document, name string) (out []document.ID) {
+	d.Maps.Each(func(m *document.Map) {
+		if m.Name == name {
+			out = append(out, m.ID)
+		}
+	})
+	return out
+}
+
+func flagsCalled(d *document.Document, name string) (out []document.ID) {
+	d.Flags.Each(func(f *document.Flag) {
+		if f.Name == name {
+			out = append(out, f.ID)
+		}
+	})
+	return out
+}
+
+func countersCalled(d *document.Document, name string) (out []document.ID) {
+	d.Counters.Each(func(c *document.Counter) {
+		if c.Name == name {
+			out = append(out, c.ID)
+		}
+	})
+	return out
+}
+
+func kindsCalled(d *document.Document, name string) (out []document.ID) {
+	for _, k := range d.KindsInOrder() {
+		if k.Name == name {
+			out = append(out, k.ID)
+		}
+	}
+	return out
+}
+
+// valueOf is the value of a blank that names an object.
+func valueOf(typ string, m, id document.ID) kind.Datum {
+	return document.Naming(document.Object{Type: typ, Map: m, ID: id})
+}

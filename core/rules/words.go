@@ -1,0 +1,94 @@
+package rules
+
+// The words: happenings, conditions and actions.
+const (
+	WordUse      = "use"      // the hero uses a switch
+	WordUseOn    = "useOn"    // the hero uses the item in hand on something
+	WordReaches  = "reaches"  // a counter of something's own comes to a number, or a flag is set
+	WordTake     = "take"     // the hero takes a collectible
+	WordEnter    = "enter"    // somebody comes to a sensor, a checkpoint or a goal
+	WordLeave    = "leave"    // all have left a sensor
+	WordArrive   = "arrive"   // the hero arrives on a map
+	WordTurnsOn  = "turnsOn"  // something is turned on
+	WordTurnsOff = "turnsOff" // something is turned off
+	WordOpens    = "opens"    // a door or a container is opened
+	WordShuts    = "shuts"    // a door is shut
+	WordRings    = "rings"    // the time of a timer is over
+	WordEnds     = "ends"     // a source has made all, and nothing of it is left
+	WordFalls    = "falls"    // somebody is defeated, something is broken
+	WordIsSet    = "isSet"    // a flag is set
+	WordIsNotSet = "isNotSet" // a flag is not set
+	WordIsOn     = "isOn"
+	WordIsOff    = "isOff"
+	WordIsOpen   = "isOpen"
+	WordIsShut   = "isShut"
+	WordIsMet    = "isMet"   // somebody is in a sensor
+	WordIsLeft   = "isLeft"  // nobody is in it
+	WordOpen     = "open"    // open a door
+	WordShut     = "shut"    // shut it
+	WordTurnOn   = "turnOn"  // turn something on
+	WordTurnOff  = "turnOff" // turn it off
+	WordFlip     = "flip"    // the one or the other
+	WordShow     = "show"    // let the player see something
+	WordHide     = "hide"    // and not any more
+	WordEnable   = "enable"  // let something do what it does
+	WordDisable  = "disable" // and not any more
+	WordBring    = "bring"   // put something where it is at first
+	WordRemove   = "remove"  // take it away
+	WordMake     = "make"    // let a source make one
+	WordSet      = "set"     // set a flag
+	WordClear    = "clear"   // clear a flag
+	WordSay      = "say"     // say a line
+
+	WordHas       = "has"       // the hero has an item or a key
+	WordLacks     = "lacks"     // it has not
+	WordVisited   = "visited"   // the hero has been on a map
+	WordUnvisited = "unvisited" // it has not
+	WordIsThere   = "isThere"   // something is there
+	WordIsAway    = "isAway"    // it is not: absent, taken, broken
+	WordIsShown   = "isShown"
+	WordIsHidden  = "isHidden"
+	WordSend      = "send" // the hero goes where something is
+	WordWait      = "wait" // the rest of the rule comes later
+
+	WordOwnIsSet    = "ownIsSet"    // a flag of something's own is set
+	WordOwnIsNotSet = "ownIsNotSet" // it is not
+	WordOwnAtLeast  = "ownAtLeast"  // a counter of something's own is a number or more
+	WordOwnBelow    = "ownBelow"    // it is less
+	WordOwnSet      = "ownSet"      // set a flag of something's own
+	WordOwnClear    = "ownClear"    // clear it
+	WordOwnAdd      = "ownAdd"      // add to a counter of something's own; what is less than 0 takes away
+	WordOwnPut      = "ownPut"      // give it a number
+
+	WordSpeak    = "speak"    // the hero speaks to a character, reads a sign
+	WordHurt     = "hurt"     // the hero loses hearts
+	WordBegins   = "begins"   // a new game begins
+	WordGetsSet  = "getsSet"  // a flag is set that was not
+	WordGetsBare = "getsBare" // a flag is cleared that was set
+	WordCounts   = "counts"   // a counter comes to a number
+	WordHears    = "hears"    // a signal is sent out
+
+	WordAtLeast = "atLeast" // a counter is a number or more
+	WordBelow   = "below"   // it is less
+	WordExactly = "exactly"
+	WordHearts  = "hearts" // the hero has so many hearts or more
+	WordLeft    = "left"   // so many of a kind are left, or fewer
+	WordAllOf   = "allOf"  // all that stands in it is so
+	WordAnyOf   = "anyOf"  // one of it is
+	WordNoneOf  = "noneOf" // none is
+
+	WordAdd      = "add"      // add to a counter
+	WordPut      = "put"      // give it a number
+	WordMultiply = "multiply" // multiply it
+	WordHeal     = "heal"     // give the hero hearts
+	WordHarm     = "harm"     // take hearts from it
+	WordKeep     = "keep"     // the hero comes back here after a loss
+	WordSignal   = "signal"   // wakes rules that wait for the signal
+	WordAsk      = "ask"      // ask, and go on by the answer
+	WordAnswer   = "answer"   // one answer
+	WordWhether  = "whether"  // do some of it only if something is so
+	WordAsLong   = "asLong"   // and again, as long as it is
+	WordRepeat   = "repeat"   // so many times
+	WordStop     = "stop"     // the rest of the rule is left out
+	WordNote     = "note"     // a comment
+)

@@ -1,0 +1,79 @@
+<script lang="ts">
+	import type { EditorView } from '@codemirror/view'
+	import { untrack } from 'svelte'
+	import type { Fault, ToldRule } from '../core/types'
+	import { workspace } from '../workspace/workspace.svelte'
+	import { ruleEditor, showText } from './ruleEditor'
+
+	// A rule as text: what can be read is the rule at once, what cannot is kept as a draft.
+	let { rule }: { rule: ToldRule } = $props()
+	const w = workspace()
+	let place: HTMLElement
+	let view: EditorView | undefined
+	let faults = $state<Fault[]>([])
+	let written = false
+	let timer = 0
+
+	const asIs = () => rule.draft || w.project.ask('ruleText', { rule: rule.id })
+
+	$effect(() => {
+		const opened = untrack(() => ruleEditor(place, asIs(), w.project, { changed, left: store }))
+		view = opened
+		return () => {
+			store()
+			opened.destroy()
+			view = undefined
+		}
+	})
+
+	// what is changed elsewhere is seen here, but not under one's hands
+	$effect(() => {
+		void rule
+		untrack(() => view && !view.hasFocus && !written && showText(view, asIs()))
+	})
+
+	function changed(_: string, read: { faults: Fault[] }) {
+		faults = read.faults
+		if (!view?.hasFocus) return
+		written = true
+		clearTimeout(timer)
+		timer = setTimeout(store, 700)
+	}
+
+	/** Stores what was written: as the rule, or as a draft where it cannot be read. */
+	function store() {
+		clearTimeout(timer)
+		if (!written || !view || !w.project.head.rules.some((r) => r.id === rule.id)) return
+		const text = view.state.doc.toString()
+		const { faults } = w.project.ask('readText', { text })
+		const was = w.project.ask('ruleText', { rule: rule.id })
+		if (faults.length) {
+			if (text !== (rule.draft ?? '')) w.project.try('draftRule', { rule: rule.id, text })
+		} else if (text !== was || rule.draft) w.project.try('rewriteRule', { rule: rule.id, text })
+		written = false
+		if (!view.hasFocus && !faults.length) showText(view, asIs())
+	}
+
+	function forget() {
+		written = false
+		w.project.try('draftRule', { rule: rule.id, text: '' })
+		faults = []
+		if (view) showText(view, w.project.ask('ruleText', { rule: rule.id }))
+	}
+</script>
+
+<div class="mx-px mb-px border-t border-line" data-testid="rule-text">
+	<div bind:this={place} class="max-h-96 overflow-y-auto"></div>
+	{#if faults.length}
+		<ul class="px-2.5 pt-1 text-[12px] text-brick" aria-label="What cannot be read">
+			{#each faults.slice(0, 3) as f, i (i)}<li><b>Line {f.line}:</b> {f.text}</li>{/each}
+			{#if faults.length > 3}<li>and {faults.length - 3} more</li>{/if}
+		</ul>
+	{/if}
+	{#if rule.draft}
+		<div class="flex items-center gap-2 px-2.5 py-1 text-[12px] text-dim">
+			<p class="grow">Kept as a draft until it can be read. Until then the rule is as the card says.</p>
+			<button class="button shrink-0" onclick={forget}>Throw the draft away</button>
+		</div>
+	{/if}
+</div>
