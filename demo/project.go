@@ -105,7 +105,7 @@ func Project(s *Sheet, picture string) *document.Document {
 		c, err := author.AddRule(d, r)
 		d = do(d, c, err)
 	}
-	return d
+	return withStory(d)
 }
 
 // motif keeps what stands on a map, above its ground, as a motif.

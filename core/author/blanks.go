@@ -121,7 +121,7 @@ func fitsBlank(d *document.Document, b *rules.Blank, value, what kind.Datum) boo
 		}
 		return value != "" && value == kind.Of(value.Thousandths()/1000)
 	case rules.BlankItem:
-		return slices.Contains(rules.Items(d, b.Keys), value.Word())
+		return b.Free && value.Word() != "" && value == kind.Of(value.Word()) || slices.Contains(rules.Items(d, b.Keys), value.Word())
 	case rules.BlankOwnFlag, rules.BlankOwnCounter:
 		return slices.ContainsFunc(b.OwnChoices(d, what), func(s kind.Setting) bool { return s.Key == value.Word() })
 	}

@@ -43,7 +43,7 @@ func PlaceMaps(d *document.Document, at map[document.ID]grid.Point, within int) 
 	return c, nil
 }
 
-// CopyMap copies a map with all that is on it, and its passages where wanted:
+// CopyMap copies a map with all that is on it and the rules that wait for something there, and its passages where wanted:
 // those within it lead within the copy, others from the copy to where they led. The
 // copy has another size, in cells from its top left, where one is given.
 func CopyMap(d *document.Document, m *document.Map, name string, size grid.Point, passages bool) (Change, error) {
@@ -95,6 +95,16 @@ func CopyMap(d *document.Document, m *document.Map, name string, size grid.Point
 	c := changed("Copied map "+m.Name, p)
 	c.Made = next.ID
 	c.Do = append(c.Do, copyPlacings(d, m.ID, next.ID, layers, entities)...)
+	c.Do = append(c.Do, copiedRules(d, func(o document.Object) (document.Object, bool) {
+		switch {
+		case o.Type == document.TypeMap && o.ID == m.ID:
+			return document.Object{Type: o.Type, ID: next.ID}, true
+		case o.Type == document.TypeEntity && o.Map == m.ID:
+			to, is := entities[o.ID]
+			return document.Object{Type: o.Type, Map: next.ID, ID: to}, is
+		}
+		return o, false
+	})...)
 	if !passages {
 		return c, next.Check()
 	}

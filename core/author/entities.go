@@ -109,7 +109,8 @@ func relinked(d *document.Document, m *document.Map, e *document.Entity, copies 
 }
 
 // CopyEntities puts copies on a map, moved by pixels, with names and ids of
-// their own; on a map that lacks the layer they go to its nearest that fits.
+// their own; on a map that lacks the layer they go to its nearest that fits. Rules that wait for
+// them are copied for the copies.
 func CopyEntities(d *document.Document, m *document.Map, all []*document.Entity, dx, dy int) (Change, []document.ID, error) {
 	if len(all) == 0 {
 		return Change{}, nil, errors.New("there is nothing to copy")
@@ -143,5 +144,9 @@ func CopyEntities(d *document.Document, m *document.Map, all []*document.Entity,
 	if len(ids) == 0 {
 		return Change{}, nil, errors.New("the copies would lie outside the map")
 	}
+	c.Do = append(c.Do, copiedRules(d, func(o document.Object) (document.Object, bool) {
+		to, is := copies[o.ID]
+		return document.Object{Type: o.Type, Map: m.ID, ID: to}, is && o.Type == document.TypeEntity && slices.Contains(ids, to)
+	})...)
 	return c, ids, nil
 }

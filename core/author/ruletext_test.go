@@ -4,6 +4,8 @@ import (
 	"azzel/core/author"
 	"azzel/core/document"
 	"azzel/core/edit"
+	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/rules"
 	"azzel/core/sample"
 	"math/rand/v2"
@@ -192,5 +194,73 @@ func TestPartsOfARuleAreArranged(t *testing.T) {
 	d = done(t, d, c, err)
 	if a, b := d.Rules.Get(id), d.Rules.Get(c.Made); rules.Print(d, a) != rules.Print(d, b) || a.Order >= b.Order {
 		t.Error("the copy says something else")
+	}
+}
+
+// Copies of entities, and of maps, have rules of their own that name the copies; rules of kinds are not doubled.
+func TestCopiesBringTheirRules(t *testing.T) {
+	d := withDrawn(t)
+	for _, text := range []string{
+		"rule \"Gate\" once\nwhen\n\tthe hero uses Switch\n\tthe hero takes Pearl\nthen\n\topen Door\n\trepeat 2 times\n\t\tflip Switch\n",
+		"when\n\tany Switch is turned on\nthen\n\thide it\n", "when\n\tthe hero arrives on Quay\nthen\n\tshut Door\n", "when\n\ta new game begins\nthen\n\topen Door\n"} {
+		c, err := author.TextRule(d, text)
+		d = done(t, d, c, err)
+	}
+	texts := func(d *document.Document, from int) (out []string) {
+		for _, r := range d.RulesInOrder()[from:] {
+			out = append(out, strings.NewReplacer("\t", ">", "\n", " / ").Replace(rules.Print(d, r)))
+		}
+		return out
+	}
+	c, ids, err := author.CopyEntities(d, quay(d), []*document.Entity{quay(d).Entities.Get(sample.Switch)}, 16, 0)
+	with := done(t, d, c, err)
+	if got, want := texts(with, 4), []string{`rule "Gate" once / when / >the hero uses "Switch 2" / then / >open Door / >repeat 2 times / >>flip "Switch 2" / `}; !slices.Equal(got, want) || len(ids) != 1 {
+		t.Errorf("a copy of a switch brings %v", got)
+	}
+	c, _, err = author.CopyEntities(d, quay(d), []*document.Entity{quay(d).Entities.Get(sample.Door)}, 16, 0)
+	if with = done(t, d, c, err); len(texts(with, 4)) != 0 {
+		t.Errorf("a copy of a door brings %v", texts(with, 4))
+	}
+	c, err = author.CopyMap(d, quay(d), "Quay 2", grid.Point{}, false)
+	with = done(t, d, c, err)
+	want := []string{`rule "Gate" once / when / >the hero uses Switch on "Quay 2" / >the hero takes Pearl on "Quay 2" / then / >open Door on "Quay 2" / >repeat 2 times / >>flip Switch on "Quay 2" / `,
+		`when / >the hero arrives on "Quay 2" / then / >shut Door on "Quay 2" / `}
+	if got := texts(with, 4); !slices.Equal(got, want) {
+		t.Errorf("a copy of the map brings %v", got)
+	}
+}
+
+// What is ready made for a kind is a rule that can be read, names the entity, and makes what it needs.
+func TestReadyMadeRules(t *testing.T) {
+	d := withDrawn(t)
+	made := 0
+	for i, k := range kind.All {
+		e := document.Entity{ID: document.NewID(), Layer: sample.Entities, Kind: string(k.ID), Name: `The "old" ` + k.Name, Facing: document.Down, X: 32, Y: 32, W: 16, H: 16, Rank: 90 + i}
+		with := done(t, d, author.Change{Do: []edit.Primitive{edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: e.ID}, e)}}, nil)
+		at := document.End{Map: sample.Quay, Entity: e.ID}
+		for _, b := range author.Bundles(with, at) {
+			c, err := author.MakeBundle(with, at, b.Key)
+			if b.Key == "lift" && err != nil && strings.Contains(err.Error(), "place one") {
+				continue
+			}
+			after := done(t, with, c, err)
+			r := after.Rules.Get(c.Made)
+			if r == nil || len(r.In(document.SlotThen)) == 0 || !strings.Contains(rules.Print(after, r), "old") {
+				t.Errorf("%s for %s is %v", b.Label, k.Name, r)
+			}
+			made++
+		}
+		if _, err := author.MakeBundle(with, at, "dragon"); err == nil {
+			t.Error("a dragon is made")
+		}
+	}
+	if made < 14 {
+		t.Errorf("only %d were made", made)
+	}
+	if _, err := author.MakeBundle(d, document.End{Map: sample.Quay, Entity: "gonegonegone"}, "shop"); err == nil {
+		t.Error("something is made for what is gone")
+	}
+	if _, err := author.MakeBundle(document.New("Empty"), document.End{}, "shop"); err == nil {
+		t.Error("something is made for nothing")
 	}
 }

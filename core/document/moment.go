@@ -63,6 +63,14 @@ type Moment struct {
 	// Counters are those that are not what they start with, Spent the rules of kinds that ran once for something.
 	Counters []CounterSo `json:"counters,omitempty"`
 	Spent    []SpentFor  `json:"spent,omitempty"`
+	// Given are the items that rules gave, less what they took.
+	Given []GivenItem `json:"given,omitempty"`
+}
+
+// GivenItem is how many of an item rules gave, less what they took.
+type GivenItem struct {
+	Item   string `json:"item"`
+	Amount int    `json:"amount"`
 }
 
 // CounterSo is what a counter is.
@@ -233,7 +241,7 @@ func (s Spot) check(what string) error {
 // check finds what is wrong with a moment.
 func (m *Moment) check() error {
 	if err := first(checkRange("when it was", int(m.Tick), 0, maxTick), checkRange("hearts", m.Hearts, 0, 1<<20), checkRange("lives", m.Lives, 0, 1<<20),
-		checkRange("how much is so", len(m.Flags)+len(m.Rules)+len(m.Things)+len(m.Counters)+len(m.Spent), 0, maxSo), checkRange("an answer", m.Chosen, 0, MaxAnswers),
+		checkRange("how much is so", len(m.Flags)+len(m.Rules)+len(m.Things)+len(m.Counters)+len(m.Spent)+len(m.Given), 0, maxSo), checkRange("an answer", m.Chosen, 0, MaxAnswers),
 		checkRange("how much is said", len(m.Lines)+len(m.Waits), 0, maxLines),
 		checkRange("what is held", m.Held, 0, 1<<len(Keys)-1), checkRange("how much moves", len(m.Bodies)+len(m.Entered)+len(m.Touching)+len(m.Timers)+len(m.Worn)+len(m.Made)+len(m.Party)+len(m.Trail)+len(m.Shots), 0, maxSo),
 		checkLines("what is in hand, and a team", m.Hand, m.Side), checkRange("a fade", m.Fade, 0, 1<<14),
@@ -251,6 +259,11 @@ func (m *Moment) check() error {
 	}
 	for _, c := range m.Counters {
 		if err := first(checkID("a counter", c.ID), checkRange("a counter", c.Is, -MaxNumber, MaxNumber)); err != nil {
+			return err
+		}
+	}
+	for _, o := range m.Given {
+		if err := first(checkName(o.Item), checkRange("how many of an item", o.Amount, -MaxNumber, MaxNumber)); err != nil {
 			return err
 		}
 	}

@@ -70,9 +70,11 @@ const MaxNumber = 1_000_000
 
 // With gives the rule with parts added.
 func (r Rule) With(parts ...RulePart) Rule {
+	all := r.Parts.All()
 	for i := range parts {
-		r.Parts = r.Parts.With(parts[i].ID, &parts[i])
+		all = append(all, &parts[i])
 	}
+	r.Parts = TableOf(all, func(p *RulePart) ID { return p.ID })
 	return r
 }
 
@@ -198,6 +200,12 @@ func Named(d kind.Datum) (Object, bool) {
 
 // Naming is the value of a blank that names an object.
 func Naming(o Object) kind.Datum {
+	switch plain := o.ID.Valid(); {
+	case plain && o.Type == TypeEntity && o.Map.Valid():
+		return kind.Datum(`{"entity":"` + o.ID + `","map":"` + o.Map + `"}`)
+	case plain && (o.Type == TypeMap || o.Type == TypeFlag || o.Type == TypeCounter || o.Type == TypeKind):
+		return kind.Datum(`{"` + o.Type + `":"` + string(o.ID) + `"}`)
+	}
 	switch o.Type {
 	case TypeEntity:
 		return kind.Of(map[string]ID{"map": o.Map, "entity": o.ID})

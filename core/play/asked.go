@@ -9,12 +9,20 @@ import (
 
 // all reports whether all that conditions ask is so, for the thing that woke the rule.
 func (g *Game) all(asked []*rules.Node, it world.Ref) bool {
+	return g.unmet(asked, it) == nil
+}
+
+// IsSo reports whether what a condition asks is so, for the thing that woke the rule.
+func (g *Game) IsSo(n *rules.Node, it world.Ref) bool { return g.holdsTrue(n, it) }
+
+// unmet is the first of conditions that is not so; nil where all are.
+func (g *Game) unmet(asked []*rules.Node, it world.Ref) *rules.Node {
 	for _, n := range asked {
 		if !g.holdsTrue(n, it) {
-			return false
+			return n
 		}
 	}
-	return true
+	return nil
 }
 
 // holdsTrue reports whether what a condition asks is so. What it asks of all of a kind has to be so of every one.
@@ -42,6 +50,8 @@ func (g *Game) holdsTrue(n *rules.Node, it world.Ref) bool {
 		return g.remaining(n.At.ID) <= g.number(n)
 	case rules.WordHas, rules.WordLacks:
 		return g.Has(n.Blank("item").Word()) == (n.Word == rules.WordHas)
+	case rules.WordHasMany:
+		return g.Amount(n.Blank("item").Word()) >= g.number(n)
 	case rules.WordVisited, rules.WordUnvisited:
 		_, been := slices.BinarySearch(g.Entered, g.Stage.MapOf(n.At.ID))
 		return been == (n.Word == rules.WordVisited)

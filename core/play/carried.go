@@ -1,6 +1,7 @@
 package play
 
 import (
+	"azzel/core/document"
 	"azzel/core/kind"
 	"azzel/core/rules"
 	"azzel/core/world"
@@ -60,17 +61,44 @@ func (g *Game) had(yield func(had) bool) {
 			}
 		}
 	}
+	for i, word := range g.Stage.Given {
+		if n := g.Count(givenAt(g.Stage, i)); n != 0 && !yield(had{word, world.None, int(n), false}) {
+			return
+		}
+	}
+}
+
+// givenAt is where it is counted how many of an item rules have given, less what they took.
+func givenAt(st *world.Stage, i int) int { return countsOfAll + st.Owned + len(st.Counters) + i }
+
+// Amount is how many of what is called by a word the hero has.
+func (g *Game) Amount(word string) (n int64) {
+	for h := range g.had {
+		if h.word == word {
+			n += int64(h.amount)
+		}
+	}
+	return n
+}
+
+// give gives the hero so many of an item, or takes as many as it has.
+func (g *Game) give(word string, n int64) {
+	i, has := slices.BinarySearch(g.Stage.Given, word)
+	if !has {
+		return
+	}
+	at := givenAt(g.Stage, i)
+	n = max(n, -g.Amount(word))
+	g.setCount(at, int32(min(int64(g.Count(at))+n, document.MaxNumber)))
+	if g.Hand == word && !g.Has(word) {
+		g.Hand = ""
+	}
 }
 
 // Has reports whether the hero has what is called by a word: a key, an item, something that
 // was in a container or was left of what it broke, or what it began with.
 func (g *Game) Has(word string) bool {
-	for h := range g.had {
-		if h.word == word {
-			return true
-		}
-	}
-	return false
+	return g.Amount(word) > 0
 }
 
 // QuickSlots is how many of what is carried have a key of their own.
@@ -97,7 +125,7 @@ func (g *Game) Carried() (out []Carried) {
 		}
 		add(h.word, h.of, h.amount)
 	}
-	return out
+	return slices.DeleteFunc(out, func(c Carried) bool { return c.Amount <= 0 })
 }
 
 // takeInHand takes what is in a quick slot in hand, or puts it away where it is already; next takes the one after

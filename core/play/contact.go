@@ -93,6 +93,13 @@ type Event struct {
 	// X and Y are the middle of the hero's box, in map pixels.
 	X int `json:"x"`
 	Y int `json:"y"`
+	// Rule is the rule that ran, or that was asked and did not; Part then is the first of its conditions that was not so, and
+	// Counted what the counter was that it asks about.
+	Rule    document.ID `json:"rule,omitempty"`
+	Part    document.ID `json:"part,omitempty"`
+	Counted int64       `json:"counted,omitempty"`
+	// Why says that condition, where the event is told to people.
+	Why string `json:"why,omitempty"`
 }
 
 // tell notes what happened.
@@ -102,5 +109,22 @@ func (g *Game) tell(is, name string) {
 		return
 	}
 	box := g.extent(g.Hero())
-	g.Told = append(g.Told, Event{g.Tick, is, name, m.ID, int((box.Left + box.Right) / 2 / Sub), int((box.Top + box.Bottom) / 2 / Sub)})
+	g.Told = append(g.Told, Event{Tick: g.Tick, Is: is, Name: name, Map: m.ID, X: int((box.Left + box.Right) / 2 / Sub), Y: int((box.Top + box.Bottom) / 2 / Sub)})
+}
+
+// tellRule notes that a rule ran, or why it did not.
+func (g *Game) tellRule(r world.Ref, unmet *rules.Node) {
+	rule := g.Stage.Rules[r]
+	n := len(g.Told)
+	g.tell(map[bool]string{true: "rule", false: "asked"}[unmet == nil], rule.Name)
+	if len(g.Told) == n {
+		return
+	}
+	e := &g.Told[n]
+	if e.Rule = rule.ID; unmet != nil {
+		e.Part = unmet.ID
+		if unmet.At.Type == document.TypeCounter {
+			e.Counted = g.Counter(unmet.At.ID)
+		}
+	}
 }

@@ -9,6 +9,7 @@ import (
 	"azzel/core/rules"
 	"azzel/core/sample"
 	"azzel/core/world"
+	"fmt"
 	"strings"
 	"testing"
 )
@@ -226,5 +227,31 @@ func TestCountersAreKept(t *testing.T) {
 	}
 	if rules.Find(rules.WordAdd) == nil {
 		t.Fatal("there is no adding")
+	}
+}
+
+// Of each rule that is asked it is told whether it ran, and if not, the first of its conditions that was not so.
+func TestWhyARuleDidNotRun(t *testing.T) {
+	r := stepping(t).reads("rule \"Gate\"\n"+uses+"if\n\tLit is not set\n\tSalt is at least 3\nthen\n\topen door", "rule \"Both\"\n"+uses+"if\n\tFlag is set\nthen\n\topen door\notherwise\n\tadd 1 to Salt")
+	ruled := func() (out []string) {
+		for _, e := range r.g.Told {
+			if e.Rule == "" {
+				continue
+			}
+			rule := r.d.Rules.Get(e.Rule)
+			why := ""
+			if p := rule.Parts.Get(e.Part); p != nil {
+				why = rules.Clause(r.d, p)
+			}
+			out = append(out, fmt.Sprintf("%s %s: %s %d", e.Is, e.Name, why, e.Counted))
+		}
+		return out
+	}
+	for _, want := range []string{"[asked Gate: Salt is at least 3 2 asked Both: Flag is set 0]", "[rule Gate:  0 asked Both: Flag is set 0]"} {
+		r.hold(play.InputUse, 1)
+		if got := fmt.Sprint(ruled()); got != want {
+			t.Errorf("it is told %s, wanted %s", got, want)
+		}
+		r.hold(0, 1)
 	}
 }

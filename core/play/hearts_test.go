@@ -84,7 +84,9 @@ func lamp(t *testing.T, afresh bool) *run {
 	d = apply(t, d, append(sample.Drawn(), edit.Insert(edit.Ref{Type: edit.TypeKind, ID: "jarjarjarjar"}, jar(kind.Sign)), edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sign.ID}, sign))...)
 	add := rules.Part(rules.WordAdd, document.Naming(document.Object{Type: document.TypeCounter, ID: sample.DrawnCounter}))
 	add.Blanks = append(add.Blanks, kind.Value{Key: "number", Value: "5"})
-	once := rules.Of(rules.Use(sample.Quay, sample.Switch), rules.Open(sample.Quay, sample.Door), rules.Set(sample.Lit), add)
+	coins := rules.Part(rules.WordGive, `"coin"`)
+	coins.Blanks = append(coins.Blanks, kind.Value{Key: "number", Value: "3"})
+	once := rules.Of(rules.Use(sample.Quay, sample.Switch), rules.Open(sample.Quay, sample.Door), rules.Set(sample.Lit), add, coins)
 	once.Once = true
 	d = withRule(t, d, once)
 	d = sample.With(d, warden(kind.Value{Key: kind.HeroLives, Value: "2"}))
@@ -150,6 +152,8 @@ func part(r *run, name string) any {
 		return [2]int64{g.Hero().X, g.Hero().Y}
 	case "the hero's speed":
 		return g.Hero().VX
+	case "items that rules gave or took":
+		return g.Amount("coin")
 	case "counters":
 		return g.Counter(sample.DrawnCounter)
 	case "what is in hand":

@@ -24,6 +24,7 @@ type Memory struct {
 var Remembered = []Memory{
 	{"flags", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
 	{"counters", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
+	{"items that rules gave or took", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
 	{"rules that run once", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
 	{"switches", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},
 	{"doors that rules opened", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},

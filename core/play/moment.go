@@ -29,6 +29,11 @@ func (g *Game) Moment() document.Moment {
 			out.Counters = append(out.Counters, document.CounterSo{ID: counter.ID, Is: is})
 		}
 	}
+	for i, word := range st.Given {
+		if n := int(s.Count(givenAt(st, i))); n != 0 {
+			out.Given = append(out.Given, document.GivenItem{Item: word, Amount: n})
+		}
+	}
 	for _, sp := range s.RunsFor {
 		out.Spent = append(out.Spent, document.SpentFor{Rule: st.Rules[sp.Rule].ID, For: st.End(sp.Of)})
 	}
@@ -46,6 +51,10 @@ func (g *Game) Moment() document.Moment {
 		}
 	}
 	for _, a := range s.Away {
+		if a.Item != "" {
+			out.Given = append(out.Given, document.GivenItem{Item: a.Item, Amount: a.Count})
+			continue
+		}
 		switch a.Of.Type {
 		case document.TypeFlag:
 			out.Flags = append(out.Flags, a.Of.ID)
@@ -213,6 +222,9 @@ func Resume(st *world.Stage, at document.Moment) (*Game, error) {
 	}
 	for _, c := range at.Counters {
 		s.counted(st, c.ID, c.Is, c.Is+1)
+	}
+	for _, o := range at.Given {
+		s.given(st, o.Item, int32(o.Amount))
 	}
 	for _, sp := range at.Spent {
 		s.ranFor(st, sp.Rule, sp.For)

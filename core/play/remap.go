@@ -15,8 +15,9 @@ type Away struct {
 	// Bits are its bits, the lowest first; Own what it had of its own, other than at first.
 	Bits uint16
 	Own  []document.OwnSo
-	// Count is what a counter was.
+	// Count is what a counter was, or how many of Item rules had given.
 	Count int
+	Item  string
 	// For is the thing for which a rule has run.
 	For *document.End
 }
@@ -222,6 +223,10 @@ func (g *Game) enterSituation(was *world.Stage) {
 			s.counted(next, a.Of.ID, a.Count, a.Count+1)
 			continue
 		}
+		if a.Item != "" {
+			s.given(next, a.Item, int32(a.Count))
+			continue
+		}
 		if a.For != nil {
 			s.ranFor(next, a.Of.ID, *a.For)
 			continue
@@ -234,6 +239,9 @@ func (g *Game) enterSituation(was *world.Stage) {
 	}
 	for c := range was.Counters {
 		s.counted(next, was.Counters[c].ID, int(old.Count(counterAt(was, world.Ref(c)))), was.Counters[c].Start)
+	}
+	for i, word := range was.Given {
+		s.given(next, word, old.Count(givenAt(was, i)))
 	}
 	for r := range was.Rules {
 		put(document.Object{Type: document.TypeRule, ID: was.Rules[r].ID}, old.bits(ruleSlot(was, world.Ref(r)), 1))
@@ -261,6 +269,18 @@ func (s *State) so(st *world.Stage, of document.Object, bits uint16) {
 				s.set(first+b, true)
 			}
 		}
+	}
+}
+
+// given sets how many of an item rules have given, or keeps that aside where none does now.
+func (s *State) given(st *world.Stage, word string, n int32) {
+	i, has := slices.BinarySearch(st.Given, word)
+	switch {
+	case n == 0:
+	case !has:
+		s.Away = append(s.Away, Away{Item: word, Count: int(n)})
+	default:
+		s.setCount(givenAt(st, i), n)
 	}
 }
 

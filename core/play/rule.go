@@ -93,24 +93,21 @@ func (g *Game) begin(ref, it world.Ref) {
 		return // it is over
 	}
 	t := Thread{Rule: ref, It: it}
-	if !g.all(tree.If, it) {
-		t.Next = tree.Else
-		if len(tree.Otherwise) > 0 {
-			g.goOn(t, true)
-		}
+	unmet := g.unmet(tree.If, it)
+	g.tellRule(ref, unmet)
+	switch {
+	case unmet != nil && len(tree.Otherwise) == 0:
 		return
-	}
-	if r.Once {
+	case unmet != nil:
+		t.Next = tree.Else
+	case r.Once:
 		g.markRun(ref, it)
 	}
-	g.goOn(t, true)
+	g.goOn(t)
 }
 
 // goOn does what a rule does next, until it waits or has ended.
-func (g *Game) goOn(t Thread, begins bool) {
-	if begins {
-		g.tell("rule", g.Stage.Rules[t.Rule].Name)
-	}
+func (g *Game) goOn(t Thread) {
 	if g.run(&t) {
 		g.Threads = append(g.Threads, t)
 	}
@@ -177,6 +174,10 @@ func (g *Game) do(n *rules.Node, it world.Ref) (waits bool) {
 		g.setCounter(n.At.ID, g.Counter(n.At.ID)*g.number(n))
 	case rules.WordSignal:
 		g.happen(happening{on: rules.WordHears, thing: world.None, word: n.Blank("signal").Word()})
+	case rules.WordGive:
+		g.give(n.Blank("item").Word(), max(0, g.number(n)))
+	case rules.WordUseUp:
+		g.give(n.Blank("item").Word(), min(0, -g.number(n)))
 	case rules.WordHeal:
 		g.setCount(Hearts, int32(max(0, min(int64(g.Count(Hearts))+g.number(n), int64(g.gait().Hearts)))))
 	case rules.WordHarm:
@@ -285,7 +286,7 @@ func (g *Game) resume(answered bool) {
 			t.Next = s.Ways[g.Chosen]
 		}
 	}
-	g.goOn(t, false)
+	g.goOn(t)
 }
 
 // asking is the step whose answer a rule waits for; nil where it waits for none.
@@ -334,6 +335,6 @@ func (g *Game) wait() {
 			continue
 		}
 		t.Wait = 0
-		g.goOn(t, false)
+		g.goOn(t)
 	}
 }

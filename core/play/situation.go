@@ -33,7 +33,7 @@ const (
 	bitsOfThing
 )
 
-// The counts; those of things follow them, then those of counters.
+// The counts; those of things follow them, then those of counters, and of items that rules give.
 const (
 	Hearts = iota // of the hero
 	Lives         // that are left, where they are counted
@@ -43,7 +43,7 @@ const (
 // room makes the slices as large as a stage asks.
 func (s *Situation) room(st *world.Stage) {
 	n := len(st.Flags) + len(st.Rules) + len(st.Things)*int(bitsOfThing)
-	s.Bits, s.Counts, s.Hash = make([]uint64, (n+63)/64), make([]int32, countsOfAll+st.Owned+len(st.Counters)), [2]uint64{}
+	s.Bits, s.Counts, s.Hash = make([]uint64, (n+63)/64), make([]int32, countsOfAll+st.Owned+len(st.Counters)+len(st.Given)), [2]uint64{}
 	s.firstOwn(st, 0, world.Ref(len(st.Things)))
 	s.firstCounters(st)
 }

@@ -112,6 +112,7 @@ var asks = map[string]struct {
 	rules.WordBelow:       {"Salt is below 3", "add 1 to Salt", true},
 	rules.WordExactly:     {"Salt is exactly Tide", "let Tide be Salt", false},
 	rules.WordHas:         {"the hero has oil", "take away item", false}, // taken before
+	rules.WordHasMany:     {"the hero has at least 2 oil", "give the hero Salt oil", false},
 	rules.WordLacks:       {"the hero does not have oil", "take away item", true},
 	rules.WordHearts:      {"the hero has at least 3 hearts", "take 1 hearts from the hero", true},
 	rules.WordVisited:     {"the hero has been on Drawn", "", true},
@@ -142,6 +143,8 @@ var does = map[string]struct {
 	so   func(r *run) bool
 }{
 	rules.WordSend:     {"send the hero to arrival", func(r *run) bool { r.hold(0, 90); return r.cell().X == 6 }},
+	rules.WordGive:     {"give the hero 3 oil\ngive the hero -5 oil", func(r *run) bool { return r.g.Amount("oil") == 3 && r.g.Carried()[0].Amount == 3 }},
+	rules.WordUseUp:    {"give the hero 3 oil\ntake 2 oil from the hero\ntake 2 coin from the hero\ngive the hero 1 coin", func(r *run) bool { return r.g.Amount("oil") == 1 && r.g.Amount("coin") == 1 }},
 	rules.WordHeal:     {"take 2 hearts from the hero\ngive the hero 1 hearts", func(r *run) bool { return r.g.Count(play.Hearts) == 2 }},
 	rules.WordHarm:     {"take 3 hearts from the hero", func(r *run) bool { r.hold(0, 60); return r.g.Count(play.Lives) == 2 }},
 	rules.WordKeep:     {"remember this place for coming back", func(r *run) bool { return r.g.Back.X != r.g.Entry.X }},

@@ -30,6 +30,7 @@ type May struct {
 	least, most []int64
 	added       []document.ID
 	signals     []string // that could be sent out, ascending
+	gives       []string // items that rules could give, ascending
 	arrived     []bool   // maps that could have been entered
 	queue       []spot
 	// shut are the cells that only a thing that is in the way keeps the hero from.
@@ -345,6 +346,9 @@ func (f *May) has(word string) bool {
 				return true
 			}
 		}
+	}
+	if _, gives := slices.BinarySearch(f.gives, word); gives {
+		return true
 	}
 	return slices.Contains(f.st.Carries(world.None), word)
 }

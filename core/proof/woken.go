@@ -107,7 +107,7 @@ func (f *May) condition(n *rules.Node, it world.Ref) (could, fails bool) {
 		return f.no[i], f.yes[i]
 	case rules.WordAtLeast, rules.WordBelow, rules.WordExactly:
 		return f.counts(n)
-	case rules.WordHas, rules.WordLacks:
+	case rules.WordHas, rules.WordLacks, rules.WordHasMany:
 		has := f.has(n.Blank("item").Word()) // what is had may be used up
 		return has || n.Word == rules.WordLacks, true
 	case rules.WordVisited, rules.WordUnvisited:
@@ -213,11 +213,9 @@ func (f *May) does(all []*rules.Node, it world.Ref, alone bool, set func(*bool))
 		case rules.WordAdd, rules.WordPut, rules.WordMultiply:
 			f.changesCounter(n, alone, set)
 		case rules.WordSignal:
-			word := n.Blank("signal").Word()
-			if i, has := slices.BinarySearch(f.signals, word); !has {
-				f.signals = slices.Insert(f.signals, i, word)
-				f.moved(set)
-			}
+			f.signals = f.more(f.signals, n.Blank("signal").Word(), set)
+		case rules.WordGive:
+			f.gives = f.more(f.gives, n.Blank("item").Word(), set)
 		default:
 			for _, r := range f.targets(n, it) {
 				f.doesTo(n.Word, r, set)
@@ -279,6 +277,15 @@ func (f *May) changesCounter(n *rules.Node, alone bool, set func(*bool)) {
 		f.most[c] = most
 		f.moved(set)
 	}
+}
+
+// more adds a word to those that there could be.
+func (f *May) more(all []string, word string, set func(*bool)) []string {
+	if i, has := slices.BinarySearch(all, word); !has {
+		all = slices.Insert(all, i, word)
+		f.moved(set)
+	}
+	return all
 }
 
 // moved tells that something more could be.

@@ -9,6 +9,8 @@ import (
 var actions = concat(document.SlotThen,
 	group("The hero", []Entry{
 		{Word: WordSend, Also: "teleport transfer move warp go", Label: "send the hero somewhere", Pattern: "[send] the hero to {what}", Blanks: entity("arrival, spawn or checkpoint", stands)},
+		{Word: WordGive, Also: "inventory item get receive reward loot add", Label: "give the hero an item", Pattern: "[give] the hero {number} {item}", Blanks: given},
+		{Word: WordUseUp, Also: "inventory item remove lose pay cost", Label: "take an item from the hero", Pattern: "[take] {number} {item} from the hero", Blanks: given},
 		{Word: WordHeal, Also: "health life restore", Label: "give the hero hearts", Pattern: "[give] the hero {number} hearts", Blanks: amount},
 		{Word: WordHarm, Also: "damage hurt wound", Label: "take hearts from the hero", Pattern: "[take] {number} hearts from the hero", Blanks: amount},
 		{Word: WordKeep, Also: "checkpoint save respawn", Label: "let the hero come back here", Pattern: "[remember] this place for coming back"},

@@ -15,6 +15,9 @@ var (
 	amount = []Blank{{Key: "number", Type: BlankNumber}}
 )
 
+// given are the blanks for an item that is given or taken, and how many of it.
+var given = []Blank{{Key: "item", Type: BlankItem, Keys: true, Free: true, First: "coin"}, {Key: "number", Type: BlankNumber}}
+
 // leftOver are the blanks for a kind, and how many of it.
 var leftOver = []Blank{{Key: "what", Type: BlankKind, Wants: "thing"}, {Key: "number", Type: BlankNumber}}
 
@@ -47,7 +50,7 @@ func group(heading string, all []Entry) []Entry {
 func concat(slot string, groups ...[]Entry) []Entry {
 	all := slices.Concat(groups...)
 	for i := range all {
-		all[i].Slot = slot
+		all[i].Slot, all[i].pieces = slot, patternOf(all[i].Pattern)
 	}
 	return all
 }

@@ -262,6 +262,9 @@ func First(d *document.Document, b *Blank, what kind.Datum, here document.ID) ki
 		for _, word := range Items(d, b.Keys) {
 			return kind.Of(word)
 		}
+		if b.Free {
+			return kind.Of(b.First)
+		}
 		return ""
 	case BlankOwnFlag, BlankOwnCounter:
 		for _, s := range b.OwnChoices(d, what) {

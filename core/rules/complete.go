@@ -228,7 +228,7 @@ type Mark struct {
 var lineWords = func() map[string]bool {
 	out := map[string]bool{}
 	for _, e := range Vocabulary {
-		pieces := patternOf(e.Pattern)
+		pieces := e.pieces
 		for i, p := range pieces {
 			if b := e.Blank(p.blank); b != nil && b.Type == BlankText && i > 0 {
 				out[strings.ToLower(pieces[i-1].word)] = true

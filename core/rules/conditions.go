@@ -18,6 +18,7 @@ var conditions = concat(document.SlotIf,
 	}),
 	group("The hero", []Entry{
 		{Word: WordHas, Also: "inventory key owns carries", Label: "has an item", Pattern: "the hero [has] {item}", Blanks: had},
+		{Word: WordHasMany, Also: "inventory amount enough pay", Label: "has so many of an item", Pattern: "the hero [has at least] {number} {item}", Blanks: []Blank{{Key: "item", Type: BlankItem, Keys: true}, {Key: "number", Type: BlankNumber}}},
 		{Word: WordLacks, Also: "inventory without missing", Label: "does not have an item", Pattern: "the hero [does not have] {item}", Blanks: had},
 		{Word: WordHearts, Also: "health life", Label: "has so many hearts", Pattern: "the hero [has at least] {number} hearts", Blanks: amount},
 		{Word: WordVisited, Also: "been before", Label: "has been on a map", Pattern: "the hero [has been on] {what}", Blanks: []Blank{{Key: "what", Type: BlankMap}}},

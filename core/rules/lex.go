@@ -153,7 +153,7 @@ var reserved = func() map[string]bool {
 	out := map[string]bool{textRule: true, textOnce: true, textOff: true, textAny: true, textEvery: true, textIt: true, textOn: true,
 		SlotWords[0]: true, SlotWords[1]: true, SlotWords[2]: true, SlotWords[3]: true}
 	for _, e := range Vocabulary {
-		for _, p := range patternOf(e.Pattern) {
+		for _, p := range e.pieces {
 			if p.blank == "" {
 				out[strings.ToLower(p.word)] = true
 			}

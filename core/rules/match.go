@@ -38,9 +38,12 @@ type matcher struct {
 
 // match tries one word.
 func (m *matcher) match(e *Entry, slot string) attempt {
+	if first := e.pieces[0]; first.blank == "" && (len(m.tokens) == 0 || m.tokens[0].is != tokenWord || !strings.EqualFold(m.tokens[0].text, first.word)) {
+		return attempt{entry: e, wants: expected{word: first.word}, left: e.pieces}
+	}
 	best := attempt{entry: e, at: -1}
 	p := document.RulePart{Slot: slot, Word: e.Word}
-	m.pieces(e, p, patternOf(e.Pattern), 0, nil, attempt{entry: e, badly: -1}, &best)
+	m.pieces(e, p, e.pieces, 0, nil, attempt{entry: e, badly: -1}, &best)
 	return best
 }
 

@@ -66,7 +66,7 @@ func (b *Blank) OwnChoices(d *document.Document, what kind.Datum) []kind.Setting
 }
 
 // Items are the words by which items of a project are called, ascending: those that lie on maps, are in something, or
-// are had from the beginning; those of keys too where that is asked.
+// are had from the beginning, or are given by rules; those of keys too where that is asked.
 func Items(d *document.Document, keys bool) (out []string) {
 	add := func(words ...string) {
 		for _, word := range words {
@@ -96,5 +96,12 @@ func Items(d *document.Document, keys bool) (out []string) {
 		})
 	})
 	add(d.HeroValue(nil, nil, d.HeroKind(), "carries").List()...)
+	d.Rules.Each(func(r *document.Rule) {
+		r.Parts.Each(func(p *document.RulePart) {
+			if p.Word == WordGive {
+				add(p.Blank("item").Word())
+			}
+		})
+	})
 	return out
 }

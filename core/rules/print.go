@@ -4,6 +4,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/kind"
 	"fmt"
+	"slices"
 	"strings"
 )
 
@@ -81,7 +82,7 @@ func printedPart(d *document.Document, p *document.RulePart, e *Entry) string {
 		return "# " + text
 	}
 	var words []string
-	for _, x := range patternOf(e.Pattern) {
+	for _, x := range e.pieces {
 		if x.blank == "" {
 			words = append(words, x.word)
 		} else {
@@ -112,6 +113,15 @@ func printedBlank(d *document.Document, p *document.RulePart, b *Blank) string {
 		}
 	}
 	return printedName(d, p, o, b.Type)
+}
+
+// NameOf is how the text of a rule names an object.
+func NameOf(d *document.Document, o document.Object) string {
+	typ := BlankEntity
+	if o.Type == document.TypeKind {
+		typ = BlankKind
+	}
+	return printedName(d, &document.RulePart{}, o, typ)
 }
 
 // printedName is what a blank names, so that it is found again: by its map where its name alone would not do, by its id
@@ -180,10 +190,15 @@ func entitiesOf(m *document.Map) map[string][]document.ID {
 
 // entitiesCalled are the entities of all maps that have a name.
 func entitiesCalled(d *document.Document, name string) (out []document.Object) {
-	for _, m := range d.MapsInOrder() {
+	order := map[document.ID]int{}
+	d.Maps.Each(func(m *document.Map) {
 		for _, id := range entitiesOf(m)[name] {
 			out = append(out, document.Object{Type: document.TypeEntity, Map: m.ID, ID: id})
+			order[m.ID] = m.Order
 		}
+	})
+	if len(out) > 1 {
+		slices.SortStableFunc(out, func(a, b document.Object) int { return order[a.Map] - order[b.Map] })
 	}
 	return out
 }

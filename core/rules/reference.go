@@ -30,7 +30,7 @@ func Reference() string {
 // shape is how a word is written, with what stands in its blanks.
 func (e *Entry) shape() string {
 	var words []string
-	for _, p := range patternOf(e.Pattern) {
+	for _, p := range e.pieces {
 		if p.blank == "" {
 			words = append(words, p.word)
 			continue

@@ -155,7 +155,10 @@ func (s *speaker) blank(p *document.RulePart, b *Blank) Said {
 		out.Writes, out.Number, out.Written = true, true, out.Text
 	case BlankItem:
 		out.Text = value.Word()
-		out.Missing = !slices.Contains(Items(s.doc, b.Keys), out.Text)
+		out.Missing = !b.Free && !slices.Contains(Items(s.doc, b.Keys), out.Text)
+		if b.Free {
+			out.Writes, out.Written = true, out.Text
+		}
 	case BlankOwnFlag, BlankOwnCounter:
 		out.Text, out.Missing = "something that was removed", true
 		for _, own := range b.OwnChoices(s.doc, p.Blank("what")) {

@@ -27,6 +27,8 @@ type Entry struct {
 	// Holds are the slots in which other parts can stand in it; Within is the word in which alone it stands.
 	Holds  []string
 	Within string
+	// pieces are those of the pattern.
+	pieces []piece
 }
 
 // Blank is what a word leaves open.
@@ -37,8 +39,8 @@ type Blank struct {
 	// Wants is what an entity has to be, as people call it, and Fits tells.
 	Wants string
 	Fits  func(*kind.Kind) bool
-	// Keys tells that an item can be a key.
-	Keys bool
+	// Keys tells that an item can be a key, Free that it can be one that there is not yet.
+	Keys, Free bool
 	// Lack is what to do where there is none; empty is to place one.
 	Lack string
 	// First is what a text begins as.

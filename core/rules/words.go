@@ -83,6 +83,9 @@ const (
 	WordHeal     = "heal"     // give the hero hearts
 	WordHarm     = "harm"     // take hearts from it
 	WordKeep     = "keep"     // the hero comes back here after a loss
+	WordGive     = "give"     // the hero has so many more of an item
+	WordUseUp    = "useUp"    // and so many fewer, as far as it has them
+	WordHasMany  = "hasMany"  // the hero has so many of an item, or more
 	WordSignal   = "signal"   // wakes rules that wait for the signal
 	WordAsk      = "ask"      // ask, and go on by the answer
 	WordAnswer   = "answer"   // one answer

@@ -112,7 +112,7 @@ type SightView struct {
 func (p *playing) view(g *play.Game, told []play.Event) View {
 	b := g.Hero()
 	v := View{Facing: b.Look(), Steps: b.Steps, Does: document.Modes[b.Mode], Low: b.Flags&play.Ducked != 0, Unhurt: int(b.Blink),
-		Tick: g.Tick, From: p.record.From(), To: p.record.To(), Events: append([]play.Event{}, told...), Notice: g.Notice, Dark: dark(g.State),
+		Tick: g.Tick, From: p.record.From(), To: p.record.To(), Events: toldOf(g.Stage.Doc, told), Notice: g.Notice, Dark: dark(g.State),
 		Hearts: int(g.Count(play.Hearts)), Lives: int(g.Count(play.Lives)), Roam: p.roam && g == p.game || g != p.game && g.Roam, Way: append([]grid.Point{}, p.way...), Shows: p.shows(),
 		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{}, Hand: g.Hand, Slots: slotsOf(g),
 		Answers: []string{}, Moved: []Moved{}, Named: []Named{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}, Heard: heardOf(g)}

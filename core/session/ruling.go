@@ -14,16 +14,18 @@ type ToldRule struct {
 	// and the maps of which it speaks.
 	Place document.ID `json:"place"`
 	// Asks tells that it asks for something, so that something can be done otherwise.
-	Asks     bool          `json:"asks"`
-	Names    []document.ID `json:"names"`
-	Maps     []document.ID `json:"maps"`
+	Asks  bool          `json:"asks"`
+	Names []document.ID `json:"names"`
+	Maps  []document.ID `json:"maps"`
+	// Kinds are those of which it concerns all.
+	Kinds    []document.ID `json:"kinds"`
 	Sentence []rules.Said  `json:"sentence"`
 	// Lines are those of its card.
 	Lines []rules.Line `json:"lines"`
 }
 
 func ruleTold(d *document.Document, r *document.Rule) ToldRule {
-	told := ToldRule{r, rules.Place(r), len(r.In(document.SlotIf)) > 0, []document.ID{}, []document.ID{}, rules.Sentence(d, r), rules.Lines(d, r)}
+	told := ToldRule{r, rules.Place(r), len(r.In(document.SlotIf)) > 0, []document.ID{}, []document.ID{}, []document.ID{}, rules.Sentence(d, r), rules.Lines(d, r)}
 	for _, p := range r.InOrder() {
 		for _, b := range p.Blanks {
 			if o, ok := document.Named(b.Value); ok {
@@ -42,6 +44,9 @@ func (r *ToldRule) mention(o document.Object) {
 		r.Names = append(r.Names, o.ID)
 	case document.TypeMap:
 		m = o.ID
+	case document.TypeKind:
+		r.Kinds = append(r.Kinds, o.ID)
+		return
 	default:
 		return
 	}
@@ -139,6 +144,16 @@ func init() {
 			Text string `json:"text"`
 		}) (author.Change, error) {
 			return author.TextRule(d, a.Text)
+		}),
+		"bundles": with(func(s *Session, at document.End) ([]author.Bundle, error) {
+			return author.Bundles(s.doc(), at), nil
+		}),
+		"makeBundle": authored(func(d *document.Document, a struct {
+			Map    document.ID `json:"map"`
+			Entity document.ID `json:"entity"`
+			Key    string      `json:"key"`
+		}) (author.Change, error) {
+			return author.MakeBundle(d, document.End{Map: a.Map, Entity: a.Entity}, a.Key)
 		}),
 		"addCounter": authored(func(_ *document.Document, a struct {
 			Name string `json:"name"`

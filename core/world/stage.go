@@ -7,6 +7,7 @@ import (
 	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/kind"
+	"azzel/core/rules"
 	"slices"
 	"strings"
 )
@@ -33,8 +34,10 @@ type Stage struct {
 	Flags []document.ID
 	// Counters are in the order of their ids.
 	Counters []*document.Counter
-	Rules    []*document.Rule
-	Ways     []*document.Passage
+	// Given are the items that rules give or take, ascending.
+	Given []string
+	Rules []*document.Rule
+	Ways  []*document.Passage
 
 	maps, flags, rules map[document.ID]Ref
 	counters           map[document.ID]Ref
@@ -153,7 +156,7 @@ func (s *Stage) takeRules(before *Stage) {
 	d := s.Doc
 	if before != nil && before.Doc.Flags.Same(d.Flags) && before.Doc.Counters.Same(d.Counters) && before.Doc.Rules.Same(d.Rules) && before.Doc.Passages.Same(d.Passages) {
 		s.Flags, s.flags, s.Rules, s.rules = before.Flags, before.flags, before.Rules, before.rules
-		s.Counters, s.counters = before.Counters, before.counters
+		s.Counters, s.counters, s.Given = before.Counters, before.counters, before.Given
 		s.Ways, s.ways, s.from = before.Ways, before.ways, before.from
 		return
 	}
@@ -168,6 +171,13 @@ func (s *Stage) takeRules(before *Stage) {
 	}
 	for _, r := range d.RulesInOrder() {
 		s.rules[r.ID] = Ref(len(s.Rules))
+		r.Parts.Each(func(p *document.RulePart) {
+			if word := p.Blank("item").Word(); p.Word == rules.WordGive || p.Word == rules.WordUseUp {
+				if i, has := slices.BinarySearch(s.Given, word); !has {
+					s.Given = slices.Insert(s.Given, i, word)
+				}
+			}
+		})
 		s.Rules = append(s.Rules, r)
 	}
 	s.Ways = d.Passages.All()

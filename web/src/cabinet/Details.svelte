@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { Args, EntityChange } from '../core/module'
+	import CircleHelp from '@lucide/svelte/icons/circle-question-mark'
 	import Copy from '@lucide/svelte/icons/copy'
 	import Trash2 from '@lucide/svelte/icons/trash-2'
 	import type { Detail, Entity, Facing, ID } from '../core/types'
@@ -109,6 +110,12 @@
 						}}
 					/>
 				{/key}
+				<Hint
+					label="Ask what changes it and who needs it"
+					keys="A"
+					class="button-plain shrink-0"
+					onclick={() => (w.asking = { type: 'entity', map: m.id, id: one.id })}><CircleHelp size={15} /></Hint
+				>
 			</div>
 			<div class="flex items-center gap-1.5 text-dim">
 				<span class="min-w-0 grow truncate">{kind?.name ?? 'a kind that was removed'}</span>

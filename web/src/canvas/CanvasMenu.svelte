@@ -24,9 +24,18 @@
 		}
 		if (one && w.leads(one))
 			out.push({ label: 'Choose where it leads…', run: () => (w.joining = { map: m.id, entity: one.id }) })
+		if (one) {
+			out.push({
+				label: `Ask ${one.name}`,
+				keys: 'A',
+				run: () => (w.asking = { type: 'entity', map: m.id, id: one.id }),
+			})
+		}
 		if (one && w.project.kind(one.kind)?.wakes) {
 			out.push({ label: 'New rule for it', run: () => w.chosen.newRuleFor(one) })
 		}
+		for (const b of one ? w.project.ask('bundles', { map: m.id, entity: one.id }) : [])
+			out.push({ label: `Ready-made: ${b.label}`, run: () => w.chosen.makeBundle(one!, b.key) })
 		if (w.selection.length) {
 			if (one && w.pile.length > 1) {
 				for (const e of w.pile.filter((o) => o.id !== one.id).slice(0, 6))

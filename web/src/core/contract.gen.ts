@@ -127,6 +127,12 @@ export interface Again {
 	before: Spot[]
 }
 
+export interface Answer {
+	of: string
+	now: string
+	groups: Question[]
+}
+
 export interface View {
 	map: ID
 	x: number
@@ -203,6 +209,18 @@ export interface Trace {
 	closed: boolean
 	radius: number
 	setting: string
+}
+
+export interface End {
+	map: ID
+	entity: ID
+	side?: 'up' | 'right' | 'down' | 'left'
+}
+
+export interface Bundle {
+	key: string
+	label: string
+	help: string
 }
 
 export interface PlainKind {
@@ -587,12 +605,6 @@ export interface Way {
 	back: boolean
 }
 
-export interface End {
-	map: ID
-	entity: ID
-	side?: 'up' | 'right' | 'down' | 'left'
-}
-
 export interface Joined {
 	passage: ID
 	to: ID
@@ -959,6 +971,12 @@ export interface Spot {
 	y: number
 }
 
+export interface Question {
+	title: string
+	nothing: string
+	lines: Reply[]
+}
+
 export interface Event {
 	tick: number
 	is: string
@@ -966,6 +984,10 @@ export interface Event {
 	map: ID
 	x: number
 	y: number
+	rule?: ID
+	part?: ID
+	counted?: number
+	why?: string
 }
 
 export interface SlotView {
@@ -1245,6 +1267,7 @@ export interface ToldRule {
 	asks: boolean
 	names: ID[]
 	maps: ID[]
+	kinds: ID[]
 	sentence: Said[]
 	lines: Line[]
 	id: ID
@@ -1455,6 +1478,14 @@ export interface ChunkAt {
 	cy: number
 }
 
+export interface Reply {
+	text: string
+	rule: ID
+	map: ID
+	entity: ID
+	asks: Need[]
+}
+
 export interface KindValue {
 	key: string
 	value: unknown
@@ -1550,6 +1581,11 @@ export interface MotifPart {
 	cells: string
 }
 
+export interface Need {
+	text: string
+	is: string
+}
+
 /** What the core can be asked, and what it answers. */
 export interface Methods {
 	about: { args: {
@@ -1617,9 +1653,16 @@ export interface Methods {
 		ids: ID[] | null
 		do: string
 	}; answer: Outcome }
+	ask: { args: {
+		type: string
+		map: ID
+		id: ID
+		tick: number
+	}; answer: Answer }
 	back: { args: TickArgs; answer: View }
 	beginnings: { args: None; answer: Beginnings }
 	behaviour: { args: EntitiesArgs; answer: Trace[] }
+	bundles: { args: Draft<End>; answer: Bundle[] }
 	changeKind: { args: PlainKind; answer: Outcome }
 	changePassage: { args: Draft<Passage>; answer: Outcome }
 	changeRule: { args: Wish; answer: Outcome }
@@ -1717,6 +1760,11 @@ export interface Methods {
 	}; answer: number }
 	look: { args: None; answer: View }
 	lossOf: { args: BoundsArgs; answer: Loss }
+	makeBundle: { args: {
+		map: ID
+		entity: ID
+		key: string
+	}; answer: Outcome }
 	mapDetails: { args: MapArgs; answer: Detail[] }
 	mapUses: { args: MapArgs; answer: Use[] }
 	markMaterial: { args: {

@@ -29,6 +29,7 @@ export type {
 	Pulled,
 	LayerImage,
 	LayerInfo as Layer,
+	Reply as AskReply,
 	Line as RuleLine,
 	Loss,
 	Changes,

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { DropdownMenu } from 'bits-ui'
+	import Menu from '../controls/Menu.svelte'
 	import type { End, Entity } from '../core/types'
 	import { edgeOf } from '../project/edges'
 	import { workspace } from '../workspace/workspace.svelte'
@@ -19,7 +21,12 @@
 			return of(o.to) ? [{ ...o, says: `${name(o.from)} ${o.says} this`, other: o.from }] : []
 		})
 	})
-	const about = $derived(w.project.head.rules.filter((r) => r.names.includes(one.id)))
+	const bundles = $derived(
+		w.project
+			.ask('bundles', { map: m.id, entity: one.id })
+			.map((b) => ({ label: b.label, run: () => w.chosen.makeBundle(one, b.key) })),
+	)
+	const about = $derived(w.project.head.rules.filter((r) => r.names.includes(one.id) || r.kinds.includes(one.kind)))
 	const carriers = $derived(w.project.entities(m.id).filter((e) => e.id !== one.id && w.project.kind(e.kind)?.moves))
 </script>
 
@@ -91,15 +98,23 @@
 		{/if}
 	</div>
 {/if}
+{#if bundles.length}
+	<Menu choices={bundles} side="left">
+		{#snippet trigger()}
+			<DropdownMenu.Trigger class="button self-start">Ready-made rule…</DropdownMenu.Trigger>
+		{/snippet}
+	</Menu>
+{/if}
 {#each about as r (r.id)}
 	<button
 		class="border-l-2 border-cobalt pl-2 text-left hover:bg-well"
 		onclick={() => ((w.rule = r.id), w.layout.show('rules'))}
 	>
-		{r.sentence
-			.map((s) => s.text)
-			.join(' ')
-			.replaceAll(' ,', ',')}
+		{r.name ||
+			r.sentence
+				.map((s) => s.text)
+				.join(' ')
+				.replaceAll(' ,', ',')}
 	</button>
 {/each}
 {#if kind?.wakes}

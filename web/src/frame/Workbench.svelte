@@ -12,6 +12,7 @@
 	import JoinDialog from '../passages/JoinDialog.svelte'
 	import LookThrough from '../passages/LookThrough.svelte'
 	import BeginSheet from '../play/BeginSheet.svelte'
+	import AskPanel from '../rules/AskPanel.svelte'
 	import PlayScreen from '../play/PlayScreen.svelte'
 	import TimeBar from '../play/TimeBar.svelte'
 	import RulesStation from '../rules/RulesStation.svelte'
@@ -133,6 +134,7 @@
 						{#if w.map}
 							<MapCanvas />
 							<PlayScreen />
+							<AskPanel />
 							{#if w.layout.minimap && !w.play.on && w.beyondView}<MiniMap />{/if}
 							{#if w.depth && !w.play.on}<DepthView />{/if}
 							{#if w.kindBeside && !w.play.on}<KindBeside />{/if}

@@ -11,7 +11,6 @@ const said: Record<string, (name: string) => string> = {
 	struck: () => 'was struck',
 	fell: () => 'fell over the edge',
 	back: () => 'came back',
-	rule: () => 'a rule ran',
 	enter: (n) => `${n} was come to`,
 	push: (n) => `pushed ${n}`,
 	spring: (n) => `was thrown by ${n}`,
@@ -44,7 +43,14 @@ const said: Record<string, (name: string) => string> = {
 }
 
 /** What happened, in words. */
-export const told = (e: PlayEvent) => said[e.is]?.(e.name) ?? e.is
+export const told = (e: PlayEvent) => (e.rule ? ruled(e) : (said[e.is]?.(e.name) ?? e.is))
+
+/** A rule that ran, or that was asked and did not: what it asks for was not so. */
+function ruled(e: PlayEvent): string {
+	const rule = e.name ? `the rule “${e.name}”` : 'a rule'
+	if (e.is !== 'asked') return `${rule} ran`
+	return `${rule} was asked, but not: ${e.why ?? 'what it asks for'}${e.counted === undefined ? '' : ` (it was ${e.counted})`}`
+}
 
 /** Ticks as seconds. */
 export const seconds = (ticks: number) => `${(ticks / 60).toFixed(1)} s`

@@ -28,6 +28,10 @@
 		{ slot: 'then', label: 'Then' },
 		...(rule.asks ? [{ slot: 'otherwise', label: 'Otherwise' }] : []),
 	])
+	/** When it was asked last in the game that is played, and what became of it. */
+	const last = $derived(
+		w.play.view ? w.play.events.findLast((e) => e.rule === rule.id && e.tick <= w.play.view!.tick) : undefined,
+	)
 	const change = (wish: object) => w.project.try('changeRule', { rule: rule.id, ...wish })
 	const doings = $derived<Choice[]>([
 		{ label: rule.name ? 'Rename' : 'Give it a name', run: () => (naming = true) },
@@ -52,6 +56,8 @@
 	$effect(() => {
 		if (w.rule === rule.id) card.scrollIntoView({ block: 'nearest' })
 	})
+
+	const ago = (tick: number) => `${((w.play.view!.tick - tick) / 60).toFixed(1)} s ago`
 
 	function remove() {
 		w.project.try('remove', { ref: { type: 'rule', id: rule.id }, text: 'Deleted a rule' })
@@ -102,6 +108,13 @@
 			</button>
 		{/if}
 	</div>
+	{#if last && w.play.view}
+		<p class="px-3 pb-1 text-[12px] {last.is === 'asked' ? 'text-brick' : 'text-sage'}" data-testid="last">
+			{last.is === 'asked'
+				? `Asked ${ago(last.tick)}, but not: ${last.why ?? 'what it asks for'}`
+				: `Ran ${ago(last.tick)}`}
+		</p>
+	{/if}
 	<div class="flex flex-wrap items-center gap-1 px-2 pb-2">
 		{#each slots as s (s.slot)}
 			<Picker offers={() => offersOf(w, rule, '', s.slot)} label="" class="button-plain w-auto gap-1 px-1.5"

@@ -4,6 +4,7 @@
 	import SearchField from '../controls/SearchField.svelte'
 	import type { ToldRule } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
+	import AskPanel from './AskPanel.svelte'
 	import RuleCard from './RuleCard.svelte'
 	import ValueList from './ValueList.svelte'
 
@@ -42,7 +43,7 @@
 	</div>
 {/snippet}
 
-<div class="grid min-h-0 grid-cols-[1fr_280px]">
+<div class="relative grid min-h-0 grid-cols-[1fr_300px]">
 	<main class="min-h-0 overflow-y-auto p-4" aria-label="Rules">
 		<div class="mb-4 flex items-center gap-2">
 			<SearchField bind:value={wanted} label="Find a rule by what it says" class="w-72" />
@@ -96,4 +97,5 @@
 		<ValueList of="flag" all={w.project.head.flags} />
 		<ValueList of="counter" all={w.project.head.counters} />
 	</aside>
+	<AskPanel />
 </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import CircleHelp from '@lucide/svelte/icons/circle-question-mark'
 	import Plus from '@lucide/svelte/icons/plus'
 	import Trash2 from '@lucide/svelte/icons/trash-2'
 	import Hint from '../controls/Hint.svelte'
@@ -73,6 +74,13 @@
 						onkeydown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
 					/>
 				{/if}
+				<Hint
+					label="Ask {f.name}"
+					class="button-plain shrink-0"
+					onclick={() => (w.asking = { type: of, map: '', id: f.id })}
+				>
+					<CircleHelp size={15} />
+				</Hint>
 				<span
 					class="w-12 shrink-0 text-right text-[12px] {uses[f.id]?.length ? 'text-dim' : 'text-saffron'}"
 					title={uses[f.id]?.map((u) => u.text).join(', ')}

@@ -71,6 +71,15 @@ export class Chosen {
 		this.w.layout.show('rules')
 	}
 
+	/** Makes a rule that is ready made for an entity, and shows it. */
+	makeBundle(e: Entity, key: string) {
+		const m = this.w.map
+		const made = m && this.w.project.try('makeBundle', { map: m.id, entity: e.id, key })
+		if (!made?.made) return
+		this.w.rule = made.made
+		this.w.layout.show('rules')
+	}
+
 	/** Selects everything on the map of the same kinds, or with the same tags, as what is selected. */
 	selectAlike(by: 'kind' | 'tag') {
 		const m = this.w.map

@@ -82,6 +82,8 @@ export class Workspace {
 	/** The passage through which one looks at the far end. */
 	looking = $state.raw<Passage | null>(null)
 	picking = $state.raw<Pick | null>(null)
+	/** The entity, flag or counter about which something is asked. */
+	asking = $state.raw<{ type: string; map: ID; id: ID } | null>(null)
 	readonly wiring = new Wiring(this)
 	/** The entities that were under the pointer when the menu was asked for, the topmost first. */
 	pile = $state.raw<Entity[]>([])
@@ -374,6 +376,7 @@ export class Workspace {
 	escape() {
 		if (this.canvas?.cancel()) return
 		if (this.picking) this.picking = null
+		else if (this.asking) this.asking = null
 		else if (this.kindBeside) this.kindBeside = ''
 		else if (this.looking) this.looking = null
 		else if (this.play.on) this.playing.stopPlay()

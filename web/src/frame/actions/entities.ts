@@ -8,6 +8,14 @@ export const entitiesActions: Group = (w, { onMap, editing, selected }) => [
 		when: selected,
 		run: () => w.chosen.selectAlike('kind'),
 	},
+	{
+		name: 'Ask what changes it and who needs it',
+		group: 'Entities',
+		keys: ['A'],
+		canvas: true,
+		when: () => w.station === 'map' && w.selected.length === 1 && !w.play.on,
+		run: () => (w.asking = { type: 'entity', map: w.mapId, id: w.selected[0] }),
+	},
 	{ name: 'Select all with the same tag', group: 'Entities', when: selected, run: () => w.chosen.selectAlike('tag') },
 	{
 		name: 'Group what is selected',
