@@ -71,7 +71,7 @@
 
 <article
 	bind:this={card}
-	class="cut min-w-0 shrink-0 {w.rule === rule.id ? '[--face:var(--well)]' : ''}"
+	class="@container cut min-w-0 shrink-0 {w.rule === rule.id ? '[--face:var(--well)]' : ''}"
 	aria-label={rule.name ? `Rule ${rule.name}` : 'Rule'}
 	data-testid="rule"
 >
@@ -98,7 +98,10 @@
 			{#if rule.off}<span class="text-[12px] text-saffron">switched off</span>{/if}
 		</div>
 	{/if}
-	<div class="py-1.5 pr-1.5 {rule.off ? 'opacity-75' : ''}" data-lines>
+	<div
+		class="py-1.5 pr-1.5 pl-2 [--indent:10px] @xs:pl-0 @xs:[--indent:20px] {rule.off ? 'opacity-75' : ''}"
+		data-lines
+	>
 		{#each shown as line, i (line.part || `${line.parent} ${line.slot}`)}
 			<RuleRow {rule} {line} at={i} {arranging} />
 		{/each}

@@ -13,6 +13,8 @@
 	// A line of a rule's card: what leads it, its words, and what can be done with it.
 	let { rule, line, at, arranging }: { rule: ToldRule; line: RuleLine; at: number; arranging: Arranging } = $props()
 	const w = workspace()
+	/** It stands in another part, and is led there. */
+	const inner = $derived(line.deep > 0 || !!line.parent)
 	const holder = $derived(line.part || line.parent)
 	const doings = $derived<Choice[]>(
 		line.part
@@ -58,14 +60,15 @@
 			: ''}"
 		data-line={at}
 	>
-		<span class="w-15 shrink-0 pt-1 text-right text-dim" data-testid="lead"
-			>{line.part && line.deep ? '' : line.lead}</span
+		<span class="hidden w-15 shrink-0 pt-1 text-right text-dim @xs:block" data-testid="lead"
+			>{inner ? '' : line.lead}</span
 		>
 		<div
 			class="flex min-w-0 grow flex-wrap items-center gap-x-1 gap-y-0.5 leading-6 {line.off ? 'line-through' : ''}"
-			style:padding-left="{line.deep * 20}px"
+			style:padding-left="calc({line.deep} * var(--indent))"
 		>
-			{#if line.deep && line.part && line.lead}<span class="text-dim">{line.lead}</span>{/if}
+			{#if inner && line.lead}<span class="text-dim">{line.lead}</span>
+			{:else if line.lead}<span class="text-dim @xs:hidden">{line.lead}</span>{/if}
 			{#each line.words as word, i (i)}<SaidWord {rule} {word} />{/each}
 			{#if line.off}<span class="inline-block text-[12px] text-dim">off</span>{/if}
 			{#if line.adds}
