@@ -107,6 +107,13 @@ func TestScreenshots(t *testing.T) {
 	shot("material")
 	k.pressIn("aside button", "Coast")
 	k.pressIn("nav button", "Rules")
+	k.eval(`() => {
+		const card = document.querySelector("[aria-label='Rule The lamp keeper']")
+		for (const b of card.querySelectorAll("button")) if (/more lines|Write it as text/.test(b.textContent + b.ariaLabel)) b.click()
+		card.scrollIntoView()
+	}`)
+	k.see("[data-testid=rule-text]", "")
+	k.move(proto.NewPoint(1200, 700))
 	shot("rules")
 	k.pressIn("nav button", "Kinds")
 	k.pressIn("[aria-label='Your own'] button", "Shore crab")

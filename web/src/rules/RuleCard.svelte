@@ -71,82 +71,88 @@
 
 <article
 	bind:this={card}
-	class="@container cut min-w-0 shrink-0 {w.rule === rule.id ? '[--face:var(--well)]' : ''}"
+	class="@container cut min-w-0 shrink-0 {asText ? 'col-span-2' : ''} {w.rule === rule.id
+		? '[--face:var(--well)]'
+		: ''}"
 	aria-label={rule.name ? `Rule ${rule.name}` : 'Rule'}
 	data-testid="rule"
 >
-	{#if naming || rule.name || rule.off}
-		<div class="flex items-center gap-2 px-2.5 pt-2 pr-5">
-			{#if naming}
-				<!-- svelte-ignore a11y_autofocus -->
-				<input
-					class="field grow"
-					value={rule.name ?? ''}
-					maxlength="80"
-					aria-label="Name of the rule"
-					autofocus
-					onblur={(e) => rename(e.currentTarget.value)}
-					onkeydown={(e) => {
-						e.stopPropagation()
-						if (e.key === 'Escape') naming = false
-						if (e.key === 'Enter') e.currentTarget.blur()
-					}}
-				/>
-			{:else if rule.name}
-				<h3 class="min-w-0 grow truncate font-semibold">{rule.name}</h3>
+	<div class={asText ? '@2xl:grid @2xl:grid-cols-2' : ''}>
+		<div class="min-w-0">
+			{#if naming || rule.name || rule.off}
+				<div class="flex items-center gap-2 px-2.5 pt-2 pr-5">
+					{#if naming}
+						<!-- svelte-ignore a11y_autofocus -->
+						<input
+							class="field grow"
+							value={rule.name ?? ''}
+							maxlength="80"
+							aria-label="Name of the rule"
+							autofocus
+							onblur={(e) => rename(e.currentTarget.value)}
+							onkeydown={(e) => {
+								e.stopPropagation()
+								if (e.key === 'Escape') naming = false
+								if (e.key === 'Enter') e.currentTarget.blur()
+							}}
+						/>
+					{:else if rule.name}
+						<h3 class="min-w-0 grow truncate font-semibold">{rule.name}</h3>
+					{/if}
+					{#if rule.off}<span class="text-[12px] text-saffron">switched off</span>{/if}
+				</div>
 			{/if}
-			{#if rule.off}<span class="text-[12px] text-saffron">switched off</span>{/if}
+			<div
+				class="py-1.5 pr-1.5 pl-2 [--indent:10px] @xs:pl-0 @xs:[--indent:20px] {rule.off ? 'opacity-75' : ''}"
+				data-lines
+			>
+				{#each shown as line, i (line.part || `${line.parent} ${line.slot}`)}
+					<RuleRow {rule} {line} at={i} {arranging} />
+				{/each}
+				{#if rule.lines.length > few}
+					<button class="ml-18 button-plain w-auto px-1.5 text-dim" onclick={() => (whole = !whole)}>
+						{whole ? 'Fold' : `${rule.lines.length - shown.length} more lines`}
+					</button>
+				{/if}
+			</div>
+			{#if last && w.play.view}
+				<p class="px-3 pb-1 text-[12px] {last.is === 'asked' ? 'text-brick' : 'text-sage'}" data-testid="last">
+					{last.is === 'asked'
+						? `Asked ${ago(last.tick)}, but not: ${last.why ?? 'what it asks for'}`
+						: `Ran ${ago(last.tick)}`}
+				</p>
+			{/if}
+			<div class="flex flex-wrap items-center gap-1 px-2 pb-2">
+				{#each slots as s (s.slot)}
+					<Picker offers={() => offersOf(w, rule, '', s.slot)} label="" class="button-plain w-auto gap-1 px-1.5"
+						><Plus size={13} /> {s.label}</Picker
+					>
+				{/each}
+				<Picker offers={() => offersOf(w, rule, '', 'once')} label="" class="ml-1 word [--glaze:var(--cobalt)]"
+					>{rule.once ? 'once' : 'each time'}</Picker
+				>
+				<span class="grow"></span>
+				<Hint
+					label={asText ? 'Show it as a card' : 'Write it as text'}
+					class="button-plain"
+					expanded={asText}
+					onclick={() => (asText = !asText)}
+				>
+					<Text size={15} />
+				</Hint>
+				<Menu choices={doings} side="bottom">
+					{#snippet trigger()}
+						<DropdownMenu.Trigger class="button-plain" aria-label="More about this rule"
+							><Ellipsis size={15} /></DropdownMenu.Trigger
+						>
+					{/snippet}
+				</Menu>
+			</div>
 		</div>
-	{/if}
-	<div
-		class="py-1.5 pr-1.5 pl-2 [--indent:10px] @xs:pl-0 @xs:[--indent:20px] {rule.off ? 'opacity-75' : ''}"
-		data-lines
-	>
-		{#each shown as line, i (line.part || `${line.parent} ${line.slot}`)}
-			<RuleRow {rule} {line} at={i} {arranging} />
-		{/each}
-		{#if rule.lines.length > few}
-			<button class="ml-18 button-plain w-auto px-1.5 text-dim" onclick={() => (whole = !whole)}>
-				{whole ? 'Fold' : `${rule.lines.length - shown.length} more lines`}
-			</button>
+		{#if asText}
+			{#await import('./RuleText.svelte') then { default: RuleText }}
+				<RuleText {rule} />
+			{/await}
 		{/if}
 	</div>
-	{#if last && w.play.view}
-		<p class="px-3 pb-1 text-[12px] {last.is === 'asked' ? 'text-brick' : 'text-sage'}" data-testid="last">
-			{last.is === 'asked'
-				? `Asked ${ago(last.tick)}, but not: ${last.why ?? 'what it asks for'}`
-				: `Ran ${ago(last.tick)}`}
-		</p>
-	{/if}
-	<div class="flex flex-wrap items-center gap-1 px-2 pb-2">
-		{#each slots as s (s.slot)}
-			<Picker offers={() => offersOf(w, rule, '', s.slot)} label="" class="button-plain w-auto gap-1 px-1.5"
-				><Plus size={13} /> {s.label}</Picker
-			>
-		{/each}
-		<Picker offers={() => offersOf(w, rule, '', 'once')} label="" class="ml-1 word [--glaze:var(--cobalt)]"
-			>{rule.once ? 'once' : 'each time'}</Picker
-		>
-		<span class="grow"></span>
-		<Hint
-			label={asText ? 'Show it as a card' : 'Write it as text'}
-			class="button-plain"
-			expanded={asText}
-			onclick={() => (asText = !asText)}
-		>
-			<Text size={15} />
-		</Hint>
-		<Menu choices={doings} side="bottom">
-			{#snippet trigger()}
-				<DropdownMenu.Trigger class="button-plain" aria-label="More about this rule"
-					><Ellipsis size={15} /></DropdownMenu.Trigger
-				>
-			{/snippet}
-		</Menu>
-	</div>
-	{#if asText}
-		{#await import('./RuleText.svelte') then { default: RuleText }}
-			<RuleText {rule} />
-		{/await}
-	{/if}
 </article>

@@ -62,8 +62,8 @@
 	}
 </script>
 
-<div class="mx-px mb-px border-t border-line" data-testid="rule-text">
-	<div bind:this={place} class="max-h-96 overflow-y-auto"></div>
+<div class="mx-px mb-px min-w-0 border-t border-line @2xl:mt-8 @2xl:border-t-0 @2xl:border-l" data-testid="rule-text">
+	<div bind:this={place} class="max-h-[640px] overflow-y-auto"></div>
 	{#if faults.length}
 		<ul class="px-2.5 pt-1 text-[12px] text-brick" aria-label="What cannot be read">
 			{#each faults.slice(0, 3) as f, i (i)}<li><b>Line {f.line}:</b> {f.text}</li>{/each}
