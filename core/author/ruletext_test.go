@@ -230,6 +230,19 @@ func TestCopiesBringTheirRules(t *testing.T) {
 	}
 }
 
+// A rule that is switched off is no wire.
+func TestRulesThatAreOffAreNoWires(t *testing.T) {
+	for _, off := range []bool{false, true} {
+		head := map[bool]string{true: "rule off\n"}[off]
+		d := withDrawn(t)
+		c, err := author.TextRule(d, head+"when\n\tthe hero uses Switch\nthen\n\topen Door\n")
+		d = done(t, d, c, err)
+		if n := len(author.Wires(d)); n != map[bool]int{false: 1}[off] {
+			t.Errorf("off %t: %d wires", off, n)
+		}
+	}
+}
+
 // What is ready made for a kind is a rule that can be read, names the entity, and makes what it needs.
 func TestReadyMadeRules(t *testing.T) {
 	d := withDrawn(t)

@@ -314,6 +314,9 @@ func Wires(d *document.Document) []Drawn {
 	var out []Drawn
 	for _, r := range d.RulesInOrder() {
 		first := len(out)
+		if r.Off {
+			continue
+		}
 		for _, from := range r.In(document.SlotWhen) {
 			a, ok := document.Named(from.Blank("what"))
 			if !ok || a.Type != document.TypeEntity {

@@ -32,9 +32,12 @@ func Goals(st *world.Stage) (out []world.Ref) {
 func brought(st *world.Stage, r world.Ref) bool {
 	end := st.End(r)
 	return slices.ContainsFunc(st.Rules, func(rule *document.Rule) bool {
-		return slices.ContainsFunc(rule.Parts.All(), func(p *document.RulePart) bool {
-			o, _ := document.Named(p.Blank("what"))
-			return p.Word == rules.WordBring && o.Map == end.Map && o.ID == end.Entity
+		tree, brings := rules.TreeOf(rule), false
+		rules.Each(slices.Concat(tree.Then, tree.Otherwise), func(n *rules.Node) {
+			it := n.At.Map == end.Map && n.At.ID == end.Entity || n.At.Type == document.TypeIt ||
+				n.At.Type == document.TypeKind && n.At.ID == document.ID(st.Thing(r).Kind)
+			brings = brings || n.Word == rules.WordBring && it
 		})
+		return brings && !rule.Off
 	})
 }

@@ -3,7 +3,7 @@
 	import { untrack } from 'svelte'
 	import type { Fault, ToldRule } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
-	import { ruleEditor, showText } from './ruleEditor'
+	import { ruleEditor, putText } from './ruleEditor'
 
 	// A rule as text: what can be read is the rule at once, what cannot is kept as a draft.
 	let { rule }: { rule: ToldRule } = $props()
@@ -29,7 +29,7 @@
 	// what is changed elsewhere is seen here, but not under one's hands
 	$effect(() => {
 		void rule
-		untrack(() => view && !view.hasFocus && !written && showText(view, asIs()))
+		untrack(() => view && !view.hasFocus && !written && putText(view, asIs()))
 	})
 
 	function changed(_: string, read: { faults: Fault[] }) {
@@ -51,14 +51,14 @@
 			if (text !== (rule.draft ?? '')) w.project.try('draftRule', { rule: rule.id, text })
 		} else if (text !== was || rule.draft) w.project.try('rewriteRule', { rule: rule.id, text })
 		written = false
-		if (!view.hasFocus && !faults.length) showText(view, asIs())
+		if (!view.hasFocus && !faults.length) putText(view, asIs())
 	}
 
 	function forget() {
 		written = false
 		w.project.try('draftRule', { rule: rule.id, text: '' })
 		faults = []
-		if (view) showText(view, w.project.ask('ruleText', { rule: rule.id }))
+		if (view) putText(view, w.project.ask('ruleText', { rule: rule.id }))
 	}
 </script>
 

@@ -153,7 +153,7 @@ export function ruleEditor(
 }
 
 /** Shows another text, where it is not what is there. */
-export function showText(view: EditorView, text: string) {
+export function putText(view: EditorView, text: string) {
 	if (view.state.doc.toString() === text) return
 	view.dispatch({ changes: { from: 0, to: view.state.doc.length, insert: text } })
 }

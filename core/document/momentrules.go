@@ -1,0 +1,62 @@
+package document
+
+// GivenItem is how many of an item rules gave, less what they took.
+type GivenItem struct {
+	Item   string `json:"item"`
+	Amount int    `json:"amount"`
+}
+
+// CounterSo is what a counter is.
+type CounterSo struct {
+	ID ID  `json:"id"`
+	Is int `json:"is"`
+}
+
+// SpentFor is a rule of a kind that ran once for an entity.
+type SpentFor struct {
+	Rule ID  `json:"rule"`
+	For  End `json:"for"`
+}
+
+// RuleWait is a rule that has begun, and the part that comes next; empty for none.
+type RuleWait struct {
+	Rule ID `json:"rule"`
+	Next ID `json:"next,omitempty"`
+	// Ticks are left of waiting; 0 waits for a line to be read.
+	Ticks int `json:"ticks,omitempty"`
+	// Op is which step of the part it is, where it has several; It is what woke the rule.
+	Op int  `json:"op,omitempty"`
+	It *End `json:"it,omitempty"`
+	// Left is how often is still to be done what is repeated, by how deep that stands.
+	Left []int `json:"left,omitempty"`
+}
+
+// checkRules finds what is wrong with what a moment keeps of rules.
+func (m *Moment) checkRules() error {
+	for _, c := range m.Counters {
+		if err := first(checkID("a counter", c.ID), checkRange("a counter", c.Is, -MaxNumber, MaxNumber)); err != nil {
+			return err
+		}
+	}
+	for _, o := range m.Given {
+		if err := first(checkName(o.Item), checkRange("how many of an item", o.Amount, -MaxNumber, MaxNumber)); err != nil {
+			return err
+		}
+	}
+	for _, s := range m.Spent {
+		if err := first(checkID("a rule", s.Rule), checkID("a thing's map", s.For.Map), checkID("a thing", s.For.Entity)); err != nil {
+			return err
+		}
+	}
+	for _, w := range m.Waits {
+		if err := first(checkRange("how long a rule waits", w.Ticks, 0, 1<<20), checkRange("a step", w.Op, 0, 1<<4), checkRange("what is repeated", len(w.Left), 0, MaxDeep+1)); err != nil {
+			return err
+		}
+		for _, n := range w.Left {
+			if err := checkRange("how often", n, 0, MaxNumber); err != nil {
+				return err
+			}
+		}
+	}
+	return nil
+}
