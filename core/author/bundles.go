@@ -108,15 +108,15 @@ func (b *bundle) make(d *document.Document, at document.End, e *document.Entity)
 		d = edit.Apply(d, &edit.Edit{Do: first}).Doc
 		put["{flag}"] = rules.NameOf(d, document.Object{Type: document.TypeFlag, ID: made.Made})
 	}
-	for blank, of := range map[string][]string{"{door}": {rules.WordOpen, "door"}, "{works}": {rules.WordTurnOn, "platform"}} {
-		if !strings.Contains(b.text, blank) {
+	for _, needed := range [][3]string{{"{door}", rules.WordOpen, "door"}, {"{works}", rules.WordTurnOn, "platform"}} {
+		if !strings.Contains(b.text, needed[0]) {
 			continue
 		}
-		o, ok := document.Named(rules.First(d, rules.Find(of[0]).Blank("what"), "", at.Map))
+		o, ok := document.Named(rules.First(d, rules.Find(needed[1]).Blank("what"), "", at.Map))
 		if !ok {
-			return Change{}, fmt.Errorf("there is no %s for it yet: place one on a map first", of[1])
+			return Change{}, fmt.Errorf("there is no %s for it yet: place one on a map first", needed[2])
 		}
-		put[blank] = rules.NameOf(d, o)
+		put[needed[0]] = rules.NameOf(d, o)
 	}
 	text := b.text
 	for _, blank := range []string{"{it}", "{turns}", "{kind}", "{flag}", "{door}", "{works}", "{name}"} {
