@@ -183,6 +183,15 @@ func TestRuleAsText(t *testing.T) {
 	// what somebody changes by the card is seen in the text
 	k.ruleWord("flip", "shut a door")
 	within(t, soon, func() error { return contains(k.inText(`return at.innerText`), "shut Door") })
+	// also of somebody else's, under one's hands, and one's hands stay where they are
+	k.textEnd()
+	id := r.doc().RulesInOrder()[0].ID
+	r.author(author.ChangeRule(r.doc(), rules.Wish{Rule: id, Word: rules.WordWait}))
+	within(t, soon, func() error { return contains(k.inText(`return at.innerText`), "wait 1 s") })
+	if got := k.inText(`return String(at.getRootNode().activeElement === at)`); got != "true" {
+		t.Error("the text is left")
+	}
+	k.ruleIs("when\n\tthe hero uses Switch\nthen\n\topen Door\n\tset Lit\n\tsend out bell\n\tshut Door\n\twait 1 s\n")
 }
 
 // Copies of a kind share one rule, which the cards name “any” and “it”.

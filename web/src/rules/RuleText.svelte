@@ -12,6 +12,8 @@
 	let view: EditorView | undefined
 	let faults = $state<Fault[]>([])
 	let written = false
+	/** The text as the rule said it last: what is other than this comes from elsewhere. */
+	let stored = ''
 	let timer = 0
 
 	const asIs = () => rule.draft || w.project.ask('ruleText', { rule: rule.id })
@@ -26,10 +28,14 @@
 		}
 	})
 
-	// what is changed elsewhere is seen here, but not under one's hands
+	// what is changed elsewhere is seen here, also under one's hands where nothing is being written
 	$effect(() => {
 		void rule
-		untrack(() => view && !view.hasFocus && !written && putText(view, asIs()))
+		untrack(() => {
+			const now = asIs()
+			if (view && !written && (!view.hasFocus || now !== stored)) putText(view, now)
+			stored = now
+		})
 	})
 
 	function changed(_: string, read: { faults: Fault[] }) {
@@ -51,6 +57,7 @@
 			if (text !== (rule.draft ?? '')) w.project.try('draftRule', { rule: rule.id, text })
 		} else if (text !== was || rule.draft) w.project.try('rewriteRule', { rule: rule.id, text })
 		written = false
+		stored = asIs()
 		if (!view.hasFocus && !faults.length) putText(view, asIs())
 	}
 

@@ -152,8 +152,13 @@ export function ruleEditor(
 	return view
 }
 
-/** Shows another text, where it is not what is there. */
+/** Shows another text, changing only what differs, so that the cursor stays where it is. */
 export function putText(view: EditorView, text: string) {
-	if (view.state.doc.toString() === text) return
-	view.dispatch({ changes: { from: 0, to: view.state.doc.length, insert: text } })
+	const was = view.state.doc.toString()
+	if (was === text) return
+	let from = 0
+	while (from < was.length && was[from] === text[from]) from++
+	let [to, end] = [was.length, text.length]
+	while (to > from && end > from && was[to - 1] === text[end - 1]) [to, end] = [to - 1, end - 1]
+	view.dispatch({ changes: { from, to, insert: text.slice(from, end) } })
 }
