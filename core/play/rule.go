@@ -81,7 +81,7 @@ func reaches(was, is, n int64) bool { return was < n && n <= is || was > n && n 
 func (g *Game) begin(ref, it world.Ref) {
 	r := g.Stage.Rules[ref]
 	tree := rules.TreeOf(r)
-	if !tree.Each {
+	if !tree.OfKind {
 		// whatever woke it, it is one
 		if slices.ContainsFunc(g.Threads, func(t Thread) bool { return t.Rule == ref && !t.reads() }) {
 			return

@@ -137,7 +137,7 @@ var asks = map[string]struct {
 	rules.WordNoneOf:      {"none of these\n\tFlag is set\n\tany of these\n\t\tSalt is exactly 3", "add 1 to Salt", true},
 }
 
-// done are the actions, and what is so after one that was not before.
+// does are the actions, and what is so after one that was not before.
 var does = map[string]struct {
 	does string
 	so   func(r *run) bool

@@ -46,7 +46,7 @@ func (f *May) wakeAll(h rules.Happening, it world.Ref, set func(*bool)) {
 		could, fails := f.could(tree.If, it)
 		if could {
 			set(&f.ran[f.st.RuleOf(r.ID)])
-			f.does(tree.Then, it, r.Once && !tree.Each, set)
+			f.does(tree.Then, it, r.Once && !tree.OfKind, set)
 		}
 		if fails {
 			f.does(tree.Otherwise, it, false, set)

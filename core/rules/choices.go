@@ -158,6 +158,16 @@ func (c *chooser) blank(p *document.RulePart, b *Blank) {
 			at.Kind = k.ID
 			c.add(k.Name, at)
 		}
+	case BlankNumber:
+		for _, o := range c.doc.CountersByName() {
+			at.Text = &o.Name
+			c.add(o.Name, at)
+		}
+	case BlankSignal:
+		for _, word := range Signals(c.doc) {
+			at.Text = &word
+			c.add(word, at)
+		}
 	case BlankItem:
 		for _, word := range Items(c.doc, b.Keys) {
 			at.Text = &word
@@ -169,7 +179,8 @@ func (c *chooser) blank(p *document.RulePart, b *Blank) {
 			c.add(s.Name, at)
 		}
 	}
-	if p.Slot == document.SlotIf {
+	typed := b.Type == BlankNumber || b.Type == BlankSignal || b.Free
+	if p.Slot == document.SlotIf && !typed {
 		c.add("remove this condition", Wish{Part: p.ID, Remove: true})
 	}
 }

@@ -39,7 +39,7 @@ func Complete(d *document.Document, text string, line, at int) []Completion {
 	}
 	slot, within := placeOf(lex(strings.Join(append(raw[:line-1:line-1], string(chars)+"x"), "\n")))
 	if len(tokens) == 0 {
-		for _, word := range SlotWords {
+		for _, word := range document.Slots {
 			c.add(word, "a heading")
 		}
 	}
@@ -108,8 +108,13 @@ func (c *completer) offer(a attempt) {
 func (c *completer) blank(a attempt, b *Blank) {
 	p := a.wants.part
 	switch b.Type {
-	case BlankText, BlankSignal:
+	case BlankText:
 		c.add(quote(b.First), b.called())
+	case BlankSignal:
+		for _, word := range Signals(c.doc) {
+			c.add(named(word), "a signal")
+		}
+		c.add(named(b.First), "a signal")
 	case BlankNumber:
 		c.add("1", "a number")
 		for _, o := range c.doc.CountersByName() {
@@ -191,70 +196,4 @@ func placeOf(lines []textLine) (slot, within string) {
 		open = append(open, in)
 	}
 	return "", ""
-}
-
-// Indent is how many levels in a line begins that comes behind a text.
-func Indent(text string) int {
-	lines := lex(text)
-	if len(lines) == 0 {
-		return 0
-	}
-	last := lines[len(lines)-1]
-	n := (last.indent + 3) / 4
-	slot, within := placeOf(lines)
-	if slotWord(last) != "" {
-		return n + 1
-	}
-	if slot == "" {
-		return n
-	}
-	for _, a := range attempts(&document.Document{}, last.tokens, slot, within) {
-		if len(a.entry.Holds) > 0 && (a.whole || a.at >= 1 && a.wants.blank != nil) {
-			return n + 1
-		}
-	}
-	return n
-}
-
-// Mark is a piece of a text and what it is: a heading, a word, a name, a text, a number, a note.
-type Mark struct {
-	Line int    `json:"line"`
-	From int    `json:"from"`
-	To   int    `json:"to"`
-	Is   string `json:"is"`
-}
-
-// lineWords are the words behind which a line of text stands, and no name.
-var lineWords = func() map[string]bool {
-	out := map[string]bool{}
-	for _, e := range Vocabulary {
-		pieces := e.pieces
-		for i, p := range pieces {
-			if b := e.Blank(p.blank); b != nil && b.Type == BlankText && i > 0 {
-				out[strings.ToLower(pieces[i-1].word)] = true
-			}
-		}
-	}
-	return out
-}()
-
-// Marks are the pieces of a text as it is shown in colours; lines and characters count from 1.
-func Marks(text string) []Mark {
-	out := []Mark{}
-	for _, l := range lex(text) {
-		for i, t := range l.tokens {
-			is := map[tokenKind]string{tokenWord: "name", tokenQuoted: "name", tokenNumber: "number", tokenID: "name", tokenNote: "note"}[t.is]
-			if t.is == tokenWord && reserved[strings.ToLower(t.text)] {
-				is = "word"
-				if len(l.tokens) == 1 && slotWord(l) != "" || i == 0 && strings.EqualFold(t.text, textRule) {
-					is = "heading"
-				}
-			}
-			if t.is == tokenQuoted && i > 0 && lineWords[strings.ToLower(l.tokens[i-1].text)] {
-				is = "text"
-			}
-			out = append(out, Mark{l.number, t.from + 1, t.to + 1, is})
-		}
-	}
-	return out
 }

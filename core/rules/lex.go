@@ -1,6 +1,7 @@
 package rules
 
 import (
+	"azzel/core/document"
 	"strings"
 	"unicode"
 	"unicode/utf8"
@@ -150,8 +151,10 @@ const (
 
 // reserved are all words that mean something in the text of a rule.
 var reserved = func() map[string]bool {
-	out := map[string]bool{textRule: true, textOnce: true, textOff: true, textAny: true, textEvery: true, textIt: true, textOn: true,
-		SlotWords[0]: true, SlotWords[1]: true, SlotWords[2]: true, SlotWords[3]: true}
+	out := map[string]bool{textRule: true, textOnce: true, textOff: true, textAny: true, textEvery: true, textIt: true, textOn: true}
+	for _, slot := range document.Slots {
+		out[slot] = true
+	}
 	for _, e := range Vocabulary {
 		for _, p := range e.pieces {
 			if p.blank == "" {
@@ -161,9 +164,6 @@ var reserved = func() map[string]bool {
 	}
 	return out
 }()
-
-// SlotWords are how the slots are headed in the text of a rule, in their order.
-var SlotWords = [4]string{"when", "if", "then", "otherwise"}
 
 // piece is a word of a pattern, or a blank.
 type piece struct{ word, blank string }

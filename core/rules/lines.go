@@ -76,7 +76,7 @@ func (w *liner) part(p *document.RulePart, lead string, deep int) {
 	w.lines = append(w.lines, l)
 	for i, slot := range e.Holds {
 		if i > 0 {
-			w.lines = append(w.lines, Line{Deep: deep, Lead: SlotWords[slotNumber(slot)], Parent: p.ID, Slot: slot, Words: []Said{}, Adds: slot})
+			w.lines = append(w.lines, Line{Deep: deep, Lead: slot, Parent: p.ID, Slot: slot, Words: []Said{}, Adds: slot})
 		}
 		next := ""
 		if slot == document.SlotIf {
@@ -87,13 +87,4 @@ func (w *liner) part(p *document.RulePart, lead string, deep int) {
 		}
 		w.parts(w.rule.Under(p.ID, slot), "", next, deep+1)
 	}
-}
-
-func slotNumber(slot string) int {
-	for i, s := range document.Slots {
-		if s == slot {
-			return i
-		}
-	}
-	return 0
 }

@@ -65,14 +65,30 @@ func (b *Blank) OwnChoices(d *document.Document, what kind.Datum) []kind.Setting
 	return nil
 }
 
+// Signals are the signals that rules send out or wait for, ascending.
+func Signals(d *document.Document) (out []string) {
+	d.Rules.Each(func(r *document.Rule) {
+		r.Parts.Each(func(p *document.RulePart) {
+			out = withWord(out, p.Blank("signal").Word())
+		})
+	})
+	return out
+}
+
+// withWord are words ascending with another one, where it is one.
+func withWord(all []string, word string) []string {
+	if i, has := slices.BinarySearch(all, word); !has && word != "" {
+		return slices.Insert(all, i, word)
+	}
+	return all
+}
+
 // Items are the words by which items of a project are called, ascending: those that lie on maps, are in something, or
 // are had from the beginning, or are given by rules; those of keys too where that is asked.
 func Items(d *document.Document, keys bool) (out []string) {
 	add := func(words ...string) {
 		for _, word := range words {
-			if i, has := slices.BinarySearch(out, word); !has && word != "" {
-				out = slices.Insert(out, i, word)
-			}
+			out = withWord(out, word)
 		}
 	}
 	d.Maps.Each(func(m *document.Map) {

@@ -96,9 +96,9 @@ func isWord(l textLine, at int, word string) bool {
 // slotWord is the slot that a line heads by itself; empty for other lines.
 func slotWord(l textLine) string {
 	if len(l.tokens) == 1 {
-		for i, word := range SlotWords {
-			if isWord(l, 0, word) {
-				return document.Slots[i]
+		for _, slot := range document.Slots {
+			if isWord(l, 0, slot) {
+				return slot
 			}
 		}
 	}
@@ -119,7 +119,7 @@ func (p *parser) section() {
 
 // meant offers a word of slots that looks like what stands there.
 func (p *parser) meant(l textLine) string {
-	if n := nearest(l.tokens[0].text, SlotWords[:]); n != "" {
+	if n := nearest(l.tokens[0].text, document.Slots); n != "" {
 		return fmt.Sprintf("; did you mean “%s”?", n)
 	}
 	return ""
@@ -329,46 +329,6 @@ func namesOf(d *document.Document) (out []string) {
 		out = append(out, k.Name)
 	}
 	return out
-}
-
-// nearest is the word that is spelt most like one, at most a third of it otherwise; empty for none.
-func nearest(text string, all []string) (best string) {
-	text = strings.ToLower(text)
-	far := len([]rune(text))/3 + 1
-	for _, w := range all {
-		if n := distance(text, strings.ToLower(w), far); n < far {
-			best, far = w, n
-		}
-	}
-	return best
-}
-
-// distance is how many characters are put, taken, changed or swapped with the next to get from one word to another
-// (Damerau, 1964), or limit where that is more.
-func distance(a, b string, limit int) int {
-	x, y := []rune(a), []rune(b)
-	if max(len(x)-len(y), len(y)-len(x)) >= limit {
-		return limit
-	}
-	rows := make([][]int, len(x)+1)
-	for i := range rows {
-		rows[i] = make([]int, len(y)+1)
-		for j := range rows[i] {
-			switch {
-			case i == 0 || j == 0:
-				rows[i][j] = i + j
-				continue
-			case x[i-1] == y[j-1]:
-				rows[i][j] = rows[i-1][j-1]
-			default:
-				rows[i][j] = 1 + min(rows[i-1][j-1], rows[i-1][j], rows[i][j-1])
-			}
-			if i > 1 && j > 1 && x[i-1] == y[j-2] && x[i-2] == y[j-1] {
-				rows[i][j] = min(rows[i][j], rows[i-2][j-2]+1)
-			}
-		}
-	}
-	return min(rows[len(x)][len(y)], limit)
 }
 
 // partID is an id for a part that is read, by its number.

@@ -4,7 +4,6 @@ import (
 	"azzel/core/document"
 	"azzel/core/kind"
 	"fmt"
-	"slices"
 	"strings"
 )
 
@@ -25,12 +24,12 @@ func Print(d *document.Document, r *document.Rule) string {
 	if len(head) > 1 {
 		w.line(0, strings.Join(head, " "))
 	}
-	for i, slot := range document.Slots {
+	for _, slot := range document.Slots {
 		all := r.In(slot)
 		if len(all) == 0 && slot != document.SlotWhen && slot != document.SlotThen {
 			continue
 		}
-		w.line(0, SlotWords[i])
+		w.line(0, slot)
 		w.parts(all, 1)
 	}
 	return w.out.String()
@@ -70,7 +69,7 @@ func (w *printer) part(p *document.RulePart, deep int) {
 	for i, slot := range e.Holds {
 		all := w.rule.Under(p.ID, slot)
 		if i > 0 && (len(all) > 0 || slot == document.SlotThen) {
-			w.line(deep, SlotWords[slotNumber(slot)])
+			w.line(deep, slot)
 		}
 		w.parts(all, deep+1)
 	}
@@ -177,66 +176,6 @@ func printedName(d *document.Document, p *document.RulePart, o document.Object, 
 		return "@" + string(o.Map) + "." + string(o.ID)
 	}
 	return named(e.Name) + " " + textOn + " " + named(m.Name)
-}
-
-// entitiesOf are the entities of a map by their names.
-func entitiesOf(m *document.Map) map[string][]document.ID {
-	return m.Entities.Derived(func() any {
-		out := map[string][]document.ID{}
-		m.Entities.Each(func(e *document.Entity) { out[e.Name] = append(out[e.Name], e.ID) })
-		return out
-	}).(map[string][]document.ID)
-}
-
-// entitiesCalled are the entities of all maps that have a name.
-func entitiesCalled(d *document.Document, name string) (out []document.Object) {
-	order := map[document.ID]int{}
-	d.Maps.Each(func(m *document.Map) {
-		for _, id := range entitiesOf(m)[name] {
-			out = append(out, document.Object{Type: document.TypeEntity, Map: m.ID, ID: id})
-			order[m.ID] = m.Order
-		}
-	})
-	if len(out) > 1 {
-		slices.SortStableFunc(out, func(a, b document.Object) int { return order[a.Map] - order[b.Map] })
-	}
-	return out
-}
-
-func mapsCalled(d *document.Document, name string) (out []document.ID) {
-	d.Maps.Each(func(m *document.Map) {
-		if m.Name == name {
-			out = append(out, m.ID)
-		}
-	})
-	return out
-}
-
-func flagsCalled(d *document.Document, name string) (out []document.ID) {
-	d.Flags.Each(func(f *document.Flag) {
-		if f.Name == name {
-			out = append(out, f.ID)
-		}
-	})
-	return out
-}
-
-func countersCalled(d *document.Document, name string) (out []document.ID) {
-	d.Counters.Each(func(c *document.Counter) {
-		if c.Name == name {
-			out = append(out, c.ID)
-		}
-	})
-	return out
-}
-
-func kindsCalled(d *document.Document, name string) (out []document.ID) {
-	for _, k := range d.KindsInOrder() {
-		if k.Name == name {
-			out = append(out, k.ID)
-		}
-	}
-	return out
 }
 
 // valueOf is the value of a blank that names an object.

@@ -19,8 +19,11 @@ type Said struct {
 	Writes bool `json:"writes,omitempty"`
 	// Written is that text.
 	Written string `json:"written,omitempty"`
-	// Number tells that what is written is a number.
+	// Number tells that what is written is a number, Line that it is a line of text and no word; Read that the player
+	// reads it.
 	Number bool `json:"number,omitempty"`
+	Line   bool `json:"line,omitempty"`
+	Read   bool `json:"read,omitempty"`
 	// Missing marks a name that refers to nothing.
 	Missing bool `json:"missing,omitempty"`
 }
@@ -147,6 +150,8 @@ func (s *speaker) blank(p *document.RulePart, b *Blank) Said {
 	if b.Type == BlankText || b.Type == BlankSignal {
 		text := value.Word()
 		out.Text, out.Writes, out.Written, out.Missing = fmt.Sprintf("“%s”", text), true, text, text == ""
+		out.Line = b.Type == BlankText
+		out.Read = out.Line && p.Word != WordNote
 		return out
 	}
 	switch b.Type {

@@ -20,8 +20,8 @@ type Tree struct {
 	// Steps are what is done, one after another; what is done otherwise begins at Else.
 	Steps []Step
 	Else  int32
-	// Each tells that it is a rule of a kind: that it runs, once or always, for each that wakes it.
-	Each bool
+	// OfKind tells that it is a rule of a kind: that it runs, once or always, for each that wakes it.
+	OfKind bool
 }
 
 // Op is what a step does besides what its word says.
@@ -71,7 +71,7 @@ func TreeOf(r *document.Rule) *Tree {
 			if !p.Off {
 				n := node(p)
 				t.When = append(t.When, n)
-				t.Each = t.Each || n.At.Type == document.TypeKind
+				t.OfKind = t.OfKind || n.At.Type == document.TypeKind
 			}
 		}
 		t.lay(t.Then, 0)

@@ -1550,6 +1550,8 @@ export interface Said {
 	writes?: boolean
 	written?: string
 	number?: boolean
+	line?: boolean
+	read?: boolean
 	missing?: boolean
 }
 

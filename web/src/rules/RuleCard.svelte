@@ -11,6 +11,7 @@
 	import { offersOf } from './choices'
 	import Picker from './Picker.svelte'
 	import RuleRow from './RuleRow.svelte'
+	import { unstored } from './unstored'
 
 	let { rule }: { rule: ToldRule } = $props()
 	const w = workspace()
@@ -50,7 +51,7 @@
 
 	// a draft is not overlooked
 	$effect(() => {
-		if (rule.draft) asText = true
+		if (rule.draft || unstored.of(rule.id) !== null) asText = true
 	})
 
 	$effect(() => {

@@ -4,6 +4,7 @@
 	import type { Fault, ToldRule } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { ruleEditor, putText } from './ruleEditor'
+	import { unstored } from './unstored'
 
 	// A rule as text: what can be read is the rule at once, what cannot is kept as a draft.
 	let { rule }: { rule: ToldRule } = $props()
@@ -19,8 +20,14 @@
 	const asIs = () => rule.draft || w.project.ask('ruleText', { rule: rule.id })
 
 	$effect(() => {
-		const opened = untrack(() => ruleEditor(place, asIs(), w.project, { changed, left: store }))
+		const left = untrack(() => unstored.of(rule.id))
+		const opened = untrack(() => ruleEditor(place, left ?? asIs(), w.project, { changed, left: store }))
 		view = opened
+		faults = untrack(() => w.project.ask('readText', { text: opened.state.doc.toString() }).faults)
+		if (left !== null) {
+			written = true
+			untrack(store)
+		}
 		return () => {
 			store()
 			opened.destroy()
@@ -42,6 +49,7 @@
 		faults = read.faults
 		if (!view?.hasFocus) return
 		written = true
+		unstored.keep(rule.id, view.state.doc.toString())
 		clearTimeout(timer)
 		timer = setTimeout(store, 700)
 	}
@@ -57,12 +65,14 @@
 			if (text !== (rule.draft ?? '')) w.project.try('draftRule', { rule: rule.id, text })
 		} else if (text !== was || rule.draft) w.project.try('rewriteRule', { rule: rule.id, text })
 		written = false
+		unstored.forget(rule.id)
 		stored = asIs()
 		if (!view.hasFocus && !faults.length) putText(view, asIs())
 	}
 
 	function forget() {
 		written = false
+		unstored.forget(rule.id)
 		w.project.try('draftRule', { rule: rule.id, text: '' })
 		faults = []
 		if (view) putText(view, w.project.ask('ruleText', { rule: rule.id }))

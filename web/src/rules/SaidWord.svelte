@@ -10,8 +10,9 @@
 	const w = workspace()
 	let writing = $state(false)
 	let draft = $state('')
-	const counters = $props.id()
-	const short = $derived(word.number || word.blank === 'signal')
+	const list = $props.id()
+	/** What was written of that sort before, or is there: it can be another. */
+	const known = $derived(writing && !word.line ? offersOf(w, rule, (word.part ?? '') as ID, word.blank ?? '') : [])
 
 	function write(text: string) {
 		if (!writing) return
@@ -30,22 +31,22 @@
 
 {#if !word.part && !word.blank}
 	<span class="text-dim">{word.text}</span>
-{:else if word.writes && writing && short}
+{:else if word.writes && writing && !word.line}
 	<!-- svelte-ignore a11y_autofocus -->
 	<input
 		class="field w-28 font-mono"
 		value={word.written ?? ''}
 		inputmode={word.number ? 'numeric' : 'text'}
-		list={word.number ? counters : undefined}
+		{list}
 		maxlength="80"
-		aria-label={word.number ? 'Number, or a counter' : 'Signal'}
+		aria-label={word.number ? 'Number, or a counter' : 'Word'}
 		autofocus
 		onfocus={(e) => e.currentTarget.select()}
 		onblur={(e) => write(e.currentTarget.value)}
 		onkeydown={key}
 	/>
-	<datalist id={counters}>
-		{#each w.project.head.counters as c (c.id)}<option value={c.name}></option>{/each}
+	<datalist id={list}>
+		{#each known as o (o.label)}<option value={o.label}></option>{/each}
 	</datalist>
 {:else if word.writes && writing}
 	<!-- svelte-ignore a11y_autofocus -->
@@ -53,12 +54,12 @@
 		class="field h-16 w-full resize-y py-1"
 		value={word.written ?? ''}
 		maxlength="500"
-		aria-label="Line that is said"
+		aria-label={word.read ? 'Line that is said' : 'Note'}
 		autofocus
 		oninput={(e) => (draft = e.currentTarget.value)}
 		onblur={(e) => write(e.currentTarget.value)}
 		onkeydown={key}></textarea>
-	<MessageFit text={draft} change={(text) => write(text)} />
+	{#if word.read}<MessageFit text={draft} change={(text) => write(text)} />{/if}
 {:else if word.writes}
 	<button
 		class="word text-left {word.missing ? 'border-brick text-brick' : '[--glaze:var(--cobalt)]'}"

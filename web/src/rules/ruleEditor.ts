@@ -78,6 +78,15 @@ const look = EditorView.theme({
 	'.said-note': { color: 'var(--dim)', fontStyle: 'italic' },
 })
 
+/** Escape leaves the text, since Tab indents there. */
+const leave = {
+	key: 'Escape',
+	run: (view: EditorView) => {
+		view.contentDOM.blur()
+		return true
+	},
+}
+
 /** The editor of a rule's text, in a root of its own so that its styles are sheets and no attributes. */
 export function ruleEditor(
 	parent: HTMLElement,
@@ -131,14 +140,14 @@ export function ruleEditor(
 				EditorState.tabSize.of(4),
 				indentService.of((context, at) => 4 * project.ask('textIndent', { text: context.state.sliceDoc(0, at) })),
 				autocompletion({ override: [complete], icons: false }),
-				keymap.of([...completionKeymap, ...defaultKeymap, ...historyKeymap, indentWithTab]),
+				keymap.of([...completionKeymap, ...defaultKeymap, ...historyKeymap, indentWithTab, leave]),
 				EditorView.lineWrapping,
 				EditorView.contentAttributes.of({ 'aria-label': 'Text of the rule', spellcheck: 'false' }),
 				EditorView.domEventHandlers({
 					blur: () => told.left(),
-					// single keys are the text's
+					// all keys are the text's; F6 goes on round the page
 					keydown: (e) => {
-						if (e.key !== 'Escape' && e.key !== 'F6') e.stopPropagation()
+						if (e.key !== 'F6') e.stopPropagation()
 					},
 				}),
 				look,
