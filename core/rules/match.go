@@ -8,7 +8,7 @@ import (
 	"strings"
 )
 
-// Expected is what could stand at a place of a text: a word, or something of a blank.
+// expected is what could stand at a place of a text: a word, or something of a blank.
 type expected struct {
 	word  string
 	blank *Blank
