@@ -40,6 +40,26 @@ then
 			otherwise
 				say "Open the beacon yard, out in the pans. Its wheel is a stiff one."
 		answer "Nothing"
+`, `rule "The end" once
+when
+	somebody comes to "The lamp is lit"
+then
+	scene that can be skipped
+		"Lamp keeper" thinks "!"
+		at the same time
+			walk the hero 1 cells down stopping where blocked
+			lead "Lamp keeper" to the hero
+		turn the hero right
+		say "You are late, warden. But you are here. Hold the light, I trim the wick."
+		at the same time
+			tint the view dawn in 2 s
+			shake the view for 1 s
+		send the hero to Warden
+		caption "Before the water returned, the lamp burned" for 4 s
+		move the view to "Pan gate" in 3 s
+		wait 1 s
+		tint the view plain in 1 s
+	win the game "The ships saw it from beyond the reef, and turned."
 `}
 
 // withStory adds the story's counter and rules.

@@ -88,7 +88,7 @@ func wished(d *document.Document, b *rules.Blank, w rules.Wish) kind.Datum {
 			return kind.Of(n)
 		}
 		return kind.Of(text) // which is no number, and refused so
-	case rules.BlankText, rules.BlankSignal, rules.BlankItem, rules.BlankOwnFlag, rules.BlankOwnCounter:
+	case rules.BlankText, rules.BlankSignal, rules.BlankItem, rules.BlankChoice, rules.BlankOwnFlag, rules.BlankOwnCounter:
 		if w.Text != nil {
 			return kind.Of(*w.Text)
 		}
@@ -105,6 +105,8 @@ func wished(d *document.Document, b *rules.Blank, w rules.Wish) kind.Datum {
 		return named(document.TypeKind, w.Kind)
 	case w.It:
 		return named(document.TypeIt, "")
+	case w.Hero:
+		return named(document.TypeHero, "")
 	}
 	return document.Naming(document.Object{Type: document.TypeEntity, Map: w.Map, ID: w.Entity})
 }
@@ -120,6 +122,8 @@ func fitsBlank(d *document.Document, b *rules.Blank, value, what kind.Datum) boo
 			return d.Counters.Get(o.ID) != nil
 		}
 		return value != "" && value == kind.Of(value.Thousandths()/1000)
+	case rules.BlankChoice:
+		return slices.Contains(b.Of, value.Word()) && value == kind.Of(value.Word())
 	case rules.BlankItem:
 		return b.Free && value.Word() != "" && value == kind.Of(value.Word()) || slices.Contains(rules.Items(d, b.Keys), value.Word())
 	case rules.BlankOwnFlag, rules.BlankOwnCounter:
@@ -130,6 +134,8 @@ func fitsBlank(d *document.Document, b *rules.Blank, value, what kind.Datum) boo
 		switch o.Type {
 		case document.TypeIt:
 			return b.Type == rules.BlankEntity
+		case document.TypeHero:
+			return b.Hero
 		case document.TypeKind:
 			k := d.Kind(o.ID)
 			return k != nil && (b.Fits == nil || b.Fits(k))

@@ -65,6 +65,11 @@ type Moment struct {
 	Spent    []SpentFor  `json:"spent,omitempty"`
 	// Given are the items that rules gave, less what they took.
 	Given []GivenItem `json:"given,omitempty"`
+	// Drawn is how often parts of rules asked chance.
+	Drawn []DrawnSo `json:"drawn,omitempty"`
+	// Over is how it ended: one of Ends, empty for not yet; Ending is what is said then.
+	Over   string `json:"over,omitempty"`
+	Ending string `json:"ending,omitempty"`
 }
 
 // ThingSo is what is so of an entity: words of Sos.
@@ -94,7 +99,7 @@ var Losses = []string{"fallen", "struckOut", "overrun"}
 var Modes = []string{"walks", "flies", "climbs", "swims"}
 
 // Keys are what can be held down in a game, by their bits, the lowest first.
-var Keys = []string{"up", "right", "down", "left", "use", "jump", "roam", "swap", "slot1", "slot2", "slot3", "slot4", "next"}
+var Keys = []string{"up", "right", "down", "left", "use", "jump", "roam", "swap", "slot1", "slot2", "slot3", "slot4", "next", "skip"}
 
 // Spot is a place on a map: the top-left corner of the hero's box, in 1/256 map pixels.
 type Spot struct {

@@ -1,5 +1,12 @@
 package document
 
+import (
+	"errors"
+	"fmt"
+	"slices"
+	"unicode/utf8"
+)
+
 // GivenItem is how many of an item rules gave, less what they took.
 type GivenItem struct {
 	Item   string `json:"item"`
@@ -11,6 +18,18 @@ type CounterSo struct {
 	ID ID  `json:"id"`
 	Is int `json:"is"`
 }
+
+// DrawnSo is how often a part of a rule asked chance.
+type DrawnSo struct {
+	Part  ID  `json:"part"`
+	Times int `json:"times"`
+}
+
+// Ends are how a game ends.
+var Ends = []string{"won", "lost"}
+
+// Waits are what a rule waits for, besides time and its line: somebody who walks, something to be so, others that it began.
+var Waits = []string{"", "walk", "so", "all"}
 
 // SpentFor is a rule of a kind that ran once for an entity.
 type SpentFor struct {
@@ -29,6 +48,11 @@ type RuleWait struct {
 	It *End `json:"it,omitempty"`
 	// Left is how often is still to be done what is repeated, by how deep that stands.
 	Left []int `json:"left,omitempty"`
+	// For is one of Waits: then Next is the part at which it waits. Far is how far somebody walks still, in 1/256 map pixels.
+	For string `json:"for,omitempty"`
+	Far int64  `json:"far,omitempty"`
+	// Fork is the part that began it at the same time as others.
+	Fork ID `json:"fork,omitempty"`
 }
 
 // checkRules finds what is wrong with what a moment keeps of rules.
@@ -48,8 +72,19 @@ func (m *Moment) checkRules() error {
 			return err
 		}
 	}
+	for _, o := range m.Drawn {
+		if err := first(checkID("a part of a rule", o.Part), checkRange("how often chance was asked", o.Times, 0, 1<<30)); err != nil {
+			return err
+		}
+	}
+	if m.Over != "" && !slices.Contains(Ends, m.Over) || utf8.RuneCountInString(m.Ending) > MaxText {
+		return errors.New("a game has not ended so")
+	}
 	for _, w := range m.Waits {
-		if err := first(checkRange("how long a rule waits", w.Ticks, 0, 1<<20), checkRange("a step", w.Op, 0, 1<<4), checkRange("what is repeated", len(w.Left), 0, MaxDeep+1)); err != nil {
+		if !slices.Contains(Waits, w.For) {
+			return fmt.Errorf("a rule does not wait for “%.40s”", w.For)
+		}
+		if err := first(checkRange("how far somebody walks", int(w.Far), 0, maxSpot), checkRange("how long a rule waits", w.Ticks, 0, 1<<20), checkRange("a step", w.Op, 0, 1<<4), checkRange("what is repeated", len(w.Left), 0, MaxDeep+1)); err != nil {
 			return err
 		}
 		for _, n := range w.Left {

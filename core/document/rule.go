@@ -167,6 +167,9 @@ func (p *RulePart) Blank(key string) kind.Datum {
 // TypeIt is what woke a rule, where a blank names that; it is no object of the project's.
 const TypeIt = "it"
 
+// TypeHero is the hero who is led, where a blank names that.
+const TypeHero = "hero"
+
 // Named is what a blank names: an object that is one of the project's, all of a kind, or what woke the
 // rule. Its type is told by what it says.
 func Named(d kind.Datum) (Object, bool) {
@@ -177,6 +180,7 @@ func Named(d kind.Datum) (Object, bool) {
 		Counter ID   `json:"counter"`
 		Kind    ID   `json:"kind"`
 		It      bool `json:"it"`
+		Hero    bool `json:"hero"`
 	}
 	if d == "" || d[0] != '{' || json.Unmarshal([]byte(d), &n) != nil {
 		return Object{}, false
@@ -194,6 +198,8 @@ func Named(d kind.Datum) (Object, bool) {
 		return Object{Type: TypeKind, ID: n.Kind}, true
 	case n.It:
 		return Object{Type: TypeIt}, true
+	case n.Hero:
+		return Object{Type: TypeHero}, true
 	}
 	return Object{}, false
 }
@@ -211,7 +217,7 @@ func Naming(o Object) kind.Datum {
 		return kind.Of(map[string]ID{"map": o.Map, "entity": o.ID})
 	case TypeMap, TypeFlag, TypeCounter, TypeKind:
 		return kind.Of(map[string]ID{o.Type: o.ID})
-	case TypeIt:
+	case TypeIt, TypeHero:
 		return kind.Of(map[string]bool{o.Type: true})
 	}
 	return ""
@@ -221,7 +227,7 @@ func (r *Rule) references(f func(Reference)) {
 	as := map[string]string{SlotWhen: AsWhen, SlotIf: AsIf, SlotThen: AsThen, SlotOtherwise: AsThen}
 	for _, p := range r.InOrder() {
 		for _, b := range p.Blanks {
-			if to, ok := Named(b.Value); ok && to.Type != TypeIt {
+			if to, ok := Named(b.Value); ok && to.Type != TypeIt && to.Type != TypeHero {
 				f(Reference{By: Object{Type: TypeRule, ID: r.ID}, As: as[p.Slot], To: to, Setting: b.Key})
 			}
 		}

@@ -13,7 +13,11 @@ func (g *Game) all(asked []*rules.Node, it world.Ref) bool {
 }
 
 // IsSo reports whether what a condition asks is so, for the thing that woke the rule.
-func (g *Game) IsSo(n *rules.Node, it world.Ref) bool { return g.holdsTrue(n, it) }
+func (g *Game) IsSo(n *rules.Node, it world.Ref) bool {
+	g.asking = true
+	defer func() { g.asking = false }()
+	return g.holdsTrue(n, it)
+}
 
 // unmet is the first of conditions that is not so; nil where all are.
 func (g *Game) unmet(asked []*rules.Node, it world.Ref) *rules.Node {
@@ -55,6 +59,12 @@ func (g *Game) holdsTrue(n *rules.Node, it world.Ref) bool {
 	case rules.WordVisited, rules.WordUnvisited:
 		_, been := slices.BinarySearch(g.Entered, g.Stage.MapOf(n.At.ID))
 		return been == (n.Word == rules.WordVisited)
+	case rules.WordIsOnMap:
+		return g.Hero().Map == g.Stage.MapOf(n.At.ID)
+	case rules.WordChance:
+		return !g.asking && g.roll(n.ID, 100) < g.number(n)
+	case rules.WordLooks, rules.WordNear:
+		return g.standsSo(n, it)
 	}
 	if n.At.Type == document.TypeKind {
 		for r := range g.Stage.Things {
@@ -83,6 +93,10 @@ func (g *Game) isSo(n *rules.Node, r world.Ref) bool {
 		return g.Shown(r)
 	case rules.WordIsHidden:
 		return !g.Shown(r)
+	case rules.WordSees:
+		return g.There(r) && g.spots(r)
+	case rules.WordIsLed:
+		return g.Hero().Of == r
 	case rules.WordIsMet:
 		return g.Is(r, Reached)
 	case rules.WordIsLeft:
@@ -97,6 +111,15 @@ func (g *Game) number(n *rules.Node) int64 {
 		return g.Counter(n.By)
 	}
 	return n.Number
+}
+
+// numberOf is what another number of a part is at the moment.
+func (g *Game) numberOf(n *rules.Node, key string) int64 {
+	value := n.Blank(key)
+	if o, ok := document.Named(value); ok {
+		return g.Counter(o.ID)
+	}
+	return value.Thousandths() / 1000
 }
 
 // remaining counts what is there of a kind.

@@ -16,6 +16,10 @@ func (g *Game) beings(m *world.Ground) {
 		switch {
 		case t.Doing.Carrier >= 0:
 		case t.Acts != kind.Block && g.thrown(m, b):
+		case g.cast(b.Of) && m.Side && t.Acts != kind.Flyer:
+			g.drops(m, b)
+		case g.cast(b.Of):
+			b.Steps = 0
 		case g.Disabled(b.Of) && m.Side && t.Acts != kind.Flyer:
 			g.drops(m, b)
 		case g.Disabled(b.Of):

@@ -2,6 +2,7 @@ package play
 
 import (
 	"azzel/core/kind"
+	"azzel/core/rules"
 	"azzel/core/world"
 )
 
@@ -36,11 +37,19 @@ func (g *Game) drops(m *world.Ground, b *Body) {
 		g.setOn(m, b, w)
 	}
 	g.fall(b, w, 0, stands, false)
-	falls := b.VY > 0 && !stands
+	falls, fell := b.VY > 0 && !stands, b.VY
 	g.upDown(m, b, w, b.VY, false)
 	if falls {
 		g.fallsOn(m, b)
 	}
+	if fell > 0 && stands && g.Stage.Thing(b.Of).Acts == kind.Block {
+		g.rests(m, b)
+	}
+}
+
+// rests tells that a block lies still that moved.
+func (g *Game) rests(m *world.Ground, b *Body) {
+	g.happen(happening{on: rules.WordRests, m: m.Ref, thing: b.Of})
 }
 
 // fallsOn hits the beings on whose heads something comes down, and what it is heavy enough to break.
@@ -112,6 +121,7 @@ func (g *Game) slides(m *world.Ground, b *Body) {
 	if b.X == b.GoalX && b.Y == b.GoalY {
 		b.Flags &^= Stepping
 		g.settles(m, b)
+		g.rests(m, b)
 	}
 }
 
@@ -139,6 +149,12 @@ func (g *Game) push(m *world.Ground, dx, dy int64) {
 			g.step(b, dx*g.gait().RunX/2, 0)
 			hero.VX = b.X - x
 			g.step(hero, hero.VX, 0)
+			if b.X != x {
+				if b.Drawn != int32(g.Tick)-1 {
+					g.happen(happening{on: rules.WordPush, m: m.Ref, thing: b.Of})
+				}
+				b.Drawn = int32(g.Tick) // the tick in which it was pushed last
+			}
 		}
 	default:
 		at := g.extent(b)
@@ -151,6 +167,7 @@ func (g *Game) push(m *world.Ground, dx, dy int64) {
 			b.GoalX, b.GoalY = gx, gy
 			b.Flags |= Stepping
 			g.tell("push", g.Stage.Thing(b.Of).Name)
+			g.happen(happening{on: rules.WordPush, m: m.Ref, thing: b.Of})
 		}
 	}
 }

@@ -90,6 +90,9 @@ func (g *Game) give(word string, n int64) {
 	at := givenAt(g.Stage, i)
 	n = max(n, -g.Amount(word))
 	g.setCount(at, int32(min(int64(g.Count(at))+n, document.MaxNumber)))
+	if n > 0 {
+		g.gains(word)
+	}
 	if g.Hand == word && !g.Has(word) {
 		g.Hand = ""
 	}

@@ -31,6 +31,10 @@ func (g *Game) touch(m *world.Ground) {
 			g.setThing(r, Taken, true)
 			g.tell(rules.WordTake, t.Name)
 			g.happen(happening{on: rules.WordTake, m: m.Ref, thing: r})
+			if t.Acts != kind.Collectible {
+				g.gains(t.Doing.Word)
+			}
+			g.gone(r)
 		case kind.Goal:
 			if !g.Is(r, Reached) {
 				g.setThing(r, Reached, true)

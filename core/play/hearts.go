@@ -25,7 +25,7 @@ const pushTicks = 8
 // struck takes a heart, and throws back from the middle of what did it.
 func (g *Game) struck(by world.Box, what string, harm int32) {
 	b := g.Hero()
-	if b.Blink > 0 || g.Roam || g.Lost != NotLost || g.Leaving >= 0 || g.Sent >= 0 {
+	if b.Blink > 0 || g.Roam || g.Held() || g.Lost != NotLost || g.Leaving >= 0 || g.Sent >= 0 {
 		return
 	}
 	g.tell("struck", what)
@@ -69,6 +69,7 @@ func (g *Game) loseHearts(n int32) bool {
 		return true
 	}
 	g.Lost, g.Fade = StruckOut, FadeTicks
+	g.happen(happening{on: rules.WordLosesLife, m: b.Map, thing: world.None})
 	return false
 }
 
@@ -111,6 +112,7 @@ func (g *Game) comeBack() {
 		g.enterMap()
 	}
 	g.free()
+	g.happen(happening{on: rules.WordComesBack, m: b.Map, thing: world.None})
 }
 
 // stomps hits those on whose heads the hero comes down, seen from the side, and throws it up again.
@@ -141,9 +143,21 @@ func (g *Game) hits(r world.Ref, t *world.Thing) {
 		g.tell("hit", t.Name)
 		return
 	}
+	g.falls(r, t)
+}
+
+// falls has somebody be defeated, something be broken.
+func (g *Game) falls(r world.Ref, t *world.Thing) {
 	g.setThing(r, Gone, true)
 	g.tell("defeat", t.Name)
 	g.happen(happening{on: rules.WordFalls, m: t.Map, thing: r})
+	switch t.Acts {
+	case kind.Breakable:
+		g.gains(t.Doing.Word)
+	case kind.Walker, kind.Flyer, kind.Shooter:
+		g.gains(t.Doing.Holds...)
+	}
+	g.gone(r)
 	g.livelyOf = world.None
 }
 

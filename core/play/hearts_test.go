@@ -86,7 +86,9 @@ func lamp(t *testing.T, afresh bool) *run {
 	add.Blanks = append(add.Blanks, kind.Value{Key: "number", Value: "5"})
 	coins := rules.Part(rules.WordGive, `"coin"`)
 	coins.Blanks = append(coins.Blanks, kind.Value{Key: "number", Value: "3"})
-	once := rules.Of(rules.Use(sample.Quay, sample.Switch), rules.Open(sample.Quay, sample.Door), rules.Set(sample.Lit), add, coins)
+	draw := rules.Part(rules.WordDraw, document.Naming(document.Object{Type: document.TypeCounter, ID: sample.DrawnOther}))
+	draw.Blanks = append(draw.Blanks, kind.Value{Key: "number", Value: "1"}, kind.Value{Key: "most", Value: "9"})
+	once := rules.Of(rules.Use(sample.Quay, sample.Switch), rules.Open(sample.Quay, sample.Door), rules.Set(sample.Lit), add, coins, draw)
 	once.Once = true
 	d = withRule(t, d, once)
 	d = sample.With(d, warden(kind.Value{Key: kind.HeroLives, Value: "2"}))
@@ -156,6 +158,8 @@ func part(r *run, name string) any {
 		return g.Amount("coin")
 	case "counters":
 		return g.Counter(sample.DrawnCounter)
+	case "how often rules asked chance":
+		return g.Lucky()
 	case "what is in hand":
 		return g.Hand
 	case "flags and counters of things' own":

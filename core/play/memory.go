@@ -25,6 +25,7 @@ var Remembered = []Memory{
 	{"flags", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
 	{"counters", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
 	{"items that rules gave or took", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
+	{"how often rules asked chance", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
 	{"rules that run once", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
 	{"switches", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},
 	{"doors that rules opened", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},

@@ -34,6 +34,14 @@ func (g *Game) Moment() document.Moment {
 			out.Given = append(out.Given, document.GivenItem{Item: word, Amount: n})
 		}
 	}
+	for d, die := range st.Dice {
+		if n := s.Count(dieAt(st, world.Ref(d))); n > 0 {
+			out.Drawn = append(out.Drawn, document.DrawnSo{Part: die.Part, Times: int(n)})
+		}
+	}
+	if out.Ending = s.Ending; s.Over != NotOver {
+		out.Over = document.Ends[s.Over-1]
+	}
 	for _, sp := range s.RunsFor {
 		out.Spent = append(out.Spent, document.SpentFor{Rule: st.Rules[sp.Rule].ID, For: st.End(sp.Of)})
 	}
@@ -56,6 +64,8 @@ func (g *Game) Moment() document.Moment {
 			continue
 		}
 		switch a.Of.Type {
+		case document.TypePart:
+			out.Drawn = append(out.Drawn, document.DrawnSo{Part: a.Of.ID, Times: a.Count})
 		case document.TypeFlag:
 			out.Flags = append(out.Flags, a.Of.ID)
 		case document.TypeRule:
@@ -100,8 +110,12 @@ func (g *Game) Moment() document.Moment {
 		rule := st.Rules[t.Rule]
 		tree := rules.TreeOf(rule)
 		wait := document.RuleWait{Rule: rule.ID, Ticks: int(t.Wait), Next: tree.Steps[t.Next].ID(), Op: int(tree.Steps[t.Next].Op)}
-		if s := t.asking(st); s != nil {
-			wait.Next, wait.Op = s.ID(), int(rules.OpAsk)
+		if s := t.within(st); s != nil {
+			wait.Next, wait.Op = s.ID(), int(s.Op)
+		}
+		wait.For, wait.Far = document.Waits[t.For], t.Far
+		if t.Fork > 0 && int(t.Fork) <= len(tree.Steps) {
+			wait.Fork = tree.Steps[t.Fork-1].ID()
 		}
 		if t.It >= 0 {
 			end := st.End(t.It)
@@ -226,6 +240,10 @@ func Resume(st *world.Stage, at document.Moment) (*Game, error) {
 	for _, o := range at.Given {
 		s.given(st, o.Item, int32(o.Amount))
 	}
+	for _, o := range at.Drawn {
+		s.drew(st, o.Part, int32(o.Times))
+	}
+	s.Over, s.Ending = Over(slices.Index(document.Ends, at.Over)+1), at.Ending
 	for _, sp := range at.Spent {
 		s.ranFor(st, sp.Rule, sp.For)
 	}
@@ -265,38 +283,6 @@ func Resume(st *world.Stage, at document.Moment) (*Game, error) {
 	g.lookAround()
 	g.film()
 	return g, nil
-}
-
-// resumeLines takes what is being said, and the rules that wait for it: a part that has
-// vanished ends its rule, and what a vanished rule said waits for nobody.
-func (s *State) resumeLines(st *world.Stage, at document.Moment) {
-	for _, l := range at.Lines {
-		s.Lines = append(s.Lines, Line{l.Text, l.Resumes, l.Answers})
-	}
-	for _, w := range at.Waits {
-		r := st.RuleOf(w.Rule)
-		if r < 0 {
-			continue
-		}
-		tree := rules.TreeOf(st.Rules[r])
-		t := Thread{Rule: r, Wait: int32(w.Ticks), It: world.None, Next: tree.Else - 1}
-		if w.It != nil {
-			t.It = st.ThingOf(w.It.Map, w.It.Entity)
-		}
-		for d, n := range w.Left[:min(len(w.Left), len(t.Left))] {
-			t.Left[d] = int32(n)
-		}
-		if i := slices.IndexFunc(tree.Steps, func(s rules.Step) bool { return s.ID() == w.Next && w.Next != "" && (w.Op == 0 || int(s.Op) == w.Op) }); i >= 0 {
-			t.Next = int32(i)
-			if rules.Op(w.Op) == rules.OpAsk && w.Ticks == 0 {
-				t.Next++
-			}
-		}
-		s.Threads = append(s.Threads, t)
-	}
-	if len(at.Waits) > 0 && !slices.ContainsFunc(s.Threads, Thread.reads) {
-		s.Lines = nil
-	}
 }
 
 // resumeBodies takes what moves: what is not there any more is left out, what is new stands where

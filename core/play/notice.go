@@ -8,6 +8,7 @@ import (
 
 // notice tells rules of who has come into a sensor that watches; it is told again once all have left.
 func (g *Game) notice(m *world.Ground) {
+	g.watches(m)
 	for _, r := range m.Sensors() {
 		if !g.acts(r) {
 			continue

@@ -1,6 +1,7 @@
 package play
 
 import (
+	"azzel/core/rules"
 	"azzel/core/world"
 )
 
@@ -44,13 +45,16 @@ func (g *Game) goesAlong(b *Body, p *world.Way, stopped bool) {
 
 // nextPoint chooses where a path goes on.
 func (g *Game) nextPoint(b *Body, p *world.Way) {
+	if stays := p.Once && b.Next == int16(len(p.Points)-1); !stays || b.Way != 0 {
+		g.happen(happening{on: rules.WordPoint, m: b.Map, thing: b.Of, exact: true, is: int32(b.Next) + 1})
+	}
 	last := int16(len(p.Points) - 1)
 	b.Timer = p.Pause
 	switch {
 	case p.Round:
 		b.Next = (b.Next + 1) % (last + 1)
 	case p.Once && b.Next == last:
-		b.Timer = 1 // it stays
+		b.Timer, b.Way = 1, 0 // it stays
 	case b.Way > 0 && b.Next == last || b.Way < 0 && b.Next == 0:
 		b.Way = -b.Way
 		b.Next = max(0, min(b.Next+int16(b.Way), last))

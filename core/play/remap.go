@@ -43,6 +43,7 @@ func (g *Game) Enter(next *world.Stage) {
 	s.Known, s.Looked.Map = known, world.None
 	s.Cam.Map = movedMap(was, next, s.Cam.Map)
 	s.Inside = movedThing(was, next, s.Inside)
+	s.Show.enter(was, next)
 	if s.Sent >= 0 {
 		s.Sent = movedThing(was, next, s.Sent)
 	}
@@ -167,7 +168,7 @@ func movedThing(was, next *world.Stage, r world.Ref) world.Ref {
 // movedThread finds the step that comes next by its id: one that has vanished is passed
 // over, with a rule all is over.
 func movedThread(was, next *world.Stage, t Thread) (Thread, bool) {
-	before := was.Rules[t.Rule]
+	before, within := was.Rules[t.Rule], t.within(was)
 	t.Rule = next.RuleOf(before.ID)
 	if t.Rule < 0 {
 		return t, false
@@ -177,12 +178,16 @@ func movedThread(was, next *world.Stage, t Thread) (Thread, bool) {
 	if then == now {
 		return t, true
 	}
-	if at := max(0, int(t.Next)-1); t.Wait == 0 && then.Steps[at].Op == rules.OpAsk {
-		// what it asks is answered as it is now
-		if n := now.At(then.Steps[at].Node.ID); now.Steps[n].Op == rules.OpAsk {
+	if t.Fork > 0 {
+		t.Fork = movedStep(then, now, t.Fork-1) + 1
+	}
+	if within != nil {
+		// what it waits at goes on as it is now
+		if n := movedStep(then, now, t.Next-1); n >= 0 {
 			t.Next = n + 1
 			return t, true
 		}
+		t.For, t.Wait = ForTime, 1
 	}
 	for _, s := range then.Steps[min(int(t.Next), len(then.Steps)):] {
 		if s.Op == rules.OpEnd && s.Node == nil {
@@ -197,6 +202,17 @@ func movedThread(was, next *world.Stage, t Thread) (Thread, bool) {
 	}
 	t.Next = now.Else - 1
 	return t, true
+}
+
+// movedStep is where a step of a rule is now; −1 where it is not any more.
+func movedStep(then, now *rules.Tree, at int32) int32 {
+	s := then.Steps[at]
+	for i, q := range now.Steps {
+		if s.ID() == q.ID() && s.Op == q.Op && s.Node != nil && s.Node.Word == q.Node.Word {
+			return int32(i)
+		}
+	}
+	return -1
 }
 
 // enterSituation gives every slot its place on the new stage.
@@ -219,6 +235,10 @@ func (g *Game) enterSituation(was *world.Stage) {
 	}
 	put := func(of document.Object, bits uint16) { s.so(next, of, bits) }
 	for _, a := range away {
+		if a.Of.Type == document.TypePart {
+			s.drew(next, a.Of.ID, int32(a.Count))
+			continue
+		}
 		if a.Of.Type == document.TypeCounter {
 			s.counted(next, a.Of.ID, a.Count, a.Count+1)
 			continue
@@ -239,6 +259,9 @@ func (g *Game) enterSituation(was *world.Stage) {
 	}
 	for c := range was.Counters {
 		s.counted(next, was.Counters[c].ID, int(old.Count(counterAt(was, world.Ref(c)))), was.Counters[c].Start)
+	}
+	for i, d := range was.Dice {
+		s.drew(next, d.Part, old.Count(dieAt(was, world.Ref(i))))
 	}
 	for i, word := range was.Given {
 		s.given(next, word, old.Count(givenAt(was, i)))
@@ -309,7 +332,7 @@ func (s *Situation) bits(slot, n int) (out uint16) {
 
 // sameSlots reports whether two stages number everything alike.
 func sameSlots(a, b *world.Stage) bool {
-	return len(a.Things) == len(b.Things) && len(a.Flags) == len(b.Flags) && len(a.Counters) == len(b.Counters) && len(a.Rules) == len(b.Rules) &&
+	return len(a.Things) == len(b.Things) && len(a.Flags) == len(b.Flags) && len(a.Counters) == len(b.Counters) && len(a.Dice) == len(b.Dice) && len(a.Rules) == len(b.Rules) &&
 		(len(a.Things) == 0 || &a.Things[0] == &b.Things[0]) &&
 		(len(a.Counters) == 0 || &a.Counters[0] == &b.Counters[0]) && (len(a.Flags) == 0 || &a.Flags[0] == &b.Flags[0]) && (len(a.Rules) == 0 || &a.Rules[0] == &b.Rules[0])
 }

@@ -20,12 +20,17 @@ type happening struct {
 	word    string
 	counts  bool
 	was, is int32
+	// exact tells that the number that is waited for is is.
+	exact bool
 }
 
 func (g *Game) happen(h happening) { g.queue = append(g.queue, h) }
 
 // settle gives each happening to the rules that wait for it, in their order.
 func (g *Game) settle() {
+	if g.Over != NotOver {
+		g.queue = nil
+	}
 	for n := 0; len(g.queue) > 0; n++ {
 		h := g.queue[0]
 		g.queue = g.queue[1:]
@@ -35,7 +40,7 @@ func (g *Game) settle() {
 			return
 		}
 		for _, r := range g.waiting(h) {
-			if h.meant(r) {
+			if h.meant(r) && g.Over == NotOver {
 				g.begin(g.Stage.RuleOf(r.ID), h.thing)
 			}
 		}
@@ -58,15 +63,19 @@ func (g *Game) waitedFor(h happening) bool { return slices.ContainsFunc(g.waitin
 
 // meant reports whether a rule that waits for the like of it waits for this.
 func (h happening) meant(r *document.Rule) bool {
-	if h.word == "" && !h.counts {
+	if h.word == "" && !h.counts && !h.exact {
 		return true
 	}
 	return slices.ContainsFunc(rules.TreeOf(r).When, func(p *rules.Node) bool {
 		switch {
 		case p.Word != h.on || h.counts && p.At != h.of:
 			return false
-		case h.on == rules.WordUseOn:
+		case h.on == rules.WordUseOn, h.on == rules.WordGain:
 			return p.Blank("item").Word() == h.word
+		case h.on == rules.WordEvery:
+			return world.Round(p.Number) == int64(h.is)
+		case h.exact:
+			return p.Number == int64(h.is)
 		case h.on == rules.WordHears:
 			return p.Blank("signal").Word() == h.word
 		}
@@ -119,7 +128,8 @@ const maxSteps = 1000
 // run does steps until the rule ends or waits; true when it waits.
 func (g *Game) run(t *Thread) bool {
 	steps := rules.TreeOf(g.Stage.Rules[t.Rule]).Steps
-	for n := 0; int(t.Next) < len(steps); n++ {
+	for n := 0; int(t.Next) < len(steps) && g.Over == NotOver; n++ {
+		t.Skips = t.Skips && steps[t.Next].Scene > 0
 		if n >= maxSteps {
 			g.Notice = "A rule went round without end and was stopped: let it wait in between."
 			return false
@@ -144,16 +154,30 @@ func (g *Game) run(t *Thread) bool {
 				t.Next = s.To
 			}
 		case rules.OpAsk:
+			t.Skips = false
 			if g.asks(s.Node) {
 				return true
 			}
-		default:
-			if g.do(s.Node, t.It) {
+		case rules.OpScene:
+		case rules.OpUntil:
+			if !t.Skips && !g.all(s.Node.If, t.It) {
+				t.For, t.Wait = ForSo, 1
 				return true
 			}
-			if s.Node.Word == rules.WordWait {
-				// a rule that waits for no time goes on in the next tick
-				t.Wait = int32(max(1, min(g.number(s.Node), longestWait)*TicksPerSecond))
+		case rules.OpFork:
+			for _, at := range s.Ways {
+				one := *t
+				one.Next, one.Fork, one.Far = at, t.Next, 0
+				g.goOn(one)
+			}
+			t.Next = s.To
+		case rules.OpJoin:
+			if g.others(t) {
+				t.For, t.Wait = ForAll, 1
+				return true
+			}
+		default:
+			if g.do(s.Node, t) {
 				return true
 			}
 		}
@@ -162,8 +186,27 @@ func (g *Game) run(t *Thread) bool {
 }
 
 // do does one step of a rule for what woke it; true when the rule waits then.
-func (g *Game) do(n *rules.Node, it world.Ref) (waits bool) {
+func (g *Game) do(n *rules.Node, t *Thread) (waits bool) {
+	it := t.It
 	switch n.Word {
+	case rules.WordWait:
+		// a rule that waits for no time goes on in the next tick
+		return t.waits(max(1, g.seconds(n)))
+	case rules.WordWalk, rules.WordGoTo:
+		return g.sets(n, t)
+	case rules.WordTurn, rules.WordMove, rules.WordThink, rules.WordDefeat:
+		g.acted(n, it)
+	case rules.WordWatch, rules.WordViewBack, rules.WordDarken, rules.WordLighten, rules.WordTint, rules.WordShake, rules.WordCaption:
+		return g.shows(n, t)
+	case rules.WordPlayAs:
+		g.playAs(g.target(n, it))
+	case rules.WordDraw:
+		from, most := g.number(n), g.numberOf(n, "most")
+		g.setCounter(n.At.ID, from+g.roll(n.ID, most-from+1))
+	case rules.WordWin, rules.WordLose:
+		g.Over = map[bool]Over{true: OverWon, false: OverLost}[n.Word == rules.WordWin]
+		g.Ending = n.Blank("text").Word()
+		g.tell(n.Word, g.Ending)
 	case rules.WordSet, rules.WordClear:
 		g.setFlag(n.At.ID, n.Word == rules.WordSet)
 	case rules.WordAdd:
@@ -187,9 +230,12 @@ func (g *Game) do(n *rules.Node, it world.Ref) (waits bool) {
 	case rules.WordKeep:
 		g.Back = Place{g.Hero().Map, g.Hero().X, g.Hero().Y}
 	case rules.WordSend:
-		g.send(g.target(n, it))
+		if g.send(g.target(n, it)); g.Sent >= 0 {
+			t.Wait = 1 // what follows comes there
+			return true
+		}
 	case rules.WordSay:
-		return g.says(n.Blank("text").Word(), true)
+		return !t.Skips && g.says(n.Blank("text").Word(), true)
 	default:
 		g.changes(n, it)
 	}
@@ -201,6 +247,8 @@ func (g *Game) target(n *rules.Node, it world.Ref) world.Ref {
 	switch n.At.Type {
 	case document.TypeIt:
 		return it
+	case document.TypeHero:
+		return g.Hero().Of
 	case document.TypeKind:
 		for r := range g.Stage.Things {
 			if document.ID(g.Stage.Things[r].Kind) == n.At.ID {
@@ -214,17 +262,11 @@ func (g *Game) target(n *rules.Node, it world.Ref) world.Ref {
 
 // changes does to what a part names what its word says: to all of a kind.
 func (g *Game) changes(n *rules.Node, it world.Ref) {
-	if n.At.Type == document.TypeKind {
-		for r := range g.Stage.Things {
-			if document.ID(g.Stage.Things[r].Kind) == n.At.ID && !g.change(n.Word, world.Ref(r)) {
-				g.changeOwn(n, world.Ref(r))
-			}
+	g.eachOf(n, it, func(r world.Ref) {
+		if !g.change(n.Word, r) {
+			g.changeOwn(n, r)
 		}
-		return
-	}
-	if r := g.target(n, it); !g.change(n.Word, r) {
-		g.changeOwn(n, r)
-	}
+	})
 }
 
 // says shows a text page by page; a rule goes on when the last one was read. It
@@ -289,15 +331,6 @@ func (g *Game) resume(answered bool) {
 	g.goOn(t)
 }
 
-// asking is the step whose answer a rule waits for; nil where it waits for none.
-func (t Thread) asking(st *world.Stage) *rules.Step {
-	steps := rules.TreeOf(st.Rules[t.Rule]).Steps
-	if t.Wait == 0 && t.Next > 0 && steps[t.Next-1].Op == rules.OpAsk {
-		return &steps[t.Next-1]
-	}
-	return nil
-}
-
 // askAnew shows the answers as they are now, after an edit.
 func (g *Game) askAnew() {
 	reading := slices.DeleteFunc(slices.Clone(g.Threads), func(t Thread) bool { return !t.reads() })
@@ -312,29 +345,5 @@ func (g *Game) askAnew() {
 	}
 	if len(g.Lines) > 0 {
 		g.Chosen = max(0, min(g.Chosen, int8(len(g.Lines[0].Answers))-1))
-	}
-}
-
-// longestWait is how long a rule can wait, in seconds.
-const longestWait = 3600
-
-// reads tells that a rule waits for its line to be read.
-func (t Thread) reads() bool { return t.Wait == 0 }
-
-// wait goes on with the rules whose time is over, the oldest first.
-func (g *Game) wait() {
-	if len(g.Threads) == 0 {
-		return
-	}
-	waiting := g.Threads
-	g.Threads = nil
-	for _, t := range waiting {
-		if t.Wait > 1 || t.reads() {
-			t.Wait = max(0, t.Wait-1)
-			g.Threads = append(g.Threads, t)
-			continue
-		}
-		t.Wait = 0
-		g.goOn(t)
 	}
 }

@@ -43,7 +43,7 @@ const (
 // room makes the slices as large as a stage asks.
 func (s *Situation) room(st *world.Stage) {
 	n := len(st.Flags) + len(st.Rules) + len(st.Things)*int(bitsOfThing)
-	s.Bits, s.Counts, s.Hash = make([]uint64, (n+63)/64), make([]int32, countsOfAll+st.Owned+len(st.Counters)+len(st.Given)), [2]uint64{}
+	s.Bits, s.Counts, s.Hash = make([]uint64, (n+63)/64), make([]int32, countsOfAll+st.Owned+len(st.Counters)+len(st.Given)+len(st.Dice)), [2]uint64{}
 	s.firstOwn(st, 0, world.Ref(len(st.Things)))
 	s.firstCounters(st)
 }

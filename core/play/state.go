@@ -42,6 +42,8 @@ const (
 	InputSlot3
 	InputSlot4
 	InputNext
+	// InputSkip skips a scene when it goes down.
+	InputSkip
 
 	InputSlots = InputSlot1 | InputSlot2 | InputSlot3 | InputSlot4
 )
@@ -107,6 +109,11 @@ type State struct {
 	Threads []Thread
 	// RunsFor are the rules of kinds that ran for a thing and do so once, in order; never changed, but replaced.
 	RunsFor []RunFor
+	// Show is what is seen beside the world; nothing that is played reads it.
+	Show Show
+	// Over tells that the game is won or lost, Ending what is said then.
+	Over   Over
+	Ending string
 	// Away is what was so of things, flags and rules that are not there any more.
 	Away []Away
 	// Notice tells the designer, not the player, of something that does not work.
@@ -212,9 +219,37 @@ type Thread struct {
 	It world.Ref
 	// Left is how often is still to be done what is repeated, by how deep that stands in others.
 	Left [document.MaxDeep + 1]int32
-	// Wait is how many ticks are left of waiting; 0 waits for a line to be read.
+	// Wait is how many ticks are left of waiting, For what it waits for.
 	Wait int32
+	For  Waits
+	// Fork is the place, counted from 1, of the step that began it beside others; 0 is none.
+	Fork int32
+	// Far is how far somebody walks still, in 1/256 map pixels.
+	Far int64
+	// Skips tells that the rest of the scene is skipped.
+	Skips bool
 }
+
+// Waits is what a rule waits for.
+type Waits uint8
+
+// What rules wait for.
+const (
+	ForTime Waits = iota // for some ticks, or for its line to be read where there are none left
+	ForWalk              // for somebody who walks
+	ForSo                // for something to be so
+	ForAll               // for what was begun at the same time
+)
+
+// Over is how a game has ended.
+type Over uint8
+
+// How a game ends.
+const (
+	NotOver Over = iota
+	OverWon
+	OverLost
+)
 
 // Hero is the hero's body.
 func (s *State) Hero() *Body { return &s.Bodies[0] }
@@ -241,6 +276,9 @@ type Game struct {
 	around   buckets
 	livelyOf world.Ref
 	livelyAt int64
+	// rest are the rules whose turn to wait comes later in the tick; asking tells that conditions are only looked at.
+	rest   []Thread
+	asking bool
 	// streams are where fans blow on a map, as of a tick.
 	streams   []stream
 	streamsOf world.Ref

@@ -29,6 +29,9 @@ func (g *Game) switchTo(r world.Ref, on bool) {
 	g.setThing(r, Opened, false)
 	g.setThing(r, Switched, false)
 	g.setThing(r, bit, t.Entity.On != on)
+	if on && t.Acts == kind.Container {
+		g.gains(t.Doing.Holds...)
+	}
 	g.turned(r, on)
 }
 
@@ -57,7 +60,7 @@ func (g *Game) There(r world.Ref) bool {
 
 // bring puts a thing where it is at first, or takes it away.
 func (g *Game) bring(r world.Ref, there bool) {
-	t := g.Stage.Thing(r)
+	t, was := g.Stage.Thing(r), g.There(r)
 	g.setThing(r, Gone, false)
 	g.setThing(r, Taken, false)
 	g.setThing(r, Brought, t.Absent == there)
@@ -73,6 +76,9 @@ func (g *Game) bring(r world.Ref, there bool) {
 		}
 	}
 	g.livelyOf = world.None
+	if was && !there {
+		g.gone(r)
+	}
 }
 
 // Shown reports whether a thing is seen by the player.

@@ -21,6 +21,11 @@ func (g *Game) Step(in Input) {
 	case m == nil:
 		s.Notice = "The map that was played on was removed."
 		return
+	case s.Over != NotOver:
+		if pressed&(InputUse|InputJump) != 0 {
+			g.anew()
+		}
+		return
 	case s.Leaving >= 0 || s.Sent >= 0 || s.Fade > 0 || s.Lost != NotLost:
 		g.fade()
 	case len(s.Lines) > 0:
@@ -30,20 +35,32 @@ func (g *Game) Step(in Input) {
 			if g.answer(pressed) {
 				g.read()
 			}
+		case pressed&InputSkip != 0:
+			g.skip()
 		case pressed&(InputUse|InputJump) != 0:
 			g.read()
 		}
+		g.walkOn()
 	default:
 		s.Notice = ""
+		if g.Held() {
+			if pressed&InputSkip != 0 {
+				g.skip()
+			}
+			in, pressed = 0, 0
+		}
 		if pressed&InputSwap != 0 && len(s.Party) > 0 {
 			g.swap()
 			m = g.Ground()
 		}
 		g.takeInHand(pressed)
 		g.act(m, in, pressed)
+		g.rounds()
+		g.walkOn()
 		g.wait()
 	}
 	g.settle()
+	g.showOn()
 	g.lookAround()
 	g.film()
 }

@@ -30,7 +30,9 @@ func (g *Game) blow(m *world.Ground) {
 	}
 	b.Timer = BlowTicks
 	for _, r := range g.touched(m, g.ahead(m)) {
-		switch t := g.Stage.Thing(r); t.Acts {
+		t := g.Stage.Thing(r)
+		g.happen(happening{on: rules.WordStrike, m: m.Ref, thing: r})
+		switch t.Acts {
 		case kind.Walker, kind.Flyer, kind.Shooter:
 			if t.Doing.Beaten&world.ByABlow != 0 {
 				g.hits(r, t)

@@ -3,6 +3,7 @@ package play_test
 import (
 	"azzel/core/document"
 	"azzel/core/edit"
+	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/play"
 	"azzel/core/rules"
@@ -31,7 +32,7 @@ func stepping(t *testing.T, values ...kind.Value) *run {
 	t.Helper()
 	r := drawn(t, "\n@.........\n..........\n..........\n..........", "hero.lives=3").with(kind.Switch, 0, 0, 1, 1, false, document.Down, values...).
 		with(kind.Door, 3, 3, 1, 1, false, document.Down).with(kind.Sensor, 4, 0, 2, 1, true, document.Down).with(kind.Collectible, 2, 0, 1, 1, false, document.Down).
-		with(kind.Character, 0, 1, 1, 1, false, document.Down).with(kind.Walker, 8, 3, 1, 1, true, document.Down, value("range", "0")).with(kind.Timer, 9, 0, 1, 1, false, document.Down, value("every", "200"), value("again", "false")).
+		with(kind.Character, 0, 1, 1, 1, false, document.Down).with(kind.Walker, 8, 3, 1, 1, true, document.Down, value("range", "0"), value("sight", "20")).with(kind.Timer, 9, 0, 1, 1, false, document.Down, value("every", "200"), value("again", "false")).
 		with(kind.Source, 9, 3, 1, 1, false, document.Down, value("makes", `[{"of":"walker","odds":1}]`), value("inAll", "1"), value("every", "100")).with(kind.Item, 7, 0, 1, 1, false, document.Down, value("is", `"oil"`)).
 		with(kind.Arrival, 6, 2, 1, 1, false, document.Down).with(kind.Sign, 0, 3, 1, 1, false, document.Down)
 	r.d = apply(t, r.d, append(sample.Drawn(), edit.Insert(edit.Ref{Type: edit.TypeKind, ID: "jarjarjarjar"}, jar(kind.Sign)),
@@ -53,26 +54,27 @@ func block(lines string, deep int) string {
 var happens = map[string]struct {
 	when string
 	do   func(r *run)
+	with func(r *run)
 }{
-	rules.WordUse:      {"the hero uses switch", func(r *run) { r.press(play.InputUse) }},
-	rules.WordUseOn:    {"the hero uses oil on switch", func(r *run) { r.take(kind.Item); r.press(play.InputSlot1); r.press(play.InputUse) }},
-	rules.WordTake:     {"the hero takes collectible", func(r *run) { r.hold(play.InputRight, 40) }},
-	rules.WordArrive:   {"the hero arrives on Drawn", func(r *run) { r.g.EnterMap(); r.hold(0, 1) }},
-	rules.WordSpeak:    {"the hero speaks to character", func(r *run) { r.hold(play.InputDown, 1); r.leaves(kind.Switch); r.press(play.InputUse) }},
-	rules.WordHurt:     {"the hero loses hearts", func(r *run) { r.g.Strike(); r.hold(0, 1) }},
-	rules.WordEnter:    {"somebody comes to sensor", func(r *run) { r.hold(play.InputRight, 90) }},
-	rules.WordLeave:    {"everybody has left sensor", func(r *run) { r.hold(play.InputRight, 160) }},
-	rules.WordFalls:    {"walker is defeated", func(r *run) { r.g.Defeat(r.called("walker")); r.hold(0, 1) }},
-	rules.WordTurnsOn:  {"switch is turned on", func(r *run) { r.press(play.InputUse) }},
-	rules.WordTurnsOff: {"switch is turned off", func(r *run) { r.press(play.InputUse); r.press(play.InputUse) }},
-	rules.WordOpens:    {"door is opened", func(r *run) { r.reads(uses + "then\n\topen door"); r.press(play.InputUse) }},
-	rules.WordShuts:    {"door is shut", func(r *run) { r.reads(uses + "then\n\topen door\n\tshut door"); r.press(play.InputUse) }},
+	rules.WordUse:      {"the hero uses switch", func(r *run) { r.press(play.InputUse) }, nil},
+	rules.WordUseOn:    {"the hero uses oil on switch", func(r *run) { r.take(kind.Item); r.press(play.InputSlot1); r.press(play.InputUse) }, nil},
+	rules.WordTake:     {"the hero takes collectible", func(r *run) { r.hold(play.InputRight, 40) }, nil},
+	rules.WordArrive:   {"the hero arrives on Drawn", func(r *run) { r.g.EnterMap(); r.hold(0, 1) }, nil},
+	rules.WordSpeak:    {"the hero speaks to character", func(r *run) { r.hold(play.InputDown, 1); r.leaves(kind.Switch); r.press(play.InputUse) }, nil},
+	rules.WordHurt:     {"the hero loses hearts", func(r *run) { r.g.Strike(); r.hold(0, 1) }, nil},
+	rules.WordEnter:    {"somebody comes to sensor", func(r *run) { r.hold(play.InputRight, 90) }, nil},
+	rules.WordLeave:    {"everybody has left sensor", func(r *run) { r.hold(play.InputRight, 160) }, nil},
+	rules.WordFalls:    {"walker is defeated", func(r *run) { r.g.Defeat(r.called("walker")); r.hold(0, 1) }, nil},
+	rules.WordTurnsOn:  {"switch is turned on", func(r *run) { r.press(play.InputUse) }, nil},
+	rules.WordTurnsOff: {"switch is turned off", func(r *run) { r.press(play.InputUse); r.press(play.InputUse) }, nil},
+	rules.WordOpens:    {"door is opened", func(r *run) { r.reads(uses + "then\n\topen door"); r.press(play.InputUse) }, nil},
+	rules.WordShuts:    {"door is shut", func(r *run) { r.reads(uses + "then\n\topen door\n\tshut door"); r.press(play.InputUse) }, nil},
 	rules.WordReaches: {"fullness of sign reaches 3", func(r *run) {
 		r.reads(uses + "then\n\tadd 1 to fullness of sign")
 		r.press(play.InputUse)
 		r.press(play.InputUse)
-	}},
-	rules.WordRings: {"timer rings", func(r *run) { r.reads(uses + "then\n\tturn on timer"); r.press(play.InputUse); r.hold(0, 30) }},
+	}, nil},
+	rules.WordRings: {"timer rings", func(r *run) { r.reads(uses + "then\n\tturn on timer"); r.press(play.InputUse); r.hold(0, 30) }, nil},
 	rules.WordEnds: {"source has nothing left", func(r *run) {
 		r.reads(uses + "then\n\tturn on source")
 		r.press(play.InputUse)
@@ -81,19 +83,48 @@ var happens = map[string]struct {
 			r.g.Defeat(made)
 		}
 		r.hold(0, 2)
-	}},
+	}, nil},
 	rules.WordBegins: {"a new game begins", func(r *run) {
 		g, err := play.Start(r.g.Stage, r.mapID(), 1)
 		if err != nil {
 			r.t.Fatal(err)
 		}
 		r.g = g
+	}, nil},
+	rules.WordGetsSet:  {"Flag becomes set", func(r *run) { r.reads(uses + "then\n\tset Flag\n\tset Flag"); r.press(play.InputUse) }, nil},
+	rules.WordGetsBare: {"Flag becomes cleared", func(r *run) { r.reads(uses + "then\n\tset Flag\n\tclear Flag\n\tclear Flag"); r.press(play.InputUse) }, nil},
+	rules.WordCounts:   {"Salt comes to 5", func(r *run) { r.reads(uses + "then\n\tadd 2 to Salt"); r.press(play.InputUse); r.press(play.InputUse) }, nil},
+	rules.WordHears:    {"signal bell comes", func(r *run) { r.reads(uses + "then\n\tsend out tide\n\tsend out bell"); r.press(play.InputUse) }, nil},
+	rules.WordTouch:    {"the hero touches collectible", func(r *run) { r.hold(play.InputRight, 40) }, nil},
+	rules.WordPush:     {"the hero pushes block", func(r *run) { r.hold(play.InputRight, 8); r.hold(0, 30) }, block1},
+	rules.WordRests:    {"block comes to rest", func(r *run) { r.hold(play.InputRight, 8); r.hold(0, 30) }, block1},
+	rules.WordStrike: {"the hero strikes any \"Walking enemy\"", func(r *run) { r.leaves(kind.Character); r.leaves(kind.Switch); r.press(play.InputUse) }, func(r *run) {
+		r.with(kind.Walker, 0, 1, 1, 1, false, document.Down, value("range", "0"))
 	}},
-	rules.WordGetsSet:  {"Flag becomes set", func(r *run) { r.reads(uses + "then\n\tset Flag\n\tset Flag"); r.press(play.InputUse) }},
-	rules.WordGetsBare: {"Flag becomes cleared", func(r *run) { r.reads(uses + "then\n\tset Flag\n\tclear Flag\n\tclear Flag"); r.press(play.InputUse) }},
-	rules.WordCounts:   {"Salt comes to 5", func(r *run) { r.reads(uses + "then\n\tadd 2 to Salt"); r.press(play.InputUse); r.press(play.InputUse) }},
-	rules.WordHears:    {"signal bell comes", func(r *run) { r.reads(uses + "then\n\tsend out tide\n\tsend out bell"); r.press(play.InputUse) }},
+	rules.WordGain:      {"the hero gains oil", func(r *run) { r.hold(play.InputRight, 140) }, nil},
+	rules.WordLosesLife: {"the hero loses a life", func(r *run) { r.reads(uses + "then\n\ttake 3 hearts from the hero"); r.press(play.InputUse) }, nil},
+	rules.WordComesBack: {"the hero comes back", func(r *run) {
+		r.reads(uses + "then\n\ttake 3 hearts from the hero")
+		r.press(play.InputUse)
+		r.hold(0, 60)
+	}, nil},
+	rules.WordSpots:      {"walker sees the hero", func(r *run) { r.hold(0, 2) }, nil},
+	rules.WordLosesSight: {"walker loses sight of the hero", func(r *run) { r.reads(uses + "then\n\tdisable walker"); r.press(play.InputUse); r.hold(0, 2) }, nil},
+	rules.WordNoneLeft:   {"no Item is left", func(r *run) { r.reads(uses + "then\n\ttake away item"); r.press(play.InputUse) }, nil},
+	rules.WordPoint: {"platform comes to point 2", func(r *run) { r.hold(0, 100) }, func(r *run) {
+		path := document.Entity{ID: "pathpathpath", Layer: r.layer(), Kind: kind.Path, Name: "path", X: 32, Y: 32, W: 16, H: 16, Facing: document.Down,
+			Points: []grid.Point{{X: 32}}, Values: []kind.Value{value("goes", `"once"`)}, Rank: 300}
+		r.d = apply(r.t, r.d, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: r.mapID(), ID: path.ID}, path))
+		r.with(kind.Platform, 2, 2, 1, 1, true, document.Down, value("path", `"pathpathpath"`))
+	}},
+	rules.WordEvery: {"every 1 s", func(r *run) { r.hold(0, 61) }, nil},
 }
+
+// block1 puts a block beside the hero.
+func block1(r *run) { r.with(kind.Block, 1, 0, 1, 1, false, document.Down) }
+
+// layer is where entities of the map lie.
+func (r *run) layer() document.ID { return r.g.Stage.Thing(r.thing(kind.Switch)).Layer }
 
 // take has the hero have what lies somewhere.
 func (r *run) take(k string) { r.g.Mark(r.thing(k), play.Taken) }
@@ -105,36 +136,43 @@ func (r *run) leaves(k string) { r.g.Mark(r.thing(k), play.Gone) }
 var asks = map[string]struct {
 	asks, makes string
 	first       bool
+	with        func(r *run)
 }{
-	rules.WordIsSet:       {"Flag is set", "set Flag", false},
-	rules.WordIsNotSet:    {"Flag is not set", "set Flag", true},
-	rules.WordAtLeast:     {"Salt is at least 4", "add 2 to Salt", false},
-	rules.WordBelow:       {"Salt is below 3", "add 1 to Salt", true},
-	rules.WordExactly:     {"Salt is exactly Tide", "let Tide be Salt", false},
-	rules.WordHas:         {"the hero has oil", "take away item", false}, // taken before
-	rules.WordHasMany:     {"the hero has at least 2 oil", "give the hero Salt oil", false},
-	rules.WordLacks:       {"the hero does not have oil", "take away item", true},
-	rules.WordHearts:      {"the hero has at least 3 hearts", "take 1 hearts from the hero", true},
-	rules.WordVisited:     {"the hero has been on Drawn", "", true},
-	rules.WordUnvisited:   {"the hero has not been on Drawn", "", false},
-	rules.WordIsOn:        {"timer is on", "turn on timer", false},
-	rules.WordIsOff:       {"timer is off", "turn on timer", true},
-	rules.WordIsOpen:      {"door is open", "flip door", false},
-	rules.WordIsShut:      {"door is shut", "open door", true},
-	rules.WordIsThere:     {"item is there", "take away item", true},
-	rules.WordIsAway:      {"every Item is not there", "take away every Item", false},
-	rules.WordLeft:        {"at most 0 of Item are left", "take away item", false},
-	rules.WordIsShown:     {"item is shown", "hide item", true},
-	rules.WordIsHidden:    {"item is hidden", "hide item", false},
-	rules.WordOwnIsSet:    {"lid of sign is set", "set lid of sign", false},
-	rules.WordOwnIsNotSet: {"lid of sign is not set", "set lid of every Jar", true},
-	rules.WordOwnAtLeast:  {"fullness of sign is at least 3", "let fullness of sign be 4", false},
-	rules.WordOwnBelow:    {"fullness of sign is below 3", "add Salt to fullness of sign", true},
-	rules.WordIsMet:       {"somebody is at sensor", "", false},
-	rules.WordIsLeft:      {"nobody is at sensor", "", true},
-	rules.WordAllOf:       {"all of these\n\tFlag is set\n\tSalt is exactly 2", "set Flag", false},
-	rules.WordAnyOf:       {"any of these\n\tFlag is set\n\tSalt is exactly 3", "set Flag", false},
-	rules.WordNoneOf:      {"none of these\n\tFlag is set\n\tany of these\n\t\tSalt is exactly 3", "add 1 to Salt", true},
+	rules.WordIsSet:       {"Flag is set", "set Flag", false, nil},
+	rules.WordIsNotSet:    {"Flag is not set", "set Flag", true, nil},
+	rules.WordAtLeast:     {"Salt is at least 4", "add 2 to Salt", false, nil},
+	rules.WordBelow:       {"Salt is below 3", "add 1 to Salt", true, nil},
+	rules.WordExactly:     {"Salt is exactly Tide", "let Tide be Salt", false, nil},
+	rules.WordHas:         {"the hero has oil", "take away item", false, nil}, // taken before
+	rules.WordHasMany:     {"the hero has at least 2 oil", "give the hero Salt oil", false, nil},
+	rules.WordLacks:       {"the hero does not have oil", "take away item", true, nil},
+	rules.WordHearts:      {"the hero has at least 3 hearts", "take 1 hearts from the hero", true, nil},
+	rules.WordVisited:     {"the hero has been on Drawn", "", true, nil},
+	rules.WordUnvisited:   {"the hero has not been on Drawn", "", false, nil},
+	rules.WordIsOn:        {"timer is on", "turn on timer", false, nil},
+	rules.WordIsOff:       {"timer is off", "turn on timer", true, nil},
+	rules.WordIsOpen:      {"door is open", "flip door", false, nil},
+	rules.WordIsShut:      {"door is shut", "open door", true, nil},
+	rules.WordIsThere:     {"item is there", "take away item", true, nil},
+	rules.WordIsAway:      {"every Item is not there", "take away every Item", false, nil},
+	rules.WordLeft:        {"at most 0 of Item are left", "take away item", false, nil},
+	rules.WordIsShown:     {"item is shown", "hide item", true, nil},
+	rules.WordIsHidden:    {"item is hidden", "hide item", false, nil},
+	rules.WordOwnIsSet:    {"lid of sign is set", "set lid of sign", false, nil},
+	rules.WordOwnIsNotSet: {"lid of sign is not set", "set lid of every Jar", true, nil},
+	rules.WordOwnAtLeast:  {"fullness of sign is at least 3", "let fullness of sign be 4", false, nil},
+	rules.WordOwnBelow:    {"fullness of sign is below 3", "add Salt to fullness of sign", true, nil},
+	rules.WordIsMet:       {"somebody is at sensor", "", false, nil},
+	rules.WordIsLeft:      {"nobody is at sensor", "", true, nil},
+	rules.WordAllOf:       {"all of these\n\tFlag is set\n\tSalt is exactly 2", "set Flag", false, nil},
+	rules.WordAnyOf:       {"any of these\n\tFlag is set\n\tSalt is exactly 3", "set Flag", false, nil},
+	rules.WordIsOnMap:     {"the hero is on Drawn", "", true, nil},
+	rules.WordLooks:       {"the hero looks down", "turn the hero left", true, nil},
+	rules.WordNear:        {"character is within 2 cells of the hero", "move character to arrival", true, nil},
+	rules.WordSees:        {"walker sees the hero", "disable walker", true, nil},
+	rules.WordIsLed:       {"\"hero\" is led", "play on as \"hero\"", false, func(r *run) { r.with(kind.Hero, 5, 2, 1, 1, false, document.Down) }},
+	rules.WordChance:      {"with a chance of Salt percent", "let Salt be 100", false, nil},
+	rules.WordNoneOf:      {"none of these\n\tFlag is set\n\tany of these\n\t\tSalt is exactly 3", "add 1 to Salt", true, nil},
 }
 
 // does are the actions, and what is so after one that was not before.
@@ -185,6 +223,79 @@ var does = map[string]struct {
 		return !early && r.g.Flag(sample.DrawnFlag)
 	}},
 	rules.WordStop: {"set Flag\nstop here\nclear Flag", func(r *run) bool { return r.g.Flag(sample.DrawnFlag) }},
+	rules.WordWalk: {"walk character 2 cells right waiting where blocked\nset Flag", func(r *run) bool {
+		early := r.g.Flag(sample.DrawnFlag)
+		r.hold(0, 90)
+		return !early && r.g.Flag(sample.DrawnFlag) && r.g.Where(r.thing(kind.Character)).Left == 32*play.Sub
+	}},
+	rules.WordGoTo: {"lead character to arrival\nset Flag", func(r *run) bool {
+		r.hold(0, 400)
+		at := r.g.Where(r.thing(kind.Character))
+		return r.g.Flag(sample.DrawnFlag) && at.Left == 96*play.Sub && at.Top == 32*play.Sub
+	}},
+	rules.WordTurn:   {"turn the hero left", func(r *run) bool { return r.hero().Look() == document.Left }},
+	rules.WordMove:   {"move character to arrival", func(r *run) bool { return r.g.Where(r.thing(kind.Character)).Left == 96*play.Sub }},
+	rules.WordDefeat: {"defeat walker", func(r *run) bool { return !r.g.There(r.called("walker")) }},
+	rules.WordPlayAs: {"play on as \"hero\"", func(r *run) bool { return r.hero().Of == r.thing(kind.Hero) }},
+	rules.WordThink: {"character thinks \"Tide?\"", func(r *run) bool {
+		seen := len(r.g.Show.Thoughts) == 1 && r.g.Show.Thoughts[0] == play.Thought{Of: r.thing(kind.Character), Text: "Tide?", Left: r.g.Show.Thoughts[0].Left}
+		r.hold(0, 200)
+		return seen && len(r.g.Show.Thoughts) == 0
+	}},
+	rules.WordWatch: {"move the view to door in 1 s\nset Flag", func(r *run) bool {
+		r.hold(0, 30)
+		half := r.g.Cam
+		r.hold(0, 40)
+		return r.g.Flag(sample.DrawnFlag) && r.g.Cam.X == 56*play.Sub && r.g.Cam.Y == 56*play.Sub && half.X != r.g.Cam.X
+	}},
+	rules.WordViewBack: {"move the view to door in 0 s\nmove the view back in 1 s\nset Flag", func(r *run) bool {
+		r.hold(0, 30)
+		away := r.g.Show.Moves
+		r.hold(0, 40)
+		return away && !r.g.Show.Moves && r.g.Flag(sample.DrawnFlag)
+	}},
+	rules.WordShake:  {"shake the view for 1 s", func(r *run) bool { is := r.g.Show.Shake > 0; r.hold(0, 61); return is && r.g.Show.Shake == 0 }},
+	rules.WordDarken: {"darken the view in 1 s", func(r *run) bool { r.hold(0, 70); return r.g.Show.Dark == 255 }},
+	rules.WordLighten: {"darken the view in 0 s\nlighten the view in 1 s\nset Flag", func(r *run) bool {
+		r.hold(0, 20)
+		dark := r.g.Show.Dark
+		r.hold(0, 60)
+		return dark > 100 && dark < 255 && r.g.Show.Dark == 0
+	}},
+	rules.WordTint: {"tint the view dusk in 0 s", func(r *run) bool { return rules.Tints[r.g.Show.Tint] == "dusk" }},
+	rules.WordCaption: {"caption \"Low tide\" for 1 s", func(r *run) bool {
+		is := r.g.Show.Caption
+		r.hold(0, 61)
+		return is == "Low tide" && r.g.Show.Caption == ""
+	}},
+	rules.WordDraw: {"draw Salt from 5 to 7", func(r *run) bool { is := r.g.Counter(sample.DrawnCounter); return is >= 5 && is <= 7 }},
+	rules.WordWin:  {"win the game \"Done.\"", func(r *run) bool { return r.g.Over == play.OverWon && r.g.Ending == "Done." }},
+	rules.WordLose: {"set Flag\nlose the game \"Late.\"", func(r *run) bool {
+		lost := r.g.Over == play.OverLost && r.g.Ending == "Late."
+		r.hold(play.InputRight, 10)
+		stands := r.g.Over == play.OverLost
+		r.press(play.InputUse) // and begins anew
+		return lost && stands && r.g.Over == play.NotOver && !r.g.Flag(sample.DrawnFlag)
+	}},
+	rules.WordScene: {"scene that can be skipped\n\twait 5 s\n\tset Flag", func(r *run) bool {
+		held := r.g.Held()
+		r.hold(play.InputDown, 10)
+		still := r.g.Held() && r.cell().Y == 0 && !r.g.Flag(sample.DrawnFlag)
+		r.press(play.InputSkip)
+		return held && still && !r.g.Held() && r.g.Flag(sample.DrawnFlag)
+	}},
+	rules.WordTogether: {"at the same time\n\twait 1 s\n\twait 2 s\nset Flag", func(r *run) bool {
+		r.hold(0, 90)
+		early := r.g.Flag(sample.DrawnFlag)
+		r.hold(0, 45)
+		return !early && r.g.Flag(sample.DrawnFlag)
+	}},
+	rules.WordUntil: {"wait until all of this is so\n\tSalt is exactly 5\nset Flag", func(r *run) bool {
+		r.hold(0, 20)
+		early := r.g.Flag(sample.DrawnFlag) || len(r.g.Threads) != 1
+		r.reads(uses + "then\n\tlet Salt be 5").press(play.InputUse)
+		return !early && r.g.Flag(sample.DrawnFlag)
+	}},
 	rules.WordNote: {"# what follows\nset Flag", func(r *run) bool { return r.g.Flag(sample.DrawnFlag) && len(r.g.Lines) == 0 }},
 }
 
@@ -223,7 +334,11 @@ func TestEveryWord(t *testing.T) {
 				t.Errorf("no test brings about “%s”", e.Word)
 				continue
 			}
-			r := stepping(t).reads("when\n\t" + c.when + "\nthen\n\tadd 1 to Tide")
+			r := stepping(t)
+			if c.with != nil {
+				c.with(r)
+			}
+			r.reads("when\n\t" + c.when + "\nthen\n\tadd 1 to Tide")
 			if e.Word != rules.WordBegins && r.g.Counter(sample.DrawnOther) != 0 {
 				t.Errorf("“%s” wakes its rule before it happens", e.Word)
 			}
@@ -241,14 +356,18 @@ func TestEveryWord(t *testing.T) {
 				if after {
 					then, want = then+block(c.makes, 1), !c.first
 				}
-				r := stepping(t).reads(uses + then + "\tif all of this is so\n" + block(c.asks, 2) + "\tthen\n\t\tset Lit\n")
+				r := stepping(t)
+				if c.with != nil {
+					c.with(r)
+				}
+				r.reads(uses + then + "\tif all of this is so\n" + block(c.asks, 2) + "\tthen\n\t\tset Lit\n")
 				if after && (e.Word == rules.WordHas || e.Word == rules.WordLacks) {
 					r.take(kind.Item)
 					r = r.reads() // it is had, and then not
 					want = c.first
 				}
 				switch {
-				case after && c.makes == "" && e.Word == rules.WordVisited, after && c.makes == "" && e.Word == rules.WordUnvisited:
+				case after && e.Word == rules.WordIsOnMap, after && c.makes == "" && e.Word == rules.WordVisited, after && c.makes == "" && e.Word == rules.WordUnvisited:
 					continue // where one is one has been
 				case after && c.makes == "":
 					r.hold(play.InputRight, 70)
@@ -267,6 +386,9 @@ func TestEveryWord(t *testing.T) {
 				continue
 			}
 			r := stepping(t)
+			if e.Word == rules.WordPlayAs {
+				r.with(kind.Hero, 5, 2, 1, 1, false, document.Down)
+			}
 			if e.Word == rules.WordSignal {
 				r.reads("when\n\tsignal bell comes\nthen\n\tset Lit")
 			}

@@ -24,6 +24,9 @@ func (g *Game) feel(m *world.Ground) {
 	}
 	for _, r := range now {
 		_, had := slices.BinarySearch(before, r)
+		if !had {
+			g.happen(happening{on: rules.WordTouch, m: m.Ref, thing: r})
+		}
 		g.meetsThing(m, r, !had)
 	}
 	g.weigh(m)

@@ -22,6 +22,8 @@ type Answer struct {
 	Is Is
 	// Steps is how many cells the walk enters: it can be done in at most so many.
 	Steps int
+	// Lucky tells that chance decided something on the way, as the dice of games that are proven fall.
+	Lucky bool
 	// Walk is what is held, tick by tick, from the beginning to the goal; it was played.
 	Walk []play.Input
 	// Why is the rest of the sentence, where it cannot or is not decided.

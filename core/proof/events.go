@@ -69,6 +69,16 @@ func (f *May) happens(ref world.Ref, t *world.Thing, set func(*bool)) {
 	if f.near(t, 1) {
 		f.wake(rules.WordUseOn, ref, set)
 		f.wake(rules.WordSpeak, ref, set)
+		f.wake(rules.WordTouch, ref, set)
+		f.wake(rules.WordStrike, ref, set)
+	}
+	if f.arrived[t.Map] { // what moves of itself, or is pushed, may be anywhere
+		for _, word := range []string{rules.WordPush, rules.WordRests, rules.WordPoint, rules.WordSpots, rules.WordLosesSight} {
+			f.wake(word, ref, set)
+		}
+	}
+	if f.beaten[r] {
+		f.wake(rules.WordFalls, ref, set)
 	}
 	// whatever turns something, it wakes the same
 	if f.opened[r] {

@@ -3,6 +3,7 @@ package proof
 import (
 	"azzel/core/document"
 	"azzel/core/kind"
+	"azzel/core/play"
 	"azzel/core/rules"
 	"azzel/core/world"
 	"slices"
@@ -28,6 +29,15 @@ func Goals(st *world.Stage) (out []world.Ref) {
 	return out
 }
 
+// wins reports whether a rule can win the game.
+func wins(st *world.Stage) bool {
+	return slices.ContainsFunc(st.Rules, func(rule *document.Rule) bool {
+		tree, is := rules.TreeOf(rule), false
+		rules.Each(slices.Concat(tree.Then, tree.Otherwise), func(n *rules.Node) { is = is || n.Word == rules.WordWin })
+		return is && !rule.Off
+	})
+}
+
 // brought reports whether a rule puts a thing there.
 func brought(st *world.Stage, r world.Ref) bool {
 	end := st.End(r)
@@ -40,4 +50,9 @@ func brought(st *world.Stage, r world.Ref) bool {
 		})
 		return brings && !rule.Off
 	})
+}
+
+// finished reports whether a game is won, or a goal of it reached.
+func finished(g *play.Game, goals []world.Ref) bool {
+	return g.Over == play.OverWon || slices.ContainsFunc(goals, func(r world.Ref) bool { return g.Is(r, play.Reached) })
 }

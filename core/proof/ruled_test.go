@@ -32,6 +32,17 @@ func TestWorldsOfRules(t *testing.T) {
 		{"otherwise", open, []string{"when\n\tthe hero speaks to Ferryman\nthen\n\tif all of this is so\n\t\tFlag is set\n\tthen\n\t\tset Flag\n\totherwise\n\t\topen every Door"}, proof.Can},
 		{"a rule that is off", open, []string{"rule off\nwhen\n\tthe hero speaks to Ferryman\nthen\n\topen every Door"}, proof.Cannot},
 		{"a new game begins", open, []string{"when\n\ta new game begins\nthen\n\topen every Door"}, proof.Can},
+		{"won by a rule, without a goal", "######\n#@c..#\n#....#\n#....#\n######", []string{"when\n\tthe hero takes any Collectible\nthen\n\twin the game \"Done.\""}, proof.Can},
+		{"won by what never comes", "######\n#@c..#\n#....#\n#....#\n######", []string{"when\n\tsignal tide comes\nthen\n\twin the game \"Done.\""}, proof.Cannot},
+		{"lost before it is won", "######\n#@c..#\n#....#\n#....#\n######", []string{"when\n\tthe hero takes any Collectible\nthen\n\tlose the game \"Late.\"\n\twin the game \"Done.\""}, proof.Open},
+		{"walked through a wall by a scene", "#########\n#@...##G#\n#....####\n#########", []string{"when\n\tthe hero speaks to Ferryman\nthen\n\tscene that can be skipped\n\t\tlead the hero to Ferryman\n\t\tturn the hero right\n\t\tmove the view to Ferryman in 2 s\n\t\twalk the hero 4 cells right passing where blocked\n\t\twalk the hero 1 cells up passing where blocked"}, proof.Can},
+		{"walked against a wall by a scene", "#########\n#@...##G#\n#....####\n#########", []string{"when\n\tthe hero speaks to Ferryman\nthen\n\tscene that cannot be skipped\n\t\twalk the hero 6 cells right stopping where blocked"}, proof.Cannot},
+		{"a counter that is drawn", open, []string{"when\n\tthe hero takes any Collectible\nthen\n\tdraw Salt from 1 to 3\n\topen every Door"}, proof.Can},
+		{"more than can be drawn", open, []string{"when\n\tthe hero takes any Collectible\nthen\n\tdraw Salt from 1 to 3", "when\n\tthe hero speaks to Ferryman\nif\n\tSalt is at least 4\nthen\n\topen every Door"}, proof.Cannot},
+		{"what is defeated by a rule", open, []string{"when\n\tthe hero speaks to Ferryman\nthen\n\tat the same time\n\t\twait 1 s\n\t\tdefeat every Breakable\n\t\topen every Door"}, proof.Can},
+		{"an item that is gained", open, []string{"when\n\tthe hero takes any Collectible\nthen\n\tgive the hero 1 coin", "when\n\tthe hero gains coin\nthen\n\topen every Door"}, proof.Can},
+		{"every other second", open, []string{"when\n\tevery 2 s\nthen\n\topen every Door"}, proof.Open},
+		{"the last of a kind", open, []string{"when\n\tno Collectible is left\nthen\n\topen every Door"}, proof.Can},
 		{"a goal that is put there", "#########\n#@c....G#\n#########", []string{"when\n\ta new game begins\nthen\n\ttake away every Goal", "when\n\tthe hero takes any Collectible\nthen\n\tput every Goal there"}, proof.Can},
 	} {
 		d := sample.With(drawn(c.rows), sample.Drawn()...)

@@ -73,7 +73,7 @@ func New(st *world.Stage) *Search {
 		return s
 	}
 	s.goals = Goals(st)
-	if len(s.goals) == 0 {
+	if len(s.goals) == 0 && !wins(st) {
 		s.out = &Answer{Is: Nothing, Why: "there is no goal yet", By: world.None}
 		return s
 	}
@@ -88,7 +88,7 @@ func New(st *world.Stage) *Search {
 // Step goes on for about so many ticks of play, or cells; the answer is nil until there is one.
 func (s *Search) Step(budget int) *Answer {
 	if s.out == nil && !s.bounded {
-		if s.bounded = s.may.goOn(budget); s.bounded && !slices.ContainsFunc(s.goals, s.may.Reaches) {
+		if s.bounded = s.may.goOn(budget); s.bounded && !s.may.won && !slices.ContainsFunc(s.goals, s.may.Reaches) {
 			s.out = s.cannot()
 		}
 		return s.out
@@ -137,11 +137,12 @@ func (s *Search) add(w *walk) {
 	if m == nil || s.out != nil {
 		return
 	}
-	for _, r := range s.goals {
-		if g.Is(r, play.Reached) {
-			s.finish(w)
-			return
-		}
+	switch {
+	case finished(g, s.goals):
+		s.finish(w)
+		return
+	case g.Over != play.NotOver:
+		return
 	}
 	if len(g.Lines) > 0 {
 		s.answers(w)
@@ -194,8 +195,8 @@ func Replay(st *world.Stage, keys []play.Input) (a *Answer, ok bool) {
 			at = p
 			steps++
 		}
-		if slices.ContainsFunc(goals, func(r world.Ref) bool { return g.Is(r, play.Reached) }) {
-			return &Answer{Is: Can, Steps: steps, Walk: keys[:n+1], By: world.None}, true
+		if finished(g, goals) {
+			return &Answer{Is: Can, Steps: steps, Walk: keys[:n+1], By: world.None, Lucky: g.Lucky()}, true
 		}
 	}
 	return nil, false
@@ -234,12 +235,17 @@ func (w *walk) rest() bool {
 		switch {
 		case g.Ground() == nil:
 			return false
+		case g.Over != play.NotOver:
+			return true
+		case g.Skippable():
+			w.hold(play.InputSkip)
+			w.hold(0)
 		case len(g.Lines) > 0 && len(g.Lines[0].Answers) > 0:
 			return true
 		case len(g.Lines) > 0:
 			w.hold(play.InputUse)
 			w.hold(0)
-		case g.Leaving >= 0 || g.Fade > 0 || slices.ContainsFunc(g.Threads, func(t play.Thread) bool { return t.Wait > 0 }) || g.Lost != play.NotLost || g.Hero().Push > 0 || g.Hero().Flags&play.Stepping != 0:
+		case g.Leaving >= 0 || g.Fade > 0 || slices.ContainsFunc(g.Threads, func(t play.Thread) bool { return t.Wait > 0 && t.For < play.ForSo }) || g.Held() || g.Lost != play.NotLost || g.Hero().Push > 0 || g.Hero().Flags&play.Stepping != 0:
 			w.hold(0)
 		default:
 			return true

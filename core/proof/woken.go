@@ -2,6 +2,8 @@ package proof
 
 import (
 	"azzel/core/document"
+	"azzel/core/grid"
+	"azzel/core/kind"
 	"azzel/core/rules"
 	"azzel/core/world"
 	"slices"
@@ -17,7 +19,12 @@ func (f *May) wake(word string, ref world.Ref, set func(*bool)) {
 // always lets the rules run that wait for what is bound to no place.
 func (f *May) always(set func(*bool)) {
 	f.wakeAll(rules.Happening{Word: rules.WordBegins}, world.None, set)
-	f.wakeAll(rules.Happening{Word: rules.WordHurt}, world.None, set)
+	for _, word := range []string{rules.WordHurt, rules.WordLosesLife, rules.WordComesBack, rules.WordEvery, rules.WordGain} {
+		f.wakeAll(rules.Happening{Word: word}, world.None, set)
+	}
+	for _, k := range f.st.Doc.KindsInOrder() {
+		f.wakeAll(rules.Happening{Word: rules.WordNoneLeft, At: document.Object{Type: document.TypeKind, ID: k.ID}}, world.None, set)
+	}
 	for i, id := range f.st.Flags {
 		at := document.Object{Type: document.TypeFlag, ID: id}
 		if f.yes[i] {
@@ -56,12 +63,12 @@ func (f *May) wakeAll(h rules.Happening, it world.Ref, set func(*bool)) {
 
 // means reports whether what a rule waits for more closely could be: an item that is used, a signal.
 func (f *May) means(tree *rules.Tree, h rules.Happening) bool {
-	if h.Word != rules.WordUseOn && h.Word != rules.WordHears {
+	if h.Word != rules.WordUseOn && h.Word != rules.WordHears && h.Word != rules.WordGain {
 		return true
 	}
 	return slices.ContainsFunc(tree.When, func(n *rules.Node) bool {
 		switch n.Word {
-		case rules.WordUseOn:
+		case rules.WordUseOn, rules.WordGain:
 			return n.Word == h.Word && f.has(n.Blank("item").Word())
 		case rules.WordHears:
 			_, sent := slices.BinarySearch(f.signals, n.Blank("signal").Word())
@@ -113,6 +120,11 @@ func (f *May) condition(n *rules.Node, it world.Ref) (could, fails bool) {
 	case rules.WordVisited, rules.WordUnvisited:
 		m := f.st.MapOf(n.At.ID)
 		return n.Word == rules.WordUnvisited || m >= 0 && f.arrived[m], true
+	case rules.WordIsOnMap:
+		m := f.st.MapOf(n.At.ID)
+		return m >= 0 && f.arrived[m], true
+	case rules.WordLooks, rules.WordNear, rules.WordChance:
+		return true, true
 	}
 	all := f.targets(n, it)
 	if len(all) == 0 {
@@ -202,8 +214,16 @@ func (f *May) does(all []*rules.Node, it world.Ref, alone bool, set func(*bool))
 			}
 		case rules.WordRepeat:
 			f.does(n.Then, it, false, set)
-		case rules.WordAsk, rules.WordAnswer:
+		case rules.WordAsk, rules.WordAnswer, rules.WordScene, rules.WordTogether:
 			f.does(n.Then, it, alone, set)
+		case rules.WordWin:
+			set(&f.won)
+		case rules.WordWalk:
+			if n.Blank("blocked").Word() == rules.PassesThere {
+				f.walksThrough(n, it)
+			}
+		case rules.WordDraw:
+			f.draws(n, set)
 		case rules.WordSet, rules.WordClear:
 			if i := f.st.FlagOf(n.At.ID); i >= 0 && n.Word == rules.WordSet {
 				set(&f.yes[i])
@@ -238,7 +258,44 @@ func (f *May) doesTo(word string, t world.Ref, set func(*bool)) {
 		f.setAt(f.st.Thing(t))
 	case rules.WordRemove:
 		set(&f.away[t])
+	case rules.WordDefeat:
+		set(&f.away[t])
+		set(&f.beaten[t])
 	}
+}
+
+// walksThrough has the hero be anywhere on the maps where it could be, where a rule walks it through what is in its way.
+func (f *May) walksThrough(n *rules.Node, it world.Ref) {
+	hero := n.At.Type == document.TypeHero || slices.ContainsFunc(f.targets(n, it), func(r world.Ref) bool { return f.st.Thing(r).Acts == kind.Hero })
+	for m, g := range f.st.Grounds {
+		if !hero || !f.arrived[m] {
+			continue
+		}
+		for y := g.Bounds.Y; y < g.Bounds.Y+g.Bounds.H; y++ {
+			for x := g.Bounds.X; x < g.Bounds.X+g.Bounds.W; x++ {
+				f.enter(spot{m: world.Ref(m), p: grid.Point{X: x, Y: y}})
+			}
+		}
+	}
+}
+
+// draws widens what a counter could be by what could be drawn for it.
+func (f *May) draws(n *rules.Node, set func(*bool)) {
+	c := f.st.CounterOf(n.At.ID)
+	if c < 0 {
+		return
+	}
+	least, _ := f.number(n.Blank("number"))
+	_, most := f.number(n.Blank("most"))
+	f.between(c, min(f.least[c], least), max(f.most[c], least, most), set)
+}
+
+// number is the least and the most that a number of a part could be.
+func (f *May) number(value kind.Datum) (least, most int64) {
+	if o, ok := document.Named(value); ok {
+		return f.Counter(o.ID)
+	}
+	return value.Thousandths() / 1000, value.Thousandths() / 1000
 }
 
 // changesCounter widens what a counter could be.
@@ -269,6 +326,11 @@ func (f *May) changesCounter(n *rules.Node, alone bool, set func(*bool)) {
 			most = document.MaxNumber
 		}
 	}
+	f.between(c, least, most, set)
+}
+
+// between takes over what a counter could be.
+func (f *May) between(c world.Ref, least, most int64, set func(*bool)) {
 	if least = max(least, -document.MaxNumber); least < f.least[c] {
 		f.least[c] = least
 		f.moved(set)

@@ -3,6 +3,7 @@ package rules
 import (
 	"azzel/core/document"
 	"azzel/core/kind"
+	"slices"
 )
 
 // actions are what a rule can do.
@@ -14,6 +15,24 @@ var actions = concat(document.SlotThen,
 		{Word: WordHeal, Also: "health life restore", Label: "give the hero hearts", Pattern: "[give] the hero {number} hearts", Blanks: amount},
 		{Word: WordHarm, Also: "damage hurt wound", Label: "take hearts from the hero", Pattern: "[take] {number} hearts from the hero", Blanks: amount},
 		{Word: WordKeep, Also: "checkpoint save respawn", Label: "let the hero come back here", Pattern: "[remember] this place for coming back"},
+		{Word: WordPlayAs, Also: "switch change character control lead", Label: "lead another hero", Pattern: "[play on] as {what}", Blanks: entity("hero", acts(kind.Hero))},
+	}),
+	group("Somebody", []Entry{
+		{Word: WordWalk, Also: "step go move cells path actor", Label: "let somebody walk", Pattern: "[walk] {what} {number} cells {way} {blocked} where blocked", Blanks: append(person(alive), amount[0], way, Blank{Key: "blocked", Type: BlankChoice, Of: []string{WaitsThere, StopsThere, PassesThere}})},
+		{Word: WordGoTo, Also: "walk path find way go actor", Label: "let somebody find a way somewhere", Pattern: "[lead] {what} to {where}", Blanks: append(person(alive), where)},
+		{Word: WordTurn, Also: "face look direction rotate", Label: "turn somebody", Pattern: "[turn] {what} {way}", Blanks: append(person(alive), way)},
+		{Word: WordMove, Also: "teleport place put position", Label: "put somebody elsewhere at once", Pattern: "[move] {what} to {where}", Blanks: append(entity("being or block", moves), where)},
+		{Word: WordThink, Also: "emote bubble balloon icon exclamation", Label: "show a thought above somebody", Pattern: "{what} [thinks] {text}", Blanks: append(person(anything), Blank{Key: "text", Type: BlankText, First: "!"})},
+		{Word: WordDefeat, Also: "kill destroy break die enemy", Label: "defeat somebody, break something", Pattern: "[defeat] {what}", Blanks: entity("being or something that breaks", falls)},
+	}),
+	group("The view", []Entry{
+		{Word: WordWatch, Also: "camera pan look focus scroll", Label: "move the view to something", Pattern: "[move the view] to {what} in {number} s", Blanks: append(person(anything), amount...)},
+		{Word: WordViewBack, Also: "camera return follow reset", Label: "move the view back to the hero", Pattern: "[move the view] back in {number} s", Blanks: amount},
+		{Word: WordShake, Also: "camera earthquake rumble screen", Label: "shake the view", Pattern: "[shake] the view for {number} s", Blanks: amount},
+		{Word: WordDarken, Also: "fade out black screen", Label: "let it become dark", Pattern: "[darken] the view in {number} s", Blanks: amount},
+		{Word: WordLighten, Also: "fade in screen", Label: "let it become light again", Pattern: "[lighten] the view in {number} s", Blanks: amount},
+		{Word: WordTint, Also: "colour light mood weather night screen", Label: "give the view a colour", Pattern: "[tint] the view {tint} in {number} s", Blanks: append([]Blank{{Key: "tint", Type: BlankChoice, Of: Tints}}, amount...)},
+		{Word: WordCaption, Also: "title text subtitle banner chapter", Label: "show a caption for a while", Pattern: "[caption] {text} for {number} s", Blanks: append([]Blank{{Key: "text", Type: BlankText, First: "At low tide"}}, amount...)},
 	}),
 	group("Doors and what works", []Entry{
 		{Word: WordOpen, Also: "unlock", Label: "open a door", Pattern: "[open] {what}", Blanks: entity("door", opens)},
@@ -43,8 +62,11 @@ var actions = concat(document.SlotThen,
 		{Word: WordAdd, Also: "variable increase plus score subtract minus", Label: "add to a counter", Pattern: "[add] {number} to {what}", Blanks: tally},
 		{Word: WordPut, Also: "variable set assign", Label: "give a counter a number", Pattern: "[let] {what} be {number}", Blanks: tally},
 		{Word: WordMultiply, Also: "variable times", Label: "multiply a counter", Pattern: "[multiply] {what} by {number}", Blanks: tally},
+		{Word: WordDraw, Also: "variable random dice number luck", Label: "draw a counter by chance", Pattern: "[draw] {what} from {number} to {most}", Blanks: append(slices.Clone(tally), Blank{Key: "most", Type: BlankNumber})},
 		{Word: WordSignal, Also: "call broadcast trigger event message rule", Label: "send out a signal", Pattern: "[send out] {signal}", Blanks: signals},
 		{Word: WordSay, Also: "text message dialogue speak show", Label: "say a line", Pattern: "[say] {text}", Blanks: []Blank{{Key: "text", Type: BlankText, First: "Something is said."}}},
+		{Word: WordWin, Also: "finish complete victory end ending credits", Label: "win the game", Pattern: "[win] the game {text}", Blanks: []Blank{{Key: "text", Type: BlankText, First: "It is done."}}},
+		{Word: WordLose, Also: "fail game over end", Label: "lose the game", Pattern: "[lose] the game {text}", Blanks: []Blank{{Key: "text", Type: BlankText, First: "It is too late."}}},
 	}),
 	group("What comes when", []Entry{
 		{Word: WordAsk, Also: "choice question menu dialogue choose", Label: "ask a question", Pattern: "[ask] {text}", Blanks: []Blank{{Key: "text", Type: BlankText, First: "What shall it be?"}}, Holds: []string{document.SlotThen}},
@@ -53,6 +75,9 @@ var actions = concat(document.SlotThen,
 		{Word: WordRepeat, Also: "loop times", Label: "do something several times", Pattern: "[repeat] {number} times", Blanks: amount, Holds: []string{document.SlotThen}},
 		{Word: WordAsLong, Also: "loop while until", Label: "do something as long as something is so", Pattern: "[as long as] all of this is so", Holds: []string{document.SlotIf, document.SlotThen}},
 		{Word: WordWait, Also: "pause delay sleep time", Label: "wait some seconds", Pattern: "[wait] {number} s", Blanks: amount},
+		{Word: WordUntil, Also: "pause condition hold", Label: "wait until something is so", Pattern: "[wait until] all of this is so", Holds: asked},
+		{Word: WordTogether, Also: "parallel meanwhile simultaneously both", Label: "do several things at the same time", Pattern: "[at the same time]", Holds: []string{document.SlotThen}},
+		{Word: WordScene, Also: "cutscene cinematic lock freeze hold hero skip", Label: "play a scene, the hero held", Pattern: "[scene] that {skip} be skipped", Blanks: []Blank{{Key: "skip", Type: BlankChoice, Of: []string{CanSkip, "cannot"}}}, Holds: []string{document.SlotThen}},
 		{Word: WordStop, Also: "end exit return break", Label: "leave out the rest", Pattern: "[stop] here"},
 		{Word: WordNote, Also: "comment remark", Label: "a note to yourself", Pattern: "[note] {text}", Blanks: []Blank{{Key: "text", Type: BlankText, First: "Why this is so."}}},
 	}),

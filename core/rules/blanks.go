@@ -24,6 +24,30 @@ var leftOver = []Blank{{Key: "what", Type: BlankKind, Wants: "thing"}, {Key: "nu
 // signals is the blank for a signal.
 var signals = []Blank{{Key: "signal", Type: BlankSignal, First: "tide"}}
 
+// What somebody does who walks and is blocked; that a scene can be skipped; and the colours of a view.
+const (
+	WaitsThere  = "waiting"
+	StopsThere  = "stopping"
+	PassesThere = "passing"
+	CanSkip     = "can"
+)
+
+// Tints are the colours that the view can take on, the first none.
+var Tints = []string{"plain", "dusk", "night", "dawn", "storm", "ember", "deep"}
+
+// way and where are the blanks for a direction, and for something to go to.
+var (
+	way   = Blank{Key: "way", Type: BlankChoice, Of: []string{"up", "right", "down", "left"}}
+	where = Blank{Key: "where", Type: BlankEntity, Wants: "thing", Fits: anything, Hero: true}
+)
+
+// person is the blank for the hero, or somebody of kinds that fit.
+func person(fits func(*kind.Kind) bool) []Blank {
+	b := entity("hero or somebody", fits)
+	b[0].Hero = true
+	return b
+}
+
 // asked is where conditions stand in others.
 var asked = []string{document.SlotIf}
 
@@ -76,6 +100,16 @@ func speaks(k *kind.Kind) bool { return k.Acts() == kind.Character || k.Acts() =
 func makes(k *kind.Kind) bool  { return k.Acts() == kind.Source || k.Acts() == kind.LaneEntry }
 func falls(k *kind.Kind) bool {
 	return slices.Contains([]string{kind.Walker, kind.Flyer, kind.Shooter, kind.Breakable, kind.Charge}, k.Acts())
+}
+
+func alive(k *kind.Kind) bool {
+	return slices.Contains([]string{kind.Walker, kind.Flyer, kind.Character}, k.Acts())
+}
+func moves(k *kind.Kind) bool   { return alive(k) || k.Acts() == kind.Block }
+func settles(k *kind.Kind) bool { return k.Acts() == kind.Block || k.Acts() == kind.Faller }
+func sees(k *kind.Kind) bool    { return k.Setting("sight") != nil && alive(k) }
+func alongPath(k *kind.Kind) bool {
+	return k.Setting("path") != nil
 }
 
 func wakes(word string) func(*kind.Kind) bool {

@@ -32,10 +32,11 @@ type Wish struct {
 	Map    document.ID `json:"map,omitempty"`
 	Entity document.ID `json:"entity,omitempty"`
 	Flag   document.ID `json:"flag,omitempty"`
-	// Counter fills it with a counter, Kind with all of a kind, It with what woke the rule.
+	// Counter fills it with a counter, Kind with all of a kind, It with what woke the rule, Hero with who is led.
 	Counter document.ID `json:"counter,omitempty"`
 	Kind    document.ID `json:"kind,omitempty"`
 	It      bool        `json:"it,omitempty"`
+	Hero    bool        `json:"hero,omitempty"`
 	Text    *string     `json:"text,omitempty"`
 	// NewFlag fills it with a flag that is made for it.
 	NewFlag bool `json:"newFlag,omitempty"`
@@ -168,6 +169,11 @@ func (c *chooser) blank(p *document.RulePart, b *Blank) {
 			at.Text = &word
 			c.add(word, at)
 		}
+	case BlankChoice:
+		for _, word := range b.Of {
+			at.Text = &word
+			c.add(word, at)
+		}
 	case BlankItem:
 		for _, word := range Items(c.doc, b.Keys) {
 			at.Text = &word
@@ -196,6 +202,11 @@ func (c *chooser) entities(p *document.RulePart, b *Blank, at Wish) {
 		}
 	}
 	c.out = append(c.out, point)
+	if b.Hero {
+		hero := at
+		hero.Hero = true
+		c.add(textHero, hero)
+	}
 	if p.Slot != document.SlotWhen && slices.ContainsFunc(TreeOf(c.rule).When, (*Node).gives) {
 		it := at
 		it.It = true
@@ -269,6 +280,8 @@ func First(d *document.Document, b *Blank, what kind.Datum, here document.ID) ki
 	switch b.Type {
 	case BlankNumber:
 		return kind.Of(1)
+	case BlankChoice:
+		return kind.Of(b.Of[0])
 	case BlankItem:
 		for _, word := range Items(d, b.Keys) {
 			return kind.Of(word)
@@ -299,6 +312,9 @@ func First(d *document.Document, b *Blank, what kind.Datum, here document.ID) ki
 			return document.Naming(document.Object{Type: document.TypeFlag, ID: f.ID})
 		}
 		return ""
+	}
+	if b.Hero && b.Key == "what" {
+		return document.Naming(document.Object{Type: document.TypeHero})
 	}
 	maps := d.MapsInOrder()
 	if m := d.Maps.Get(here); m != nil {

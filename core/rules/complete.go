@@ -120,6 +120,10 @@ func (c *completer) blank(a attempt, b *Blank) {
 		for _, o := range c.doc.CountersByName() {
 			c.add(named(o.Name), "a counter")
 		}
+	case BlankChoice:
+		for _, word := range b.Of {
+			c.add(word, b.called())
+		}
 	case BlankItem:
 		for _, word := range Items(c.doc, b.Keys) {
 			c.add(named(word), "an item")
@@ -147,6 +151,9 @@ func (c *completer) blank(a attempt, b *Blank) {
 			c.add(named(k.Name), "a kind")
 		}
 	case BlankEntity:
+		if b.Hero {
+			c.add(textHero, "who is led")
+		}
 		if p.Slot != document.SlotWhen {
 			c.add(textIt, "what woke the rule")
 		}
@@ -190,7 +197,7 @@ func placeOf(lines []textLine) (slot, within string) {
 		switch {
 		case isWord(l, 0, "ask"):
 			in.within = WordAsk
-		case isWord(l, 0, "if") || isWord(l, 0, "as") && isWord(l, 1, "long"):
+		case isWord(l, 0, "if") || isWord(l, 0, "as") && isWord(l, 1, "long") || isWord(l, 0, "wait") && isWord(l, 1, "until"):
 			in.slot = document.SlotIf
 		}
 		open = append(open, in)

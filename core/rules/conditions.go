@@ -21,8 +21,15 @@ var conditions = concat(document.SlotIf,
 		{Word: WordHasMany, Also: "inventory amount enough pay", Label: "has so many of an item", Pattern: "the hero [has at least] {number} {item}", Blanks: []Blank{{Key: "item", Type: BlankItem, Keys: true}, {Key: "number", Type: BlankNumber}}},
 		{Word: WordLacks, Also: "inventory without missing", Label: "does not have an item", Pattern: "the hero [does not have] {item}", Blanks: had},
 		{Word: WordHearts, Also: "health life", Label: "has so many hearts", Pattern: "the hero [has at least] {number} hearts", Blanks: amount},
+		{Word: WordIsOnMap, Also: "room level current", Label: "is on a map", Pattern: "the hero [is on] {what}", Blanks: []Blank{{Key: "what", Type: BlankMap}}},
+		{Word: WordIsLed, Also: "current character player controls who", Label: "is one of several heroes", Pattern: "{what} [is led]", Blanks: entity("hero", acts(kind.Hero))},
 		{Word: WordVisited, Also: "been before", Label: "has been on a map", Pattern: "the hero [has been on] {what}", Blanks: []Blank{{Key: "what", Type: BlankMap}}},
 		{Word: WordUnvisited, Also: "first time never", Label: "has not been on a map", Pattern: "the hero [has not been on] {what}", Blanks: []Blank{{Key: "what", Type: BlankMap}}},
+	}),
+	group("Somebody", []Entry{
+		{Word: WordLooks, Also: "facing direction turned", Label: "somebody looks a way", Pattern: "{what} [looks] {way}", Blanks: append(person(alive), way)},
+		{Word: WordNear, Also: "distance close range", Label: "somebody is near something", Pattern: "{what} [is within] {number} cells of {where}", Blanks: append(person(anything), amount[0], where)},
+		{Word: WordSees, Also: "line of sight notices", Label: "somebody sees the hero", Pattern: "{what} [sees the hero]", Blanks: entity("being that sees", sees)},
 	}),
 	group("Something", []Entry{
 		{Word: WordIsOn, Also: "active pressed", Label: "something is on", Pattern: "{what} [is on]", Blanks: entity(turning, turns)},
@@ -44,6 +51,9 @@ var conditions = concat(document.SlotIf,
 	group("A place", []Entry{
 		{Word: WordIsMet, Also: "inside standing on", Label: "somebody is at a place", Pattern: "somebody [is at] {what}", Blanks: entity("sensor", acts(kind.Sensor))},
 		{Word: WordIsLeft, Also: "empty outside", Label: "nobody is at a place", Pattern: "nobody [is at] {what}", Blanks: entity("sensor", acts(kind.Sensor))},
+	}),
+	group("By chance", []Entry{
+		{Word: WordChance, Also: "odds random dice probability percent luck", Label: "by chance, as often as you say", Pattern: "[with a chance of] {number} percent", Blanks: amount},
 	}),
 	group("Several together", []Entry{
 		{Word: WordAllOf, Also: "and together", Label: "all of several", Pattern: "[all of these]", Holds: asked},

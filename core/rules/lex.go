@@ -147,6 +147,7 @@ const (
 	textEvery = "every"
 	textIt    = "it"
 	textOn    = "on"
+	textHero  = "the hero"
 )
 
 // reserved are all words that mean something in the text of a rule.

@@ -27,7 +27,9 @@ type attempt struct {
 	// unknown is a name that nothing has, at a token; the rest of the line was understood.
 	unknown string
 	badly   int
-	whole   bool
+	// lost is the blank that it was to fill.
+	lost  *Blank
+	whole bool
 }
 
 // matcher understands the tokens of a line as words of the vocabulary.
@@ -67,6 +69,10 @@ func better(a, b attempt) bool {
 func (m *matcher) pieces(e *Entry, p document.RulePart, left []piece, at int, late []*Blank, so attempt, best *attempt) {
 	end := func(wants expected, whole bool) {
 		so.at, so.wants, so.whole, so.blanks, so.left = at, wants, whole, p.Blanks, left
+		if !whole && so.unknown != "" {
+			// what is called by no name may be a word that is written otherwise
+			so.at, so.wants = so.badly, expected{blank: so.lost}
+		}
 		if better(so, *best) {
 			*best = so
 		}
@@ -104,7 +110,7 @@ func (m *matcher) pieces(e *Entry, p document.RulePart, left []piece, at int, la
 		q, then, more := p, so, late
 		q.Blanks = append(slices.Clone(p.Blanks), kind.Value{Key: b.Key, Value: r.value})
 		if r.unknown != "" && then.badly < 0 {
-			then.unknown, then.badly = r.unknown, r.bad
+			then.unknown, then.badly, then.lost = r.unknown, r.bad, b
 		}
 		if r.late {
 			more = append(slices.Clone(late), b)
@@ -154,6 +160,11 @@ func (m *matcher) read(b *Blank, slot string, at int) []reading {
 			return one(kind.Of(t.text))
 		}
 		return nil
+	case BlankChoice:
+		if word := strings.ToLower(t.text); t.is == tokenWord && slices.Contains(b.Of, word) {
+			return one(kind.Of(word))
+		}
+		return nil
 	case BlankSignal, BlankItem:
 		if plain || t.is == tokenNumber {
 			return one(kind.Of(t.text))
@@ -179,7 +190,7 @@ func (m *matcher) read(b *Blank, slot string, at int) []reading {
 		}
 		return nil
 	case BlankEntity:
-		return m.entity(slot, at)
+		return m.entity(b, slot, at)
 	}
 	typ := map[string]string{BlankMap: document.TypeMap, BlankFlag: document.TypeFlag, BlankCounter: document.TypeCounter, BlankKind: document.TypeKind}[b.Type]
 	if t.is == tokenID {
@@ -200,9 +211,12 @@ func (m *matcher) oneOf(typ string, all []document.ID, at int) []reading {
 	return []reading{{value: valueOf(typ, "", all[0]), to: at + 1}}
 }
 
-// entity reads an entity, all of a kind, or it.
-func (m *matcher) entity(slot string, at int) (out []reading) {
+// entity reads an entity, all of a kind, it, or the hero.
+func (m *matcher) entity(b *Blank, slot string, at int) (out []reading) {
 	t := m.tokens[at]
+	if b.Hero && at+1 < len(m.tokens) && t.is == tokenWord && m.tokens[at+1].is == tokenWord && strings.EqualFold(t.text+" "+m.tokens[at+1].text, textHero) {
+		return []reading{{value: valueOf(document.TypeHero, "", ""), to: at + 2}}
+	}
 	if t.is == tokenID {
 		on, id, _ := strings.Cut(t.text, ".")
 		return []reading{{value: valueOf(document.TypeEntity, document.ID(on), document.ID(id)), to: at + 1}}

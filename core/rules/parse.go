@@ -300,6 +300,8 @@ func (b *Blank) called() string {
 		return "a " + b.Wants
 	case BlankText:
 		return "a line in quotes"
+	case BlankChoice:
+		return strings.Join(b.Of, " or ")
 	case BlankOwnFlag:
 		return "a flag of its own"
 	case BlankOwnCounter:

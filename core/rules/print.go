@@ -99,6 +99,8 @@ func printedBlank(d *document.Document, p *document.RulePart, b *Blank) string {
 		return quote(value.Word())
 	case BlankSignal, BlankItem:
 		return named(value.Word())
+	case BlankChoice:
+		return value.Word()
 	case BlankOwnFlag, BlankOwnCounter:
 		for _, own := range b.OwnChoices(d, p.Blank("what")) {
 			if own.Key == value.Word() {
@@ -135,6 +137,8 @@ func printedName(d *document.Document, p *document.RulePart, o document.Object, 
 	switch o.Type {
 	case document.TypeIt:
 		return textIt
+	case document.TypeHero:
+		return textHero
 	case document.TypeKind:
 		name := ""
 		if k := d.Kind(o.ID); k != nil {

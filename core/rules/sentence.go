@@ -158,6 +158,9 @@ func (s *speaker) blank(p *document.RulePart, b *Blank) Said {
 	case BlankNumber:
 		out.Text, out.Missing = s.number(value)
 		out.Writes, out.Number, out.Written = true, true, out.Text
+	case BlankChoice:
+		out.Text = value.Word()
+		out.Missing = !slices.Contains(b.Of, out.Text)
 	case BlankItem:
 		out.Text = value.Word()
 		out.Missing = !b.Free && !slices.Contains(Items(s.doc, b.Keys), out.Text)
@@ -195,6 +198,8 @@ func (s *speaker) name(p *document.RulePart, value kind.Datum, typ string) (text
 	switch o.Type {
 	case document.TypeIt:
 		return "it", false
+	case document.TypeHero:
+		return textHero, false
 	case document.TypeKind:
 		name, gone := "a kind that was removed", true
 		if k := s.doc.Kind(o.ID); k != nil {

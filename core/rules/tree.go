@@ -5,8 +5,8 @@ import "azzel/core/document"
 // Node is a part of a rule with what stands in it.
 type Node struct {
 	*document.RulePart
-	// At is what its blank “what” names.
-	At document.Object
+	// At is what its blank “what” names, To what its blank “where” does.
+	At, To document.Object
 	// If, Then and Otherwise are the parts that stand in it, in their order.
 	If, Then, Otherwise []*Node
 	// Number is what its blank “number” says; By is the counter that says it instead.
@@ -35,7 +35,11 @@ const (
 	OpCount            // begins to count: so often as its part says, goes on at To where that is none
 	OpAgain            // goes back to To until that is enough
 	OpAsk              // asks, and goes on at the answer's place in Ways, or at To where it has none
-	OpEnd              // ends the rule
+	OpEnd              // ends the rule, or one of several things that are done at the same time
+	OpScene            // begins a scene
+	OpUntil            // waits until all that its part asks is so
+	OpFork             // does what begins at Ways at the same time, and goes on at To
+	OpJoin             // waits until all that was begun so is done
 )
 
 // Step is one step of a rule.
@@ -45,8 +49,10 @@ type Step struct {
 	To   int32
 	// Deep is in how many counts it stands.
 	Deep int8
-	// Ways are where it goes on by answer.
+	// Ways are where it goes on by answer, or where the several things begin.
 	Ways []int32
+	// Scene is the place, counted from 1, of the step that began the scene in which it is done, the outermost; 0 is none.
+	Scene int32
 }
 
 // ID is that of the part that a step is of; empty for the end of all.
@@ -74,10 +80,10 @@ func TreeOf(r *document.Rule) *Tree {
 				t.OfKind = t.OfKind || n.At.Type == document.TypeKind
 			}
 		}
-		t.lay(t.Then, 0)
+		t.lay(t.Then, 0, 0)
 		t.Steps = append(t.Steps, Step{Op: OpEnd})
 		t.Else = int32(len(t.Steps))
-		t.lay(t.Otherwise, 0)
+		t.lay(t.Otherwise, 0, 0)
 		t.Steps = append(t.Steps, Step{Op: OpEnd})
 		return t
 	}).(*Tree)
@@ -86,6 +92,7 @@ func TreeOf(r *document.Rule) *Tree {
 func node(p *document.RulePart) *Node {
 	n := &Node{RulePart: p}
 	n.At, _ = document.Named(p.Blank("what"))
+	n.To, _ = document.Named(p.Blank("where"))
 	if number := p.Blank("number"); number != "" {
 		if by, ok := document.Named(number); ok {
 			n.By = by.ID
@@ -118,9 +125,10 @@ func grow(under map[document.ID][]*document.RulePart, p *document.RulePart, deep
 	return n
 }
 
-// lay writes steps behind those that there are.
-func (t *Tree) lay(all []*Node, deep int8) {
+// lay writes steps behind those that there are: in so many counts, and in a scene.
+func (t *Tree) lay(all []*Node, deep int8, scene int32) {
 	add := func(s Step) int {
+		s.Scene = scene
 		t.Steps = append(t.Steps, s)
 		return len(t.Steps) - 1
 	}
@@ -129,23 +137,23 @@ func (t *Tree) lay(all []*Node, deep int8) {
 		switch n.Word {
 		case WordWhether:
 			branch := add(Step{Op: OpBranch, Node: n})
-			t.lay(n.Then, deep)
+			t.lay(n.Then, deep, scene)
 			if len(n.Otherwise) > 0 {
 				jump := add(Step{Op: OpJump, Node: n})
 				t.Steps[branch].To = here()
-				t.lay(n.Otherwise, deep)
+				t.lay(n.Otherwise, deep, scene)
 				t.Steps[jump].To = here()
 			} else {
 				t.Steps[branch].To = here()
 			}
 		case WordAsLong:
 			branch := add(Step{Op: OpBranch, Node: n})
-			t.lay(n.Then, deep)
+			t.lay(n.Then, deep, scene)
 			add(Step{Op: OpJump, Node: n, To: int32(branch)})
 			t.Steps[branch].To = here()
 		case WordRepeat:
 			count := add(Step{Op: OpCount, Node: n, Deep: deep})
-			t.lay(n.Then, deep+1)
+			t.lay(n.Then, deep+1, scene)
 			add(Step{Op: OpAgain, Node: n, Deep: deep, To: int32(count) + 1})
 			t.Steps[count].To = here()
 		case WordAsk:
@@ -154,7 +162,7 @@ func (t *Tree) lay(all []*Node, deep int8) {
 			for _, a := range n.Then {
 				if a.Word == WordAnswer && len(t.Steps[ask].Ways) < document.MaxAnswers {
 					t.Steps[ask].Ways = append(t.Steps[ask].Ways, here())
-					t.lay(a.Then, deep)
+					t.lay(a.Then, deep, scene)
 					jumps = append(jumps, add(Step{Op: OpJump, Node: a}))
 				}
 			}
@@ -163,6 +171,25 @@ func (t *Tree) lay(all []*Node, deep int8) {
 			}
 		case WordStop:
 			add(Step{Op: OpEnd, Node: n})
+		case WordUntil:
+			add(Step{Op: OpUntil, Node: n})
+		case WordScene:
+			begins := add(Step{Op: OpScene, Node: n})
+			within := scene
+			if within == 0 {
+				within = int32(begins) + 1
+			}
+			t.Steps[begins].Scene = within
+			t.lay(n.Then, deep, within)
+		case WordTogether:
+			fork := add(Step{Op: OpFork, Node: n})
+			for i := range n.Then {
+				t.Steps[fork].Ways = append(t.Steps[fork].Ways, here())
+				t.lay(n.Then[i:i+1], deep, scene)
+				add(Step{Op: OpEnd, Node: n.Then[i]})
+			}
+			t.Steps[fork].To = here()
+			add(Step{Op: OpJoin, Node: n})
 		case WordNote, WordAnswer:
 		default:
 			add(Step{Op: OpDo, Node: n})

@@ -45,6 +45,10 @@ type Blank struct {
 	Lack string
 	// First is what a text begins as.
 	First string
+	// Hero tells that it can be the hero as well.
+	Hero bool
+	// Of are the words of which it is one.
+	Of []string
 }
 
 // The types of blanks.
@@ -58,6 +62,7 @@ const (
 	BlankText    = "text"   // a line of text
 	BlankNumber  = "number" // a whole number, or what a counter is
 	BlankItem    = "item"   // what an item is called by
+	BlankChoice  = "choice" // one of some words
 	// BlankOwnFlag and BlankOwnCounter are keys of settings of the entity that the blank “what” names.
 	BlankOwnFlag    = "ownFlag"
 	BlankOwnCounter = "ownCounter"
@@ -121,6 +126,11 @@ func (b *Blank) check(d kind.Datum) error {
 			return fmt.Errorf("takes a whole number, from −%d to %d", document.MaxNumber, document.MaxNumber)
 		}
 		return nil
+	case BlankChoice:
+		if word := d.Word(); d != kind.Of(word) || !slices.Contains(b.Of, word) {
+			return fmt.Errorf("takes one of: %s", strings.Join(b.Of, ", "))
+		}
+		return nil
 	case BlankItem, BlankSignal, BlankOwnFlag, BlankOwnCounter:
 		if word := d.Word(); d != kind.Of(word) || word == "" || utf8.RuneCountInString(word) > document.MaxName {
 			return errors.New("takes a word")
@@ -133,7 +143,7 @@ func (b *Blank) check(d kind.Datum) error {
 		return nil
 	}
 	o, ok := document.Named(d)
-	if ok && document.Naming(o) == d && (b.Type == BlankEntity && o.Type == document.TypeIt ||
+	if ok && document.Naming(o) == d && (b.Type == BlankEntity && (o.Type == document.TypeIt || b.Hero && o.Type == document.TypeHero) ||
 		(b.Type == BlankEntity || b.Type == BlankKind) && o.Type == document.TypeKind && utf8.RuneCountInString(string(o.ID)) <= document.MaxName) {
 		return nil
 	}

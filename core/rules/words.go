@@ -94,4 +94,47 @@ const (
 	WordRepeat   = "repeat"   // so many times
 	WordStop     = "stop"     // the rest of the rule is left out
 	WordNote     = "note"     // a comment
+
+	WordTouch      = "touch"      // the hero comes against something
+	WordPush       = "push"       // it pushes a block
+	WordStrike     = "strike"     // it strikes something
+	WordGain       = "gain"       // it comes to have an item
+	WordLosesLife  = "losesLife"  // it has come to its last heart
+	WordComesBack  = "comesBack"  // it comes back after that
+	WordSpots      = "spots"      // somebody comes to see the hero
+	WordLosesSight = "losesSight" // and does not any more
+	WordNoneLeft   = "noneLeft"   // the last of a kind is gone
+	WordRests      = "rests"      // a block that moved lies still
+	WordPoint      = "point"      // something that goes along a path comes to one of its points
+	WordEvery      = "every"      // so many seconds have passed again
+
+	WordIsOnMap = "isOnMap" // the hero is on a map
+	WordLooks   = "looks"   // somebody looks a way
+	WordNear    = "near"    // somebody is not farther from something
+	WordSees    = "sees"    // somebody sees the hero
+	WordIsLed   = "isLed"   // a hero is the one who is led
+	WordChance  = "chance"  // as often as that, by chance
+
+	WordPlayAs = "playAs" // lead another hero
+	WordWalk   = "walk"   // somebody walks so many cells
+	WordGoTo   = "goTo"   // somebody finds a way to something
+	WordTurn   = "turn"   // somebody turns to look a way
+	WordMove   = "move"   // somebody is elsewhere
+	WordThink  = "think"  // a thought above somebody's head
+	WordDefeat = "defeat" // somebody is defeated, something broken
+
+	WordWatch    = "watch"    // the view goes to something
+	WordViewBack = "viewBack" // and back to the hero
+	WordShake    = "shake"    // the view shakes
+	WordDarken   = "darken"   // it becomes dark
+	WordLighten  = "lighten"  // and not any more
+	WordTint     = "tint"     // it takes on a colour
+	WordCaption  = "caption"  // a line that nobody has to read on
+
+	WordDraw     = "draw"     // a counter becomes a number by chance
+	WordWin      = "win"      // the game is won
+	WordLose     = "lose"     // and lost
+	WordScene    = "scene"    // the hero is held while it lasts
+	WordTogether = "together" // several things at the same time
+	WordUntil    = "until"    // the rest comes when something is so
 )

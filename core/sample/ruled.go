@@ -107,7 +107,11 @@ func (w *drawer) fill(p *document.RulePart, e *rules.Entry) bool {
 			if e.Slot == document.SlotWhen {
 				n = 3 // which woke it is not known yet
 			}
-			fill = document.Naming(at[w.r.IntN(n)])
+			if fill = document.Naming(at[w.r.IntN(n)]); b.Hero && w.r.IntN(3) == 0 {
+				fill = document.Naming(document.Object{Type: document.TypeHero})
+			}
+		case rules.BlankChoice:
+			fill = kind.Of(b.Of[w.r.IntN(len(b.Of))])
 		case rules.BlankMap:
 			fill = document.Naming(document.Object{Type: document.TypeMap, ID: o.m})
 		case rules.BlankFlag:

@@ -37,10 +37,17 @@ type Stage struct {
 	// Given are the items that rules give or take, ascending.
 	Given []string
 	Rules []*document.Rule
-	Ways  []*document.Passage
+	// Dice are the parts of rules that ask chance, in the order of the rules and theirs.
+	Dice []Die
+	// Rounds are after how many seconds something happens again and again, ascending; Sights tells that rules wait for
+	// somebody to see the hero.
+	Rounds []int64
+	Sights bool
+	Ways   []*document.Passage
 
 	maps, flags, rules map[document.ID]Ref
 	counters           map[document.ID]Ref
+	dice               map[document.ID]Ref
 	things             map[document.End]Ref
 	ways               map[document.ID]Ref
 	from               map[document.End]Ref
@@ -158,6 +165,7 @@ func (s *Stage) takeRules(before *Stage) {
 		s.Flags, s.flags, s.Rules, s.rules = before.Flags, before.flags, before.Rules, before.rules
 		s.Counters, s.counters, s.Given = before.Counters, before.counters, before.Given
 		s.Ways, s.ways, s.from = before.Ways, before.ways, before.from
+		s.Dice, s.dice, s.Rounds, s.Sights = before.Dice, before.dice, before.Rounds, before.Sights
 		return
 	}
 	s.flags, s.rules, s.ways, s.from = map[document.ID]Ref{}, map[document.ID]Ref{}, map[document.ID]Ref{}, map[document.End]Ref{}
@@ -180,6 +188,7 @@ func (s *Stage) takeRules(before *Stage) {
 		})
 		s.Rules = append(s.Rules, r)
 	}
+	s.takeDice()
 	s.Ways = d.Passages.All()
 	slices.SortFunc(s.Ways, func(a, b *document.Passage) int { return strings.Compare(string(a.ID), string(b.ID)) })
 	for i, p := range s.Ways {
@@ -210,6 +219,9 @@ func (s *Stage) FlagOf(id document.ID) Ref { return numbered(s.flags, id) }
 
 // CounterOf is the number of a counter.
 func (s *Stage) CounterOf(id document.ID) Ref { return numbered(s.counters, id) }
+
+// DieOf is the number of a part of a rule that asks chance.
+func (s *Stage) DieOf(id document.ID) Ref { return numbered(s.dice, id) }
 
 // RuleOf is the number of a rule.
 func (s *Stage) RuleOf(id document.ID) Ref { return numbered(s.rules, id) }

@@ -7,6 +7,7 @@
 	import WireMenu from './WireMenu.svelte'
 	import { drawParticles } from './particles'
 	import { drawDangers } from './dangers'
+	import { drawShow } from './showing'
 	import { drawVeil } from './veil'
 	import { drawDarkness, drawSight } from './darkness'
 	import { drawOverlay } from './overlay'
@@ -95,6 +96,7 @@
 			drawBeyond(top, view, w.play.shown)
 			drawTrails(top, w, m, view, dpr)
 			if (w.hand.holding) drawOverlay(top, w, m, view, { ...press.doing(), hover: null, handles: [] }, dpr)
+			drawShow(top, view, w.play.shown, dpr)
 			drawVeil(top, view, m, w.play.shown)
 		} else {
 			moving = drawOverlay(top, w, m, view, press.doing(), dpr)

@@ -186,6 +186,7 @@ export interface View {
 	shots: Point[]
 	heard: HeardView[]
 	emitters: EmitterView[]
+	show: ShowView
 	looks: DrawnLook[]
 }
 
@@ -304,6 +305,7 @@ export interface Wish {
 	counter?: ID
 	kind?: ID
 	it?: boolean
+	hero?: boolean
 	text?: string
 	newFlag?: boolean
 	newCounter?: boolean
@@ -1096,6 +1098,20 @@ export interface EmitterView {
 	seed: number
 }
 
+export interface ShowView {
+	held: boolean
+	skips: boolean
+	shake: boolean
+	dark: number
+	tint: string
+	tintWas: string
+	tinted: number
+	caption: string
+	thoughts: ThoughtView[]
+	over: string
+	ending: string
+}
+
 export interface DrawnLook {
 	id: ID
 	look: number
@@ -1484,6 +1500,12 @@ export interface Reply {
 	map: ID
 	entity: ID
 	asks: Need[]
+}
+
+export interface ThoughtView {
+	x: number
+	y: number
+	text: string
 }
 
 export interface KindValue {

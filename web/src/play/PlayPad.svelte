@@ -6,7 +6,7 @@
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// What fingers play with: a pad over which the thumb slides, and a button that uses.
-	let { jumps, swaps }: { jumps: boolean; swaps: boolean } = $props()
+	let { jumps, swaps, skips }: { jumps: boolean; swaps: boolean; skips: boolean } = $props()
 	const w = workspace()
 	let pad: HTMLButtonElement
 	let way = $state(0)
@@ -37,6 +37,7 @@
 		{ by: 'use', name: 'Use', bit: 16, class: 'right-6 bottom-12' },
 		...(jumps ? [{ by: 'jump', name: 'Jump', bit: 32, class: 'right-30 bottom-8' }] : []),
 		...(swaps ? [{ by: 'swap', name: 'Next', bit: 128, class: 'right-6 bottom-36' }] : []),
+		...(skips ? [{ by: 'skip', name: 'Skip', bit: 8192, class: 'right-30 bottom-32' }] : []),
 	])
 	const push = (b: { by: string; bit: number }, on: boolean) => {
 		if (on) down = b.by
@@ -49,7 +50,7 @@
 
 	$effect(() => () => {
 		stop()
-		for (const by of ['use', 'jump', 'swap']) w.play.lean(by, 0)
+		for (const by of ['use', 'jump', 'swap', 'skip']) w.play.lean(by, 0)
 	})
 </script>
 

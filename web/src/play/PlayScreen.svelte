@@ -47,6 +47,28 @@
 					>{/if}
 			</div>
 			<QuickSlots />
+			{#if view.show.caption}
+				<div class="absolute inset-x-0 top-1/5 flex justify-center" role="status" data-testid="caption">
+					<p class="max-w-[32rem] bg-ink/85 px-6 py-3 text-center text-[18px] font-semibold text-plaster">
+						{view.show.caption}
+					</p>
+				</div>
+			{/if}
+			{#if view.show.over}
+				<div
+					class="pointer-events-auto absolute inset-0 flex flex-col items-center justify-center gap-4 bg-ink/80 text-plaster"
+					role="status"
+					data-testid="over"
+				>
+					<h2 class="text-[26px] font-semibold">{view.show.over === 'won' ? 'The game is won' : 'The game is lost'}</h2>
+					{#if view.show.ending}<p class="max-w-[30rem] px-4 text-center text-[16px] whitespace-pre-line">
+							{view.show.ending}
+						</p>{/if}
+					<button class="button bg-plaster text-ink" onclick={() => w.play.press(16)}
+						>Begin again <span class="key">{keyWord(gameKeys.of('use')[0])}</span></button
+					>
+				</div>
+			{/if}
 			{#if view.line || view.answers.length}
 				<div class="absolute bottom-4 left-1/2 -translate-x-1/2" role="status" data-testid="line">
 					<MessageBox text={view.line} />
@@ -68,14 +90,23 @@
 				</div>
 			{/if}
 			{#if w.touch}
-				<PlayPad jumps={view.side} swaps={view.party.length > 0} />
+				<PlayPad jumps={view.side} swaps={view.party.length > 0} skips={view.show.skips} />
 				<button
 					class="pointer-events-auto absolute top-3 right-3 bg-ink px-3 py-1.5 text-plaster"
 					onclick={() => w.playing.stopPlay()}>Back to the map</button
 				>
 			{:else}
 				<div class="absolute top-3 right-3 flex items-center gap-2 bg-ink px-3 py-1.5 text-plaster">
-					<span class="key">{walks}</span> walk
+					{#if view.show.held}
+						<b>A scene</b>
+						{#if view.show.skips}<button
+								class="pointer-events-auto flex items-center gap-2 hover:text-held"
+								onclick={() => w.play.press(8192)}
+								><span class="key">{keyWord(gameKeys.of('skip')[0])}</span> skip it</button
+							>{/if}
+					{:else}
+						<span class="key">{walks}</span> walk
+					{/if}
 					{#if view.side}<span class="key">{keyWord(gameKeys.of('jump')[0])}</span> jump{/if}
 					{#if view.party.length}<span class="key">{keyWord(gameKeys.of('swap')[0])}</span>
 						lead {view.party[0].name}{/if}

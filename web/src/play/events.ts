@@ -39,6 +39,9 @@ const said: Record<string, (name: string) => string> = {
 	built: (n) => `put up ${n}`,
 	sinks: (n) => `${n} sank`,
 	leads: (n) => `${n || 'the hero'} is led`,
+	skips: () => 'skipped the scene',
+	win: (n) => `won: ${n}`,
+	lose: (n) => `lost: ${n}`,
 	read: (n) => `listened to ${n}`,
 }
 

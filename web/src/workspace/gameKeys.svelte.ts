@@ -13,6 +13,7 @@ export const gameInputs = [
 	{ input: 'slot2', name: 'Second item in hand, or away', bit: 512, usual: ['Digit2'] },
 	{ input: 'slot3', name: 'Third item in hand, or away', bit: 1024, usual: ['Digit3'] },
 	{ input: 'slot4', name: 'Fourth item in hand, or away', bit: 2048, usual: ['Digit4'] },
+	{ input: 'skip', name: 'Skip a scene', bit: 8192, usual: ['Backspace'] },
 	{ input: 'jump', name: 'Jump, seen from the side; else use', bit: 32, usual: ['Space'] },
 ] as const
 

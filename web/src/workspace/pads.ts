@@ -14,5 +14,6 @@ export function padInputs(pad: Pick<Gamepad, 'axes' | 'buttons'>): number {
 	if (down(3)) bits |= 128
 	if (down(0)) bits |= 32
 	if (down(4) || down(5)) bits |= 4096
+	if (down(9)) bits |= 8192
 	return bits
 }

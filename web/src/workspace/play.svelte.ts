@@ -202,6 +202,11 @@ export class Play {
 		this.taps.push(...Array<number>(down).fill(4), ...Array<number>(up).fill(1), 16)
 	}
 
+	/** Has an input go down for a tick, as a key would. */
+	press(bit: number) {
+		if (this.view && !this.frozen) this.taps.push(bit)
+	}
+
 	/** Asks something of the game; a sentence of the core is shown. */
 	private try(ask: () => PlayView): boolean {
 		try {

@@ -80,8 +80,10 @@ export class Playing {
 	}
 
 	/** Shows what the player sees, as large as whole pixels let it be. */
-	private film(m: MapInfo, { camera }: PlayView) {
+	private film(m: MapInfo, { camera, show, tick }: PlayView) {
 		const { view } = this.w
+		if (show.shake && this.w.animated)
+			camera = { ...camera, x: camera.x + 2 * Math.sin(tick * 1.9), y: camera.y + 1.5 * Math.cos(tick * 2.3) }
 		// the panels stand aside only after the game has begun
 		if (view.width !== this.wide) this.comeNear(m)
 		if (camera.whole) return view.fit(m, 8)

@@ -1,0 +1,158 @@
+package play
+
+import (
+	"azzel/core/document"
+	"azzel/core/rules"
+	"azzel/core/world"
+	"slices"
+)
+
+// Show is what is seen beside the world because rules say so. Nothing that is played reads it, and no pin keeps it.
+type Show struct {
+	// Moves tells that the view is not the hero's: it goes from From to Watch, None being back to the hero, for All ticks of
+	// which Left are left. Own is where it would be otherwise.
+	Moves     bool
+	Watch     world.Ref
+	From, Own Place
+	All, Left int32
+	// Shake is for how many ticks it shakes.
+	Shake int32
+	// Dark is how dark it is, of 255, and DarkTo what that becomes by so much a tick.
+	Dark, DarkTo, DarkBy int32
+	// Tint is the place of its colour in rules.Tints, TintWas the one before, TintLeft of TintAll ticks are left.
+	Tint, TintWas     uint8
+	TintLeft, TintAll int32
+	// Caption is shown for so many ticks.
+	Caption     string
+	CaptionLeft int32
+	// Thoughts are above heads. The list is never changed, but replaced.
+	Thoughts []Thought
+	// Held tells that a scene held the hero in the tick before.
+	Held bool
+}
+
+// Thought is what somebody thinks, for so many ticks; None is the hero.
+type Thought struct {
+	Of   world.Ref
+	Text string
+	Left int32
+}
+
+const (
+	// thoughtTicks is how long a thought is seen, letterTicks longer for each letter.
+	thoughtTicks = 100
+	letterTicks  = 4
+	// backTicks is how long the view takes to come back from a scene that left it elsewhere.
+	backTicks = 30
+)
+
+func (g *Game) thinks(r world.Ref, text string) {
+	s := &g.Show
+	s.Thoughts = slices.DeleteFunc(slices.Clone(s.Thoughts), func(t Thought) bool { return t.Of == r })
+	if text != "" {
+		s.Thoughts = append(s.Thoughts, Thought{r, text, int32(min(10*TicksPerSecond, thoughtTicks+letterTicks*len(text)))})
+	}
+}
+
+// shows does to the view what a part says; true where the rule waits for it.
+func (g *Game) shows(n *rules.Node, t *Thread) bool {
+	s, ticks := &g.Show, g.seconds(n)
+	if t.Skips {
+		ticks = 0
+	}
+	switch n.Word {
+	case rules.WordWatch:
+		r := g.target(n, t.It)
+		if n.At.Type == document.TypeHero {
+			r = world.None
+		} else if r < 0 || g.Stage.Thing(r).Map != g.Hero().Map {
+			g.Notice = "The view can be moved only to what is on the hero’s map."
+			return false
+		}
+		g.view(r, int32(ticks))
+	case rules.WordViewBack:
+		g.view(world.None, int32(ticks))
+	case rules.WordShake:
+		s.Shake = int32(ticks)
+		return false
+	case rules.WordDarken, rules.WordLighten:
+		if s.DarkTo = 0; n.Word == rules.WordDarken {
+			s.DarkTo = 255
+		}
+		s.DarkBy = 255
+		if ticks > 0 {
+			s.DarkBy = max(1, 255/int32(min(ticks, 255)))
+		} else {
+			s.Dark = s.DarkTo
+		}
+	case rules.WordTint:
+		s.TintWas, s.Tint = s.Tint, uint8(max(0, slices.Index(rules.Tints, n.Blank("tint").Word())))
+		s.TintAll, s.TintLeft = int32(ticks), int32(ticks)
+	case rules.WordCaption:
+		if s.Caption, s.CaptionLeft = n.Blank("text").Word(), int32(ticks); ticks == 0 {
+			s.Caption = ""
+		}
+		return false
+	}
+	return t.waits(ticks)
+}
+
+// view moves the view from where it is to something, or back.
+func (g *Game) view(to world.Ref, ticks int32) {
+	s := &g.Show
+	if !s.Moves {
+		s.Own = g.Cam
+	}
+	s.Moves, s.Watch, s.From, s.All, s.Left = true, to, g.Cam, ticks, ticks
+}
+
+// showOn goes on with what is seen for a tick. What a scene left otherwise comes back when it ends.
+func (g *Game) showOn() {
+	s := &g.Show
+	if held := g.Held(); held != s.Held {
+		if s.Held = held; !held {
+			if s.Moves && s.Watch >= 0 {
+				g.view(world.None, backTicks)
+			}
+			s.DarkTo, s.DarkBy = 0, 255/backTicks
+		}
+	}
+	s.Shake, s.TintLeft = max(0, s.Shake-1), max(0, s.TintLeft-1)
+	if s.Dark != s.DarkTo {
+		s.Dark = int32(toward(int64(s.Dark), int64(s.DarkTo), int64(s.DarkBy)))
+	}
+	if s.CaptionLeft > 0 {
+		if s.CaptionLeft--; s.CaptionLeft == 0 {
+			s.Caption = ""
+		}
+	}
+	if len(s.Thoughts) > 0 {
+		s.Thoughts = slices.Clone(s.Thoughts)
+		for i := range s.Thoughts {
+			s.Thoughts[i].Left--
+		}
+		s.Thoughts = slices.DeleteFunc(s.Thoughts, func(t Thought) bool { return t.Left <= 0 })
+	}
+	s.Left = max(0, s.Left-1)
+	if s.Moves && s.Watch < 0 && s.Left == 0 {
+		s.Moves = false
+	}
+}
+
+// enterShow brings what is seen to the next stage.
+func (s *Show) enter(was, next *world.Stage) {
+	if s.Watch >= 0 {
+		s.Watch = movedThing(was, next, s.Watch)
+	}
+	thoughts := s.Thoughts[:0:0]
+	for _, t := range s.Thoughts {
+		if t.Of >= 0 {
+			if t.Of = movedThing(was, next, t.Of); t.Of < 0 {
+				continue
+			}
+		}
+		thoughts = append(thoughts, t)
+	}
+	s.Thoughts = thoughts
+	s.From.Map, s.Own.Map = movedMap(was, next, s.From.Map), movedMap(was, next, s.Own.Map)
+}

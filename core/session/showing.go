@@ -1,0 +1,59 @@
+package session
+
+import (
+	"azzel/core/document"
+	"azzel/core/play"
+	"azzel/core/rules"
+)
+
+// ShowView is what is seen of a game because rules say so.
+type ShowView struct {
+	// Held tells that a scene holds the hero, Skips that it can be skipped.
+	Held  bool `json:"held"`
+	Skips bool `json:"skips"`
+	Shake bool `json:"shake"`
+	// Dark is how dark it is, 0 to 255.
+	Dark int `json:"dark"`
+	// Tint is a word of rules.Tints, TintWas the one before, and Tinted how far it has come to it, 0 to 1000.
+	Tint    string        `json:"tint"`
+	TintWas string        `json:"tintWas"`
+	Tinted  int           `json:"tinted"`
+	Caption string        `json:"caption"`
+	Thought []ThoughtView `json:"thoughts"`
+	// Over is one of document.Ends, empty while it goes on; Ending is what is said then.
+	Over   string `json:"over"`
+	Ending string `json:"ending"`
+}
+
+// ThoughtView is a thought, and the middle of the head above which it is, in map pixels.
+type ThoughtView struct {
+	X    int    `json:"x"`
+	Y    int    `json:"y"`
+	Text string `json:"text"`
+}
+
+func showOf(g *play.Game) ShowView {
+	s := &g.Show
+	out := ShowView{Held: g.Held(), Skips: g.Skippable(), Shake: s.Shake > 0, Dark: int(s.Dark), Tint: rules.Tints[s.Tint], TintWas: rules.Tints[s.TintWas], Tinted: 1000,
+		Caption: s.Caption, Thought: []ThoughtView{}, Ending: g.Ending}
+	if s.TintLeft > 0 {
+		out.Tinted = int((s.TintAll - s.TintLeft) * 1000 / s.TintAll)
+	}
+	if g.Over != play.NotOver {
+		out.Over = document.Ends[g.Over-1]
+	}
+	m := g.Ground()
+	for _, t := range s.Thoughts {
+		x, y := g.Picture()
+		x += m.CellWidth / 2
+		if t.Of >= 0 {
+			if g.Stage.Thing(t.Of).Map != m.Ref {
+				continue
+			}
+			at := g.Where(t.Of)
+			x, y = int((at.Left+at.Right)/2/play.Sub), min(int(at.Top/play.Sub), int(at.Bottom/play.Sub)-m.CellHeight)
+		}
+		out.Thought = append(out.Thought, ThoughtView{x, y, t.Text})
+	}
+	return out
+}

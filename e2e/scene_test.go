@@ -1,0 +1,42 @@
+package e2e
+
+import (
+	"azzel/core/author"
+	"testing"
+
+	"github.com/go-rod/rod/lib/input"
+)
+
+// A scene holds the hero while it lasts, shows what it says and thinks, is skipped by a key where that is allowed, and a
+// rule wins the game, which begins again then. Its words are changed on the card like any others.
+func TestASceneIsPlayedAndSkipped(t *testing.T) {
+	r := world(t)
+	r.author(author.TextRule(r.doc(), "rule \"Dawn\"\nwhen\n\tthe hero arrives on Quay\nthen\n\tscene that cannot be skipped\n\t\tthe hero thinks \"So late\"\n\t\tcaption \"At low tide\" for 600 s\n\t\twalk the hero 1 cells right waiting where blocked\n\t\tdarken the view in 600 s\n\twin the game \"The lamp burns.\""))
+	k := r.open()
+	k.focusMap()
+	k.keys(input.KeyP)
+	k.see("[data-testid=caption]", "At low tide")
+	k.see("[data-testid=playing]", "A scene")
+	k.gone("[data-testid=playing] button") // it cannot be skipped
+	k.keys(input.KeyP)
+	k.gone("[data-testid=playing]")
+
+	// by its words, on the card
+	k.pressIn("nav button", "Rules")
+	k.see("[data-testid=rule]", "Dawn")
+	k.ruleWord("cannot", "can")
+	k.ruleWord("right", "down")
+	k.ruleIs("rule \"Dawn\"\nwhen\n\tthe hero arrives on Quay\nthen\n\tscene that can be skipped\n\t\tthe hero thinks \"So late\"\n\t\tcaption \"At low tide\" for 600 s\n\t\twalk the hero 1 cells down waiting where blocked\n\t\tdarken the view in 600 s\n\twin the game \"The lamp burns.\"\n")
+	k.pressIn("nav button", "Map")
+	k.focusMap()
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing] button", "skip it")
+	k.keys(input.Backspace)
+	k.see("[data-testid=over]", "The game is won")
+	k.see("[data-testid=over]", "The lamp burns.")
+	k.press("Begin again")
+	k.gone("[data-testid=over]")
+	k.see("[data-testid=caption]", "At low tide")
+	k.keys(input.KeyP)
+	k.same()
+}
