@@ -4,6 +4,7 @@ import (
 	"azzel/core/author"
 	"azzel/core/chart"
 	"azzel/core/document"
+	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/play"
@@ -14,7 +15,7 @@ import (
 // The demo has no exit without a passage and nothing standing in a wall.
 func TestProjectIsSound(t *testing.T) {
 	d := Project(Coast(), fmt.Sprintf("%064x", 1))
-	if d.Maps.Len() != 7 || d.Passages.Len() != 12 || d.Rules.Len() != 22 || d.Materials.Len() != 3 || d.Motifs.Len() != 2 {
+	if d.Maps.Len() != 7 || d.Passages.Len() != 12 || d.Rules.Len() != 23 || d.Materials.Len() != 3 || d.Motifs.Len() != 2 {
 		t.Fatalf("%d maps, %d passages, %d rules", d.Maps.Len(), d.Passages.Len(), d.Rules.Len())
 	}
 	for _, m := range d.Maps.All() {
@@ -43,6 +44,13 @@ func TestProjectIsSound(t *testing.T) {
 // Everything that counts in the demo can be walked to, with all doors open.
 func TestEverythingIsReachable(t *testing.T) {
 	d := Project(Coast(), fmt.Sprintf("%064x", 1))
+	for _, m := range d.MapsInOrder() {
+		for _, l := range m.LayersInOrder() {
+			if l.Covers { // and the water gone
+				d = do(d, author.Change{Do: []edit.Primitive{edit.Set(edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: l.ID}, "absent", true)}}, nil)
+			}
+		}
+	}
 	solids := d.Solids()
 	for _, m := range d.Maps.All() {
 		var start grid.Point

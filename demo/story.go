@@ -2,7 +2,10 @@ package demo
 
 import (
 	"azzel/core/author"
+	"azzel/core/cells"
 	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/grid"
 )
 
 // story are rules of the whole game, as text: crystals are counted wherever they are taken, and the lamp keeper
@@ -40,6 +43,16 @@ then
 			otherwise
 				say "Open the beacon yard, out in the pans. Its wheel is a stiff one."
 		answer "Nothing"
+`, `rule "The tide"
+when
+	"Sluice wheel" is turned on
+	"Sluice wheel" is turned off
+if
+	"Sluice wheel" is on
+then
+	lift layer "High water"
+otherwise
+	lay layer "High water"
 `, `rule "The end" once
 when
 	somebody comes to "The lamp is lit"
@@ -62,8 +75,26 @@ then
 	win the game "The ships saw it from beyond the reef, and turned."
 `}
 
+// highWater floods a channel through the pans: what lies over their ground while the sluice is shut counts in its place.
+func highWater(d *document.Document, pans *canvas) *document.Document {
+	m := d.Maps.Get(pans.m.ID)
+	var ground *document.Layer
+	for _, l := range m.LayersInOrder() {
+		if l.Name == "Ground" {
+			ground = l
+		}
+	}
+	l := document.Layer{ID: document.NewID(), Name: "High water", Kind: document.LayerTiles, Order: ground.Order + 1, Opacity: 100, Covers: true}
+	ref := edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: l.ID}
+	channel := &grid.Region{}
+	channel.AddRect(grid.Rect{X: 26, Y: 0, W: 3, H: 28})
+	return do(d, author.Change{Do: []edit.Primitive{edit.Insert(ref, l), {Op: edit.OpCells, Ref: ref,
+		Cells: cells.Paint(channel, m.Bounds, []cells.Cell{cells.MaterialCell(seaPaint, 7)}, 1, grid.Point{})}}}, nil)
+}
+
 // withStory adds the story's counter and rules.
-func withStory(d *document.Document) *document.Document {
+func withStory(d *document.Document, pans *canvas) *document.Document {
+	d = highWater(d, pans)
 	c, err := author.AddCounter("Crystals")
 	d = do(d, c, err)
 	for _, text := range story {

@@ -57,6 +57,8 @@ func fill(d *document.Document, r *document.Rule, p *document.RulePart, w rules.
 				return fmt.Errorf("there is no %s yet: %s", b.Wants, b.Lack)
 			}
 			return fmt.Errorf("there is no %s yet: place one on a map first", b.Wants)
+		case b.Type == rules.BlankLayer:
+			return errors.New("there is no layer to lay yet: add one to a map first")
 		case b.Type == rules.BlankItem:
 			return errors.New("there is no item yet: place one on a map first")
 		default:
@@ -99,6 +101,8 @@ func wished(d *document.Document, b *rules.Blank, w rules.Wish) kind.Datum {
 		return named(document.TypeCounter, w.Counter)
 	case rules.BlankMap:
 		return named(document.TypeMap, w.Map)
+	case rules.BlankLayer:
+		return document.Naming(document.Object{Type: document.TypeLayer, Map: w.Map, ID: w.Layer})
 	}
 	switch {
 	case w.Kind != "":
@@ -143,6 +147,10 @@ func fitsBlank(d *document.Document, b *rules.Blank, value, what kind.Datum) boo
 	}
 	if !ok || o.Type != b.Type {
 		return false
+	}
+	if o.Type == document.TypeLayer {
+		m := d.Maps.Get(o.Map)
+		return m != nil && m.Layers.Get(o.ID) != nil
 	}
 	if o.Type != document.TypeEntity {
 		return true

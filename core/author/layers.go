@@ -126,6 +126,8 @@ func unlike(upper, lower *document.Layer) string {
 		{fmt.Sprintf("off by %d, %d pixels", upper.OffsetX, upper.OffsetY), fmt.Sprintf("off by %d, %d pixels", lower.OffsetX, lower.OffsetY)},
 		{fmt.Sprintf("going %d, %d %% with the view", upper.LagX, upper.LagY), fmt.Sprintf("going %d, %d %% with the view", lower.LagX, lower.LagY)},
 		{fmt.Sprintf("sorted by foot: %t", upper.Foot), fmt.Sprintf("sorted by foot: %t", lower.Foot)},
+		{fmt.Sprintf("laid by rules: %t", upper.Absent), fmt.Sprintf("laid by rules: %t", lower.Absent)},
+		{fmt.Sprintf("counting in place of what lies below: %t", upper.Covers), fmt.Sprintf("counting in place of what lies below: %t", lower.Covers)},
 	} {
 		if pair[0] != pair[1] {
 			return told(upper, pair[0]) + " and " + told(lower, pair[1])

@@ -54,7 +54,7 @@ func blocked(d *document.Document, solids *document.Solids, m *document.Map, p g
 		return "The hero cannot stand there: a zone blocks it."
 	}
 	for _, l := range m.LayersInOrder() {
-		if l.Front || l.Kind != document.LayerTiles {
+		if l.Front || l.Absent || l.Kind != document.LayerTiles {
 			continue
 		}
 		if c := l.Cells.At(p.X, p.Y); solids.Shown(m, l, p) {

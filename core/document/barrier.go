@@ -148,7 +148,8 @@ func (s *Solids) partsAt(m *Map, p grid.Point, f func(c cells.Cell, info *TileIn
 	if s.zoneAt(m, p) == ZoneWalkable {
 		return
 	}
-	for _, l := range s.ground(m).layers {
+	layers, _ := s.ground(m).on(p)
+	for _, l := range layers {
 		c := l.Cells.At(p.X, p.Y)
 		if c.IsMaterial() {
 			c = s.fitter.At(l.Cells, m.Bounds, p.X, p.Y).Cell

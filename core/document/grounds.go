@@ -30,6 +30,9 @@ func (s *Solids) Grounds(m *Map) []Ground {
 	for _, l := range s.ground(m).layers {
 		candidates := l.Cells.Region(m.Bounds, func(c cells.Cell) bool { return c.IsMaterial() || speaks(c) != nil })
 		for _, p := range candidates.Points() {
+			if here, _ := s.ground(m).on(p); !slices.Contains(here, l) {
+				continue
+			}
 			c := l.Cells.At(p.X, p.Y)
 			if c.IsMaterial() {
 				c = s.fitter.At(l.Cells, m.Bounds, p.X, p.Y).Cell
@@ -85,10 +88,11 @@ func (s *Solids) Here(m *Map, p grid.Point) (ladder, hazard bool) {
 		ladder, hazard = ladder || is == GroundLadder, hazard || is == GroundHazard
 		walkable = walkable || is == ZoneWalkable
 	}
-	for _, l := range s.ground(m).zoned {
+	layers, zoned := s.ground(m).on(p)
+	for _, l := range zoned {
 		say(s.zones[l.Cells.At(p.X, p.Y).Tileset()])
 	}
-	for _, l := range s.ground(m).layers {
+	for _, l := range layers {
 		c := l.Cells.At(p.X, p.Y)
 		if c.IsMaterial() {
 			c = s.fitter.At(l.Cells, m.Bounds, p.X, p.Y).Cell

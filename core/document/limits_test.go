@@ -211,13 +211,16 @@ func TestContentIsChecked(t *testing.T) {
 // What names an object is written alike, whether in short or by the encoder.
 func TestNaming(t *testing.T) {
 	for _, o := range []document.Object{{Type: document.TypeEntity, Map: someID, ID: "bbbbbbbbbbbb"}, {Type: document.TypeMap, ID: someID}, {Type: document.TypeFlag, ID: someID},
-		{Type: document.TypeCounter, ID: someID}, {Type: document.TypeKind, ID: someID}, {Type: document.TypeKind, ID: "door"}, {Type: document.TypeEntity, Map: "a\"b", ID: someID}, {Type: document.TypeIt}} {
+		{Type: document.TypeCounter, ID: someID}, {Type: document.TypeKind, ID: someID}, {Type: document.TypeKind, ID: "door"}, {Type: document.TypeEntity, Map: "a\"b", ID: someID}, {Type: document.TypeIt}, {Type: document.TypeHero},
+		{Type: document.TypeLayer, Map: someID, ID: "bbbbbbbbbbbb"}, {Type: document.TypeLayer, Map: "a\"b", ID: someID}} {
 		var want kind.Datum
 		switch o.Type {
 		case document.TypeEntity:
 			want = kind.Of(map[string]document.ID{"map": o.Map, "entity": o.ID})
-		case document.TypeIt:
-			want = kind.Of(map[string]bool{"it": true})
+		case document.TypeLayer:
+			want = kind.Of(map[string]document.ID{"map": o.Map, "layer": o.ID})
+		case document.TypeIt, document.TypeHero:
+			want = kind.Of(map[string]bool{o.Type: true})
 		default:
 			want = kind.Of(map[string]document.ID{o.Type: o.ID})
 		}
@@ -226,7 +229,7 @@ func TestNaming(t *testing.T) {
 			t.Errorf("%+v is written %s, wanted %s, and read as %+v", o, got, want, back)
 		}
 	}
-	if document.Naming(document.Object{Type: document.TypeLayer, ID: someID}) != "" {
-		t.Error("a layer is named by a rule")
+	if document.Naming(document.Object{Type: document.TypePart, ID: someID}) != "" {
+		t.Error("a part is named by a rule")
 	}
 }

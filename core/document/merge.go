@@ -52,6 +52,16 @@ func (s *Solids) Region(m *Map) *grid.Region {
 		out.Union(plane.Region(m.Bounds, func(c cells.Cell) bool { return s.zones[c.Tileset()] == ZoneBlocked }))
 		out.Subtract(plane.Region(m.Bounds, func(c cells.Cell) bool { return s.zones[c.Tileset()] == ZoneWalkable }))
 	}
+	for _, c := range s.ground(m).covers {
+		for _, p := range c.of.Cells.Region(m.Bounds, func(c cells.Cell) bool { return c != 0 }).Points() {
+			at := &grid.Region{}
+			if at.Add(p); s.At(m, p) {
+				out.Union(at)
+			} else {
+				out.Subtract(at)
+			}
+		}
+	}
 	return out
 }
 

@@ -65,6 +65,8 @@ type Moment struct {
 	Spent    []SpentFor  `json:"spent,omitempty"`
 	// Given are the items that rules gave, less what they took.
 	Given []GivenItem `json:"given,omitempty"`
+	// Sheets are the layers that are there, or not, otherwise than at first.
+	Sheets []LayerAt `json:"sheets,omitempty"`
 	// Drawn is how often parts of rules asked chance.
 	Drawn []DrawnSo `json:"drawn,omitempty"`
 	// Over is how it ended: one of Ends, empty for not yet; Ending is what is said then.
@@ -215,7 +217,7 @@ func (s Spot) check(what string) error {
 // check finds what is wrong with a moment.
 func (m *Moment) check() error {
 	if err := first(checkRange("when it was", int(m.Tick), 0, maxTick), checkRange("hearts", m.Hearts, 0, 1<<20), checkRange("lives", m.Lives, 0, 1<<20),
-		checkRange("how much is so", len(m.Flags)+len(m.Rules)+len(m.Things)+len(m.Counters)+len(m.Spent)+len(m.Given), 0, maxSo), checkRange("an answer", m.Chosen, 0, MaxAnswers),
+		checkRange("how much is so", len(m.Flags)+len(m.Rules)+len(m.Things)+len(m.Counters)+len(m.Spent)+len(m.Given)+len(m.Sheets)+len(m.Drawn), 0, maxSo), checkRange("an answer", m.Chosen, 0, MaxAnswers),
 		checkRange("how much is said", len(m.Lines)+len(m.Waits), 0, maxLines),
 		checkRange("what is held", m.Held, 0, 1<<len(Keys)-1), checkRange("how much moves", len(m.Bodies)+len(m.Entered)+len(m.Touching)+len(m.Timers)+len(m.Worn)+len(m.Made)+len(m.Party)+len(m.Trail)+len(m.Shots), 0, maxSo),
 		checkLines("what is in hand, and a team", m.Hand, m.Side), checkRange("a fade", m.Fade, 0, 1<<14),

@@ -25,6 +25,12 @@ type DrawnSo struct {
 	Times int `json:"times"`
 }
 
+// LayerAt is a layer of a map.
+type LayerAt struct {
+	Map   ID `json:"map"`
+	Layer ID `json:"layer"`
+}
+
 // Ends are how a game ends.
 var Ends = []string{"won", "lost"}
 
@@ -74,6 +80,11 @@ func (m *Moment) checkRules() error {
 	}
 	for _, o := range m.Drawn {
 		if err := first(checkID("a part of a rule", o.Part), checkRange("how often chance was asked", o.Times, 0, 1<<30)); err != nil {
+			return err
+		}
+	}
+	for _, o := range m.Sheets {
+		if err := first(checkID("a layer's map", o.Map), checkID("a layer", o.Layer)); err != nil {
 			return err
 		}
 	}

@@ -200,6 +200,10 @@ type Layer struct {
 	Front bool `json:"front"`
 	// Foot sorts the rows of a layer of tiles among entities by their lower edges.
 	Foot bool `json:"foot"`
+	// Absent layers are not there in a game until a rule lays them.
+	Absent bool `json:"absent,omitempty"`
+	// Covers has tiles and zones below count for nothing where the layer has a tile.
+	Covers bool `json:"covers,omitempty"`
 	// Group is the group that the layer belongs to; empty for none.
 	Group ID `json:"group"`
 	// Tint is multiplied with what is drawn; empty changes nothing.

@@ -179,6 +179,7 @@ func Named(d kind.Datum) (Object, bool) {
 		Flag    ID   `json:"flag"`
 		Counter ID   `json:"counter"`
 		Kind    ID   `json:"kind"`
+		Layer   ID   `json:"layer"`
 		It      bool `json:"it"`
 		Hero    bool `json:"hero"`
 	}
@@ -192,6 +193,8 @@ func Named(d kind.Datum) (Object, bool) {
 		return Object{Type: TypeCounter, ID: n.Counter}, true
 	case n.Entity != "":
 		return Object{Type: TypeEntity, Map: n.Map, ID: n.Entity}, true
+	case n.Layer != "":
+		return Object{Type: TypeLayer, Map: n.Map, ID: n.Layer}, true
 	case n.Map != "":
 		return Object{Type: TypeMap, ID: n.Map}, true
 	case n.Kind != "":
@@ -207,14 +210,14 @@ func Named(d kind.Datum) (Object, bool) {
 // Naming is the value of a blank that names an object.
 func Naming(o Object) kind.Datum {
 	switch plain := o.ID.Valid(); {
-	case plain && o.Type == TypeEntity && o.Map.Valid():
-		return kind.Datum(`{"entity":"` + o.ID + `","map":"` + o.Map + `"}`)
+	case plain && (o.Type == TypeEntity || o.Type == TypeLayer) && o.Map.Valid():
+		return kind.Datum(`{"` + o.Type + `":"` + string(o.ID) + `","map":"` + string(o.Map) + `"}`)
 	case plain && (o.Type == TypeMap || o.Type == TypeFlag || o.Type == TypeCounter || o.Type == TypeKind):
 		return kind.Datum(`{"` + o.Type + `":"` + string(o.ID) + `"}`)
 	}
 	switch o.Type {
-	case TypeEntity:
-		return kind.Of(map[string]ID{"map": o.Map, "entity": o.ID})
+	case TypeEntity, TypeLayer:
+		return kind.Of(map[string]ID{"map": o.Map, o.Type: o.ID})
 	case TypeMap, TypeFlag, TypeCounter, TypeKind:
 		return kind.Of(map[string]ID{o.Type: o.ID})
 	case TypeIt, TypeHero:

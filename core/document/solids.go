@@ -26,7 +26,27 @@ type Solids struct {
 }
 
 // ground is the layers of a map that stop: of tiles from below, of zones from above.
-type ground struct{ layers, zoned []*Layer }
+type ground struct {
+	layers, zoned []*Layer
+	// covers are those in whose place nothing below counts, from above.
+	covers []cover
+}
+
+// cover is a layer that covers: its place among those of tiles, and how many zones lie above it.
+type cover struct {
+	layer, zones int
+	of           *Layer
+}
+
+// on are the layers that count on a cell.
+func (g *ground) on(p grid.Point) (layers, zoned []*Layer) {
+	for _, c := range g.covers {
+		if c.of.Cells.At(p.X, p.Y) != 0 {
+			return g.layers[c.layer:], g.zoned[:c.zones]
+		}
+	}
+	return g.layers, g.zoned
+}
 
 // Solids makes the answerer for this document.
 func (d *Document) Solids() *Solids {
@@ -47,7 +67,8 @@ func (s *Solids) At(m *Map, p grid.Point) bool {
 	case ZoneWalkable:
 		return false
 	}
-	for _, l := range s.ground(m).layers {
+	layers, _ := s.ground(m).on(p)
+	for _, l := range layers {
 		if s.Shown(m, l, p) {
 			return true
 		}
@@ -110,12 +131,12 @@ func (s *Solids) Zoned(m *Map, p grid.Point) bool {
 // Water reports whether a cell is under water: a zone of water lies on it, or
 // the topmost tile that the hero would stand on is water.
 func (s *Solids) Water(m *Map, p grid.Point) bool {
-	for _, l := range s.ground(m).zoned {
+	layers, zoned := s.ground(m).on(p)
+	for _, l := range zoned {
 		if is := s.zones[l.Cells.At(p.X, p.Y).Tileset()]; is != "" {
 			return is == ZoneWater
 		}
 	}
-	layers := s.ground(m).layers
 	for i := len(layers) - 1; i >= 0; i-- {
 		c := layers[i].Cells.At(p.X, p.Y)
 		if c == 0 {
@@ -143,11 +164,17 @@ func (s *Solids) ground(m *Map) *ground {
 		g = &ground{}
 		for _, l := range m.LayersInOrder() {
 			switch {
-			case l.Cells.Empty():
+			case l.Cells.Empty(), l.Absent:
 			case l.Kind == LayerTiles && !l.Front:
+				if l.Covers {
+					g.covers = append([]cover{{layer: len(g.layers), of: l}}, g.covers...)
+				}
 				g.layers = append(g.layers, l)
 			case l.Kind == LayerZones:
 				g.zoned = append([]*Layer{l}, g.zoned...)
+				for i := range g.covers {
+					g.covers[i].zones++
+				}
 			}
 		}
 		s.maps[m.ID] = g
@@ -157,7 +184,8 @@ func (s *Solids) ground(m *Map) *ground {
 }
 
 func (s *Solids) zoneAt(m *Map, p grid.Point) string {
-	for _, l := range s.ground(m).zoned {
+	_, zoned := s.ground(m).on(p)
+	for _, l := range zoned {
 		if is := s.zones[l.Cells.At(p.X, p.Y).Tileset()]; is == ZoneBlocked || is == ZoneWalkable {
 			return is
 		}
@@ -181,6 +209,9 @@ func (s *Solids) Cell(c cells.Cell) bool {
 
 // Any reports whether anything on the map is solid.
 func (s *Solids) Any(m *Map) bool {
+	if len(s.ground(m).covers) > 0 {
+		return !s.Region(m).Empty()
+	}
 	blocks := func(c cells.Cell) bool { return s.zones[c.Tileset()] == ZoneBlocked }
 	for _, l := range s.ground(m).zoned {
 		if !l.Cells.Region(m.Bounds, blocks).Empty() {

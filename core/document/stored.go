@@ -19,6 +19,8 @@ type storedLayer struct {
 	Opacity int         `json:"opacity"`
 	Front   bool        `json:"front,omitempty"`
 	Foot    bool        `json:"foot,omitempty"`
+	Absent  bool        `json:"absent,omitempty"`
+	Covers  bool        `json:"covers,omitempty"`
 	Group   ID          `json:"group,omitempty"`
 	Tint    string      `json:"tint,omitempty"`
 	OffsetX int         `json:"offsetX,omitempty"`

@@ -135,7 +135,7 @@ func (g *Game) hitsLeft(r world.Ref, t *world.Thing) int32 {
 
 // aboutBody says what somebody that moves does, and why it stands still.
 func (g *Game) aboutBody(b *Body, t *world.Thing) string {
-	m, d := g.Stage.Ground(b.Map), &t.Doing
+	m, d := g.ground(b.Map), &t.Doing
 	out := ""
 	if t.Acts == kind.Walker || t.Acts == kind.Flyer {
 		out = fmt.Sprintf(", takes %d more hits", b.Hearts)

@@ -53,7 +53,7 @@ func (g *Game) sets(n *rules.Node, t *Thread) bool {
 	if len(all) == 0 {
 		return false
 	}
-	m := g.Stage.Ground(all[0].Map)
+	m := g.ground(all[0].Map)
 	t.Far = 0
 	if n.Word == rules.WordWalk {
 		w, h := m.Cell()
@@ -284,7 +284,7 @@ func (g *Game) puts(b *Body, n *rules.Node, it world.Ref) {
 	at := g.extent(b)
 	b.X += (to.Left + to.Right - at.Left - at.Right) / 2
 	b.Y += (to.Top + to.Bottom - at.Top - at.Bottom) / 2
-	if g.Stage.Ground(b.Map).Side {
+	if g.ground(b.Map).Side {
 		b.Y += to.Bottom - at.Bottom - (to.Top+to.Bottom-at.Top-at.Bottom)/2
 	}
 	b.Flags &^= Stepping | Sunk

@@ -59,6 +59,8 @@ func (g *Game) holdsTrue(n *rules.Node, it world.Ref) bool {
 	case rules.WordVisited, rules.WordUnvisited:
 		_, been := slices.BinarySearch(g.Entered, g.Stage.MapOf(n.At.ID))
 		return been == (n.Word == rules.WordVisited)
+	case rules.WordLies, rules.WordLiesNot:
+		return g.Lies(n.At) == (n.Word == rules.WordLies)
 	case rules.WordIsOnMap:
 		return g.Hero().Map == g.Stage.MapOf(n.At.ID)
 	case rules.WordChance:

@@ -77,7 +77,7 @@ func (g *Game) goes(b *Body, dx, dy int64) bool {
 		b.turn(facingOf(0, dy))
 	}
 	b.Steps++
-	dx, dy = g.slowed(g.Stage.Ground(b.Map), b, dx, dy)
+	dx, dy = g.slowed(g.ground(b.Map), b, dx, dy)
 	g.step(b, dx, 0)
 	g.step(b, 0, dy)
 	return b.X != x || b.Y != y
@@ -383,7 +383,7 @@ func (g *Game) wanders(b *Body, t *world.Thing) {
 		n := g.draw(b, t)
 		dx, dy := document.Facings[n>>62].Step()
 		far := 1 + int64(n>>40&0xffff)%d.Stroll
-		w, h := g.Stage.Ground(b.Map).Cell()
+		w, h := g.ground(b.Map).Cell()
 		b.GoalX = max(t.Body.Left-d.RangeX, min(b.X+int64(dx)*far*w, t.Body.Left+d.RangeX))
 		b.GoalY = max(t.Body.Top-d.RangeY, min(b.Y+int64(dy)*far*h, t.Body.Top+d.RangeY))
 		b.Timer = d.Rest/2 + int32(n>>20&0xfffff)%(d.Rest+1)

@@ -120,7 +120,7 @@ func (g *Game) shotHits(s Shot, at world.Box) bool {
 			return true
 		}
 	}
-	m := g.Stage.Ground(g.Stage.Thing(s.Of).Map)
+	m := g.ground(g.Stage.Thing(s.Of).Map)
 	for _, r := range g.touched(m, at) {
 		if t := g.Stage.Thing(r); t.Acts == kind.Breakable && t.Doing.Beaten&world.ByAShot != 0 && !g.Disabled(r) {
 			g.hits(r, t)

@@ -100,7 +100,7 @@ func (g *Game) comeBack() {
 		g.tell("back", "")
 	}
 	g.Lost = NotLost
-	if g.Stage.Ground(to.Map) == nil {
+	if g.ground(to.Map) == nil {
 		to = g.Entry
 	}
 	changes := b.Map != to.Map

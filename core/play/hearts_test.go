@@ -88,7 +88,7 @@ func lamp(t *testing.T, afresh bool) *run {
 	coins.Blanks = append(coins.Blanks, kind.Value{Key: "number", Value: "3"})
 	draw := rules.Part(rules.WordDraw, document.Naming(document.Object{Type: document.TypeCounter, ID: sample.DrawnOther}))
 	draw.Blanks = append(draw.Blanks, kind.Value{Key: "number", Value: "1"}, kind.Value{Key: "most", Value: "9"})
-	once := rules.Of(rules.Use(sample.Quay, sample.Switch), rules.Open(sample.Quay, sample.Door), rules.Set(sample.Lit), add, coins, draw)
+	once := rules.Of(rules.Use(sample.Quay, sample.Switch), rules.Open(sample.Quay, sample.Door), rules.Set(sample.Lit), add, coins, draw, rules.Part(rules.WordLift, document.Naming(document.Object{Type: document.TypeLayer, Map: sample.Quay, ID: sample.Things})))
 	once.Once = true
 	d = withRule(t, d, once)
 	d = sample.With(d, warden(kind.Value{Key: kind.HeroLives, Value: "2"}))
@@ -158,6 +158,8 @@ func part(r *run, name string) any {
 		return g.Amount("coin")
 	case "counters":
 		return g.Counter(sample.DrawnCounter)
+	case "layers that rules laid or lifted":
+		return len(r.g.Turned())
 	case "how often rules asked chance":
 		return g.Lucky()
 	case "what is in hand":

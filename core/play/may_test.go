@@ -36,7 +36,7 @@ func TestWhatHappensCouldBe(t *testing.T) {
 					t.Fatalf("seed %d: at tick %d the hero is at %v of %s, and it is said that it could not be", seed, g.Tick, g.HeroCell(), m.Name)
 				}
 			}
-			for n := 0; len(g.Lines) > 0 && n < 100; n++ {
+			for n := 0; len(g.Lines) > 0 && n < 100 && g.Over == play.NotOver; n++ {
 				g.Step([]play.Input{play.InputUse, play.InputDown}[r.IntN(2)])
 				g.Step(0)
 			}

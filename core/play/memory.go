@@ -30,6 +30,7 @@ var Remembered = []Memory{
 	{"switches", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},
 	{"doors that rules opened", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},
 	{"what rules brought, took away, showed, hid, enabled, disabled", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},
+	{"layers that rules laid or lifted", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},
 	{"flags and counters of things' own", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},
 	{"what is in hand", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
 	{"timers, and how much sources have made", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},

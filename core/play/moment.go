@@ -39,6 +39,7 @@ func (g *Game) Moment() document.Moment {
 			out.Drawn = append(out.Drawn, document.DrawnSo{Part: die.Part, Times: int(n)})
 		}
 	}
+	out.Sheets = g.Turned()
 	if out.Ending = s.Ending; s.Over != NotOver {
 		out.Over = document.Ends[s.Over-1]
 	}
@@ -64,6 +65,8 @@ func (g *Game) Moment() document.Moment {
 			continue
 		}
 		switch a.Of.Type {
+		case document.TypeLayer:
+			out.Sheets = append(out.Sheets, document.LayerAt{Map: a.Of.Map, Layer: a.Of.ID})
 		case document.TypePart:
 			out.Drawn = append(out.Drawn, document.DrawnSo{Part: a.Of.ID, Times: a.Count})
 		case document.TypeFlag:
@@ -239,6 +242,9 @@ func Resume(st *world.Stage, at document.Moment) (*Game, error) {
 	}
 	for _, o := range at.Given {
 		s.given(st, o.Item, int32(o.Amount))
+	}
+	for _, o := range at.Sheets {
+		s.so(st, document.Object{Type: document.TypeLayer, Map: o.Map, ID: o.Layer}, 1)
 	}
 	for _, o := range at.Drawn {
 		s.drew(st, o.Part, int32(o.Times))

@@ -8,7 +8,7 @@ import (
 // blockedAt reports whether a body's box at (x, y) would lie outside the map, or touch
 // something solid or a shut door.
 func (g *Game) blockedAt(b *Body, x, y int64) bool {
-	m := g.Stage.Ground(b.Map)
+	m := g.ground(b.Map)
 	w := g.Stage.Gait(m, b.Of)
 	return g.blocked(m, b, boxAt(w, b.Flags, b.X, b.Y), boxAt(w, b.Flags, x, y))
 }
@@ -57,18 +57,18 @@ func (g *Game) move(b *Body, dx, dy int64) bool {
 	case dx == 0 && dy == 0:
 		return false
 	case g.Roam:
-		b.X, b.Y = g.within(g.Stage.Ground(b.Map), b, b.X+dx, b.Y+dy)
+		b.X, b.Y = g.within(g.ground(b.Map), b, b.X+dx, b.Y+dy)
 		return true
 	case max(abs(dx), abs(dy)) <= Sub*4 && !g.blockedAt(b, b.X+dx, b.Y+dy):
 		b.X, b.Y = b.X+dx, b.Y+dy
 		return true
 	case g.blockedAt(b, b.X, b.Y):
 		// one that stands inside something, painted while it played, may walk out; through a wall only if it stands in one
-		m, here := g.Stage.Ground(b.Map), g.extent(b)
+		m, here := g.ground(b.Map), g.extent(b)
 		if there := shifted(here, -dx, -dy); g.walled(m, here, there) && !g.walled(m, here, here) {
 			return false
 		}
-		b.X, b.Y = g.within(g.Stage.Ground(b.Map), b, b.X+dx, b.Y+dy)
+		b.X, b.Y = g.within(g.ground(b.Map), b, b.X+dx, b.Y+dy)
 		return true
 	}
 	moved := false

@@ -13,7 +13,7 @@ const hurtTicks = 20
 // Pose is what a body looks like doing, of what its kind has pictures for, and for how many ticks; empty is standing and
 // walking.
 func (g *Game) Pose(b *Body) (does string, ticks int64) {
-	m := g.Stage.Ground(b.Map)
+	m := g.ground(b.Map)
 	k := g.kindOf(b)
 	if k == nil || len(k.Poses) == 0 || m == nil {
 		return "", 0

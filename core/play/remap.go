@@ -269,6 +269,9 @@ func (g *Game) enterSituation(was *world.Stage) {
 	for r := range was.Rules {
 		put(document.Object{Type: document.TypeRule, ID: was.Rules[r].ID}, old.bits(ruleSlot(was, world.Ref(r)), 1))
 	}
+	for n, o := range was.Sheets {
+		put(document.Object{Type: document.TypeLayer, Map: o.Map, ID: o.Layer}, old.bits(sheetSlot(was, n), 1))
+	}
 	for t := range was.Things {
 		bits := old.bits(thingSlot(was, world.Ref(t), 0), int(bitsOfThing))
 		end := was.End(world.Ref(t))
@@ -332,7 +335,7 @@ func (s *Situation) bits(slot, n int) (out uint16) {
 
 // sameSlots reports whether two stages number everything alike.
 func sameSlots(a, b *world.Stage) bool {
-	return len(a.Things) == len(b.Things) && len(a.Flags) == len(b.Flags) && len(a.Counters) == len(b.Counters) && len(a.Dice) == len(b.Dice) && len(a.Rules) == len(b.Rules) &&
+	return len(a.Things) == len(b.Things) && len(a.Flags) == len(b.Flags) && len(a.Counters) == len(b.Counters) && len(a.Dice) == len(b.Dice) && slices.Equal(a.Sheets, b.Sheets) && len(a.Rules) == len(b.Rules) &&
 		(len(a.Things) == 0 || &a.Things[0] == &b.Things[0]) &&
 		(len(a.Counters) == 0 || &a.Counters[0] == &b.Counters[0]) && (len(a.Flags) == 0 || &a.Flags[0] == &b.Flags[0]) && (len(a.Rules) == 0 || &a.Rules[0] == &b.Rules[0])
 }
@@ -348,6 +351,10 @@ func slotsOf(st *world.Stage, of document.Object) (first, n int) {
 	case document.TypeRule:
 		if r := st.RuleOf(of.ID); r >= 0 {
 			return ruleSlot(st, r), 1
+		}
+	case document.TypeLayer:
+		if n := st.SheetOf(of.Map, of.ID); n >= 0 {
+			return sheetSlot(st, int(n)), 1
 		}
 	default:
 		if t := st.ThingOf(of.Map, of.ID); t >= 0 {

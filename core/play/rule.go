@@ -29,7 +29,7 @@ func (g *Game) happen(h happening) { g.queue = append(g.queue, h) }
 // settle gives each happening to the rules that wait for it, in their order.
 func (g *Game) settle() {
 	if g.Over != NotOver {
-		g.queue = nil
+		g.queue, g.Lines, g.Threads = nil, nil, nil
 	}
 	for n := 0; len(g.queue) > 0; n++ {
 		h := g.queue[0]
@@ -198,11 +198,13 @@ func (g *Game) do(n *rules.Node, t *Thread) (waits bool) {
 		g.acted(n, it)
 	case rules.WordWatch, rules.WordViewBack, rules.WordDarken, rules.WordLighten, rules.WordTint, rules.WordShake, rules.WordCaption:
 		return g.shows(n, t)
+	case rules.WordLay, rules.WordLift:
+		g.lays(n.Word, n.At, n.Word == rules.WordLay)
 	case rules.WordPlayAs:
 		g.playAs(g.target(n, it))
 	case rules.WordDraw:
 		from, most := g.number(n), g.numberOf(n, "most")
-		g.setCounter(n.At.ID, from+g.roll(n.ID, most-from+1))
+		g.setCounter(n.At.ID, min(from, most)+g.roll(n.ID, abs(most-from)+1))
 	case rules.WordWin, rules.WordLose:
 		g.Over = map[bool]Over{true: OverWon, false: OverLost}[n.Word == rules.WordWin]
 		g.Ending = n.Blank("text").Word()

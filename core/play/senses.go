@@ -14,7 +14,7 @@ func (g *Game) spots(r world.Ref) bool {
 	}
 	d := t.Doing
 	d.Seeing = world.Halts
-	return g.sees(g.Stage.Ground(b.Map), b, &d)
+	return g.sees(g.ground(b.Map), b, &d)
 }
 
 // watches tells rules of who has come to see the hero, or does not any more.
@@ -44,7 +44,7 @@ func (g *Game) standsSo(n *rules.Node, it world.Ref) bool {
 		if !ok {
 			return false
 		}
-		w, h := g.Stage.Ground(m).Cell()
+		w, h := g.ground(m).Cell()
 		x, y := (to.Left+to.Right-at.Left-at.Right)*500/w, (to.Top+to.Bottom-at.Top-at.Bottom)*500/h
 		far := g.number(n) * 1000
 		return far >= 0 && x*x+y*y <= far*far

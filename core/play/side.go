@@ -150,7 +150,7 @@ func (g *Game) jump(m *world.Ground, b *Body, w *world.Gait, in Input, stands, w
 
 // dropsThrough reports whether what one stands on lets through from above when it is asked to.
 func (g *Game) dropsThrough(b *Body) bool {
-	m, w := g.Stage.Ground(b.Map), g.gait()
+	m, w := g.ground(b.Map), g.gait()
 	below := boxAt(w, b.Flags, b.X, b.Y+Sub)
 	return !g.blocked(m, b, below, below)
 }

@@ -60,7 +60,7 @@ func (g *Game) sides(m *world.Ground) {
 // turn is where somebody comes back to who was to come back at a spawn: at the one of the next turn, after the last at the
 // first again.
 func (g *Game) turn(back Place) Place {
-	m := g.Stage.Ground(back.Map)
+	m := g.ground(back.Map)
 	if m == nil {
 		return back
 	}

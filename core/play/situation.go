@@ -42,7 +42,7 @@ const (
 
 // room makes the slices as large as a stage asks.
 func (s *Situation) room(st *world.Stage) {
-	n := len(st.Flags) + len(st.Rules) + len(st.Things)*int(bitsOfThing)
+	n := len(st.Flags) + len(st.Rules) + len(st.Things)*int(bitsOfThing) + len(st.Sheets)
 	s.Bits, s.Counts, s.Hash = make([]uint64, (n+63)/64), make([]int32, countsOfAll+st.Owned+len(st.Counters)+len(st.Given)+len(st.Dice)), [2]uint64{}
 	s.firstOwn(st, 0, world.Ref(len(st.Things)))
 	s.firstCounters(st)
@@ -52,6 +52,10 @@ func flagSlot(f world.Ref) int                  { return int(f) }
 func ruleSlot(st *world.Stage, r world.Ref) int { return len(st.Flags) + int(r) }
 func thingSlot(st *world.Stage, t world.Ref, b Bit) int {
 	return len(st.Flags) + len(st.Rules) + int(t)*int(bitsOfThing) + int(b)
+}
+
+func sheetSlot(st *world.Stage, n int) int {
+	return len(st.Flags) + len(st.Rules) + len(st.Things)*int(bitsOfThing) + n
 }
 
 func (s *Situation) bit(slot int) bool { return s.Bits[slot>>6]>>(slot&63)&1 != 0 }

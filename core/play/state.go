@@ -302,7 +302,7 @@ func gameOf(st *world.Stage, s *State) *Game {
 }
 
 // Ground is the map that the hero is on; nil when it was removed.
-func (g *Game) Ground() *world.Ground { return g.Stage.Ground(g.Hero().Map) }
+func (g *Game) Ground() *world.Ground { return g.ground(g.Hero().Map) }
 
 // HeroCell is the cell under the middle of the hero's box.
 func (g *Game) HeroCell() grid.Point {
@@ -332,7 +332,7 @@ func (g *Game) Picture() (x, y int) {
 
 // PictureOf is Picture of a hero who is not led.
 func (g *Game) PictureOf(c Member) (x, y int) {
-	m := g.Stage.Ground(c.Map)
+	m := g.ground(c.Map)
 	return pictureIn(m, boxAt(g.Stage.Gait(m, c.Of), 0, c.X, c.Y))
 }
 
@@ -341,7 +341,7 @@ func (g *Game) Place() (x, y int64) { return placeIn(g.Ground(), g.extent(g.Hero
 
 // PlaceOf is Place of a hero who is not led.
 func (g *Game) PlaceOf(c Member) (x, y int64) {
-	m := g.Stage.Ground(c.Map)
+	m := g.ground(c.Map)
 	return placeIn(m, boxAt(g.Stage.Gait(m, c.Of), 0, c.X, c.Y))
 }
 
@@ -363,7 +363,7 @@ func (g *Game) extent(b *Body) world.Box {
 		t := &g.Stage.Things[b.Of].Body
 		return world.Box{Left: b.X, Top: b.Y, Right: b.X + t.Right - t.Left, Bottom: b.Y + t.Bottom - t.Top}
 	}
-	w := g.Stage.Gait(g.Stage.Ground(b.Map), b.Of)
+	w := g.Stage.Gait(g.ground(b.Map), b.Of)
 	return boxAt(w, b.Flags, b.X, b.Y)
 }
 

@@ -68,7 +68,7 @@ func (g *Game) bring(r world.Ref, there bool) {
 		g.joins(r, there)
 	}
 	if _, entered := slices.BinarySearch(g.Entered, t.Map); there && g.being(r) && entered {
-		body := g.newBody(g.Stage.Ground(t.Map), r)
+		body := g.newBody(g.ground(t.Map), r)
 		if b := g.bodyOf(r); b != nil {
 			*b = body
 		} else {

@@ -27,9 +27,9 @@ func (g *Game) outside(m *world.Ground, was, box world.Box) bool {
 		if s.Closed || s.Why != "" {
 			continue
 		}
-		o := g.Stage.Ground(g.Stage.MapOf(s.A))
+		o := g.ground(g.Stage.MapOf(s.A))
 		if s.A == m.ID {
-			o = g.Stage.Ground(g.Stage.MapOf(s.B))
+			o = g.ground(g.Stage.MapOf(s.B))
 		}
 		dx, dy := g.pixels(m.Map, o.Map)
 		if to := shifted(box, dx, dy); o.Stops(shifted(was, dx, dy), to) || g.thingIn(o, to, world.None) {
@@ -119,6 +119,7 @@ func (g *Game) enterMap() {
 			}
 		}
 		g.firstOwn(g.Stage, m.First, m.After)
+		g.firstSheets(m)
 		here := func(r world.Ref) bool { return r >= m.First && r < m.After }
 		g.Timers = slices.DeleteFunc(slices.Clone(g.Timers), func(t Timer) bool { return here(t.Of) })
 		g.Tallies = slices.DeleteFunc(slices.Clone(g.Tallies), func(t Tally) bool { return here(t.Of) })
@@ -233,7 +234,7 @@ func (g *Game) fade() {
 	if g.Veil != veilNone {
 		g.Fade = FadeTicks
 	}
-	m := g.Stage.Ground(to.Map)
+	m := g.ground(to.Map)
 	g.setDown(m, to.Box(m.Map), to.Facing)
 	g.enterMap()
 }
@@ -248,7 +249,7 @@ func (g *Game) send(r world.Ref) {
 // arriveAt ends that.
 func (g *Game) arriveAt(to *world.Thing) {
 	g.Sent, g.Fade = world.None, FadeTicks
-	m, b := g.Stage.Ground(to.Map), g.Hero()
+	m, b := g.ground(to.Map), g.Hero()
 	was, entry, inside := *b, g.Entry, g.Inside
 	g.setDown(m, to.Box(m.Map), to.Facing)
 	if g.free(); g.blockedAt(b, b.X, b.Y) && !g.Roam {

@@ -166,6 +166,8 @@ var asks = map[string]struct {
 	rules.WordIsLeft:      {"nobody is at sensor", "", true, nil},
 	rules.WordAllOf:       {"all of these\n\tFlag is set\n\tSalt is exactly 2", "set Flag", false, nil},
 	rules.WordAnyOf:       {"any of these\n\tFlag is set\n\tSalt is exactly 3", "set Flag", false, nil},
+	rules.WordLies:        {"layer Ground lies there", "lift layer Ground", true, nil},
+	rules.WordLiesNot:     {"layer Ground does not lie there", "lift layer Ground", false, nil},
 	rules.WordIsOnMap:     {"the hero is on Drawn", "", true, nil},
 	rules.WordLooks:       {"the hero looks down", "turn the hero left", true, nil},
 	rules.WordNear:        {"character is within 2 cells of the hero", "move character to arrival", true, nil},
@@ -233,6 +235,8 @@ var does = map[string]struct {
 		at := r.g.Where(r.thing(kind.Character))
 		return r.g.Flag(sample.DrawnFlag) && at.Left == 96*play.Sub && at.Top == 32*play.Sub
 	}},
+	rules.WordLift:   {"lift layer Ground", func(r *run) bool { return len(r.g.Turned()) == 1 }},
+	rules.WordLay:    {"lift layer Ground\nlay layer Ground\nset Flag", func(r *run) bool { return len(r.g.Turned()) == 0 && r.g.Flag(sample.DrawnFlag) }},
 	rules.WordTurn:   {"turn the hero left", func(r *run) bool { return r.hero().Look() == document.Left }},
 	rules.WordMove:   {"move character to arrival", func(r *run) bool { return r.g.Where(r.thing(kind.Character)).Left == 96*play.Sub }},
 	rules.WordDefeat: {"defeat walker", func(r *run) bool { return !r.g.There(r.called("walker")) }},

@@ -27,6 +27,7 @@ type May struct {
 	away    []bool // what could be taken away
 	ran     []bool // rules that could have begun
 	beaten  []bool // what rules could defeat
+	turns   []bool // layers that could lie otherwise than at first
 	won     bool   // a rule could win the game
 	// least and most are what counters could be; added are the parts of rules that have added what they do once.
 	least, most []int64
@@ -93,7 +94,7 @@ func Could(st *world.Stage, m world.Ref, from grid.Point) *May {
 // begin is what is so at the beginning.
 func begin(st *world.Stage, m world.Ref, from grid.Point) *May {
 	f := &May{st: st, yes: make([]bool, len(st.Flags)), no: make([]bool, len(st.Flags)), taken: make([]bool, len(st.Things)),
-		opened: make([]bool, len(st.Things)), shuts: make([]bool, len(st.Things)), away: make([]bool, len(st.Things)), ran: make([]bool, len(st.Rules)), beaten: make([]bool, len(st.Things)), arrived: make([]bool, len(st.Grounds)), shut: map[world.Ref][]spot{}}
+		opened: make([]bool, len(st.Things)), shuts: make([]bool, len(st.Things)), away: make([]bool, len(st.Things)), ran: make([]bool, len(st.Rules)), beaten: make([]bool, len(st.Things)), turns: make([]bool, len(st.Sheets)), arrived: make([]bool, len(st.Grounds)), shut: map[world.Ref][]spot{}}
 	for i := range f.no {
 		f.no[i] = true
 	}
@@ -102,7 +103,11 @@ func begin(st *world.Stage, m world.Ref, from grid.Point) *May {
 	}
 	for _, g := range st.Grounds {
 		f.reached = append(f.reached, newCells(g.Bounds))
-		f.lined = append(f.lined, divided(st, g))
+		l := divided(st, g)
+		if first, after := g.Sheets(); first < after {
+			l = nil // what divides its cells changes
+		}
+		f.lined = append(f.lined, l)
 	}
 	f.enter(spot{m: m, p: from})
 	// whoever can be led may be led from where it waits, and who is lost comes back in turn
@@ -157,7 +162,7 @@ func (f *May) flood(cells *int) bool {
 				continue
 			}
 			parts := f.across(s, p, way)
-			if parts == 0 && f.reached[s.m].has(p) || g.At(p)&world.Whole != 0 {
+			if parts == 0 && f.reached[s.m].has(p) || f.walled(g, p) {
 				continue
 			}
 			if by := f.fills(g, p); by != world.None {
@@ -190,7 +195,7 @@ func (f *May) over(g *world.Ground, m world.Ref, p grid.Point, way document.Faci
 }
 
 func (f *May) enterFree(s spot) {
-	if g := f.st.Grounds[s.m]; g.At(s.p)&world.Whole == 0 {
+	if g := f.st.Grounds[s.m]; !f.walled(g, s.p) {
 		f.enter(s)
 	}
 }

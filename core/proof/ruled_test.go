@@ -42,6 +42,7 @@ func TestWorldsOfRules(t *testing.T) {
 		{"what is defeated by a rule", open, []string{"when\n\tthe hero speaks to Ferryman\nthen\n\tat the same time\n\t\twait 1 s\n\t\tdefeat every Breakable\n\t\topen every Door"}, proof.Can},
 		{"an item that is gained", open, []string{"when\n\tthe hero takes any Collectible\nthen\n\tgive the hero 1 coin", "when\n\tthe hero gains coin\nthen\n\topen every Door"}, proof.Can},
 		{"every other second", open, []string{"when\n\tevery 2 s\nthen\n\topen every Door"}, proof.Open},
+		{"no more than one has", open, []string{"when\n\tthe hero speaks to Ferryman\nif\n\tthe hero has at least 0 coin\nthen\n\topen every Door"}, proof.Can},
 		{"the last of a kind", open, []string{"when\n\tno Collectible is left\nthen\n\topen every Door"}, proof.Can},
 		{"a goal that is put there", "#########\n#@c....G#\n#########", []string{"when\n\ta new game begins\nthen\n\ttake away every Goal", "when\n\tthe hero takes any Collectible\nthen\n\tput every Goal there"}, proof.Can},
 	} {

@@ -116,6 +116,9 @@ func (f *May) condition(n *rules.Node, it world.Ref) (could, fails bool) {
 		return f.counts(n)
 	case rules.WordHas, rules.WordLacks, rules.WordHasMany:
 		has := f.has(n.Blank("item").Word()) // what is had may be used up
+		if least, _ := f.number(n.Blank("number")); n.Word == rules.WordHasMany {
+			has = has || least <= 0 // nobody has fewer
+		}
 		return has || n.Word == rules.WordLacks, true
 	case rules.WordVisited, rules.WordUnvisited:
 		m := f.st.MapOf(n.At.ID)
@@ -123,6 +126,8 @@ func (f *May) condition(n *rules.Node, it world.Ref) (could, fails bool) {
 	case rules.WordIsOnMap:
 		m := f.st.MapOf(n.At.ID)
 		return m >= 0 && f.arrived[m], true
+	case rules.WordLies, rules.WordLiesNot:
+		return f.lies(n)
 	case rules.WordLooks, rules.WordNear, rules.WordChance:
 		return true, true
 	}
@@ -218,6 +223,8 @@ func (f *May) does(all []*rules.Node, it world.Ref, alone bool, set func(*bool))
 			f.does(n.Then, it, alone, set)
 		case rules.WordWin:
 			set(&f.won)
+		case rules.WordLay, rules.WordLift:
+			f.turn(n, set)
 		case rules.WordWalk:
 			if n.Blank("blocked").Word() == rules.PassesThere {
 				f.walksThrough(n, it)
@@ -285,9 +292,9 @@ func (f *May) draws(n *rules.Node, set func(*bool)) {
 	if c < 0 {
 		return
 	}
-	least, _ := f.number(n.Blank("number"))
-	_, most := f.number(n.Blank("most"))
-	f.between(c, min(f.least[c], least), max(f.most[c], least, most), set)
+	least, from := f.number(n.Blank("number"))
+	to, most := f.number(n.Blank("most"))
+	f.between(c, min(f.least[c], least, to), max(f.most[c], from, most), set)
 }
 
 // number is the least and the most that a number of a part could be.

@@ -42,6 +42,10 @@ var actions = concat(document.SlotThen,
 		{Word: WordFlip, Also: "toggle switch change", Label: "flip something", Pattern: "[flip] {what}", Blanks: entity("door, switch or something else that can be on", func(k *kind.Kind) bool { return turns(k) || opens(k) })},
 		{Word: WordMake, Also: "spawn create", Label: "let a source make one", Pattern: "[let] {what} make one", Blanks: entity("source", makes)},
 	}),
+	group("The map", []Entry{
+		{Word: WordLay, Also: "alternative freeze flood bridge tiles change show replace", Label: "lay a layer over the map", Pattern: "[lay] layer {what}", Blanks: sheet},
+		{Word: WordLift, Also: "alternative melt ebb collapse tiles change hide", Label: "lift a layer off the map", Pattern: "[lift] layer {what}", Blanks: sheet},
+	}),
 	group("What is there", []Entry{
 		{Word: WordShow, Also: "appear reveal visible", Label: "show something", Pattern: "[show] {what}", Blanks: entity("thing", anything)},
 		{Word: WordHide, Also: "vanish disappear invisible", Label: "hide something", Pattern: "[hide] {what}", Blanks: entity("thing", anything)},

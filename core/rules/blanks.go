@@ -51,6 +51,9 @@ func person(fits func(*kind.Kind) bool) []Blank {
 // asked is where conditions stand in others.
 var asked = []string{document.SlotIf}
 
+// sheet is the blank for a layer of a map.
+var sheet = []Blank{{Key: "what", Type: BlankLayer}}
+
 // flag is the blank for a flag.
 var flag = []Blank{{Key: "what", Type: BlankFlag}}
 

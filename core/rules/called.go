@@ -31,6 +31,28 @@ func entitiesCalled(d *document.Document, name string) (out []document.Object) {
 	return out
 }
 
+// laidLayers are the layers that rules can lay and lift, by map: those that show something.
+func laidLayers(m *document.Map) (out []*document.Layer) {
+	for _, l := range m.LayersInOrder() {
+		if l.Kind == document.LayerTiles || l.Kind == document.LayerZones || l.Kind == document.LayerPicture {
+			out = append(out, l)
+		}
+	}
+	return out
+}
+
+// layersCalled are the layers of all maps that have a name.
+func layersCalled(d *document.Document, name string) (out []document.Object) {
+	for _, m := range d.MapsInOrder() {
+		for _, l := range laidLayers(m) {
+			if l.Name == name {
+				out = append(out, document.Object{Type: document.TypeLayer, Map: m.ID, ID: l.ID})
+			}
+		}
+	}
+	return out
+}
+
 func mapsCalled(d *document.Document, name string) (out []document.ID) {
 	d.Maps.Each(func(m *document.Map) {
 		if m.Name == name {

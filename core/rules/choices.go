@@ -32,6 +32,7 @@ type Wish struct {
 	Map    document.ID `json:"map,omitempty"`
 	Entity document.ID `json:"entity,omitempty"`
 	Flag   document.ID `json:"flag,omitempty"`
+	Layer  document.ID `json:"layer,omitempty"`
 	// Counter fills it with a counter, Kind with all of a kind, It with what woke the rule, Hero with who is led.
 	Counter document.ID `json:"counter,omitempty"`
 	Kind    document.ID `json:"kind,omitempty"`
@@ -139,6 +140,14 @@ func (c *chooser) blank(p *document.RulePart, b *Blank) {
 		for _, m := range c.doc.MapsInOrder() {
 			at.Map = m.ID
 			c.add(m.Name, at)
+		}
+	case BlankLayer:
+		for _, m := range c.doc.MapsInOrder() {
+			c.out = append(c.out, Choice{Label: m.Name, Heading: true})
+			for _, l := range laidLayers(m) {
+				at.Map, at.Layer = m.ID, l.ID
+				c.add(l.Name, at)
+			}
 		}
 	case BlankFlag:
 		for _, f := range c.doc.FlagsByName() {
@@ -322,6 +331,16 @@ func First(d *document.Document, b *Blank, what kind.Datum, here document.ID) ki
 	}
 	fits := fitting(d, b)
 	for _, m := range maps {
+		if b.Type == BlankLayer {
+			if all := laidLayers(m); len(all) > 0 { // the one that is not there at first, or lies above
+				l := all[len(all)-1]
+				if i := slices.IndexFunc(all, func(l *document.Layer) bool { return l.Absent }); i >= 0 {
+					l = all[i]
+				}
+				return document.Naming(document.Object{Type: document.TypeLayer, Map: m.ID, ID: l.ID})
+			}
+			continue
+		}
 		if b.Type == BlankMap {
 			return document.Naming(document.Object{Type: document.TypeMap, ID: m.ID})
 		}

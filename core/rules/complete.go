@@ -146,6 +146,12 @@ func (c *completer) blank(a attempt, b *Blank) {
 		for _, m := range c.doc.MapsInOrder() {
 			c.add(named(m.Name), "a map")
 		}
+	case BlankLayer:
+		for _, m := range c.doc.MapsInOrder() {
+			for _, l := range laidLayers(m) {
+				c.add(printedName(c.doc, p, document.Object{Type: document.TypeLayer, Map: m.ID, ID: l.ID}, BlankLayer), "on "+m.Name)
+			}
+		}
 	case BlankKind:
 		for _, k := range used(c.doc, b) {
 			c.add(named(k.Name), "a kind")

@@ -52,6 +52,10 @@ var conditions = concat(document.SlotIf,
 		{Word: WordIsMet, Also: "inside standing on", Label: "somebody is at a place", Pattern: "somebody [is at] {what}", Blanks: entity("sensor", acts(kind.Sensor))},
 		{Word: WordIsLeft, Also: "empty outside", Label: "nobody is at a place", Pattern: "nobody [is at] {what}", Blanks: entity("sensor", acts(kind.Sensor))},
 	}),
+	group("The map", []Entry{
+		{Word: WordLies, Also: "alternative frozen tide state tiles", Label: "a layer lies there", Pattern: "layer {what} [lies there]", Blanks: sheet},
+		{Word: WordLiesNot, Also: "alternative without gone tiles", Label: "a layer does not lie there", Pattern: "layer {what} [does not lie there]", Blanks: sheet},
+	}),
 	group("By chance", []Entry{
 		{Word: WordChance, Also: "odds random dice probability percent luck", Label: "by chance, as often as you say", Pattern: "[with a chance of] {number} percent", Blanks: amount},
 	}),

@@ -191,6 +191,8 @@ func (m *matcher) read(b *Blank, slot string, at int) []reading {
 		return nil
 	case BlankEntity:
 		return m.entity(b, slot, at)
+	case BlankLayer:
+		return m.onMap(document.TypeLayer, at, layersCalled(m.doc, t.text))
 	}
 	typ := map[string]string{BlankMap: document.TypeMap, BlankFlag: document.TypeFlag, BlankCounter: document.TypeCounter, BlankKind: document.TypeKind}[b.Type]
 	if t.is == tokenID {
@@ -217,10 +219,6 @@ func (m *matcher) entity(b *Blank, slot string, at int) (out []reading) {
 	if b.Hero && at+1 < len(m.tokens) && t.is == tokenWord && m.tokens[at+1].is == tokenWord && strings.EqualFold(t.text+" "+m.tokens[at+1].text, textHero) {
 		return []reading{{value: valueOf(document.TypeHero, "", ""), to: at + 2}}
 	}
-	if t.is == tokenID {
-		on, id, _ := strings.Cut(t.text, ".")
-		return []reading{{value: valueOf(document.TypeEntity, document.ID(on), document.ID(id)), to: at + 1}}
-	}
 	if t.is == tokenWord {
 		switch word := strings.ToLower(t.text); {
 		case word == textIt && slot != document.SlotWhen:
@@ -234,13 +232,21 @@ func (m *matcher) entity(b *Blank, slot string, at int) (out []reading) {
 				return []reading{{value: valueOf(document.TypeKind, "", document.ID(k.text)), to: at + 2}}
 			}
 			return m.oneOf(document.TypeKind, kindsCalled(m.doc, k.text), at+1)
-		case reserved[word]:
-			return nil
 		}
-	} else if t.is != tokenQuoted {
+	}
+	return m.onMap(document.TypeEntity, at, entitiesCalled(m.doc, t.text))
+}
+
+// onMap reads what lies on a map, of all that are called so: by its id, by its name alone, or with that of the map.
+func (m *matcher) onMap(typ string, at int, all []document.Object) (out []reading) {
+	t := m.tokens[at]
+	if t.is == tokenID {
+		on, id, _ := strings.Cut(t.text, ".")
+		return []reading{{value: valueOf(typ, document.ID(on), document.ID(id)), to: at + 1}}
+	}
+	if t.is != tokenQuoted && (t.is != tokenWord || reserved[strings.ToLower(t.text)]) {
 		return nil
 	}
-	all := entitiesCalled(m.doc, t.text)
 	if at+2 < len(m.tokens) && m.tokens[at+1].is == tokenWord && strings.EqualFold(m.tokens[at+1].text, textOn) {
 		on := m.tokens[at+2]
 		if on.is == tokenQuoted || on.is == tokenWord && !reserved[strings.ToLower(on.text)] {
@@ -248,8 +254,8 @@ func (m *matcher) entity(b *Blank, slot string, at int) (out []reading) {
 			r := reading{value: "0", to: at + 3, unknown: t.text, bad: at}
 			if len(maps) == 0 {
 				r.unknown, r.bad = on.text, at+2
-			} else if here := entitiesOf(m.doc.Maps.Get(maps[0]))[t.text]; len(here) > 0 {
-				r = reading{value: valueOf(document.TypeEntity, maps[0], here[0]), to: at + 3}
+			} else if i := slices.IndexFunc(all, func(o document.Object) bool { return o.Map == maps[0] }); i >= 0 {
+				r = reading{value: document.Naming(all[i]), to: at + 3}
 			}
 			out = append(out, r)
 		}

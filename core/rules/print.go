@@ -169,17 +169,29 @@ func printedName(d *document.Document, p *document.RulePart, o document.Object, 
 		return one(name, mapsCalled(d, name))
 	}
 	m := d.Maps.Get(o.Map)
-	e := d.Entity(o.Map, o.ID)
-	if e == nil || len(entitiesOf(m)[e.Name]) > 1 {
-		return "@" + string(o.Map) + "." + string(o.ID)
+	name, all := "", []document.Object(nil)
+	if o.Type == document.TypeLayer {
+		if m != nil && m.Layers.Get(o.ID) != nil {
+			name = m.Layers.Get(o.ID).Name
+		}
+		all = layersCalled(d, name)
+	} else if e := d.Entity(o.Map, o.ID); e != nil {
+		name, all = e.Name, entitiesCalled(d, e.Name)
 	}
-	if len(entitiesCalled(d, e.Name)) == 1 {
-		return named(e.Name)
+	alike := 0
+	for _, one := range all {
+		if one.Map == o.Map {
+			alike++
+		}
 	}
-	if len(mapsCalled(d, m.Name)) > 1 {
-		return "@" + string(o.Map) + "." + string(o.ID)
+	switch {
+	case m == nil || name == "" || alike != 1:
+	case len(all) == 1:
+		return named(name)
+	case len(mapsCalled(d, m.Name)) == 1:
+		return named(name) + " " + textOn + " " + named(m.Name)
 	}
-	return named(e.Name) + " " + textOn + " " + named(m.Name)
+	return "@" + string(o.Map) + "." + string(o.ID)
 }
 
 // valueOf is the value of a blank that names an object.

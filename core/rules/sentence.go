@@ -230,6 +230,16 @@ func (s *speaker) name(p *document.RulePart, value kind.Datum, typ string) (text
 	if where == nil {
 		return "something on a map that was removed", true
 	}
+	if typ == BlankLayer {
+		switch l := where.Layers.Get(o.ID); {
+		case l == nil:
+			return "a layer that was removed", true
+		case o.Map == s.here:
+			return l.Name, false
+		default:
+			return l.Name + " on " + where.Name, false
+		}
+	}
 	e := where.Entities.Get(o.ID)
 	switch {
 	case e == nil:

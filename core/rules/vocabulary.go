@@ -63,6 +63,7 @@ const (
 	BlankNumber  = "number" // a whole number, or what a counter is
 	BlankItem    = "item"   // what an item is called by
 	BlankChoice  = "choice" // one of some words
+	BlankLayer   = "layer"  // of any map, that is painted or shows a picture
 	// BlankOwnFlag and BlankOwnCounter are keys of settings of the entity that the blank “what” names.
 	BlankOwnFlag    = "ownFlag"
 	BlankOwnCounter = "ownCounter"
@@ -147,7 +148,7 @@ func (b *Blank) check(d kind.Datum) error {
 		(b.Type == BlankEntity || b.Type == BlankKind) && o.Type == document.TypeKind && utf8.RuneCountInString(string(o.ID)) <= document.MaxName) {
 		return nil
 	}
-	if !ok || o.Type != b.Type || !o.ID.Valid() || o.Type == document.TypeEntity && !o.Map.Valid() || document.Naming(o) != d {
+	if !ok || o.Type != b.Type || !o.ID.Valid() || (o.Type == document.TypeEntity || o.Type == document.TypeLayer) && !o.Map.Valid() || document.Naming(o) != d {
 		return fmt.Errorf("names no %s", b.Type)
 	}
 	return nil

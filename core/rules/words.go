@@ -131,6 +131,11 @@ const (
 	WordTint     = "tint"     // it takes on a colour
 	WordCaption  = "caption"  // a line that nobody has to read on
 
+	WordLay     = "lay"     // a layer is there from now on
+	WordLift    = "lift"    // and not any more
+	WordLies    = "lies"    // a layer is there
+	WordLiesNot = "liesNot" // it is not
+
 	WordDraw     = "draw"     // a counter becomes a number by chance
 	WordWin      = "win"      // the game is won
 	WordLose     = "lose"     // and lost

@@ -110,6 +110,13 @@ func (w *drawer) fill(p *document.RulePart, e *rules.Entry) bool {
 			if fill = document.Naming(at[w.r.IntN(n)]); b.Hero && w.r.IntN(3) == 0 {
 				fill = document.Naming(document.Object{Type: document.TypeHero})
 			}
+		case rules.BlankLayer:
+			layers := w.d.Maps.Get(o.m).LayersInOrder()
+			l := layers[w.r.IntN(len(layers))]
+			if l.Kind != document.LayerTiles && l.Kind != document.LayerZones {
+				return false
+			}
+			fill = document.Naming(document.Object{Type: document.TypeLayer, Map: o.m, ID: l.ID})
 		case rules.BlankChoice:
 			fill = kind.Of(b.Of[w.r.IntN(len(b.Of))])
 		case rules.BlankMap:

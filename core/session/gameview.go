@@ -89,6 +89,8 @@ type View struct {
 	Emitters []EmitterView `json:"emitters"`
 	// Show is what rules let be seen.
 	Show ShowView `json:"show"`
+	// Turned are the layers that lie over their maps, or do not, otherwise than at first.
+	Turned []document.LayerAt `json:"turned"`
 	// Looks are the variants that were drawn for entities of this map.
 	Looks []drawnLook `json:"looks"`
 }
@@ -117,7 +119,7 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 		Tick: g.Tick, From: p.record.From(), To: p.record.To(), Events: toldOf(g.Stage.Doc, told), Notice: g.Notice, Dark: dark(g.State),
 		Hearts: int(g.Count(play.Hearts)), Lives: int(g.Count(play.Lives)), Roam: p.roam && g == p.game || g != p.game && g.Roam, Way: append([]grid.Point{}, p.way...), Shows: p.shows(),
 		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{}, Hand: g.Hand, Slots: slotsOf(g),
-		Answers: []string{}, Moved: []Moved{}, Named: []Named{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}, Heard: heardOf(g), Show: ShowView{Thought: []ThoughtView{}}}
+		Answers: []string{}, Moved: []Moved{}, Named: []Named{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}, Heard: heardOf(g), Show: ShowView{Thought: []ThoughtView{}}, Turned: []document.LayerAt{}}
 	if len(g.Lines) > 0 {
 		v.Line, v.Answers, v.Chosen = g.Lines[0].Text, append(v.Answers, g.Lines[0].Answers...), int(g.Chosen)
 	}
@@ -139,7 +141,7 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 	if m == nil {
 		return v
 	}
-	v.Show = showOf(g)
+	v.Show, v.Turned = showOf(g), append(v.Turned, g.Turned()...)
 	v.Map, v.Side, v.Cell, v.Most = m.ID, m.Side, g.HeroCell(), int(st.Gait(m, b.Of).Hearts)
 	v.X, v.Y = g.Picture()
 	lens := m.Lens()

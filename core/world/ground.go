@@ -25,6 +25,11 @@ type Ground struct {
 	lastOf   *block
 	near     [][]Ref
 	set      *settings
+	// firstSheet is the number of the first of its sheets; variants are the map with some of them otherwise, and own what
+	// stands in the way on such a one.
+	firstSheet, sheets int
+	variants           map[uint32]*Ground
+	own                *document.Solids
 }
 
 // Terrain is what a cell is to whoever moves, as bits.
@@ -91,7 +96,7 @@ func (g *Ground) block(at grid.Point) *block {
 	}
 	b := &block{}
 	g.blocks[i] = b
-	solids := g.stage.Chart.Solids()
+	solids := g.solids()
 	for k := range b {
 		x, y := at.X*blockSide+k%blockSide, at.Y*blockSide+k/blockSide
 		if x >= g.Bounds.W || y >= g.Bounds.H {
@@ -134,7 +139,7 @@ func (g *Ground) Stops(was, box Box) bool {
 	case t&Whole != 0:
 		return true
 	case t&Broken != 0 || g.Over(was)&Broken != 0:
-		return g.stage.Chart.Solids().Stops(g.Map, was, box)
+		return g.solids().Stops(g.Map, was, box)
 	}
 	return false
 }

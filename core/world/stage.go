@@ -43,11 +43,14 @@ type Stage struct {
 	// somebody to see the hero.
 	Rounds []int64
 	Sights bool
+	// Sheets are the layers that rules lay and lift.
+	Sheets []Sheet
 	Ways   []*document.Passage
 
 	maps, flags, rules map[document.ID]Ref
 	counters           map[document.ID]Ref
 	dice               map[document.ID]Ref
+	laid               map[document.Object]bool
 	things             map[document.End]Ref
 	ways               map[document.ID]Ref
 	from               map[document.End]Ref
@@ -94,6 +97,7 @@ func New(d *document.Document, c *chart.Chart, before *Stage) *Stage {
 	s := &Stage{Doc: d, Chart: c, gaits: map[gaitKey]*Gait{}, hero: d.HeroKind()}
 	s.takeMaps(before)
 	s.takeRules(before)
+	s.takeSheets()
 	for r := range s.Things {
 		if s.Things[r].Acts == kind.Hero {
 			s.Heroes = append(s.Heroes, Ref(r))
@@ -166,6 +170,7 @@ func (s *Stage) takeRules(before *Stage) {
 		s.Counters, s.counters, s.Given = before.Counters, before.counters, before.Given
 		s.Ways, s.ways, s.from = before.Ways, before.ways, before.from
 		s.Dice, s.dice, s.Rounds, s.Sights = before.Dice, before.dice, before.Rounds, before.Sights
+		s.laid = before.laid
 		return
 	}
 	s.flags, s.rules, s.ways, s.from = map[document.ID]Ref{}, map[document.ID]Ref{}, map[document.ID]Ref{}, map[document.End]Ref{}

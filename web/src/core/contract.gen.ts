@@ -187,6 +187,7 @@ export interface View {
 	heard: HeardView[]
 	emitters: EmitterView[]
 	show: ShowView
+	turned: LayerAt[]
 	looks: DrawnLook[]
 }
 
@@ -302,6 +303,7 @@ export interface Wish {
 	map?: ID
 	entity?: ID
 	flag?: ID
+	layer?: ID
 	counter?: ID
 	kind?: ID
 	it?: boolean
@@ -1112,6 +1114,11 @@ export interface ShowView {
 	ending: string
 }
 
+export interface LayerAt {
+	map: ID
+	layer: ID
+}
+
 export interface DrawnLook {
 	id: ID
 	look: number
@@ -1550,6 +1557,8 @@ export interface LayerInfo {
 	opacity: number
 	front: boolean
 	foot: boolean
+	absent?: boolean
+	covers?: boolean
 	group: ID
 	tint: string
 	offsetX: number

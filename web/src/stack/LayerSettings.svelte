@@ -137,6 +137,26 @@
 						/> rows sorted with entities by their feet</label
 					>
 				{/if}
+				{#if l.kind !== 'entities' && l.kind !== 'group'}
+					<label class="flex items-center gap-2"
+						><input
+							type="checkbox"
+							class="accent-glaze"
+							checked={l.absent ?? false}
+							onchange={(e) => set('absent', e.currentTarget.checked)}
+						/> in play only once a rule lays it</label
+					>
+				{/if}
+				{#if l.kind === 'tiles'}
+					<label class="flex items-center gap-2"
+						><input
+							type="checkbox"
+							class="accent-glaze"
+							checked={l.covers ?? false}
+							onchange={(e) => set('covers', e.currentTarget.checked)}
+						/> its tiles count in place of what is below</label
+					>
+				{/if}
 				<div class="flex items-center gap-1.5">
 					<span class="w-16 text-dim">Tint</span>
 					<input

@@ -232,7 +232,9 @@
 									>{l.name}</span
 								>
 								<span class="block truncate text-[11px] text-dim"
-									>{l.kind}{l.front ? ', before the hero' : ''}{l.foot ? ', by foot' : ''}</span
+									>{l.kind}{l.front ? ', before the hero' : ''}{l.foot ? ', by foot' : ''}{l.absent
+										? ', laid by rules'
+										: ''}{l.covers ? ', covers' : ''}</span
 								>
 							</button>
 						{/if}
