@@ -96,6 +96,7 @@ func lampRoom(s *Sheet) *canvas {
 	c.entity("goal", "The lamp is lit", 7, 5, 2, 1, document.Down)
 	keeper := c.entity(keeperKind, "Lamp keeper", 10, 6, 1, 1, document.Left)
 	keeper.Values = []kind.Value{{Key: "says", Value: kind.Of("You are late, warden. The water is already at the second step. Give me the crystals, and hold the lantern while I trim the wick.")}}
+	keeper.Guises = []document.Guise{{Number: 1, Name: "Hopeful", Says: "The yard stands open? Then there is a chance yet, warden. Up with you."}}
 	c.entity(lanternKind, "Lantern", 4, 5, 1, 1, document.Down)
 	c.entity(lanternKind, "Lantern 2", 11, 7, 1, 1, document.Down)
 	return c

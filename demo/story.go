@@ -53,6 +53,11 @@ then
 	lift layer "High water"
 otherwise
 	lay layer "High water"
+`, `rule "Hope"
+when
+	"Lamp keeper" turns from "as it is now" to Hopeful
+if
+	"Yard is open" is set
 `, `rule "The end" once
 when
 	somebody comes to "The lamp is lit"

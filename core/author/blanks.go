@@ -90,7 +90,7 @@ func wished(d *document.Document, b *rules.Blank, w rules.Wish) kind.Datum {
 			return kind.Of(n)
 		}
 		return kind.Of(text) // which is no number, and refused so
-	case rules.BlankText, rules.BlankSignal, rules.BlankItem, rules.BlankChoice, rules.BlankOwnFlag, rules.BlankOwnCounter:
+	case rules.BlankText, rules.BlankSignal, rules.BlankItem, rules.BlankChoice, rules.BlankOwnFlag, rules.BlankOwnCounter, rules.BlankGuise:
 		if w.Text != nil {
 			return kind.Of(*w.Text)
 		}
@@ -130,7 +130,7 @@ func fitsBlank(d *document.Document, b *rules.Blank, value, what kind.Datum) boo
 		return slices.Contains(b.Of, value.Word()) && value == kind.Of(value.Word())
 	case rules.BlankItem:
 		return b.Free && value.Word() != "" && value == kind.Of(value.Word()) || slices.Contains(rules.Items(d, b.Keys), value.Word())
-	case rules.BlankOwnFlag, rules.BlankOwnCounter:
+	case rules.BlankOwnFlag, rules.BlankOwnCounter, rules.BlankGuise:
 		return slices.ContainsFunc(b.OwnChoices(d, what), func(s kind.Setting) bool { return s.Key == value.Word() })
 	}
 	o, ok := document.Named(value)

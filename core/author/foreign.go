@@ -39,6 +39,9 @@ func UsedBy(d *document.Document, piece *document.Motif) Foreign {
 	for _, e := range piece.Entities {
 		see(document.LayerTiles, e.Look)
 		see(document.LayerTiles, e.LookOn)
+		for _, g := range e.Guises {
+			see(document.LayerTiles, g.Look)
+		}
 	}
 	for _, m := range d.MaterialsInOrder() {
 		if !paints[m.Number] {
@@ -185,6 +188,10 @@ func Adopt(d *document.Document, piece *document.Motif, from Foreign, numbers []
 	for i, e := range piece.Entities {
 		copied := *e
 		copied.Look, copied.LookOn = renumbered(e.Look, sets, paints), renumbered(e.LookOn, sets, paints)
+		copied.Guises = slices.Clone(e.Guises)
+		for i := range copied.Guises {
+			copied.Guises[i].Look = renumbered(copied.Guises[i].Look, sets, paints)
+		}
 		next.Entities[i] = &copied
 	}
 	a.Piece = &next

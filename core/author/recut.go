@@ -246,6 +246,13 @@ func (m *matcher) mapCells(where *document.Map) []edit.Primitive {
 		if look := m.cell(e.LookOn); look != e.LookOn {
 			do = append(do, edit.Set(ref, "lookOn", look))
 		}
+		guises := slices.Clone(e.Guises)
+		for i := range guises {
+			guises[i].Look = m.cell(guises[i].Look)
+		}
+		if !slices.Equal(guises, e.Guises) {
+			do = append(do, edit.Set(ref, "guises", guises))
+		}
 	}
 	return do
 }

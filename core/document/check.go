@@ -257,7 +257,7 @@ func (e *Entity) checkMore() error {
 	if len(e.Values) > maxSettings || len(e.Points) > MaxPoints || len(e.Variants) > MaxVariants {
 		return fmt.Errorf("an entity has at most %d values, %d points and %d variants", maxSettings, MaxPoints, MaxVariants)
 	}
-	if err := checkPlainValues(e.Values); err != nil {
+	if err := first(checkPlainValues(e.Values), checkGuises(e.Guises)); err != nil {
 		return err
 	}
 	for _, p := range e.Points {

@@ -292,6 +292,8 @@ type Entity struct {
 	Carrier ID `json:"carrier,omitempty"`
 	// Variants are other pictures, one of which is drawn when a game starts.
 	Variants []Variant `json:"variants,omitempty"`
+	// Guises are the other ways in which it can be.
+	Guises []Guise `json:"guises,omitempty"`
 }
 
 // Variant is a picture that is drawn by odds; Look 0 is not being there at all.

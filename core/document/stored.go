@@ -60,6 +60,7 @@ type storedEntity struct {
 	Points   []grid.Point `json:"points,omitempty"`
 	Carrier  ID           `json:"carrier,omitempty"`
 	Variants []Variant    `json:"variants,omitempty"`
+	Guises   []Guise      `json:"guises,omitempty"`
 }
 
 func storedLayers(all []*Layer) []*storedLayer {

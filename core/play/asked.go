@@ -97,6 +97,10 @@ func (g *Game) isSo(n *rules.Node, r world.Ref) bool {
 		return !g.Shown(r)
 	case rules.WordSees:
 		return g.There(r) && g.spots(r)
+	case rules.WordIsGuise:
+		return g.Guise(r) == guiseNamed(n, "guise")
+	case rules.WordIsNotGuise:
+		return g.Guise(r) != guiseNamed(n, "guise")
 	case rules.WordIsLed:
 		return g.Hero().Of == r
 	case rules.WordIsMet:

@@ -103,6 +103,12 @@ func (g *Game) changeOwn(p *rules.Node, r world.Ref) bool {
 // aboutOwn says what the flags and counters of a thing's own are.
 func (g *Game) aboutOwn(r world.Ref, t *world.Thing) (out string) {
 	for _, o := range t.Own {
+		if o.Key == document.GuiseKey {
+			if in := g.Appears(r); in != nil {
+				out += ", " + in.Name
+			}
+			continue
+		}
 		name := o.Key
 		if s := g.Stage.Doc.Setting(t.Entity, o.Key); s != nil {
 			name = s.Name

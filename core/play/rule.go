@@ -198,6 +198,8 @@ func (g *Game) do(n *rules.Node, t *Thread) (waits bool) {
 		g.acted(n, it)
 	case rules.WordWatch, rules.WordViewBack, rules.WordDarken, rules.WordLighten, rules.WordTint, rules.WordShake, rules.WordCaption:
 		return g.shows(n, t)
+	case rules.WordDisguise:
+		g.eachOf(n, it, func(r world.Ref) { g.disguises(r, guiseNamed(n, "guise")) })
 	case rules.WordLay, rules.WordLift:
 		g.lays(n.Word, n.At, n.Word == rules.WordLay)
 	case rules.WordPlayAs:

@@ -60,6 +60,9 @@ func (g *Game) Step(in Input) {
 		g.wait()
 	}
 	g.settle()
+	if len(g.Stage.Guised) > 0 && g.turnsInto() {
+		g.settle()
+	}
 	g.showOn()
 	g.lookAround()
 	g.film()

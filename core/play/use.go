@@ -79,7 +79,8 @@ func (g *Game) usesThing(m *world.Ground, r world.Ref) bool {
 	case kind.Sign, kind.Character:
 		spoken := happening{on: rules.WordSpeak, m: t.Map, thing: r}
 		waits := g.waitedFor(spoken)
-		if t.Doing.Says == "" && !waits {
+		says := g.saidBy(r, t)
+		if says == "" && !waits {
 			return false
 		}
 		if b := g.bodyOf(r); b != nil {
@@ -91,7 +92,7 @@ func (g *Game) usesThing(m *world.Ground, r world.Ref) bool {
 			}
 		}
 		g.tell("read", t.Name)
-		g.says(t.Doing.Says, false)
+		g.says(says, false)
 		if waits {
 			g.happen(spoken)
 		}

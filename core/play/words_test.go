@@ -1,6 +1,7 @@
 package play_test
 
 import (
+	"azzel/core/cells"
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
@@ -37,6 +38,7 @@ func stepping(t *testing.T, values ...kind.Value) *run {
 		with(kind.Arrival, 6, 2, 1, 1, false, document.Down).with(kind.Sign, 0, 3, 1, 1, false, document.Down)
 	r.d = apply(t, r.d, append(sample.Drawn(), edit.Insert(edit.Ref{Type: edit.TypeKind, ID: "jarjarjarjar"}, jar(kind.Sign)),
 		edit.Set(edit.Ref{Type: edit.TypeEntity, Map: r.mapID(), ID: r.end(kind.Sign).Entity}, "kind", "jarjarjarjar"))...)
+	r.d = apply(t, r.d, edit.Set(edit.Ref{Type: edit.TypeEntity, Map: r.mapID(), ID: r.end(kind.Character).Entity}, "guises", []document.Guise{{Number: 1, Name: "Glad", Look: cells.TileCell(1, 7), Says: "So glad!"}, {Number: 4, Name: "Sad"}}))
 	r.g.Enter(stage(r.d))
 	return r
 }
@@ -117,7 +119,8 @@ var happens = map[string]struct {
 		r.d = apply(r.t, r.d, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: r.mapID(), ID: path.ID}, path))
 		r.with(kind.Platform, 2, 2, 1, 1, true, document.Down, value("path", `"pathpathpath"`))
 	}},
-	rules.WordEvery: {"every 1 s", func(r *run) { r.hold(0, 61) }, nil},
+	rules.WordTurnsInto: {"character turns from \"as it is now\" to Glad", func(r *run) { r.hold(0, 2) }, nil},
+	rules.WordEvery:     {"every 1 s", func(r *run) { r.hold(0, 61) }, nil},
 }
 
 // block1 puts a block beside the hero.
@@ -168,6 +171,8 @@ var asks = map[string]struct {
 	rules.WordAnyOf:       {"any of these\n\tFlag is set\n\tSalt is exactly 3", "set Flag", false, nil},
 	rules.WordLies:        {"layer Ground lies there", "lift layer Ground", true, nil},
 	rules.WordLiesNot:     {"layer Ground does not lie there", "lift layer Ground", false, nil},
+	rules.WordIsGuise:     {"character appears Glad", "let character appear Glad", false, nil},
+	rules.WordIsNotGuise:  {"character does not appear Sad", "let character appear Sad", true, nil},
 	rules.WordIsOnMap:     {"the hero is on Drawn", "", true, nil},
 	rules.WordLooks:       {"the hero looks down", "turn the hero left", true, nil},
 	rules.WordNear:        {"character is within 2 cells of the hero", "move character to arrival", true, nil},
@@ -235,12 +240,13 @@ var does = map[string]struct {
 		at := r.g.Where(r.thing(kind.Character))
 		return r.g.Flag(sample.DrawnFlag) && at.Left == 96*play.Sub && at.Top == 32*play.Sub
 	}},
-	rules.WordLift:   {"lift layer Ground", func(r *run) bool { return len(r.g.Turned()) == 1 }},
-	rules.WordLay:    {"lift layer Ground\nlay layer Ground\nset Flag", func(r *run) bool { return len(r.g.Turned()) == 0 && r.g.Flag(sample.DrawnFlag) }},
-	rules.WordTurn:   {"turn the hero left", func(r *run) bool { return r.hero().Look() == document.Left }},
-	rules.WordMove:   {"move character to arrival", func(r *run) bool { return r.g.Where(r.thing(kind.Character)).Left == 96*play.Sub }},
-	rules.WordDefeat: {"defeat walker", func(r *run) bool { return !r.g.There(r.called("walker")) }},
-	rules.WordPlayAs: {"play on as \"hero\"", func(r *run) bool { return r.hero().Of == r.thing(kind.Hero) }},
+	rules.WordLift:     {"lift layer Ground", func(r *run) bool { return len(r.g.Turned()) == 1 }},
+	rules.WordLay:      {"lift layer Ground\nlay layer Ground\nset Flag", func(r *run) bool { return len(r.g.Turned()) == 0 && r.g.Flag(sample.DrawnFlag) }},
+	rules.WordDisguise: {"let every Character appear Glad\nlet item appear \"as it is now\"", func(r *run) bool { in := r.g.Appears(r.thing(kind.Character)); return in != nil && in.Name == "Glad" }},
+	rules.WordTurn:     {"turn the hero left", func(r *run) bool { return r.hero().Look() == document.Left }},
+	rules.WordMove:     {"move character to arrival", func(r *run) bool { return r.g.Where(r.thing(kind.Character)).Left == 96*play.Sub }},
+	rules.WordDefeat:   {"defeat walker", func(r *run) bool { return !r.g.There(r.called("walker")) }},
+	rules.WordPlayAs:   {"play on as \"hero\"", func(r *run) bool { return r.hero().Of == r.thing(kind.Hero) }},
 	rules.WordThink: {"character thinks \"Tide?\"", func(r *run) bool {
 		seen := len(r.g.Show.Thoughts) == 1 && r.g.Show.Thoughts[0] == play.Thought{Of: r.thing(kind.Character), Text: "Tide?", Left: r.g.Show.Thoughts[0].Left}
 		r.hold(0, 200)

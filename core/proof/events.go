@@ -77,6 +77,9 @@ func (f *May) happens(ref world.Ref, t *world.Thing, set func(*bool)) {
 			f.wake(word, ref, set)
 		}
 	}
+	if len(t.Guises) > 0 {
+		f.wake(rules.WordTurnsInto, ref, set)
+	}
 	if f.beaten[r] {
 		f.wake(rules.WordFalls, ref, set)
 	}

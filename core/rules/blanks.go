@@ -51,6 +51,16 @@ func person(fits func(*kind.Kind) bool) []Blank {
 // asked is where conditions stand in others.
 var asked = []string{document.SlotIf}
 
+// guised are the blanks for something that has guises, and for some of them.
+func guised(keys ...string) []Blank {
+	out := entity("thing that has guises", anything)
+	out[0].Wears = true
+	for _, key := range keys {
+		out = append(out, Blank{Key: key, Type: BlankGuise})
+	}
+	return out
+}
+
 // sheet is the blank for a layer of a map.
 var sheet = []Blank{{Key: "what", Type: BlankLayer}}
 

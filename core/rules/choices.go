@@ -188,7 +188,7 @@ func (c *chooser) blank(p *document.RulePart, b *Blank) {
 			at.Text = &word
 			c.add(word, at)
 		}
-	case BlankOwnFlag, BlankOwnCounter:
+	case BlankOwnFlag, BlankOwnCounter, BlankGuise:
 		for _, s := range b.OwnChoices(c.doc, p.Blank("what")) {
 			at.Text = &s.Key
 			c.add(s.Name, at)
@@ -229,7 +229,7 @@ func (c *chooser) entities(p *document.RulePart, b *Blank, at Wish) {
 	for _, m := range c.doc.MapsInOrder() {
 		headed := false
 		m.Entities.Each(func(e *document.Entity) {
-			if !fits[document.ID(e.Kind)] {
+			if !fits[document.ID(e.Kind)] || b.Wears && len(e.Guises) == 0 {
 				return
 			}
 			if !headed {
@@ -299,8 +299,12 @@ func First(d *document.Document, b *Blank, what kind.Datum, here document.ID) ki
 			return kind.Of(b.First)
 		}
 		return ""
-	case BlankOwnFlag, BlankOwnCounter:
-		for _, s := range b.OwnChoices(d, what) {
+	case BlankOwnFlag, BlankOwnCounter, BlankGuise:
+		all := b.OwnChoices(d, what)
+		if len(all) > 1 && b.Type == BlankGuise && b.Key != "from" {
+			all = all[1:] // another one than at first
+		}
+		for _, s := range all {
 			return kind.Of(s.Key)
 		}
 		return ""
@@ -345,7 +349,7 @@ func First(d *document.Document, b *Blank, what kind.Datum, here document.ID) ki
 			return document.Naming(document.Object{Type: document.TypeMap, ID: m.ID})
 		}
 		for _, e := range m.Entities.All() {
-			if fits[document.ID(e.Kind)] {
+			if fits[document.ID(e.Kind)] && !(b.Wears && len(e.Guises) == 0) {
 				return document.Naming(document.Object{Type: document.TypeEntity, Map: m.ID, ID: e.ID})
 			}
 		}

@@ -128,6 +128,10 @@ func (c *completer) blank(a attempt, b *Blank) {
 		for _, word := range Items(c.doc, b.Keys) {
 			c.add(named(word), "an item")
 		}
+	case BlankGuise:
+		for _, s := range b.OwnChoices(c.doc, p.Blank("what")) {
+			c.add(named(s.Name), "a guise")
+		}
 	case BlankOwnFlag, BlankOwnCounter:
 		for _, k := range c.doc.KindsInOrder() {
 			for _, s := range ownOf(k, ownType(b)) {

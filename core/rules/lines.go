@@ -1,6 +1,9 @@
 package rules
 
-import "azzel/core/document"
+import (
+	"azzel/core/document"
+	"slices"
+)
 
 // Line is a rule's part as a card shows it, or a heading in it: a part a line, what stands in it below it, farther in.
 type Line struct {
@@ -26,7 +29,7 @@ func Lines(d *document.Document, r *document.Rule) []Line {
 		lead, next := slotLeads(slot)
 		all := r.In(slot)
 		if empty, missing := emptySays[slot]; missing && len(all) == 0 {
-			w.lines = append(w.lines, Line{Lead: lead, Slot: slot, Words: []Said{{Text: empty, Blank: slot, Missing: true}}})
+			w.lines = append(w.lines, Line{Lead: lead, Slot: slot, Words: []Said{emptySaid(r, slot, empty)}})
 		}
 		w.parts(all, lead, next, 0)
 	}
@@ -35,6 +38,14 @@ func Lines(d *document.Document, r *document.Rule) []Line {
 
 // emptySays are what is said of slots in which there is nothing yet.
 var emptySays = map[string]string{document.SlotWhen: "something happens", document.SlotThen: "do nothing yet"}
+
+// emptySaid is what is said of a slot in which there is nothing yet. Who goes over into another guise need do nothing besides.
+func emptySaid(r *document.Rule, slot, empty string) Said {
+	if slot == document.SlotThen && slices.ContainsFunc(r.In(document.SlotWhen), func(p *document.RulePart) bool { return p.Word == WordTurnsInto }) {
+		return Said{Text: "do nothing besides", Blank: slot}
+	}
+	return Said{Text: empty, Blank: slot, Missing: true}
+}
 
 // slotLeads are what is said before the first part of a slot, and before the others.
 func slotLeads(slot string) (first, next string) {

@@ -170,7 +170,7 @@ func (m *matcher) read(b *Blank, slot string, at int) []reading {
 			return one(kind.Of(t.text))
 		}
 		return nil
-	case BlankOwnFlag, BlankOwnCounter:
+	case BlankOwnFlag, BlankOwnCounter, BlankGuise:
 		if plain || t.is == tokenNumber {
 			return []reading{{value: kind.Of(t.text), to: at + 1, late: true}}
 		}

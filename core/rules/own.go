@@ -35,8 +35,11 @@ func ownType(b *Blank) string {
 // OwnChoices are the settings that a blank for something's own can name, given what is named by “what”; none for
 // other blanks, or where that is gone.
 func (b *Blank) OwnChoices(d *document.Document, what kind.Datum) []kind.Setting {
-	typ := ownType(b)
 	o, ok := document.Named(what)
+	if b.Type == BlankGuise && ok {
+		return guisesOf(d, o)
+	}
+	typ := ownType(b)
 	if typ == "" || !ok {
 		return nil
 	}
@@ -63,6 +66,31 @@ func (b *Blank) OwnChoices(d *document.Document, what kind.Datum) []kind.Setting
 		return ownOf(k, typ)
 	}
 	return nil
+}
+
+// guisesOf are the guises of an entity, of all of a kind, or of anything that could have woken a rule, as settings with
+// their names.
+func guisesOf(d *document.Document, o document.Object) []kind.Setting {
+	out := []kind.Setting{{Key: "0", Name: document.FirstGuise}}
+	add := func(e *document.Entity) {
+		for _, g := range e.Guises {
+			if !slices.ContainsFunc(out, func(s kind.Setting) bool { return s.Key == g.Key() }) {
+				out = append(out, kind.Setting{Key: g.Key(), Name: g.Name})
+			}
+		}
+	}
+	if e := d.Entity(o.Map, o.ID); o.Type == document.TypeEntity && e != nil {
+		add(e)
+	} else if o.Type == document.TypeKind || o.Type == document.TypeIt {
+		for _, m := range d.MapsInOrder() {
+			for _, e := range document.InRank(m.Entities.All()) {
+				if o.Type == document.TypeIt || document.ID(e.Kind) == o.ID {
+					add(e)
+				}
+			}
+		}
+	}
+	return out
 }
 
 // Signals are the signals that rules send out or wait for, ascending.

@@ -306,6 +306,8 @@ func (b *Blank) called() string {
 		return "a flag of its own"
 	case BlankOwnCounter:
 		return "a counter of its own"
+	case BlankGuise:
+		return "a guise of it"
 	}
 	return "a " + b.Type
 }

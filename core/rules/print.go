@@ -101,7 +101,7 @@ func printedBlank(d *document.Document, p *document.RulePart, b *Blank) string {
 		return named(value.Word())
 	case BlankChoice:
 		return value.Word()
-	case BlankOwnFlag, BlankOwnCounter:
+	case BlankOwnFlag, BlankOwnCounter, BlankGuise:
 		for _, own := range b.OwnChoices(d, p.Blank("what")) {
 			if own.Key == value.Word() {
 				return named(own.Name)

@@ -53,7 +53,7 @@ func Sentence(d *document.Document, r *document.Rule) []Said {
 		s.parts(then, ", then", ", and")
 	} else {
 		s.say(", then")
-		s.out = append(s.out, Said{Text: emptySays[document.SlotThen], Blank: document.SlotThen, Missing: true})
+		s.out = append(s.out, emptySaid(r, document.SlotThen, emptySays[document.SlotThen]))
 	}
 	s.parts(r.In(document.SlotOtherwise), ", otherwise", "and")
 	s.say(",")
@@ -167,7 +167,7 @@ func (s *speaker) blank(p *document.RulePart, b *Blank) Said {
 		if b.Free {
 			out.Writes, out.Written = true, out.Text
 		}
-	case BlankOwnFlag, BlankOwnCounter:
+	case BlankOwnFlag, BlankOwnCounter, BlankGuise:
 		out.Text, out.Missing = "something that was removed", true
 		for _, own := range b.OwnChoices(s.doc, p.Blank("what")) {
 			if own.Key == value.Word() {

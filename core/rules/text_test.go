@@ -53,6 +53,7 @@ func oddly() *document.Document {
 		kind.Setting{Key: "lid", Name: "lid", Type: kind.YesNo, Default: "false", Varies: true})
 	do = append(do, edit.Insert(edit.Ref{Type: edit.TypeKind, ID: jar.ID}, document.Lean(&jar)),
 		edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Switch}, "kind", jar.ID))
+	do = append(do, edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Switch}, "guises", []document.Guise{{Number: 1, Name: "it is on"}, {Number: 3, Name: "so/so"}}))
 	return edit.Apply(d, &edit.Edit{Do: do}).Doc
 }
 

@@ -47,6 +47,8 @@ type Blank struct {
 	First string
 	// Hero tells that it can be the hero as well.
 	Hero bool
+	// Wears tells that it is something that has guises, if there is any.
+	Wears bool
 	// Of are the words of which it is one.
 	Of []string
 }
@@ -67,6 +69,7 @@ const (
 	// BlankOwnFlag and BlankOwnCounter are keys of settings of the entity that the blank “what” names.
 	BlankOwnFlag    = "ownFlag"
 	BlankOwnCounter = "ownCounter"
+	BlankGuise      = "guise" // one of the guises of the entity that the blank “what” names
 )
 
 // Vocabulary lists all words in the order in which they are offered.
@@ -132,7 +135,7 @@ func (b *Blank) check(d kind.Datum) error {
 			return fmt.Errorf("takes one of: %s", strings.Join(b.Of, ", "))
 		}
 		return nil
-	case BlankItem, BlankSignal, BlankOwnFlag, BlankOwnCounter:
+	case BlankItem, BlankSignal, BlankOwnFlag, BlankOwnCounter, BlankGuise:
 		if word := d.Word(); d != kind.Of(word) || word == "" || utf8.RuneCountInString(word) > document.MaxName {
 			return errors.New("takes a word")
 		}

@@ -136,6 +136,11 @@ const (
 	WordLies    = "lies"    // a layer is there
 	WordLiesNot = "liesNot" // it is not
 
+	WordTurnsInto  = "turnsInto"  // something goes over into another guise, as soon as what is asked is so
+	WordIsGuise    = "isGuise"    // it is in a guise
+	WordIsNotGuise = "isNotGuise" // it is not
+	WordDisguise   = "disguise"   // it is in a guise from now on
+
 	WordDraw     = "draw"     // a counter becomes a number by chance
 	WordWin      = "win"      // the game is won
 	WordLose     = "lose"     // and lost

@@ -132,7 +132,7 @@ func (w *drawer) fill(p *document.RulePart, e *rules.Entry) bool {
 				fill = document.Naming(document.Object{Type: document.TypeCounter, ID: DrawnCounter})
 			}
 		default:
-			fill = map[string]kind.Datum{rules.BlankItem: `"oil"`, rules.BlankOwnFlag: `"lid"`, rules.BlankOwnCounter: `"full"`, rules.BlankSignal: `"tide"`, rules.BlankText: `"Well?"`}[b.Type]
+			fill = map[string]kind.Datum{rules.BlankItem: `"oil"`, rules.BlankOwnFlag: `"lid"`, rules.BlankOwnCounter: `"full"`, rules.BlankSignal: `"tide"`, rules.BlankText: `"Well?"`, rules.BlankGuise: []kind.Datum{`"0"`, `"1"`}[w.r.IntN(2)]}[b.Type]
 		}
 		p.Blanks = append(p.Blanks, kind.Value{Key: b.Key, Value: fill})
 	}

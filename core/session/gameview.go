@@ -89,6 +89,8 @@ type View struct {
 	Emitters []EmitterView `json:"emitters"`
 	// Show is what rules let be seen.
 	Show ShowView `json:"show"`
+	// Guises are the things of the map that are in another guise than their first.
+	Guises []GuiseView `json:"guises"`
 	// Turned are the layers that lie over their maps, or do not, otherwise than at first.
 	Turned []document.LayerAt `json:"turned"`
 	// Looks are the variants that were drawn for entities of this map.
@@ -106,6 +108,13 @@ type Camera struct {
 	Ends  bool `json:"ends"`
 }
 
+// GuiseView is the number of the guise that a thing is in.
+type GuiseView struct {
+	Map    document.ID `json:"map"`
+	ID     document.ID `json:"id"`
+	Number int         `json:"number"`
+}
+
 // SightView is the cells that the hero sees now, and those that it has seen.
 type SightView struct {
 	Now   []grid.Span `json:"now"`
@@ -119,7 +128,7 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 		Tick: g.Tick, From: p.record.From(), To: p.record.To(), Events: toldOf(g.Stage.Doc, told), Notice: g.Notice, Dark: dark(g.State),
 		Hearts: int(g.Count(play.Hearts)), Lives: int(g.Count(play.Lives)), Roam: p.roam && g == p.game || g != p.game && g.Roam, Way: append([]grid.Point{}, p.way...), Shows: p.shows(),
 		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{}, Hand: g.Hand, Slots: slotsOf(g),
-		Answers: []string{}, Moved: []Moved{}, Named: []Named{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}, Heard: heardOf(g), Show: ShowView{Thought: []ThoughtView{}}, Turned: []document.LayerAt{}}
+		Answers: []string{}, Moved: []Moved{}, Named: []Named{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}, Heard: heardOf(g), Show: ShowView{Thought: []ThoughtView{}}, Turned: []document.LayerAt{}, Guises: []GuiseView{}}
 	if len(g.Lines) > 0 {
 		v.Line, v.Answers, v.Chosen = g.Lines[0].Text, append(v.Answers, g.Lines[0].Answers...), int(g.Chosen)
 	}
@@ -151,6 +160,10 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 		v.Seen = &SightView{now.Spans(), known.Spans()}
 	}
 	v.Strikes = int(g.Striking()) * 1000 / play.BlowTicks
+	for _, r := range st.Guised {
+		end := st.End(r)
+		v.Guises = append(v.Guises, GuiseView{end.Map, end.Entity, g.Guise(r)})
+	}
 	v.dangers(g, m, p.framed != nil)
 	v.party(g)
 	if p.framed != nil {

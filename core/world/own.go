@@ -28,9 +28,12 @@ func (s *Stage) takeOwn() {
 }
 
 func (s *Stage) ownOf(t *Thing) (out []Own) {
+	if most := t.NextGuise() - 1; most > 0 {
+		out = append(out, Own{Key: document.GuiseKey, Most: int32(most)})
+	}
 	k := s.Doc.Kind(document.ID(t.Kind))
 	if k == nil {
-		return nil
+		return out
 	}
 	for i := range k.Settings {
 		set := &k.Settings[i]

@@ -28,8 +28,8 @@ type Stage struct {
 	Things  []Thing
 	// Owned is how many flags and counters things have of their own.
 	Owned int
-	// Heroes are the things that can be led, ascending.
-	Heroes []Ref
+	// Heroes are the things that can be led, Guised those that have guises, ascending.
+	Heroes, Guised []Ref
 	// Flags are in the order of their ids, Rules in theirs, Ways are the passages by id.
 	Flags []document.ID
 	// Counters are in the order of their ids.
@@ -101,6 +101,9 @@ func New(d *document.Document, c *chart.Chart, before *Stage) *Stage {
 	for r := range s.Things {
 		if s.Things[r].Acts == kind.Hero {
 			s.Heroes = append(s.Heroes, Ref(r))
+		}
+		if len(s.Things[r].Guises) > 0 {
+			s.Guised = append(s.Guised, Ref(r))
 		}
 	}
 	return s

@@ -7,6 +7,7 @@
 	import ArrangeRow from '../entities/ArrangeRow.svelte'
 	import EntityLook from '../entities/EntityLook.svelte'
 	import EntityPart from '../entities/EntityPart.svelte'
+	import GuisePart from '../entities/GuisePart.svelte'
 	import EntityWays from '../entities/EntityWays.svelte'
 	import SettingRow from '../entities/SettingRow.svelte'
 	import FacingPicker from '../passages/FacingPicker.svelte'
@@ -179,6 +180,11 @@
 		<EntityPart title="Look">
 			<EntityLook {list} {set} turn={(t) => change('turnEntities', t)} />
 		</EntityPart>
+		{#if one && kind?.wired}
+			<EntityPart title="Guises ({1 + (one.guises?.length ?? 0)})">
+				<GuisePart {one} />
+			</EntityPart>
+		{/if}
 		<EntityPart title="While designing">
 			{@render tick('locked', 'locked: cannot be moved or swept away')}
 			{@render tick('hidden', 'hidden from the map')}

@@ -28,6 +28,19 @@ export interface Outcome {
 	pending: number
 }
 
+export interface End {
+	map: ID
+	entity: ID
+	side?: 'up' | 'right' | 'down' | 'left'
+}
+
+export interface GuiseArgs {
+	map: ID
+	entity: ID
+	from: number
+	to: number
+}
+
 export interface Material {
 	id: ID
 	name: string
@@ -187,6 +200,7 @@ export interface View {
 	heard: HeardView[]
 	emitters: EmitterView[]
 	show: ShowView
+	guises: GuiseView[]
 	turned: LayerAt[]
 	looks: DrawnLook[]
 }
@@ -211,12 +225,6 @@ export interface Trace {
 	closed: boolean
 	radius: number
 	setting: string
-}
-
-export interface End {
-	map: ID
-	entity: ID
-	side?: 'up' | 'right' | 'down' | 'left'
 }
 
 export interface Bundle {
@@ -492,6 +500,14 @@ export interface Ground {
 	y: number
 	w: number
 	h: number
+}
+
+export interface GuiseWay {
+	rule: ID
+	from: number
+	to: number
+	if: string[] | null
+	does: boolean
 }
 
 export interface Head {
@@ -1114,6 +1130,12 @@ export interface ShowView {
 	ending: string
 }
 
+export interface GuiseView {
+	map: ID
+	id: ID
+	number: number
+}
+
 export interface LayerAt {
 	map: ID
 	layer: ID
@@ -1213,6 +1235,7 @@ export interface Entity {
 	points?: Point[]
 	carrier?: ID
 	variants?: Variant[]
+	guises?: Guise[]
 }
 
 export interface Span {
@@ -1525,6 +1548,13 @@ export interface Variant {
 	odds: number
 }
 
+export interface Guise {
+	number: number
+	name: string
+	look?: number
+	says?: string
+}
+
 export interface CourseMark {
 	tick: number
 	map: ID
@@ -1631,6 +1661,8 @@ export interface Methods {
 	addFlag: { args: {
 		name: string
 	}; answer: Outcome }
+	addGuise: { args: Draft<End>; answer: Outcome }
+	addGuiseWay: { args: GuiseArgs; answer: Outcome }
 	addKind: { args: {
 		from: ID
 		name: string
@@ -1776,6 +1808,7 @@ export interface Methods {
 		id: ID
 	}; answer: Outcome }
 	grouped: { args: EntitiesArgs; answer: ID[] }
+	guiseWays: { args: Draft<End>; answer: GuiseWay[] }
 	head: { args: None; answer: Head }
 	headChange: { args: None; answer: HeadChange }
 	history: { args: {
@@ -1907,6 +1940,7 @@ export interface Methods {
 		text: string
 	}; answer: Outcome }
 	removeEntities: { args: EntitiesArgs; answer: Outcome }
+	removeGuise: { args: GuiseArgs; answer: Outcome }
 	removeKind: { args: ID; answer: Outcome }
 	removeLayer: { args: {
 		map: ID

@@ -21,6 +21,7 @@ export type {
 	Ghost,
 	Grip,
 	Ground,
+	Guise,
 	Head,
 	ID,
 	PlainKind as Kind,
