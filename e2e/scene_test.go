@@ -40,3 +40,29 @@ func TestASceneIsPlayedAndSkipped(t *testing.T) {
 	k.keys(input.KeyP)
 	k.same()
 }
+
+// A rule, or a line of it, is tried in the frozen game: what it does is there at once, and pulled back it is not.
+func TestALineIsTried(t *testing.T) {
+	r := world(t)
+	r.author(author.TextRule(r.doc(), "rule \"Gate\"\nwhen\n\tthe hero arrives on Pans\nif\n\tLit is set\nthen\n\tDoor says \"Creak.\"\n\topen Door\n\tset Lit"))
+	k := r.open()
+	k.focusMap()
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing]", "Playing Quay")
+	k.press("Freeze")
+	k.press("Edit")
+	k.pressIn("aside [role=tab]", "Rules")
+	k.see("[data-testid=rule]", "Gate")
+	k.pressNth("[data-testid=rule] [aria-label='Move or change this line']", 3)
+	k.pressIn("[role=menuitem]", "Try it now in the game")
+	k.see("[aria-label*='Door was opened']", "")
+	k.gone("[role=menuitem]")
+	k.pressIn("[data-testid=rule] button", "More about this rule")
+	k.pressIn("[role=menuitem]", "Try it now in the game")
+	k.see("[data-testid=line]", "Creak.")
+	k.see("[data-testid=speaker]", "Door")
+	k.focusMap()
+	k.keys(input.KeyP)
+	k.gone("[data-testid=playing]")
+	k.same()
+}

@@ -198,6 +198,8 @@ type SpokenLine struct {
 	Resumes bool   `json:"resumes,omitempty"`
 	// Answers are what can be answered to it.
 	Answers []string `json:"answers,omitempty"`
+	// By is who says it; nil is nobody.
+	By *End `json:"by,omitempty"`
 }
 
 // Limits of a moment.

@@ -181,7 +181,7 @@ func (g *Game) builds(r world.Ref, t *world.Thing) bool {
 	p := t.Doing.Makes[next]
 	what := g.Stage.Thing(p.First).Name
 	if have := g.Purse(); have < p.Odds {
-		g.says(fmt.Sprintf("%s costs %d, and you have %d.", what, p.Odds, have), false)
+		g.says(fmt.Sprintf("%s costs %d, and you have %d.", what, p.Odds, have), false, world.None)
 		return true
 	}
 	g.pay(p.Odds)

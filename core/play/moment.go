@@ -107,9 +107,17 @@ func (g *Game) Moment() document.Moment {
 		out.Lost = document.Losses[s.Lost-1]
 	}
 	for _, l := range s.Lines {
-		out.Lines = append(out.Lines, document.SpokenLine{Text: l.Text, Resumes: l.Resumes, Answers: l.Answers})
+		spoken := document.SpokenLine{Text: l.Text, Resumes: l.Resumes, Answers: l.Answers}
+		if l.By > 0 {
+			end := st.End(l.By - 1)
+			spoken.By = &end
+		}
+		out.Lines = append(out.Lines, spoken)
 	}
 	for _, t := range s.Threads {
+		if t.Till > 0 {
+			continue // what is only tried is kept by nothing
+		}
 		rule := st.Rules[t.Rule]
 		tree := rules.TreeOf(rule)
 		wait := document.RuleWait{Rule: rule.ID, Ticks: int(t.Wait), Next: tree.Steps[t.Next].ID(), Op: int(tree.Steps[t.Next].Op)}

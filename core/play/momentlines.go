@@ -11,7 +11,11 @@ import (
 // vanished ends its rule, and what a vanished rule said waits for nobody.
 func (s *State) resumeLines(st *world.Stage, at document.Moment) {
 	for _, l := range at.Lines {
-		s.Lines = append(s.Lines, Line{l.Text, l.Resumes, l.Answers})
+		line := Line{Text: l.Text, Resumes: l.Resumes, Answers: l.Answers}
+		if l.By != nil {
+			line.By = st.ThingOf(l.By.Map, l.By.Entity) + 1
+		}
+		s.Lines = append(s.Lines, line)
 	}
 	for _, w := range at.Waits {
 		r := st.RuleOf(w.Rule)

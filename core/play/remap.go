@@ -60,6 +60,9 @@ func (g *Game) Enter(next *world.Stage) {
 		s.Lines = s.Lines[:0:0] // what a rule said that is gone waits for nobody
 	}
 	s.Threads = threads
+	for i := range s.Lines {
+		s.Lines[i].By = movedThing(was, next, s.Lines[i].By-1) + 1
+	}
 	g.askAnew()
 	g.free()
 }
@@ -177,6 +180,9 @@ func movedThread(was, next *world.Stage, t Thread) (Thread, bool) {
 	then, now := rules.TreeOf(before), rules.TreeOf(next.Rules[t.Rule])
 	if then == now {
 		return t, true
+	}
+	if t.Till > 0 {
+		return t, false // what was tried of it is over
 	}
 	if t.Fork > 0 {
 		t.Fork = movedStep(then, now, t.Fork-1) + 1

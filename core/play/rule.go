@@ -128,7 +128,7 @@ const maxSteps = 1000
 // run does steps until the rule ends or waits; true when it waits.
 func (g *Game) run(t *Thread) bool {
 	steps := rules.TreeOf(g.Stage.Rules[t.Rule]).Steps
-	for n := 0; int(t.Next) < len(steps) && g.Over == NotOver; n++ {
+	for n := 0; int(t.Next) < len(steps) && g.Over == NotOver && (t.Till == 0 || t.Next < t.Till); n++ {
 		t.Skips = t.Skips && steps[t.Next].Scene > 0
 		if n >= maxSteps {
 			g.Notice = "A rule went round without end and was stopped: let it wait in between."
@@ -239,7 +239,9 @@ func (g *Game) do(n *rules.Node, t *Thread) (waits bool) {
 			return true
 		}
 	case rules.WordSay:
-		return !t.Skips && g.says(n.Blank("text").Word(), true)
+		return !t.Skips && g.says(n.Blank("text").Word(), true, world.None)
+	case rules.WordTells:
+		return !t.Skips && g.says(n.Blank("text").Word(), true, g.target(n, it))
 	default:
 		g.changes(n, it)
 	}
@@ -273,12 +275,12 @@ func (g *Game) changes(n *rules.Node, it world.Ref) {
 	})
 }
 
-// says shows a text page by page; a rule goes on when the last one was read. It
+// says shows a text page by page, as said by a thing or by nobody; a rule goes on when the last one was read. It
 // reports whether there is anything to read.
-func (g *Game) says(text string, rule bool) bool {
+func (g *Game) says(text string, rule bool, by world.Ref) bool {
 	all := PagesOf(text).Pages
 	for i, page := range all {
-		g.Lines = append(g.Lines, Line{Text: strings.Join(page, "\n"), Resumes: rule && i == len(all)-1})
+		g.Lines = append(g.Lines, Line{Text: strings.Join(page, "\n"), Resumes: rule && i == len(all)-1, By: by + 1})
 	}
 	return len(all) > 0
 }
@@ -287,9 +289,9 @@ func (g *Game) says(text string, rule bool) bool {
 func (g *Game) asks(n *rules.Node) bool {
 	answers := n.Answers()
 	if len(answers) == 0 {
-		return g.says(n.Blank("text").Word(), true)
+		return g.says(n.Blank("text").Word(), true, world.None)
 	}
-	if !g.says(n.Blank("text").Word(), true) {
+	if !g.says(n.Blank("text").Word(), true, world.None) {
 		g.Lines = append(g.Lines, Line{Resumes: true})
 	}
 	g.Lines[len(g.Lines)-1].Answers = answers

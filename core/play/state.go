@@ -209,6 +209,8 @@ type Line struct {
 	Resumes bool
 	// Answers are what can be answered; nothing where it is not asked.
 	Answers []string
+	// By is the thing that says it, counted from 1; 0 is nobody.
+	By world.Ref
 }
 
 // Thread is a rule that has begun: the number of the step that comes next.
@@ -228,6 +230,8 @@ type Thread struct {
 	Far int64
 	// Skips tells that the rest of the scene is skipped.
 	Skips bool
+	// Till is the place of the step at which it ends, where only a part of a rule is tried; 0 is its end.
+	Till int32
 }
 
 // Waits is what a rule waits for.

@@ -92,7 +92,11 @@ func (g *Game) usesThing(m *world.Ground, r world.Ref) bool {
 			}
 		}
 		g.tell("read", t.Name)
-		g.says(says, false)
+		by := world.None
+		if t.Acts == kind.Character {
+			by = r
+		}
+		g.says(says, false, by)
 		if waits {
 			g.happen(spoken)
 		}

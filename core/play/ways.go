@@ -189,7 +189,7 @@ func (g *Game) leave(end document.End, name string) {
 	switch p := g.Stage.Ways[r]; {
 	case !g.holds(p.If):
 		g.tell("shut", name)
-		g.says(p.Shut, false)
+		g.says(p.Shut, false, world.None)
 	case g.Stage.ThingOf(p.To.Map, p.To.Entity) < 0:
 		g.Notice = name + " leads to a place that was removed."
 	default:

@@ -243,10 +243,13 @@ var does = map[string]struct {
 	rules.WordLift:     {"lift layer Ground", func(r *run) bool { return len(r.g.Turned()) == 1 }},
 	rules.WordLay:      {"lift layer Ground\nlay layer Ground\nset Flag", func(r *run) bool { return len(r.g.Turned()) == 0 && r.g.Flag(sample.DrawnFlag) }},
 	rules.WordDisguise: {"let every Character appear Glad\nlet item appear \"as it is now\"", func(r *run) bool { in := r.g.Appears(r.thing(kind.Character)); return in != nil && in.Name == "Glad" }},
-	rules.WordTurn:     {"turn the hero left", func(r *run) bool { return r.hero().Look() == document.Left }},
-	rules.WordMove:     {"move character to arrival", func(r *run) bool { return r.g.Where(r.thing(kind.Character)).Left == 96*play.Sub }},
-	rules.WordDefeat:   {"defeat walker", func(r *run) bool { return !r.g.There(r.called("walker")) }},
-	rules.WordPlayAs:   {"play on as \"hero\"", func(r *run) bool { return r.hero().Of == r.thing(kind.Hero) }},
+	rules.WordTells: {"character says \"Mind the tide.\"\nset Flag", func(r *run) bool {
+		return len(r.g.Lines) == 1 && r.g.Lines[0].Text == "Mind the tide." && r.g.Lines[0].By == r.thing(kind.Character)+1 && !r.g.Flag(sample.DrawnFlag) && r.again().g.Lines[0].By == r.g.Lines[0].By
+	}},
+	rules.WordTurn:   {"turn the hero left", func(r *run) bool { return r.hero().Look() == document.Left }},
+	rules.WordMove:   {"move character to arrival", func(r *run) bool { return r.g.Where(r.thing(kind.Character)).Left == 96*play.Sub }},
+	rules.WordDefeat: {"defeat walker", func(r *run) bool { return !r.g.There(r.called("walker")) }},
+	rules.WordPlayAs: {"play on as \"hero\"", func(r *run) bool { return r.hero().Of == r.thing(kind.Hero) }},
 	rules.WordThink: {"character thinks \"Tide?\"", func(r *run) bool {
 		seen := len(r.g.Show.Thoughts) == 1 && r.g.Show.Thoughts[0] == play.Thought{Of: r.thing(kind.Character), Text: "Tide?", Left: r.g.Show.Thoughts[0].Left}
 		r.hold(0, 200)

@@ -136,6 +136,7 @@ const (
 	WordLies    = "lies"    // a layer is there
 	WordLiesNot = "liesNot" // it is not
 
+	WordTells      = "tells"      // somebody says a line
 	WordTurnsInto  = "turnsInto"  // something goes over into another guise, as soon as what is asked is so
 	WordIsGuise    = "isGuise"    // it is in a guise
 	WordIsNotGuise = "isNotGuise" // it is not

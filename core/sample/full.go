@@ -40,12 +40,13 @@ func Full() *document.Document {
 		{ID: "groupgroupgr", Name: "Roofs", Kind: document.LayerGroup, Order: 60, Opacity: 100},
 		{ID: "skyskyskysky", Name: "Sky", Kind: document.LayerPicture, Order: 70, Opacity: 50, Image: &document.LayerImage{From: "#102030", To: "#405060", Scale: 100}},
 		{ID: "lockedlocked", Name: "Shut", Kind: document.LayerTiles, Order: 80, Opacity: 100, Locked: true},
+		{ID: "iceiceiceice", Name: "Ice", Kind: document.LayerTiles, Order: 90, Opacity: 100, Absent: true, Covers: true},
 	}
 	entities := []document.Entity{
 		{ID: "arrivearrive", Kind: kind.Arrival, Name: "Landing", X: 48, Y: 128},
 		{ID: "pathpathpath", Kind: kind.Path, Name: "Round", X: 80, Y: 96, Points: []grid.Point{{X: 0, Y: 0}, {X: 64, Y: 0}, {X: 64, Y: 32}}},
 		{ID: "liftliftlift", Kind: kind.Platform, Name: "Lift", X: 208, Y: 96, W: 32},
-		{ID: "crabcrabcrab", Kind: kind.Character, Name: "Keeper", X: 208, Y: 64, Group: "Staff", Carrier: "liftliftlift"},
+		{ID: "crabcrabcrab", Kind: kind.Character, Name: "Keeper", X: 208, Y: 64, Group: "Staff", Carrier: "liftliftlift", Guises: []document.Guise{{Number: 2, Name: "Glad", Look: tile(9), Says: "Light!"}}},
 		{ID: "gateentityga", Kind: "gategategate", Name: "Gate", X: 224, Y: 128, H: 32, Group: "Staff"},
 		{ID: "pilepilepile", Kind: kind.Collectible, Name: "Pearl 2", X: 64, Y: 32, Values: []kind.Value{{Key: "amount", Value: kind.Of("3")}}},
 	}
@@ -72,6 +73,7 @@ func Full() *document.Document {
 		Paint(quay.ID, "overheadover", area(grid.Rect{X: 8, Y: 3, W: 3, H: 2}), tile(2)|cells.MirrorX),
 		Paint(quay.ID, Ground, area(grid.Rect{X: 3, Y: 6, W: 4, H: 3}), cells.MaterialCell(9, 3)),
 		Paint(quay.ID, Things, area(grid.Rect{X: 14, Y: 3, W: 2, H: 2}), tile(4)),
+		Paint(quay.ID, "iceiceiceice", area(grid.Rect{X: 5, Y: 8, W: 4, H: 2}), tile(3)),
 		Paint(Pans, Things, area(grid.Rect{X: 4, Y: 4, W: 3, H: 1}), tile(5)),
 		edit.Insert(edit.Ref{Type: edit.TypePassage, ID: "passpasspass"}, document.Passage{ID: "passpasspass", From: document.End{Map: quay.ID, Entity: Exit}, To: document.End{Map: quay.ID, Entity: "arrivearrive"},
 			If: []document.Gate{{Asks: document.GateFlag, Flag: Lit}}, Shut: "It is shut."}),
@@ -83,12 +85,14 @@ func Full() *document.Document {
 	at := document.Moment{Tick: 90, Seed: 4, Hearts: 2, Flags: []document.ID{Lit}, Things: []document.ThingSo{{Map: Quay, ID: Pearl, Is: []string{"taken"}}, {Map: Quay, ID: "gateentityga", Is: []string{}, Own: []document.OwnSo{{Key: "turns", Is: 5}}}},
 		Hand: "oil", Side: "salt",
 		Hero: document.Figure{Spot: document.Spot{Map: Quay, X: 12 << 12, Y: 5 << 12}, Facing: document.Left}}
+	at.Sheets, at.Drawn = []document.LayerAt{{Map: Quay, Layer: "iceiceiceice"}}, []document.DrawnSo{{Part: "deepchancede", Times: 2}}
+	at.Waits = []document.RuleWait{{Rule: "sceneruletid", Next: "scenewalksce", Ticks: 400, For: "walk", Far: 900}}
 	at.Entry, at.Back = at.Hero.Spot, at.Hero.Spot
 	do = append(do,
 		edit.Insert(edit.Ref{Type: edit.TypePin, ID: "pinpinpinpin"}, document.Pin{ID: "pinpinpinpin", Name: "Lit", Note: "With the pearl.", Order: 10, At: document.PinPlace{Map: Quay, X: 198, Y: 86}, Moment: at}),
 		edit.Insert(edit.Ref{Type: edit.TypeRecording, ID: "keptkeptkept"}, document.Recording{ID: "keptkeptkept", Name: "West", Order: 10, Row: 3, Start: at,
 			Keys: []document.HeldFor{{Held: 8, Ticks: 30}, {Ticks: 10}}, Course: []document.CourseMark{{Map: Quay, X: 12, Y: 5}, {Tick: 40, Map: Quay, X: 10, Y: 5}}}))
-	do = append(do, edit.Insert(edit.Ref{Type: edit.TypeCounter, ID: "saltsaltsalt"}, document.Counter{ID: "saltsaltsalt", Name: "Salt", Start: 2}), inserted(rule), inserted(deepRule()))
+	do = append(do, edit.Insert(edit.Ref{Type: edit.TypeCounter, ID: "saltsaltsalt"}, document.Counter{ID: "saltsaltsalt", Name: "Salt", Start: 2}), inserted(rule), inserted(deepRule()), inserted(sceneRule()))
 	res := edit.Apply(d, &edit.Edit{Do: do})
 	if len(res.Dropped) > 0 {
 		panic(res.Dropped[0])
@@ -100,6 +104,24 @@ func inserted(r document.Rule) edit.Primitive {
 	p := edit.Insert(edit.Ref{Type: edit.TypeRule, ID: r.ID}, r)
 	p.Content = &document.Content{Parts: r.Parts.All()}
 	return p
+}
+
+// sceneRule is a scene, begun by chance as somebody goes over into another guise.
+func sceneRule() document.Rule {
+	part := func(id, parent document.ID, slot, word string, blanks ...kind.Value) document.RulePart {
+		return document.RulePart{ID: id, Parent: parent, Slot: slot, Word: word, Blanks: blanks}
+	}
+	blank := func(key string, value kind.Datum) kind.Value { return kind.Value{Key: key, Value: value} }
+	keeper := document.Naming(document.Object{Type: document.TypeEntity, Map: Quay, ID: "crabcrabcrab"})
+	hero := document.Naming(document.Object{Type: document.TypeHero})
+	r := rules.Of(part("sceneturnsce", "", document.SlotWhen, rules.WordTurnsInto, blank("what", keeper), blank("from", `"0"`), blank("guise", `"2"`)),
+		part("deepchancede", "", document.SlotIf, rules.WordChance, blank("number", "50")),
+		part("scenescenesc", "", document.SlotThen, rules.WordScene, blank("skip", `"can"`)),
+		part("scenewalksce", "scenescenesc", document.SlotThen, rules.WordWalk, blank("what", hero), blank("number", "2"), blank("way", `"left"`), blank("blocked", `"stopping"`)),
+		part("scenelaysce1", "scenescenesc", document.SlotThen, rules.WordLay, blank("what", document.Naming(document.Object{Type: document.TypeLayer, Map: Quay, ID: "iceiceiceice"}))),
+		part("scenetellsce", "scenescenesc", document.SlotThen, rules.WordTells, blank("what", keeper), blank("text", `"Light!"`)))
+	r.ID, r.Order, r.Name = "sceneruletid", 30, "Light"
+	return r
 }
 
 // deepRule is a rule of a kind whose parts stand in one another, with a name, a part that is off and a draft.

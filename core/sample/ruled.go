@@ -70,7 +70,7 @@ func (w *drawer) part(out []document.RulePart, slot string, parent document.ID, 
 			of = document.SlotThen
 		}
 		p := document.RulePart{ID: document.NewID(), Parent: parent, Slot: slot, Word: e.Word}
-		if e.Slot != of || e.Within != "" || e.Word == rules.WordSay && !w.Says || !w.fill(&p, e) {
+		if e.Slot != of || e.Within != "" || (e.Word == rules.WordSay || e.Word == rules.WordTells) && !w.Says || !w.fill(&p, e) {
 			continue
 		}
 		out = append(out, p)

@@ -1,6 +1,7 @@
 package session
 
 import (
+	"azzel/core/cells"
 	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/kind"
@@ -40,11 +41,13 @@ type View struct {
 	Answers []string `json:"answers"`
 	Chosen  int      `json:"chosen"`
 	Notice  string   `json:"notice"`
-	Hearts  int      `json:"hearts"`
-	Most    int      `json:"most"`
-	Lives   int      `json:"lives"`
-	Roam    bool     `json:"roam"`
-	Side    bool     `json:"side"`
+	// Speaker is who says it, nil for nobody.
+	Speaker *SpeakerView `json:"speaker"`
+	Hearts  int          `json:"hearts"`
+	Most    int          `json:"most"`
+	Lives   int          `json:"lives"`
+	Roam    bool         `json:"roam"`
+	Side    bool         `json:"side"`
 	// Slots are the items that are carried, the first ones with a key of their own; Hand is the one in hand, empty for none.
 	Slots  []SlotView `json:"slots"`
 	Hand   string     `json:"hand"`
@@ -115,6 +118,25 @@ type GuiseView struct {
 	Number int         `json:"number"`
 }
 
+// SpeakerView is somebody who says something: what it is called, and how it looks.
+type SpeakerView struct {
+	Name string      `json:"name"`
+	Kind document.ID `json:"kind"`
+	Look cells.Cell  `json:"look"`
+}
+
+func speakerOf(g *play.Game) *SpeakerView {
+	t := g.Stage.Thing(g.Lines[0].By - 1)
+	if t == nil {
+		return nil
+	}
+	out := &SpeakerView{t.Name, document.ID(t.Kind), t.Look}
+	if in := g.Appears(g.Lines[0].By - 1); in != nil && in.Look != 0 {
+		out.Look = in.Look
+	}
+	return out
+}
+
 // SightView is the cells that the hero sees now, and those that it has seen.
 type SightView struct {
 	Now   []grid.Span `json:"now"`
@@ -130,6 +152,7 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{}, Hand: g.Hand, Slots: slotsOf(g),
 		Answers: []string{}, Moved: []Moved{}, Named: []Named{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}, Heard: heardOf(g), Show: ShowView{Thought: []ThoughtView{}}, Turned: []document.LayerAt{}, Guises: []GuiseView{}}
 	if len(g.Lines) > 0 {
+		v.Speaker = speakerOf(g)
 		v.Line, v.Answers, v.Chosen = g.Lines[0].Text, append(v.Answers, g.Lines[0].Answers...), int(g.Chosen)
 	}
 	if v.Dark > 0 && g.Veil > 0 {

@@ -254,6 +254,7 @@ func init() {
 		"goOn":        with((*Session).goOn),
 		"again":       with((*Session).again),
 		"roam":        with((*Session).roam),
+		"doNow":       with((*Session).doNow),
 		"walkTo":      with((*Session).walkTo),
 		"about":       with((*Session).about),
 		"warning":     with((*Session).warning),

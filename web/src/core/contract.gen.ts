@@ -168,6 +168,7 @@ export interface View {
 	answers: string[]
 	chosen: number
 	notice: string
+	speaker: SpeakerView
 	hearts: number
 	most: number
 	lives: number
@@ -1010,6 +1011,12 @@ export interface Event {
 	why?: string
 }
 
+export interface SpeakerView {
+	name: string
+	kind: ID
+	look: number
+}
+
 export interface SlotView {
 	word: string
 	amount: number
@@ -1774,6 +1781,10 @@ export interface Methods {
 	cutFigures: { args: FigureSheet; answer: Outcome }
 	deselect: { args: None; answer: Selected }
 	details: { args: EntitiesArgs; answer: Detail[] }
+	doNow: { args: {
+		rule: ID
+		part: ID
+	}; answer: View }
 	draftRule: { args: RuleTextArgs; answer: Outcome }
 	duplicateLayer: { args: {
 		map: ID

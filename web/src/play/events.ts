@@ -39,6 +39,7 @@ const said: Record<string, (name: string) => string> = {
 	built: (n) => `put up ${n}`,
 	sinks: (n) => `${n} sank`,
 	leads: (n) => `${n || 'the hero'} is led`,
+	tried: (n) => (n ? `“${n}” was tried` : 'a rule was tried'),
 	guise: (n) => `${n}`,
 	lay: (n) => `${n} was laid`,
 	lift: (n) => `${n} was lifted`,

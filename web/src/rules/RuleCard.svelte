@@ -35,6 +35,7 @@
 	)
 	const change = (wish: object) => w.project.try('changeRule', { rule: rule.id, ...wish })
 	const doings = $derived<Choice[]>([
+		...(w.play.on ? [{ label: 'Try it now in the game', run: () => w.play.doNow(rule.id, '') }] : []),
 		{ label: rule.name ? 'Rename' : 'Give it a name', run: () => (naming = true) },
 		{ label: rule.off ? 'Switch on' : 'Switch off', run: () => change({ off: !rule.off }) },
 		{ label: 'Copy below', run: () => change({ copy: true }) },

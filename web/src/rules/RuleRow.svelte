@@ -19,6 +19,9 @@
 	const doings = $derived<Choice[]>(
 		line.part
 			? [
+					...(w.play.on && (line.slot === 'then' || line.slot === 'otherwise')
+						? [{ label: 'Try it now in the game', run: () => w.play.doNow(rule.id, line.part) }]
+						: []),
 					{ label: 'Move up', keys: 'Alt+↑', run: () => arranging.move(line, -1) },
 					{ label: 'Move down', keys: 'Alt+↓', run: () => arranging.move(line, 1) },
 					{ label: 'Copy below', run: () => arranging.copy(line) },

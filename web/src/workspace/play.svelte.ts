@@ -285,6 +285,12 @@ export class Play {
 		this.speed = speeds[Math.max(0, Math.min(speeds.length - 1, i))]
 	}
 
+	/** Does what a rule does, or a line of it, at once in the game as it is now. */
+	doNow(rule: ID, part: ID) {
+		this.behind = null
+		this.try(() => this.project.ask('doNow', { rule, part }))
+	}
+
 	roam() {
 		const on = !this.view?.roam
 		if (this.behind === null) this.try(() => this.project.ask('roam', { on }))
