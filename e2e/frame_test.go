@@ -189,6 +189,13 @@ func TestAccessible(t *testing.T) {
 		k.click(k.at(9, 13)) // the switch
 		k.see("[data-testid=details] input", "Sluice wheel")
 		check("the map with details")
+		if theme == "plaster" { // it stays open
+			k.pressIn("[data-testid=details] summary", "Guises")
+			k.press("Add a guise")
+			k.press("Join")
+		}
+		k.see("[aria-label='Ways between the guises']", "Guise 1")
+		check("the guises of a thing")
 		k.pressIn("aside [role=tab]", "Kinds")
 		check("the kinds")
 		k.pressIn("aside[aria-label=Stack] button", "Entities")

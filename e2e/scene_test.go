@@ -2,8 +2,11 @@ package e2e
 
 import (
 	"azzel/core/author"
+	"azzel/core/document"
+	"azzel/core/sample"
 	"testing"
 
+	"github.com/go-rod/rod"
 	"github.com/go-rod/rod/lib/input"
 )
 
@@ -64,5 +67,23 @@ func TestALineIsTried(t *testing.T) {
 	k.focusMap()
 	k.keys(input.KeyP)
 	k.gone("[data-testid=playing]")
+	k.same()
+}
+
+// How long something stays what it became is chosen under Details, and the card of the rule says what will be so.
+func TestMemoryIsChosen(t *testing.T) {
+	r := world(t)
+	r.author(author.TextRule(r.doc(), "rule \"Gate\"\nwhen\n\tthe hero uses Switch\nthen\n\topen Door"))
+	k := r.open()
+	k.pressIn("aside [role=tab]", "Rules")
+	k.see("[data-testid=after]", "Afterwards Door stays so.")
+	k.click(k.at(10, 2))
+	k.see("[data-testid=details] input", "Door")
+	k.pressIn("[data-testid=details] summary", "At the start")
+	must(t, k.find("[data-testid=details] select", "until the hero comes back").Select([]string{"until one comes to the map again"}, true, rod.SelectorTypeText))
+	k.see("[data-testid=after]", "Door is as at first when one comes there again")
+	k.stored(func(d *document.Document) error {
+		return want("what is remembered of it", d.Entity(sample.Quay, sample.Door).Memory, document.UntilLeft)
+	})
 	k.same()
 }

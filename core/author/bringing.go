@@ -100,7 +100,7 @@ func (b *bringer) entities(m *document.Map, p *document.Placing, old, next *docu
 }
 
 // brought are the fields of an entity that a motif brings.
-var brought = []string{"x", "y", "w", "h", "facing", "turn", "on", "look", "lookOn", "tint", "faint", "points", "values", "variants", "locked", "hidden", "absent", "unseen", "disabled", "order"}
+var brought = []string{"x", "y", "w", "h", "facing", "turn", "on", "look", "lookOn", "tint", "faint", "points", "values", "variants", "locked", "hidden", "absent", "unseen", "disabled", "guises", "memory", "order"}
 
 // change sets what differs between the old and the new entity of a motif, as far as it
 // was not changed by hand meanwhile. How it was moved by hand stays.

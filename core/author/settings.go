@@ -127,7 +127,7 @@ func SetMapSetting(d *document.Document, m *document.Map, key string, text *stri
 }
 
 // entityFields are what SetField can set of several entities at once.
-var entityFields = []string{"facing", "on", "absent", "unseen", "disabled", "locked", "hidden", "group", "tint", "faint", "carrier", "layer", "look", "lookOn", "variants", "name"}
+var entityFields = []string{"facing", "on", "absent", "unseen", "disabled", "locked", "hidden", "group", "tint", "faint", "carrier", "layer", "look", "lookOn", "variants", "guises", "memory", "name"}
 
 // SetField sets one field of entities.
 func SetField(d *document.Document, m *document.Map, ids []document.ID, field string, value any) (Change, error) {

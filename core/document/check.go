@@ -4,6 +4,7 @@ import (
 	"azzel/core/cells"
 	"azzel/core/kind"
 	"fmt"
+	"slices"
 	"strings"
 	"unicode"
 	"unicode/utf8"
@@ -264,6 +265,9 @@ func (e *Entity) checkMore() error {
 		if err := first(checkRange("x", p.X, -maxPixel*16, maxPixel*16), checkRange("y", p.Y, -maxPixel*16, maxPixel*16)); err != nil {
 			return err
 		}
+	}
+	if !slices.Contains(Memories, e.Memory) {
+		return fmt.Errorf("an entity is not remembered “%.40s”", e.Memory)
 	}
 	for _, v := range e.Variants {
 		if !v.Look.Valid() || v.Odds < 0 || v.Odds > MaxOdds {

@@ -292,6 +292,8 @@ type Entity struct {
 	Carrier ID `json:"carrier,omitempty"`
 	// Variants are other pictures, one of which is drawn when a game starts.
 	Variants []Variant `json:"variants,omitempty"`
+	// Memory is how long what becomes of it in a game stays so: one of Memories.
+	Memory string `json:"memory,omitempty"`
 	// Guises are the other ways in which it can be.
 	Guises []Guise `json:"guises,omitempty"`
 }

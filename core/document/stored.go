@@ -60,6 +60,7 @@ type storedEntity struct {
 	Points   []grid.Point `json:"points,omitempty"`
 	Carrier  ID           `json:"carrier,omitempty"`
 	Variants []Variant    `json:"variants,omitempty"`
+	Memory   string       `json:"memory,omitempty"`
 	Guises   []Guise      `json:"guises,omitempty"`
 }
 

@@ -14,7 +14,7 @@ func (g *Game) embody(m *world.Ground) {
 	case !was:
 		g.Entered = slices.Insert(slices.Clone(g.Entered), at, m.Ref)
 	case !m.Remembers():
-		g.Bodies = slices.DeleteFunc(g.Bodies, func(b Body) bool { return b.Map == m.Ref && g.being(b.Of) })
+		g.Bodies = slices.DeleteFunc(g.Bodies, func(b Body) bool { return b.Map == m.Ref && g.being(b.Of) && !g.remembered(b.Of) })
 	}
 	g.makeBodies(m)
 }

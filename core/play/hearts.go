@@ -1,6 +1,7 @@
 package play
 
 import (
+	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/rules"
@@ -111,6 +112,7 @@ func (g *Game) comeBack() {
 	if changes {
 		g.enterMap()
 	}
+	g.forgetsAll(world.None, document.UntilLost)
 	g.free()
 	g.happen(happening{on: rules.WordComesBack, m: b.Map, thing: world.None})
 }

@@ -113,17 +113,22 @@ func (g *Game) enterMap() {
 	m := g.Ground()
 	g.embody(m)
 	if !m.Remembers() {
+		here := func(r world.Ref) bool { return r >= m.First && r < m.After && !g.remembered(r) }
 		for r := m.First; r < m.After; r++ {
 			for _, bit := range afresh {
-				g.setThing(r, bit, false)
+				if here(r) {
+					g.setThing(r, bit, false)
+				}
+			}
+			if here(r) {
+				g.firstOwn(g.Stage, r, r+1)
 			}
 		}
-		g.firstOwn(g.Stage, m.First, m.After)
 		g.firstSheets(m)
-		here := func(r world.Ref) bool { return r >= m.First && r < m.After }
 		g.Timers = slices.DeleteFunc(slices.Clone(g.Timers), func(t Timer) bool { return here(t.Of) })
 		g.Tallies = slices.DeleteFunc(slices.Clone(g.Tallies), func(t Tally) bool { return here(t.Of) })
 	}
+	g.forgetsAll(m.Ref, document.UntilLeft)
 	g.tell(rules.WordArrive, m.Name)
 	g.happen(happening{on: rules.WordArrive, m: m.Ref, thing: world.None})
 }

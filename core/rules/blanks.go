@@ -54,7 +54,7 @@ var asked = []string{document.SlotIf}
 // guised are the blanks for something that has guises, and for some of them.
 func guised(keys ...string) []Blank {
 	out := entity("thing that has guises", anything)
-	out[0].Wears = true
+	out[0].Wears, out[0].Lack = true, "select something on a map and give it one under Details"
 	for _, key := range keys {
 		out = append(out, Blank{Key: key, Type: BlankGuise})
 	}

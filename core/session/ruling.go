@@ -20,12 +20,14 @@ type ToldRule struct {
 	// Kinds are those of which it concerns all.
 	Kinds    []document.ID `json:"kinds"`
 	Sentence []rules.Said  `json:"sentence"`
+	// After is what will be so of what it does when one comes there again; empty for nothing.
+	After string `json:"after"`
 	// Lines are those of its card.
 	Lines []rules.Line `json:"lines"`
 }
 
 func ruleTold(d *document.Document, r *document.Rule) ToldRule {
-	told := ToldRule{r, rules.Place(r), len(r.In(document.SlotIf)) > 0, []document.ID{}, []document.ID{}, []document.ID{}, rules.Sentence(d, r), rules.Lines(d, r)}
+	told := ToldRule{r, rules.Place(r), len(r.In(document.SlotIf)) > 0, []document.ID{}, []document.ID{}, []document.ID{}, rules.Sentence(d, r), rules.After(d, r), rules.Lines(d, r)}
 	for _, p := range r.InOrder() {
 		for _, b := range p.Blanks {
 			if o, ok := document.Named(b.Value); ok {
@@ -57,7 +59,7 @@ func (r *ToldRule) mention(o document.Object) {
 
 // sameRule reports whether of a rule the same would be told again.
 func sameRule(old *document.Rule, was ToldRule, now *document.Rule, is ToldRule) bool {
-	return old == now && slices.Equal(was.Sentence, is.Sentence) && slices.EqualFunc(was.Lines, is.Lines, func(a, b rules.Line) bool { return slices.Equal(a.Words, b.Words) })
+	return old == now && was.After == is.After && slices.Equal(was.Sentence, is.Sentence) && slices.EqualFunc(was.Lines, is.Lines, func(a, b rules.Line) bool { return slices.Equal(a.Words, b.Words) })
 }
 
 // ReadText is what a text says of a rule: what is wrong with it, and its pieces as they are coloured.

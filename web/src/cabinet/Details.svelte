@@ -176,6 +176,20 @@
 			{@render tick('absent', 'is not there until a rule brings it')}
 			{@render tick('unseen', 'is there without being shown')}
 			{@render tick('disabled', 'is disabled: it stands there and does nothing')}
+			<label class="flex flex-col gap-0.5">
+				<span class="text-dim">What becomes of it stays so</span>
+				<select
+					class="field"
+					value={list.every((e) => (e.memory ?? '') === (list[0].memory ?? '')) ? (list[0]?.memory ?? '') : 'differs'}
+					onchange={(e) => set('memory', e.currentTarget.value)}
+				>
+					<option value="differs" disabled hidden>differs</option>
+					<option value="">as its map says</option>
+					<option value="kept">for all of the game</option>
+					<option value="left">until one comes to the map again</option>
+					<option value="lost">until the hero comes back after a loss</option>
+				</select>
+			</label>
 		</EntityPart>
 		<EntityPart title="Look">
 			<EntityLook {list} {set} turn={(t) => change('turnEntities', t)} />

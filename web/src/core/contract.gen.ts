@@ -1242,6 +1242,7 @@ export interface Entity {
 	points?: Point[]
 	carrier?: ID
 	variants?: Variant[]
+	memory?: string
 	guises?: Guise[]
 }
 
@@ -1322,6 +1323,7 @@ export interface ToldRule {
 	maps: ID[]
 	kinds: ID[]
 	sentence: Said[]
+	after: string
 	lines: Line[]
 	id: ID
 	order: number

@@ -151,6 +151,7 @@
 				</Menu>
 			</div>
 		</div>
+		{#if rule.after}<p class="px-2 pb-1 text-[12px] text-dim" data-testid="after">Afterwards {rule.after}.</p>{/if}
 		{#if asText}
 			{#await import('./RuleText.svelte') then { default: RuleText }}
 				<RuleText {rule} />
