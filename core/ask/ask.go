@@ -54,7 +54,7 @@ type asker struct {
 	it   world.Ref
 }
 
-// About answers about an entity, a flag or a counter; game is nil where none is played. An object that is not there
+// About answers about an entity, a layer, a flag or a counter; game is nil where none is played. An object that is not there
 // gives an answer without groups.
 func About(d *document.Document, of document.Object, game *play.Game) Answer {
 	a := asker{doc: d, of: of, game: game, it: world.None}
@@ -69,6 +69,15 @@ func About(d *document.Document, of document.Object, game *play.Game) Answer {
 			out := Answer{Of: f.Name, Groups: []Question{a.changes("What sets or clears it", "No rule sets it: it is never set."), a.needs()}}
 			if game != nil {
 				out.Now = map[bool]string{true: "is set", false: "is not set"}[game.Flag(f.ID)]
+			}
+			return out
+		}
+	case document.TypeLayer:
+		if m := d.Maps.Get(of.Map); m != nil && m.Layers.Get(of.ID) != nil {
+			first := map[bool]string{true: "No rule lays it, so it is never there in a game.", false: "No rule lifts it: it always lies there."}[m.Layers.Get(of.ID).Absent]
+			out := Answer{Of: m.Layers.Get(of.ID).Name, Groups: []Question{a.changes("What lays and lifts it", first), a.needs()}}
+			if game != nil {
+				out.Now = map[bool]string{true: "lies there", false: "does not lie there"}[game.Lies(of)]
 			}
 			return out
 		}
@@ -150,6 +159,13 @@ func (a *asker) changes(title, nothing string) Question {
 	out := Question{Title: title, Nothing: nothing, Lines: []Reply{}}
 	for _, r := range a.doc.RulesInOrder() {
 		tree := rules.TreeOf(r)
+		for _, w := range tree.When {
+			if w.Word == rules.WordTurnsInto && a.names(w, tree) {
+				l := a.line(r, tree, w)
+				l.Text = rules.Clause(a.doc, w.RulePart)
+				out.Lines = append(out.Lines, l)
+			}
+		}
 		for _, slot := range [][]*rules.Node{tree.Then, tree.Otherwise} {
 			rules.Each(slot, func(n *rules.Node) {
 				if e := rules.Find(n.Word); e == nil || e.Slot != document.SlotThen || !a.names(n, tree) || n.By == a.of.ID && n.At != a.of {
@@ -209,7 +225,7 @@ func (a *asker) needs() Question {
 	for _, r := range a.doc.RulesInOrder() {
 		tree := rules.TreeOf(r)
 		for _, w := range tree.When {
-			if a.names(w, tree) {
+			if w.Word != rules.WordTurnsInto && a.names(w, tree) {
 				add(Reply{Text: "a rule waits until " + rules.Clause(a.doc, w.RulePart), Rule: r.ID})
 			}
 		}

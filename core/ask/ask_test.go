@@ -123,3 +123,33 @@ Who needs it: Nothing waits for it or asks about it.`},
 		t.Errorf("what came later is %s", said(a))
 	}
 }
+
+// A layer is asked what lays it, and somebody what changes the guise in which he is.
+func TestLayersAndGuisesAreAsked(t *testing.T) {
+	d := done(t, sample.World(), edit.Set(edit.Ref{Type: edit.TypeLayer, Map: sample.Quay, ID: sample.Things}, "absent", true),
+		edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Door}, "guises", []document.Guise{{Number: 1, Name: "Rusty"}}))
+	layer := document.Object{Type: document.TypeLayer, Map: sample.Quay, ID: sample.Things}
+	if got := said(ask.About(d, layer, nil)); !strings.Contains(got, "No rule lays it, so it is never there") {
+		t.Errorf("it is said %s", got)
+	}
+	for _, text := range []string{"when\n\tthe hero uses Switch\nif\n\tlayer Things on Quay does not lie there\nthen\n\tlay layer Things on Quay", "when\n\tDoor turns from \"as it is now\" to Rusty\nif\n\tLit is set"} {
+		c, err := author.TextRule(d, text)
+		if err != nil {
+			t.Fatal(err)
+		}
+		d = done(t, d, c.Do...)
+	}
+	st := world.New(d, chart.New(d, nil), nil)
+	g, err := play.Start(st, sample.Quay, 1)
+	if err != nil {
+		t.Fatal(err)
+	}
+	for of, want := range map[document.Object]string{
+		layer: "Things|does not lie there\nWhat lays and lifts it\n- lay layer Things, when the hero uses Switch [layer Things does not lie there yes]\nWho needs it\n- a rule asks: layer Things does not lie there",
+		{Type: document.TypeEntity, Map: sample.Quay, ID: sample.Door}: "- Door turns from as it is now to Rusty [Lit is set no]",
+	} {
+		if got := said(ask.About(d, of, g)); !strings.Contains(got, want) {
+			t.Errorf("it is said\n%s\nwanted\n%s", got, want)
+		}
+	}
+}

@@ -162,12 +162,12 @@
 	<button class="button h-7 self-start" onclick={() => w.project.try('addGuise', at)}>Add a guise</button>
 	{#if guises.length > 1}
 		<span class="flex items-center gap-1" role="group" aria-label="Join two guises">
-			<select class="field h-7 w-0 min-w-0 grow px-1" aria-label="The way leads from" bind:value={from}>
+			<select class="field h-7 w-0 min-w-0 grow truncate pr-5 pl-1" aria-label="The way leads from" bind:value={from}>
 				{#each guises as g (g.number)}<option value={g.number}>{g.name}</option>{/each}
 			</select>
 			→
 			<select
-				class="field h-7 w-0 min-w-0 grow px-1"
+				class="field h-7 w-0 min-w-0 grow truncate pr-5 pl-1"
 				aria-label="The way leads to"
 				value={target}
 				onchange={(e) => (to = Number(e.currentTarget.value))}

@@ -20,6 +20,7 @@
 </script>
 
 <script lang="ts">
+	import CircleHelp from '@lucide/svelte/icons/circle-question-mark'
 	import Copy from '@lucide/svelte/icons/copy'
 	import Merge from '@lucide/svelte/icons/merge'
 	import Settings2 from '@lucide/svelte/icons/settings-2'
@@ -155,6 +156,15 @@
 							checked={l.covers ?? false}
 							onchange={(e) => set('covers', e.currentTarget.checked)}
 						/> its tiles count in place of what is below</label
+					>
+				{/if}
+				{#if l.kind !== 'entities' && l.kind !== 'group'}
+					<button
+						class="button"
+						onclick={() => {
+							open = false
+							w.asking = { type: 'layer', map: w.map!.id, id: l.id }
+						}}><CircleHelp size={15} /> Ask what lays and lifts it</button
 					>
 				{/if}
 				<div class="flex items-center gap-1.5">
