@@ -93,3 +93,22 @@ func counterIs(name string, start int) func(*document.Document) error {
 		return nil
 	}
 }
+
+// Items and signals are listed under Rules with what is missing, and renamed everywhere.
+func TestItemsAndSignalsAreListed(t *testing.T) {
+	r := world(t)
+	r.author(author.TextRule(r.doc(), "when\n\tthe hero uses Switch\nthen\n\tgive the hero 2 coin\n\tsend out tide\n\ttake 1 coin from the hero"))
+	k := r.open()
+	k.pressIn("nav button", "Rules")
+	k.see("[aria-label=Items]", "2 uses")
+	k.see("[aria-label=Signals]", "nobody waits for it")
+	k.write("[aria-label='Name of the item']", "silver")
+	k.keys(input.Enter)
+	k.see("[data-testid=rule]", "silver")
+	k.write("[aria-label='Name of the signal']", "ebb")
+	k.keys(input.Enter)
+	k.ruleIs("when\n\tthe hero uses Switch\nthen\n\tgive the hero 2 silver\n\tsend out ebb\n\ttake 1 silver from the hero\n")
+	k.press("Undo")
+	k.see("[aria-label=Signals]", "nobody waits for it")
+	k.ruleIs("when\n\tthe hero uses Switch\nthen\n\tgive the hero 2 silver\n\tsend out tide\n\ttake 1 silver from the hero\n")
+}

@@ -186,3 +186,19 @@ func TestWiresAreRules(t *testing.T) {
 		t.Error("a wire begins at a door")
 	}
 }
+
+// A rule takes no more parts than it can have, whoever asks.
+func TestRulesHaveRoomForSoManyParts(t *testing.T) {
+	parts := []document.RulePart{rules.Use(sample.Quay, sample.Switch)}
+	for len(parts) < document.MaxParts-1 {
+		parts = append(parts, rules.Say("Again."))
+	}
+	c, err := author.AddRule(sample.World(), rules.Of(parts...))
+	d := apply(t, sample.World(), c, err)
+	if _, err := author.ChangeRule(d, rules.Wish{Rule: c.Made, Word: rules.WordAsk}); err == nil {
+		t.Error("a question with its answers found room where there is none")
+	}
+	if _, err := author.ChangeRule(d, rules.Wish{Rule: c.Made, Word: "nothing"}); err == nil {
+		t.Error("there is a word that does nothing")
+	}
+}

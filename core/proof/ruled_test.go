@@ -7,6 +7,7 @@ import (
 	"azzel/core/kind"
 	"azzel/core/proof"
 	"azzel/core/sample"
+	"strings"
 	"testing"
 )
 
@@ -65,6 +66,8 @@ func TestWorldsOfRules(t *testing.T) {
 		}
 		if _, a := answerOf(d); a.Is != c.is {
 			t.Errorf("%s: it is said %v, %s", c.name, a.Is, a.Why)
+		} else if a.Lucky != (a.Is == proof.Can && strings.Contains(strings.Join(c.rules, ""), "draw ")) {
+			t.Errorf("%s: that chance helped is said %t", c.name, a.Lucky)
 		}
 	}
 }

@@ -20,6 +20,8 @@ type Proof struct {
 	// Is is empty while it is looked for.
 	Is    string `json:"is"`
 	Steps int    `json:"steps"`
+	// Lucky tells that chance helped on the way.
+	Lucky bool   `json:"lucky"`
 	Why   string `json:"why"`
 	// Map and Entity are what stands in the way, if anything does.
 	Map    document.ID `json:"map"`
@@ -50,7 +52,7 @@ func (s *Session) prove(a struct {
 	out := Proof{}
 	if p.answer != nil {
 		p.search = nil
-		out = Proof{Is: string(p.answer.Is), Steps: p.answer.Steps, Why: p.answer.Why}
+		out = Proof{Is: string(p.answer.Is), Steps: p.answer.Steps, Lucky: p.answer.Lucky, Why: p.answer.Why}
 		if p.answer.By >= 0 {
 			end := p.stage.End(p.answer.By)
 			out.Map, out.Entity = end.Map, end.Entity

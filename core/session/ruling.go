@@ -75,6 +75,18 @@ type ruleTextArgs struct {
 
 func init() {
 	register(map[string]method{
+		"ruleWords": with(func(s *Session, a struct {
+			What string `json:"what"`
+		}) ([]author.UsedWord, error) {
+			return author.UsedWords(s.doc(), a.What), nil
+		}),
+		"renameWord": authored(func(d *document.Document, a struct {
+			What string `json:"what"`
+			From string `json:"from"`
+			To   string `json:"to"`
+		}) (author.Change, error) {
+			return author.RenameWord(d, a.What, a.From, a.To)
+		}),
 		"startRule":  authored(author.StartRule),
 		"changeRule": authored(author.ChangeRule),
 		"ruleChoices": with(func(s *Session, a struct {

@@ -73,3 +73,11 @@ func TestWrongCalls(t *testing.T) {
 		t.Error("garbage was opened as a project")
 	}
 }
+
+// Before a project is open nothing can be jumped to.
+func TestJumpingNowhere(t *testing.T) {
+	var s session.Session
+	if _, err := s.Jump(sample.World().Encode(), "back"); err == nil {
+		t.Error("without a project it is another one")
+	}
+}

@@ -762,6 +762,7 @@ export interface SelectArgs {
 export interface Proof {
 	is: string
 	steps: number
+	lucky: boolean
 	why: string
 	map: ID
 	entity: ID
@@ -830,6 +831,13 @@ export interface RulesChoice {
 	points?: ID[]
 	what?: string
 	wish: Wish
+}
+
+export interface UsedWord {
+	word: string
+	rules: string[] | null
+	things: number
+	note: string
 }
 
 export interface SetArgs {
@@ -1965,6 +1973,11 @@ export interface Methods {
 		from: string
 		to: string
 	}; answer: Outcome }
+	renameWord: { args: {
+		what: string
+		from: string
+		to: string
+	}; answer: Outcome }
 	reorderMap: { args: {
 		map: ID
 		to: number
@@ -1994,6 +2007,9 @@ export interface Methods {
 	ruleText: { args: {
 		rule: ID
 	}; answer: string }
+	ruleWords: { args: {
+		what: string
+	}; answer: UsedWord[] }
 	select: { args: SelectArgs; answer: Selected }
 	selectAll: { args: {
 		map: ID

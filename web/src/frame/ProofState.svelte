@@ -21,13 +21,18 @@
 	<div class="flex min-w-0 items-center {proving.busy ? 'opacity-60' : ''}" role="status" data-testid="proof">
 		{#if answer.is === 'can'}
 			<Hint
-				label="can be finished, at most {counted(answer.steps, 'step')}: see the walk that was played to the goal"
+				label="can be finished{answer.lucky ? ' with luck' : ''}, at most {counted(
+					answer.steps,
+					'step',
+				)}: see the walk that was played to the goal"
 				class="flex h-7 min-w-0 items-center gap-1.5 px-1.5 text-sage hover:bg-well disabled:hover:bg-transparent"
 				disabled={proving.busy || !w.map}
 				onclick={go}
 			>
 				<FlagTriangleRight size={15} />
-				<span class="truncate">can be finished, at most {counted(answer.steps, 'step')}</span>
+				<span class="truncate"
+					>can be finished{answer.lucky ? ' with luck' : ''}, at most {counted(answer.steps, 'step')}</span
+				>
 			</Hint>
 		{:else if answer.is === 'cannot'}
 			<Hint

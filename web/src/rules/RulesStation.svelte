@@ -7,6 +7,7 @@
 	import AskPanel from './AskPanel.svelte'
 	import RuleCard from './RuleCard.svelte'
 	import ValueList from './ValueList.svelte'
+	import WordList from './WordList.svelte'
 
 	const w = workspace()
 	let wanted = $state('')
@@ -96,6 +97,8 @@
 	<aside class="min-h-0 overflow-y-auto border-l border-line p-3" aria-label="Flags and counters">
 		<ValueList of="flag" all={w.project.head.flags} />
 		<ValueList of="counter" all={w.project.head.counters} />
+		<WordList what="item" />
+		<WordList what="signal" />
 	</aside>
 	<AskPanel />
 </div>
