@@ -124,7 +124,7 @@ func itemWords(d *document.Document, e *document.Entity) (out []string) {
 	return out
 }
 
-// RenameWord calls a signal or an item otherwise, everywhere: in rules, and of items on all maps and in own kinds.
+// RenameWord calls a signal or an item otherwise: in all rules, and of items on all maps. What kinds say for all of theirs stays.
 func RenameWord(d *document.Document, what, from, to string) (Change, error) {
 	to = strings.TrimSpace(to)
 	switch {
