@@ -6,6 +6,7 @@ import (
 	"azzel/core/kind"
 	"azzel/core/rules"
 	"azzel/core/world"
+	"slices"
 )
 
 const (
@@ -96,6 +97,12 @@ func (g *Game) walk(m *world.Ground, n *rules.Node, t *Thread) (done bool) {
 	all := g.actors(n, t.It)
 	if len(all) == 0 {
 		return true
+	}
+	if b := g.Hero(); slices.Contains(all, b) && b.Flags&Stepping != 0 {
+		if !t.Skips {
+			return false // it comes to the next cell first
+		}
+		b.X, b.Y, b.Flags = b.GoalX, b.GoalY, b.Flags&^Stepping
 	}
 	if n.Word == rules.WordGoTo {
 		done = true

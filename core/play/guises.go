@@ -21,7 +21,7 @@ func (g *Game) Appears(r world.Ref) *document.Guise {
 	return nil
 }
 
-// says is what a thing says in the guise that it is in.
+// saidBy is what a thing says in the guise that it is in.
 func (g *Game) saidBy(r world.Ref, t *world.Thing) string {
 	if in := g.Appears(r); in != nil && in.Says != "" {
 		return in.Says

@@ -3,6 +3,7 @@ package play_test
 import (
 	"azzel/core/document"
 	"azzel/core/edit"
+	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/play"
 	"azzel/core/rules"
@@ -87,6 +88,25 @@ func TestWalkersThatAreBlocked(t *testing.T) {
 	r.hold(0, 300)
 	if at := r.g.Where(r.thing(kind.Character)); !r.g.Flag(sample.Lit) || at.Left/play.Sub/16 != 2 && at.Top/play.Sub/16 != 2 {
 		t.Errorf("it came to %d, %d", at.Left/play.Sub, at.Top/play.Sub)
+	}
+}
+
+// A scene that begins while the hero is between two cells lets it come to the next one first, also where it is skipped.
+func TestScenesBeginBetweenCells(t *testing.T) {
+	for _, skips := range []bool{false, true} {
+		r := drawn(t, "\n.....\n.....\n.....\n@....", `walking="cells"`).with(kind.Sensor, 1, 3, 1, 1, true, document.Down)
+		r.d = apply(t, r.d, sample.Drawn()...)
+		r.reads("when\n\tsomebody comes to sensor\nthen\n\tscene that can be skipped\n\t\twalk the hero 2 cells up waiting where blocked\n\tset Lit")
+		for n := 0; n < 60 && !r.g.Held() && !r.g.Flag(sample.Lit); n++ {
+			r.hold(play.InputRight, 1)
+		}
+		if skips {
+			r.press(play.InputSkip)
+		}
+		r.hold(0, 120)
+		if b := r.hero(); r.cell() != (grid.Point{X: 1, Y: 1}) || (b.X/play.Sub)%16 != (16-r.g.Stage.Gait(r.g.Ground(), b.Of).W/play.Sub)/2 || !r.g.Flag(sample.Lit) {
+			t.Errorf("skipped %t: the hero is in cell %v, at %d", skips, r.cell(), b.X/play.Sub)
+		}
 	}
 }
 

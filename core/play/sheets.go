@@ -60,6 +60,16 @@ func (g *Game) firstSheets(m *world.Ground) {
 	}
 }
 
+// Lifted lists the layers that rules lay and lift and that do not lie there now.
+func (g *Game) Lifted() (out []document.LayerAt) {
+	for n, o := range g.Stage.Sheets {
+		if o.Absent != g.bit(sheetSlot(g.Stage, n)) {
+			out = append(out, document.LayerAt{Map: o.Map, Layer: o.Layer})
+		}
+	}
+	return out
+}
+
 // Turned lists the layers that are otherwise than at first.
 func (g *Game) Turned() (out []document.LayerAt) {
 	for n, o := range g.Stage.Sheets {

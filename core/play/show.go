@@ -139,7 +139,7 @@ func (g *Game) showOn() {
 	}
 }
 
-// enterShow brings what is seen to the next stage.
+// enter brings what is seen to the next stage.
 func (s *Show) enter(was, next *world.Stage) {
 	if s.Watch >= 0 {
 		s.Watch = movedThing(was, next, s.Watch)

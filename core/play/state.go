@@ -226,7 +226,8 @@ type Thread struct {
 	For  Waits
 	// Fork is the place, counted from 1, of the step that began it beside others; 0 is none.
 	Fork int32
-	// Far is how far somebody walks still, in 1/256 map pixels.
+	// Far is how far somebody walks still, in 1/256 map pixels; of one who finds a way, 1 while he is on his way to the next
+	// cell.
 	Far int64
 	// Skips tells that the rest of the scene is skipped.
 	Skips bool

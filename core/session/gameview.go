@@ -94,8 +94,8 @@ type View struct {
 	Show ShowView `json:"show"`
 	// Guises are the things of the map that are in another guise than their first.
 	Guises []GuiseView `json:"guises"`
-	// Turned are the layers that lie over their maps, or do not, otherwise than at first.
-	Turned []document.LayerAt `json:"turned"`
+	// Lifted are the layers that do not lie over their maps now, whether rules lifted them or have not laid them.
+	Lifted []document.LayerAt `json:"lifted"`
 	// Looks are the variants that were drawn for entities of this map.
 	Looks []drawnLook `json:"looks"`
 }
@@ -150,7 +150,7 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 		Tick: g.Tick, From: p.record.From(), To: p.record.To(), Events: toldOf(g.Stage.Doc, told), Notice: g.Notice, Dark: dark(g.State),
 		Hearts: int(g.Count(play.Hearts)), Lives: int(g.Count(play.Lives)), Roam: p.roam && g == p.game || g != p.game && g.Roam, Way: append([]grid.Point{}, p.way...), Shows: p.shows(),
 		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{}, Hand: g.Hand, Slots: slotsOf(g),
-		Answers: []string{}, Moved: []Moved{}, Named: []Named{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}, Heard: heardOf(g), Show: ShowView{Thought: []ThoughtView{}}, Turned: []document.LayerAt{}, Guises: []GuiseView{}}
+		Answers: []string{}, Moved: []Moved{}, Named: []Named{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}, Heard: heardOf(g), Show: ShowView{Thoughts: []ThoughtView{}}, Lifted: []document.LayerAt{}, Guises: []GuiseView{}}
 	if len(g.Lines) > 0 {
 		v.Speaker = speakerOf(g)
 		v.Line, v.Answers, v.Chosen = g.Lines[0].Text, append(v.Answers, g.Lines[0].Answers...), int(g.Chosen)
@@ -173,7 +173,7 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 	if m == nil {
 		return v
 	}
-	v.Show, v.Turned = showOf(g), append(v.Turned, g.Turned()...)
+	v.Show, v.Lifted = showOf(g), append(v.Lifted, g.Lifted()...)
 	v.Map, v.Side, v.Cell, v.Most = m.ID, m.Side, g.HeroCell(), int(st.Gait(m, b.Of).Hearts)
 	v.X, v.Y = g.Picture()
 	lens := m.Lens()

@@ -15,11 +15,11 @@ type ShowView struct {
 	// Dark is how dark it is, 0 to 255.
 	Dark int `json:"dark"`
 	// Tint is a word of rules.Tints, TintWas the one before, and Tinted how far it has come to it, 0 to 1000.
-	Tint    string        `json:"tint"`
-	TintWas string        `json:"tintWas"`
-	Tinted  int           `json:"tinted"`
-	Caption string        `json:"caption"`
-	Thought []ThoughtView `json:"thoughts"`
+	Tint     string        `json:"tint"`
+	TintWas  string        `json:"tintWas"`
+	Tinted   int           `json:"tinted"`
+	Caption  string        `json:"caption"`
+	Thoughts []ThoughtView `json:"thoughts"`
 	// Over is one of document.Ends, empty while it goes on; Ending is what is said then.
 	Over   string `json:"over"`
 	Ending string `json:"ending"`
@@ -35,7 +35,7 @@ type ThoughtView struct {
 func showOf(g *play.Game) ShowView {
 	s := &g.Show
 	out := ShowView{Held: g.Held(), Skips: g.Skippable(), Shake: s.Shake > 0, Dark: int(s.Dark), Tint: rules.Tints[s.Tint], TintWas: rules.Tints[s.TintWas], Tinted: 1000,
-		Caption: s.Caption, Thought: []ThoughtView{}, Ending: g.Ending}
+		Caption: s.Caption, Thoughts: []ThoughtView{}, Ending: g.Ending}
 	if s.TintLeft > 0 {
 		out.Tinted = int((s.TintAll - s.TintLeft) * 1000 / s.TintAll)
 	}
@@ -53,7 +53,7 @@ func showOf(g *play.Game) ShowView {
 			at := g.Where(t.Of)
 			x, y = int((at.Left+at.Right)/2/play.Sub), min(int(at.Top/play.Sub), int(at.Bottom/play.Sub)-m.CellHeight)
 		}
-		out.Thought = append(out.Thought, ThoughtView{x, y, t.Text})
+		out.Thoughts = append(out.Thoughts, ThoughtView{x, y, t.Text})
 	}
 	return out
 }

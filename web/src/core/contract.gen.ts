@@ -202,7 +202,7 @@ export interface View {
 	emitters: EmitterView[]
 	show: ShowView
 	guises: GuiseView[]
-	turned: LayerAt[]
+	lifted: LayerAt[]
 	looks: DrawnLook[]
 }
 

@@ -181,8 +181,7 @@ export class Scene {
 			if (l.kind === 'group' || (l.kind === 'zones' && play)) continue
 			const g = groups.get(l.group)
 			if (solo ? l.id !== solo && l.group !== solo : !l.shown) continue
-			// what rules laid over the map, and lifted off it
-			if (play && !!l.absent !== play.turned.some((t) => t.layer === l.id)) continue
+			if (play?.lifted.some((t) => t.layer === l.id)) continue
 			out.push(
 				g
 					? {

@@ -49,22 +49,22 @@
 			<QuickSlots />
 			{#if view.show.caption}
 				<div class="absolute inset-x-0 top-1/5 flex justify-center" role="status" data-testid="caption">
-					<p class="max-w-[32rem] bg-ink/85 px-6 py-3 text-center text-[18px] font-semibold text-plaster">
+					<p class="max-w-[32rem] bg-ink px-6 py-3 text-center text-[18px] font-semibold text-plaster">
 						{view.show.caption}
 					</p>
 				</div>
 			{/if}
 			{#if view.show.over}
 				<div
-					class="pointer-events-auto absolute inset-0 flex flex-col items-center justify-center gap-4 bg-ink/80 text-plaster"
+					class="pointer-events-auto cut absolute top-1/3 left-1/2 flex w-[30rem] max-w-[90%] -translate-x-1/2 flex-col items-center gap-4 px-8 py-7"
 					role="status"
 					data-testid="over"
 				>
 					<h2 class="text-[26px] font-semibold">{view.show.over === 'won' ? 'The game is won' : 'The game is lost'}</h2>
-					{#if view.show.ending}<p class="max-w-[30rem] px-4 text-center text-[16px] whitespace-pre-line">
+					{#if view.show.ending}<p class="text-center text-[16px] whitespace-pre-line">
 							{view.show.ending}
 						</p>{/if}
-					<button class="button bg-plaster text-ink" onclick={() => w.play.press(16)}
+					<button class="button button-main" onclick={() => w.play.press(16)}
 						>Begin again <span class="key">{keyWord(gameKeys.of('use')[0])}</span></button
 					>
 				</div>
