@@ -8,12 +8,12 @@ import (
 const inWater = 160
 
 // above moves the hero on a map that is seen from above.
-func (g *Game) above(m *world.Ground, in Input) {
+func (g *Game) above(m *world.Ground, in Input, quiet bool) {
 	b, w := g.Hero(), g.gait()
 	dx, dy := in.ways()
 	ax, ay := w.RunX, w.RunY
 	here, flowX, flowY := g.middle(m, b)
-	if g.carried(m) {
+	if !quiet && g.carried(m) {
 		here, flowX, flowY = 0, 0, 0
 	}
 	b.Mode = Walking

@@ -47,8 +47,9 @@ func (g *Game) below(m *world.Ground, b *Body) (flowX int64) {
 	}
 	box := g.extent(b)
 	x, last := (box.Left+box.Right)/2, world.None
-	g.near(m, world.Box{Left: x, Top: box.Bottom, Right: x + 1, Bottom: box.Bottom + 1}, func(r world.Ref, t *world.Thing, _ world.Box) {
-		if r != last && t.Area != nil && t.Area.Below && g.works(r, t) {
+	under := world.Box{Left: x, Top: box.Bottom, Right: x + 1, Bottom: box.Bottom + 1}
+	g.near(m, under, func(r world.Ref, t *world.Thing, at world.Box) {
+		if r != last && t.Area != nil && t.Area.Below && meets(at, under) && g.works(r, t) {
 			last = r
 			flowX += t.Area.FlowX
 		}

@@ -78,9 +78,12 @@ func (g *Game) Where(r world.Ref) world.Box {
 
 // findLively lists the bodies of a map, and where they are.
 func (g *Game) findLively(m *world.Ground) {
-	if g.livelyOf == m.Ref && g.livelyAt == g.Tick {
-		return
+	if g.livelyOf != m.Ref || g.livelyAt != g.Tick {
+		g.listLively(m)
 	}
+}
+
+func (g *Game) listLively(m *world.Ground) {
 	g.livelyOf, g.livelyAt = m.Ref, g.Tick
 	g.lively = g.lively[:0]
 	g.around.empty(m.SquareCount())
@@ -92,6 +95,12 @@ func (g *Game) findLively(m *world.Ground) {
 		g.lively = append(g.lively, i)
 		g.around.add(m, g.extent(b), int32(i))
 	}
+}
+
+// alone reports whether no thing of a map could touch a box; false may be said where it is so.
+func (g *Game) alone(m *world.Ground, box world.Box) bool {
+	g.findLively(m)
+	return len(g.lively) == 0 && m.Bare(box)
 }
 
 // near calls f with the things of a map that could touch a box, and where they are.

@@ -181,9 +181,11 @@ func (g *Game) wears(r world.Ref, t *world.Thing) int32 {
 }
 
 // hurts lets the ground and what lies about strike the hero.
-func (g *Game) hurts(m *world.Ground) {
+func (g *Game) hurts(m *world.Ground, quiet bool) {
 	b := g.Hero()
-	g.stomps(m)
+	if !quiet {
+		g.stomps(m)
+	}
 	if b.Blink > 0 {
 		b.Blink--
 		return
@@ -191,7 +193,7 @@ func (g *Game) hurts(m *world.Ground) {
 	// what only just touches a side of it does not hurt
 	box := g.extent(b)
 	in := world.Box{Left: box.Left + (box.Right-box.Left)/4, Right: box.Right - (box.Right-box.Left)/4, Top: box.Top + (box.Bottom-box.Top)/4, Bottom: box.Bottom}
-	if g.strikes(m, in) || b.Flags&Thrown != 0 || g.carried(m) {
+	if !quiet && g.strikes(m, in) || b.Flags&Thrown != 0 || !quiet && g.carried(m) {
 		return
 	}
 	if m.Areas() {
@@ -201,6 +203,9 @@ func (g *Game) hurts(m *world.Ground) {
 				return
 			}
 		}
+	}
+	if m.Over(in)&world.Hazard == 0 {
+		return
 	}
 	from, to := m.CellAt(in.Left, in.Top), m.CellAt(in.Right-1, in.Bottom-1)
 	w, h := m.Cell()

@@ -8,15 +8,14 @@ import (
 // blockedAt reports whether a body's box at (x, y) would lie outside the map, or touch
 // something solid or a shut door.
 func (g *Game) blockedAt(b *Body, x, y int64) bool {
-	m := g.ground(b.Map)
-	w := g.Stage.Gait(m, b.Of)
+	m, w := g.ground(b.Map), g.Stage.GaitOn(b.Map, b.Of)
 	return g.blocked(m, b, boxAt(w, b.Flags, b.X, b.Y), boxAt(w, b.Flags, x, y))
 }
 
 // blocked reports whether a body's box that comes from where was lies is stopped. Only heroes
 // leave a map over its edges.
 func (g *Game) blocked(m *world.Ground, b *Body, was, box world.Box) bool {
-	if b != g.Hero() {
+	if b != &g.Bodies[0] {
 		if all := m.Area(); box.Left < all.Left || box.Top < all.Top || box.Right > all.Right || box.Bottom > all.Bottom {
 			return true
 		}
@@ -26,6 +25,9 @@ func (g *Game) blocked(m *world.Ground, b *Body, was, box world.Box) bool {
 		}
 	} else if g.outside(m, was, box) {
 		return true
+	}
+	if g.alone(m, box) && !m.HasLines() {
+		return m.Stops(was, box)
 	}
 	return m.Stops(was, box) || g.thingIn(m, box, world.None) || g.lineBelow(m, was, box) || g.firmIn(m, b, was, box)
 }
@@ -40,6 +42,9 @@ func (g *Game) walled(m *world.Ground, was, box world.Box) bool {
 func (g *Game) thingIn(m *world.Ground, box world.Box, but world.Ref) (in bool) {
 	if g.lineStops(m, box) {
 		return true
+	}
+	if m.Bare(box) {
+		return false
 	}
 	m.Near(box, func(r world.Ref, t *world.Thing) {
 		in = in || r != but && m.Solid(t) && meets(t.Body, box) && g.stops(r, t)

@@ -20,7 +20,7 @@ func (t Thread) scene(st *world.Stage) *rules.Step {
 
 // Held reports whether a scene holds the hero.
 func (g *Game) Held() bool {
-	return slices.ContainsFunc(g.Threads, func(t Thread) bool { return t.scene(g.Stage) != nil })
+	return len(g.Threads) > 0 && slices.ContainsFunc(g.Threads, func(t Thread) bool { return t.scene(g.Stage) != nil })
 }
 
 // Skippable reports whether the scene that goes on can be skipped.

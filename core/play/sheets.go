@@ -7,15 +7,16 @@ import (
 
 // ground is a map by its number as it is now, with what rules laid over it and lifted off it; nil for None.
 func (g *Game) ground(r world.Ref) *world.Ground {
-	m := g.Stage.Ground(r)
-	if m == nil {
-		return nil
-	}
-	first, after := m.Sheets()
-	if first == after {
+	if m := g.Stage.Ground(r); m == nil || m.Fixed() {
 		return m
 	}
+	return g.laid(g.Stage.Ground(r))
+}
+
+// laid is a map with its sheets as they are now.
+func (g *Game) laid(m *world.Ground) *world.Ground {
 	var turned uint32
+	first, after := m.Sheets()
 	for n := first; n < after; n++ {
 		if g.bit(sheetSlot(g.Stage, n)) {
 			turned |= 1 << (n - first)

@@ -56,8 +56,8 @@ func (g *Game) side(m *world.Ground, in, pressed Input) {
 	if stands {
 		flowX += g.below(m, b)
 	}
-	x := b.X
-	g.across(m, b, w, b.VX+w.WindX+flowX, stands)
+	x, y, ducked := b.X, b.Y, b.Flags&Ducked
+	level := g.across(m, b, w, b.VX+w.WindX+flowX, stands)
 	if dx != 0 && b.X == x && b.Push == 0 {
 		g.push(m, dx, 0)
 	}
@@ -67,7 +67,8 @@ func (g *Game) side(m *world.Ground, in, pressed Input) {
 	if b.VX == 0 && (b.Mode != Climbing || b.VY == 0) {
 		b.Steps = 0
 	}
-	now := g.stands(m, b, w)
+	now := stands && b.VY >= 0 && b.Y == y && (level || b.X == x) && b.Flags&Ducked == ducked && b.Mode != Climbing
+	now = now || g.stands(m, b, w)
 	switch {
 	case b.Mode == Climbing:
 	case wet:
@@ -233,10 +234,14 @@ func (g *Game) onLadderTop(m *world.Ground, was, box world.Box) bool {
 }
 
 // across moves to a side, pixel by pixel where the ground is not even: up slopes and steps of
-// half a cell, and down slopes again without leaving the ground.
-func (g *Game) across(m *world.Ground, b *Body, w *world.Gait, dx int64, stands bool) {
+// half a cell, and down slopes again without leaving the ground. It tells whether all of the way was level ground.
+func (g *Game) across(m *world.Ground, b *Body, w *world.Gait, dx int64, stands bool) (level bool) {
 	if dx == 0 {
-		return
+		return false
+	}
+	if stands && b.VY >= 0 && g.levelTo(m, b, w, dx) {
+		b.X += dx
+		return true
 	}
 	_, ch := m.Cell()
 	step := ch / 2 / Sub * Sub
@@ -248,7 +253,7 @@ func (g *Game) across(m *world.Ground, b *Body, w *world.Gait, dx int64, stands 
 			b.X = x
 		case !stands:
 			b.VX = 0
-			return
+			return false
 		default:
 			rises := true // pixel by pixel, through nothing
 			for up = Sub; up <= step && rises; up += Sub {
@@ -258,7 +263,7 @@ func (g *Game) across(m *world.Ground, b *Body, w *world.Gait, dx int64, stands 
 			}
 			if up > step || !rises {
 				b.VX = 0
-				return
+				return false
 			}
 			b.X, b.Y = x, b.Y-up
 			continue
@@ -267,6 +272,17 @@ func (g *Game) across(m *world.Ground, b *Body, w *world.Gait, dx int64, stands 
 			g.settleDown(m, b, w)
 		}
 	}
+	return false
+}
+
+// levelTo reports whether nothing is in the way to a side, and all of the ground there is whole cells: then there is nothing
+// to climb, and nothing to come down to.
+func (g *Game) levelTo(m *world.Ground, b *Body, w *world.Gait, dx int64) bool {
+	was := boxAt(w, b.Flags, b.X, b.Y)
+	all := was
+	all.Left, all.Right = min(was.Left, was.Left+dx), max(was.Right, was.Right+dx)
+	ground := world.Box{Left: all.Left, Top: all.Bottom, Right: all.Right, Bottom: all.Bottom + Sub}
+	return b == &g.Bodies[0] && onMap(m, all) && g.alone(m, all) && !m.HasLines() && m.Over(all)&(world.Whole|world.Broken) == 0 && m.Firm(ground)
 }
 
 // settleDown keeps to the ground that falls away by as much as one goes.

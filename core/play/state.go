@@ -360,7 +360,7 @@ func pictureIn(m *world.Ground, box world.Box) (x, y int) {
 }
 
 // gait is how the hero moves where it is.
-func (g *Game) gait() *world.Gait { return g.Stage.Gait(g.Ground(), g.Hero().Of) }
+func (g *Game) gait() *world.Gait { b := &g.Bodies[0]; return g.Stage.GaitOn(b.Map, b.Of) }
 
 // extent is the box of a body.
 func (g *Game) extent(b *Body) world.Box {
@@ -368,8 +368,7 @@ func (g *Game) extent(b *Body) world.Box {
 		t := &g.Stage.Things[b.Of].Body
 		return world.Box{Left: b.X, Top: b.Y, Right: b.X + t.Right - t.Left, Bottom: b.Y + t.Bottom - t.Top}
 	}
-	w := g.Stage.Gait(g.ground(b.Map), b.Of)
-	return boxAt(w, b.Flags, b.X, b.Y)
+	return boxAt(g.Stage.GaitOn(b.Map, b.Of), b.Flags, b.X, b.Y)
 }
 
 func boxAt(w *world.Gait, flags BodyFlags, x, y int64) world.Box {

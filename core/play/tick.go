@@ -71,7 +71,8 @@ func (g *Game) Step(in Input) {
 // act moves the hero, and does what it touches and uses.
 func (g *Game) act(m *world.Ground, in, pressed Input) {
 	moves := m.Side || !g.gait().Turns || g.Hero().Flags&Stepping != 0 || g.Hero().Push > 0
-	if moves {
+	quiet := g.quiet(m)
+	if moves && !quiet {
 		g.ticks(m)
 		g.fades()
 		g.carriers(m)
@@ -79,7 +80,7 @@ func (g *Game) act(m *world.Ground, in, pressed Input) {
 	if m.Side {
 		g.side(m, in, pressed)
 	} else {
-		g.above(m, in)
+		g.above(m, in, quiet)
 	}
 	if len(g.Party) > 0 {
 		g.treads()
@@ -87,12 +88,16 @@ func (g *Game) act(m *world.Ground, in, pressed Input) {
 	if g.cross(m); g.Ground() != m || g.Lost != NotLost {
 		return // it is on another map from the next tick on
 	}
-	if moves {
+	if moves && !quiet {
 		g.beings(m)
 		g.shoots(m)
 		g.blocks(m)
 	}
 	g.feel(m)
+	if !quiet {
+		g.weigh(m)
+		g.notice(m)
+	}
 	if b := g.Hero(); b.Timer > 0 {
 		b.Timer--
 	}
@@ -100,7 +105,17 @@ func (g *Game) act(m *world.Ground, in, pressed Input) {
 		g.use(m)
 	}
 	g.touch(m)
-	g.hurts(m)
+	g.hurts(m, quiet)
+}
+
+// quiet reports whether nothing moves on a map but the hero who is led, and nothing waits there for its time: most of a
+// tick is then left out. It changes nothing that happens.
+func (g *Game) quiet(m *world.Ground) bool {
+	if !m.Quiet() || len(g.Timers)+len(g.Blasts)+len(g.Shots) > 0 {
+		return false
+	}
+	g.findLively(m)
+	return len(g.lively) == 0
 }
 
 // setDown puts the hero into a rectangle of cells: on its floor seen from the side, else

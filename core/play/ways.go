@@ -12,9 +12,20 @@ import (
 
 // outside reports whether some part of a box would lie where the map ends and nothing leads on.
 func (g *Game) outside(m *world.Ground, was, box world.Box) bool {
-	if all := m.Area(); box.Left >= all.Left && box.Top >= all.Top && box.Right <= all.Right && box.Bottom <= all.Bottom {
+	if onMap(m, box) {
 		return false
 	}
+	return g.leavesIt(m, was, box)
+}
+
+// onMap reports whether a box lies on a map with all of it.
+func onMap(m *world.Ground, box world.Box) bool {
+	all := m.Area()
+	return box.Left >= all.Left && box.Top >= all.Top && box.Right <= all.Right && box.Bottom <= all.Bottom
+}
+
+// leavesIt reports whether a hero is stopped who comes over the edge of a map.
+func (g *Game) leavesIt(m *world.Ground, was, box world.Box) bool {
 	for _, y := range []int64{box.Top, box.Bottom - 1} {
 		for _, x := range []int64{box.Left, box.Right - 1} {
 			if p := m.CellAt(x, y); !m.Bounds.Contains(p) && !g.leadsOn(m, p) {
@@ -78,7 +89,12 @@ func sideOf(m *document.Map, p grid.Point) document.Facing {
 
 // cross goes over the edge of the map once the middle of the hero's box has.
 func (g *Game) cross(m *world.Ground) {
-	p, b := g.HeroCell(), g.Hero()
+	b := g.Hero()
+	box := g.extent(b)
+	if onMap(m, box) {
+		return
+	}
+	p := m.CellAt((box.Left+box.Right)/2, (box.Top+box.Bottom)/2)
 	if m.Bounds.Contains(p) {
 		return
 	}

@@ -10,9 +10,11 @@ import (
 // feel finds what the hero has come to and left since the tick before: what it stands on, or
 // stands against.
 func (g *Game) feel(m *world.Ground) {
-	box := g.extent(g.Hero())
-	box = world.Box{Left: box.Left - Sub, Top: box.Top - Sub, Right: box.Right + Sub, Bottom: box.Bottom + Sub}
 	own := g.extent(g.Hero())
+	box := world.Box{Left: own.Left - Sub, Top: own.Top - Sub, Right: own.Right + Sub, Bottom: own.Bottom + Sub}
+	if len(g.Touching) == 0 && g.alone(m, box) {
+		return
+	}
 	// what is in the way is touched from beside
 	now := slices.DeleteFunc(g.touched(m, box), func(r world.Ref) bool { return !m.Solid(&g.Stage.Things[r]) && !meets(own, g.Where(r)) })
 	before := g.Touching
@@ -29,8 +31,6 @@ func (g *Game) feel(m *world.Ground) {
 		}
 		g.meetsThing(m, r, !had)
 	}
-	g.weigh(m)
-	g.notice(m)
 }
 
 // meetsThing is what a thing does that the hero stands on or against; comes tells that it came to it now.

@@ -176,6 +176,15 @@ func TestConveyors(t *testing.T) {
 	}
 }
 
+// A conveyor leaves alone who stands beside it, or above it in the air.
+func TestConveyorsCarryOnlyWhatIsOnThem(t *testing.T) {
+	r := drawn(t, "\n.........\n...@.....\n#########", fromSide).with(kind.Conveyor, 5, 2, 3, 1, true, document.Right, value("speed", "3")).with(kind.Sensor, 3, 2, 1, 1, true, document.Down)
+	x := r.hero().X
+	if r.hold(0, 60); r.hero().X != x {
+		t.Errorf("beside a conveyor it was carried by %d", r.hero().X-x)
+	}
+}
+
 // A door opens to who has its key; a key that is used up opens one of two; one falls shut again.
 func TestKeysAndDoors(t *testing.T) {
 	brass := value("needs", `"brass"`)

@@ -47,11 +47,18 @@ const (
 )
 
 // Gait is how a hero, or another thing, moves on a map; None is a hero that was placed nowhere.
-func (s *Stage) Gait(g *Ground, hero Ref) *Gait {
-	key := gaitKey{g.Ref, hero}
-	if s.lastGait != nil && s.lastKey == key {
-		return s.lastGait
+func (s *Stage) Gait(g *Ground, hero Ref) *Gait { return s.GaitOn(g.Ref, hero) }
+
+// GaitOn is the same by the number of the map, which is there.
+func (s *Stage) GaitOn(m, hero Ref) *Gait {
+	if key := (gaitKey{m, hero}); s.lastGait == nil || s.lastKey != key {
+		return s.findGait(key)
 	}
+	return s.lastGait
+}
+
+func (s *Stage) findGait(key gaitKey) *Gait {
+	g, hero := s.Grounds[key.m], key.hero
 	if out := s.gaits[key]; out != nil {
 		s.lastGait, s.lastKey = out, key
 		return out

@@ -19,12 +19,15 @@ type Ground struct {
 	stage *Stage
 	// byX and byY divide by the size of a cell.
 	byX, byY divisor
+	area     Box
 	blocks   []*block
 	across   int
 	last     grid.Point
 	lastOf   *block
 	near     [][]Ref
-	set      *settings
+	// bare is where no thing stands that never leaves its place: what was found last.
+	bare Box
+	set  *settings
 	// firstSheet is the number of the first of its sheets; variants are the map with some of them otherwise, and own what
 	// stands in the way on such a one.
 	firstSheet, sheets int
@@ -54,6 +57,9 @@ func newGround(s *Stage, m *document.Map, ref Ref) *Ground {
 	g := &Ground{Map: m, Ref: ref, stage: s, Side: s.Doc.FromSide(m)}
 	g.byX, g.byY = divisorOf(int64(m.CellWidth)*Unit), divisorOf(int64(m.CellHeight)*Unit)
 	g.across = (m.Bounds.W + blockSide - 1) / blockSide
+	w, h := g.Cell()
+	b := g.Bounds
+	g.area = Box{Left: int64(b.X) * w, Top: int64(b.Y) * h, Right: int64(b.X+b.W) * w, Bottom: int64(b.Y+b.H) * h}
 	return g
 }
 
@@ -66,11 +72,7 @@ func (g *Ground) CellAt(x, y int64) grid.Point {
 }
 
 // Area is all of the map, in 1/256 pixels.
-func (g *Ground) Area() Box {
-	w, h := g.Cell()
-	b := g.Bounds
-	return Box{Left: int64(b.X) * w, Top: int64(b.Y) * h, Right: int64(b.X+b.W) * w, Bottom: int64(b.Y+b.H) * h}
-}
+func (g *Ground) Area() Box { return g.area }
 
 // At is what a cell is; beyond the map it is nothing. Blocks of cells are looked at when
 // somebody first comes near them.
@@ -79,11 +81,15 @@ func (g *Ground) At(p grid.Point) Terrain {
 	if x < 0 || y < 0 || x >= g.Bounds.W || y >= g.Bounds.H {
 		return 0
 	}
-	at := grid.Point{X: x / blockSide, Y: y / blockSide}
-	if g.lastOf == nil || g.last != at {
+	return g.blockAt(x, y)[y%blockSide*blockSide+x%blockSide]
+}
+
+// blockAt is the block of a cell, counted from the corner of the map.
+func (g *Ground) blockAt(x, y int) *block {
+	if at := (grid.Point{X: x / blockSide, Y: y / blockSide}); g.lastOf == nil || g.last != at {
 		g.last, g.lastOf = at, g.block(at)
 	}
-	return g.lastOf[y%blockSide*blockSide+x%blockSide]
+	return g.lastOf
 }
 
 func (g *Ground) block(at grid.Point) *block {
@@ -124,13 +130,45 @@ func (g *Ground) block(at grid.Point) *block {
 
 // Over is all that the cells are which a box touches.
 func (g *Ground) Over(b Box) (t Terrain) {
-	from, to := g.CellAt(b.Left, b.Top), g.CellAt(b.Right-1, b.Bottom-1)
-	for y := from.Y; y <= to.Y; y++ {
-		for x := from.X; x <= to.X; x++ {
-			t |= g.At(grid.Point{X: x, Y: y})
+	left, top := int(g.byX.floor(b.Left))-g.Bounds.X, int(g.byY.floor(b.Top))-g.Bounds.Y
+	right, bottom := int(g.byX.floor(b.Right-1))-g.Bounds.X, int(g.byY.floor(b.Bottom-1))-g.Bounds.Y
+	left, top, right, bottom = max(0, left), max(0, top), min(right, g.Bounds.W-1), min(bottom, g.Bounds.H-1)
+	if left > right || top > bottom {
+		return 0
+	}
+	if left/blockSide == right/blockSide && top/blockSide == bottom/blockSide { // nearly always
+		in := g.blockAt(left, top)
+		if right-left <= 1 && bottom-top <= 1 {
+			one, across, down := uint(top%blockSide*blockSide+left%blockSide), uint(right-left), uint(bottom-top)*blockSide
+			const last = blockSide*blockSide - 1
+			return in[one&last] | in[(one+across)&last] | in[(one+down)&last] | in[(one+across+down)&last]
+		}
+		for y := top % blockSide; y <= bottom%blockSide; y++ {
+			for x := left % blockSide; x <= right%blockSide; x++ {
+				t |= in[y*blockSide+x]
+			}
+		}
+		return t
+	}
+	for y := top; y <= bottom; y++ {
+		for x := left; x <= right; x++ {
+			t |= g.At(grid.Point{X: x + g.Bounds.X, Y: y + g.Bounds.Y})
 		}
 	}
 	return t
+}
+
+// Firm reports whether all cells that a box touches are solid as a whole.
+func (g *Ground) Firm(b Box) bool {
+	from, to := g.CellAt(b.Left, b.Top), g.CellAt(b.Right-1, b.Bottom-1)
+	for y := from.Y; y <= to.Y; y++ {
+		for x := from.X; x <= to.X; x++ {
+			if g.At(grid.Point{X: x, Y: y})&Whole == 0 {
+				return false
+			}
+		}
+	}
+	return true
 }
 
 // Stops reports whether the ground stops a box that comes from where was lies.
@@ -158,8 +196,8 @@ func (g *Ground) takeThings(o *Ground) {
 // Near calls f with the things that never leave their place and stand near a box, some of them
 // more than once.
 func (g *Ground) Near(b Box, f func(Ref, *Thing)) {
-	if g.near == nil {
-		g.lookUp()
+	if g.Bare(b) {
+		return
 	}
 	from, to := g.square(b.Left, b.Top), g.square(b.Right-1, b.Bottom-1)
 	across := (g.Bounds.W + nearSide - 1) / nearSide
@@ -179,7 +217,7 @@ func (g *Ground) lookUp() {
 		if g.stage.Things[r].Doing.Goes {
 			continue // it is where its body is
 		}
-		b := g.stage.Things[r].Body
+		b := reach(&g.stage.Things[r])
 		from, to := g.square(b.Left, b.Top), g.square(b.Right-1, b.Bottom-1)
 		for y := from.Y; y <= to.Y; y++ {
 			for x := from.X; x <= to.X; x++ {

@@ -7,7 +7,7 @@ type settings struct {
 	lens                     Lens
 	darkness, sight          int
 	remembersSight, anyAreas bool
-	remembers                bool
+	remembers, quiet         bool
 	dangers, scales, sensors []Ref
 	timed, fans, cores       []Ref
 	springs, sounds          []Ref
@@ -17,9 +17,13 @@ type settings struct {
 }
 
 func (g *Ground) settings() *settings {
-	if g.set != nil {
-		return g.set
+	if g.set == nil {
+		g.readSettings()
 	}
+	return g.set
+}
+
+func (g *Ground) readSettings() {
 	d := g.stage.Doc
 	whole := func(key string) int { return int(d.MapValue(g.Map, key).Thousandths() / 1000) }
 	g.set = &settings{lens: g.stage.lensOf(g), darkness: whole(kind.MapDarkness), sight: whole(kind.MapSight),
@@ -50,9 +54,13 @@ func (g *Ground) settings() *settings {
 	if plays := d.MapValue(g.Map, kind.MapSound).Word(); plays != kind.NoSound {
 		g.set.plays = plays
 	}
-	g.set.takeLines(g)
-	return g.set
+	s := g.set
+	s.takeLines(g)
+	s.quiet = len(s.dangers)+len(s.scales)+len(s.sensors)+len(s.timed)+len(s.fans)+len(s.cores)+len(s.springs) == 0
 }
+
+// Quiet tells that nothing on the map does anything by itself but what leaves its place, nor notices anybody.
+func (g *Ground) Quiet() bool { return g.settings().quiet }
 
 // Lens is the camera of the map.
 func (g *Ground) Lens() Lens { return g.settings().lens }

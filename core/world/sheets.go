@@ -46,6 +46,9 @@ func (s *Stage) SheetOf(m, layer document.ID) Ref {
 // Sheets bounds the numbers of the map's sheets.
 func (g *Ground) Sheets() (first, after int) { return g.firstSheet, g.firstSheet + g.sheets }
 
+// Fixed tells that rules lay and lift no layer of the map.
+func (g *Ground) Fixed() bool { return g.sheets == 0 }
+
 // As is the map with sheets otherwise than at first: a bit each, the lowest first.
 func (g *Ground) As(turned uint32) *Ground {
 	if turned == 0 {
