@@ -8,6 +8,7 @@ import (
 	"io"
 	"regexp"
 	"strings"
+	"unicode/utf8"
 )
 
 // Datum is a value as JSON, in one canonical form, so that equal values are equal
@@ -98,7 +99,22 @@ func read[T any](d Datum) (out T) {
 }
 
 // Word is a value that is a string; empty when it is none.
-func (d Datum) Word() string { return read[string](d) }
+func (d Datum) Word() string {
+	if n := len(d) - 1; n > 0 && d[0] == '"' && d[n] == '"' && asItIs(string(d[1:n])) {
+		return string(d[1:n])
+	}
+	return read[string](d)
+}
+
+// asItIs reports whether a text stands in JSON as it is.
+func asItIs(s string) bool {
+	for i := range len(s) {
+		if c := s[i]; c < ' ' || c >= utf8.RuneSelf || c == '"' || c == '\\' {
+			return false
+		}
+	}
+	return true
+}
 
 // Yes reports whether the value is true.
 func (d Datum) Yes() bool { return d == "true" }

@@ -42,10 +42,14 @@ func (k *buckets) near(m *world.Ground, box world.Box, f func(body int32) (more 
 		return
 	}
 	w, h := m.Cell()
-	more := true
-	m.Squares(world.Box{Left: box.Left - w, Top: box.Top - h, Right: box.Right + w, Bottom: box.Bottom + h}, func(s int) {
-		for n := k.first[s]; n != 0 && more; n = k.nodes[n-1].next {
-			more = f(k.nodes[n-1].body)
+	from, to, across := m.SquaresOf(world.Box{Left: box.Left - w, Top: box.Top - h, Right: box.Right + w, Bottom: box.Bottom + h})
+	for y := from.Y; y <= to.Y; y++ {
+		for x := from.X; x <= to.X; x++ {
+			for n := k.first[y*across+x]; n != 0; n = k.nodes[n-1].next {
+				if !f(k.nodes[n-1].body) {
+					return
+				}
+			}
 		}
-	})
+	}
 }

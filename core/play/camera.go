@@ -8,12 +8,16 @@ import (
 // slideTicks is how long the view takes from one screen to the next.
 const slideTicks = 20
 
-// film moves the view after the hero. It is never read by what is played.
-func (g *Game) film() {
-	m := g.Ground()
-	if m == nil {
-		return
+// watch has the view and what one knows of a map be as the hero is.
+func (g *Game) watch() {
+	if m := g.Ground(); m != nil {
+		g.lookAround(m)
+		g.film(m)
 	}
+}
+
+// film moves the view after the hero. It is never read by what is played.
+func (g *Game) film(m *world.Ground) {
 	lens, box, all := m.Lens(), g.extent(g.Hero()), m.Area()
 	was := g.Cam
 	if g.Show.Moves {

@@ -22,12 +22,7 @@ func (g *Game) touched(m *world.Ground, box world.Box) []world.Ref {
 
 // touch takes what can be taken, notes checkpoints and enters exits.
 func (g *Game) touch(m *world.Ground) {
-	box := g.extent(g.Hero())
-	if g.alone(m, box) {
-		g.Inside = world.None
-		return
-	}
-	for _, r := range g.touched(m, box) {
+	for _, r := range g.touched(m, g.extent(g.Hero())) {
 		if g.Disabled(r) {
 			continue
 		}

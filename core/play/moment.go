@@ -294,8 +294,7 @@ func Resume(st *world.Stage, at document.Moment) (*Game, error) {
 	s.resumeLines(st, at)
 	g.resumeBodies(at)
 	g.free()
-	g.lookAround()
-	g.film()
+	g.watch()
 	return g, nil
 }
 

@@ -3,6 +3,7 @@ package play
 import (
 	"azzel/core/rules"
 	"azzel/core/world"
+	"math/bits"
 )
 
 // goesAlong goes along a path: from point to point, resting at each. What is stopped waits.
@@ -68,7 +69,7 @@ func root(n int64) int64 {
 	if n < 2 {
 		return max(n, 0)
 	}
-	x := int64(1) << 31
+	x := int64(1) << ((bits.Len64(uint64(n)) + 1) / 2) // never below it
 	for x > n/x {
 		x = (x + n/x) / 2
 	}

@@ -50,9 +50,8 @@ func (g *Game) knownOf(m *world.Ground) int {
 }
 
 // lookAround keeps what the hero sees where it has come to.
-func (g *Game) lookAround() {
-	m := g.Ground()
-	if m == nil || m.Sight() == 0 || !m.SightRemembers() {
+func (g *Game) lookAround(m *world.Ground) {
+	if m.Sight() == 0 || !m.SightRemembers() {
 		return
 	}
 	at := Place{m.Ref, int64(g.HeroCell().X), int64(g.HeroCell().Y)}

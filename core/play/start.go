@@ -106,8 +106,7 @@ func begin(st *world.Stage, how start, seed int64) *Game {
 	g.enterMap()
 	g.settle()
 	g.Cam.Map, g.Looked.Map = world.None, world.None
-	g.lookAround()
-	g.film()
+	g.watch()
 	return g
 }
 

@@ -64,8 +64,7 @@ func (g *Game) Step(in Input) {
 		g.settle()
 	}
 	g.showOn()
-	g.lookAround()
-	g.film()
+	g.watch()
 }
 
 // act moves the hero, and does what it touches and uses.
@@ -93,18 +92,28 @@ func (g *Game) act(m *world.Ground, in, pressed Input) {
 		g.shoots(m)
 		g.blocks(m)
 	}
-	g.feel(m)
-	if !quiet {
+	b := g.Hero()
+	box := g.extent(b)
+	// nothing to come to, to take or to go through
+	alone := quiet && len(g.Touching) == 0 && m.Bare(around(box))
+	if alone {
+		g.Touching = nil
+	} else {
+		g.feel(m, box)
 		g.weigh(m)
 		g.notice(m)
 	}
-	if b := g.Hero(); b.Timer > 0 {
+	if b.Timer > 0 {
 		b.Timer--
 	}
 	if pressed&InputUse != 0 || pressed&InputJump != 0 && !m.Side {
 		g.use(m)
 	}
-	g.touch(m)
+	if alone {
+		g.Inside = world.None
+	} else {
+		g.touch(m)
+	}
 	g.hurts(m, quiet)
 }
 

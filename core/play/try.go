@@ -33,7 +33,7 @@ func (g *Game) Try(rule, part document.ID) error {
 	g.tell("tried", g.Stage.Rules[ref].Name)
 	g.goOn(t)
 	g.settle()
-	g.film()
+	g.watch()
 	return nil
 }
 

@@ -9,12 +9,8 @@ import (
 
 // feel finds what the hero has come to and left since the tick before: what it stands on, or
 // stands against.
-func (g *Game) feel(m *world.Ground) {
-	own := g.extent(g.Hero())
-	box := world.Box{Left: own.Left - Sub, Top: own.Top - Sub, Right: own.Right + Sub, Bottom: own.Bottom + Sub}
-	if len(g.Touching) == 0 && g.alone(m, box) {
-		return
-	}
+func (g *Game) feel(m *world.Ground, own world.Box) {
+	box := around(own)
 	// what is in the way is touched from beside
 	now := slices.DeleteFunc(g.touched(m, box), func(r world.Ref) bool { return !m.Solid(&g.Stage.Things[r]) && !meets(own, g.Where(r)) })
 	before := g.Touching
@@ -31,6 +27,11 @@ func (g *Game) feel(m *world.Ground) {
 		}
 		g.meetsThing(m, r, !had)
 	}
+}
+
+// around is a box and a pixel about it, which is what the hero touches.
+func around(own world.Box) world.Box {
+	return world.Box{Left: own.Left - Sub, Top: own.Top - Sub, Right: own.Right + Sub, Bottom: own.Bottom + Sub}
 }
 
 // meetsThing is what a thing does that the hero stands on or against; comes tells that it came to it now.

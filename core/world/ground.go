@@ -237,13 +237,17 @@ func (g *Ground) square(x, y int64) grid.Point {
 // Squares calls f with the numbers of the squares, of 8×8 cells, that a box touches; there are
 // SquareCount of them.
 func (g *Ground) Squares(b Box, f func(int)) {
-	from, to := g.square(b.Left, b.Top), g.square(b.Right-1, b.Bottom-1)
-	across := (g.Bounds.W + nearSide - 1) / nearSide
+	from, to, across := g.SquaresOf(b)
 	for y := from.Y; y <= to.Y; y++ {
 		for x := from.X; x <= to.X; x++ {
 			f(y*across + x)
 		}
 	}
+}
+
+// SquaresOf are the first and the last square that a box touches, and how many stand in a row.
+func (g *Ground) SquaresOf(b Box) (from, to grid.Point, across int) {
+	return g.square(b.Left, b.Top), g.square(b.Right-1, b.Bottom-1), (g.Bounds.W + nearSide - 1) / nearSide
 }
 
 // SquareCount is how many squares a map has.
