@@ -22,6 +22,15 @@ type Guise struct {
 // GuiseKey is by what the guise of a thing is kept among what it has of its own.
 const GuiseKey = "=guise"
 
+// FollowKey is by what it is kept whether somebody goes along with the hero because a rule says so: 0 is as is set of him.
+const FollowKey = "=follows"
+
+// What is kept by FollowKey.
+const (
+	Follows    = 1
+	FollowsNot = 2
+)
+
 // FirstGuise is what the first guise of everything is called.
 const FirstGuise = "as it is now"
 

@@ -34,6 +34,8 @@ type Moment struct {
 	Trail []Tread      `json:"trail,omitempty"`
 	Side  string       `json:"side,omitempty"` // of the one who is led
 	Shots []FlyingShot `json:"shots,omitempty"`
+	// CameFrom is the map on which the hero was before, where rules ask that.
+	CameFrom ID `json:"cameFrom,omitempty"`
 	// Entry is where the hero came onto its map, Back where it comes back to when it is lost.
 	Entry Spot `json:"entry"`
 	Back  Spot `json:"back"`

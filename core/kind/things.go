@@ -1,7 +1,12 @@
 package kind
 
+import "strings"
+
 // ambience is what can be heard all the time.
 const ambience = "surf, wind, drips, hum, fire, insects"
+
+// Ambience lists them.
+var Ambience = strings.Split(ambience, ", ")
 
 // things are taken, opened, read, or only seen and heard.
 var things = []Kind{

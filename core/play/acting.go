@@ -272,6 +272,18 @@ func (g *Game) acted(n *rules.Node, it world.Ref) {
 				g.thinks(r, n.Blank("text").Word())
 			}
 		})
+	case rules.WordJump, rules.WordAct:
+		act := Act{Does: kind.Jumps, Hops: true, Left: hopTicks}
+		if n.Word == rules.WordAct {
+			act = Act{Does: n.Blank("pose").Word(), Left: int32(g.seconds(n))}
+		}
+		for _, b := range g.actors(n, it) {
+			act.Of = b.Of
+			if b == g.Hero() {
+				act.Of = world.None
+			}
+			g.shown(act)
+		}
 	case rules.WordDefeat:
 		g.eachOf(n, it, func(r world.Ref) {
 			if r >= 0 && g.There(r) {

@@ -67,6 +67,15 @@ func (g *Game) holdsTrue(n *rules.Node, it world.Ref) bool {
 		return !g.asking && g.roll(n.ID, 100) < g.number(n)
 	case rules.WordLooks, rules.WordNear:
 		return g.standsSo(n, it)
+	case rules.WordFirst:
+		r := g.Stage.RuleOf(n.Rule)
+		return r >= 0 && !g.hasRun(r, it)
+	case rules.WordCameFrom:
+		m := g.Stage.MapOf(n.At.ID)
+		return m >= 0 && g.Count(CameFrom) == int32(m)+1
+	case rules.WordAble:
+		w := g.gait()
+		return map[string]bool{"double": w.Double, "wall": w.Wall}[n.Blank("ability").Word()]
 	}
 	if n.At.Type == document.TypeKind {
 		for r := range g.Stage.Things {

@@ -243,18 +243,18 @@ func (g *Game) walksSide(m *world.Ground, b *Body, t *world.Thing) {
 	toHero, _ := g.toHero(b)
 	moves, paces := d.SpeedX > 0, false
 	switch {
-	case sees && d.Seeing == world.Follows || t.Acts == kind.Character && d.Habit == world.GoesAlong:
+	case sees && d.Seeing == world.Follows || t.Acts == kind.Character && g.habit(b, t) == world.GoesAlong:
 		way = sign(toHero)
 		moves = moves && abs(toHero) > (w.W+g.gait().W)/2
 	case sees && d.Seeing == world.Flees:
 		way = -sign(toHero)
 	case sees && d.Seeing == world.Halts:
 		moves = false
-	case t.Acts == kind.Character && d.Habit == world.RunsAway:
+	case t.Acts == kind.Character && g.habit(b, t) == world.RunsAway:
 		way, moves = -sign(toHero), moves && abs(toHero) < d.RangeX
-	case t.Acts == kind.Character && d.Habit != world.Wanders:
+	case t.Acts == kind.Character && g.habit(b, t) != world.Wanders:
 		moves = false
-		if d.Habit == world.LooksAround {
+		if g.habit(b, t) == world.LooksAround {
 			g.looksAround(b, t)
 		}
 	case d.RangeX == 0:
@@ -329,7 +329,7 @@ func (g *Game) edge(m *world.Ground, b *Body, w *world.Gait, way int64) bool {
 // lives is what a character does by itself, seen from above.
 func (g *Game) lives(m *world.Ground, b *Body, t *world.Thing) {
 	d := &t.Doing
-	switch d.Habit {
+	switch g.habit(b, t) {
 	case world.LooksAround:
 		b.Steps = 0
 		g.looksAround(b, t)
@@ -351,6 +351,20 @@ func (g *Game) lives(m *world.Ground, b *Body, t *world.Thing) {
 		b.Steps = 0
 	default:
 		b.Steps = 0
+	}
+}
+
+// habit is what a character does by itself now: a rule can have it come along, or stay.
+func (g *Game) habit(b *Body, t *world.Thing) world.Habit {
+	switch is := t.Doing.Habit; {
+	case t.Acts != kind.Character:
+		return is
+	case g.follows(b.Of):
+		return world.GoesAlong
+	case is == world.GoesAlong:
+		return world.Stands
+	default:
+		return is
 	}
 }
 

@@ -42,6 +42,9 @@ func (g *Game) Fired(k string) (n int) {
 	return n
 }
 
+// Comes has the hero have come from a map.
+func (g *Game) Comes(from world.Ref) { g.setCount(CameFrom, int32(from)+1) }
+
 // Mark has something be so of a thing.
 func (g *Game) Mark(r world.Ref, b Bit) { g.setThing(r, b, true) }
 

@@ -111,6 +111,7 @@ func lamp(t *testing.T, afresh bool) *run {
 	}
 	r.g.Party = []play.Member{{Of: world.None, Place: play.Place{Map: r.hero().Map, X: 5 * play.Sub}}}
 	r.g.Tallies = []play.Tally{{Of: r.thing(kind.Character), Made: 2}}
+	r.g.Comes(r.g.Stage.MapOf(sample.Pans))
 	r.g.Hand = "oil"
 	r.g.SetOwn(r.thing(kind.Sign), "full", 4)
 	return r
@@ -150,6 +151,8 @@ func part(r *run, name string) any {
 	case "where things moved to":
 		_, y := r.where(kind.Block)
 		return y
+	case "the map that the hero came from":
+		return g.Count(play.CameFrom)
 	case "the hero's place":
 		return [2]int64{g.Hero().X, g.Hero().Y}
 	case "the hero's speed":

@@ -42,6 +42,7 @@ var Remembered = []Memory{
 	{"hearts", Stays, Stays, Stays, AtFirst, AtFirst, ThatTime},
 	{"lives", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
 	{"where other heroes wait", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
+	{"the map that the hero came from", OfPlace, OfPlace, Stays, Stays, AtFirst, ThatTime},
 	{"the hero's place", OfPlace, OfPlace, Stays, OfPlace, AtFirst, ThatTime},
 	{"the hero's speed", AtFirst, AtFirst, Stays, AtFirst, AtFirst, ThatTime},
 }

@@ -24,6 +24,9 @@ func (g *Game) Moment() document.Moment {
 			out.Flags = append(out.Flags, id)
 		}
 	}
+	if m := st.Ground(world.Ref(s.Count(CameFrom)) - 1); m != nil {
+		out.CameFrom = m.ID
+	}
 	for c, counter := range st.Counters {
 		if is := int(s.Count(counterAt(st, world.Ref(c)))); is != counter.Start {
 			out.Counters = append(out.Counters, document.CounterSo{ID: counter.ID, Is: is})
@@ -239,6 +242,7 @@ func Resume(st *world.Stage, at document.Moment) (*Game, error) {
 	g.room(st)
 	s.setCount(Hearts, int32(at.Hearts))
 	s.setCount(Lives, int32(at.Lives))
+	s.setCount(CameFrom, int32(st.MapOf(at.CameFrom))+1)
 	s.Bodies = []Body{bodyOf(st, at.Hero)}
 	s.Entry, s.Back = placeOf(st, at.Entry), placeOf(st, at.Back)
 	s.Cam.Map, s.Looked.Map = world.None, world.None

@@ -109,6 +109,9 @@ func (g *Game) aboutOwn(r world.Ref, t *world.Thing) (out string) {
 			}
 			continue
 		}
+		if o.Key == document.FollowKey {
+			continue
+		}
 		name := o.Key
 		if s := g.Stage.Doc.Setting(t.Entity, o.Key); s != nil {
 			name = s.Name

@@ -18,7 +18,11 @@ func (g *Game) Pose(b *Body) (does string, ticks int64) {
 	if k == nil || len(k.Poses) == 0 || m == nil {
 		return "", 0
 	}
-	for _, does := range g.doing(m, b) {
+	all := g.doing(m, b)
+	if a := g.acting(b); a != nil {
+		all = append([]string{a.Does}, all...)
+	}
+	for _, does := range all {
 		if slices.ContainsFunc(k.Poses, func(p kind.Pose) bool { return p.Does == does }) {
 			switch does {
 			case kind.Climbs:

@@ -260,6 +260,9 @@ func (g *Game) enterSituation(was *world.Stage) {
 		put(a.Of, a.Bits)
 		s.own(next, document.End{Map: a.Of.Map, Entity: a.Of.ID}, a.Own)
 	}
+	if from := movedMap(was, next, world.Ref(old.Count(CameFrom))-1); from >= 0 {
+		s.setCount(CameFrom, int32(from)+1)
+	}
 	for f := range was.Flags {
 		put(document.Object{Type: document.TypeFlag, ID: was.Flags[f]}, old.bits(flagSlot(world.Ref(f)), 1))
 	}

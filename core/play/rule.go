@@ -127,7 +127,8 @@ const maxSteps = 1000
 
 // run does steps until the rule ends or waits; true when it waits.
 func (g *Game) run(t *Thread) bool {
-	steps := rules.TreeOf(g.Stage.Rules[t.Rule]).Steps
+	tree := rules.TreeOf(g.Stage.Rules[t.Rule])
+	steps := tree.Steps
 	for n := 0; int(t.Next) < len(steps) && g.Over == NotOver && (t.Till == 0 || t.Next < t.Till); n++ {
 		t.Skips = t.Skips && steps[t.Next].Scene > 0
 		if n >= maxSteps {
@@ -138,6 +139,9 @@ func (g *Game) run(t *Thread) bool {
 		t.Next++
 		switch s.Op {
 		case rules.OpEnd:
+			if tree.Firsts && t.Fork == 0 && t.Next <= tree.Else && !g.hasRun(t.Rule, t.It) {
+				g.markRun(t.Rule, t.It)
+			}
 			return false
 		case rules.OpJump:
 			t.Next = s.To
@@ -194,9 +198,12 @@ func (g *Game) do(n *rules.Node, t *Thread) (waits bool) {
 		return t.waits(max(1, g.seconds(n)))
 	case rules.WordWalk, rules.WordGoTo:
 		return g.sets(n, t)
-	case rules.WordTurn, rules.WordMove, rules.WordThink, rules.WordDefeat:
+	case rules.WordTurn, rules.WordMove, rules.WordThink, rules.WordDefeat, rules.WordJump, rules.WordAct:
 		g.acted(n, it)
-	case rules.WordWatch, rules.WordViewBack, rules.WordDarken, rules.WordLighten, rules.WordTint, rules.WordShake, rules.WordCaption:
+	case rules.WordFollow, rules.WordPart:
+		g.eachOf(n, it, func(r world.Ref) { g.accompanies(r, n.Word == rules.WordFollow) })
+	case rules.WordZoom, rules.WordPicture, rules.WordSound, rules.WordBed, rules.WordHush,
+		rules.WordWatch, rules.WordViewBack, rules.WordDarken, rules.WordLighten, rules.WordTint, rules.WordShake, rules.WordCaption:
 		return g.shows(n, t)
 	case rules.WordDisguise:
 		g.eachOf(n, it, func(r world.Ref) { g.disguises(r, guiseNamed(n, "guise")) })

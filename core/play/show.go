@@ -25,8 +25,17 @@ type Show struct {
 	// Caption is shown for so many ticks.
 	Caption     string
 	CaptionLeft int32
-	// Thoughts are above heads. The list is never changed, but replaced.
+	// Thoughts are above heads, Acts what somebody looks like doing. The lists are never changed, but replaced.
 	Thoughts []Thought
+	Acts     []Act
+	// Zoom is how near the view is, in hundredths, ZoomWas what it was, ZoomLeft of ZoomAll ticks are left; 0 is 100.
+	Zoom, ZoomWas, ZoomLeft, ZoomAll int32
+	// Picture is one more than what is shown large for so many ticks; 0 is nothing, −1 the hero.
+	Picture     world.Ref
+	PictureLeft int32
+	// Sound is what was heard last, and Sounds how often something was; Bed is what is heard all the time, empty as the map says.
+	Sound, Bed string
+	Sounds     int64
 	// Held tells that a scene held the hero in the tick before.
 	Held bool
 }
@@ -38,7 +47,19 @@ type Thought struct {
 	Left int32
 }
 
+// Act is what somebody looks like doing, for so many ticks; None is the hero. Who hops goes up and down.
+type Act struct {
+	Of   world.Ref
+	Does string
+	Hops bool
+	Left int32
+}
+
 const (
+	// hopTicks is how long somebody is in the air who jumps because a rule says so.
+	hopTicks = 24
+	// leastZoom and mostZoom are how far and how near the view comes.
+	leastZoom, mostZoom = 25, 800
 	// thoughtTicks is how long a thought is seen, letterTicks longer for each letter.
 	thoughtTicks = 100
 	letterTicks  = 4
@@ -88,6 +109,29 @@ func (g *Game) shows(n *rules.Node, t *Thread) bool {
 	case rules.WordTint:
 		s.TintWas, s.Tint = s.Tint, uint8(max(0, slices.Index(rules.Tints, n.Blank("tint").Word())))
 		s.TintAll, s.TintLeft = int32(ticks), int32(ticks)
+	case rules.WordZoom:
+		s.ZoomWas, s.Zoom = s.nearness(), int32(max(leastZoom, min(g.numberOf(n, "percent"), mostZoom)))
+		s.ZoomAll, s.ZoomLeft = int32(ticks), int32(ticks)
+	case rules.WordPicture:
+		if s.Picture, s.PictureLeft = g.target(n, t.It)+1, int32(ticks); n.At.Type == document.TypeHero {
+			s.Picture = -1
+		}
+		if ticks == 0 {
+			s.Picture = 0
+		}
+		return false
+	case rules.WordSound:
+		if !t.Skips {
+			s.Sound = n.Blank("sound").Word()
+			s.Sounds++
+		}
+		return false
+	case rules.WordBed:
+		s.Bed = n.Blank("sound").Word()
+		return false
+	case rules.WordHush:
+		s.Bed = ""
+		return false
 	case rules.WordCaption:
 		if s.Caption, s.CaptionLeft = n.Blank("text").Word(), int32(ticks); ticks == 0 {
 			s.Caption = ""
@@ -95,6 +139,58 @@ func (g *Game) shows(n *rules.Node, t *Thread) bool {
 		return false
 	}
 	return t.waits(ticks)
+}
+
+// nearness is how near the view is now, in hundredths.
+func (s *Show) nearness() int32 {
+	is, was := max(s.Zoom, 0), max(s.ZoomWas, 0)
+	if is == 0 {
+		is = 100
+	}
+	if was == 0 {
+		was = 100
+	}
+	if s.ZoomLeft == 0 {
+		return is
+	}
+	return is + (was-is)*s.ZoomLeft/s.ZoomAll
+}
+
+// Nearness is how near the view is now, in hundredths.
+func (s *Show) Nearness() int { return int(s.nearness()) }
+
+// shown has somebody look as if doing something.
+func (g *Game) shown(a Act) {
+	s := &g.Show
+	s.Acts = slices.DeleteFunc(slices.Clone(s.Acts), func(o Act) bool { return o.Of == a.Of })
+	if a.Left > 0 {
+		s.Acts = append(s.Acts, a)
+	}
+}
+
+// acting is what a body looks like doing because a rule says so; nil for nothing.
+func (g *Game) acting(b *Body) *Act {
+	of := b.Of
+	if b == &g.Bodies[0] {
+		of = world.None
+	}
+	for i := range g.Show.Acts {
+		if g.Show.Acts[i].Of == of {
+			return &g.Show.Acts[i]
+		}
+	}
+	return nil
+}
+
+// Hop is how far a body is above where it stands, because a rule has it jump, in 1/256 map pixels.
+func (g *Game) Hop(b *Body) int64 {
+	a := g.acting(b)
+	if a == nil || !a.Hops {
+		return 0
+	}
+	_, h := g.ground(b.Map).Cell()
+	up := int64(hopTicks - a.Left)
+	return h * 3 / 4 * 4 * up * (hopTicks - up) / (hopTicks * hopTicks)
 }
 
 // view moves the view from where it is to something, or back.
@@ -115,6 +211,9 @@ func (g *Game) showOn() {
 				g.view(world.None, backTicks)
 			}
 			s.DarkTo, s.DarkBy = 0, 255/backTicks
+			if s.nearness() != 100 {
+				s.ZoomWas, s.Zoom, s.ZoomAll, s.ZoomLeft = s.nearness(), 100, backTicks, backTicks
+			}
 		}
 	}
 	s.Shake, s.TintLeft = max(0, s.Shake-1), max(0, s.TintLeft-1)
@@ -132,6 +231,19 @@ func (g *Game) showOn() {
 			s.Thoughts[i].Left--
 		}
 		s.Thoughts = slices.DeleteFunc(s.Thoughts, func(t Thought) bool { return t.Left <= 0 })
+	}
+	if len(s.Acts) > 0 {
+		s.Acts = slices.Clone(s.Acts)
+		for i := range s.Acts {
+			s.Acts[i].Left--
+		}
+		s.Acts = slices.DeleteFunc(s.Acts, func(a Act) bool { return a.Left <= 0 })
+	}
+	s.ZoomLeft = max(0, s.ZoomLeft-1)
+	if s.PictureLeft > 0 {
+		if s.PictureLeft--; s.PictureLeft == 0 {
+			s.Picture = 0
+		}
 	}
 	s.Left = max(0, s.Left-1)
 	if s.Moves && s.Watch < 0 && s.Left == 0 {
@@ -154,5 +266,18 @@ func (s *Show) enter(was, next *world.Stage) {
 		thoughts = append(thoughts, t)
 	}
 	s.Thoughts = thoughts
+	acts := s.Acts[:0:0]
+	for _, a := range s.Acts {
+		if a.Of >= 0 {
+			if a.Of = movedThing(was, next, a.Of); a.Of < 0 {
+				continue
+			}
+		}
+		acts = append(acts, a)
+	}
+	s.Acts = acts
+	if s.Picture > 0 {
+		s.Picture = movedThing(was, next, s.Picture-1) + 1
+	}
 	s.From.Map, s.Own.Map = movedMap(was, next, s.From.Map), movedMap(was, next, s.Own.Map)
 }

@@ -35,8 +35,9 @@ const (
 
 // The counts; those of things follow them, then those of counters, and of items that rules give.
 const (
-	Hearts = iota // of the hero
-	Lives         // that are left, where they are counted
+	Hearts   = iota // of the hero
+	Lives           // that are left, where they are counted
+	CameFrom        // one more than the map on which the hero was before, where rules ask that; 0 is none
 	countsOfAll
 )
 

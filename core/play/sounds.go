@@ -17,7 +17,9 @@ func (g *Game) Heard() (out []Heard) {
 	if m == nil {
 		return nil
 	}
-	if m.Plays() != "" {
+	if g.Show.Bed != "" {
+		out = append(out, Heard{Of: world.None, Plays: g.Show.Bed, Loud: 1000})
+	} else if m.Plays() != "" {
 		out = append(out, Heard{Of: world.None, Plays: m.Plays(), Loud: 1000})
 	}
 	box := g.extent(g.Hero())

@@ -290,6 +290,8 @@ type Game struct {
 	streamsAt int64
 	// timersAt and talliesAt are the ticks of which the lists are this game's own, and can be changed.
 	timersAt, talliesAt int64
+	// stood is one more than the map on which the hero was when the tick began.
+	stood world.Ref
 	// passes is what is let through at the moment: what one is carried by.
 	passes world.Ref
 	// saw is what was seen last, and from where.

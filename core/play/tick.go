@@ -14,6 +14,7 @@ func (g *Game) Step(in Input) {
 	s.Tick++
 	g.Told = g.Told[:0]
 	m := g.Ground()
+	g.stood = s.Hero().Map + 1
 	if roam := in&InputRoam != 0; m != nil && roam != s.Roam {
 		g.setRoam(roam)
 	}

@@ -127,6 +127,9 @@ func (g *Game) cross(m *world.Ground) {
 // enterMap is told when the hero has come onto another map.
 func (g *Game) enterMap() {
 	m := g.Ground()
+	if g.stood > 0 && g.stood != m.Ref+1 && g.Stage.AsksFrom {
+		g.setCount(CameFrom, int32(g.stood))
+	}
 	g.embody(m)
 	if !m.Remembers() {
 		here := func(r world.Ref) bool { return r >= m.First && r < m.After && !g.remembered(r) }

@@ -128,8 +128,11 @@ func (f *May) condition(n *rules.Node, it world.Ref) (could, fails bool) {
 		return m >= 0 && f.arrived[m], true
 	case rules.WordLies, rules.WordLiesNot:
 		return f.lies(n)
-	case rules.WordLooks, rules.WordNear, rules.WordChance:
+	case rules.WordLooks, rules.WordNear, rules.WordChance, rules.WordFirst, rules.WordAble:
 		return true, true
+	case rules.WordCameFrom:
+		m := f.st.MapOf(n.At.ID)
+		return m >= 0 && f.arrived[m], true
 	}
 	all := f.targets(n, it)
 	if len(all) == 0 {

@@ -35,6 +35,12 @@ const (
 // Tints are the colours that the view can take on, the first none.
 var Tints = []string{"plain", "dusk", "night", "dawn", "storm", "ember", "deep"}
 
+// Sounds are what is heard once, Abilities the jumps that a hero can have.
+var (
+	Sounds    = []string{"chime", "knock", "splash", "rumble", "creak", "horn", "sparkle", "thud"}
+	Abilities = []string{"double", "wall"}
+)
+
 // way and where are the blanks for a direction, and for something to go to.
 var (
 	way   = Blank{Key: "way", Type: BlankChoice, Of: []string{"up", "right", "down", "left"}}
@@ -114,6 +120,9 @@ func makes(k *kind.Kind) bool  { return k.Acts() == kind.Source || k.Acts() == k
 func falls(k *kind.Kind) bool {
 	return slices.Contains([]string{kind.Walker, kind.Flyer, kind.Shooter, kind.Breakable, kind.Charge}, k.Acts())
 }
+
+// accompanies are those who go along with the hero when a rule says so.
+func accompanies(k *kind.Kind) bool { return k.Acts() == kind.Character || k.Acts() == kind.Hero }
 
 func alive(k *kind.Kind) bool {
 	return slices.Contains([]string{kind.Walker, kind.Flyer, kind.Character}, k.Acts())

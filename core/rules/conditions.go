@@ -23,6 +23,8 @@ var conditions = concat(document.SlotIf,
 		{Word: WordHearts, Also: "health life", Label: "has so many hearts", Pattern: "the hero [has at least] {number} hearts", Blanks: amount},
 		{Word: WordIsOnMap, Also: "room level current", Label: "is on a map", Pattern: "the hero [is on] {what}", Blanks: []Blank{{Key: "what", Type: BlankMap}}},
 		{Word: WordIsLed, Also: "current character player controls who", Label: "is one of several heroes", Pattern: "{what} [is led]", Blanks: entity("hero", acts(kind.Hero))},
+		{Word: WordAble, Also: "ability skill power jump", Label: "has a jump of its own", Pattern: "the hero [has the] {ability} jump", Blanks: []Blank{{Key: "ability", Type: BlankChoice, Of: Abilities}}},
+		{Word: WordCameFrom, Also: "previous last map room entered", Label: "came from a map", Pattern: "the hero [came from] {what}", Blanks: []Blank{{Key: "what", Type: BlankMap}}},
 		{Word: WordVisited, Also: "been before", Label: "has been on a map", Pattern: "the hero [has been on] {what}", Blanks: []Blank{{Key: "what", Type: BlankMap}}},
 		{Word: WordUnvisited, Also: "first time never", Label: "has not been on a map", Pattern: "the hero [has not been on] {what}", Blanks: []Blank{{Key: "what", Type: BlankMap}}},
 	}),
@@ -58,7 +60,8 @@ var conditions = concat(document.SlotIf,
 		{Word: WordLies, Also: "alternative frozen tide state tiles", Label: "a layer lies there", Pattern: "layer {what} [lies there]", Blanks: sheet},
 		{Word: WordLiesNot, Also: "alternative without gone tiles", Label: "a layer does not lie there", Pattern: "layer {what} [does not lie there]", Blanks: sheet},
 	}),
-	group("By chance", []Entry{
+	group("By chance, and the first time", []Entry{
+		{Word: WordFirst, Also: "once already again memory", Label: "it is the first time", Pattern: "this is [the first time]"},
 		{Word: WordChance, Also: "odds random dice probability percent luck", Label: "by chance, as often as you say", Pattern: "[with a chance of] {number} percent", Blanks: amount},
 	}),
 	group("Several together", []Entry{

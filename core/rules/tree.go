@@ -9,6 +9,8 @@ type Node struct {
 	At, To document.Object
 	// If, Then and Otherwise are the parts that stand in it, in their order.
 	If, Then, Otherwise []*Node
+	// Rule is the rule that it is a part of.
+	Rule document.ID
 	// Number is what its blank “number” says; By is the counter that says it instead.
 	Number int64
 	By     document.ID
@@ -20,8 +22,9 @@ type Tree struct {
 	// Steps are what is done, one after another; what is done otherwise begins at Else.
 	Steps []Step
 	Else  int32
-	// OfKind tells that it is a rule of a kind: that it runs, once or always, for each that wakes it.
-	OfKind bool
+	// OfKind tells that it is a rule of a kind: that it runs, once or always, for each that wakes it. Firsts tells that it asks
+	// whether this is the first time.
+	OfKind, Firsts bool
 }
 
 // Op is what a step does besides what its word says.
@@ -79,6 +82,9 @@ func TreeOf(r *document.Rule) *Tree {
 				t.When = append(t.When, n)
 				t.OfKind = t.OfKind || n.At.Type == document.TypeKind
 			}
+		}
+		for _, all := range [][]*Node{t.If, t.Then, t.Otherwise} {
+			Each(all, func(n *Node) { n.Rule, t.Firsts = r.ID, t.Firsts || n.Word == WordFirst })
 		}
 		t.lay(t.Then, 0, 0)
 		t.Steps = append(t.Steps, Step{Op: OpEnd})

@@ -108,12 +108,15 @@ const (
 	WordPoint      = "point"      // something that goes along a path comes to one of its points
 	WordEvery      = "every"      // so many seconds have passed again
 
-	WordIsOnMap = "isOnMap" // the hero is on a map
-	WordLooks   = "looks"   // somebody looks a way
-	WordNear    = "near"    // somebody is not farther from something
-	WordSees    = "sees"    // somebody sees the hero
-	WordIsLed   = "isLed"   // a hero is the one who is led
-	WordChance  = "chance"  // as often as that, by chance
+	WordIsOnMap  = "isOnMap"  // the hero is on a map
+	WordLooks    = "looks"    // somebody looks a way
+	WordNear     = "near"     // somebody is not farther from something
+	WordSees     = "sees"     // somebody sees the hero
+	WordIsLed    = "isLed"    // a hero is the one who is led
+	WordChance   = "chance"   // as often as that, by chance
+	WordFirst    = "first"    // the rule has not done this before
+	WordCameFrom = "cameFrom" // the hero was on a map before this one
+	WordAble     = "able"     // the hero has an ability
 
 	WordPlayAs = "playAs" // lead another hero
 	WordWalk   = "walk"   // somebody walks so many cells
@@ -122,6 +125,10 @@ const (
 	WordMove   = "move"   // somebody is elsewhere
 	WordThink  = "think"  // a thought above somebody's head
 	WordDefeat = "defeat" // somebody is defeated, something broken
+	WordFollow = "follow" // somebody goes along with the hero
+	WordPart   = "part"   // and not any more
+	WordJump   = "jump"   // somebody jumps for the player to see
+	WordAct    = "act"    // somebody looks as if doing something
 
 	WordWatch    = "watch"    // the view goes to something
 	WordViewBack = "viewBack" // and back to the hero
@@ -130,6 +137,11 @@ const (
 	WordLighten  = "lighten"  // and not any more
 	WordTint     = "tint"     // it takes on a colour
 	WordCaption  = "caption"  // a line that nobody has to read on
+	WordPicture  = "picture"  // something is shown large
+	WordZoom     = "zoom"     // the view comes nearer, or goes farther away
+	WordSound    = "sound"    // a sound is heard once
+	WordBed      = "bed"      // a sound is heard from now on
+	WordHush     = "hush"     // and not any more
 
 	WordLay     = "lay"     // a layer is there from now on
 	WordLift    = "lift"    // and not any more

@@ -78,7 +78,7 @@ func (f *framed) take(g *play.Game, v *View) {
 		}
 		does, beat := g.Pose(b)
 		bodies++
-		put(int64(b.Of), int64(t.X)*play.Sub+b.X-t.Body.Left, int64(t.Y)*play.Sub+b.Y-t.Body.Top, int64(b.Steps), beat,
+		put(int64(b.Of), int64(t.X)*play.Sub+b.X-t.Body.Left, int64(t.Y)*play.Sub+b.Y-t.Body.Top-g.Hop(b), int64(b.Steps), beat,
 			int64(max(0, b.Look().Index()))|int64(slices.Index(kind.Poses, does)+1)<<8)
 	}
 	companions := g.Companions()
@@ -90,6 +90,7 @@ func (f *framed) take(g *play.Game, v *View) {
 		put(s.X, s.Y, s.VX, s.VY)
 	}
 	x, y := g.Place()
+	y -= g.Hop(g.Hero())
 	for i, n := range []int64{bodies, int64(len(companions)), int64(len(g.Shots)), x, y, g.Cam.X, g.Cam.Y} {
 		binary.LittleEndian.PutUint32(f.bytes[4*i:], uint32(int32(n)))
 	}

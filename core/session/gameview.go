@@ -125,13 +125,14 @@ type SpeakerView struct {
 	Look cells.Cell  `json:"look"`
 }
 
-func speakerOf(g *play.Game) *SpeakerView {
-	t := g.Stage.Thing(g.Lines[0].By - 1)
+// lookOf is how a thing looks now; nil for nothing.
+func lookOf(g *play.Game, r world.Ref) *SpeakerView {
+	t := g.Stage.Thing(r)
 	if t == nil {
 		return nil
 	}
 	out := &SpeakerView{t.Name, document.ID(t.Kind), t.Look}
-	if in := g.Appears(g.Lines[0].By - 1); in != nil && in.Look != 0 {
+	if in := g.Appears(r); in != nil && in.Look != 0 {
 		out.Look = in.Look
 	}
 	return out
@@ -150,9 +151,9 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 		Tick: g.Tick, From: p.record.From(), To: p.record.To(), Events: toldOf(g.Stage.Doc, told), Notice: g.Notice, Dark: dark(g.State),
 		Hearts: int(g.Count(play.Hearts)), Lives: int(g.Count(play.Lives)), Roam: p.roam && g == p.game || g != p.game && g.Roam, Way: append([]grid.Point{}, p.way...), Shows: p.shows(),
 		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{}, Hand: g.Hand, Slots: slotsOf(g),
-		Answers: []string{}, Moved: []Moved{}, Named: []Named{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}, Heard: heardOf(g), Show: ShowView{Thoughts: []ThoughtView{}}, Lifted: []document.LayerAt{}, Guises: []GuiseView{}}
+		Answers: []string{}, Moved: []Moved{}, Named: []Named{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}, Heard: heardOf(g), Show: ShowView{Thoughts: []ThoughtView{}, Zoom: 100}, Lifted: []document.LayerAt{}, Guises: []GuiseView{}}
 	if len(g.Lines) > 0 {
-		v.Speaker = speakerOf(g)
+		v.Speaker = lookOf(g, g.Lines[0].By-1)
 		v.Line, v.Answers, v.Chosen = g.Lines[0].Text, append(v.Answers, g.Lines[0].Answers...), int(g.Chosen)
 	}
 	if v.Dark > 0 && g.Veil > 0 {

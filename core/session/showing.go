@@ -15,10 +15,17 @@ type ShowView struct {
 	// Dark is how dark it is, 0 to 255.
 	Dark int `json:"dark"`
 	// Tint is a word of rules.Tints, TintWas the one before, and Tinted how far it has come to it, 0 to 1000.
-	Tint     string        `json:"tint"`
-	TintWas  string        `json:"tintWas"`
-	Tinted   int           `json:"tinted"`
-	Caption  string        `json:"caption"`
+	Tint    string `json:"tint"`
+	TintWas string `json:"tintWas"`
+	Tinted  int    `json:"tinted"`
+	Caption string `json:"caption"`
+	// Zoom is how near the view is, in hundredths.
+	Zoom int `json:"zoom"`
+	// Picture is shown large, nil for nothing.
+	Picture *SpeakerView `json:"picture"`
+	// Sound was heard last, and Sounds is how often something was.
+	Sound    string        `json:"sound"`
+	Sounds   int64         `json:"sounds"`
 	Thoughts []ThoughtView `json:"thoughts"`
 	// Over is one of document.Ends, empty while it goes on; Ending is what is said then.
 	Over   string `json:"over"`
@@ -36,6 +43,15 @@ func showOf(g *play.Game) ShowView {
 	s := &g.Show
 	out := ShowView{Held: g.Held(), Skips: g.Skippable(), Shake: s.Shake > 0, Dark: int(s.Dark), Tint: rules.Tints[s.Tint], TintWas: rules.Tints[s.TintWas], Tinted: 1000,
 		Caption: s.Caption, Thoughts: []ThoughtView{}, Ending: g.Ending}
+	out.Zoom, out.Sound, out.Sounds = s.Nearness(), s.Sound, s.Sounds
+	switch {
+	case s.Picture > 0:
+		out.Picture = lookOf(g, s.Picture-1)
+	case s.Picture < 0:
+		if out.Picture = lookOf(g, g.Hero().Of); out.Picture == nil {
+			out.Picture = &SpeakerView{Kind: g.Stage.Doc.HeroKind()}
+		}
+	}
 	if s.TintLeft > 0 {
 		out.Tinted = int((s.TintAll - s.TintLeft) * 1000 / s.TintAll)
 	}

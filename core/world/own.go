@@ -31,6 +31,9 @@ func (s *Stage) ownOf(t *Thing) (out []Own) {
 	if most := t.NextGuise() - 1; most > 0 {
 		out = append(out, Own{Key: document.GuiseKey, Most: int32(most)})
 	}
+	if t.Acts == kind.Character || t.Acts == kind.Hero {
+		out = append(out, Own{Key: document.FollowKey, Most: document.FollowsNot})
+	}
 	k := s.Doc.Kind(document.ID(t.Kind))
 	if k == nil {
 		return out

@@ -43,6 +43,8 @@ type Stage struct {
 	// somebody to see the hero.
 	Rounds []int64
 	Sights bool
+	// AsksFrom tells that rules ask from which map the hero came.
+	AsksFrom bool
 	// Sheets are the layers that rules lay and lift.
 	Sheets []Sheet
 	Ways   []*document.Passage
@@ -172,7 +174,7 @@ func (s *Stage) takeRules(before *Stage) {
 		s.Flags, s.flags, s.Rules, s.rules = before.Flags, before.flags, before.Rules, before.rules
 		s.Counters, s.counters, s.Given = before.Counters, before.counters, before.Given
 		s.Ways, s.ways, s.from = before.Ways, before.ways, before.from
-		s.Dice, s.dice, s.Rounds, s.Sights = before.Dice, before.dice, before.Rounds, before.Sights
+		s.Dice, s.dice, s.Rounds, s.Sights, s.AsksFrom = before.Dice, before.dice, before.Rounds, before.Sights, before.AsksFrom
 		s.laid = before.laid
 		return
 	}

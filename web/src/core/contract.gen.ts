@@ -1140,6 +1140,10 @@ export interface ShowView {
 	tintWas: string
 	tinted: number
 	caption: string
+	zoom: number
+	picture: SpeakerView
+	sound: string
+	sounds: number
 	thoughts: ThoughtView[]
 	over: string
 	ending: string

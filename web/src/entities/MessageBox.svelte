@@ -3,6 +3,7 @@
 	// small one is as large as its place lets all columns be seen.
 	import type { ID } from '../core/types'
 	import GripPicture from '../hand/GripPicture.svelte'
+	import { gripOf } from '../hand/looks'
 
 	let {
 		text,
@@ -24,12 +25,7 @@
 			class="relative z-10 -mb-1 ml-3 flex w-fit items-center gap-2 bg-ink py-1 pr-3 pl-1 text-plaster"
 			data-testid="speaker"
 		>
-			<GripPicture
-				grip={speaker.look
-					? { what: 'tiles', cells: [speaker.look], width: 1, shape: 'freehand' }
-					: { what: 'entity', kind: speaker.kind, shape: 'freehand' }}
-				size={32}
-			/>
+			<GripPicture grip={gripOf(speaker)} size={32} />
 			<b class="text-[15px]">{speaker.name}</b>
 		</div>
 	{/if}

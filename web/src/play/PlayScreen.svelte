@@ -2,6 +2,8 @@
 	import Heart from '@lucide/svelte/icons/heart'
 	import { untrack } from 'svelte'
 	import MessageBox from '../entities/MessageBox.svelte'
+	import GripPicture from '../hand/GripPicture.svelte'
+	import { gripOf } from '../hand/looks'
 	import { gameKeys, keyWord } from '../workspace/gameKeys.svelte'
 	import { keys } from '../controls/keys.svelte'
 	import QuickSlots from './QuickSlots.svelte'
@@ -52,6 +54,14 @@
 					<p class="max-w-[32rem] bg-ink px-6 py-3 text-center text-[18px] font-semibold text-plaster">
 						{view.show.caption}
 					</p>
+				</div>
+			{/if}
+			{#if view.show.picture}
+				<div class="absolute inset-x-0 top-1/4 flex justify-center" data-testid="shown">
+					<figure class="cut flex flex-col items-center gap-2 px-8 py-6">
+						<GripPicture grip={gripOf(view.show.picture)} size={96} />
+						<figcaption class="text-[15px] font-semibold">{view.show.picture.name}</figcaption>
+					</figure>
 				</div>
 			{/if}
 			{#if view.show.over}

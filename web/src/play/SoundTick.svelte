@@ -4,6 +4,7 @@
 	import Hint from '../controls/Hint.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { Ambience } from './ambience'
+	import { Effects } from './effects'
 
 	// Whether one hears what the hero hears, and what that is.
 	let { done }: { done: () => void } = $props()
@@ -14,6 +15,15 @@
 		heard.length ? heard.map((h) => (h.by ? `${h.plays}, ${h.by}` : h.plays)).join(' · ') : 'nothing',
 	)
 
+	const effects = new Effects()
+	let heardOnce = 0
+	$effect(() => {
+		const show = w.play.view?.show
+		if (!show) return
+		const { sound, sounds } = show
+		if (w.layout.sound && w.play.runs && sounds === heardOnce + 1) effects.play(sound)
+		heardOnce = sounds
+	})
 	$effect(() => ambience.hear(w.layout.sound && w.play.runs ? heard : []))
 	$effect(() => () => ambience.hear([]))
 </script>

@@ -1,27 +1,10 @@
 import type { HeardView } from '../core/types'
+import { dull, type Maker, noise } from './tones'
 
 // What is heard in a game, made of noise and tones when it is first asked for: nothing is loaded.
 
 /** Seconds that a sound lasts before it begins again. */
 const lasts = 6
-
-/** Numbers between −1 and 1, the same each time. */
-function noise(seed: number): () => number {
-	let s = seed
-	return () => {
-		s = (Math.imul(s, 1664525) + 1013904223) | 0
-		return s / 2 ** 31
-	}
-}
-
-/** A low pass of one pole: the smaller, the duller. */
-function dull(of: () => number, by: number): () => number {
-	let last = 0
-	return () => (last += (of() - last) * by)
-}
-
-/** Fills a sound's samples, as many a second as is said. */
-type Maker = (out: Float32Array, rate: number) => void
 
 const swell = (t: number, every: number, least: number) =>
 	least + (1 - least) * (0.5 - 0.5 * Math.cos((2 * Math.PI * t) / every))

@@ -25,6 +25,7 @@ export class Playing {
 
 	/** Begins a game in some way, and says what the core has against it. */
 	begin(start: () => void): boolean {
+		this.near = 1
 		if (this.w.play.on) this.stopPlay()
 		const m = this.w.map
 		if (!m) return false
@@ -79,6 +80,9 @@ export class Playing {
 		this.warned = view.notice
 	}
 
+	/** How near rules let the view be that was shown last. */
+	private near = 1
+
 	/** Shows what the player sees, as large as whole pixels let it be. */
 	private film(m: MapInfo, { camera, show, tick }: PlayView) {
 		const { view } = this.w
@@ -86,11 +90,16 @@ export class Playing {
 			camera = { ...camera, x: camera.x + 2 * Math.sin(tick * 1.9), y: camera.y + 1.5 * Math.cos(tick * 2.3) }
 		// the panels stand aside only after the game has begun
 		if (view.width !== this.wide) this.comeNear(m)
-		if (camera.whole) return view.fit(m, 8)
-		if (camera.w) {
+		const near = show.zoom / 100
+		if (camera.whole) {
+			view.fit(m, 8)
+			if (near === 1) return
+			view.scale *= near
+		} else if (camera.w) {
 			const fits = Math.min(view.width / camera.w, view.height / camera.h)
-			view.scale = fits >= 1 ? Math.floor(fits) : fits
-		}
+			view.scale = (fits >= 1 ? Math.floor(fits) : fits) * near
+		} else view.scale *= near / this.near
+		this.near = near
 		view.use(m)
 		if (camera.w || !camera.ends) view.centre(camera.x, camera.y)
 		else view.follow(m, camera.x, camera.y, this.w.charting.around(m))
