@@ -8,6 +8,7 @@ import (
 	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/play"
+	"azzel/core/texts"
 	"fmt"
 	"testing"
 )
@@ -92,6 +93,19 @@ func TestSheetsAreCutWhole(t *testing.T) {
 			if !l.Look.Valid() {
 				t.Errorf("the look of %s is no tile", l.Kind)
 			}
+		}
+	}
+}
+
+// What is told in German stands in the game, and has room.
+func TestTheStoryInGerman(t *testing.T) {
+	l := texts.Of(Project(Coast(), fmt.Sprintf("%064x", 1)))
+	if len(l.Lost) > 0 || len(l.Texts)-l.Missing[0] != len(german) {
+		t.Errorf("of %d texts %d are told, lost are %v", len(german), len(l.Texts)-l.Missing[0], l.Lost)
+	}
+	for _, o := range l.Texts {
+		if o.Is == texts.Said && o.In[0].Room.Long != "" {
+			t.Errorf("“%s” has a word that is too long", o.In[0].Says)
 		}
 	}
 }

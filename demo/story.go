@@ -64,6 +64,8 @@ when
 then
 	scene that can be skipped
 		"Lamp keeper" thinks "!"
+		"Lamp keeper" jumps
+		zoom the view to 150 percent in 1 s
 		at the same time
 			walk the hero 1 cells down stopping where blocked
 			lead "Lamp keeper" to the hero
@@ -72,6 +74,8 @@ then
 		at the same time
 			tint the view dawn in 2 s
 			shake the view for 1 s
+			sound horn
+		zoom the view to 100 percent in 0 s
 		send the hero to Warden
 		caption "Before the water returned, the lamp burned" for 4 s
 		move the view to "Pan gate" in 3 s
@@ -106,5 +110,5 @@ func withStory(d *document.Document, pans *canvas) *document.Document {
 		c, err := author.TextRule(d, text)
 		d = do(d, c, err)
 	}
-	return d
+	return inGerman(d)
 }

@@ -18,6 +18,7 @@ func Difference(from, to *document.Document) ([]edit.Primitive, error) {
 	tables(&w, edit.Ref{Type: edit.TypeTileset}, from.Tilesets, to.Tilesets, true)
 	tables(&w, edit.Ref{Type: edit.TypeFlag}, from.Flags, to.Flags, false)
 	tables(&w, edit.Ref{Type: edit.TypeCounter}, from.Counters, to.Counters, false)
+	tables(&w, edit.Ref{Type: edit.TypeWording}, from.Wordings, to.Wordings, false)
 	tables(&w, edit.Ref{Type: edit.TypeZone}, from.Zones, to.Zones, false)
 	tables(&w, edit.Ref{Type: edit.TypeMaterial}, from.Materials, to.Materials, false)
 	tables(&w, edit.Ref{Type: edit.TypeKind}, from.Kinds, to.Kinds, false)

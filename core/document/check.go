@@ -121,7 +121,7 @@ func (p *Project) Check() error {
 			return err
 		}
 	}
-	return first(checkName(p.Name), checkCellSize(p.CellWidth, p.CellHeight), checkRange("the hero's speed", p.Hero.Speed, 1, 50))
+	return first(checkName(p.Name), p.checkLanguages(), checkCellSize(p.CellWidth, p.CellHeight), checkRange("the hero's speed", p.Hero.Speed, 1, 50))
 }
 
 func (s Size) check(what string) error {

@@ -15,6 +15,7 @@ type Document struct {
 	Rules     Table[Rule]
 	Flags     Table[Flag]
 	Counters  Table[Counter]
+	Wordings  Table[Wording]
 	Motifs    Table[Motif]
 	Placings  Table[Placing]
 	Zones     Table[Zone]

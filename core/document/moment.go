@@ -56,7 +56,9 @@ type Moment struct {
 	Held int `json:"held,omitempty"`
 	// Hand is the item in hand, by its word.
 	Hand string `json:"hand,omitempty"`
-	Roam bool   `json:"roam,omitempty"`
+	// Language is what is read in, empty for what the texts are written in.
+	Language string `json:"language,omitempty"`
+	Roam     bool   `json:"roam,omitempty"`
 	// Lines are what is being said, Waits the rules that go on when it was read.
 	Lines []SpokenLine `json:"lines,omitempty"`
 	Waits []RuleWait   `json:"waits,omitempty"`
@@ -103,7 +105,7 @@ var Losses = []string{"fallen", "struckOut", "overrun"}
 var Modes = []string{"walks", "flies", "climbs", "swims"}
 
 // Keys are what can be held down in a game, by their bits, the lowest first.
-var Keys = []string{"up", "right", "down", "left", "use", "jump", "roam", "swap", "slot1", "slot2", "slot3", "slot4", "next", "skip"}
+var Keys = []string{"up", "right", "down", "left", "use", "jump", "roam", "swap", "slot1", "slot2", "slot3", "slot4", "next", "skip", "language"}
 
 // Spot is a place on a map: the top-left corner of the hero's box, in 1/256 map pixels.
 type Spot struct {

@@ -28,6 +28,9 @@ type Project struct {
 	// MapProperties are settings of the designer's own.
 	MapValues     []kind.Value   `json:"mapValues,omitempty"`
 	MapProperties []kind.Setting `json:"mapProperties,omitempty"`
+	// Language is what the texts are written in, empty for OwnLanguage; Languages are those that they are said in besides.
+	Language  string   `json:"language,omitempty"`
+	Languages []string `json:"languages,omitempty"`
 }
 
 // Size is a width and a height in cells.

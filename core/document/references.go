@@ -21,6 +21,7 @@ const (
 	TypePlacing   = "placing"
 	TypePin       = "pin"
 	TypeRecording = "recording"
+	TypeWording   = "wording"
 )
 
 // Object names an object by its type and id; Map is that of an entity.

@@ -22,6 +22,7 @@ func Salvage(data []byte) (*Document, []string, error) {
 		Rules      []json.RawMessage
 		Flags      []json.RawMessage
 		Counters   []json.RawMessage
+		Wordings   []json.RawMessage
 		Motifs     []json.RawMessage
 		Zones      []json.RawMessage
 		Materials  []json.RawMessage
@@ -54,6 +55,7 @@ func Salvage(data []byte) (*Document, []string, error) {
 	}
 	keep(&d.Flags, salvaged[Flag](head.Flags, "a flag", &lost), func(o *Flag) ID { return o.ID })
 	keep(&d.Counters, salvaged[Counter](head.Counters, "a counter", &lost), func(o *Counter) ID { return o.ID })
+	keep(&d.Wordings, salvaged[Wording](head.Wordings, "what a text is in another language", &lost), func(o *Wording) ID { return o.ID })
 	keep(&d.Motifs, salvaged[Motif](head.Motifs, "a motif", &lost), func(o *Motif) ID { return o.ID })
 	keep(&d.Zones, salvaged[Zone](head.Zones, "a zone", &lost), func(o *Zone) ID { return o.ID })
 	keep(&d.Materials, salvaged[Material](head.Materials, "a material", &lost), func(o *Material) ID { return o.ID })

@@ -90,6 +90,7 @@ type stateHead struct {
 	Rules      []stateRule  `json:"rules"`
 	Flags      []*Flag      `json:"flags"`
 	Counters   []*Counter   `json:"counters,omitempty"`
+	Wordings   []*Wording   `json:"wordings,omitempty"`
 	Motifs     []*Motif     `json:"motifs"`
 	Zones      []*Zone      `json:"zones"`
 	Materials  []*Material  `json:"materials"`
@@ -120,7 +121,7 @@ func (sr stateRule) decode() (*Rule, error) {
 // Encode writes the document in its one canonical form: a JSON head with all
 // objects sorted by id, then the cells of each layer in the same order.
 func (d *Document) Encode() []byte {
-	head := stateHead{Project: d.Project, Tilesets: d.Tilesets.All(), Passages: d.Passages.All(), Rules: []stateRule{}, Flags: d.Flags.All(), Counters: d.Counters.All(),
+	head := stateHead{Project: d.Project, Tilesets: d.Tilesets.All(), Passages: d.Passages.All(), Rules: []stateRule{}, Flags: d.Flags.All(), Counters: d.Counters.All(), Wordings: d.Wordings.All(),
 		Motifs: d.Motifs.All(), Zones: d.Zones.All(), Materials: d.Materials.All(), Kinds: d.Kinds.All(), Placings: d.Placings.All(), Pins: d.Pins.All(), Recordings: d.Recordings.All(), Maps: []stateMap{}}
 	for _, r := range d.Rules.All() {
 		head.Rules = append(head.Rules, stateRule{r, r.Parts.All()})
@@ -201,6 +202,7 @@ func decode(data []byte, later bool) (*Document, error) {
 		fillTable(&d.Passages, head.Passages, func(o *Passage) ID { return o.ID }),
 		fillTable(&d.Flags, head.Flags, func(o *Flag) ID { return o.ID }),
 		fillTable(&d.Counters, head.Counters, func(o *Counter) ID { return o.ID }),
+		fillTable(&d.Wordings, head.Wordings, func(o *Wording) ID { return o.ID }),
 		fillTable(&d.Motifs, head.Motifs, func(o *Motif) ID { return o.ID }),
 		fillTable(&d.Zones, head.Zones, func(o *Zone) ID { return o.ID }),
 		fillTable(&d.Materials, head.Materials, func(o *Material) ID { return o.ID }),

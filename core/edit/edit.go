@@ -115,6 +115,7 @@ const (
 	TypePart      = document.TypePart
 	TypeFlag      = document.TypeFlag
 	TypeCounter   = document.TypeCounter
+	TypeWording   = document.TypeWording
 	TypeMotif     = document.TypeMotif
 	TypeZone      = document.TypeZone
 	TypeMaterial  = document.TypeMaterial
@@ -221,7 +222,7 @@ func (p *Primitive) check() error {
 		if p.Op != OpSet && p.Op != OpSetBack {
 			return errors.New("the project can only be changed field by field")
 		}
-	case TypeTileset, TypeMap, TypeLayer, TypeEntity, TypePassage, TypeRule, TypePart, TypeFlag, TypeCounter, TypeMotif, TypeZone, TypeMaterial, TypeKind, TypePlacing, TypePin, TypeRecording:
+	case TypeTileset, TypeMap, TypeLayer, TypeEntity, TypePassage, TypeRule, TypePart, TypeFlag, TypeCounter, TypeMotif, TypeZone, TypeMaterial, TypeKind, TypePlacing, TypePin, TypeRecording, TypeWording:
 		if !p.Ref.ID.Valid() {
 			return fmt.Errorf("the id of a %s is not valid", p.Ref.Type)
 		}

@@ -254,6 +254,10 @@ func (w *working) open(ref Ref) objects {
 		return &table[document.Counter]{word: "counter", limit: document.MaxCounters,
 			read: func() document.Table[document.Counter] { return d.Counters }, write: func(t document.Table[document.Counter]) { d.Counters = t },
 			id: func(o *document.Counter) document.ID { return o.ID }, name: func(o *document.Counter) *string { return &o.Name }}
+	case TypeWording:
+		return &table[document.Wording]{word: "wording", limit: document.MaxWordings,
+			read: func() document.Table[document.Wording] { return d.Wordings }, write: func(t document.Table[document.Wording]) { d.Wordings = t },
+			id: func(o *document.Wording) document.ID { return o.ID }}
 	case TypeMotif:
 		return &table[document.Motif]{word: "motif", limit: document.MaxMotifs,
 			read: func() document.Table[document.Motif] { return d.Motifs }, write: func(t document.Table[document.Motif]) { d.Motifs = t },

@@ -264,12 +264,12 @@ func (g *Game) acted(n *rules.Node, it world.Ref) {
 		}
 	case rules.WordThink:
 		if n.At.Type == document.TypeHero {
-			g.thinks(world.None, n.Blank("text").Word())
+			g.thinks(world.None, g.text(n))
 			return
 		}
 		g.eachOf(n, it, func(r world.Ref) {
 			if r >= 0 {
-				g.thinks(r, n.Blank("text").Word())
+				g.thinks(r, g.text(n))
 			}
 		})
 	case rules.WordJump, rules.WordAct:

@@ -11,7 +11,7 @@ import (
 // The first time is the first for each thing, and as long as the rule has not come to its end; a pin keeps it.
 func TestFirstTimes(t *testing.T) {
 	const asks = "then\n\tif all of this is so\n\t\tthis is the first time\n\tthen\n\t\twait 1 s\n\t\tadd 10 to Salt\n\totherwise\n\t\tadd 1 to Salt\n"
-	r := stepping(t).reads("when\n\tany Switch is turned on\n" + asks).with(kind.Switch, 0, 2, 1, 1, false, document.Down)
+	r := stepping(t).reads("when\n\tany Switch is turned on\n"+asks).with(kind.Switch, 0, 2, 1, 1, false, document.Down)
 	uses := func(row int64) {
 		r.hero().X, r.hero().Y = 0, row*cell
 		r.hold(0, 1)

@@ -216,7 +216,7 @@ func (g *Game) do(n *rules.Node, t *Thread) (waits bool) {
 		g.setCounter(n.At.ID, min(from, most)+g.roll(n.ID, abs(most-from)+1))
 	case rules.WordWin, rules.WordLose:
 		g.Over = map[bool]Over{true: OverWon, false: OverLost}[n.Word == rules.WordWin]
-		g.Ending = n.Blank("text").Word()
+		g.Ending = g.text(n)
 		g.tell(n.Word, g.Ending)
 	case rules.WordSet, rules.WordClear:
 		g.setFlag(n.At.ID, n.Word == rules.WordSet)
@@ -246,9 +246,9 @@ func (g *Game) do(n *rules.Node, t *Thread) (waits bool) {
 			return true
 		}
 	case rules.WordSay:
-		return !t.Skips && g.says(n.Blank("text").Word(), true, world.None)
+		return !t.Skips && g.says(g.text(n), true, world.None)
 	case rules.WordTells:
-		return !t.Skips && g.says(n.Blank("text").Word(), true, g.target(n, it))
+		return !t.Skips && g.says(g.text(n), true, g.target(n, it))
 	default:
 		g.changes(n, it)
 	}
@@ -294,11 +294,11 @@ func (g *Game) says(text string, rule bool, by world.Ref) bool {
 
 // asks shows a question, page by page, the answers with the last one; false where there is nothing to answer.
 func (g *Game) asks(n *rules.Node) bool {
-	answers := n.Answers()
+	answers := g.answers(n)
 	if len(answers) == 0 {
-		return g.says(n.Blank("text").Word(), true, world.None)
+		return g.says(g.text(n), true, world.None)
 	}
-	if !g.says(n.Blank("text").Word(), true, world.None) {
+	if !g.says(g.text(n), true, world.None) {
 		g.Lines = append(g.Lines, Line{Resumes: true})
 	}
 	g.Lines[len(g.Lines)-1].Answers = answers
@@ -352,7 +352,7 @@ func (g *Game) askAnew() {
 			continue
 		}
 		if s := reading[0].asking(g.Stage); s != nil && len(g.Lines[i].Answers) > 0 {
-			g.Lines[i].Answers = s.Node.Answers()
+			g.Lines[i].Answers = g.answers(s.Node)
 		}
 		reading = reading[1:]
 	}

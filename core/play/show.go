@@ -133,7 +133,7 @@ func (g *Game) shows(n *rules.Node, t *Thread) bool {
 		s.Bed = ""
 		return false
 	case rules.WordCaption:
-		if s.Caption, s.CaptionLeft = n.Blank("text").Word(), int32(ticks); ticks == 0 {
+		if s.Caption, s.CaptionLeft = g.text(n), int32(ticks); ticks == 0 {
 			s.Caption = ""
 		}
 		return false

@@ -18,6 +18,8 @@ var ErrNoSpawn = errors.New("there is no spawn yet, so the hero has nowhere to b
 type Given struct {
 	Flags []document.ID  `json:"flags"`
 	Taken []document.End `json:"taken"`
+	// Language is what one reads in; empty is what the texts are written in.
+	Language string `json:"language"`
 }
 
 // Start begins a game at a map's first spawn by turn and rank, or at that of the first map
@@ -87,7 +89,7 @@ type start struct {
 
 func begin(st *world.Stage, how start, seed int64) *Game {
 	m := how.m
-	g := gameOf(st, &State{Seed: seed, Side: how.side, Leaving: world.None, Sent: world.None, Inside: world.None, Bodies: []Body{{Of: how.hero, Map: m.Ref}}})
+	g := gameOf(st, &State{Seed: seed, Side: how.side, Language: how.given.Language, Leaving: world.None, Sent: world.None, Inside: world.None, Bodies: []Body{{Of: how.hero, Map: m.Ref}}})
 	g.room(st)
 	for _, id := range how.given.Flags {
 		g.setFlag(id, true)

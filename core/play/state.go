@@ -44,6 +44,8 @@ const (
 	InputNext
 	// InputSkip skips a scene when it goes down.
 	InputSkip
+	// InputLanguage reads on in the next language when it goes down.
+	InputLanguage
 
 	InputSlots = InputSlot1 | InputSlot2 | InputSlot3 | InputSlot4
 )
@@ -97,6 +99,8 @@ type State struct {
 	Lost Loss
 	// Hand is the item in hand, by its word; empty for none. It is in no hash: it can always be another.
 	Hand string
+	// Language is what is read in from now on, empty for what the texts are written in.
+	Language string
 	// Held is the input of the tick before.
 	Held Input
 	// Roam walks through everything and is not hurt.

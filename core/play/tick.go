@@ -13,6 +13,9 @@ func (g *Game) Step(in Input) {
 	s.Held = in
 	s.Tick++
 	g.Told = g.Told[:0]
+	if pressed&InputLanguage != 0 {
+		g.nextLanguage()
+	}
 	m := g.Ground()
 	g.stood = s.Hero().Map + 1
 	if roam := in&InputRoam != 0; m != nil && roam != s.Roam {

@@ -79,7 +79,7 @@ func (g *Game) usesThing(m *world.Ground, r world.Ref) bool {
 	case kind.Sign, kind.Character:
 		spoken := happening{on: rules.WordSpeak, m: t.Map, thing: r}
 		waits := g.waitedFor(spoken)
-		says := g.saidBy(r, t)
+		says := g.Stage.Doc.Says(g.Language, g.saidBy(r, t))
 		if says == "" && !waits {
 			return false
 		}

@@ -213,7 +213,7 @@ func (g *Game) leave(end document.End, name string) {
 	switch p := g.Stage.Ways[r]; {
 	case !g.holds(p.If):
 		g.tell("shut", name)
-		g.says(p.Shut, false, world.None)
+		g.says(g.Stage.Doc.Says(g.Language, p.Shut), false, world.None)
 	case g.Stage.ThingOf(p.To.Map, p.To.Entity) < 0:
 		g.Notice = name + " leads to a place that was removed."
 	default:

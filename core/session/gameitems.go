@@ -9,6 +9,7 @@ import (
 // a kind; empty for one that came out of something.
 type SlotView struct {
 	Word   string      `json:"word"`
+	Name   string      `json:"name"` // in the language that is read in
 	Amount int         `json:"amount"`
 	Map    document.ID `json:"map"`
 	ID     document.ID `json:"id"`
@@ -18,7 +19,7 @@ type SlotView struct {
 func slotsOf(g *play.Game) []SlotView {
 	out := []SlotView{}
 	for _, c := range g.Carried() {
-		v := SlotView{Word: c.Word, Amount: c.Amount}
+		v := SlotView{Word: c.Word, Name: g.Stage.Doc.Says(g.Language, c.Word), Amount: c.Amount}
 		if t := g.Stage.Thing(c.Of); t != nil {
 			end := g.Stage.End(c.Of)
 			v.Map, v.ID, v.Kind = end.Map, end.Entity, document.ID(t.Kind)

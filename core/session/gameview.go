@@ -49,12 +49,14 @@ type View struct {
 	Roam    bool         `json:"roam"`
 	Side    bool         `json:"side"`
 	// Slots are the items that are carried, the first ones with a key of their own; Hand is the one in hand, empty for none.
-	Slots  []SlotView `json:"slots"`
-	Hand   string     `json:"hand"`
-	Taken  int        `json:"taken"`
-	Total  int        `json:"total"`
-	Cell   grid.Point `json:"cell"`
-	Camera Camera     `json:"camera"`
+	Slots []SlotView `json:"slots"`
+	Hand  string     `json:"hand"`
+	// Language is what is read in, empty for what the texts are written in.
+	Language string     `json:"language"`
+	Taken    int        `json:"taken"`
+	Total    int        `json:"total"`
+	Cell     grid.Point `json:"cell"`
+	Camera   Camera     `json:"camera"`
 	// Darkness is how dark it is where no light shines, in hundredths.
 	Darkness int         `json:"darkness"`
 	Lights   []LightView `json:"lights"`
@@ -131,7 +133,7 @@ func lookOf(g *play.Game, r world.Ref) *SpeakerView {
 	if t == nil {
 		return nil
 	}
-	out := &SpeakerView{t.Name, document.ID(t.Kind), t.Look}
+	out := &SpeakerView{g.Stage.Doc.Says(g.Language, t.Name), document.ID(t.Kind), t.Look}
 	if in := g.Appears(r); in != nil && in.Look != 0 {
 		out.Look = in.Look
 	}
@@ -150,7 +152,7 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 	v := View{Facing: b.Look(), Steps: b.Steps, Does: document.Modes[b.Mode], Low: b.Flags&play.Ducked != 0, Unhurt: int(b.Blink),
 		Tick: g.Tick, From: p.record.From(), To: p.record.To(), Events: toldOf(g.Stage.Doc, told), Notice: g.Notice, Dark: dark(g.State),
 		Hearts: int(g.Count(play.Hearts)), Lives: int(g.Count(play.Lives)), Roam: p.roam && g == p.game || g != p.game && g.Roam, Way: append([]grid.Point{}, p.way...), Shows: p.shows(),
-		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{}, Hand: g.Hand, Slots: slotsOf(g),
+		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{}, Hand: g.Hand, Language: g.Language, Slots: slotsOf(g),
 		Answers: []string{}, Moved: []Moved{}, Named: []Named{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}, Heard: heardOf(g), Show: ShowView{Thoughts: []ThoughtView{}, Zoom: 100}, Lifted: []document.LayerAt{}, Guises: []GuiseView{}}
 	if len(g.Lines) > 0 {
 		v.Speaker = lookOf(g, g.Lines[0].By-1)

@@ -41,6 +41,10 @@ export interface GuiseArgs {
 	to: number
 }
 
+export interface LanguageArgs {
+	language: string
+}
+
 export interface Material {
 	id: ID
 	name: string
@@ -176,6 +180,7 @@ export interface View {
 	side: boolean
 	slots: SlotView[]
 	hand: string
+	language: string
 	taken: number
 	total: number
 	cell: Point
@@ -727,6 +732,7 @@ export interface DocumentPlacing {
 export interface Given {
 	flags: ID[]
 	taken: End[]
+	language: string
 }
 
 export interface PressArgs {
@@ -915,6 +921,14 @@ export interface Standing {
 	reach: Span[]
 }
 
+export interface List {
+	language: string
+	languages: string[]
+	texts: Told[]
+	missing: number[]
+	lost: Lost[]
+}
+
 export interface Trial {
 	rows: string[]
 	cellWidth: number
@@ -1027,6 +1041,7 @@ export interface SpeakerView {
 
 export interface SlotView {
 	word: string
+	name: string
 	amount: number
 	map: ID
 	id: ID
@@ -1290,6 +1305,8 @@ export interface Project {
 	pins?: ID[]
 	mapValues?: KindValue[]
 	mapProperties?: Setting[]
+	language?: string
+	languages?: string[]
 }
 
 export interface TilesetInfo {
@@ -1533,6 +1550,22 @@ export interface Segment {
 	b: Point
 }
 
+export interface Told {
+	text: string
+	is: string
+	where: string[]
+	room: Room
+	in: Spoken[]
+	fixed: boolean
+}
+
+export interface Lost {
+	id: ID
+	language: string
+	of: string
+	says: string
+}
+
 export interface Stretch {
 	from: number
 	to: number
@@ -1665,6 +1698,18 @@ export interface MotifPart {
 	cells: string
 }
 
+export interface Room {
+	pages: number
+	over: boolean
+	long: string
+}
+
+export interface Spoken {
+	says: string
+	unsure: boolean
+	room: Room
+}
+
 export interface Need {
 	text: string
 	is: string
@@ -1688,6 +1733,7 @@ export interface Methods {
 		from: ID
 		name: string
 	}; answer: Outcome }
+	addLanguage: { args: LanguageArgs; answer: Outcome }
 	addLayer: { args: {
 		map: ID
 		kind: string
@@ -1800,6 +1846,8 @@ export interface Methods {
 		part: ID
 	}; answer: View }
 	draftRule: { args: RuleTextArgs; answer: Outcome }
+	dropLanguage: { args: LanguageArgs; answer: Outcome }
+	dropWordings: { args: {}; answer: Outcome }
 	duplicateLayer: { args: {
 		map: ID
 		id: ID
@@ -2000,6 +2048,10 @@ export interface Methods {
 	}; answer: Outcome }
 	resume: { args: IdArgs; answer: View }
 	rewriteRule: { args: RuleTextArgs; answer: Outcome }
+	rewriteText: { args: {
+		of: string
+		to: string
+	}; answer: Outcome }
 	roam: { args: {
 		on: boolean
 	}; answer: View }
@@ -2122,6 +2174,10 @@ export interface Methods {
 		seq: number
 		revert: unknown[] | null
 	}; answer: None }
+	takeWording: { args: {
+		id: ID
+		to: string
+	}; answer: Outcome }
 	target: { args: {
 		map: ID
 		active: ID
@@ -2133,6 +2189,7 @@ export interface Methods {
 	textRule: { args: {
 		text: string
 	}; answer: Outcome }
+	texts: { args: {}; answer: List }
 	thinPiles: { args: MapArgs; answer: Outcome }
 	tileName: { args: {
 		cell: number
@@ -2189,5 +2246,10 @@ export interface Methods {
 		from: End
 		to: End
 	}; answer: WireChoice[] }
+	wordText: { args: {
+		language: string
+		of: string
+		says: string
+	}; answer: Outcome }
 	zoneAreas: { args: MapArgs; answer: GuideArea[] }
 }

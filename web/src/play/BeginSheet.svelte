@@ -136,8 +136,10 @@
 					<button class="button button-main">Begin</button>
 					<Dialog.Close class="button" type="button">Cancel</Dialog.Close>
 					{#if playing.given.flags.length + playing.given.taken.length}
-						<button type="button" class="ml-auto button" onclick={() => (playing.given = { flags: [], taken: [] })}
-							>With nothing</button
+						<button
+							type="button"
+							class="ml-auto button"
+							onclick={() => (playing.given = { flags: [], taken: [], language: '' })}>With nothing</button
 						>
 					{/if}
 				</div>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import Heart from '@lucide/svelte/icons/heart'
+	import Languages from '@lucide/svelte/icons/languages'
 	import { untrack } from 'svelte'
 	import MessageBox from '../entities/MessageBox.svelte'
 	import GripPicture from '../hand/GripPicture.svelte'
@@ -44,6 +45,15 @@
 					{#each hearts as full, i (i)}<Heart size={14} fill={full ? 'currentColor' : 'none'} />{/each}
 					{#if view.most > 12}<span class="ml-1 font-mono">{view.hearts}</span>{/if}
 				</span>
+				{#if w.project.head.project.languages?.length}
+					<button
+						class="pointer-events-auto flex items-center gap-1 hover:text-held"
+						data-testid="language"
+						aria-label="Read in {view.language || w.project.head.project.language || 'en'}: press for the next language"
+						onclick={() => w.play.press(16384)}
+						><Languages size={14} />{view.language || w.project.head.project.language || 'en'}</button
+					>
+				{/if}
 				{#if view.total}<span data-testid="count">{view.taken} of {view.total} collected</span>{/if}
 				{#if w.play.events.some((e) => e.is === 'goal' && e.tick <= view.tick)}<b data-testid="goal">Goal reached</b
 					>{/if}

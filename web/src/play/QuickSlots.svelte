@@ -30,13 +30,13 @@
 					: 'border-transparent bg-ink text-plaster'}"
 				tabindex="-1"
 				aria-pressed={held}
-				title="{s.word}: press {keyWord(gameKeys.of(inputs[i])[0])} to take it in hand, or put it away"
+				title="{s.name}: press {keyWord(gameKeys.of(inputs[i])[0])} to take it in hand, or put it away"
 				onmousedown={(e) => e.preventDefault()}
 				onclick={() => take(i)}
 			>
 				<span class="key" aria-hidden="true">{keyWord(gameKeys.of(inputs[i])[0])}</span>
 				{#key s.id}<GripPicture grip={grip(s)} size={22} />{/key}
-				<span class="max-w-28 truncate">{s.word}</span>
+				<span class="max-w-28 truncate">{s.name}</span>
 				{#if s.amount > 1}<span class="font-mono">{s.amount}</span>{/if}
 			</button>
 		{/each}

@@ -6,6 +6,7 @@
 	import { workspace } from '../workspace/workspace.svelte'
 	import AskPanel from './AskPanel.svelte'
 	import RuleCard from './RuleCard.svelte'
+	import TextsTable from './TextsTable.svelte'
 	import ValueList from './ValueList.svelte'
 	import WordList from './WordList.svelte'
 
@@ -46,53 +47,69 @@
 
 <div class="relative grid min-h-0 grid-cols-[1fr_300px]">
 	<main class="min-h-0 overflow-y-auto p-4" aria-label="Rules">
-		<div class="mb-4 flex items-center gap-2">
-			<SearchField bind:value={wanted} label="Find a rule by what it says" class="w-72" />
-			<span class="grow"></span>
-			<button class="button" onclick={paste}><ClipboardPaste size={15} /> Paste a rule</button>
+		<div class="mb-4 flex gap-4 border-b border-line" role="tablist" aria-label="What is shown of the rules">
+			{#each [['rules', 'Rules'], ['texts', 'Texts and languages']] as [key, name] (key)}
+				<button
+					role="tab"
+					aria-selected={w.ruling === key}
+					class="-mb-px border-b-2 px-1 py-1.5 text-[15px] font-semibold {w.ruling === key
+						? 'border-glaze'
+						: 'border-transparent text-dim'}"
+					onclick={() => (w.ruling = key as typeof w.ruling)}>{name}</button
+				>
+			{/each}
 		</div>
-		{#if !wanted || elsewhere.length}
-			<section class="mb-6">
-				<div class="mb-2 flex items-center gap-3">
-					<h2 class="text-[15px] font-semibold">Everywhere</h2>
-					<span class="h-px grow bg-line"></span>
-					<button class="button" onclick={addEverywhere}><Plus size={15} /> New rule</button>
-				</div>
-				{#if elsewhere.length}
-					{@render cards(elsewhere)}
-				{:else}
-					<p class="text-dim">
-						Rules that are bound to no map: what happens when a game begins, when a counter reaches a number, whatever
-						happens to any of a kind.
-					</p>
-				{/if}
-			</section>
-		{/if}
-		{#each maps as m (m.id)}
-			{@const here = rules.filter((r) => r.place === m.id)}
-			{#if !wanted || here.length}
+		{#if w.ruling === 'texts'}
+			<TextsTable />
+		{:else}
+			<div class="mb-4 flex items-center gap-2">
+				<SearchField bind:value={wanted} label="Find a rule by what it says" class="w-72" />
+				<span class="grow"></span>
+				<button class="button" onclick={paste}><ClipboardPaste size={15} /> Paste a rule</button>
+			</div>
+			{#if !wanted || elsewhere.length}
 				<section class="mb-6">
 					<div class="mb-2 flex items-center gap-3">
-						<h2 class="text-[15px] font-semibold">{m.name}</h2>
+						<h2 class="text-[15px] font-semibold">Everywhere</h2>
 						<span class="h-px grow bg-line"></span>
-						<button class="button" onclick={() => made(w.project.try('startRule', { map: m.id })?.made)}
-							><Plus size={15} /> New rule</button
-						>
+						<button class="button" onclick={addEverywhere}><Plus size={15} /> New rule</button>
 					</div>
-					{#if here.length}
-						{@render cards(here)}
+					{#if elsewhere.length}
+						{@render cards(elsewhere)}
 					{:else}
 						<p class="text-dim">
-							Nothing happens here by rule yet. On the map, drag from a switch’s nub to a door, or press New rule.
+							Rules that are bound to no map: what happens when a game begins, when a counter reaches a number, whatever
+							happens to any of a kind.
 						</p>
 					{/if}
 				</section>
 			{/if}
-		{:else}
-			<p class="mb-3">Most rules say what happens on a map, so a map comes first.</p>
-			<button class="button button-main" onclick={() => w.open('map')}>Go to Map</button>
-		{/each}
-		{#if wanted && !rules.length}<p class="text-dim">No rule says that.</p>{/if}
+			{#each maps as m (m.id)}
+				{@const here = rules.filter((r) => r.place === m.id)}
+				{#if !wanted || here.length}
+					<section class="mb-6">
+						<div class="mb-2 flex items-center gap-3">
+							<h2 class="text-[15px] font-semibold">{m.name}</h2>
+							<span class="h-px grow bg-line"></span>
+							<button class="button" onclick={() => made(w.project.try('startRule', { map: m.id })?.made)}
+								><Plus size={15} /> New rule</button
+							>
+						</div>
+						{#if here.length}
+							{@render cards(here)}
+						{:else}
+							<p class="text-dim">
+								Nothing happens here by rule yet. On the map, drag from a switch’s nub to a door, or press New rule.
+							</p>
+						{/if}
+					</section>
+				{/if}
+			{:else}
+				<p class="mb-3">Most rules say what happens on a map, so a map comes first.</p>
+				<button class="button button-main" onclick={() => w.open('map')}>Go to Map</button>
+			{/each}
+			{#if wanted && !rules.length}<p class="text-dim">No rule says that.</p>{/if}
+		{/if}
 	</main>
 	<aside class="min-h-0 overflow-y-auto border-l border-line p-3" aria-label="Flags and counters">
 		<ValueList of="flag" all={w.project.head.flags} />

@@ -14,6 +14,7 @@ export const gameInputs = [
 	{ input: 'slot3', name: 'Third item in hand, or away', bit: 1024, usual: ['Digit3'] },
 	{ input: 'slot4', name: 'Fourth item in hand, or away', bit: 2048, usual: ['Digit4'] },
 	{ input: 'skip', name: 'Skip a scene', bit: 8192, usual: ['Backspace'] },
+	{ input: 'language', name: 'Read on in the next language', bit: 16384, usual: ['KeyL'] },
 	{ input: 'jump', name: 'Jump, seen from the side; else use', bit: 32, usual: ['Space'] },
 ] as const
 

@@ -12,7 +12,7 @@ const most = 15
 /** The inputs that take what is in a quick slot in hand, and the one that takes what comes next. */
 const slots = [256, 512, 1024, 2048]
 const next = 4096
-const nothing: Given = { flags: [], taken: [] }
+const nothing: Given = { flags: [], taken: [], language: '' }
 const someSeed = () => Math.floor(Math.random() * 2 ** 31)
 /** How fast a game can go. */
 export const speeds = [0.25, 0.5, 1, 2, 4]
@@ -32,6 +32,8 @@ export class Play {
 	pointed = $state.raw<PlayEvent | null>(null)
 	/** Where the hero went when the same keys were held before. */
 	before = $state.raw<Spot[]>([])
+	/** What games are read in that begin now: as the last one was. */
+	private language = ''
 	private held = new Map<string, number>()
 	/** Keys that went down since the last tick: each counts for one tick at least, in their order. */
 	private taps: number[] = []
@@ -70,6 +72,7 @@ export class Play {
 	/** Begins at the spawn, or at a cell; throws the core's sentence, as all that begin do. */
 	start(map: ID, at?: Point, given: Given = nothing) {
 		const seed = someSeed()
+		given = { ...given, language: this.language }
 		this.begin(
 			at
 				? this.project.ask('playAt', { map, active: '', at, given, seed })
@@ -79,6 +82,7 @@ export class Play {
 
 	/** Begins where one comes out of a passage. */
 	through(passage: ID, given: Given) {
+		given = { ...given, language: this.language }
 		this.begin(this.project.ask('playThrough', { passage, given, seed: someSeed() }))
 	}
 
@@ -169,6 +173,7 @@ export class Play {
 
 	private put(view: PlayView, on: boolean) {
 		this.view = view
+		if (!view.shows) this.language = view.language
 		this.frames.take(view, on)
 		this.part = 1
 		this.shown = this.frames.shown(view, 1)

@@ -11,7 +11,7 @@ export class Playing {
 	private wide = 0
 
 	/** What is so from the beginning, where that was chosen. */
-	given = $state<Given>({ flags: [], taken: [] })
+	given = $state<Given>({ flags: [], taken: [], language: '' })
 
 	constructor(private readonly w: Workspace) {}
 

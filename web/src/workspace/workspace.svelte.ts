@@ -96,6 +96,8 @@ export class Workspace {
 	drawn = $state.raw<number[]>([])
 	/** The rule whose card was asked for. */
 	rule = $state<ID>('')
+	/** What of the rules is shown in their station. */
+	ruling = $state<'rules' | 'texts'>('rules')
 	tilesetId = $state<ID>('')
 	/** The kind that is looked at in the Kinds station. */
 	kindId = $state<ID>('')

@@ -6,6 +6,14 @@ export const stationsActions: Group = (w, { onMap }) => [
 	{ name: 'Tilesets', group: 'Go to', run: () => w.open('tilesets') },
 	{ name: 'Kinds', group: 'Go to', run: () => w.open('kinds') },
 	{ name: 'Rules', group: 'Go to', run: () => w.open('rules') },
+	{
+		name: 'Texts and languages',
+		group: 'Go to',
+		run: () => {
+			w.ruling = 'texts'
+			w.open('rules')
+		},
+	},
 	{ name: 'All projects', group: 'Go to', run: () => location.assign('/') },
 	{
 		name: 'History',

@@ -1,0 +1,43 @@
+package session
+
+import (
+	"azzel/core/author"
+	"azzel/core/document"
+	"azzel/core/texts"
+)
+
+type languageArgs struct {
+	Language string `json:"language"`
+}
+
+func init() {
+	register(map[string]method{
+		"texts": with(func(s *Session, _ struct{}) (texts.List, error) { return texts.Of(s.doc()), nil }),
+		"wordText": authored(func(d *document.Document, a struct {
+			Language string `json:"language"`
+			Of       string `json:"of"`
+			Says     string `json:"says"`
+		}) (author.Change, error) {
+			return texts.Word(d, a.Language, a.Of, a.Says)
+		}),
+		"rewriteText": authored(func(d *document.Document, a struct {
+			Of string `json:"of"`
+			To string `json:"to"`
+		}) (author.Change, error) {
+			return texts.Rewrite(d, a.Of, a.To)
+		}),
+		"takeWording": authored(func(d *document.Document, a struct {
+			ID document.ID `json:"id"`
+			To string      `json:"to"`
+		}) (author.Change, error) {
+			return texts.Take(d, a.ID, a.To)
+		}),
+		"dropWordings": authored(func(d *document.Document, _ struct{}) (author.Change, error) { return texts.Drop(d) }),
+		"addLanguage": authored(func(d *document.Document, a languageArgs) (author.Change, error) {
+			return texts.AddLanguage(d, a.Language)
+		}),
+		"dropLanguage": authored(func(d *document.Document, a languageArgs) (author.Change, error) {
+			return texts.DropLanguage(d, a.Language)
+		}),
+	})
+}

@@ -1,0 +1,220 @@
+// Package texts finds all that the player reads, where it stands, and what it is in the languages of a project.
+package texts
+
+import (
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/kind"
+	"azzel/core/play"
+	"azzel/core/rules"
+	"slices"
+	"strings"
+)
+
+// The sorts of texts.
+const (
+	Said = "said" // stands in the message box
+	Seen = "seen" // an answer, a thought, a caption, an ending
+	Name = "name" // what somebody who speaks, or something that one carries, is called
+)
+
+// Room is how a text lies in the message box; of what is seen elsewhere there is always room.
+type Room struct {
+	Pages int `json:"pages"`
+	// Over tells that it goes on with another page by itself, Long is a word that is longer than a line.
+	Over bool   `json:"over"`
+	Long string `json:"long"`
+}
+
+// Told is a text, where it stands, and what it is in other languages.
+type Told struct {
+	Text string `json:"text"`
+	// Is is one of the sorts; what is said anywhere counts as said.
+	Is    string   `json:"is"`
+	Where []string `json:"where"`
+	Room  Room     `json:"room"`
+	// In is by the project's languages, in their order.
+	In []Spoken `json:"in"`
+	// Fixed tells that it cannot be changed in the list.
+	Fixed bool `json:"fixed"`
+}
+
+// Spoken is what a text is in a language, empty where nobody has said it.
+type Spoken struct {
+	Says   string `json:"says"`
+	Unsure bool   `json:"unsure"`
+	Room   Room   `json:"room"`
+}
+
+// Lost is a wording of a text that stands nowhere any more.
+type Lost struct {
+	ID       document.ID `json:"id"`
+	Language string      `json:"language"`
+	Of       string      `json:"of"`
+	Says     string      `json:"says"`
+}
+
+// List is all that the player reads.
+type List struct {
+	// Language is what the texts are written in, Languages what they are said in besides.
+	Language  string   `json:"language"`
+	Languages []string `json:"languages"`
+	Texts     []Told   `json:"texts"`
+	// Missing is how many texts each language lacks, in the order of the languages.
+	Missing []int  `json:"missing"`
+	Lost    []Lost `json:"lost"`
+}
+
+// place is where a text stands, and how it is written there.
+type place struct {
+	text, is, where string
+	// put gives the edit that writes another text there, nil where it cannot be written from here.
+	put func(text string) edit.Primitive
+}
+
+// Of lists all that the player reads: by maps, then by rules, each text once.
+func Of(d *document.Document) List {
+	p := d.Project
+	out := List{Language: p.Language, Languages: append([]string{}, p.Languages...), Texts: []Told{}, Missing: make([]int, len(p.Languages)), Lost: []Lost{}}
+	if out.Language == "" {
+		out.Language = document.OwnLanguage
+	}
+	at := map[string]int{}
+	for _, q := range places(d) {
+		i, has := at[q.text]
+		if !has {
+			i, at[q.text] = len(out.Texts), len(out.Texts)
+			out.Texts = append(out.Texts, Told{Text: q.text, Is: q.is, Where: []string{}, In: []Spoken{}})
+		}
+		t := &out.Texts[i]
+		if t.Fixed = t.Fixed || q.put == nil; q.is == Said {
+			t.Is = Said
+		}
+		if !slices.Contains(t.Where, q.where) {
+			t.Where = append(t.Where, q.where)
+		}
+	}
+	for i := range out.Texts {
+		t := &out.Texts[i]
+		t.Room = roomFor(t.Is, t.Text)
+		for k, language := range p.Languages {
+			var s Spoken
+			if w := d.Wording(language, t.Text); w != nil {
+				s = Spoken{w.Says, w.Unsure, roomFor(t.Is, w.Says)}
+			}
+			if s.Says == "" {
+				out.Missing[k]++
+			}
+			t.In = append(t.In, s)
+		}
+	}
+	for _, w := range d.Wordings.All() {
+		if _, stands := at[w.Of]; w.Says != "" && (!stands || !slices.Contains(p.Languages, w.Language)) {
+			out.Lost = append(out.Lost, Lost{w.ID, w.Language, w.Of, w.Says})
+		}
+	}
+	return out
+}
+
+func roomFor(is, text string) Room {
+	if is != Said || text == "" {
+		return Room{}
+	}
+	p := play.PagesOf(text)
+	return Room{len(p.Pages), p.Over, p.Long}
+}
+
+// saysKey is the setting that says what is read of something.
+const saysKey = "says"
+
+// places are all places where something stands that the player reads.
+func places(d *document.Document) (out []place) {
+	add := func(is, text, where string, put func(string) edit.Primitive) {
+		if strings.TrimSpace(text) != "" {
+			out = append(out, place{text, is, where, put})
+		}
+	}
+	speakers := speakersOf(d)
+	for _, k := range d.Kinds.All() {
+		for i, s := range k.Settings {
+			if s.Key != saysKey {
+				continue
+			}
+			add(Said, s.Default.Word(), "the kind "+k.Name, func(text string) edit.Primitive {
+				all := slices.Clone(k.Settings)
+				all[i].Default = kind.Of(text)
+				return edit.Set(edit.Ref{Type: edit.TypeKind, ID: k.ID}, "settings", all)
+			})
+		}
+	}
+	for _, m := range d.MapsInOrder() {
+		for _, e := range document.InRank(m.Entities.All()) {
+			ref, where := edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}, e.Name+", "+m.Name
+			for i, v := range e.Values {
+				if v.Key == saysKey {
+					add(Said, v.Value.Word(), where, func(text string) edit.Primitive {
+						all := slices.Clone(e.Values)
+						all[i].Value = kind.Of(text)
+						return edit.Set(ref, "values", all)
+					})
+				}
+			}
+			for i, in := range e.Guises {
+				add(Said, in.Says, where+", "+in.Name, func(text string) edit.Primitive {
+					all := slices.Clone(e.Guises)
+					all[i].Says = text
+					return edit.Set(ref, "guises", all)
+				})
+			}
+			if acts := d.Acts(e); speakers[e.ID] || acts == kind.Character && d.Value(e, saysKey).Word() != "" || acts == kind.Hero {
+				add(Name, e.Name, "a name, "+m.Name, nil)
+			}
+		}
+	}
+	for _, p := range d.Passages.All() {
+		add(Said, p.Shut, "a passage that is shut", func(text string) edit.Primitive {
+			return edit.Set(edit.Ref{Type: edit.TypePassage, ID: p.ID}, "shut", text)
+		})
+	}
+	for _, r := range d.RulesInOrder() {
+		for _, p := range r.InOrder() {
+			if e := rules.Find(p.Word); e == nil || e.Blank("text") == nil || p.Word == rules.WordNote {
+				continue
+			}
+			where := rules.Clause(d, p)
+			if r.Name != "" {
+				where = r.Name + ": " + where
+			}
+			is := Seen
+			if p.Word == rules.WordSay || p.Word == rules.WordTells || p.Word == rules.WordAsk {
+				is = Said
+			}
+			add(is, p.Blank("text").Word(), where, func(text string) edit.Primitive {
+				blanks := slices.Clone(p.Blanks)
+				for i := range blanks {
+					if blanks[i].Key == "text" {
+						blanks[i].Value = kind.Of(text)
+					}
+				}
+				return edit.Set(edit.Ref{Type: edit.TypePart, Rule: r.ID, ID: p.ID}, "blanks", blanks)
+			})
+		}
+	}
+	for _, word := range rules.Items(d, true) {
+		add(Name, word, "an item", nil)
+	}
+	return out
+}
+
+// speakersOf are the things that rules let say something.
+func speakersOf(d *document.Document) map[document.ID]bool {
+	out := map[document.ID]bool{}
+	for _, r := range d.RulesInOrder() {
+		for _, p := range r.InOrder() {
+			if o, ok := document.Named(p.Blank("what")); ok && p.Word == rules.WordTells {
+				out[o.ID] = true
+			}
+		}
+	}
+	return out
+}

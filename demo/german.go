@@ -1,0 +1,40 @@
+package demo
+
+import (
+	"azzel/core/author"
+	"azzel/core/document"
+	"azzel/core/texts"
+)
+
+// german is the story in a second language, as far as it is told in it: what is said, and what that is.
+var german = [][2]string{
+	{"Lamp keeper", "Lampenwärter"},
+	{"oil", "Öl"},
+	{"Ten crystals! The lamp keeper will be glad of them.", "Zehn Kristalle! Die nimmt der Lampenwärter gern."},
+	{"What will it be, warden?", "Was darf es sein, Wächter?"},
+	{"A pot of lamp oil", "Ein Topf Lampenöl"},
+	{"What is there to do?", "Was ist zu tun?"},
+	{"Nothing", "Nichts"},
+	{"Three crystals. Trim it well.", "Drei Kristalle. Gib gut darauf acht."},
+	{"That is three crystals, and you have fewer. Look in the pans.", "Das macht drei, und so viele hast du nicht. Sieh in den Pfannen nach."},
+	{"The lamp waits. Go on up.", "Die Lampe wartet. Geh nur hinauf."},
+	{"Open the beacon yard, out in the pans. Its wheel is a stiff one.", "Öffne den Feuerhof, draußen in den Pfannen. Sein Rad geht schwer."},
+	{"You are late, warden. But you are here. Hold the light, I trim the wick.", "Spät kommst du, Wächter. Aber du bist da. Halt das Licht, ich richte den Docht."},
+	{"Before the water returned, the lamp burned", "Ehe das Wasser kam, brannte die Lampe"},
+	{"The ships saw it from beyond the reef, and turned.", "Die Schiffe sahen es von jenseits des Riffs und drehten bei."},
+}
+
+// inGerman says the story in German.
+func inGerman(d *document.Document) *document.Document {
+	c, err := texts.AddLanguage(d, "de")
+	d = do(d, c, err)
+	var all author.Change
+	for _, w := range german {
+		c, err := texts.Word(d, "de", w[0], w[1])
+		if err != nil {
+			do(d, c, err)
+		}
+		all.Do = append(all.Do, c.Do...)
+	}
+	return do(d, all, nil)
+}
