@@ -19,6 +19,7 @@ type Answer struct {
 	Of     string     `json:"of"`
 	Now    string     `json:"now"`
 	Groups []Question `json:"groups"`
+	Links  []Link     `json:"links"`
 }
 
 // Question is a question and its answers; without lines, Nothing says so.
@@ -58,6 +59,13 @@ type asker struct {
 // gives an answer without groups.
 func About(d *document.Document, of document.Object, game *play.Game) Answer {
 	a := asker{doc: d, of: of, game: game, it: world.None}
+	out := a.about()
+	out.Links = a.links(out.Groups)
+	return out
+}
+
+func (a *asker) about() Answer {
+	d, of, game := a.doc, a.of, a.game
 	switch of.Type {
 	case document.TypeEntity:
 		if e := d.Entity(of.Map, of.ID); e != nil {

@@ -74,7 +74,7 @@ func ChangeRule(d *document.Document, w rules.Wish) (Change, error) {
 	ref := edit.Ref{Type: edit.TypePart, Rule: r.ID, ID: w.Part}
 	switch {
 	case p == nil:
-		return Change{}, errors.New("this part of the rule is no longer there")
+		return Change{}, errPartGone
 	case w.Remove:
 		return changed("Removed a part of a rule", removeParts(r, r.Whole(p))...), nil
 	case w.Off != nil && *w.Off == p.Off:
@@ -196,7 +196,7 @@ func checkPlace(r *document.Rule, p *document.RulePart, parent document.ID, slot
 	}
 	in := r.Parts.Get(parent)
 	if in == nil {
-		return errors.New("this part of the rule is no longer there")
+		return errPartGone
 	}
 	moved := *p
 	moved.Slot = slot

@@ -35,6 +35,14 @@ func Print(d *document.Document, r *document.Rule) string {
 	return w.out.String()
 }
 
+// PrintPart writes a part with what stands in it, below the word of where it stands in its rule.
+func PrintPart(d *document.Document, r *document.Rule, p *document.RulePart) string {
+	w := printer{doc: d, rule: r}
+	w.line(0, p.Slot)
+	w.part(p, 1)
+	return w.out.String()
+}
+
 type printer struct {
 	doc  *document.Document
 	rule *document.Rule

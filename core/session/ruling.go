@@ -87,6 +87,19 @@ func init() {
 		}) (author.Change, error) {
 			return author.RenameWord(d, a.What, a.From, a.To)
 		}),
+		"partText": with(func(s *Session, a struct {
+			Rule document.ID `json:"rule"`
+			Part document.ID `json:"part"`
+		}) (string, error) {
+			return author.PartText(s.doc(), a.Rule, a.Part)
+		}),
+		"pasteParts": authored(func(d *document.Document, a struct {
+			Rule   document.ID `json:"rule"`
+			Behind document.ID `json:"behind"`
+			Text   string      `json:"text"`
+		}) (author.Change, error) {
+			return author.PasteParts(d, a.Rule, a.Behind, a.Text)
+		}),
 		"startRule":  authored(author.StartRule),
 		"changeRule": authored(author.ChangeRule),
 		"ruleChoices": with(func(s *Session, a struct {

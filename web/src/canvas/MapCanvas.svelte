@@ -11,6 +11,7 @@
 	import { drawVeil } from './veil'
 	import { drawDarkness, drawSight } from './darkness'
 	import { drawOverlay } from './overlay'
+	import { drawLinks } from './wires'
 	import { drawBeyond, drawTrails } from './trails'
 	import type { Gesture } from './gesture'
 	import { Paint } from './paint'
@@ -101,6 +102,7 @@
 		} else {
 			moving = drawOverlay(top, w, m, view, press.doing(), dpr)
 		}
+		drawLinks(top, w, m, view)
 	}
 
 	/** What lies above the map moves by itself. */
@@ -123,6 +125,7 @@
 		void [
 			w.project.turn,
 			w.rule,
+			w.links,
 			w.picking,
 			w.area,
 			w.resizing,

@@ -7,6 +7,8 @@ import type { View } from '../draw/view.svelte'
 
 /** What stops no player, but does nothing. */
 const doubt = '#855300'
+/** Lines of what was asked. */
+export const asked = '#0f6a6c'
 
 const seen = (view: View, r: Rect) => r.x < view.width && r.y < view.height && r.x + r.w > 0 && r.y + r.h > 0
 
@@ -116,6 +118,14 @@ export function drawWires(ctx: Context, w: Workspace, m: MapInfo, view: View, dp
 	for (const [i, l] of labels.entries()) {
 		const above = labels.slice(0, i).filter((o) => o.x === l.x && o.y === l.y).length
 		drawLabel(ctx, l.text, l.x, l.y + 20 * dpr * above, dpr, cobalt)
+	}
+}
+
+/** What was asked about is joined to what brings it about and what comes of it. */
+export function drawLinks(ctx: Context, w: Workspace, m: MapInfo, view: View) {
+	for (const l of w.links) {
+		const [from, to] = [l.from, l.to].map((e) => (e.map === m.id ? w.project.entity(e.map, e.entity) : undefined))
+		if (from && to) drawWire(ctx, middle(boxOf(view, from)), middle(boxOf(view, to)), true, asked)
 	}
 }
 

@@ -58,6 +58,7 @@
 			turn,
 			w.project.head,
 			w.project.entityTurn,
+			w.links,
 		]
 		if (!frame) frame = requestAnimationFrame(draw)
 	})

@@ -12,6 +12,7 @@
 	import Hint from '../controls/Hint.svelte'
 	import NewMap from '../stack/NewMap.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
+	import AskPanel from '../rules/AskPanel.svelte'
 	import ChartCanvas from './ChartCanvas.svelte'
 	import FindingList from './FindingList.svelte'
 	import MapPanel from './MapPanel.svelte'
@@ -118,6 +119,7 @@
 	<main class="relative min-h-0 min-w-0" aria-label="Chart">
 		{#if maps.length}
 			<ChartCanvas bind:this={canvas} bind:chosen {view} make={() => (making = true)} />
+			<AskPanel />
 			<div class="absolute right-2 bottom-2 flex items-center border border-line bg-chalk">
 				<button class="h-7 w-7 hover:bg-well" aria-label="Zoom out" onclick={() => view.zoom(-1)}>−</button>
 				<span class="w-12 text-center font-mono">{view.percent} %</span>

@@ -1,7 +1,7 @@
 import { drawSeam, isSeam } from './seams'
 import { Workspace } from '../workspace/workspace.svelte'
 import { many } from './sheets'
-import { drawWays } from './ways'
+import { drawAsked, drawWays } from './ways'
 import { drawPin } from '../canvas/pins'
 import type { ID, MapInfo, Rect } from '../core/types'
 import { View } from '../draw/view.svelte'
@@ -21,6 +21,7 @@ export function drawFrame(ctx: Context, s: Rect, colour: string, dpr: number, st
 export function drawAbove(ctx: Context, w: Workspace, view: View, p: Plane, places: Map<ID, Rect>, dpr: number) {
 	for (const s of p.info.seams) drawSeam(ctx, w, view, places, s, isSeam(p.chosen, s), dpr)
 	drawWays(ctx, w, view, places, p, dpr)
+	drawAsked(ctx, w, view, places)
 	for (const f of p.info.findings) {
 		if (view.scale < 0.2) break
 		const e = f.entity ? w.project.entity(f.map, f.entity) : undefined

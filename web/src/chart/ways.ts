@@ -1,5 +1,5 @@
 import { Workspace } from '../workspace/workspace.svelte'
-import { drawWire } from '../canvas/wires'
+import { asked, drawWire } from '../canvas/wires'
 import { View } from '../draw/view.svelte'
 import type { Facing, ID, Passage, Point, Rect } from '../core/types'
 import { type Context, brick, chalk, cobalt, drawLabel, saffron } from '../draw/frames'
@@ -42,6 +42,16 @@ export function lineOf(places: Map<ID, Rect>, e: Ends | undefined): [Point, Poin
 		{ x: a.x + e!.from!.x, y: a.y + e!.from!.y },
 		{ x: b.x + e!.to!.x, y: b.y + e!.to!.y },
 	]
+}
+
+/** What was asked about is joined to what brings it about and what comes of it, over maps. */
+export function drawAsked(ctx: Context, w: Workspace, view: View, places: Map<ID, Rect>) {
+	for (const l of w.links) {
+		const line = lineOf(places, { from: onMap(w, l.from), to: onMap(w, l.to) })
+		if (!line) continue
+		const [a, b] = line.map((q) => view.screen(q.x, q.y))
+		drawWire(ctx, a, b, true, asked)
+	}
 }
 
 /** What is seen, heard and asked for on a way, where it is not as usual. */

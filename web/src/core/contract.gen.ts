@@ -148,6 +148,7 @@ export interface Answer {
 	of: string
 	now: string
 	groups: Question[]
+	links: Link[]
 }
 
 export interface View {
@@ -1018,6 +1019,11 @@ export interface Question {
 	title: string
 	nothing: string
 	lines: Reply[]
+}
+
+export interface Link {
+	from: End
+	to: End
 }
 
 export interface Event {
@@ -1957,6 +1963,15 @@ export interface Methods {
 	oddLayers: { args: MapArgs; answer: ID[] }
 	offerStart: { args: MapArgs; answer: Outcome }
 	pages: { args: string; answer: Pages }
+	partText: { args: {
+		rule: ID
+		part: ID
+	}; answer: string }
+	pasteParts: { args: {
+		rule: ID
+		behind: ID
+		text: string
+	}; answer: Outcome }
 	pending: { args: None; answer: unknown[] }
 	pickUp: { args: PointArgs; answer: PickedUp }
 	pinKind: { args: {

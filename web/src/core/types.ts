@@ -30,6 +30,7 @@ export type {
 	Pulled,
 	LayerImage,
 	LayerInfo as Layer,
+	Link as AskLink,
 	Reply as AskReply,
 	Line as RuleLine,
 	Loss,

@@ -16,6 +16,11 @@
 		return w.project.ask('ask', { ...w.asking, tick })
 	})
 
+	$effect(() => {
+		w.links = answer?.links ?? []
+		return () => (w.links = [])
+	})
+
 	function follow(l: AskReply) {
 		if (l.rule) {
 			w.rule = l.rule
@@ -26,9 +31,9 @@
 
 {#if answer}
 	<section
-		class="cut absolute top-14 z-20 flex max-h-[calc(100%-5rem)] w-80 flex-col {w.station === 'map'
-			? 'right-3'
-			: 'right-[312px]'}"
+		class="cut absolute top-14 z-20 flex max-h-[calc(100%-5rem)] w-80 flex-col {w.station === 'rules'
+			? 'right-[312px]'
+			: 'right-3'}"
 		aria-label="What {answer.of} is about"
 		data-testid="ask"
 	>

@@ -47,6 +47,7 @@
 					.then(() => w.notices.say('Copied the rule as text: paste it under Rules, here or in another project.'))
 					.catch(() => w.notices.say('The browser did not let it be copied.', 'wrong')),
 		},
+		{ label: 'Paste lines', run: () => void arranging.paste('') },
 		{ label: 'Delete', run: remove },
 	])
 

@@ -25,6 +25,8 @@
 					{ label: 'Move up', keys: 'Alt+↑', run: () => arranging.move(line, -1) },
 					{ label: 'Move down', keys: 'Alt+↓', run: () => arranging.move(line, 1) },
 					{ label: 'Copy below', run: () => arranging.copy(line) },
+					{ label: 'Copy this line', keys: 'Ctrl+C', run: () => void arranging.copyText(line) },
+					{ label: 'Paste below', keys: 'Ctrl+V', run: () => void arranging.paste(line.part) },
 					{ label: line.off ? 'Switch on' : 'Switch off', run: () => arranging.off(line) },
 					{ label: 'Remove', keys: 'Delete', run: () => arranging.remove(line) },
 				]
@@ -36,6 +38,8 @@
 	function key(e: KeyboardEvent) {
 		if (e.altKey && (e.key === 'ArrowUp' || e.key === 'ArrowDown')) arranging.move(line, e.key === 'ArrowUp' ? -1 : 1)
 		else if (e.key === 'Delete') arranging.remove(line)
+		else if ((e.ctrlKey || e.metaKey) && e.key === 'c') void arranging.copyText(line)
+		else if ((e.ctrlKey || e.metaKey) && e.key === 'v') void arranging.paste(line.part)
 		else return
 		e.preventDefault()
 		e.stopPropagation()

@@ -52,6 +52,35 @@ export class Arranging {
 		this.change({ part: line.part, copy: true })
 	}
 
+	/** Puts a line as text on the clipboard, with what stands in it. */
+	async copyText(line: RuleLine) {
+		let text: string
+		try {
+			text = this.w.project.ask('partText', { rule: this.rule().id, part: line.part })
+		} catch (e) {
+			this.w.notices.say((e as Error).message, 'wrong')
+			return
+		}
+		try {
+			await navigator.clipboard.writeText(text)
+			this.w.notices.say('Copied the line: paste it behind another one, in this rule or in another.')
+		} catch {
+			this.w.notices.say('The browser did not let it be copied.', 'wrong')
+		}
+	}
+
+	/** Puts lines that were copied behind one, or at the end of the rule. */
+	async paste(behind: string) {
+		let text: string
+		try {
+			text = await navigator.clipboard.readText()
+		} catch {
+			this.w.notices.say('The browser did not let the clipboard be read.', 'wrong')
+			return
+		}
+		this.w.project.try('pasteParts', { rule: this.rule().id, behind, text })
+	}
+
 	remove(line: RuleLine) {
 		this.change({ part: line.part, remove: true })
 	}
