@@ -154,12 +154,20 @@ func (a *asker) names(n *rules.Node, tree *rules.Tree) bool {
 		return true
 	case a.kind == "":
 		return false
-	case n.At.Type == document.TypeKind:
-		return n.At.ID == a.kind
+	case n.At.Type == document.TypeKind || n.At.Type == document.TypeTag:
+		return a.doc.Covers(n.At, a.kind)
+	case n.At.Type == document.TypeWithin:
+		return n.At.Map == a.of.Map && (n.At.ID == a.of.ID || a.lies(n.At))
 	}
 	return n.At.Type == document.TypeIt && slices.ContainsFunc(tree.When, func(w *rules.Node) bool {
-		return w.At == a.of || w.At.Type == document.TypeKind && w.At.ID == a.kind
+		return w.At == a.of || a.doc.Covers(w.At, a.kind)
 	})
+}
+
+// lies reports whether what was asked about stands in an area, as it is put down.
+func (a *asker) lies(area document.Object) bool {
+	e, in := a.doc.Entity(a.of.Map, a.of.ID), a.doc.Entity(area.Map, area.ID)
+	return e != nil && in != nil && e.X < in.X+in.W && e.X+e.W > in.X && e.Y < in.Y+in.H && e.Y+e.H > in.Y
 }
 
 // changes are the rules that do something to it.

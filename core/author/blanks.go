@@ -107,6 +107,10 @@ func wished(d *document.Document, b *rules.Blank, w rules.Wish) kind.Datum {
 	switch {
 	case w.Kind != "":
 		return named(document.TypeKind, w.Kind)
+	case w.Tag != "":
+		return named(document.TypeTag, document.ID(w.Tag))
+	case w.Within:
+		return document.Naming(document.Object{Type: document.TypeWithin, Map: w.Map, ID: w.Entity})
 	case w.It:
 		return named(document.TypeIt, "")
 	case w.Hero:
@@ -140,6 +144,10 @@ func fitsBlank(d *document.Document, b *rules.Blank, value, what kind.Datum) boo
 			return b.Type == rules.BlankEntity
 		case document.TypeHero:
 			return b.Hero
+		case document.TypeTag:
+			return b.Type == rules.BlankEntity
+		case document.TypeWithin:
+			return b.Type == rules.BlankEntity && d.Entity(o.Map, o.ID) != nil
 		case document.TypeKind:
 			k := d.Kind(o.ID)
 			return k != nil && (b.Fits == nil || b.Fits(k))

@@ -7,6 +7,14 @@ import (
 	"slices"
 )
 
+// one is the entity that a blank names, where it names all that is in it.
+func one(o document.Object) document.Object {
+	if o.Type == document.TypeWithin {
+		o.Type = document.TypeEntity
+	}
+	return o
+}
+
 // copiedRules are copies of the rules that wait for something of which there is a copy now: what they name of that, they
 // name of the copies, everything else stays. Of what wakes them only that is left which concerns copies. Rules of kinds
 // hold for copies as they are.
@@ -20,7 +28,7 @@ func copiedRules(d *document.Document, copied func(document.Object) (document.Ob
 		wakes := func(p *document.RulePart) bool {
 			return slices.ContainsFunc(p.Blanks, func(b kind.Value) bool {
 				o, ok := document.Named(b.Value)
-				_, is := copied(o)
+				_, is := copied(one(o))
 				return ok && is
 			})
 		}
@@ -42,7 +50,8 @@ func copiedRules(d *document.Document, copied func(document.Object) (document.Ob
 			own[i].Blanks = slices.Clone(own[i].Blanks)
 			for k := range own[i].Blanks {
 				if o, ok := document.Named(own[i].Blanks[k].Value); ok {
-					if to, is := copied(o); is {
+					if to, is := copied(one(o)); is {
+						to.Type = o.Type
 						own[i].Blanks[k].Value = document.Naming(to)
 					}
 				}

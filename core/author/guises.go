@@ -66,7 +66,7 @@ func GuiseWays(d *document.Document, at document.End) []GuiseWay {
 	for _, r := range rules.Waiting(d, happens) {
 		tree := rules.TreeOf(r)
 		for _, n := range tree.When {
-			about := n.At.ID == at.Entity || n.At.Type == document.TypeKind && n.At.ID == document.ID(e.Kind)
+			about := n.At.ID == at.Entity || d.Covers(n.At, document.ID(e.Kind))
 			if n.Word != rules.WordTurnsInto || !about {
 				continue
 			}

@@ -170,6 +170,26 @@ const TypeIt = "it"
 // TypeHero is the hero who is led, where a blank names that.
 const TypeHero = "hero"
 
+// Several things that a blank names at once: all whose kinds have a tag, and all that are in an area, which is an entity.
+const (
+	TypeTag    = "tag"
+	TypeWithin = "within"
+)
+
+// Several reports whether an object stands for all things that are so, and not for one.
+func (o Object) Several() bool {
+	return o.Type == TypeKind || o.Type == TypeTag || o.Type == TypeWithin
+}
+
+// Covers reports whether all of a kind, or all that have a tag, are meant, as far as that follows from their kind.
+func (d *Document) Covers(o Object, of ID) bool {
+	if o.Type == TypeKind {
+		return o.ID == of
+	}
+	k := d.Kind(of)
+	return o.Type == TypeTag && k != nil && slices.Contains(k.Tags, string(o.ID))
+}
+
 // Named is what a blank names: an object that is one of the project's, all of a kind, or what woke the
 // rule. Its type is told by what it says.
 func Named(d kind.Datum) (Object, bool) {
@@ -180,6 +200,8 @@ func Named(d kind.Datum) (Object, bool) {
 		Counter ID   `json:"counter"`
 		Kind    ID   `json:"kind"`
 		Layer   ID   `json:"layer"`
+		Tag     ID   `json:"tag"`
+		Within  ID   `json:"within"`
 		It      bool `json:"it"`
 		Hero    bool `json:"hero"`
 	}
@@ -195,6 +217,10 @@ func Named(d kind.Datum) (Object, bool) {
 		return Object{Type: TypeEntity, Map: n.Map, ID: n.Entity}, true
 	case n.Layer != "":
 		return Object{Type: TypeLayer, Map: n.Map, ID: n.Layer}, true
+	case n.Within != "":
+		return Object{Type: TypeWithin, Map: n.Map, ID: n.Within}, true
+	case n.Tag != "":
+		return Object{Type: TypeTag, ID: n.Tag}, true
 	case n.Map != "":
 		return Object{Type: TypeMap, ID: n.Map}, true
 	case n.Kind != "":
@@ -210,15 +236,18 @@ func Named(d kind.Datum) (Object, bool) {
 // Naming is the value of a blank that names an object.
 func Naming(o Object) kind.Datum {
 	switch plain := o.ID.Valid(); {
-	case plain && (o.Type == TypeEntity || o.Type == TypeLayer) && o.Map.Valid():
+	case plain && (o.Type == TypeEntity || o.Type == TypeLayer || o.Type == TypeWithin) && o.Map.Valid():
+		if o.Type == TypeWithin {
+			return kind.Datum(`{"map":"` + string(o.Map) + `","within":"` + string(o.ID) + `"}`)
+		}
 		return kind.Datum(`{"` + o.Type + `":"` + string(o.ID) + `","map":"` + string(o.Map) + `"}`)
 	case plain && (o.Type == TypeMap || o.Type == TypeFlag || o.Type == TypeCounter || o.Type == TypeKind):
 		return kind.Datum(`{"` + o.Type + `":"` + string(o.ID) + `"}`)
 	}
 	switch o.Type {
-	case TypeEntity, TypeLayer:
+	case TypeEntity, TypeLayer, TypeWithin:
 		return kind.Of(map[string]ID{"map": o.Map, o.Type: o.ID})
-	case TypeMap, TypeFlag, TypeCounter, TypeKind:
+	case TypeMap, TypeFlag, TypeCounter, TypeKind, TypeTag:
 		return kind.Of(map[string]ID{o.Type: o.ID})
 	case TypeIt, TypeHero:
 		return kind.Of(map[string]bool{o.Type: true})
@@ -230,7 +259,11 @@ func (r *Rule) references(f func(Reference)) {
 	as := map[string]string{SlotWhen: AsWhen, SlotIf: AsIf, SlotThen: AsThen, SlotOtherwise: AsThen}
 	for _, p := range r.InOrder() {
 		for _, b := range p.Blanks {
-			if to, ok := Named(b.Value); ok && to.Type != TypeIt && to.Type != TypeHero {
+			to, ok := Named(b.Value)
+			if to.Type == TypeWithin {
+				to.Type = TypeEntity
+			}
+			if ok && to.Type != TypeIt && to.Type != TypeHero && to.Type != TypeTag {
 				f(Reference{By: Object{Type: TypeRule, ID: r.ID}, As: as[p.Slot], To: to, Setting: b.Key})
 			}
 		}

@@ -20,15 +20,43 @@ const (
 
 // eachOf calls f with the things that a part names: all of a kind, what woke the rule, or one.
 func (g *Game) eachOf(n *rules.Node, it world.Ref, f func(r world.Ref)) {
-	if n.At.Type != document.TypeKind {
+	if !n.At.Several() {
 		f(g.target(n, it))
 		return
 	}
+	for _, r := range g.several(n) {
+		f(r)
+	}
+}
+
+// several are the things that a part names that names all that are so.
+func (g *Game) several(n *rules.Node) (out []world.Ref) {
 	for r := range g.Stage.Things {
-		if document.ID(g.Stage.Things[r].Kind) == n.At.ID {
-			f(world.Ref(r))
+		if g.among(n, world.Ref(r)) {
+			out = append(out, world.Ref(r))
 		}
 	}
+	return out
+}
+
+// among reports whether a thing is one of those that a part names. Of what is named by a tag or an area only that counts which
+// the part can be about.
+func (g *Game) among(n *rules.Node, r world.Ref) bool {
+	t := &g.Stage.Things[r]
+	switch n.At.Type {
+	case document.TypeKind:
+		return document.ID(t.Kind) == n.At.ID
+	case document.TypeWithin:
+		in := g.Stage.ThingOf(n.At.Map, n.At.ID)
+		if in < 0 || in == r || g.Stage.Things[in].Map != t.Map || !g.There(r) || !meets(g.Where(r), g.Where(in)) {
+			return false
+		}
+	default:
+		if !g.Stage.Doc.Covers(n.At, document.ID(t.Kind)) {
+			return false
+		}
+	}
+	return g.Stage.Takes(n, r)
 }
 
 // actors are the bodies that a part names: of the hero, or of others that are there. They hold until one is made.

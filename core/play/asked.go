@@ -77,13 +77,8 @@ func (g *Game) holdsTrue(n *rules.Node, it world.Ref) bool {
 		w := g.gait()
 		return map[string]bool{"double": w.Double, "wall": w.Wall}[n.Blank("ability").Word()]
 	}
-	if n.At.Type == document.TypeKind {
-		for r := range g.Stage.Things {
-			if document.ID(g.Stage.Things[r].Kind) == n.At.ID && !g.isSo(n, world.Ref(r)) {
-				return false
-			}
-		}
-		return true
+	if n.At.Several() {
+		return !slices.ContainsFunc(g.several(n), func(r world.Ref) bool { return !g.isSo(n, r) })
 	}
 	r := g.target(n, it)
 	return r >= 0 && g.isSo(n, r)

@@ -78,7 +78,7 @@ func (g *Game) turnsInto() (turned bool) {
 func (g *Game) leads(rule *document.Rule, r world.Ref) int {
 	t := g.Stage.Thing(r)
 	for _, n := range rules.TreeOf(rule).When {
-		about := n.At.Type == document.TypeKind && n.At.ID == document.ID(t.Kind) || n.At.Type == document.TypeEntity && n.At.ID == t.ID
+		about := g.Stage.Doc.Covers(n.At, document.ID(t.Kind)) || n.At.Type == document.TypeEntity && n.At.ID == t.ID
 		if n.Word == rules.WordTurnsInto && about && guiseNamed(n, "from") == g.Guise(r) {
 			if to := guiseNamed(n, "guise"); to != g.Guise(r) && (to == 0 || t.Entity.Guise(to) != nil) {
 				return to

@@ -12,7 +12,7 @@ import (
 
 // jar is a kind whose entities count and remember, made from another.
 func jar(of document.ID) document.Kind {
-	return document.Kind{ID: "jarjarjarjar", Name: "Jar", Of: of, Tags: []string{}, Layers: []string{}, Settings: []kind.Setting{
+	return document.Kind{ID: "jarjarjarjar", Name: "Jar", Of: of, Tags: []string{"salty"}, Layers: []string{}, Settings: []kind.Setting{
 		{Key: "full", Name: "fullness", Type: kind.Number, Default: "1", Least: 0, Most: 5, Varies: true},
 		{Key: "lid", Name: "lid", Type: kind.YesNo, Default: "false", Varies: true},
 		{Key: "weight", Name: "weight", Type: kind.Number, Default: "7"}}}

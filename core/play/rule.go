@@ -262,11 +262,9 @@ func (g *Game) target(n *rules.Node, it world.Ref) world.Ref {
 		return it
 	case document.TypeHero:
 		return g.Hero().Of
-	case document.TypeKind:
-		for r := range g.Stage.Things {
-			if document.ID(g.Stage.Things[r].Kind) == n.At.ID {
-				return world.Ref(r)
-			}
+	case document.TypeKind, document.TypeTag, document.TypeWithin:
+		for _, r := range g.several(n) {
+			return r
 		}
 		return world.None
 	}

@@ -105,8 +105,8 @@ func (g *Game) cast(r world.Ref) bool {
 // names reports whether a part names a thing.
 func (g *Game) names(n *rules.Node, it, r world.Ref) bool {
 	switch n.At.Type {
-	case document.TypeKind:
-		return document.ID(g.Stage.Thing(r).Kind) == n.At.ID
+	case document.TypeKind, document.TypeTag, document.TypeWithin:
+		return g.among(n, r)
 	default:
 		return g.target(n, it) == r
 	}

@@ -55,7 +55,7 @@ func (g *Game) standsSo(n *rules.Node, it world.Ref) bool {
 	all := true
 	g.eachOf(n, it, func(r world.Ref) {
 		if r < 0 || !g.There(r) {
-			all = all && n.At.Type == document.TypeKind
+			all = all && n.At.Several()
 			return
 		}
 		t, looks := g.Stage.Thing(r), g.Stage.Thing(r).Facing

@@ -40,7 +40,7 @@ func (g *Game) Try(rule, part document.ID) error {
 // wouldWake is the first thing that could wake a rule; None for none.
 func (g *Game) wouldWake(tree *rules.Tree) world.Ref {
 	for _, n := range tree.When {
-		if n.At.Type == document.TypeEntity || n.At.Type == document.TypeKind && n.Word != rules.WordNoneLeft {
+		if n.At.Type == document.TypeEntity || n.At.Several() && n.Word != rules.WordNoneLeft {
 			return g.target(n, world.None)
 		}
 	}

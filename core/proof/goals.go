@@ -45,7 +45,7 @@ func brought(st *world.Stage, r world.Ref) bool {
 		tree, brings := rules.TreeOf(rule), false
 		rules.Each(slices.Concat(tree.Then, tree.Otherwise), func(n *rules.Node) {
 			it := n.At.Map == end.Map && n.At.ID == end.Entity || n.At.Type == document.TypeIt ||
-				n.At.Type == document.TypeKind && n.At.ID == document.ID(st.Thing(r).Kind)
+				st.Doc.Covers(n.At, document.ID(st.Thing(r).Kind)) || n.At.Type == document.TypeWithin && n.At.Map == end.Map
 			brings = brings || n.Word == rules.WordBring && it
 		})
 		return brings && !rule.Off

@@ -20,10 +20,10 @@ func usedOn(d *document.Document) map[document.End][]string {
 			case document.TypeEntity:
 				at := document.End{Map: n.At.Map, Entity: n.At.ID}
 				out[at] = append(out[at], word)
-			case document.TypeKind:
+			case document.TypeKind, document.TypeTag:
 				for _, m := range d.Maps.All() {
 					m.Entities.Each(func(e *document.Entity) {
-						if document.ID(e.Kind) == n.At.ID {
+						if d.Covers(n.At, document.ID(e.Kind)) {
 							at := document.End{Map: m.ID, Entity: e.ID}
 							out[at] = append(out[at], word)
 						}

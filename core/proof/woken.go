@@ -135,9 +135,9 @@ func (f *May) condition(n *rules.Node, it world.Ref) (could, fails bool) {
 		return m >= 0 && f.arrived[m], true
 	}
 	all := f.targets(n, it)
-	if len(all) == 0 {
-		// of a kind of which there is nothing all is so
-		return n.At.Type == document.TypeKind || n.At.Type == "", true
+	if len(all) == 0 || n.At.Type == document.TypeWithin {
+		// of a kind of which there is nothing all is so; in an area anything may be, or nothing
+		return n.At.Several() || n.At.Type == "", true
 	}
 	could = true
 	for _, r := range all {
@@ -194,9 +194,11 @@ func (f *May) targets(n *rules.Node, it world.Ref) (out []world.Ref) {
 		if it >= 0 {
 			out = append(out, it)
 		}
-	case document.TypeKind:
+	case document.TypeKind, document.TypeTag, document.TypeWithin:
 		for r := range f.st.Things {
-			if document.ID(f.st.Things[r].Kind) == n.At.ID {
+			t := &f.st.Things[r]
+			on := n.At.Type == document.TypeWithin && f.st.Grounds[t.Map].ID == n.At.Map // it may come there
+			if (on || f.st.Doc.Covers(n.At, document.ID(t.Kind))) && f.st.Takes(n, world.Ref(r)) {
 				out = append(out, world.Ref(r))
 			}
 		}

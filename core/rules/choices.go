@@ -36,9 +36,12 @@ type Wish struct {
 	// Counter fills it with a counter, Kind with all of a kind, It with what woke the rule, Hero with who is led.
 	Counter document.ID `json:"counter,omitempty"`
 	Kind    document.ID `json:"kind,omitempty"`
-	It      bool        `json:"it,omitempty"`
-	Hero    bool        `json:"hero,omitempty"`
-	Text    *string     `json:"text,omitempty"`
+	// Tag fills it with all that have a tag, Within with all that are in the entity.
+	Tag    string  `json:"tag,omitempty"`
+	Within bool    `json:"within,omitempty"`
+	It     bool    `json:"it,omitempty"`
+	Hero   bool    `json:"hero,omitempty"`
+	Text   *string `json:"text,omitempty"`
 	// NewFlag fills it with a flag that is made for it.
 	NewFlag bool `json:"newFlag,omitempty"`
 	// NewCounter fills it with a counter that is made for it.
@@ -225,6 +228,15 @@ func (c *chooser) entities(p *document.RulePart, b *Blank, at Wish) {
 		all := at
 		all.Kind = k.ID
 		c.add(everyOf(p)+" "+k.Name, all)
+		for _, tag := range k.Tags {
+			all := at
+			if all.Tag = tag; !slices.ContainsFunc(c.out, func(o Choice) bool { return o.Wish == all }) {
+				c.add(everyOf(p)+"thing "+textTagged+" "+tag, all)
+			}
+		}
+	}
+	if p.Slot != document.SlotWhen && b.Key == "what" {
+		c.within(p, at)
 	}
 	for _, m := range c.doc.MapsInOrder() {
 		headed := false
@@ -239,6 +251,19 @@ func (c *chooser) entities(p *document.RulePart, b *Blank, at Wish) {
 			at.Map, at.Entity = m.ID, e.ID
 			c.add(e.Name, at)
 		})
+	}
+}
+
+// within offers all that are in an area, by map.
+func (c *chooser) within(p *document.RulePart, at Wish) {
+	at.Within = true
+	for _, m := range c.doc.MapsInOrder() {
+		for _, e := range document.InRank(m.Entities.All()) {
+			if c.doc.Acts(e) == kind.Sensor {
+				at.Map, at.Entity = m.ID, e.ID
+				c.add(everyOf(p)+"thing "+textIn+" "+e.Name, at)
+			}
+		}
 	}
 }
 

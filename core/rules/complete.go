@@ -169,6 +169,9 @@ func (c *completer) blank(a attempt, b *Blank) {
 		}
 		for _, k := range used(c.doc, b) {
 			c.add(everyOf(p)+" "+named(k.Name), "all of a kind")
+			for _, tag := range k.Tags {
+				c.add(everyOf(p)+"thing "+textTagged+" "+named(tag), "all with a tag")
+			}
 		}
 		fits := fitting(c.doc, b)
 		for _, m := range c.doc.MapsInOrder() {

@@ -145,14 +145,19 @@ const (
 	textOff   = "off"
 	textAny   = "any"
 	textEvery = "every"
-	textIt    = "it"
-	textOn    = "on"
-	textHero  = "the hero"
+	// all that have a tag, or are in an area
+	textAnything   = "anything"
+	textEverything = "everything"
+	textTagged     = "tagged"
+	textIn         = "in"
+	textIt         = "it"
+	textOn         = "on"
+	textHero       = "the hero"
 )
 
 // reserved are all words that mean something in the text of a rule.
 var reserved = func() map[string]bool {
-	out := map[string]bool{textRule: true, textOnce: true, textOff: true, textAny: true, textEvery: true, textIt: true, textOn: true}
+	out := map[string]bool{textRule: true, textOnce: true, textOff: true, textAny: true, textEvery: true, textAnything: true, textEverything: true, textIt: true, textOn: true}
 	for _, slot := range document.Slots {
 		out[slot] = true
 	}

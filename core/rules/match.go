@@ -232,9 +232,33 @@ func (m *matcher) entity(b *Blank, slot string, at int) (out []reading) {
 				return []reading{{value: valueOf(document.TypeKind, "", document.ID(k.text)), to: at + 2}}
 			}
 			return m.oneOf(document.TypeKind, kindsCalled(m.doc, k.text), at+1)
+		case (word == textAnything || word == textEverything) && at+1 < len(m.tokens):
+			return m.several(slot, at+1)
 		}
 	}
 	return m.onMap(document.TypeEntity, at, entitiesCalled(m.doc, t.text))
+}
+
+// several reads what all things are that are meant: tagged so, or in an area.
+func (m *matcher) several(slot string, at int) (out []reading) {
+	t := m.tokens[at]
+	if t.is != tokenWord || at+1 >= len(m.tokens) {
+		return nil
+	}
+	switch word := strings.ToLower(t.text); {
+	case word == textTagged:
+		if tag := m.tokens[at+1]; tag.is == tokenWord || tag.is == tokenQuoted {
+			return []reading{{value: valueOf(document.TypeTag, "", document.ID(tag.text)), to: at + 2}}
+		}
+	case word == textIn && slot != document.SlotWhen:
+		for _, r := range m.onMap(document.TypeEntity, at+1, entitiesCalled(m.doc, m.tokens[at+1].text)) {
+			if o, ok := document.Named(r.value); ok {
+				r.value = valueOf(document.TypeWithin, o.Map, o.ID)
+			}
+			out = append(out, r)
+		}
+	}
+	return out
 }
 
 // onMap reads what lies on a map, of all that are called so: by its id, by its name alone, or with that of the map.

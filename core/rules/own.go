@@ -45,7 +45,7 @@ func (b *Blank) OwnChoices(d *document.Document, what kind.Datum) []kind.Setting
 	}
 	of := o.ID
 	switch o.Type {
-	case document.TypeIt: // it may be any
+	case document.TypeIt, document.TypeTag, document.TypeWithin: // it may be any
 		var all []kind.Setting
 		for _, k := range d.KindsInOrder() {
 			for _, s := range ownOf(k, typ) {
@@ -81,10 +81,10 @@ func guisesOf(d *document.Document, o document.Object) []kind.Setting {
 	}
 	if e := d.Entity(o.Map, o.ID); o.Type == document.TypeEntity && e != nil {
 		add(e)
-	} else if o.Type == document.TypeKind || o.Type == document.TypeIt {
+	} else if o.Several() || o.Type == document.TypeIt {
 		for _, m := range d.MapsInOrder() {
 			for _, e := range document.InRank(m.Entities.All()) {
-				if o.Type == document.TypeIt || document.ID(e.Kind) == o.ID {
+				if o.Type == document.TypeIt || o.Type == document.TypeWithin || d.Covers(o, document.ID(e.Kind)) {
 					add(e)
 				}
 			}

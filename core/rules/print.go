@@ -157,6 +157,10 @@ func printedName(d *document.Document, p *document.RulePart, o document.Object, 
 			text = everyOf(p) + " " + text
 		}
 		return text
+	case document.TypeTag:
+		return everyOf(p) + "thing " + textTagged + " " + named(string(o.ID))
+	case document.TypeWithin:
+		return everyOf(p) + "thing " + textIn + " " + printedName(d, p, document.Object{Type: document.TypeEntity, Map: o.Map, ID: o.ID}, typ)
 	case document.TypeFlag:
 		name := ""
 		if f := d.Flags.Get(o.ID); f != nil {

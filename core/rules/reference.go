@@ -91,6 +91,8 @@ the rule a name, ` + "`once`" + ` lets it run one time in a game, ` + "`off`" + 
 
 * **⟨thing⟩** is an entity by its name, with ` + "`on ⟨map⟩`" + ` where several have that name. ` + "`any ⟨kind⟩`" + ` in *when* waits for each of a
   kind; the rule is then each one's, and *once* counts for each. ` + "`every ⟨kind⟩`" + ` asks for all of them, and does something to all.
+  ` + "`anything tagged ⟨tag⟩` and `everything tagged ⟨tag⟩`" + ` are that for all whose kinds have a tag; ` + "`everything in ⟨thing⟩`" + `
+  is all that is in an area now. Of several, those are meant that the word can be about.
   ` + "`it`" + ` is what woke the rule.
 * **⟨number⟩** is a whole number, or a counter by its name. Counters go from −1,000,000 to 1,000,000, and stop there.
 * What is asked in *if* is read once, when the rule wakes; ` + "`if`" + ` and ` + "`as long as`" + ` among what is done read it when they come to it.

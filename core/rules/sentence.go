@@ -209,6 +209,14 @@ func (s *speaker) name(p *document.RulePart, value kind.Datum, typ string) (text
 			return name, gone
 		}
 		return everyOf(p) + " " + name, false
+	case document.TypeTag:
+		return everyOf(p) + "thing " + textTagged + " " + string(o.ID), !slices.ContainsFunc(s.doc.KindsInOrder(), func(k *kind.Kind) bool { return s.doc.Covers(o, k.ID) })
+	case document.TypeWithin:
+		name, gone := "something that was removed", true
+		if e := s.doc.Entity(o.Map, o.ID); e != nil {
+			name, gone = e.Name, false
+		}
+		return everyOf(p) + "thing " + textIn + " " + name, gone
 	}
 	switch typ {
 	case BlankCounter:

@@ -1,6 +1,9 @@
 package rules
 
-import "azzel/core/document"
+import (
+	"azzel/core/document"
+	"azzel/core/kind"
+)
 
 // Node is a part of a rule with what stands in it.
 type Node struct {
@@ -11,6 +14,8 @@ type Node struct {
 	If, Then, Otherwise []*Node
 	// Rule is the rule that it is a part of.
 	Rule document.ID
+	// Fits tells of a part that names several things which kinds of them it takes; nil takes all.
+	Fits func(*kind.Kind) bool
 	// Number is what its blank “number” says; By is the counter that says it instead.
 	Number int64
 	By     document.ID
@@ -80,7 +85,7 @@ func TreeOf(r *document.Rule) *Tree {
 			if !p.Off {
 				n := node(p)
 				t.When = append(t.When, n)
-				t.OfKind = t.OfKind || n.At.Type == document.TypeKind
+				t.OfKind = t.OfKind || n.At.Type == document.TypeKind || n.At.Type == document.TypeTag
 			}
 		}
 		for _, all := range [][]*Node{t.If, t.Then, t.Otherwise} {
@@ -98,6 +103,11 @@ func TreeOf(r *document.Rule) *Tree {
 func node(p *document.RulePart) *Node {
 	n := &Node{RulePart: p}
 	n.At, _ = document.Named(p.Blank("what"))
+	if e := Find(p.Word); e != nil && n.At.Several() {
+		if b := e.Blank("what"); b != nil {
+			n.Fits = b.Fits
+		}
+	}
 	n.To, _ = document.Named(p.Blank("where"))
 	if number := p.Blank("number"); number != "" {
 		if by, ok := document.Named(number); ok {

@@ -120,6 +120,11 @@ func Check(p *document.RulePart) error {
 	return nil
 }
 
+// tagged reports whether a tag can be one.
+func tagged(tag document.ID) bool {
+	return tag != "" && utf8.RuneCountInString(string(tag)) <= document.MaxName && !strings.ContainsAny(string(tag), "\n\r")
+}
+
 func (b *Blank) check(d kind.Datum) error {
 	switch b.Type {
 	case BlankNumber:
@@ -147,7 +152,7 @@ func (b *Blank) check(d kind.Datum) error {
 		return nil
 	}
 	o, ok := document.Named(d)
-	if ok && document.Naming(o) == d && (b.Type == BlankEntity && (o.Type == document.TypeIt || b.Hero && o.Type == document.TypeHero) ||
+	if ok && document.Naming(o) == d && (b.Type == BlankEntity && (o.Type == document.TypeIt || b.Hero && o.Type == document.TypeHero || o.Type == document.TypeTag && tagged(o.ID) || o.Type == document.TypeWithin && o.Map.Valid() && o.ID.Valid()) ||
 		(b.Type == BlankEntity || b.Type == BlankKind) && o.Type == document.TypeKind && utf8.RuneCountInString(string(o.ID)) <= document.MaxName) {
 		return nil
 	}

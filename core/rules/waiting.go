@@ -44,7 +44,14 @@ func Waiting(d *document.Document, h Happening) []*document.Rule {
 	}).(map[awaited][]waiting)
 	all := index[awaited{h.Word, h.At}]
 	if h.Kind != "" {
-		if of := index[awaited{h.Word, document.Object{Type: document.TypeKind, ID: h.Kind}}]; len(of) > 0 {
+		of := index[awaited{h.Word, document.Object{Type: document.TypeKind, ID: h.Kind}}]
+		if k := d.Kind(h.Kind); k != nil && len(k.Tags) > 0 {
+			of = slices.Clone(of)
+			for _, tag := range k.Tags {
+				of = append(of, index[awaited{h.Word, document.Object{Type: document.TypeTag, ID: document.ID(tag)}}]...)
+			}
+		}
+		if len(of) > 0 {
 			all = slices.Concat(all, of)
 			slices.SortFunc(all, func(a, b waiting) int { return a.n - b.n })
 			all = slices.Compact(all)

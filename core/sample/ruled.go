@@ -102,10 +102,10 @@ func (w *drawer) fill(p *document.RulePart, e *rules.Entry) bool {
 			if k := w.d.Kind(document.ID(o.of.Kind)); b.Fits != nil && !b.Fits(k) {
 				return false
 			}
-			at := []document.Object{{Type: document.TypeEntity, Map: o.m, ID: o.of.ID}, {Type: document.TypeEntity, Map: o.m, ID: o.of.ID}, {Type: document.TypeKind, ID: document.ID(o.of.Kind)}, {Type: document.TypeIt}}
-			n := 4
+			at := []document.Object{{Type: document.TypeEntity, Map: o.m, ID: o.of.ID}, {Type: document.TypeEntity, Map: o.m, ID: o.of.ID}, {Type: document.TypeKind, ID: document.ID(o.of.Kind)}, {Type: document.TypeTag, ID: "salty"}, {Type: document.TypeWithin, Map: o.m, ID: w.all[w.r.IntN(len(w.all))].of.ID}, {Type: document.TypeIt}}
+			n := 6
 			if e.Slot == document.SlotWhen {
-				n = 3 // which woke it is not known yet
+				n = 4 // which woke it is not known yet
 			}
 			if fill = document.Naming(at[w.r.IntN(n)]); b.Hero && w.r.IntN(3) == 0 {
 				fill = document.Naming(document.Object{Type: document.TypeHero})

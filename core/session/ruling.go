@@ -42,7 +42,7 @@ func ruleTold(d *document.Document, r *document.Rule) ToldRule {
 func (r *ToldRule) mention(o document.Object) {
 	m := o.Map
 	switch o.Type {
-	case document.TypeEntity:
+	case document.TypeEntity, document.TypeWithin:
 		r.Names = append(r.Names, o.ID)
 	case document.TypeMap:
 		m = o.ID

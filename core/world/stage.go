@@ -250,6 +250,15 @@ func (s *Stage) Ground(r Ref) *Ground {
 	return s.Grounds[r]
 }
 
+// Takes reports whether a part of a rule can be about a thing, by its kind.
+func (s *Stage) Takes(n *rules.Node, r Ref) bool {
+	if n.Fits == nil {
+		return true
+	}
+	k := s.Doc.Kind(document.ID(s.Things[r].Kind))
+	return k != nil && n.Fits(k)
+}
+
 // Thing is an entity by its number, nil for None.
 func (s *Stage) Thing(r Ref) *Thing {
 	if r < 0 || int(r) >= len(s.Things) {

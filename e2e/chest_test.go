@@ -1,0 +1,74 @@
+package e2e
+
+import (
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/kind"
+	"azzel/core/sample"
+	"fmt"
+	"testing"
+
+	"github.com/go-rod/rod/lib/input"
+)
+
+// A chest whose rule was ready made is copied, and its rule with it: in play each gives what is in it, once.
+func TestAChestIsCopiedWithItsRules(t *testing.T) {
+	r := world(t)
+	r.append(edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: "chestchestch"}, document.Entity{ID: "chestchestch", Layer: sample.Entities, Kind: kind.Container, Name: "Chest",
+		Facing: document.Down, X: 32, Y: 16, W: 16, H: 16, Rank: 40}))
+	k := r.open()
+	k.grantClipboard()
+	k.clickWith(k.at(2, 1), right)
+	k.pressIn("[role=menuitem]", "Ready-made: A chest that gives something")
+	k.gone("[role=menu]")
+	k.click(k.at(2, 1))
+	k.with(input.ControlLeft, input.KeyC)
+	k.notice("1 entity copied")
+	k.focusMap()
+	k.move(k.at(4, 1))
+	k.with(input.ControlLeft, input.KeyV)
+	var copied document.ID
+	k.stored(func(d *document.Document) error {
+		named := map[document.ID]bool{}
+		for _, rule := range d.RulesInOrder() {
+			for _, p := range rule.In(document.SlotWhen) {
+				o, _ := document.Named(p.Blank("what"))
+				named[o.ID] = true
+			}
+		}
+		for _, e := range entities(d, sample.Quay, kind.Container) {
+			if e.ID != "chestchestch" {
+				copied = e.ID
+			}
+			if !named[e.ID] {
+				return fmt.Errorf("no rule waits for %s at %d,%d", e.Name, e.X, e.Y)
+			}
+		}
+		if copied == "" {
+			return fmt.Errorf("there is no other chest")
+		}
+		return nil
+	})
+	k.focusMap()
+	k.keys(input.Escape, input.KeyP)
+	k.see("[data-testid=playing]", "Playing Quay")
+	opens := func(coins string) {
+		t.Helper()
+		k.walk(input.KeyW, func() error { return contains(k.eval(`() => azzel.hero()`), "up") })
+		k.keys(input.KeyE)
+		k.see("[data-testid=line]", "Three coins!")
+		k.keys(input.KeyE)
+		k.gone("[data-testid=line]")
+		k.see("[data-testid=slots]", coins)
+	}
+	opens("3")
+	k.walk(input.KeyD, func() error {
+		if x, _ := k.hero(); x < 63 {
+			return fmt.Errorf("it is at %v", x)
+		}
+		return nil
+	})
+	opens("6")
+	k.keys(input.KeyE)
+	k.gone("[data-testid=line]")
+}
