@@ -50,6 +50,16 @@ func brineHouse(s *Sheet) *canvas {
 	c.put(c.ground, 18, 9, "rungs")
 	c.entity(kind.Exit, "Hatch", 18, 9, 1, 1, document.Down)
 	c.entity(lanternKind, "Lantern", 14, 4, 1, 1, document.Down)
+	// three plates, to be stepped on as salt is made
+	for _, p := range []struct {
+		name string
+		x, y int
+	}{{"Brine plate", 8, 7}, {"Fire plate", 8, 3}, {"Salt plate", 4, 10}} {
+		plate := c.entity(kind.Switch, p.name, p.x, p.y, 1, 1, document.Down)
+		plate.Look, plate.LookOn = s.Cell(number, "plate"), s.Cell(number, "plate down")
+		plate.Values = values("workedBy", `"step"`, "goesBack", `"whenLeft"`)
+	}
+	c.says(6, 3, "First the brine, then the fire, and last the salt. So it was always done.")
 	for i, at := range [][2]int{{5, 11}, {21, 11}} {
 		c.entity(kind.Collectible, []string{"Salt crystal", "Salt crystal 2"}[i], at[0], at[1], 1, 1, document.Down)
 	}

@@ -19,6 +19,8 @@ var german = [][2]string{
 	{"That is three crystals, and you have fewer. Look in the pans.", "Das macht drei, und so viele hast du nicht. Sieh in den Pfannen nach."},
 	{"The lamp waits. Go on up.", "Die Lampe wartet. Geh nur hinauf."},
 	{"Open the beacon yard, out in the pans. Its wheel is a stiff one.", "Öffne den Feuerhof, draußen in den Pfannen. Sein Rad geht schwer."},
+	{"First the brine, then the fire, and last the salt. So it was always done.", "Erst die Sole, dann das Feuer, zuletzt das Salz. So war es immer."},
+	{"Behind the vats a board comes loose: a pot of oil.", "Hinter den Bottichen löst sich ein Brett: ein Topf Öl."},
 	{"You are late, warden. But you are here. Hold the light, I trim the wick.", "Spät kommst du, Wächter. Aber du bist da. Halt das Licht, ich richte den Docht."},
 	{"Before the water returned, the lamp burned", "Ehe das Wasser kam, brannte die Lampe"},
 	{"The ships saw it from beyond the reef, and turned.", "Die Schiffe sahen es von jenseits des Riffs und drehten bei."},

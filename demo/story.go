@@ -58,6 +58,34 @@ when
 	"Lamp keeper" turns from "as it is now" to Hopeful
 if
 	"Yard is open" is set
+`, `rule "Brine first"
+when
+	"Brine plate" is turned on
+then
+	let Steps be 1
+	sound knock
+`, `rule "Then the fire"
+when
+	"Fire plate" is turned on
+if
+	Steps is exactly 1
+then
+	let Steps be 2
+	sound knock
+otherwise
+	let Steps be 0
+`, `rule "And last the salt" once
+when
+	"Salt plate" is turned on
+if
+	Steps is exactly 2
+then
+	sound chime
+	give the hero 1 oil
+	picture "Salt crystal" on "Brine House" for 2 s
+	say "Behind the vats a board comes loose: a pot of oil."
+otherwise
+	let Steps be 0
 `, `rule "The end" once
 when
 	somebody comes to "The lamp is lit"
@@ -104,8 +132,10 @@ func highWater(d *document.Document, pans *canvas) *document.Document {
 // withStory adds the story's counter and rules.
 func withStory(d *document.Document, pans *canvas) *document.Document {
 	d = highWater(d, pans)
-	c, err := author.AddCounter("Crystals")
-	d = do(d, c, err)
+	for _, name := range []string{"Crystals", "Steps"} {
+		c, err := author.AddCounter(name)
+		d = do(d, c, err)
+	}
 	for _, text := range story {
 		c, err := author.TextRule(d, text)
 		d = do(d, c, err)
