@@ -220,3 +220,19 @@ func TestRuleOfAKindByCards(t *testing.T) {
 	k.fill("[data-testid=rule] input", "wax")
 	k.ruleIs("when\n\tany Switch is turned on\nthen\n\thide it\n\tgive the hero 1 wax\n")
 }
+
+// What somebody else changes of a rule while one writes its text stays, and is seen in the text once that is stored.
+func TestTwoWriteOneRule(t *testing.T) {
+	r := world(t)
+	c := rules.Of(rules.Use(sample.Quay, sample.Switch), rules.Open(sample.Quay, sample.Door))
+	id := r.author(author.AddRule(r.doc(), c))
+	k := r.open()
+	k.pressIn("nav button", "Rules")
+	k.pressIn("[data-testid=rule] button", "Write it as text")
+	k.textEnd()
+	k.keys(input.Enter)
+	k.types("set Lit")
+	r.author(author.ChangeRule(r.doc(), rules.Wish{Rule: id, Part: c.In(document.SlotThen)[0].ID, Word: rules.WordShut}))
+	k.ruleIs("when\n\tthe hero uses Switch\nthen\n\tshut Door\n\tset Lit\n")
+	within(t, soon, func() error { return contains(k.inText(`return at.innerText`), "shut Door\n\tset Lit") })
+}

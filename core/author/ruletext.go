@@ -4,17 +4,23 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/rules"
+	"encoding/json"
 	"errors"
 	"fmt"
 	"slices"
 )
 
 // RewriteRule has a rule say what a text says. Parts that stay keep their ids, so that others' changes to them, and games
-// that have come to them, still find them; a text that cannot be read changes nothing.
-func RewriteRule(d *document.Document, id document.ID, text string) (Change, error) {
-	r := d.Rules.Get(id)
-	if r == nil {
+// that have come to them, still find them; a text that cannot be read changes nothing. Was is the rule as it was when the
+// text was begun, nil for as it is: what others changed since stays.
+func RewriteRule(d *document.Document, was *document.Rule, id document.ID, text string) (Change, error) {
+	now := d.Rules.Get(id)
+	if now == nil {
 		return Change{}, errRuleGone
+	}
+	r := was
+	if r == nil {
+		r = now
 	}
 	next, err := rules.Read(d, text)
 	if err != nil {
@@ -31,14 +37,14 @@ func RewriteRule(d *document.Document, id document.ID, text string) (Change, err
 	if next.Name != r.Name {
 		c.Do = append(c.Do, edit.Set(ref, "name", next.Name))
 	}
-	if r.Draft != "" {
+	if now.Draft != "" {
 		c.Do = append(c.Do, edit.Set(ref, "draft", ""))
 	}
 	w := rewriter{was: r, is: &next, rule: id}
 	for _, slot := range document.Slots {
 		w.slot("", "", slot)
 	}
-	c.Do = append(c.Do, w.do...)
+	c.Do = append(c.Do, standing(w.do, now)...)
 	if len(c.Do) == 0 {
 		return Change{}, errLikeThat
 	}
@@ -46,6 +52,30 @@ func RewriteRule(d *document.Document, id document.ID, text string) (Change, err
 		return Change{}, fmt.Errorf("that changes more than %d things at once: change less", edit.MaxPrimitives)
 	}
 	return c, nil
+}
+
+// standing are edits of the parts of a rule without those to parts that others removed meanwhile; what was to stand in one of
+// these stands in the rule itself.
+func standing(all []edit.Primitive, now *document.Rule) (out []edit.Primitive) {
+	there := map[document.ID]bool{}
+	for _, p := range now.Parts.All() {
+		there[p.ID] = true
+	}
+	for _, do := range all {
+		switch {
+		case do.Op == edit.OpInsert:
+			there[do.Ref.ID] = true
+			var p document.RulePart
+			if json.Unmarshal(do.Value, &p) == nil && p.Parent != "" && !there[p.Parent] {
+				p.Parent = ""
+				do = edit.Insert(do.Ref, p)
+			}
+		case !there[do.Ref.ID]:
+			continue
+		}
+		out = append(out, do)
+	}
+	return out
 }
 
 // rewriter makes the parts of one rule those of another.

@@ -39,7 +39,7 @@ func TestRuleBecomesWhatItsTextSays(t *testing.T) {
 		c, err := author.AddRule(d, first)
 		with := done(t, d, c, err)
 		text := rules.Print(d, &second)
-		change, err := author.RewriteRule(with, c.Made, text)
+		change, err := author.RewriteRule(with, nil, c.Made, text)
 		if err != nil && rules.Print(d, &first) != text {
 			t.Fatalf("seed %d: %v", seed, err)
 		}
@@ -60,7 +60,7 @@ func TestPartsThatStayKeepTheirIDs(t *testing.T) {
 	d = done(t, d, c, err)
 	r := d.Rules.Get(c.Made)
 	was := r.In(document.SlotThen)
-	change, err := author.RewriteRule(d, c.Made, "rule \"Gate\" once\nwhen\n\tthe hero uses Switch\nthen\n\topen Door\n\tadd 1 to Salt\n\twait 5 s\n\tshut Door\n\tset Lit\n")
+	change, err := author.RewriteRule(d, nil, c.Made, "rule \"Gate\" once\nwhen\n\tthe hero uses Switch\nthen\n\topen Door\n\tadd 1 to Salt\n\twait 5 s\n\tshut Door\n\tset Lit\n")
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -73,11 +73,11 @@ func TestPartsThatStayKeepTheirIDs(t *testing.T) {
 	if len(change.Do) != 6 { // once, name, a wait; one out, two in
 		t.Errorf("that took %d primitives", len(change.Do))
 	}
-	if _, err := author.RewriteRule(d, c.Made, rules.Print(d, r)); err == nil {
+	if _, err := author.RewriteRule(d, nil, c.Made, rules.Print(d, r)); err == nil {
 		t.Error("the same text changes something")
 	}
 	for text, want := range map[string]string{"then\n\tdance": "line 2", "": "a rule says when"} {
-		if _, err := author.RewriteRule(d, c.Made, text); err == nil || !strings.Contains(err.Error(), want) {
+		if _, err := author.RewriteRule(d, nil, c.Made, text); err == nil || !strings.Contains(err.Error(), want) {
 			t.Errorf("%q: %v", text, err)
 		}
 	}
@@ -87,11 +87,11 @@ func TestPartsThatStayKeepTheirIDs(t *testing.T) {
 	if d.Rules.Get(c.Made).Draft != "then\n\tdance" {
 		t.Error("the draft is lost")
 	}
-	change, err = author.RewriteRule(d, c.Made, rules.Print(d, r))
+	change, err = author.RewriteRule(d, nil, c.Made, rules.Print(d, r))
 	if d = done(t, d, change, err); d.Rules.Get(c.Made).Draft != "" {
 		t.Error("the draft stays")
 	}
-	if _, err := author.RewriteRule(d, "gonegonegone", "when"); err == nil {
+	if _, err := author.RewriteRule(d, nil, "gonegonegone", "when"); err == nil {
 		t.Error("a rule that is gone is rewritten")
 	}
 }
@@ -275,5 +275,37 @@ func TestReadyMadeRules(t *testing.T) {
 	}
 	if _, err := author.MakeBundle(document.New("Empty"), document.End{}, "shop"); err == nil {
 		t.Error("something is made for nothing")
+	}
+}
+
+// What others changed of a rule while its text was written stays: another part, a part that was removed, one that was put in.
+func TestRewriteMergesWithOthers(t *testing.T) {
+	d := withDrawn(t)
+	rule, err := rules.Read(d, "when\n\ta new game begins\nthen\n\tsay \"One.\"\n\task \"Well?\"\n\t\tanswer \"Yes\"\n\t\t\tset Lit\n\tsay \"Two.\"")
+	if err != nil {
+		t.Fatal(err)
+	}
+	c, err := author.AddRule(d, rule)
+	d = apply(t, d, c, err)
+	was := d.Rules.Get(c.Made)
+	for _, o := range []struct{ theirs, mine, want string }{
+		{"say \"One.\"|say \"Uno.\"", "say \"Two.\"|say \"Due.\"", "when\n\ta new game begins\nthen\n\tsay \"Uno.\"\n\task \"Well?\"\n\t\tanswer \"Yes\"\n\t\t\tset Lit\n\tsay \"Due.\"\n"},
+		{"\tsay \"Two.\"|\tset Lit\n\tsay \"Two.\"", "say \"One.\"|say \"Uno.\"", "when\n\ta new game begins\nthen\n\tsay \"Uno.\"\n\task \"Well?\"\n\t\tanswer \"Yes\"\n\t\t\tset Lit\n\tset Lit\n\tsay \"Two.\"\n"},
+		{"\task \"Well?\"\n\t\tanswer \"Yes\"\n\t\t\tset Lit\n|", "\t\t\tset Lit|\t\t\tset Lit\n\t\t\tclear Lit", "when\n\ta new game begins\nthen\n\tsay \"One.\"\n\tclear Lit\n\tsay \"Two.\"\n"},
+		{"\tsay \"Two.\"\n|", "\tsay \"Two.\"\n|", "when\n\ta new game begins\nthen\n\tsay \"One.\"\n\task \"Well?\"\n\t\tanswer \"Yes\"\n\t\t\tset Lit\n"},
+	} {
+		write := func(d *document.Document, was *document.Rule, change string) *document.Document {
+			t.Helper()
+			from, to, _ := strings.Cut(change, "|")
+			c, err := author.RewriteRule(d, was, was.ID, strings.Replace(rules.Print(d, was), from, to, 1))
+			if err != nil && strings.Contains(err.Error(), "like that") {
+				return d
+			}
+			return apply(t, d, c, err)
+		}
+		after := write(write(d, was, o.theirs), was, o.mine)
+		if got := rules.Print(after, after.Rules.Get(was.ID)); got != o.want {
+			t.Errorf("%q and %q give\n%s", o.theirs, o.mine, got)
+		}
 	}
 }

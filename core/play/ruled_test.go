@@ -21,7 +21,7 @@ func ruled(run *run, r *rand.Rand) *run {
 
 func rewrite(t *testing.T, d *document.Document, id document.ID, text string) []edit.Primitive {
 	t.Helper()
-	c, err := author.RewriteRule(d, id, text)
+	c, err := author.RewriteRule(d, nil, id, text)
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -161,8 +161,23 @@ func init() {
 		}) ([]rules.Completion, error) {
 			return rules.Complete(s.doc(), a.Text, a.Line, a.At), nil
 		}),
-		"rewriteRule": authored(func(d *document.Document, a ruleTextArgs) (author.Change, error) {
-			return author.RewriteRule(d, a.Rule, a.Text)
+		"rewriteRule": with(func(s *Session, a ruleTextArgs) (Outcome, error) {
+			c, err := author.RewriteRule(s.doc(), s.texts[a.Rule], a.Rule, a.Text)
+			if err != nil {
+				return Outcome{}, err
+			}
+			delete(s.texts, a.Rule)
+			return s.make(c.Do, c.Label)
+		}),
+		// holdText remembers a rule as it is, when somebody begins to write its text
+		"holdText": with(func(s *Session, a struct {
+			Rule document.ID `json:"rule"`
+		}) (bool, error) {
+			if s.texts == nil {
+				s.texts = map[document.ID]*document.Rule{}
+			}
+			s.texts[a.Rule] = s.doc().Rules.Get(a.Rule)
+			return true, nil
 		}),
 		"draftRule": authored(func(d *document.Document, a ruleTextArgs) (author.Change, error) {
 			return author.DraftRule(d, a.Rule, a.Text)

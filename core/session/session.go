@@ -32,6 +32,8 @@ type Session struct {
 	ghost     cachedPlan
 	selected  selection
 	told      told
+	// texts are rules as they were when somebody began to write their text.
+	texts map[document.ID]*document.Rule
 	// kept are arrangements that are held without being motifs.
 	kept map[document.ID]*document.Motif
 }

@@ -321,6 +321,8 @@ export interface Wish {
 	layer?: ID
 	counter?: ID
 	kind?: ID
+	tag?: string
+	within?: boolean
 	it?: boolean
 	hero?: boolean
 	text?: string
@@ -1894,6 +1896,9 @@ export interface Methods {
 		undo: Step[] | null
 		redo: Step[] | null
 	}; answer: Outcome }
+	holdText: { args: {
+		rule: ID
+	}; answer: boolean }
 	join: { args: Way; answer: Outcome }
 	joined: { args: Draft<End>; answer: Joined }
 	keepSelected: { args: AreaArgs; answer: ID }

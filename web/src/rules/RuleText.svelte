@@ -16,6 +16,8 @@
 	/** The text as the rule said it last: what is other than this comes from elsewhere. */
 	let stored = ''
 	let timer = 0
+	/** The text of the rule when one began to write. */
+	let begun = ''
 
 	const asIs = () => rule.draft || w.project.ask('ruleText', { rule: rule.id })
 
@@ -48,6 +50,10 @@
 	function changed(_: string, read: { faults: Fault[] }) {
 		faults = read.faults
 		if (!view?.hasFocus) return
+		if (!written) {
+			w.project.ask('holdText', { rule: rule.id })
+			begun = asIs()
+		}
 		written = true
 		unstored.keep(rule.id, view.state.doc.toString())
 		clearTimeout(timer)
@@ -67,7 +73,8 @@
 		written = false
 		unstored.forget(rule.id)
 		stored = asIs()
-		if (!view.hasFocus && !faults.length) putText(view, asIs())
+		// what others changed meanwhile stays, and is seen
+		if (!faults.length && (!view.hasFocus || was !== begun)) putText(view, asIs())
 	}
 
 	function forget() {
