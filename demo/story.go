@@ -98,7 +98,7 @@ then
 			walk the hero 1 cells down stopping where blocked
 			lead "Lamp keeper" to the hero
 		turn the hero right
-		"Lamp keeper" says "You are late, warden. But you are here. Hold the light, I trim the wick."
+		"Lamp keeper" says "You are late, warden. But you are here. Hold the light, I trim the wick." as Hopeful
 		at the same time
 			tint the view dawn in 2 s
 			shake the view for 1 s

@@ -115,6 +115,8 @@ func wished(d *document.Document, b *rules.Blank, w rules.Wish) kind.Datum {
 		return named(document.TypeIt, "")
 	case w.Hero:
 		return named(document.TypeHero, "")
+	case w.Who:
+		return named(document.TypeWho, "")
 	}
 	return document.Naming(document.Object{Type: document.TypeEntity, Map: w.Map, ID: w.Entity})
 }
@@ -142,7 +144,7 @@ func fitsBlank(d *document.Document, b *rules.Blank, value, what kind.Datum) boo
 		switch o.Type {
 		case document.TypeIt:
 			return b.Type == rules.BlankEntity
-		case document.TypeHero:
+		case document.TypeHero, document.TypeWho:
 			return b.Hero
 		case document.TypeTag:
 			return b.Type == rules.BlankEntity

@@ -204,6 +204,8 @@ type SpokenLine struct {
 	Answers []string `json:"answers,omitempty"`
 	// By is who says it; nil is nobody.
 	By *End `json:"by,omitempty"`
+	// As is one more than the guise as in which it looks; 0 is as it does.
+	As int `json:"as,omitempty"`
 }
 
 // Limits of a moment.
@@ -263,6 +265,9 @@ func (m *Moment) check() error {
 	for _, l := range m.Lines {
 		if !utf8.ValidString(l.Text) || len(l.Text) > MaxText {
 			return fmt.Errorf("what is said has at most %d characters", MaxText)
+		}
+		if err := checkRange("as what somebody looks", l.As, 0, MaxNumber); err != nil {
+			return err
 		}
 		if len(l.Answers) > MaxAnswers {
 			return fmt.Errorf("a question has at most %d answers", MaxAnswers)

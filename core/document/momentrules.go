@@ -52,6 +52,8 @@ type RuleWait struct {
 	// Op is which step of the part it is, where it has several; It is what woke the rule.
 	Op int  `json:"op,omitempty"`
 	It *End `json:"it,omitempty"`
+	// By is who did what woke it; nil is the hero.
+	By *End `json:"by,omitempty"`
 	// Left is how often is still to be done what is repeated, by how deep that stands.
 	Left []int `json:"left,omitempty"`
 	// For is one of Waits: then Next is the part at which it waits. Far is how far somebody walks still, in 1/256 map pixels.

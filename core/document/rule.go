@@ -170,6 +170,9 @@ const TypeIt = "it"
 // TypeHero is the hero who is led, where a blank names that.
 const TypeHero = "hero"
 
+// TypeWho is who did what woke a rule: somebody who came to a place, else the hero.
+const TypeWho = "who"
+
 // Several things that a blank names at once: all whose kinds have a tag, and all that are in an area, which is an entity.
 const (
 	TypeTag    = "tag"
@@ -204,6 +207,7 @@ func Named(d kind.Datum) (Object, bool) {
 		Within  ID   `json:"within"`
 		It      bool `json:"it"`
 		Hero    bool `json:"hero"`
+		Who     bool `json:"who"`
 	}
 	if d == "" || d[0] != '{' || json.Unmarshal([]byte(d), &n) != nil {
 		return Object{}, false
@@ -229,6 +233,8 @@ func Named(d kind.Datum) (Object, bool) {
 		return Object{Type: TypeIt}, true
 	case n.Hero:
 		return Object{Type: TypeHero}, true
+	case n.Who:
+		return Object{Type: TypeWho}, true
 	}
 	return Object{}, false
 }
@@ -249,7 +255,7 @@ func Naming(o Object) kind.Datum {
 		return kind.Of(map[string]ID{"map": o.Map, o.Type: o.ID})
 	case TypeMap, TypeFlag, TypeCounter, TypeKind, TypeTag:
 		return kind.Of(map[string]ID{o.Type: o.ID})
-	case TypeIt, TypeHero:
+	case TypeIt, TypeHero, TypeWho:
 		return kind.Of(map[string]bool{o.Type: true})
 	}
 	return ""
@@ -263,7 +269,7 @@ func (r *Rule) references(f func(Reference)) {
 			if to.Type == TypeWithin {
 				to.Type = TypeEntity
 			}
-			if ok && to.Type != TypeIt && to.Type != TypeHero && to.Type != TypeTag {
+			if ok && to.Type != TypeIt && to.Type != TypeHero && to.Type != TypeWho && to.Type != TypeTag {
 				f(Reference{By: Object{Type: TypeRule, ID: r.ID}, As: as[p.Slot], To: to, Setting: b.Key})
 			}
 		}

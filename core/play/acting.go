@@ -122,6 +122,8 @@ func (g *Game) walkOn() {
 
 // walk has those whom a part names walk for a tick; true when they are there, or give up.
 func (g *Game) walk(m *world.Ground, n *rules.Node, t *Thread) (done bool) {
+	g.by = t.By
+	n = g.meant(n)
 	all := g.actors(n, t.It)
 	if len(all) == 0 {
 		return true

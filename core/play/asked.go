@@ -31,6 +31,7 @@ func (g *Game) unmet(asked []*rules.Node, it world.Ref) *rules.Node {
 
 // holdsTrue reports whether what a condition asks is so. What it asks of all of a kind has to be so of every one.
 func (g *Game) holdsTrue(n *rules.Node, it world.Ref) bool {
+	n = g.meant(n)
 	switch n.Word {
 	case rules.WordAllOf:
 		return g.all(n.If, it)

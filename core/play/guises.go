@@ -65,7 +65,7 @@ func (g *Game) turnsInto() (turned bool) {
 			ref := g.Stage.RuleOf(rule.ID)
 			if to := g.leads(rule, r); to >= 0 && !(rule.Once && g.hasRun(ref, r)) && g.all(rules.TreeOf(rule).If, r) {
 				g.disguises(r, to)
-				g.begin(ref, r)
+				g.begin(ref, r, 0)
 				turned = true
 				break
 			}

@@ -110,7 +110,7 @@ func (g *Game) Moment() document.Moment {
 		out.Lost = document.Losses[s.Lost-1]
 	}
 	for _, l := range s.Lines {
-		spoken := document.SpokenLine{Text: l.Text, Resumes: l.Resumes, Answers: l.Answers}
+		spoken := document.SpokenLine{Text: l.Text, Resumes: l.Resumes, Answers: l.Answers, As: int(l.As)}
 		if l.By > 0 {
 			end := st.End(l.By - 1)
 			spoken.By = &end
@@ -134,6 +134,10 @@ func (g *Game) Moment() document.Moment {
 		if t.It >= 0 {
 			end := st.End(t.It)
 			wait.It = &end
+		}
+		if t.By > 0 {
+			end := st.End(t.By - 1)
+			wait.By = &end
 		}
 		for d, n := range t.Left {
 			if n != 0 {

@@ -15,6 +15,7 @@ func (s *State) resumeLines(st *world.Stage, at document.Moment) {
 		if l.By != nil {
 			line.By = st.ThingOf(l.By.Map, l.By.Entity) + 1
 		}
+		line.As = int32(l.As)
 		s.Lines = append(s.Lines, line)
 	}
 	for _, w := range at.Waits {
@@ -26,6 +27,9 @@ func (s *State) resumeLines(st *world.Stage, at document.Moment) {
 		t := Thread{Rule: r, Wait: int32(w.Ticks), It: world.None, Next: tree.Else - 1}
 		if w.It != nil {
 			t.It = st.ThingOf(w.It.Map, w.It.Entity)
+		}
+		if w.By != nil {
+			t.By = st.ThingOf(w.By.Map, w.By.Entity) + 1
 		}
 		for d, n := range w.Left[:min(len(w.Left), len(t.Left))] {
 			t.Left[d] = int32(n)

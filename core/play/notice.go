@@ -14,7 +14,7 @@ func (g *Game) notice(m *world.Ground) {
 			continue
 		}
 		at, sort := g.Where(r), g.Stage.Thing(r).Doing.Notices
-		in := false
+		in, by := false, world.Ref(0)
 		if sort == world.NoticesHero || sort == world.NoticesAnything {
 			g.eachHero(m, func(box world.Box) { in = in || meets(box, at) })
 		}
@@ -24,14 +24,16 @@ func (g *Game) notice(m *world.Ground) {
 			}
 			being := t.Acts == kind.Walker || t.Acts == kind.Flyer || t.Acts == kind.Character
 			block := t.Acts == kind.Block || t.Acts == kind.Faller
-			in = in || sort == world.NoticesAnything || sort == world.NoticesBeings && being || sort == world.NoticesBlocks && block
+			if !in && (sort == world.NoticesAnything || sort == world.NoticesBeings && being || sort == world.NoticesBlocks && block) {
+				in, by = true, o+1
+			}
 		})
 		if in = in && g.On(r); in == g.Is(r, Reached) {
 			continue
 		}
 		if g.setThing(r, Reached, in); in {
 			g.tell(rules.WordEnter, g.Stage.Thing(r).Name)
-			g.happen(happening{on: rules.WordEnter, m: m.Ref, thing: r})
+			g.happen(happening{on: rules.WordEnter, m: m.Ref, thing: r, by: by})
 		} else {
 			g.happen(happening{on: rules.WordLeave, m: m.Ref, thing: r})
 		}

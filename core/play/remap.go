@@ -176,7 +176,7 @@ func movedThread(was, next *world.Stage, t Thread) (Thread, bool) {
 	if t.Rule < 0 {
 		return t, false
 	}
-	t.It = movedThing(was, next, t.It)
+	t.It, t.By = movedThing(was, next, t.It), movedThing(was, next, t.By-1)+1
 	then, now := rules.TreeOf(before), rules.TreeOf(next.Rules[t.Rule])
 	if then == now {
 		return t, true

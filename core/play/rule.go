@@ -22,6 +22,8 @@ type happening struct {
 	was, is int32
 	// exact tells that the number that is waited for is is.
 	exact bool
+	// by is one more than who did it; 0 is the hero.
+	by world.Ref
 }
 
 func (g *Game) happen(h happening) { g.queue = append(g.queue, h) }
@@ -41,7 +43,7 @@ func (g *Game) settle() {
 		}
 		for _, r := range g.waiting(h) {
 			if h.meant(r) && g.Over == NotOver {
-				g.begin(g.Stage.RuleOf(r.ID), h.thing)
+				g.begin(g.Stage.RuleOf(r.ID), h.thing, h.by)
 			}
 		}
 	}
@@ -87,7 +89,7 @@ func (h happening) meant(r *document.Rule) bool {
 func reaches(was, is, n int64) bool { return was < n && n <= is || was > n && n >= is }
 
 // begin asks a rule, for the thing that woke it, and does what it says.
-func (g *Game) begin(ref, it world.Ref) {
+func (g *Game) begin(ref, it, by world.Ref) {
 	r := g.Stage.Rules[ref]
 	tree := rules.TreeOf(r)
 	if !tree.OfKind {
@@ -101,7 +103,8 @@ func (g *Game) begin(ref, it world.Ref) {
 	if r.Once && g.hasRun(ref, it) {
 		return // it is over
 	}
-	t := Thread{Rule: ref, It: it}
+	t := Thread{Rule: ref, It: it, By: by}
+	g.by = by
 	unmet := g.unmet(tree.If, it)
 	g.tellRule(ref, unmet)
 	switch {
@@ -136,6 +139,7 @@ func (g *Game) run(t *Thread) bool {
 			return false
 		}
 		s := &steps[t.Next]
+		g.by = t.By
 		t.Next++
 		switch s.Op {
 		case rules.OpEnd:
@@ -192,6 +196,7 @@ func (g *Game) run(t *Thread) bool {
 // do does one step of a rule for what woke it; true when the rule waits then.
 func (g *Game) do(n *rules.Node, t *Thread) (waits bool) {
 	it := t.It
+	n = g.meant(n)
 	switch n.Word {
 	case rules.WordWait:
 		// a rule that waits for no time goes on in the next tick
@@ -249,10 +254,36 @@ func (g *Game) do(n *rules.Node, t *Thread) (waits bool) {
 		return !t.Skips && g.says(g.text(n), true, world.None)
 	case rules.WordTells:
 		return !t.Skips && g.says(g.text(n), true, g.target(n, it))
+	case rules.WordTellsAs:
+		from := len(g.Lines)
+		waits := !t.Skips && g.says(g.text(n), true, g.target(n, it))
+		for i := range g.Lines[from:] {
+			g.Lines[from+i].As = int32(guiseNamed(n, "guise")) + 1
+		}
+		return waits
 	default:
 		g.changes(n, it)
 	}
 	return false
+}
+
+// meant is a part as it is meant now: where it names who did what woke the rule, he is named.
+func (g *Game) meant(n *rules.Node) *rules.Node {
+	if !n.Who {
+		return n
+	}
+	who := document.Object{Type: document.TypeHero}
+	if g.by > 0 {
+		end := g.Stage.End(g.by - 1)
+		who = document.Object{Type: document.TypeEntity, Map: end.Map, ID: end.Entity}
+	}
+	out := *n
+	for _, o := range []*document.Object{&out.At, &out.To} {
+		if o.Type == document.TypeWho {
+			*o = who
+		}
+	}
+	return &out
 }
 
 // target is the one thing that a part names: what woke the rule, or an entity; the first of a kind.

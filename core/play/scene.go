@@ -86,6 +86,7 @@ func (g *Game) cast(r world.Ref) bool {
 	}
 	return slices.ContainsFunc(g.Threads, func(t Thread) bool {
 		s, scene := t.at(g.Stage), t.scene(g.Stage)
+		g.by = t.By
 		if t.For == ForWalk && g.names(s.Node, t.It, r) {
 			return true
 		}
@@ -104,6 +105,7 @@ func (g *Game) cast(r world.Ref) bool {
 
 // names reports whether a part names a thing.
 func (g *Game) names(n *rules.Node, it, r world.Ref) bool {
+	n = g.meant(n)
 	switch n.At.Type {
 	case document.TypeKind, document.TypeTag, document.TypeWithin:
 		return g.among(n, r)

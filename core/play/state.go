@@ -213,16 +213,18 @@ type Line struct {
 	Resumes bool
 	// Answers are what can be answered; nothing where it is not asked.
 	Answers []string
-	// By is the thing that says it, counted from 1; 0 is nobody.
+	// By is the thing that says it, counted from 1; 0 is nobody. As is one more than the guise as in which it looks, 0 as it
+	// does now.
 	By world.Ref
+	As int32
 }
 
 // Thread is a rule that has begun: the number of the step that comes next.
 type Thread struct {
 	Rule world.Ref
 	Next int32
-	// It is the thing that woke it, None for none.
-	It world.Ref
+	// It is the thing that woke it, None for none; By is one more than who did that, 0 is the hero.
+	It, By world.Ref
 	// Left is how often is still to be done what is repeated, by how deep that stands in others.
 	Left [document.MaxDeep + 1]int32
 	// Wait is how many ticks are left of waiting, For what it waits for.
@@ -294,6 +296,8 @@ type Game struct {
 	streamsAt int64
 	// timersAt and talliesAt are the ticks of which the lists are this game's own, and can be changed.
 	timersAt, talliesAt int64
+	// by is one more than who did what woke the rule that is gone on with; 0 is the hero.
+	by world.Ref
 	// stood is one more than the map on which the hero was when the tick began.
 	stood world.Ref
 	// passes is what is let through at the moment: what one is carried by.

@@ -44,7 +44,7 @@ func (g *Game) wait() {
 	waiting := g.Threads
 	g.Threads = nil
 	for i, t := range waiting {
-		g.rest = waiting[i+1:]
+		g.rest, g.by = waiting[i+1:], t.By
 		switch s := t.at(g.Stage); {
 		case t.For == ForWalk && t.Wait > 1, t.For == ForSo && s != nil && !g.all(s.Node.If, t.It), t.For == ForAll && g.others(&t):
 			g.Threads = append(g.Threads, t)

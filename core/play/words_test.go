@@ -174,6 +174,10 @@ var does = map[string]struct {
 	rules.WordTells: {"character says \"Mind the tide.\"\nset Flag", func(r *run) bool {
 		return len(r.g.Lines) == 1 && r.g.Lines[0].Text == "Mind the tide." && r.g.Lines[0].By == r.thing(kind.Character)+1 && !r.g.Flag(sample.DrawnFlag) && r.again().g.Lines[0].By == r.g.Lines[0].By
 	}},
+	rules.WordTellsAs: {"character says \"Mind the tide.\" as Glad\nset Flag", func(r *run) bool {
+		l := append(r.g.Lines, play.Line{})[0]
+		return l.Text == "Mind the tide." && l.By == r.thing(kind.Character)+1 && l.As == 2 && r.again().g.Lines[0].As == 2 && r.g.Appears(r.thing(kind.Character)) == nil
+	}},
 	rules.WordFollow: {"let character come along", func(r *run) bool {
 		r.hold(play.InputRight, 120)
 		at := r.g.Where(r.thing(kind.Character))

@@ -135,9 +135,9 @@ func (f *May) condition(n *rules.Node, it world.Ref) (could, fails bool) {
 		return m >= 0 && f.arrived[m], true
 	}
 	all := f.targets(n, it)
-	if len(all) == 0 || n.At.Type == document.TypeWithin {
+	if len(all) == 0 || n.At.Type == document.TypeWithin || n.At.Type == document.TypeWho {
 		// of a kind of which there is nothing all is so; in an area anything may be, or nothing
-		return n.At.Several() || n.At.Type == "", true
+		return n.At.Several() || n.At.Type == "" || n.At.Type == document.TypeWho, true
 	}
 	could = true
 	for _, r := range all {
@@ -199,6 +199,12 @@ func (f *May) targets(n *rules.Node, it world.Ref) (out []world.Ref) {
 			t := &f.st.Things[r]
 			on := n.At.Type == document.TypeWithin && f.st.Grounds[t.Map].ID == n.At.Map // it may come there
 			if (on || f.st.Doc.Covers(n.At, document.ID(t.Kind))) && f.st.Takes(n, world.Ref(r)) {
+				out = append(out, world.Ref(r))
+			}
+		}
+	case document.TypeWho: // whoever moves may come there
+		for r := range f.st.Things {
+			if f.st.Things[r].Doing.Goes && f.st.Takes(n, world.Ref(r)) {
 				out = append(out, world.Ref(r))
 			}
 		}
@@ -278,7 +284,7 @@ func (f *May) doesTo(word string, t world.Ref, set func(*bool)) {
 
 // walksThrough has the hero be anywhere on the maps where it could be, where a rule walks it through what is in its way.
 func (f *May) walksThrough(n *rules.Node, it world.Ref) {
-	hero := n.At.Type == document.TypeHero || slices.ContainsFunc(f.targets(n, it), func(r world.Ref) bool { return f.st.Thing(r).Acts == kind.Hero })
+	hero := n.At.Type == document.TypeHero || n.At.Type == document.TypeWho || slices.ContainsFunc(f.targets(n, it), func(r world.Ref) bool { return f.st.Thing(r).Acts == kind.Hero })
 	for m, g := range f.st.Grounds {
 		if !hero || !f.arrived[m] {
 			continue

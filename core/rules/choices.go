@@ -41,6 +41,7 @@ type Wish struct {
 	Within bool    `json:"within,omitempty"`
 	It     bool    `json:"it,omitempty"`
 	Hero   bool    `json:"hero,omitempty"`
+	Who    bool    `json:"who,omitempty"`
 	Text   *string `json:"text,omitempty"`
 	// NewFlag fills it with a flag that is made for it.
 	NewFlag bool `json:"newFlag,omitempty"`
@@ -218,6 +219,11 @@ func (c *chooser) entities(p *document.RulePart, b *Blank, at Wish) {
 		hero := at
 		hero.Hero = true
 		c.add(textHero, hero)
+		if p.Slot != document.SlotWhen && slices.ContainsFunc(TreeOf(c.rule).When, func(n *Node) bool { return n.Word == WordEnter }) {
+			who := at
+			who.Who = true
+			c.add("who came there (who)", who)
+		}
 	}
 	if p.Slot != document.SlotWhen && slices.ContainsFunc(TreeOf(c.rule).When, (*Node).gives) {
 		it := at

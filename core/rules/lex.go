@@ -145,6 +145,7 @@ const (
 	textOff   = "off"
 	textAny   = "any"
 	textEvery = "every"
+	textWho   = "who"
 	// all that have a tag, or are in an area
 	textAnything   = "anything"
 	textEverything = "everything"
@@ -157,7 +158,7 @@ const (
 
 // reserved are all words that mean something in the text of a rule.
 var reserved = func() map[string]bool {
-	out := map[string]bool{textRule: true, textOnce: true, textOff: true, textAny: true, textEvery: true, textAnything: true, textEverything: true, textIt: true, textOn: true}
+	out := map[string]bool{textRule: true, textOnce: true, textOff: true, textAny: true, textEvery: true, textWho: true, textAnything: true, textEverything: true, textIt: true, textOn: true}
 	for _, slot := range document.Slots {
 		out[slot] = true
 	}

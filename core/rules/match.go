@@ -221,6 +221,8 @@ func (m *matcher) entity(b *Blank, slot string, at int) (out []reading) {
 	}
 	if t.is == tokenWord {
 		switch word := strings.ToLower(t.text); {
+		case word == textWho && b.Hero && slot != document.SlotWhen:
+			return []reading{{value: valueOf(document.TypeWho, "", ""), to: at + 1}}
 		case word == textIt && slot != document.SlotWhen:
 			return []reading{{value: valueOf(document.TypeIt, "", ""), to: at + 1}}
 		case word == textAny || word == textEvery:

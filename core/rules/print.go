@@ -147,6 +147,8 @@ func printedName(d *document.Document, p *document.RulePart, o document.Object, 
 		return textIt
 	case document.TypeHero:
 		return textHero
+	case document.TypeWho:
+		return textWho
 	case document.TypeKind:
 		name := ""
 		if k := d.Kind(o.ID); k != nil {

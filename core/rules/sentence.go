@@ -200,6 +200,8 @@ func (s *speaker) name(p *document.RulePart, value kind.Datum, typ string) (text
 		return "it", false
 	case document.TypeHero:
 		return textHero, false
+	case document.TypeWho:
+		return textWho, false
 	case document.TypeKind:
 		name, gone := "a kind that was removed", true
 		if k := s.doc.Kind(o.ID); k != nil {

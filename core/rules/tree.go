@@ -14,6 +14,8 @@ type Node struct {
 	If, Then, Otherwise []*Node
 	// Rule is the rule that it is a part of.
 	Rule document.ID
+	// Who tells that it names who did what woke the rule.
+	Who bool
 	// Fits tells of a part that names several things which kinds of them it takes; nil takes all.
 	Fits func(*kind.Kind) bool
 	// Number is what its blank “number” says; By is the counter that says it instead.
@@ -103,12 +105,13 @@ func TreeOf(r *document.Rule) *Tree {
 func node(p *document.RulePart) *Node {
 	n := &Node{RulePart: p}
 	n.At, _ = document.Named(p.Blank("what"))
-	if e := Find(p.Word); e != nil && n.At.Several() {
+	n.To, _ = document.Named(p.Blank("where"))
+	n.Who = n.At.Type == document.TypeWho || n.To.Type == document.TypeWho
+	if e := Find(p.Word); e != nil && (n.At.Several() || n.Who) {
 		if b := e.Blank("what"); b != nil {
 			n.Fits = b.Fits
 		}
 	}
-	n.To, _ = document.Named(p.Blank("where"))
 	if number := p.Blank("number"); number != "" {
 		if by, ok := document.Named(number); ok {
 			n.By = by.ID

@@ -152,7 +152,7 @@ func (b *Blank) check(d kind.Datum) error {
 		return nil
 	}
 	o, ok := document.Named(d)
-	if ok && document.Naming(o) == d && (b.Type == BlankEntity && (o.Type == document.TypeIt || b.Hero && o.Type == document.TypeHero || o.Type == document.TypeTag && tagged(o.ID) || o.Type == document.TypeWithin && o.Map.Valid() && o.ID.Valid()) ||
+	if ok && document.Naming(o) == d && (b.Type == BlankEntity && (o.Type == document.TypeIt || b.Hero && (o.Type == document.TypeHero || o.Type == document.TypeWho) || o.Type == document.TypeTag && tagged(o.ID) || o.Type == document.TypeWithin && o.Map.Valid() && o.ID.Valid()) ||
 		(b.Type == BlankEntity || b.Type == BlankKind) && o.Type == document.TypeKind && utf8.RuneCountInString(string(o.ID)) <= document.MaxName) {
 		return nil
 	}

@@ -149,6 +149,7 @@ const (
 	WordLiesNot = "liesNot" // it is not
 
 	WordTells      = "tells"      // somebody says a line
+	WordTellsAs    = "tellsAs"    // and looks as in one of his guises meanwhile
 	WordTurnsInto  = "turnsInto"  // something goes over into another guise, as soon as what is asked is so
 	WordIsGuise    = "isGuise"    // it is in a guise
 	WordIsNotGuise = "isNotGuise" // it is not

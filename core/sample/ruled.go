@@ -70,7 +70,7 @@ func (w *drawer) part(out []document.RulePart, slot string, parent document.ID, 
 			of = document.SlotThen
 		}
 		p := document.RulePart{ID: document.NewID(), Parent: parent, Slot: slot, Word: e.Word}
-		if e.Slot != of || e.Within != "" || (e.Word == rules.WordSay || e.Word == rules.WordTells) && !w.Says || !w.fill(&p, e) {
+		if e.Slot != of || e.Within != "" || (e.Word == rules.WordSay || e.Word == rules.WordTells || e.Word == rules.WordTellsAs) && !w.Says || !w.fill(&p, e) {
 			continue
 		}
 		out = append(out, p)
@@ -108,7 +108,10 @@ func (w *drawer) fill(p *document.RulePart, e *rules.Entry) bool {
 				n = 4 // which woke it is not known yet
 			}
 			if fill = document.Naming(at[w.r.IntN(n)]); b.Hero && w.r.IntN(3) == 0 {
-				fill = document.Naming(document.Object{Type: document.TypeHero})
+				fill = document.Naming(document.Object{Type: []string{document.TypeHero, document.TypeWho}[w.r.IntN(2)]})
+				if e.Slot == document.SlotWhen {
+					fill = document.Naming(document.Object{Type: document.TypeHero})
+				}
 			}
 		case rules.BlankLayer:
 			layers := w.d.Maps.Get(o.m).LayersInOrder()

@@ -127,14 +127,18 @@ type SpeakerView struct {
 	Look cells.Cell  `json:"look"`
 }
 
-// lookOf is how a thing looks now; nil for nothing.
-func lookOf(g *play.Game, r world.Ref) *SpeakerView {
+// lookOf is how a thing looks now, or in one more than the number of a guise; nil for nothing.
+func lookOf(g *play.Game, r world.Ref, as int32) *SpeakerView {
 	t := g.Stage.Thing(r)
 	if t == nil {
 		return nil
 	}
 	out := &SpeakerView{g.Stage.Doc.Says(g.Language, t.Name), document.ID(t.Kind), t.Look}
-	if in := g.Appears(r); in != nil && in.Look != 0 {
+	in := g.Appears(r)
+	if as > 0 {
+		in = t.Entity.Guise(int(as) - 1)
+	}
+	if in != nil && in.Look != 0 {
 		out.Look = in.Look
 	}
 	return out
@@ -155,7 +159,7 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{}, Hand: g.Hand, Language: g.Language, Slots: slotsOf(g),
 		Answers: []string{}, Moved: []Moved{}, Named: []Named{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}, Heard: heardOf(g), Show: ShowView{Thoughts: []ThoughtView{}, Zoom: 100}, Lifted: []document.LayerAt{}, Guises: []GuiseView{}}
 	if len(g.Lines) > 0 {
-		v.Speaker = lookOf(g, g.Lines[0].By-1)
+		v.Speaker = lookOf(g, g.Lines[0].By-1, g.Lines[0].As)
 		v.Line, v.Answers, v.Chosen = g.Lines[0].Text, append(v.Answers, g.Lines[0].Answers...), int(g.Chosen)
 	}
 	if v.Dark > 0 && g.Veil > 0 {

@@ -46,9 +46,9 @@ func showOf(g *play.Game) ShowView {
 	out.Zoom, out.Sound, out.Sounds = s.Nearness(), s.Sound, s.Sounds
 	switch {
 	case s.Picture > 0:
-		out.Picture = lookOf(g, s.Picture-1)
+		out.Picture = lookOf(g, s.Picture-1, 0)
 	case s.Picture < 0:
-		if out.Picture = lookOf(g, g.Hero().Of); out.Picture == nil {
+		if out.Picture = lookOf(g, g.Hero().Of, 0); out.Picture == nil {
 			out.Picture = &SpeakerView{Kind: g.Stage.Doc.HeroKind()}
 		}
 	}

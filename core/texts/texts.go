@@ -186,7 +186,7 @@ func places(d *document.Document) (out []place) {
 				where = r.Name + ": " + where
 			}
 			is := Seen
-			if p.Word == rules.WordSay || p.Word == rules.WordTells || p.Word == rules.WordAsk {
+			if p.Word == rules.WordSay || p.Word == rules.WordTells || p.Word == rules.WordTellsAs || p.Word == rules.WordAsk {
 				is = Said
 			}
 			add(is, p.Blank("text").Word(), where, func(text string) edit.Primitive {
@@ -211,7 +211,7 @@ func speakersOf(d *document.Document) map[document.ID]bool {
 	out := map[document.ID]bool{}
 	for _, r := range d.RulesInOrder() {
 		for _, p := range r.InOrder() {
-			if o, ok := document.Named(p.Blank("what")); ok && p.Word == rules.WordTells {
+			if o, ok := document.Named(p.Blank("what")); ok && (p.Word == rules.WordTells || p.Word == rules.WordTellsAs) {
 				out[o.ID] = true
 			}
 		}

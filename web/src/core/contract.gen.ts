@@ -325,6 +325,7 @@ export interface Wish {
 	within?: boolean
 	it?: boolean
 	hero?: boolean
+	who?: boolean
 	text?: string
 	newFlag?: boolean
 	newCounter?: boolean
