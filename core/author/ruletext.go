@@ -175,8 +175,8 @@ func pairs(old, now []*document.RulePart) (out [][2]*document.RulePart) {
 	same = append(same, [2]int{len(old), len(now)})
 	i, j := 0, 0
 	for _, s := range same {
-		between := common(old[i:s[0]], now[j:s[1]], func(p, q *document.RulePart) bool { return p.Word == q.Word })
-		for _, b := range between {
+		inner := common(old[i:s[0]], now[j:s[1]], func(p, q *document.RulePart) bool { return p.Word == q.Word })
+		for _, b := range inner {
 			out = append(out, [2]*document.RulePart{old[i+b[0]], now[j+b[1]]})
 		}
 		if s[0] < len(old) {
@@ -189,6 +189,25 @@ func pairs(old, now []*document.RulePart) (out [][2]*document.RulePart) {
 
 // common is a longest sequence of pairs, rising in both (Hirschberg, 1975, without saving room: a rule has few parts).
 func common(a, b []*document.RulePart, same func(p, q *document.RulePart) bool) (out [][2]int) {
+	// what is the same at both ends is paired at once
+	from, n, m := 0, len(a), len(b)
+	for ; from < n && from < m && same(a[from], b[from]); from++ {
+		out = append(out, [2]int{from, from})
+	}
+	for n > from && m > from && same(a[n-1], b[m-1]) {
+		n, m = n-1, m-1
+	}
+	for _, p := range longest(a[from:n], b[from:m], same) {
+		out = append(out, [2]int{from + p[0], from + p[1]})
+	}
+	for i := range len(a) - n {
+		out = append(out, [2]int{n + i, m + i})
+	}
+	return out
+}
+
+// longest is common where the ends differ.
+func longest(a, b []*document.RulePart, same func(p, q *document.RulePart) bool) (out [][2]int) {
 	long := make([][]int, len(a)+1)
 	for i := range long {
 		long[i] = make([]int, len(b)+1)

@@ -2,6 +2,7 @@ package rules
 
 import (
 	"azzel/core/document"
+	"azzel/core/kind"
 	"slices"
 	"strings"
 )
@@ -163,6 +164,9 @@ func (c *completer) blank(a attempt, b *Blank) {
 	case BlankEntity:
 		if b.Hero {
 			c.add(textHero, "who is led")
+			if p.Slot != document.SlotWhen {
+				c.add(textWho, "who did what woke the rule")
+			}
 		}
 		if p.Slot != document.SlotWhen {
 			c.add(textIt, "what woke the rule")
@@ -176,6 +180,9 @@ func (c *completer) blank(a attempt, b *Blank) {
 		fits := fitting(c.doc, b)
 		for _, m := range c.doc.MapsInOrder() {
 			m.Entities.Each(func(e *document.Entity) {
+				if c.doc.Acts(e) == kind.Sensor && b.Key == "what" && p.Slot != document.SlotWhen && len(c.out) <= maxOffered {
+					c.add(everyOf(p)+"thing "+textIn+" "+printedName(c.doc, p, document.Object{Type: document.TypeEntity, Map: m.ID, ID: e.ID}, BlankEntity), "all that is there")
+				}
 				if fits[document.ID(e.Kind)] && len(c.out) <= maxOffered {
 					c.add(printedName(c.doc, p, document.Object{Type: document.TypeEntity, Map: m.ID, ID: e.ID}, BlankEntity), "on "+m.Name)
 				}

@@ -38,6 +38,25 @@ type matcher struct {
 	tokens []token
 }
 
+// says reports whether the words of a pattern are among the tokens, in their order: a line is nothing else that lacks one.
+func (m *matcher) says(e *Entry) bool {
+	at := 0
+	for i, p := range e.pieces {
+		if p.blank != "" {
+			continue
+		}
+		for at < len(m.tokens) && (m.tokens[at].is != tokenWord || !strings.EqualFold(m.tokens[at].text, p.word)) {
+			if at++; i == 0 {
+				return false // it begins with it
+			}
+		}
+		if at++; at > len(m.tokens) {
+			return false
+		}
+	}
+	return true
+}
+
 // match tries one word.
 func (m *matcher) match(e *Entry, slot string) attempt {
 	if first := e.pieces[0]; first.blank == "" && (len(m.tokens) == 0 || m.tokens[0].is != tokenWord || !strings.EqualFold(m.tokens[0].text, first.word)) {

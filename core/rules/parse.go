@@ -244,19 +244,22 @@ func (p *parser) checked(l textLine, part document.RulePart, e *Entry) *Entry {
 
 // attempts are how far a line is understood as each word that could stand in a slot.
 func attempts(d *document.Document, tokens []token, slot, within string) []attempt {
-	out := make([]attempt, 0, len(Vocabulary))
 	of := slot
 	if slot == document.SlotOtherwise {
 		of = document.SlotThen
 	}
 	m := matcher{doc: d, tokens: tokens}
 	for i := range Vocabulary {
-		if e := &Vocabulary[i]; e.Slot == of && e.Within == within {
-			a := m.match(e, slot)
-			if a.whole && a.unknown == "" {
+		if e := &Vocabulary[i]; e.Slot == of && e.Within == within && m.says(e) {
+			if a := m.match(e, slot); a.whole && a.unknown == "" {
 				return []attempt{a} // it can be nothing else
 			}
-			out = append(out, a)
+		}
+	}
+	out := make([]attempt, 0, len(Vocabulary))
+	for i := range Vocabulary {
+		if e := &Vocabulary[i]; e.Slot == of && e.Within == within {
+			out = append(out, m.match(e, slot))
 		}
 	}
 	return out

@@ -39,6 +39,8 @@ type HeadChange struct {
 
 // told is what the interface knows of the head.
 type told struct {
+	// doc is the version that was told.
+	doc        *document.Document
 	project    *document.Project
 	tilesets   list[*document.Tileset, TilesetInfo]
 	maps       list[*document.Map, MapInfo]
@@ -71,14 +73,14 @@ type tellings[S comparable, T any] struct {
 
 // tell gives what differs in the list now, nil when nothing does. An object that
 // is still the same is not told again; of another, same decides.
-func (l *list[S, T]) tell(now []S, id func(S) document.ID, again bool, tell func(S) T, same func(old S, was T, now S, is T) bool) *Listed[T] {
+func (l *list[S, T]) tell(now []S, id func(S) document.ID, again func(T) bool, tell func(S) T, same func(old S, was T, now S, is T) bool) *Listed[T] {
 	var out Listed[T]
 	order := make([]document.ID, len(now))
 	known := make(map[document.ID]tellings[S, T], len(now))
 	for i, o := range now {
 		order[i] = id(o)
 		old, ok := l.known[order[i]]
-		if ok && old.of == o && !again {
+		if ok && old.of == o && !again(old.told) {
 			known[order[i]] = old
 			continue
 		}
@@ -108,6 +110,9 @@ func never[S, T any](S, T, S, T) bool { return false }
 
 func itself[T any](o T) T { return o }
 
+// once is for lists of which an object that is the same is not told again.
+func once[T any](T) bool { return false }
+
 // headChange tells what differs in the head from what was told before.
 func (s *Session) headChange(none) (HeadChange, error) {
 	d, t := s.doc(), &s.told
@@ -117,29 +122,35 @@ func (s *Session) headChange(none) (HeadChange, error) {
 		own := mapProperties(d)
 		t.project, c.Project, c.Plan, c.MapProperties = d.Project, d.Project, d.Project.LayerPlan(), &own
 	}
-	c.Tilesets = t.tilesets.tell(d.TilesetsInOrder(), func(o *document.Tileset) document.ID { return o.ID }, false, tilesetInfo, never)
-	c.Maps = t.maps.tell(d.MapsInOrder(), func(o *document.Map) document.ID { return o.ID }, settings,
+	c.Tilesets = t.tilesets.tell(d.TilesetsInOrder(), func(o *document.Tileset) document.ID { return o.ID }, once[TilesetInfo], tilesetInfo, never)
+	c.Maps = t.maps.tell(d.MapsInOrder(), func(o *document.Map) document.ID { return o.ID }, func(MapInfo) bool { return settings },
 		func(m *document.Map) MapInfo { return mapInfo(d, m) },
 		func(old *document.Map, was MapInfo, now *document.Map, is MapInfo) bool {
 			return was.Background == is.Background && (old == now || document.SameFields(old, now) && document.SameLayers(old, now))
 		})
-	c.Passages = t.passages.tell(d.Passages.All(), func(o *document.Passage) document.ID { return o.ID }, false, itself, never)
+	c.Passages = t.passages.tell(d.Passages.All(), func(o *document.Passage) document.ID { return o.ID }, once[*document.Passage], itself, never)
 	// a rule's sentence names things, which may be called otherwise now
-	c.Rules = t.rules.tell(d.RulesInOrder(), func(o *document.Rule) document.ID { return o.ID }, true,
-		func(r *document.Rule) ToldRule { return ruleTold(d, r) }, sameRule)
-	c.Counters = t.counters.tell(d.CountersByName(), func(o *document.Counter) document.ID { return o.ID }, false, itself, never)
-	c.Flags = t.flags.tell(d.FlagsByName(), func(o *document.Flag) document.ID { return o.ID }, false, itself, never)
-	c.Materials = t.materials.tell(d.MaterialsInOrder(), func(o *document.Material) document.ID { return o.ID }, false, s.materialOf, never)
-	c.Motifs = t.motifs.tell(d.MotifsInOrder(), func(o *document.Motif) document.ID { return o.ID }, false, motifInfo, never)
-	c.Zones = t.zones.tell(d.ZonesInOrder(), func(o *document.Zone) document.ID { return o.ID }, false, itself, never)
-	c.Kinds = t.kinds.tell(d.KindsInOrder(), func(o *kind.Kind) document.ID { return o.ID }, false, author.PlainKindOf, never)
-	c.Pins = t.pins.tell(d.PinsInOrder(), func(o *document.Pin) document.ID { return o.ID }, false, pinInfo, never)
-	c.Recordings = t.recordings.tell(d.RecordingsInOrder(), func(o *document.Recording) document.ID { return o.ID }, false, recordingInfo, never)
-	if wires := author.Wires(d); !slices.Equal(wires, t.wires) {
-		t.wires = wires
-		all := append([]author.Drawn{}, wires...)
-		c.Wires = &all
+	said := renamed(t.doc, d)
+	if said.any() || !t.doc.Rules.Same(d.Rules) {
+		c.Rules = t.rules.tell(d.RulesInOrder(), func(o *document.Rule) document.ID { return o.ID }, said.touch,
+			func(r *document.Rule) ToldRule { return ruleTold(d, r) }, sameRule)
 	}
+	c.Counters = t.counters.tell(d.CountersByName(), func(o *document.Counter) document.ID { return o.ID }, once[*document.Counter], itself, never)
+	c.Flags = t.flags.tell(d.FlagsByName(), func(o *document.Flag) document.ID { return o.ID }, once[*document.Flag], itself, never)
+	c.Materials = t.materials.tell(d.MaterialsInOrder(), func(o *document.Material) document.ID { return o.ID }, once[MaterialInfo], s.materialOf, never)
+	c.Motifs = t.motifs.tell(d.MotifsInOrder(), func(o *document.Motif) document.ID { return o.ID }, once[MotifInfo], motifInfo, never)
+	c.Zones = t.zones.tell(d.ZonesInOrder(), func(o *document.Zone) document.ID { return o.ID }, once[*document.Zone], itself, never)
+	c.Kinds = t.kinds.tell(d.KindsInOrder(), func(o *kind.Kind) document.ID { return o.ID }, once[author.PlainKind], author.PlainKindOf, never)
+	c.Pins = t.pins.tell(d.PinsInOrder(), func(o *document.Pin) document.ID { return o.ID }, once[PinInfo], pinInfo, never)
+	c.Recordings = t.recordings.tell(d.RecordingsInOrder(), func(o *document.Recording) document.ID { return o.ID }, once[RecordingInfo], recordingInfo, never)
+	if t.doc == nil || !t.doc.Rules.Same(d.Rules) {
+		if wires := author.Wires(d); !slices.Equal(wires, t.wires) {
+			t.wires = wires
+			all := append([]author.Drawn{}, wires...)
+			c.Wires = &all
+		}
+	}
+	t.doc = d
 	return c, nil
 }
 

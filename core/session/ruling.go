@@ -24,12 +24,15 @@ type ToldRule struct {
 	After string `json:"after"`
 	// Lines are those of its card.
 	Lines []rules.Line `json:"lines"`
+	// speaks is what of others is named in it.
+	speaks speaks
 }
 
 func ruleTold(d *document.Document, r *document.Rule) ToldRule {
-	told := ToldRule{r, rules.Place(r), len(r.In(document.SlotIf)) > 0, []document.ID{}, []document.ID{}, []document.ID{}, rules.Sentence(d, r), rules.After(d, r), rules.Lines(d, r)}
+	told := ToldRule{r, rules.Place(r), len(r.In(document.SlotIf)) > 0, []document.ID{}, []document.ID{}, []document.ID{}, rules.Sentence(d, r), rules.After(d, r), rules.Lines(d, r), speaks{}}
 	for _, p := range r.InOrder() {
 		for _, b := range p.Blanks {
+			told.speaks.add(b)
 			if o, ok := document.Named(b.Value); ok {
 				told.mention(o)
 			}

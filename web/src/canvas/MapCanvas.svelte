@@ -125,7 +125,7 @@
 		void [
 			w.project.turn,
 			w.rule,
-			w.links,
+			w.wiring.links,
 			w.picking,
 			w.area,
 			w.resizing,

@@ -123,7 +123,7 @@ export function drawWires(ctx: Context, w: Workspace, m: MapInfo, view: View, dp
 
 /** What was asked about is joined to what brings it about and what comes of it. */
 export function drawLinks(ctx: Context, w: Workspace, m: MapInfo, view: View) {
-	for (const l of w.links) {
+	for (const l of w.wiring.links) {
 		const [from, to] = [l.from, l.to].map((e) => (e.map === m.id ? w.project.entity(e.map, e.entity) : undefined))
 		if (from && to) drawWire(ctx, middle(boxOf(view, from)), middle(boxOf(view, to)), true, asked)
 	}

@@ -58,7 +58,7 @@
 			turn,
 			w.project.head,
 			w.project.entityTurn,
-			w.links,
+			w.wiring.links,
 		]
 		if (!frame) frame = requestAnimationFrame(draw)
 	})

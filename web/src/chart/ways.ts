@@ -46,7 +46,7 @@ export function lineOf(places: Map<ID, Rect>, e: Ends | undefined): [Point, Poin
 
 /** What was asked about is joined to what brings it about and what comes of it, over maps. */
 export function drawAsked(ctx: Context, w: Workspace, view: View, places: Map<ID, Rect>) {
-	for (const l of w.links) {
+	for (const l of w.wiring.links) {
 		const line = lineOf(places, { from: onMap(w, l.from), to: onMap(w, l.to) })
 		if (!line) continue
 		const [a, b] = line.map((q) => view.screen(q.x, q.y))

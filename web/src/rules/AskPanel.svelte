@@ -17,8 +17,8 @@
 	})
 
 	$effect(() => {
-		w.links = answer?.links ?? []
-		return () => (w.links = [])
+		w.wiring.links = answer?.links ?? []
+		return () => (w.wiring.links = [])
 	})
 
 	function follow(l: AskReply) {

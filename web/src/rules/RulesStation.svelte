@@ -51,15 +51,15 @@
 			{#each [['rules', 'Rules'], ['texts', 'Texts and languages']] as [key, name] (key)}
 				<button
 					role="tab"
-					aria-selected={w.ruling === key}
-					class="-mb-px border-b-2 px-1 py-1.5 text-[15px] font-semibold {w.ruling === key
+					aria-selected={w.layout.ruling === key}
+					class="-mb-px border-b-2 px-1 py-1.5 text-[15px] font-semibold {w.layout.ruling === key
 						? 'border-glaze'
 						: 'border-transparent text-dim'}"
-					onclick={() => (w.ruling = key as typeof w.ruling)}>{name}</button
+					onclick={() => (w.layout.ruling = key as typeof w.layout.ruling)}>{name}</button
 				>
 			{/each}
 		</div>
-		{#if w.ruling === 'texts'}
+		{#if w.layout.ruling === 'texts'}
 			<TextsTable />
 		{:else}
 			<div class="mb-4 flex items-center gap-2">

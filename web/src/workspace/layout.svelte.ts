@@ -30,6 +30,8 @@ export class Layout {
 	rulers = $state(true)
 	/** Shows what the player sees at once. */
 	screen = $state(true)
+	/** What of the rules is shown in their station. */
+	ruling = $state<'rules' | 'texts'>('rules')
 	/** Lets one hear what the hero hears in a game. */
 	sound = $state(true)
 	/** Parts of panels that were opened or folded, by their titles. */

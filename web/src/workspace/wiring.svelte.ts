@@ -1,10 +1,13 @@
-import type { End, Entity, WireChoice } from '../core/types'
+import type { AskLink, End, Entity, WireChoice } from '../core/types'
 import type { Workspace } from './workspace.svelte'
 
 /** Wires: which entity changes which, and what it does there. Each is a rule. */
 export class Wiring {
 	/** A wire whose end was chosen, and what it can do. */
 	offered = $state.raw<{ from: End; to: End; choices: WireChoice[] } | null>(null)
+
+	/** What was asked about, as lines from one thing to another. */
+	links = $state.raw<AskLink[]>([])
 
 	constructor(private w: Workspace) {}
 

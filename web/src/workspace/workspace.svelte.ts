@@ -5,21 +5,7 @@ import { Proving } from './proving.svelte'
 import { Hand } from './hand.svelte'
 import { send } from '../live/http'
 import { Notices } from '../project/notices.svelte'
-import type {
-	AskLink,
-	Shape,
-	End,
-	Entity,
-	Grip,
-	ID,
-	Layer,
-	Loss,
-	MapInfo,
-	Passage,
-	Point,
-	Rect,
-	Selected,
-} from '../core/types'
+import type { Shape, End, Entity, Grip, ID, Layer, Loss, MapInfo, Passage, Point, Rect, Selected } from '../core/types'
 import { getContext, setContext } from 'svelte'
 import { SvelteMap } from 'svelte/reactivity'
 import { Areas } from './areas.svelte'
@@ -98,8 +84,6 @@ export class Workspace {
 	picking = $state.raw<Pick | null>(null)
 	/** The entity, flag or counter about which something is asked. */
 	asking = $state.raw<{ type: string; map: ID; id: ID } | null>(null)
-	/** What was answered, as lines from one thing to another. */
-	links = $state.raw<AskLink[]>([])
 	readonly wiring = new Wiring(this)
 	/** The entities that were under the pointer when the menu was asked for, the topmost first. */
 	pile = $state.raw<Entity[]>([])
@@ -112,8 +96,6 @@ export class Workspace {
 	drawn = $state.raw<number[]>([])
 	/** The rule whose card was asked for. */
 	rule = $state<ID>('')
-	/** What of the rules is shown in their station. */
-	ruling = $state<'rules' | 'texts'>('rules')
 	tilesetId = $state<ID>('')
 	/** The kind that is looked at in the Kinds station. */
 	kindId = $state<ID>('')

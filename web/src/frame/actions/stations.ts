@@ -10,7 +10,7 @@ export const stationsActions: Group = (w, { onMap }) => [
 		name: 'Texts and languages',
 		group: 'Go to',
 		run: () => {
-			w.ruling = 'texts'
+			w.layout.ruling = 'texts'
 			w.open('rules')
 		},
 	},
