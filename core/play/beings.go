@@ -354,20 +354,6 @@ func (g *Game) lives(m *world.Ground, b *Body, t *world.Thing) {
 	}
 }
 
-// habit is what a character does by itself now: a rule can have it come along, or stay.
-func (g *Game) habit(b *Body, t *world.Thing) world.Habit {
-	switch is := t.Doing.Habit; {
-	case t.Acts != kind.Character:
-		return is
-	case g.follows(b.Of):
-		return world.GoesAlong
-	case is == world.GoesAlong:
-		return world.Stands
-	default:
-		return is
-	}
-}
-
 // lookTicks is how long somebody looks one way.
 const lookTicks = 90
 
