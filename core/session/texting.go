@@ -12,7 +12,7 @@ type languageArgs struct {
 
 func init() {
 	register(map[string]method{
-		"texts": with(func(s *Session, _ struct{}) (texts.List, error) { return texts.Of(s.doc()), nil }),
+		"texts": with(func(s *Session, want texts.Wanted) (texts.List, error) { return texts.Find(s.doc(), want), nil }),
 		"wordText": authored(func(d *document.Document, a struct {
 			Language string `json:"language"`
 			Of       string `json:"of"`

@@ -60,10 +60,34 @@ type List struct {
 	Language  string   `json:"language"`
 	Languages []string `json:"languages"`
 	Texts     []Told   `json:"texts"`
-	// Missing is how many texts each language lacks, in the order of the languages.
-	Missing []int  `json:"missing"`
-	Lost    []Lost `json:"lost"`
+	// All is how many texts there are, Found how many of them were asked for: Texts are the first of these.
+	All   int `json:"all"`
+	Found int `json:"found"`
+	// Missing is how many texts each language lacks, in the order of the languages; Lacks are the first of these, where there
+	// are wordings that stand nowhere any more.
+	Missing []int      `json:"missing"`
+	Lacks   [][]string `json:"lacks"`
+	Lost    []Lost     `json:"lost"`
 }
+
+// Wanted is what of the texts is asked for.
+type Wanted struct {
+	// Words are looked for in texts, in what they are in other languages, and in where they stand.
+	Words string `json:"words"`
+	// Only is empty for all, a language for what that lacks, or one of the words below.
+	Only string `json:"only"`
+	// Most is how many are given; 0 is all.
+	Most int `json:"most"`
+}
+
+// What can be asked for besides all, and what a language lacks.
+const (
+	OnlyUnsure = "unsure" // changed since they were said in another language
+	OnlyTight  = "room"   // for which there is not room in the message box
+)
+
+// maxLost is how many wordings that stand nowhere are listed, and how many texts lack each language.
+const maxLost = 100
 
 // place is where a text stands, and how it is written there.
 type place struct {
@@ -73,9 +97,12 @@ type place struct {
 }
 
 // Of lists all that the player reads: by maps, then by rules, each text once.
-func Of(d *document.Document) List {
+func Of(d *document.Document) List { return Find(d, Wanted{}) }
+
+// Find lists what is asked for of all that the player reads.
+func Find(d *document.Document, want Wanted) List {
 	p := d.Project
-	out := List{Language: p.Language, Languages: append([]string{}, p.Languages...), Texts: []Told{}, Missing: make([]int, len(p.Languages)), Lost: []Lost{}}
+	out := List{Language: p.Language, Languages: append([]string{}, p.Languages...), Texts: []Told{}, Missing: make([]int, len(p.Languages)), Lacks: [][]string{}, Lost: []Lost{}}
 	if out.Language == "" {
 		out.Language = document.OwnLanguage
 	}
@@ -96,11 +123,10 @@ func Of(d *document.Document) List {
 	}
 	for i := range out.Texts {
 		t := &out.Texts[i]
-		t.Room = roomFor(t.Is, t.Text)
 		for k, language := range p.Languages {
 			var s Spoken
 			if w := d.Wording(language, t.Text); w != nil {
-				s = Spoken{w.Says, w.Unsure, roomFor(t.Is, w.Says)}
+				s = Spoken{Says: w.Says, Unsure: w.Unsure}
 			}
 			if s.Says == "" {
 				out.Missing[k]++
@@ -111,6 +137,63 @@ func Of(d *document.Document) List {
 	for _, w := range d.Wordings.All() {
 		if _, stands := at[w.Of]; w.Says != "" && (!stands || !slices.Contains(p.Languages, w.Language)) {
 			out.Lost = append(out.Lost, Lost{w.ID, w.Language, w.Of, w.Says})
+		}
+	}
+	if len(out.Lost) > 0 {
+		out.Lacks = lacks(out.Texts, len(p.Languages))
+	}
+	out.All = len(out.Texts)
+	out.Texts = slices.DeleteFunc(out.Texts, func(t Told) bool { return !want.means(&t, p.Languages) })
+	if out.Found = len(out.Texts); want.Most > 0 && out.Found > want.Most {
+		out.Texts = out.Texts[:want.Most]
+	}
+	for i := range out.Texts {
+		out.Texts[i].lie()
+	}
+	return out
+}
+
+// lie finds how a text lies in the message box, in each language.
+func (t *Told) lie() {
+	t.Room = roomFor(t.Is, t.Text)
+	for k := range t.In {
+		t.In[k].Room = roomFor(t.Is, t.In[k].Says)
+	}
+}
+
+// means reports whether a text is one of those that are asked for.
+func (w *Wanted) means(t *Told, languages []string) bool {
+	switch k := slices.Index(languages, w.Only); {
+	case k >= 0 && t.In[k].Says != "":
+		return false
+	case w.Only == OnlyUnsure && !slices.ContainsFunc(t.In, func(s Spoken) bool { return s.Unsure }):
+		return false
+	case w.Only == OnlyTight:
+		tight := func(r Room) bool { return r.Over || r.Long != "" }
+		if t.lie(); !tight(t.Room) && !slices.ContainsFunc(t.In, func(s Spoken) bool { return tight(s.Room) }) {
+			return false
+		}
+	}
+	if w.Words == "" {
+		return true
+	}
+	said := t.Text + " " + strings.Join(t.Where, " ")
+	for _, s := range t.In {
+		said += " " + s.Says
+	}
+	said = strings.ToLower(said)
+	return !slices.ContainsFunc(strings.Fields(strings.ToLower(w.Words)), func(word string) bool { return !strings.Contains(said, word) })
+}
+
+// lacks are the first texts that each language lacks.
+func lacks(all []Told, languages int) [][]string {
+	out := make([][]string, languages)
+	for k := range out {
+		out[k] = []string{}
+		for _, t := range all {
+			if t.In[k].Says == "" && len(out[k]) < maxLost {
+				out[k] = append(out[k], t.Text)
+			}
 		}
 	}
 	return out

@@ -79,6 +79,36 @@ func TestAllThatIsReadIsListed(t *testing.T) {
 	}
 }
 
+// What is asked for is found: by words of any language and of where it stands, by what a language lacks, what is unsure, what
+// has no room, and only so many.
+func TestFind(t *testing.T) {
+	d := story(t)
+	for _, w := range [][3]string{{"de", "Yes", "Ja"}, {"de", "Good evening.", strings.Repeat("Guten Abend ", 12)}, {"fr", "No", "Non"}} {
+		c, err := texts.Word(d, w[0], w[1], w[2])
+		d = did(t, d, c, err)
+	}
+	c, err := texts.Rewrite(d, "No", "Never")
+	d = did(t, d, c, err)
+	n := len(texts.Of(d).Texts)
+	for _, c := range []struct {
+		want  texts.Wanted
+		found int
+		first string
+	}{
+		{texts.Wanted{}, n, "Mind the tide."}, {texts.Wanted{Words: "ja"}, 1, "Yes"}, {texts.Wanted{Words: "KEEPER so"}, 1, "So glad!"}, {texts.Wanted{Words: "nothing like it"}, 0, ""},
+		{texts.Wanted{Only: "de"}, n - 2, "Mind the tide."}, {texts.Wanted{Only: texts.OnlyUnsure}, 1, "Never"}, {texts.Wanted{Only: texts.OnlyTight}, 1, "Good evening."}, {texts.Wanted{Most: 2}, n, "Mind the tide."},
+	} {
+		l := texts.Find(d, c.want)
+		first := ""
+		if len(l.Texts) > 0 {
+			first = l.Texts[0].Text
+		}
+		if l.Found != c.found || l.All != n || first != c.first || c.want.Most > 0 && len(l.Texts) != c.want.Most {
+			t.Errorf("%+v: %d of %d, first %q, %d given", c.want, l.Found, l.All, first, len(l.Texts))
+		}
+	}
+}
+
 func TestWordings(t *testing.T) {
 	d := story(t)
 	c, err := texts.Word(d, "de", "Mind the tide.", "Achte auf die Flut.")

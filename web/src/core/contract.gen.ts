@@ -925,11 +925,20 @@ export interface Standing {
 	reach: Span[]
 }
 
+export interface Wanted {
+	words: string
+	only: string
+	most: number
+}
+
 export interface List {
 	language: string
 	languages: string[]
 	texts: Told[]
+	all: number
+	found: number
 	missing: number[]
+	lacks: string[][]
 	lost: Lost[]
 }
 
@@ -2210,7 +2219,7 @@ export interface Methods {
 	textRule: { args: {
 		text: string
 	}; answer: Outcome }
-	texts: { args: {}; answer: List }
+	texts: { args: Wanted; answer: List }
 	thinPiles: { args: MapArgs; answer: Outcome }
 	tileName: { args: {
 		cell: number

@@ -17,19 +17,7 @@
 	let most = $state(page)
 	const list = $derived.by(() => {
 		void w.project.turn
-		return w.project.ask('texts')
-	})
-	const crowded = (r: { over: boolean; long: string }) => r.over || r.long !== ''
-	const found = $derived.by(() => {
-		const words = wanted.toLowerCase().split(/\s+/).filter(Boolean)
-		return list.texts.filter((t) => {
-			if (only === 'unsure' && !t.in.some((s) => s.unsure)) return false
-			if (only === 'room' && !crowded(t.room) && !t.in.some((s) => crowded(s.room))) return false
-			const at = list.languages.indexOf(only)
-			if (at >= 0 && t.in[at].says) return false
-			const said = [t.text, ...t.where, ...t.in.map((s) => s.says)].join(' ').toLowerCase()
-			return words.every((word) => said.includes(word))
-		})
+		return w.project.ask('texts', { words: wanted, only: only === 'all' ? '' : only, most })
 	})
 
 	/** A language as people call it. */
@@ -53,7 +41,7 @@
 		<label class="flex items-center gap-2 text-dim"
 			>Show
 			<select class="field" bind:value={only} aria-label="Which texts are shown">
-				<option value="all">all of {list.texts.length}</option>
+				<option value="all">all of {list.all}</option>
 				{#each list.languages as l, i (l)}<option value={l}>not in {called(l)} yet ({list.missing[i]})</option>{/each}
 				<option value="unsure">changed since</option>
 				<option value="room">short of room</option>
@@ -93,7 +81,7 @@
 				</tr>
 			</thead>
 			<tbody>
-				{#each found.slice(0, most) as t (t.text)}
+				{#each list.texts as t (t.text)}
 					<tr class="border-b border-line/60 align-top [contain-intrinsic-size:auto_64px] [content-visibility:auto]">
 						<td class="py-2 pr-3">
 							<TextCell
@@ -126,12 +114,12 @@
 			</tbody>
 		</table>
 	</div>
-	{#if !list.texts.length}
+	{#if !list.all}
 		<p class="mt-3 text-dim">Nothing is read yet: give a sign something to say, or a rule the step “say a line”.</p>
-	{:else if !found.length}
+	{:else if !list.found}
 		<p class="mt-3 text-dim">No text is like that.</p>
-	{:else if found.length > most}
-		<button class="mt-3 button" onclick={() => (most += page)}>Show {Math.min(page, found.length - most)} more</button>
+	{:else if list.found > most}
+		<button class="mt-3 button" onclick={() => (most += page)}>Show {Math.min(page, list.found - most)} more</button>
 	{/if}
 	{#if list.lost.length}
 		<div class="mt-6" data-testid="lost">
@@ -152,8 +140,8 @@
 							onchange={(e) => w.project.try('takeWording', { id: l.id, to: e.currentTarget.value })}
 						>
 							<option value="">take it over for …</option>
-							{#each list.texts.filter((t) => !t.in[list.languages.indexOf(l.language)]?.says) as t (t.text)}<option
-									value={t.text}>{t.text.slice(0, 60)}</option
+							{#each list.lacks[list.languages.indexOf(l.language)] ?? [] as text (text)}<option value={text}
+									>{text.slice(0, 60)}</option
 								>{/each}
 						</select>
 					</li>
