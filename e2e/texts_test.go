@@ -30,6 +30,18 @@ func TestTextsInTwoLanguages(t *testing.T) {
 	k.keys(input.Enter)
 	k.see("[data-testid=texts] th", "English")
 	k.see("[data-testid=texts] thead", "German")
+	// in which language they are written can be said as well
+	k.write("[aria-label='Short name of a language']", "fr")
+	k.press("Texts are written in it")
+	k.see("[data-testid=texts] thead", "French")
+	k.stored(func(d *document.Document) error {
+		if d.Project.Language != "fr" || fmt.Sprint(d.Project.Languages) != "[de]" {
+			return fmt.Errorf("written in %q, said in %v", d.Project.Language, d.Project.Languages)
+		}
+		return nil
+	})
+	k.press("Undo")
+	k.see("[data-testid=texts] thead", "English")
 	in := "[aria-label='“So dark.” in German']"
 	k.write(in, strings.Repeat("So dunkel ist es hier nie gewesen ", 5))
 	k.see("[data-testid=texts]", "goes on with another page by itself")

@@ -256,26 +256,22 @@ func (s *Show) enter(was, next *world.Stage) {
 	if s.Watch >= 0 {
 		s.Watch = movedThing(was, next, s.Watch)
 	}
-	thoughts := s.Thoughts[:0:0]
-	for _, t := range s.Thoughts {
-		if t.Of >= 0 {
-			if t.Of = movedThing(was, next, t.Of); t.Of < 0 {
-				continue
-			}
+	// what is of somebody goes with him, the hero's stays
+	stays := func(of *world.Ref) bool {
+		if *of >= 0 {
+			*of = movedThing(was, next, *of)
+			return *of >= 0
 		}
-		thoughts = append(thoughts, t)
+		return true
 	}
-	s.Thoughts = thoughts
-	acts := s.Acts[:0:0]
-	for _, a := range s.Acts {
-		if a.Of >= 0 {
-			if a.Of = movedThing(was, next, a.Of); a.Of < 0 {
-				continue
-			}
-		}
-		acts = append(acts, a)
+	s.Thoughts = slices.DeleteFunc(slices.Clone(s.Thoughts), func(t Thought) bool { of := t.Of; return !stays(&of) })
+	for i := range s.Thoughts {
+		stays(&s.Thoughts[i].Of)
 	}
-	s.Acts = acts
+	s.Acts = slices.DeleteFunc(slices.Clone(s.Acts), func(a Act) bool { of := a.Of; return !stays(&of) })
+	for i := range s.Acts {
+		stays(&s.Acts[i].Of)
+	}
 	if s.Picture > 0 {
 		s.Picture = movedThing(was, next, s.Picture-1) + 1
 	}

@@ -36,6 +36,9 @@ func init() {
 		"addLanguage": authored(func(d *document.Document, a languageArgs) (author.Change, error) {
 			return texts.AddLanguage(d, a.Language)
 		}),
+		"writtenIn": authored(func(d *document.Document, a languageArgs) (author.Change, error) {
+			return texts.WrittenIn(d, a.Language)
+		}),
 		"dropLanguage": authored(func(d *document.Document, a languageArgs) (author.Change, error) {
 			return texts.DropLanguage(d, a.Language)
 		}),

@@ -156,6 +156,22 @@ func TestWordings(t *testing.T) {
 	}
 }
 
+// The texts are written in the language that is said, however its name is written.
+func TestWrittenIn(t *testing.T) {
+	d := story(t)
+	c, err := texts.WrittenIn(d, " IT ")
+	d = did(t, d, c, err)
+	c, err = texts.AddLanguage(d, "EN-GB")
+	if d = did(t, d, c, err); texts.Of(d).Language != "it" || !slices.Equal(d.Project.Languages, []string{"de", "fr", "en-GB"}) {
+		t.Errorf("written in %s, said in %v", texts.Of(d).Language, d.Project.Languages)
+	}
+	for tag, want := range map[string]string{"it": "already", "de": "remove that language first", "Italian!": "no language"} {
+		if _, err := texts.WrittenIn(d, tag); err == nil || !strings.Contains(err.Error(), want) {
+			t.Errorf("%s: %v", tag, err)
+		}
+	}
+}
+
 func TestWordingsRefuse(t *testing.T) {
 	d := story(t)
 	long := strings.Repeat("x", document.MaxText+1)

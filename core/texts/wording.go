@@ -116,8 +116,32 @@ func Drop(d *document.Document) (author.Change, error) {
 	return c, nil
 }
 
+// tagged is what a language is called by, as it is written: its first part small.
+func tagged(tag string) string {
+	first, rest, more := strings.Cut(strings.TrimSpace(tag), "-")
+	if more {
+		return strings.ToLower(first) + "-" + rest
+	}
+	return strings.ToLower(first)
+}
+
+// WrittenIn says in which language the texts are written.
+func WrittenIn(d *document.Document, tag string) (author.Change, error) {
+	tag = tagged(tag)
+	switch err := document.CheckLanguage(tag); {
+	case err != nil:
+		return author.Change{}, err
+	case slices.Contains(d.Project.Languages, tag):
+		return author.Change{}, fmt.Errorf("the texts are said in %s beside what is written: remove that language first", tag)
+	case tag == d.Project.Language || tag == document.OwnLanguage && d.Project.Language == "":
+		return author.Change{}, errors.New("the texts are written in that already")
+	}
+	return changed("The texts are written in "+tag, edit.Set(edit.Ref{Type: edit.TypeProject}, "language", tag)), nil
+}
+
 // AddLanguage has the project be read in another language as well.
 func AddLanguage(d *document.Document, tag string) (author.Change, error) {
+	tag = tagged(tag)
 	own := d.Project.Language
 	if own == "" {
 		own = document.OwnLanguage

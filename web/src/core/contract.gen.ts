@@ -2281,5 +2281,6 @@ export interface Methods {
 		of: string
 		says: string
 	}; answer: Outcome }
+	writtenIn: { args: LanguageArgs; answer: Outcome }
 	zoneAreas: { args: MapArgs; answer: GuideArea[] }
 }

@@ -29,15 +29,19 @@
 		}
 	}
 
-	function add(e: Event) {
-		e.preventDefault()
-		if (tag.trim() && w.project.try('addLanguage', { language: tag.trim() })) tag = ''
+	/** Short names that are offered while one types; any other can be written. */
+	const usual = 'ar cs da de el en es fi fr he hi hu id it ja ko nb nl pl pt pt-BR ro ru sv th tr uk vi zh-Hans zh-Hant'
+
+	function name(as: 'addLanguage' | 'writtenIn') {
+		// what is refused is put back, and told
+		if (tag.trim()) w.project.try(as, { language: tag })
+		tag = ''
 	}
 </script>
 
 <section aria-label="Texts" data-testid="texts">
 	<div class="mb-3 flex flex-wrap items-center gap-2">
-		<SearchField bind:value={wanted} label="Find a text" class="w-60" />
+		<SearchField bind:value={wanted} label="Find a text" class="w-44" />
 		<label class="flex items-center gap-2 text-dim"
 			>Show
 			<select class="field" bind:value={only} aria-label="Which texts are shown">
@@ -48,15 +52,28 @@
 			</select></label
 		>
 		<span class="grow"></span>
-		<form class="flex items-center gap-1" onsubmit={add}>
+		<form
+			class="flex items-center gap-1"
+			onsubmit={(e) => {
+				e.preventDefault()
+				name('addLanguage')
+			}}
+		>
 			<input
 				class="field w-32"
 				bind:value={tag}
 				maxlength="24"
 				placeholder="de, pt-BR …"
+				list="usual-languages"
 				aria-label="Short name of a language"
 			/>
+			<datalist id="usual-languages">
+				{#each usual.split(' ') as l (l)}<option value={l}>{called(l)}</option>{/each}
+			</datalist>
 			<button class="button"><Plus size={15} /> Add a language</button>
+			<button type="button" class="button" disabled={!tag.trim()} onclick={() => name('writtenIn')}
+				>Texts are written in it</button
+			>
 		</form>
 	</div>
 	<div class="overflow-x-auto">
