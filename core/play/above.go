@@ -59,6 +59,10 @@ func (g *Game) above(m *world.Ground, in Input, quiet bool) {
 	if dx != 0 && dy != 0 {
 		ax, ay = ax*181/256, ay*181/256 // 1/√2
 	}
+	if max(ax, ay) <= Sub*4 && !g.Roam && g.clear(m, swept(boxAt(w, b.Flags, b.X, b.Y), dx*ax, dy*ay)) {
+		b.X, b.Y = b.X+dx*ax, b.Y+dy*ay
+		return
+	}
 	movedX := g.move(b, dx*ax, 0)
 	movedY := g.move(b, 0, dy*ay)
 	if !movedX && dx != 0 {

@@ -99,8 +99,16 @@ func (g *Game) listLively(m *world.Ground) {
 
 // alone reports whether no thing of a map could touch a box; false may be said where it is so.
 func (g *Game) alone(m *world.Ground, box world.Box) bool {
+	return g.lonely(m) && m.Bare(box)
+}
+
+// lonely reports whether nothing on a map can leave its place but the hero who is led.
+func (g *Game) lonely(m *world.Ground) bool {
+	if len(g.Bodies) == 1 {
+		return true
+	}
 	g.findLively(m)
-	return len(g.lively) == 0 && m.Bare(box)
+	return len(g.lively) == 0
 }
 
 // near calls f with the things of a map that could touch a box, and where they are.

@@ -181,7 +181,7 @@ func (g *Game) wears(r world.Ref, t *world.Thing) int32 {
 }
 
 // hurts lets the ground and what lies about strike the hero.
-func (g *Game) hurts(m *world.Ground, quiet bool) {
+func (g *Game) hurts(m *world.Ground, box world.Box, quiet bool) {
 	b := g.Hero()
 	if !quiet {
 		g.stomps(m)
@@ -191,7 +191,6 @@ func (g *Game) hurts(m *world.Ground, quiet bool) {
 		return
 	}
 	// what only just touches a side of it does not hurt
-	box := g.extent(b)
 	in := world.Box{Left: box.Left + (box.Right-box.Left)/4, Right: box.Right - (box.Right-box.Left)/4, Top: box.Top + (box.Bottom-box.Top)/4, Bottom: box.Bottom}
 	if !quiet && g.strikes(m, in) || b.Flags&Thrown != 0 || !quiet && g.carried(m) {
 		return
@@ -204,7 +203,7 @@ func (g *Game) hurts(m *world.Ground, quiet bool) {
 			}
 		}
 	}
-	if m.Over(in)&world.Hazard == 0 {
+	if !m.Any(in, world.Hazard) {
 		return
 	}
 	from, to := m.CellAt(in.Left, in.Top), m.CellAt(in.Right-1, in.Bottom-1)

@@ -5,6 +5,11 @@ import (
 	"azzel/core/world"
 )
 
+// clear reports whether nothing whatever is in the way of a hero in a part of a map.
+func (g *Game) clear(m *world.Ground, all world.Box) bool {
+	return onMap(m, all) && g.alone(m, all) && !m.HasLines() && m.Over(all)&(world.Whole|world.Broken) == 0
+}
+
 // blockedAt reports whether a body's box at (x, y) would lie outside the map, or touch
 // something solid or a shut door.
 func (g *Game) blockedAt(b *Body, x, y int64) bool {

@@ -278,11 +278,9 @@ func (g *Game) across(m *world.Ground, b *Body, w *world.Gait, dx int64, stands 
 // levelTo reports whether nothing is in the way to a side, and all of the ground there is whole cells: then there is nothing
 // to climb, and nothing to come down to.
 func (g *Game) levelTo(m *world.Ground, b *Body, w *world.Gait, dx int64) bool {
-	was := boxAt(w, b.Flags, b.X, b.Y)
-	all := was
-	all.Left, all.Right = min(was.Left, was.Left+dx), max(was.Right, was.Right+dx)
+	all := swept(boxAt(w, b.Flags, b.X, b.Y), dx, 0)
 	ground := world.Box{Left: all.Left, Top: all.Bottom, Right: all.Right, Bottom: all.Bottom + Sub}
-	return b == &g.Bodies[0] && onMap(m, all) && g.alone(m, all) && !m.HasLines() && m.Over(all)&(world.Whole|world.Broken) == 0 && m.Firm(ground)
+	return b == &g.Bodies[0] && g.clear(m, all) && m.Firm(ground)
 }
 
 // settleDown keeps to the ground that falls away by as much as one goes.

@@ -88,7 +88,13 @@ func (g *Game) act(m *world.Ground, in, pressed Input) {
 	if len(g.Party) > 0 {
 		g.treads()
 	}
-	if g.cross(m); g.Ground() != m || g.Lost != NotLost {
+	b := g.Hero()
+	box := g.extent(b)
+	if !onMap(m, box) {
+		g.cross(m)
+		box = g.extent(b)
+	}
+	if b.Map != m.Ref || g.Lost != NotLost {
 		return // it is on another map from the next tick on
 	}
 	if moves && !quiet {
@@ -96,8 +102,9 @@ func (g *Game) act(m *world.Ground, in, pressed Input) {
 		g.shoots(m)
 		g.blocks(m)
 	}
-	b := g.Hero()
-	box := g.extent(b)
+	if b = g.Hero(); !quiet {
+		box = g.extent(b)
+	}
 	// nothing to come to, to take or to go through
 	alone := quiet && len(g.Touching) == 0 && m.Bare(around(box))
 	if alone {
@@ -117,8 +124,9 @@ func (g *Game) act(m *world.Ground, in, pressed Input) {
 		g.Inside = world.None
 	} else {
 		g.touch(m)
+		box = g.extent(g.Hero())
 	}
-	g.hurts(m, quiet)
+	g.hurts(m, box, quiet)
 }
 
 // quiet reports whether nothing moves on a map but the hero who is led, and nothing waits there for its time: most of a
@@ -127,8 +135,7 @@ func (g *Game) quiet(m *world.Ground) bool {
 	if !m.Quiet() || len(g.Timers)+len(g.Blasts)+len(g.Shots) > 0 {
 		return false
 	}
-	g.findLively(m)
-	return len(g.lively) == 0
+	return g.lonely(m)
 }
 
 // setDown puts the hero into a rectangle of cells: on its floor seen from the side, else

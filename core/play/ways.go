@@ -50,6 +50,11 @@ func (g *Game) leavesIt(m *world.Ground, was, box world.Box) bool {
 	return false
 }
 
+// swept is all that a box comes over that moves so far.
+func swept(b world.Box, dx, dy int64) world.Box {
+	return world.Box{Left: b.Left + min(0, dx), Top: b.Top + min(0, dy), Right: b.Right + max(0, dx), Bottom: b.Bottom + max(0, dy)}
+}
+
 func shifted(b world.Box, dx, dy int64) world.Box {
 	return world.Box{Left: b.Left - dx, Top: b.Top - dy, Right: b.Right - dx, Bottom: b.Bottom - dy}
 }
@@ -87,13 +92,10 @@ func sideOf(m *document.Map, p grid.Point) document.Facing {
 	return ""
 }
 
-// cross goes over the edge of the map once the middle of the hero's box has.
+// cross has a hero who is not all on its map go over the edge, once the middle of its box has.
 func (g *Game) cross(m *world.Ground) {
 	b := g.Hero()
 	box := g.extent(b)
-	if onMap(m, box) {
-		return
-	}
 	p := m.CellAt((box.Left+box.Right)/2, (box.Top+box.Bottom)/2)
 	if m.Bounds.Contains(p) {
 		return

@@ -51,7 +51,11 @@ const (
 
 const blockSide = 32
 
-type block [blockSide * blockSide]Terrain
+// block is what some cells are, and all that any of them is.
+type block struct {
+	cells [blockSide * blockSide]Terrain
+	all   Terrain
+}
 
 func newGround(s *Stage, m *document.Map, ref Ref) *Ground {
 	g := &Ground{Map: m, Ref: ref, stage: s, Side: s.Doc.FromSide(m)}
@@ -81,7 +85,7 @@ func (g *Ground) At(p grid.Point) Terrain {
 	if x < 0 || y < 0 || x >= g.Bounds.W || y >= g.Bounds.H {
 		return 0
 	}
-	return g.blockAt(x, y)[y%blockSide*blockSide+x%blockSide]
+	return g.blockAt(x, y).cells[y%blockSide*blockSide+x%blockSide]
 }
 
 // blockAt is the block of a cell, counted from the corner of the map.
@@ -103,29 +107,41 @@ func (g *Ground) block(at grid.Point) *block {
 	b := &block{}
 	g.blocks[i] = b
 	solids := g.solids()
-	for k := range b {
+	for k := range b.cells {
 		x, y := at.X*blockSide+k%blockSide, at.Y*blockSide+k/blockSide
 		if x >= g.Bounds.W || y >= g.Bounds.H {
 			continue
 		}
 		p := grid.Point{X: g.Bounds.X + x, Y: g.Bounds.Y + y}
 		if solids.At(g.Map, p) {
-			b[k] |= Whole
+			b.cells[k] |= Whole
 		} else if solids.Broken(g.Map, p) {
-			b[k] |= Broken
+			b.cells[k] |= Broken
 		}
 		if solids.Water(g.Map, p) {
-			b[k] |= Water
+			b.cells[k] |= Water
 		}
 		ladder, hazard := solids.Here(g.Map, p)
 		if ladder {
-			b[k] |= Ladder
+			b.cells[k] |= Ladder
 		}
 		if hazard {
-			b[k] |= Hazard
+			b.cells[k] |= Hazard
 		}
+		b.all |= b.cells[k]
 	}
 	return b
+}
+
+// Any reports whether any of the cells that a box touches is one of these.
+func (g *Ground) Any(b Box, of Terrain) bool {
+	x, y := g.byX.floor(b.Left)-int64(g.Bounds.X), g.byY.floor(b.Top)-int64(g.Bounds.Y)
+	right, bottom := g.byX.floor(b.Right-1)-int64(g.Bounds.X), g.byY.floor(b.Bottom-1)-int64(g.Bounds.Y)
+	if x >= 0 && y >= 0 && x/blockSide == right/blockSide && y/blockSide == bottom/blockSide && right < int64(g.Bounds.W) && bottom < int64(g.Bounds.H) &&
+		g.blockAt(int(x), int(y)).all&of == 0 {
+		return false
+	}
+	return g.Over(b)&of != 0
 }
 
 // Over is all that the cells are which a box touches.
@@ -137,7 +153,7 @@ func (g *Ground) Over(b Box) (t Terrain) {
 		return 0
 	}
 	if left/blockSide == right/blockSide && top/blockSide == bottom/blockSide { // nearly always
-		in := g.blockAt(left, top)
+		in := &g.blockAt(left, top).cells
 		if right-left <= 1 && bottom-top <= 1 {
 			one, across, down := uint(top%blockSide*blockSide+left%blockSide), uint(right-left), uint(bottom-top)*blockSide
 			const last = blockSide*blockSide - 1
