@@ -181,6 +181,9 @@ func (g *Game) fall(b *Body, w *world.Gait, in Input, stands, wet bool) {
 // climbs takes hold of a ladder, and lets go of it.
 func (g *Game) climbs(m *world.Ground, b *Body, here world.Terrain, in Input, stands bool) {
 	_, dy := in.ways()
+	if dy == 0 && b.Push == 0 && b.Mode != Climbing {
+		return
+	}
 	box := g.extent(b)
 	feet, _, _ := g.here(m, (box.Left+box.Right)/2, box.Bottom)
 	switch {
