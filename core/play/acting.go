@@ -288,6 +288,12 @@ func (g *Game) acted(n *rules.Node, it world.Ref) {
 		for _, b := range g.actors(n, it) {
 			b.turn(wayOf(n))
 		}
+	case rules.WordFace:
+		for _, b := range g.actors(n, it) {
+			if to, ok := g.placeOfNamed(n.To, it, b.Map); ok {
+				b.face(g.extent(b), to)
+			}
+		}
 	case rules.WordMove:
 		for _, b := range g.actors(n, it) {
 			g.puts(b, n, it)
@@ -314,9 +320,13 @@ func (g *Game) acted(n *rules.Node, it world.Ref) {
 			}
 			g.shown(act)
 		}
-	case rules.WordDefeat:
+	case rules.WordHit, rules.WordDefeat:
 		g.eachOf(n, it, func(r world.Ref) {
-			if r >= 0 && g.There(r) {
+			switch {
+			case r < 0 || !g.There(r):
+			case n.Word == rules.WordHit:
+				g.hits(r, g.Stage.Thing(r))
+			default:
 				g.falls(r, g.Stage.Thing(r))
 			}
 		})

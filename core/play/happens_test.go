@@ -15,10 +15,19 @@ var happens = map[string]struct {
 	do   func(r *run)
 	with func(r *run)
 }{
-	rules.WordUse:      {"the hero uses switch", func(r *run) { r.press(play.InputUse) }, nil},
-	rules.WordUseOn:    {"the hero uses oil on switch", func(r *run) { r.take(kind.Item); r.press(play.InputSlot1); r.press(play.InputUse) }, nil},
-	rules.WordTake:     {"the hero takes collectible", func(r *run) { r.hold(play.InputRight, 40) }, nil},
-	rules.WordArrive:   {"the hero arrives on Drawn", func(r *run) { r.g.EnterMap(); r.hold(0, 1) }, nil},
+	rules.WordUse:    {"the hero uses switch", func(r *run) { r.press(play.InputUse) }, nil},
+	rules.WordUseOn:  {"the hero uses oil on switch", func(r *run) { r.take(kind.Item); r.press(play.InputSlot1); r.press(play.InputUse) }, nil},
+	rules.WordTake:   {"the hero takes collectible", func(r *run) { r.hold(play.InputRight, 40) }, nil},
+	rules.WordArrive: {"the hero arrives on Drawn", func(r *run) { r.g.EnterMap(); r.hold(0, 1) }, nil},
+	rules.WordGoes: {"the hero leaves Drawn", func(r *run) {
+		r.hero().Map = r.g.Stage.MapOf(otherMap)
+		r.g.EnterMap()
+		r.hold(0, 1)
+	}, func(r *run) {
+		other := *r.d.Maps.Get(r.mapID())
+		other.ID, other.Name = otherMap, "Other"
+		r.d = apply(r.t, r.d, edit.Insert(edit.Ref{Type: edit.TypeMap, ID: otherMap}, other))
+	}},
 	rules.WordSpeak:    {"the hero speaks to character", func(r *run) { r.hold(play.InputDown, 1); r.leaves(kind.Switch); r.press(play.InputUse) }, nil},
 	rules.WordHurt:     {"the hero loses hearts", func(r *run) { r.g.Strike(); r.hold(0, 1) }, nil},
 	rules.WordEnter:    {"somebody comes to sensor", func(r *run) { r.hold(play.InputRight, 90) }, nil},
@@ -79,6 +88,9 @@ var happens = map[string]struct {
 	rules.WordTurnsInto: {"character turns from \"as it is now\" to Glad", func(r *run) { r.hold(0, 2) }, nil},
 	rules.WordEvery:     {"every 1 s", func(r *run) { r.hold(0, 61) }, nil},
 }
+
+// otherMap is a map beside the one that is played.
+const otherMap = "othermapothe"
 
 // block1 puts a block beside the hero.
 func block1(r *run) { r.with(kind.Block, 1, 0, 1, 1, false, document.Down) }

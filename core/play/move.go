@@ -132,6 +132,18 @@ func (b *Body) look(dx, dy int64) {
 	}
 }
 
+// face turns a body to look at a place: the way in which it is farther off.
+func (b *Body) face(at, to world.Box) {
+	dx, dy := to.Left+to.Right-at.Left-at.Right, to.Top+to.Bottom-at.Top-at.Bottom
+	switch {
+	case dx == 0 && dy == 0:
+	case abs(dx) >= abs(dy):
+		b.turn(facingOf(dx, 0))
+	default:
+		b.turn(facingOf(0, dy))
+	}
+}
+
 func floorDiv(a, n int64) int64 {
 	q := a / n
 	if a%n < 0 {

@@ -54,7 +54,7 @@ func (g *Game) waiting(h happening) []*document.Rule {
 	w := rules.Happening{Word: h.on, At: h.of}
 	if t := g.Stage.Thing(h.thing); t != nil {
 		w.At, w.Kind = document.Object{Type: document.TypeEntity, Map: g.Stage.Grounds[h.m].ID, ID: t.ID}, document.ID(t.Kind)
-	} else if h.on == rules.WordArrive {
+	} else if h.on == rules.WordArrive || h.on == rules.WordGoes {
 		w.At = document.Object{Type: document.TypeMap, ID: g.Stage.Grounds[h.m].ID}
 	}
 	return rules.Waiting(g.Stage.Doc, w)
@@ -203,7 +203,7 @@ func (g *Game) do(n *rules.Node, t *Thread) (waits bool) {
 		return t.waits(max(1, g.seconds(n)))
 	case rules.WordWalk, rules.WordGoTo:
 		return g.sets(n, t)
-	case rules.WordTurn, rules.WordMove, rules.WordThink, rules.WordDefeat, rules.WordJump, rules.WordAct:
+	case rules.WordTurn, rules.WordFace, rules.WordMove, rules.WordThink, rules.WordHit, rules.WordDefeat, rules.WordJump, rules.WordAct:
 		g.acted(n, it)
 	case rules.WordFollow, rules.WordPart:
 		g.eachOf(n, it, func(r world.Ref) { g.accompanies(r, n.Word == rules.WordFollow) })
@@ -239,6 +239,8 @@ func (g *Game) do(n *rules.Node, t *Thread) (waits bool) {
 		g.give(n.Blank("item").Word(), min(0, -g.number(n)))
 	case rules.WordHeal:
 		g.setCount(Hearts, int32(max(0, min(int64(g.Count(Hearts))+g.number(n), int64(g.gait().Hearts)))))
+	case rules.WordLives:
+		g.setCount(Lives, int32(max(0, min(int64(g.Count(Lives))+g.number(n), document.MaxNumber))))
 	case rules.WordHarm:
 		if harm := g.number(n); harm > 0 && g.Lost == NotLost {
 			g.loseHearts(int32(harm))

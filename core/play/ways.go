@@ -132,6 +132,9 @@ func (g *Game) enterMap() {
 	if g.stood > 0 && g.stood != m.Ref+1 && g.Stage.AsksFrom {
 		g.setCount(CameFrom, int32(g.stood))
 	}
+	if g.stood > 0 && g.stood != m.Ref+1 {
+		g.happen(happening{on: rules.WordGoes, m: g.stood - 1, thing: world.None})
+	}
 	g.embody(m)
 	if !m.Remembers() {
 		here := func(r world.Ref) bool { return r >= m.First && r < m.After && !g.remembered(r) }

@@ -118,6 +118,7 @@ var does = map[string]struct {
 	rules.WordSend:     {"send the hero to arrival", func(r *run) bool { r.hold(0, 90); return r.cell().X == 6 }},
 	rules.WordGive:     {"give the hero 3 oil\ngive the hero -5 oil", func(r *run) bool { return r.g.Amount("oil") == 3 && r.g.Carried()[0].Amount == 3 }},
 	rules.WordUseUp:    {"give the hero 3 oil\ntake 2 oil from the hero\ntake 2 coin from the hero\ngive the hero 1 coin", func(r *run) bool { return r.g.Amount("oil") == 1 && r.g.Amount("coin") == 1 }},
+	rules.WordLives:    {"give the hero 2 lives", func(r *run) bool { return r.g.Count(play.Lives) == 5 }},
 	rules.WordHeal:     {"take 2 hearts from the hero\ngive the hero 1 hearts", func(r *run) bool { return r.g.Count(play.Hearts) == 2 }},
 	rules.WordHarm:     {"take 3 hearts from the hero", func(r *run) bool { r.hold(0, 60); return r.g.Count(play.Lives) == 2 }},
 	rules.WordKeep:     {"remember this place for coming back", func(r *run) bool { return r.g.Back.X != r.g.Entry.X }},
@@ -214,6 +215,8 @@ var does = map[string]struct {
 	rules.WordHush:   {"let surf be heard\nhush what is heard\nset Flag", func(r *run) bool { return len(r.g.Heard()) == 0 && r.g.Flag(sample.DrawnFlag) }},
 	rules.WordTurn:   {"turn the hero left", func(r *run) bool { return r.hero().Look() == document.Left }},
 	rules.WordMove:   {"move character to arrival", func(r *run) bool { return r.g.Where(r.thing(kind.Character)).Left == 96*play.Sub }},
+	rules.WordHit:    {"strike walker", func(r *run) bool { return !r.g.There(r.called("walker")) }},
+	rules.WordFace:   {"turn the hero toward sign", func(r *run) bool { return r.hero().Look() == document.Down }},
 	rules.WordDefeat: {"defeat walker", func(r *run) bool { return !r.g.There(r.called("walker")) }},
 	rules.WordPlayAs: {"play on as \"hero\"", func(r *run) bool { return r.hero().Of == r.thing(kind.Hero) }},
 	rules.WordThink: {"character thinks \"Tide?\"", func(r *run) bool {

@@ -306,7 +306,9 @@ func (f *May) events() bool {
 	}
 	for m := range f.arrived {
 		if f.arrived[m] {
-			f.wakeAll(rules.Happening{Word: rules.WordArrive, At: document.Object{Type: document.TypeMap, ID: f.st.Grounds[m].ID}}, world.None, set)
+			for _, word := range []string{rules.WordArrive, rules.WordGoes} {
+				f.wakeAll(rules.Happening{Word: word, At: document.Object{Type: document.TypeMap, ID: f.st.Grounds[m].ID}}, world.None, set)
+			}
 		}
 	}
 	f.always(set)

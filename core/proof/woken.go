@@ -276,7 +276,7 @@ func (f *May) doesTo(word string, t world.Ref, set func(*bool)) {
 		f.setAt(f.st.Thing(t))
 	case rules.WordRemove:
 		set(&f.away[t])
-	case rules.WordDefeat:
+	case rules.WordDefeat, rules.WordHit:
 		set(&f.away[t])
 		set(&f.beaten[t])
 	}

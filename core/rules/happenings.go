@@ -21,6 +21,7 @@ var happenings = concat(document.SlotWhen,
 		{Word: WordStrike, Also: "hit attack sword fight", Label: "strikes something", Pattern: "the hero [strikes] {what}", Blanks: entity("being or something that breaks", falls)},
 		{Word: WordGain, Also: "inventory receive loot get", Label: "comes to have an item", Pattern: "the hero [gains] {item}", Blanks: had},
 		{Word: WordArrive, Also: "enter room level scene loads", Label: "arrives on a map", Pattern: "the hero [arrives on] {what}", Blanks: []Blank{{Key: "what", Type: BlankMap}}},
+		{Word: WordGoes, Also: "exit room level scene goes away", Label: "leaves a map", Pattern: "the hero [leaves] {what}", Blanks: []Blank{{Key: "what", Type: BlankMap}}},
 	}),
 	group("Somebody", []Entry{
 		{Word: WordEnter, Also: "touch step on trigger zone", Label: "comes to a place", Pattern: "somebody [comes to] {what}", Blanks: entity("sensor, checkpoint or goal", wakes(WordEnter))},

@@ -61,7 +61,7 @@ func oddly() *document.Document {
 func TestTextIsReadAsItWasWritten(t *testing.T) {
 	d := oddly()
 	seen := map[string]bool{}
-	for seed := range uint64(1200) {
+	for seed := range uint64(2000) {
 		r := rand.New(rand.NewPCG(seed, 5))
 		rule := sample.Draw{Says: true}.Rule(d, r)
 		rule.Name = []string{"", "The tide", `A "odd" one`}[r.IntN(3)]

@@ -9,6 +9,7 @@ const (
 	WordEnter    = "enter"    // somebody comes to a sensor, a checkpoint or a goal
 	WordLeave    = "leave"    // all have left a sensor
 	WordArrive   = "arrive"   // the hero arrives on a map
+	WordGoes     = "goes"     // it has left one
 	WordTurnsOn  = "turnsOn"  // something is turned on
 	WordTurnsOff = "turnsOff" // something is turned off
 	WordOpens    = "opens"    // a door or a container is opened
@@ -82,6 +83,7 @@ const (
 	WordMultiply = "multiply" // multiply it
 	WordHeal     = "heal"     // give the hero hearts
 	WordHarm     = "harm"     // take hearts from it
+	WordLives    = "lives"    // give it lives
 	WordKeep     = "keep"     // the hero comes back here after a loss
 	WordGive     = "give"     // the hero has so many more of an item
 	WordUseUp    = "useUp"    // and so many fewer, as far as it has them
@@ -122,9 +124,11 @@ const (
 	WordWalk   = "walk"   // somebody walks so many cells
 	WordGoTo   = "goTo"   // somebody finds a way to something
 	WordTurn   = "turn"   // somebody turns to look a way
+	WordFace   = "face"   // and to look at something
 	WordMove   = "move"   // somebody is elsewhere
 	WordThink  = "think"  // a thought above somebody's head
 	WordDefeat = "defeat" // somebody is defeated, something broken
+	WordHit    = "hit"    // or struck once
 	WordFollow = "follow" // somebody goes along with the hero
 	WordPart   = "part"   // and not any more
 	WordJump   = "jump"   // somebody jumps for the player to see
