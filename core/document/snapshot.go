@@ -118,27 +118,43 @@ func (sr stateRule) decode() (*Rule, error) {
 	return sr.Rule, fillTable(&sr.Rule.Parts, sr.Parts, func(o *RulePart) ID { return o.ID })
 }
 
-// Encode writes the document in its one canonical form: a JSON head with all
-// objects sorted by id, then the cells of each layer in the same order.
-func (d *Document) Encode() []byte {
+// Head is all that a document holds but its cells, as JSON: objects sorted by id, layers in the order in which Encode writes
+// their cells.
+func (d *Document) Head() []byte {
 	head := stateHead{Project: d.Project, Tilesets: d.Tilesets.All(), Passages: d.Passages.All(), Rules: []stateRule{}, Flags: d.Flags.All(), Counters: d.Counters.All(), Wordings: d.Wordings.All(),
 		Motifs: d.Motifs.All(), Zones: d.Zones.All(), Materials: d.Materials.All(), Kinds: d.Kinds.All(), Placings: d.Placings.All(), Pins: d.Pins.All(), Recordings: d.Recordings.All(), Maps: []stateMap{}}
 	for _, r := range d.Rules.All() {
 		head.Rules = append(head.Rules, stateRule{r, r.Parts.All()})
 	}
-	var planes [][]byte
 	for _, m := range d.Maps.All() {
-		sm := stateMap{m, storedLayers(m.Layers.inOrder()), storedEntities(m.Entities.inOrder())}
-		head.Maps = append(head.Maps, sm)
-		for _, l := range sm.Layers {
-			planes = append(planes, cells.EncodeWhole(l.Cells))
-		}
+		head.Maps = append(head.Maps, stateMap{m, storedLayers(m.Layers.inOrder()), storedEntities(m.Entities.inOrder())})
 	}
 	data, err := json.Marshal(head)
 	if err != nil {
 		panic(fmt.Sprintf("document: plain structs always marshal: %v", err))
 	}
-	out := fmt.Appendf(nil, "%s%d\n", magic, upcast.Format)
+	return data
+}
+
+// Encode writes the document in its one canonical form: a JSON head with all
+// objects sorted by id, then the cells of each layer in the same order.
+func (d *Document) Encode() []byte {
+	var planes [][]byte
+	for _, m := range d.Maps.All() {
+		for _, l := range m.Layers.inOrder() {
+			planes = append(planes, cells.EncodeWhole(l.Cells))
+		}
+	}
+	return state(d.Head(), upcast.Format, planes)
+}
+
+// Join reads a head as some format has it, with the cells of its layers as cells.EncodeWhole writes them.
+func Join(head []byte, format int, planes [][]byte) (*Document, error) {
+	return Decode(state(head, format, planes))
+}
+
+func state(data []byte, format int, planes [][]byte) []byte {
+	out := fmt.Appendf(nil, "%s%d\n", magic, format)
 	out = binary.AppendUvarint(out, uint64(len(data)))
 	out = append(out, data...)
 	for _, p := range planes {

@@ -119,7 +119,7 @@ func sceneRule() document.Rule {
 		part("deepchancede", "", document.SlotIf, rules.WordChance, blank("number", "50")),
 		part("scenescenesc", "", document.SlotThen, rules.WordScene, blank("skip", `"can"`)),
 		part("scenewalksce", "scenescenesc", document.SlotThen, rules.WordWalk, blank("what", hero), blank("number", "2"), blank("way", `"left"`), blank("blocked", `"stopping"`)),
-		part("scenelaysce1", "scenescenesc", document.SlotThen, rules.WordLay, blank("what", document.Naming(document.Object{Type: document.TypeLayer, Map: Quay, ID: "iceiceiceice"}))),
+		part("scenelayscen", "scenescenesc", document.SlotThen, rules.WordLay, blank("what", document.Naming(document.Object{Type: document.TypeLayer, Map: Quay, ID: "iceiceiceice"}))),
 		part("scenetellsce", "scenescenesc", document.SlotThen, rules.WordTells, blank("what", keeper), blank("text", `"Light!"`)))
 	r.ID, r.Order, r.Name = "sceneruletid", 30, "Light"
 	return r

@@ -1,0 +1,5 @@
+package format
+
+const schemaFolder = "schemas/"
+
+func schemas() []File { return nil }
