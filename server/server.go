@@ -22,7 +22,7 @@ import (
 // Format is what pages and servers agree on: that of edits, which cross the socket.
 const Format = edit.Version
 
-// bodyLimit is the largest request: a picture.
+// bodyLimit is the largest request: a picture, or a project.
 const bodyLimit = 32 << 20
 
 // contentPolicy lets the page load only what ships with it, and run the core's
@@ -127,6 +127,7 @@ func (s *Server) routes() {
 	api.Use(s.known, s.perPerson())
 	api.Get("/projects", s.projects)
 	api.Post("/projects", small, s.newProject)
+	api.Post("/projects/import", s.oneAtATime, s.importProject)
 	project := api.Group("/projects/:project", s.member)
 	project.Post("/name", small, s.renameProject)
 	project.Post("/copy", small, s.copyProject)
@@ -134,6 +135,8 @@ func (s *Server) routes() {
 	project.Post("/bring-back", small, s.putAway(false))
 	project.Post("/delete", small, s.deleteProject)
 	project.Get("/state", s.state)
+	project.Get("/export", s.exportProject)
+	project.Post("/bring-in", s.oneAtATime, s.bringProject)
 	project.Get("/history/:seq", s.history)
 	project.Get("/events/:seq", s.events)
 	project.Get("/state/:seq", s.stateAt)

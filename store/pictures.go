@@ -51,6 +51,15 @@ func (s *Store) PictureSizes(ctx context.Context, shas []string) ([][2]int, erro
 	return out, nil
 }
 
+// KeepNumbers has no number up to one be given any more: cells that came with them are called by them.
+func (s *Store) KeepNumbers(ctx context.Context, project string, upTo int) error {
+	err := s.db.WithContext(ctx).Model(&Project{}).Where("id = ? AND next_tileset <= ?", project, upTo).Update("next_tileset", upTo+1).Error
+	if err != nil {
+		return fmt.Errorf("keep numbers: %w", err)
+	}
+	return nil
+}
+
 // ReserveNumber gives a number, never given again, that cells of a project call a
 // tileset, material or zone by.
 func (s *Store) ReserveNumber(ctx context.Context, project string) (int, error) {

@@ -3,6 +3,7 @@
 package format
 
 import (
+	"azzel/core/document"
 	"bytes"
 	"cmp"
 	"encoding/json"
@@ -42,8 +43,9 @@ type paths map[string]bool
 // longest is how many characters of a name go into that of a file.
 const longest = 40
 
-// take is a path in a folder after a name, without its end; where two are called the same the later gets a number.
-func (p paths) take(folder, name string) string {
+// take is a path in a folder after a name, without its end. Of two that would be called the same the later has its id behind
+// it, which stays so whatever comes or goes.
+func (p paths) take(folder, name string, id document.ID) string {
 	var word strings.Builder
 	for _, r := range strings.ToLower(name) {
 		if unicode.IsLetter(r) || unicode.IsDigit(r) {
@@ -53,10 +55,9 @@ func (p paths) take(folder, name string) string {
 		}
 	}
 	runes := []rune(strings.TrimRight(word.String(), "-"))
-	base := folder + cmp.Or(strings.TrimRight(string(runes[:min(len(runes), longest)]), "-"), "unnamed")
-	path := base
-	for n := 2; p[path]; n++ {
-		path = fmt.Sprintf("%s-%d", base, n)
+	path := folder + cmp.Or(strings.TrimRight(string(runes[:min(len(runes), longest)]), "-"), "unnamed")
+	if p[path] {
+		path += "-" + string(id)
 	}
 	p[path] = true
 	return path

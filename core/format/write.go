@@ -11,6 +11,7 @@ import (
 	"encoding/json"
 	"fmt"
 	"slices"
+	"strconv"
 	"strings"
 )
 
@@ -55,7 +56,7 @@ func Write(d *document.Document, picture func(sha string) ([]byte, error)) ([]Fi
 	})
 	for _, f := range folders {
 		for _, v := range taken(head, f.table) {
-			w.json(w.paths.take(f.table+"/", nameOf(v)), f.one, object{f.one: v})
+			w.json(w.paths.take(f.table+"/", fieldOf(v, "name"), document.ID(fieldOf(v, "id"))), f.one, object{f.one: v})
 		}
 	}
 	w.texts(taken(head, "wordings"))
@@ -94,10 +95,11 @@ func taken(head object, table string) []any {
 	return all
 }
 
-func nameOf(v any) string {
+// fieldOf is a text that an object holds.
+func fieldOf(v any, field string) string {
 	o, _ := v.(object)
-	name, _ := o["name"].(string)
-	return name
+	text, _ := o[field].(string)
+	return text
 }
 
 // celled has f change every cell that an object holds: what is called as in lookKeys. What is a setting's value stays as it is.
@@ -142,7 +144,7 @@ func leaves(v any, f func(any) any) any {
 // tilesets writes each tileset beside its picture.
 func (w *writer) tilesets(all []any) error {
 	for i, t := range w.d.Tilesets.All() {
-		path := w.paths.take("tilesets/", t.Name)
+		path := w.paths.take("tilesets/", t.Name, t.ID)
 		o := all[i].(object)
 		if err := w.shown(o, path, t.Picture); err != nil {
 			return err
@@ -168,13 +170,13 @@ func (w *writer) shown(o object, path, sha string) error {
 // motifs writes each motif, and the cells of its layers beside it.
 func (w *writer) motifs(all []any) {
 	for i, m := range w.d.Motifs.All() {
-		path := w.paths.take("motifs/", m.Name)
+		path := w.paths.take("motifs/", m.Name, m.ID)
 		o := all[i].(object)
 		for k, p := range m.Parts {
 			part := o["parts"].([]any)[k].(object)
 			plane, _ := p.Cells.Apply(cells.Plane{})
 			region := p.Cells.Region()
-			w.table(part, w.paths.take(path+"/", p.Layer), grid.Point{}, region.Bounds(), func(x, y int) (cells.Cell, bool) { return plane.At(x, y), region.Has(grid.Point{X: x, Y: y}) })
+			w.table(part, w.paths.take(path+"/", p.Layer, document.ID(strconv.Itoa(k))), grid.Point{}, region.Bounds(), func(x, y int) (cells.Cell, bool) { return plane.At(x, y), region.Has(grid.Point{X: x, Y: y}) })
 		}
 		w.json(path, "motif", object{"motif": o})
 	}
@@ -198,13 +200,13 @@ func (w *writer) table(of object, path string, origin grid.Point, box grid.Rect,
 // mapFiles writes a map: what it is with its layers and entities, and the cells of each layer beside it. The top left cell of the
 // map is (0, 0) there; where that is in the frame in which cells are stored is its origin.
 func (w *writer) mapFiles(m *document.Map, o object, placings *[]any) error {
-	path := w.paths.take("maps/", m.Name)
+	path := w.paths.take("maps/", m.Name, m.ID)
 	origin := grid.Point{X: m.Bounds.X, Y: m.Bounds.Y}
 	layers, _ := o["layers"].([]any)
 	for i, l := range m.Layers.All() {
 		layer := layers[i].(object)
 		if l.Image != nil && l.Image.Picture != "" {
-			if err := w.shown(layer["image"].(object), w.paths.take(path+"/", l.Name), l.Image.Picture); err != nil {
+			if err := w.shown(layer["image"].(object), w.paths.take(path+"/", l.Name, l.ID), l.Image.Picture); err != nil {
 				return err
 			}
 		}
@@ -212,7 +214,7 @@ func (w *writer) mapFiles(m *document.Map, o object, placings *[]any) error {
 			continue
 		}
 		extent := l.Cells.Extent()
-		w.table(layer, w.paths.take(path+"/", l.Name), origin, m.Bounds.Union(extent), func(x, y int) (cells.Cell, bool) {
+		w.table(layer, w.paths.take(path+"/", l.Name, l.ID), origin, m.Bounds.Union(extent), func(x, y int) (cells.Cell, bool) {
 			c := l.Cells.At(x, y)
 			return c, c != 0
 		})
@@ -249,14 +251,14 @@ func (w *writer) texts(all []any) {
 	}
 	slices.Sort(languages)
 	for _, l := range languages {
-		w.json(w.paths.take("texts/", l), "texts", object{"wordings": of[l]})
+		w.json(w.paths.take("texts/", l, ""), "texts", object{"wordings": of[l]})
 	}
 }
 
 // rules writes each rule, and beside it what it says as text.
 func (w *writer) rules(all []any) {
 	for i, r := range w.d.Rules.All() {
-		path := w.paths.take("rules/", ruleName(r))
+		path := w.paths.take("rules/", ruleName(r), r.ID)
 		text := rules.Print(w.d, r)
 		o := all[i].(object)
 		o["textIs"] = fingerprint(text)
@@ -265,15 +267,15 @@ func (w *writer) rules(all []any) {
 	}
 }
 
-// ruleName is what a rule's file is called: as the rule, or by what wakes it.
+// ruleName is what a rule's file is called: as the rule, or by what wakes it and its id.
 func ruleName(r *document.Rule) string {
 	if r.Name != "" {
 		return r.Name
 	}
 	for _, p := range r.In(document.SlotWhen) {
-		return p.Word
+		return "when " + p.Word + " " + string(r.ID)
 	}
-	return "rule"
+	return string(r.ID)
 }
 
 // fingerprint tells whether a text is still as it was written.

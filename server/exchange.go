@@ -1,0 +1,153 @@
+package server
+
+import (
+	"azzel/core/author"
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/format"
+	"bytes"
+	"context"
+	"crypto/sha256"
+	"encoding/hex"
+	"errors"
+	"fmt"
+	"image/png"
+	"mime"
+	"strings"
+
+	"github.com/gofiber/fiber/v3"
+)
+
+// What leaves Azzel and what comes from elsewhere: whole projects as a ZIP of open files.
+
+// exportProject sends a project as it is now.
+func (s *Server) exportProject(c fiber.Ctx) error {
+	doc, _, err := s.log.State(c.Context(), projectOf(c))
+	if err != nil {
+		return err
+	}
+	files, err := format.Write(doc, func(sha string) ([]byte, error) { return s.store.PictureBytes(c.Context(), sha) })
+	if err != nil {
+		return err
+	}
+	packed, err := format.Pack(files)
+	if err != nil {
+		return err
+	}
+	c.Set("Content-Type", "application/zip")
+	c.Set("Content-Disposition", mime.FormatMediaType("attachment", map[string]string{"filename": fileName(doc.Project.Name) + ".zip"}))
+	return c.Send(packed)
+}
+
+// fileName is a project's name as a file can be called.
+func fileName(name string) string {
+	name = strings.Map(func(r rune) rune {
+		if r < ' ' || strings.ContainsRune(`/\:*?"<>|`, r) {
+			return '-'
+		}
+		return r
+	}, name)
+	return strings.Trim(name, ". ")
+}
+
+// intake keeps pictures that came with files until it is known that all else is right: what each is, and its bytes as they
+// are stored, by their SHA-256.
+type intake struct {
+	bytes map[string][]byte
+	is    map[string]format.Picture
+}
+
+// take decodes a picture under the limits and keeps it as it is stored.
+func (in *intake) take(data []byte) (format.Picture, error) {
+	img, err := DecodePicture(data)
+	if err != nil {
+		return format.Picture{}, err
+	}
+	var out bytes.Buffer
+	if err := png.Encode(&out, img); err != nil {
+		return format.Picture{}, fmt.Errorf("normalise a picture: %w", err)
+	}
+	sum := sha256.Sum256(out.Bytes())
+	p := format.Picture{SHA: hex.EncodeToString(sum[:]), Width: img.Bounds().Dx(), Height: img.Bounds().Dy()}
+	in.bytes[p.SHA], in.is[p.SHA] = out.Bytes(), p
+	return p, nil
+}
+
+// unpacked reads the project that a request brings, and stores its pictures once all is known to be right.
+func (s *Server) unpacked(ctx context.Context, body []byte) (*document.Document, error) {
+	files, err := format.Unpack(body)
+	if err != nil {
+		return nil, bad(err)
+	}
+	in := &intake{map[string][]byte{}, map[string]format.Picture{}}
+	doc, err := format.Read(files, in.take)
+	if err != nil {
+		return nil, bad(err)
+	}
+	for sha, p := range in.is {
+		if _, err := s.store.SavePicture(ctx, in.bytes[sha], p.Width, p.Height); err != nil {
+			return nil, err
+		}
+	}
+	return doc, nil
+}
+
+// importProject makes a project of a ZIP.
+func (s *Server) importProject(c fiber.Ctx) error {
+	doc, err := s.unpacked(c.Context(), c.Body())
+	if err != nil {
+		return err
+	}
+	all, err := s.store.Projects(c.Context())
+	if err != nil {
+		return err
+	}
+	names := &document.Names{}
+	for _, p := range all {
+		names.Add(p.Name)
+	}
+	if free := names.Free(doc.Project.Name); free != doc.Project.Name {
+		doc = edit.Apply(doc, &edit.Edit{Do: []edit.Primitive{edit.Set(edit.Ref{Type: edit.TypeProject}, "name", free)}}).Doc
+	}
+	p, err := s.store.NewProject(c.Context(), document.NewID(), doc, personOf(c).ID)
+	if err != nil {
+		return err
+	}
+	return c.Status(fiber.StatusCreated).JSON(p)
+}
+
+// Brought is a project that is to come over another one: what would change, and the state that it would be then.
+type Brought struct {
+	Changes []author.Differing `json:"changes"`
+	State   []byte             `json:"state"`
+}
+
+// bringProject tells what a ZIP would change in a project. It changes nothing: the page makes an edit of it.
+func (s *Server) bringProject(c fiber.Ctx) error {
+	doc, err := s.unpacked(c.Context(), c.Body())
+	if err != nil {
+		return err
+	}
+	now, _, err := s.log.State(c.Context(), projectOf(c))
+	if err != nil {
+		return err
+	}
+	b := Brought{State: doc.Encode()}
+	if b.Changes, err = author.Compare(now, doc); err != nil {
+		return bad(errors.New("too much is otherwise for one step: bring it in as a project of its own"))
+	}
+	most := 0
+	for _, t := range doc.Tilesets.All() {
+		most = max(most, t.Number)
+	}
+	for _, m := range doc.Materials.All() {
+		most = max(most, m.Number)
+	}
+	for _, z := range doc.Zones.All() {
+		most = max(most, z.Number)
+	}
+	if err := s.store.KeepNumbers(c.Context(), projectOf(c), most); err != nil {
+		return err
+	}
+	return c.JSON(b)
+}
