@@ -294,6 +294,9 @@ func TestAccessible(t *testing.T) {
 		check("kinds")
 		k.pressIn("[aria-label='Your own'] button", "Lantern")
 		check("a kind of one's own")
+		k.pressIn("nav button", "Share")
+		k.see("main[aria-label=Share] canvas", "")
+		check("what leaves and comes back")
 		k.openChart()
 		check("the chart")
 		k.pressIn("aside button", "Pump Shaft")
@@ -363,37 +366,4 @@ func TestSingleKeysReachTheMap(t *testing.T) {
 	k.focusMap()
 	k.keys(input.KeyL)
 	shape("line")
-}
-
-// Space takes hold of the map under the pointer, whatever was pressed before.
-func TestSpaceDragsFromAnywhere(t *testing.T) {
-	k := world(t).open()
-	k.holdTile(5)
-	before := k.rig.doc().Hash()
-	view := func() string { return k.eval(`() => JSON.stringify(azzel.view())`) }
-	for press, text := range map[string]string{"[data-testid=sheet]": "", "aside ul button": "Quay", "[data-testid=hand] button": ""} {
-		k.pressIn(press, text)
-		if press == "[data-testid=hand] button" {
-			k.keys(input.Escape)
-			k.gone("[role=menu]")
-		}
-		was, from := view(), k.at(10, 6)
-		k.move(from)
-		must(t, k.page.Keyboard.Press(input.Space))
-		k.drag(left, from, from.Add(proto.NewPoint(16, 16)))
-		must(t, k.page.Keyboard.Release(input.Space))
-		if view() == was {
-			t.Errorf("after %s was pressed, Space and drag left the view at %s", press, was)
-		}
-	}
-	k.saved()
-	if k.rig.doc().Hash() != before {
-		t.Error("something was painted")
-	}
-	// who goes by keys presses what has the focus
-	k.focusMap()
-	k.keys(input.Tab)
-	k.eval(`() => document.querySelector('[data-testid=hand] button').focus()`)
-	k.keys(input.Space)
-	k.see("[role=menu]", "")
 }

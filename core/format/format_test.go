@@ -18,9 +18,6 @@ import (
 	"testing"
 )
 
-// shelf are pictures as a store has them: by their SHA-256.
-type shelf map[string]format.Picture
-
 // give makes a picture of a size for a name that a document knows one by.
 func give(name string) []byte {
 	img := image.NewNRGBA(image.Rect(0, 0, 64+len(name)%7, 64))

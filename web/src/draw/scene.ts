@@ -110,7 +110,7 @@ export class Scene {
 			h: m.bounds.h * m.cellHeight,
 		})
 		ctx.fillStyle = play ? m.background : ground()
-		ctx.fill(all)
+		if (!o.paper) ctx.fill(all)
 		ctx.save()
 		// what stands on diamonds reaches over the map's edge
 		if (!view.diamond) ctx.clip(all)
@@ -174,11 +174,12 @@ export class Scene {
 	}
 
 	/** The layers that are drawn, with what their groups add to them. */
-	private shownLayers(m: MapInfo, { play, solo }: Drawing): Layer[] {
+	private shownLayers(m: MapInfo, { play, solo, paper }: Drawing): Layer[] {
 		const groups = new Map(m.layers.filter((l) => l.kind === 'group').map((g) => [g.id, g]))
 		const out: Layer[] = []
 		for (const l of m.layers) {
-			if (l.kind === 'group' || (l.kind === 'zones' && play)) continue
+			if (l.kind === 'group' || (l.kind === 'zones' && (play || paper))) continue
+			if (l.kind === 'entities' && paper === 'ground') continue
 			const g = groups.get(l.group)
 			if (solo ? l.id !== solo && l.group !== solo : !l.shown) continue
 			if (play?.lifted.some((t) => t.layer === l.id)) continue
@@ -319,6 +320,8 @@ export interface Drawing {
 	heroless?: boolean
 	/** Layers go with the camera outside of play as well. */
 	moves?: boolean
+	/** It is a picture of its own, on nothing, without zones: of all, or of the ground without what stands there. */
+	paper?: 'all' | 'ground'
 	/** It is a small picture beside the map, which has time. */
 	small?: boolean
 }

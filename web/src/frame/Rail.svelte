@@ -4,6 +4,7 @@
 	import MapIcon from '@lucide/svelte/icons/map'
 	import Shapes from '@lucide/svelte/icons/shapes'
 	import Waypoints from '@lucide/svelte/icons/waypoints'
+	import Share2 from '@lucide/svelte/icons/share-2'
 	import ScrollText from '@lucide/svelte/icons/scroll-text'
 	import { workspace, type Station } from '../workspace/workspace.svelte'
 
@@ -24,6 +25,7 @@
 				{ id: 'rules', name: 'Rules', icon: ScrollText },
 			],
 		},
+		{ name: 'Gate', stations: [{ id: 'share', name: 'Share', icon: Share2 }] },
 	]
 </script>
 

@@ -21,7 +21,7 @@
 	const where = $derived(
 		w.station === 'map'
 			? (w.map?.name ?? 'no map yet')
-			: { chart: 'Chart', tilesets: 'Tilesets', kinds: 'Kinds', rules: 'Rules' }[w.station],
+			: { chart: 'Chart', tilesets: 'Tilesets', kinds: 'Kinds', rules: 'Rules', share: 'Share' }[w.station],
 	)
 	let naming = $state(false)
 

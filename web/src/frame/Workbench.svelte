@@ -15,6 +15,7 @@
 	import AskPanel from '../rules/AskPanel.svelte'
 	import PlayScreen from '../play/PlayScreen.svelte'
 	import TimeBar from '../play/TimeBar.svelte'
+	import ShareStation from '../share/ShareStation.svelte'
 	import RulesStation from '../rules/RulesStation.svelte'
 	import DepthView from '../stack/DepthView.svelte'
 	import MapSheet from '../stack/MapSheet.svelte'
@@ -181,6 +182,8 @@
 			<KindsStation />
 		{:else if w.station === 'chart'}
 			<ChartStation />
+		{:else if w.station === 'share'}
+			<ShareStation />
 		{:else}
 			<RulesStation />
 		{/if}

@@ -5,6 +5,7 @@
 	import Context from '../controls/Context.svelte'
 	import Menu, { type Choice } from '../controls/Menu.svelte'
 	import { ask, greet, read, send } from '../live/http'
+	import { asProject } from '../share/exchange'
 
 	interface Listed {
 		id: string
@@ -76,6 +77,20 @@
 		}
 	}
 
+	let chooser = $state<HTMLInputElement>()
+	/** The file that is being read. */
+	let reading = $state('')
+
+	async function bring(file: File | undefined) {
+		if (!file) return
+		;[reading, wrong] = [file.name, '']
+		try {
+			location.assign(`/p/${await asProject(file)}`)
+		} catch (e) {
+			;[reading, wrong] = ['', (e as Error).message]
+		}
+	}
+
 	const when = (t: string) =>
 		new Date(t).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 </script>
@@ -109,6 +124,20 @@
 			bind:value={name}
 		/>
 		<button class="button h-9 button-main">New project</button>
+		<button type="button" class="button h-9" disabled={!!reading} onclick={() => chooser?.click()}
+			>{reading ? 'Reading…' : 'Bring in a ZIP…'}</button
+		>
+		<input
+			bind:this={chooser}
+			type="file"
+			class="hidden"
+			accept=".zip,application/zip"
+			aria-label="A ZIP of a project"
+			onchange={(e) => {
+				void bring(e.currentTarget.files?.[0])
+				e.currentTarget.value = ''
+			}}
+		/>
 	</form>
 	<section class="cut shrink-0">
 		<h2 class="px-4 pt-3 pb-1 heading">Projects</h2>

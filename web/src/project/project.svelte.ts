@@ -233,12 +233,12 @@ export class Project {
 		return this.made(this.core.call(method, args))
 	}
 
-	private changeable() {
+	changeable() {
 		if (this.parted) throw new CoreError(this.parted + ' Nothing can be changed on this page any more.')
 		if (this.lost) throw new CoreError('This project cannot be read whole, so it can only be looked at.')
 	}
 
-	private made<O extends Outcome>(outcome: O): O {
+	made<O extends Outcome>(outcome: O): O {
 		this.take(outcome)
 		if (outcome.edit) this.post(outcome.edit as { client: ID; number: number })
 		for (const [asked, called] of outcome.renamed ?? []) this.notices.taken(asked, called)

@@ -1,0 +1,141 @@
+package e2e
+
+import (
+	"azzel/core/cells"
+	"azzel/core/document"
+	"azzel/core/format"
+	"azzel/core/grid"
+	"azzel/core/sample"
+	"bytes"
+	"fmt"
+	"image/png"
+	"os"
+	"path/filepath"
+	"slices"
+	"strings"
+	"testing"
+
+	"github.com/go-rod/rod/lib/proto"
+)
+
+// keeps is the file that the browser keeps when something is done, and what it is called.
+func (k *tab) keeps(do func()) ([]byte, string) {
+	k.Helper()
+	dir := k.TempDir()
+	must(k.T, proto.BrowserSetDownloadBehavior{Behavior: proto.BrowserSetDownloadBehaviorBehaviorAllow, BrowserContextID: k.ctx.BrowserContextID, DownloadPath: dir}.Call(k.ctx))
+	do()
+	var data []byte
+	var name string
+	within(k.T, soon, func() error {
+		all, err := os.ReadDir(dir)
+		if err != nil || len(all) != 1 || strings.HasSuffix(all[0].Name(), ".crdownload") {
+			return fmt.Errorf("nothing is kept: %v, %w", all, err)
+		}
+		name = all[0].Name()
+		data, err = os.ReadFile(filepath.Join(dir, name))
+		return err
+	})
+	return data, name
+}
+
+// brings chooses a file in a field that only a button shows.
+func (k *tab) brings(label, path string) {
+	k.Helper()
+	e, err := k.page.Element("[aria-label='" + label + "']")
+	must(k.T, err)
+	must(k.T, e.SetFiles([]string{path}))
+}
+
+// A project leaves as a ZIP, is changed elsewhere, and comes back over itself as one step, seen before, which one undo turns back.
+func TestAProjectLeavesAndComesBack(t *testing.T) {
+	k := world(t).open()
+	k.pressIn("nav button", "Share")
+	k.see("main[aria-label=Share]", "The whole project")
+	packed, name := k.keeps(func() { k.press("Save as a ZIP") })
+	k.notice("is saved as a ZIP of")
+	if name != k.rig.doc().Project.Name+".zip" {
+		t.Errorf("it is called %s", name)
+	}
+	before := k.rig.doc()
+	// as it is there is nothing to bring in
+	k.brings("A ZIP of a project", file(t, "same.zip", packed))
+	k.see("main[aria-label=Share]", "same.zip holds just what this project is")
+	// what is no project changes nothing
+	k.brings("A ZIP of a project", file(t, "notes.zip", []byte("salt")))
+	k.see("main[aria-label=Share] [role=alert]", "That is no ZIP")
+	files, err := format.Unpack(packed)
+	must(t, err)
+	change := func(path, old, by string) {
+		t.Helper()
+		i := slices.IndexFunc(files, func(f format.File) bool { return f.Path == path })
+		if i < 0 || !strings.Contains(string(files[i].Data), old) {
+			t.Fatalf("%s has no %q", path, old)
+		}
+		files[i].Data = []byte(strings.Replace(string(files[i].Data), old, by, 1))
+	}
+	ground := files[slices.IndexFunc(files, func(f format.File) bool { return f.Path == "maps/quay/ground.csv" })]
+	first, _, _ := strings.Cut(string(ground.Data), ",")
+	change(ground.Path, first, "1:7 turned 90")
+	change("maps/pans.json", `"name": "Pans"`, `"name": "Salt pans"`)
+	changed, err := format.Pack(files)
+	must(t, err)
+	k.brings("A ZIP of a project", file(t, "changed.zip", changed))
+	k.see("main[aria-label=Share]", "changed.zip would change this")
+	k.see("main[aria-label=Share] dd", "Quay")
+	k.see("main[aria-label=Share] dl", "Salt pans")
+	if k.rig.doc().Hash() != before.Hash() {
+		t.Fatal("it is changed before anybody said so")
+	}
+	k.press("Take it over")
+	k.notice("as changed.zip has it")
+	k.stored(func(d *document.Document) error {
+		return want("the map", d.Maps.Get(sample.Pans).Name, "Salt pans")
+	})
+	quay := k.rig.doc().Maps.Get(sample.Quay)
+	if c := quay.Layers.Get(sample.Ground).Cells.At(quay.Bounds.X, quay.Bounds.Y); c != cells.TileCell(1, 7).Turned(grid.Turn(1)) {
+		t.Errorf("the first cell is %x", c)
+	}
+	k.pressIn("[data-testid=notice] button", "Undo")
+	k.stored(func(d *document.Document) error { return want("the project", d.Hash(), before.Hash()) })
+	k.same()
+}
+
+// A ZIP becomes a project of its own in the list of projects.
+func TestAZipBecomesAProject(t *testing.T) {
+	k := world(t).open()
+	k.pressIn("nav button", "Share")
+	packed, _ := k.keeps(func() { k.press("Save as a ZIP") })
+	k.visit("/")
+	k.see("main", "Bring in a ZIP…")
+	k.brings("A ZIP of a project", file(t, "cut.zip", packed[:len(packed)/2]))
+	k.see("main [role=alert]", "no ZIP, or it is cut off")
+	k.brings("A ZIP of a project", file(t, "whole.zip", packed))
+	k.ready()
+	k.see("header", k.rig.doc().Project.Name+" 2")
+	k.see("aside[aria-label=Stack]", "Quay")
+}
+
+// A map is kept as a picture, as large as was said, with and without what stands on it.
+func TestAMapLeavesAsAPicture(t *testing.T) {
+	k := world(t).open()
+	k.pressIn("nav button", "Share")
+	m := k.rig.doc().Maps.Get(sample.Quay)
+	save := func(name string, scale int) []byte {
+		t.Helper()
+		data, called := k.keeps(func() { k.press("Save as a PNG") })
+		img, err := png.Decode(bytes.NewReader(data))
+		must(t, err)
+		w, h := m.Bounds.W*m.CellWidth*scale, m.Bounds.H*m.CellHeight*scale
+		if b := img.Bounds(); b.Dx() != w || b.Dy() != h || called != name {
+			t.Errorf("%s is %v instead of %d × %d", called, b, w, h)
+		}
+		return data
+	}
+	all := save("Quay.png", 1)
+	k.pressIn("main label", "with what stands there")
+	if bytes.Equal(save("Quay.png", 1), all) {
+		t.Error("without what stands there it is the same picture")
+	}
+	k.option("main[aria-label=Share] label:nth-of-type(2) select", "2 ×")
+	save("Quay.png", 2)
+}

@@ -1,0 +1,155 @@
+<script lang="ts">
+	import PackageOpen from '@lucide/svelte/icons/package-open'
+	import PackagePlus from '@lucide/svelte/icons/package-plus'
+	import Picture from '@lucide/svelte/icons/image'
+	import { workspace } from '../workspace/workspace.svelte'
+	import { bring, fileName, keep, takeOver, zipOf, type Brought } from './exchange'
+	import Differences from './Differences.svelte'
+	import MapPicture from './MapPicture.svelte'
+
+	// What leaves Azzel, and what comes back from elsewhere.
+	const w = workspace()
+	const p = w.project
+	let packing = $state(false)
+	let reading = $state('')
+	let brought = $state.raw<Brought | null>(null)
+	let wrong = $state('')
+	let chooser = $state<HTMLInputElement>()
+
+	const counts = $derived.by(() => {
+		const { head } = p
+		const of = (n: number, one: string, more = one + 's') => (n ? [`${n} ${n === 1 ? one : more}`] : [])
+		return [
+			...of(head.maps.length, 'map'),
+			...of(head.tilesets.length, 'tileset'),
+			...of(head.materials.length, 'material'),
+			...of(head.motifs.length, 'motif'),
+			...of(head.rules.length, 'rule'),
+		].join(' · ')
+	})
+
+	async function pack() {
+		packing = true
+		try {
+			const zip = await zipOf(p)
+			keep(zip, `${fileName(p.head.project.name)}.zip`)
+			const kept = Math.max(1, Math.round(zip.size / 1024))
+			w.notices.say(`${p.head.project.name} is saved as a ZIP of ${kept.toLocaleString('en-GB')} kB.`, 'done')
+		} catch (e) {
+			w.notices.wrong(e)
+		} finally {
+			packing = false
+		}
+	}
+
+	async function choose(file: File | undefined) {
+		if (!file) return
+		;[reading, brought, wrong] = [file.name, null, '']
+		try {
+			brought = await bring(p, file)
+		} catch (e) {
+			wrong = (e as Error).message
+		} finally {
+			reading = ''
+		}
+	}
+
+	function take() {
+		if (!brought) return
+		try {
+			const made = takeOver(p, brought)
+			w.notices.say(`The project is as ${brought.name} has it.`, 'done', p.undoOf(made))
+			brought = null
+		} catch (e) {
+			w.notices.wrong(e)
+		}
+	}
+</script>
+
+<main class="min-h-0 overflow-y-auto" aria-label="Share">
+	<div class="mx-auto grid max-w-[1200px] grid-cols-[repeat(auto-fit,minmax(380px,1fr))] items-start gap-6 p-6">
+		<section class="flex flex-col gap-6" aria-labelledby="takes-out">
+			<h2 id="takes-out" class="heading">What leaves</h2>
+			<article class="cut">
+				<div class="flex flex-col items-start gap-3 p-5">
+					<h3 class="flex items-center gap-2 text-[15px] font-semibold"><PackageOpen size={18} /> The whole project</h3>
+					<p>
+						One ZIP of files that people read, programs parse and version control compares: JSON for what is set up, a
+						CSV for the cells of each layer, rules as text, pictures as PNG. It comes back just as it left.
+					</p>
+					<p class="text-dim">{counts || 'Nothing is in it yet.'}</p>
+					<div class="flex items-center gap-3">
+						<button class="button button-main" disabled={packing} onclick={() => void pack()}
+							>{packing ? 'Packing…' : 'Save as a ZIP'}</button
+						>
+						{#if p.saved !== 'saved'}<span class="text-dim" role="status"
+								>What is not saved yet is not in it: wait a moment.</span
+							>{/if}
+					</div>
+				</div>
+			</article>
+			<article class="cut">
+				<div class="flex flex-col gap-3 p-5">
+					<h3 class="flex items-center gap-2 text-[15px] font-semibold"><Picture size={18} /> A map as a picture</h3>
+					<MapPicture />
+				</div>
+			</article>
+		</section>
+		<section class="flex flex-col gap-6" aria-labelledby="comes-in">
+			<h2 id="comes-in" class="heading">What comes back</h2>
+			<article class="cut">
+				<div
+					class="flex flex-col items-start gap-3 p-5"
+					role="group"
+					aria-label="Bring in a ZIP"
+					ondragover={(e) => e.dataTransfer?.types.includes('Files') && (e.preventDefault(), e.stopPropagation())}
+					ondrop={(e) => {
+						e.preventDefault()
+						e.stopPropagation()
+						void choose(e.dataTransfer?.files[0])
+					}}
+				>
+					<h3 class="flex items-center gap-2 text-[15px] font-semibold">
+						<PackagePlus size={18} /> Over this project
+					</h3>
+					<p>
+						A ZIP of this project that was changed elsewhere, by hand or by a program. You see first what would be
+						otherwise; then it is one step, which one undo turns back.
+					</p>
+					<input
+						bind:this={chooser}
+						type="file"
+						class="hidden"
+						accept=".zip,application/zip"
+						aria-label="A ZIP of a project"
+						onchange={(e) => {
+							void choose(e.currentTarget.files?.[0])
+							e.currentTarget.value = ''
+						}}
+					/>
+					<button class="button" disabled={!!reading} onclick={() => chooser?.click()}
+						>{reading ? `Reading ${reading}…` : 'Choose a ZIP…'}</button
+					>
+					{#if wrong}<p class="border-l-2 border-brick pl-2 text-brick" role="alert">{wrong}</p>{/if}
+					{#if brought}
+						<div class="flex w-full flex-col gap-3 border-t border-line pt-3" role="status">
+							{#if brought.changes.length}
+								<p><b>{brought.name}</b> would change this:</p>
+								<Differences changes={brought.changes} />
+								<div class="flex gap-2">
+									<button class="button button-main" onclick={take}>Take it over</button>
+									<button class="button" onclick={() => (brought = null)}>Leave it</button>
+								</div>
+							{:else}
+								<p><b>{brought.name}</b> holds just what this project is: there is nothing to bring in.</p>
+							{/if}
+						</div>
+					{/if}
+				</div>
+			</article>
+			<p class="text-dim">
+				To have it as a project of its own, open <a class="underline" href="/">all projects</a> and bring it in there.
+			</p>
+		</section>
+	</div>
+</main>

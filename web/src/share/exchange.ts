@@ -1,0 +1,54 @@
+import { ask, send } from '../live/http'
+import type { Project } from '../project/project.svelte'
+
+/** Something that would be otherwise. */
+export interface Differing {
+	what: string
+	name: string
+	how: 'new' | 'gone' | 'changed'
+	/** How many cells of a map are otherwise, and how many of its entities and layers. */
+	cells?: number
+	entities?: number
+}
+
+/** What would change if a project that was brought in came over this one. */
+export interface Brought {
+	name: string
+	changes: Differing[]
+	state: string
+}
+
+/** Gives the browser something to keep as a file. */
+export function keep(data: Blob, name: string) {
+	const url = URL.createObjectURL(data)
+	const a = document.createElement('a')
+	;[a.href, a.download] = [url, name]
+	a.click()
+	setTimeout(() => URL.revokeObjectURL(url), 10_000)
+}
+
+/** A name as a file can be called. */
+export const fileName = (name: string) => name.replace(/[/\\:*?"<>|]/g, '-').replace(/^[. ]+|[. ]+$/g, '') || 'unnamed'
+
+/** The whole project as a ZIP, as it is stored. */
+export async function zipOf(p: Project): Promise<Blob> {
+	return (await ask('GET', `/api/projects/${p.id}/export`)).blob()
+}
+
+/** Asks what a ZIP would change; nothing is changed by that. */
+export async function bring(p: Project, file: File): Promise<Brought> {
+	const told = await send<Omit<Brought, 'name'>>(`/api/projects/${p.id}/bring-in`, file)
+	return { ...told, name: file.name }
+}
+
+/** Makes the project what was brought in, as one edit. */
+export function takeOver(p: Project, b: Brought) {
+	const state = Uint8Array.from(atob(b.state), (c) => c.charCodeAt(0))
+	p.changeable()
+	return p.made(p.core.jump(state, `Brought in ${b.name}`.slice(0, 190)))
+}
+
+/** Makes a project of a ZIP; its id. */
+export async function asProject(file: File): Promise<string> {
+	return (await send<{ id: string }>('/api/projects/import', file)).id
+}
