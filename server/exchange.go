@@ -50,15 +50,18 @@ func fileName(name string) string {
 	return strings.Trim(name, ". ")
 }
 
-// intake keeps pictures that came with files until it is known that all else is right: what each is, and its bytes as they
+// Intake keeps pictures that came with files until it is known that all else is right: what each is, and its bytes as they
 // are stored, by their SHA-256.
-type intake struct {
-	bytes map[string][]byte
-	is    map[string]format.Picture
+type Intake struct {
+	Bytes map[string][]byte
+	Is    map[string]format.Picture
 }
 
-// take decodes a picture under the limits and keeps it as it is stored.
-func (in *intake) take(data []byte) (format.Picture, error) {
+// NewIntake has nothing yet.
+func NewIntake() *Intake { return &Intake{map[string][]byte{}, map[string]format.Picture{}} }
+
+// Take decodes a picture under the limits and keeps it as it is stored.
+func (in *Intake) Take(data []byte) (format.Picture, error) {
 	img, err := DecodePicture(data)
 	if err != nil {
 		return format.Picture{}, err
@@ -69,7 +72,7 @@ func (in *intake) take(data []byte) (format.Picture, error) {
 	}
 	sum := sha256.Sum256(out.Bytes())
 	p := format.Picture{SHA: hex.EncodeToString(sum[:]), Width: img.Bounds().Dx(), Height: img.Bounds().Dy()}
-	in.bytes[p.SHA], in.is[p.SHA] = out.Bytes(), p
+	in.Bytes[p.SHA], in.Is[p.SHA] = out.Bytes(), p
 	return p, nil
 }
 
@@ -79,13 +82,13 @@ func (s *Server) unpacked(ctx context.Context, body []byte) (*document.Document,
 	if err != nil {
 		return nil, bad(err)
 	}
-	in := &intake{map[string][]byte{}, map[string]format.Picture{}}
-	doc, err := format.Read(files, in.take)
+	in := NewIntake()
+	doc, err := format.Read(files, in.Take)
 	if err != nil {
 		return nil, bad(err)
 	}
-	for sha, p := range in.is {
-		if _, err := s.store.SavePicture(ctx, in.bytes[sha], p.Width, p.Height); err != nil {
+	for sha, p := range in.Is {
+		if _, err := s.store.SavePicture(ctx, in.Bytes[sha], p.Width, p.Height); err != nil {
 			return nil, err
 		}
 	}

@@ -1,11 +1,8 @@
-// Command azzel serves Azzel.
-//
-//	azzel demo [--fresh] [--port N]      with a private database and the demo project
-//	azzel serve [--database-file FILE] [--listen ADDRESS]
-//	azzel with-database COMMAND …        runs a command with AZZEL_DATABASE set to a private database
+// Command azzel serves Azzel, and works on projects as files.
 package main
 
 import (
+	"azzel/cli"
 	"azzel/demo"
 	"azzel/server"
 	"azzel/store"
@@ -21,35 +18,55 @@ import (
 	"path/filepath"
 	"strings"
 	"syscall"
+
+	"github.com/spf13/cobra"
 )
 
 func main() {
-	if err := run(os.Args[1:]); err != nil {
-		var exit *exec.ExitError
-		if errors.As(err, &exit) {
-			os.Exit(exit.ExitCode())
+	root := root()
+	err := root.Execute()
+	var exit *exec.ExitError
+	switch {
+	case err == nil:
+	case errors.As(err, &exit):
+		os.Exit(exit.ExitCode())
+	default:
+		if !cli.Quiet(err) {
+			fmt.Fprintln(os.Stderr, "azzel:", err)
 		}
-		fmt.Fprintln(os.Stderr, "azzel:", err)
-		os.Exit(1)
+		os.Exit(cli.Code(err))
 	}
 }
 
+// run does what a command line says.
 func run(args []string) error {
-	if len(args) == 0 {
-		return errors.New("say what to do: demo, serve or with-database")
+	c := root()
+	c.SetArgs(args)
+	return c.Execute()
+}
+
+func root() *cobra.Command {
+	c := &cobra.Command{
+		Use:   "azzel",
+		Short: "Design 2D and top-down games: serve the workshop, or work on projects as files",
+		Long: "Azzel serves its workshop to the browser, and works on projects as files without a server and a database.\n" +
+			"Exit codes: 0 all is well, 1 something was found or differs, 2 the command could not do its work.",
+		SilenceUsage:  true,
+		SilenceErrors: true,
 	}
-	// with-database and demo end in order on Ctrl+C and when they are told to stop
-	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM, syscall.SIGHUP)
-	defer stop()
-	switch args[0] {
-	case "demo":
-		return runDemo(ctx, args[1:])
-	case "serve":
-		return runServe(ctx, args[1:])
-	case "with-database":
-		return withDatabase(ctx, args[1:])
+	served := func(use, short, example string, do func(ctx context.Context, args []string) error) {
+		c.AddCommand(&cobra.Command{Use: use, Short: short, Example: example, DisableFlagParsing: true, RunE: func(_ *cobra.Command, args []string) error {
+			// demo and with-database end in order on Ctrl+C and when they are told to stop
+			ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM, syscall.SIGHUP)
+			defer stop()
+			return do(ctx, args)
+		}})
 	}
-	return fmt.Errorf("%q is not something to do: say demo, serve or with-database", args[0])
+	served("demo", "Serve the demo project with a private database", "  azzel demo --fresh\n  azzel demo --port 8080", runDemo)
+	served("serve", "Serve with a database of your own", "  azzel serve --database-file address.txt --listen 127.0.0.1:7420", runServe)
+	served("with-database", "Run a command with AZZEL_DATABASE set to a private database", "  azzel with-database go test ./store", withDatabase)
+	c.AddCommand(cli.Commands()...)
+	return c
 }
 
 // privateCluster starts the database of this checkout and keeps it running.

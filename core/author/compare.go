@@ -7,6 +7,7 @@ import (
 	"cmp"
 	"fmt"
 	"slices"
+	"strings"
 )
 
 // Differing is something in which two states of a project differ.
@@ -81,7 +82,7 @@ func Compare(from, to *document.Document) ([]Differing, error) {
 		if !known {
 			k = len(out)
 			at[ref] = k
-			out = append(out, Differing{What: ref.Type, Name: nameIn(from, to, ref), How: howOf(p, on)})
+			out = append(out, Differing{What: ref.Type, Name: NameIn(from, to, ref), How: howOf(p, on)})
 		} else if out[k].How == IsGone && p.Op == edit.OpInsert {
 			out[k].How = IsChanged // it was taken out to be put back otherwise
 		}
@@ -113,8 +114,8 @@ func howOf(p *edit.Primitive, on bool) string {
 	return IsGone
 }
 
-// nameIn is how something is called in one of two states: the later, where it is there.
-func nameIn(from, to *document.Document, ref edit.Ref) string {
+// NameIn is how something is called in one of two states: the later, where it is there.
+func NameIn(from, to *document.Document, ref edit.Ref) string {
 	return cmp.Or(nameOf(to, ref), nameOf(from, ref), string(ref.ID))
 }
 
@@ -146,6 +147,10 @@ func nameOf(d *document.Document, ref edit.Ref) string {
 		return titled(d.Wordings.Get(ref.ID), func(o *document.Wording) string { return o.Of + " (" + o.Language + ")" })
 	case edit.TypePlacing:
 		return titled(d.Placings.Get(ref.ID), func(*document.Placing) string { return "Where a motif lies" })
+	case edit.TypeLayer, edit.TypeEntity:
+		return inMap(d, ref)
+	case edit.TypePart:
+		return nameOf(d, edit.Ref{Type: edit.TypeRule, ID: ref.Rule})
 	case edit.TypePassage:
 		return titled(d.Passages.Get(ref.ID), func(o *document.Passage) string {
 			of := func(e document.End) string { return nameOf(d, edit.Ref{Type: edit.TypeMap, ID: e.Map}) }
@@ -154,10 +159,27 @@ func nameOf(d *document.Document, ref edit.Ref) string {
 	}
 	return titled(d.Rules.Get(ref.ID), func(r *document.Rule) string {
 		for _, p := range r.In(document.SlotWhen) {
-			return cmp.Or(r.Name, "When "+rules.PrintPart(d, r, p))
+			_, says, _ := strings.Cut(rules.PrintPart(d, r, p), "\n") // below what stands over it
+			return cmp.Or(r.Name, "When "+strings.Join(strings.Fields(says), " "))
 		}
 		return cmp.Or(r.Name, "A rule")
 	})
+}
+
+// inMap is how a layer or an entity is called, with its map.
+func inMap(d *document.Document, ref edit.Ref) string {
+	m := d.Maps.Get(ref.Map)
+	if m == nil {
+		return ""
+	}
+	name := titled(m.Layers.Get(ref.ID), func(o *document.Layer) string { return o.Name })
+	if ref.Type == edit.TypeEntity {
+		name = titled(m.Entities.Get(ref.ID), func(o *document.Entity) string { return o.Name })
+	}
+	if name == "" {
+		return ""
+	}
+	return name + " on " + m.Name
 }
 
 // titled is the name of something that may not be there.

@@ -8,6 +8,7 @@ import (
 	"errors"
 	"fmt"
 	"slices"
+	"strings"
 )
 
 // names are those of an object, sorted.
@@ -114,7 +115,7 @@ func (r *reader) join() (*document.Document, error) {
 					o = of
 				}
 				id, _ := o["id"].(string)
-				return nil, &Fault{r.from[table+" "+id], errors.Unwrap(err)}
+				return nil, &Fault{r.from[table+" "+id], plainly(err)}
 			}
 		}
 	}
@@ -125,11 +126,25 @@ func (r *reader) join() (*document.Document, error) {
 		n := len(o["layers"].([]any))
 		if _, err := joined(object{"project": plainProject(), "maps": []any{v}}, r.format, planes[:n]); err != nil {
 			id, _ := o["map"].(object)["id"].(string)
-			return nil, &Fault{r.from["maps "+id], errors.Unwrap(err)}
+			return nil, &Fault{r.from["maps "+id], plainly(err)}
 		}
 		planes = planes[n:]
 	}
-	return nil, &Fault{projectFile, errors.Unwrap(err)}
+	return nil, &Fault{projectFile, plainly(err)}
+}
+
+// plainly says in a sentence what a decoder of JSON says.
+func plainly(err error) error {
+	var wrong *json.UnmarshalTypeError
+	if errors.As(err, &wrong) {
+		field := wrong.Field[strings.LastIndexByte(wrong.Field, '.')+1:]
+		return fmt.Errorf("“%s” cannot be a %s", field, wrong.Value)
+	}
+	_, name, unknown := strings.Cut(err.Error(), "unknown field ")
+	if unknown {
+		return fmt.Errorf("“%.40s” is nothing that is known here", strings.Trim(name, `"`))
+	}
+	return errors.Unwrap(err)
 }
 
 // plainProject is a project that has nothing wrong.
