@@ -90,22 +90,28 @@ func (p *Project) take(img image.Image) (string, error) {
 }
 
 func exportCommand() *cobra.Command {
-	return &cobra.Command{
+	var derived bool
+	c := &cobra.Command{
 		Use:   "export FROM TO",
 		Short: "Write a project as a ZIP or as a folder",
 		Long: "Writes a project as a ZIP or as a folder. FROM is a ZIP, a folder, the address of a project on a running server, or - for a\n" +
 			"ZIP from standard input. TO is a ZIP where it ends so, - for standard output, else a folder: the files of it that stay the\n" +
-			"same are left alone.",
-		Example: "  azzel export http://127.0.0.1:7420/p/saltworkslow saltworks/\n  azzel export saltworks/ saltworks.zip\n  azzel export tide.zip - | wc -c",
+			"same are left alone, and those of things that are gone are taken away.",
+		Example: "  azzel export http://127.0.0.1:7420/p/saltworkslow saltworks/\n  azzel export saltworks/ saltworks.zip --derived\n  azzel export tide.zip - | wc -c",
 		Args:    cobra.ExactArgs(2),
 		RunE: func(c *cobra.Command, args []string) error {
 			p, err := Load(args[0])
 			if err != nil {
 				return err
 			}
+			if derived {
+				return p.Save(args[1], format.Derived(p.Doc)...)
+			}
 			return p.Save(args[1])
 		},
 	}
+	c.Flags().BoolVar(&derived, "derived", false, "with what follows from it: what is solid, and materials as tiles")
+	return c
 }
 
 func importCommand() *cobra.Command {

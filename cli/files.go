@@ -124,13 +124,14 @@ func inFolder(folder string) (files []format.File, err error) {
 	return files, err
 }
 
-// Save writes a project: as a ZIP where the name ends so, to standard output for “-”, else as a folder, whose files that the
+// Save writes a project, and more files beside it: as a ZIP where the name ends so, to standard output for “-”, else as a folder, whose files that the
 // project has no more are taken away.
-func (p *Project) Save(to string) error {
+func (p *Project) Save(to string, more ...format.File) error {
 	files, err := p.files()
 	if err != nil {
 		return err
 	}
+	files = append(files, more...)
 	if to != "-" && !strings.EqualFold(filepath.Ext(to), ".zip") {
 		return intoFolder(to, files)
 	}
@@ -161,7 +162,7 @@ func written(path string, data []byte) error {
 }
 
 // owned are the folders in which files that a project has no more are taken away.
-var owned = []string{"kinds", "maps", "materials", "motifs", "pins", "recordings", "rules", "schemas", "texts", "tilesets"}
+var owned = []string{"derived", "kinds", "maps", "materials", "motifs", "pins", "recordings", "rules", "schemas", "texts", "tilesets"}
 
 func intoFolder(folder string, files []format.File) error {
 	if all, err := os.ReadDir(folder); err == nil && len(all) > 0 {

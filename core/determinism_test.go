@@ -30,6 +30,7 @@ var loose = []string{"cut", "sample"}
 // the result: by package and function.
 var walks = map[string]string{
 	"session.Signatures": "sorts the names",
+	"format.names":       "sorts the names",
 }
 
 // packages finds the core's packages by their folders.

@@ -30,7 +30,7 @@ func (s *Server) exportProject(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	packed, err := format.Pack(files)
+	packed, err := format.Pack(append(files, format.Derived(doc)...))
 	if err != nil {
 		return err
 	}

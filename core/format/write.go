@@ -106,12 +106,7 @@ func fieldOf(v any, field string) string {
 func celled(v any, f func(any) any) {
 	switch v := v.(type) {
 	case object:
-		keys := make([]string, 0, len(v))
-		for k := range v {
-			keys = append(keys, k)
-		}
-		slices.Sort(keys)
-		for _, k := range keys {
+		for _, k := range names(v) {
 			switch {
 			case slices.Contains(lookKeys, k):
 				v[k] = leaves(v[k], f)
