@@ -6,6 +6,7 @@ import (
 	"azzel/core/edit"
 	"azzel/core/format"
 	"azzel/demo"
+	"azzel/publish"
 	"bytes"
 	"encoding/json"
 	"errors"
@@ -90,19 +91,26 @@ func (p *Project) take(img image.Image) (string, error) {
 }
 
 func exportCommand() *cobra.Command {
-	var derived bool
+	var derived, page bool
 	c := &cobra.Command{
 		Use:   "export FROM TO",
 		Short: "Write a project as a ZIP or as a folder",
 		Long: "Writes a project as a ZIP or as a folder. FROM is a ZIP, a folder, the address of a project on a running server, or - for a\n" +
 			"ZIP from standard input. TO is a ZIP where it ends so, - for standard output, else a folder: the files of it that stay the\n" +
 			"same are left alone, and those of things that are gone are taken away.",
-		Example: "  azzel export http://127.0.0.1:7420/p/saltworkslow saltworks/\n  azzel export saltworks/ saltworks.zip --derived\n  azzel export tide.zip - | wc -c",
+		Example: "  azzel export http://127.0.0.1:7420/p/saltworkslow saltworks/\n  azzel export saltworks/ saltworks.zip --derived\n  azzel export saltworks/ saltworks.html --page\n  azzel export tide.zip - | wc -c",
 		Args:    cobra.ExactArgs(2),
 		RunE: func(c *cobra.Command, args []string) error {
 			p, err := Load(args[0])
 			if err != nil {
 				return err
+			}
+			if page {
+				data, err := publish.Page(p.Doc, p.picture)
+				if err != nil {
+					return err
+				}
+				return written(args[1], data)
 			}
 			if derived {
 				return p.Save(args[1], format.Derived(p.Doc)...)
@@ -110,7 +118,9 @@ func exportCommand() *cobra.Command {
 			return p.Save(args[1])
 		},
 	}
+	c.Flags().BoolVar(&page, "page", false, "as a page that plays: one HTML file, at a double click")
 	c.Flags().BoolVar(&derived, "derived", false, "with what follows from it: what is solid, and materials as tiles")
+	c.MarkFlagsMutuallyExclusive("page", "derived")
 	return c
 }
 

@@ -5,6 +5,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/format"
+	"azzel/publish"
 	"bytes"
 	"context"
 	"crypto/sha256"
@@ -37,6 +38,28 @@ func (s *Server) exportProject(c fiber.Ctx) error {
 	c.Set("Content-Type", "application/zip")
 	c.Set("Content-Disposition", mime.FormatMediaType("attachment", map[string]string{"filename": fileName(doc.Project.Name) + ".zip"}))
 	return c.Send(packed)
+}
+
+// pageProject sends the page that plays: to be kept with ?keep, else to be tried at once.
+func (s *Server) pageProject(c fiber.Ctx) error {
+	doc, _, err := s.log.State(c.Context(), projectOf(c))
+	if err != nil {
+		return err
+	}
+	page, err := publish.Page(doc, func(sha string) ([]byte, error) { return s.store.PictureBytes(c.Context(), sha) })
+	if errors.Is(err, publish.ErrNotBuilt) {
+		return bad(err)
+	}
+	if err != nil {
+		return err
+	}
+	// it brings a policy of its own, which is as strict
+	c.Set("Content-Security-Policy", "frame-ancestors 'none'")
+	c.Set("Content-Type", "text/html; charset=utf-8")
+	if c.Query("keep") != "" {
+		c.Set("Content-Disposition", mime.FormatMediaType("attachment", map[string]string{"filename": fileName(doc.Project.Name) + ".html"}))
+	}
+	return c.Send(page)
 }
 
 // fileName is a project's name as a file can be called.

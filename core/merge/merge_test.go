@@ -59,7 +59,9 @@ func sizes(do []edit.Primitive) bool {
 
 // names reports whether an edit gives names, or lets go of them.
 func names(do []edit.Primitive) bool {
-	return slices.ContainsFunc(do, func(p edit.Primitive) bool { return p.Op == edit.OpInsert || p.Op == edit.OpRemove || p.Field == "name" })
+	return slices.ContainsFunc(do, func(p edit.Primitive) bool {
+		return p.Op == edit.OpInsert || p.Op == edit.OpRemove || p.Field == "name"
+	})
 }
 
 // touch reports whether two edits were about the same things, or one about what another thing lies in or is of.

@@ -67,9 +67,9 @@ export class Core {
 		return this.memory.buffer.byteLength
 	}
 
-	static async load(): Promise<Core> {
+	static async load(module: Response | Promise<Response> = fetch('/azzel.wasm')): Promise<Core> {
 		const go = new Go()
-		const { instance } = await WebAssembly.instantiateStreaming(fetch('/azzel.wasm'), go.importObject)
+		const { instance } = await WebAssembly.instantiateStreaming(module, go.importObject)
 		void go.run(instance)
 		if (!globalThis.azzelCore) throw new Error('The editing core did not start.')
 		return new Core(globalThis.azzelCore, instance.exports.mem as WebAssembly.Memory)

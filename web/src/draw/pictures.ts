@@ -34,6 +34,12 @@ export type Context = CanvasRenderingContext2D | OffscreenCanvasRenderingContext
 export class Pictures {
 	/** Told when a picture has come, or could not be had. */
 	loaded: (sha: string) => void = () => {}
+	/** Where pictures come from: the server, unless a page brings its own. */
+	static source = async (sha: string): Promise<Blob> => {
+		const answer = await fetch(`/api/pictures/${sha}`)
+		if (!answer.ok) throw new Error(String(answer.status))
+		return answer.blob()
+	}
 	private images = new Map<string, ImageBitmap | 'coming' | 'missing'>()
 
 	constructor(
@@ -104,9 +110,7 @@ export class Pictures {
 	private async load(sha: string) {
 		this.images.set(sha, 'coming')
 		try {
-			const answer = await fetch(`/api/pictures/${sha}`)
-			if (!answer.ok) throw new Error(String(answer.status))
-			this.images.set(sha, await createImageBitmap(await answer.blob()))
+			this.images.set(sha, await createImageBitmap(await Pictures.source(sha)))
 		} catch {
 			this.images.set(sha, 'missing')
 		}

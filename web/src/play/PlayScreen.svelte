@@ -12,6 +12,8 @@
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// What the player sees above the map: hearts, the count, what is being said.
+	/** It is a page that only plays: nothing leads back to a map. */
+	let { alone = false }: { alone?: boolean } = $props()
 	const w = workspace()
 	const words: Record<string, string> = {
 		'': 'Playing',
@@ -32,14 +34,15 @@
 
 {#if view}
 	<div
-		class="pointer-events-none absolute inset-0 flex flex-col border-4 border-held {w.play.frozen
+		class="pointer-events-none absolute inset-0 flex flex-col {alone ? '' : 'border-4 border-held'} {w.play.frozen &&
+		!alone
 			? 'border-dashed'
 			: ''}"
 		data-testid="playing"
 	>
 		<div class="relative min-h-0 grow">
 			<div class="absolute top-3 left-3 flex items-center gap-3 bg-ink px-3 py-1.5 text-plaster">
-				<b>{w.play.frozen ? 'Frozen on' : words[view.shows]} {w.map?.name}</b>
+				<b>{alone ? '' : w.play.frozen ? 'Frozen on' : words[view.shows]} {w.map?.name}</b>
 				<span class="flex items-center" data-testid="hearts">
 					<span class="sr-only">{view.hearts} of {view.most} hearts</span>
 					{#each hearts as full, i (i)}<Heart size={14} fill={full ? 'currentColor' : 'none'} />{/each}
@@ -111,12 +114,14 @@
 			{/if}
 			{#if w.touch}
 				<PlayPad jumps={view.side} swaps={view.party.length > 0} skips={view.show.skips} />
-				<button
-					class="pointer-events-auto absolute top-3 right-3 bg-ink px-3 py-1.5 text-plaster"
-					onclick={() => w.playing.stopPlay()}>Back to the map</button
-				>
+				{#if !alone}<button
+						class="pointer-events-auto absolute top-3 right-3 bg-ink px-3 py-1.5 text-plaster"
+						onclick={() => w.playing.stopPlay()}>Back to the map</button
+					>{/if}
 			{:else}
-				<div class="absolute top-3 right-3 flex items-center gap-2 bg-ink px-3 py-1.5 text-plaster">
+				<div
+					class="absolute right-3 flex items-center gap-2 bg-ink px-3 py-1.5 text-plaster {alone ? 'top-12' : 'top-3'}"
+				>
 					{#if view.show.held}
 						<b>A scene</b>
 						{#if view.show.skips}<button
@@ -130,8 +135,8 @@
 					{#if view.side}<span class="key">{keyWord(gameKeys.of('jump')[0])}</span> jump{/if}
 					{#if view.party.length}<span class="key">{keyWord(gameKeys.of('swap')[0])}</span>
 						lead {view.party[0].name}{/if}
-					<span class="key">{keyWord(gameKeys.of('use')[0])}</span> use <span class="key">{keys.now('P')}</span> back to the
-					map
+					<span class="key">{keyWord(gameKeys.of('use')[0])}</span> use
+					{#if alone}<span class="key">Esc</span> pause{:else}<span class="key">{keys.now('P')}</span> back to the map{/if}
 				</div>
 			{/if}
 		</div>

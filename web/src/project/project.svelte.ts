@@ -54,7 +54,7 @@ export class Project {
 	private born = ''
 	private turning: Promise<void> = Promise.resolve()
 
-	private constructor(
+	constructor(
 		readonly id: ID,
 		readonly core: Core,
 		readonly client: ID,
@@ -385,7 +385,7 @@ export class Project {
 	}
 
 	/** Reads the whole head the first time, and then what differs in it. */
-	private refreshHead() {
+	refreshHead() {
 		if (!this.head) {
 			this.head = this.core.call('head')
 			return

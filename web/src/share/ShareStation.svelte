@@ -1,9 +1,10 @@
 <script lang="ts">
+	import Gamepad2 from '@lucide/svelte/icons/gamepad-2'
 	import PackageOpen from '@lucide/svelte/icons/package-open'
 	import PackagePlus from '@lucide/svelte/icons/package-plus'
 	import Picture from '@lucide/svelte/icons/image'
 	import { workspace } from '../workspace/workspace.svelte'
-	import { bring, fileName, keep, takeOver, zipOf, type Brought } from './exchange'
+	import { bring, fileName, keep, pageOf, takeOver, zipOf, type Brought } from './exchange'
 	import Differences from './Differences.svelte'
 	import MapPicture from './MapPicture.svelte'
 
@@ -39,6 +40,21 @@
 			w.notices.wrong(e)
 		} finally {
 			packing = false
+		}
+	}
+
+	let paging = $state(false)
+
+	async function page() {
+		paging = true
+		try {
+			const file = await pageOf(p)
+			keep(file, `${fileName(p.head.project.name)}.html`)
+			w.notices.say(`The page that plays is saved: ${(file.size / 1e6).toFixed(1)} MB in one file.`, 'done')
+		} catch (e) {
+			w.notices.wrong(e)
+		} finally {
+			paging = false
 		}
 	}
 
@@ -85,6 +101,21 @@
 						{#if p.saved !== 'saved'}<span class="text-dim" role="status"
 								>What is not saved yet is not in it: wait a moment.</span
 							>{/if}
+					</div>
+				</div>
+			</article>
+			<article class="cut">
+				<div class="flex flex-col items-start gap-3 p-5">
+					<h3 class="flex items-center gap-2 text-[15px] font-semibold"><Gamepad2 size={18} /> A page that plays</h3>
+					<p>
+						One HTML file that anybody plays at a double click: no server, no installing, nothing that it asks for from
+						elsewhere. Keys, fingers and gamepads play. Pins and recordings stay with you.
+					</p>
+					<div class="flex items-center gap-2">
+						<button class="button" disabled={paging} onclick={() => void page()}
+							>{paging ? 'Putting it together…' : 'Save the page'}</button
+						>
+						<a class="button" href="/api/projects/{p.id}/page" target="_blank" rel="noopener">Try it in a new tab</a>
 					</div>
 				</div>
 			</article>

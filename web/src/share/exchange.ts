@@ -35,6 +35,11 @@ export async function zipOf(p: Project): Promise<Blob> {
 	return (await ask('GET', `/api/projects/${p.id}/export`)).blob()
 }
 
+/** The page that plays, in one file. */
+export async function pageOf(p: Project): Promise<Blob> {
+	return (await ask('GET', `/api/projects/${p.id}/page`)).blob()
+}
+
 /** Asks what a ZIP would change; nothing is changed by that. */
 export async function bring(p: Project, file: File): Promise<Brought> {
 	const told = await send<Omit<Brought, 'name'>>(`/api/projects/${p.id}/bring-in`, file)

@@ -1,0 +1,38 @@
+<script lang="ts">
+	import { Tooltip } from 'bits-ui'
+	import { Core } from '../core/module'
+	import { Pictures } from '../draw/pictures'
+	import { Notices } from '../project/notices.svelte'
+	import { offline } from '../project/offline'
+	import { Workspace } from '../workspace/workspace.svelte'
+	import Game from './Game.svelte'
+	import { brought, moduleOf, pictureOf, stateOf } from './game'
+
+	const notices = new Notices()
+
+	async function open(): Promise<Workspace> {
+		const b = brought()
+		Pictures.source = async (sha) => pictureOf(b, sha)
+		const [core, state] = await Promise.all([Core.load(moduleOf()), stateOf(b)])
+		const w = new Workspace(offline(core, state, notices), notices)
+		Object.assign(globalThis, {
+			azzel: { hero: () => `${w.play.view?.x} ${w.play.view?.y} ${w.play.view?.facing}`, opened: performance.now() },
+		})
+		return w
+	}
+	const opened = open()
+</script>
+
+<Tooltip.Provider delayDuration={500}>
+	{#await opened}
+		<main class="flex h-full items-center justify-center bg-night text-plaster">
+			<p role="status">Opening the game…</p>
+		</main>
+	{:then w}
+		<Game {w} />
+	{:catch error}
+		<main class="flex h-full items-center justify-center p-6">
+			<p class="max-w-md text-center" role="alert">{error.message}</p>
+		</main>
+	{/await}
+</Tooltip.Provider>
