@@ -4,7 +4,6 @@ import (
 	"azzel/core/document"
 	"encoding/json"
 	"fmt"
-	"os"
 	"testing"
 
 	"github.com/go-rod/rod/lib/input"
@@ -154,28 +153,8 @@ func TestFrame(t *testing.T) {
 
 // TestAccessible runs axe-core on every main view in both themes.
 func TestAccessible(t *testing.T) {
-	axe, err := os.ReadFile("../web/node_modules/axe-core/axe.min.js")
-	must(t, err)
 	k := startWith(t, nil).open()
-	check := func(view string) {
-		t.Helper()
-		raw := k.eval(`async () => {
-			// a tooltip comes and goes with the pointer, and what it says its button says as well
-			const tips = '[data-bits-floating-content-wrapper]:has([data-tooltip-content])'
-			const found = await axe.run({ include: document, exclude: tips }, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] })
-			return JSON.stringify(found.violations.map((v) => v.id + ': ' + v.help + ' in ' + v.nodes.map((n) => n.html.slice(0, 160) + ' ' + (n.any[0]?.message ?? '')).join(' and ')))
-		}`)
-		var found []string
-		must(t, json.Unmarshal([]byte(raw), &found))
-		for _, f := range found {
-			t.Errorf("%s in %s: %s", view, k.attribute("html", "data-theme"), f)
-		}
-	}
-	// the policy lets no script in from a page, but the browser's own debugger may add one
-	load := func() {
-		_, err := proto.RuntimeEvaluate{Expression: string(axe)}.Call(k.page)
-		must(t, err)
-	}
+	check, load := k.accessible, k.axe
 	for _, theme := range []string{"plaster", "kiln"} {
 		k.eval(`(t) => localStorage.setItem('azzel.theme', t)`, theme)
 		k.visit("/")

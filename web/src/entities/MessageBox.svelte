@@ -30,7 +30,7 @@
 		</div>
 	{/if}
 	<div class="cut {small ? 'text-[min(12px,calc((100cqw-20px)/23))]' : ''}">
-		<div class="relative {small ? 'px-2 py-2' : 'flex items-end gap-2 px-5 py-4 text-[16px]'}">
+		<div class="relative {small ? 'px-2 py-2' : 'flex items-end gap-2 px-5 py-4 text-[min(16px,3.5vw)]'}">
 			<p class="min-h-[3.9em] font-mono leading-[1.3] whitespace-pre" style:width="{columns}ch">{text}</p>
 			<span class="key text-dim {small ? 'absolute right-1 bottom-1' : ''}">E</span>
 		</div>

@@ -60,9 +60,7 @@
 		<PlayScreen alone />
 		<div class="absolute top-3 right-3 flex gap-1">
 			<SoundTick done={() => w.canvas?.focus()} />
-			<button class="button w-9 px-0" aria-label={w.play.frozen ? 'Go on' : 'Pause'} onclick={pause}>
-				{#if w.play.frozen}<Play size={15} />{:else}<Pause size={15} />{/if}
-			</button>
+			<button class="button w-9 px-0" aria-label="Pause" onclick={pause}><Pause size={15} /></button>
 		</div>
 		{#if w.play.frozen}
 			<div class="absolute inset-0 flex items-center justify-center bg-night/70">

@@ -93,7 +93,11 @@
 				</div>
 			{/if}
 			{#if view.line || view.answers.length}
-				<div class="absolute bottom-4 left-1/2 -translate-x-1/2" role="status" data-testid="line">
+				<div
+					class="absolute left-1/2 w-max max-w-full -translate-x-1/2 {w.touch ? 'bottom-52' : 'bottom-4'}"
+					role="status"
+					data-testid="line"
+				>
 					<MessageBox text={view.line} speaker={view.speaker} />
 					{#if view.answers.length}
 						<ul class="pointer-events-auto mt-1 flex flex-col bg-ink p-1 text-plaster" aria-label="Answers">

@@ -1,0 +1,120 @@
+package e2e
+
+import (
+	"errors"
+	"fmt"
+	"strings"
+	"testing"
+
+	"github.com/go-rod/rod/lib/input"
+	"github.com/go-rod/rod/lib/proto"
+)
+
+// alone saves the page that plays, and opens the file where nothing else can be reached.
+func (k *tab) alone(width, height int) {
+	k.Helper()
+	k.pressIn("nav button", "Share")
+	data, name := k.keeps(func() { k.press("Save the page") })
+	if !strings.HasSuffix(name, ".html") {
+		k.Errorf("it is called %s", name)
+	}
+	path := file(k.T, "game.html", data)
+	k.page = k.newPage()
+	must(k.T, k.page.SetViewport(&proto.EmulationSetDeviceMetricsOverride{Width: width, Height: height, DeviceScaleFactor: 1}))
+	must(k.T, proto.NetworkEnable{}.Call(k.page))
+	must(k.T, proto.NetworkEmulateNetworkConditions{Offline: true, DownloadThroughput: -1, UploadThroughput: -1}.Call(k.page))
+	must(k.T, k.page.Navigate("file://"+path))
+	must(k.T, k.page.WaitLoad())
+	k.see("main h1", "The Saltworks")
+}
+
+// walksAlone has the hero of a page that plays walk a way.
+func (k *tab) walksAlone(key input.Key, begin float64) {
+	k.Helper()
+	k.walk(key, func() error {
+		x, _ := k.hero()
+		if float64(x) <= begin+8 {
+			return fmt.Errorf("the hero is at %d", x)
+		}
+		return nil
+	})
+}
+
+// The page that plays is one file: at a double click, without a network, it is played by keys, paused, read in another language
+// and begun anew.
+func TestThePageThatPlays(t *testing.T) {
+	k := startWith(t, nil).open()
+	k.alone(1280, 800)
+	k.axe()
+	k.accessible("the title of the page that plays")
+	k.keys(input.Enter) // Play has the focus
+	k.see("[data-testid=playing]", "Quay")
+	k.see("[data-testid=line]", "Low tide")
+	k.keys(input.KeyL)
+	k.see("[data-testid=language]", "de")
+	k.accessible("the page that plays")
+	k.keys(input.KeyE)
+	k.gone("[data-testid=line]")
+	x, _ := k.hero()
+	k.walksAlone(input.ArrowRight, float64(x))
+	// what leads back to a map is not there
+	if text := k.text("[data-testid=playing]"); strings.Contains(text, "back to the map") || strings.Contains(text, "Playing") {
+		t.Errorf("it says %s", text)
+	}
+	k.keys(input.Escape)
+	k.see("main h1", "Paused")
+	k.accessible("a pause of the page that plays")
+	at, _ := k.hero()
+	k.press("Go on")
+	k.gone("main h1")
+	k.walksAlone(input.ArrowRight, float64(at))
+	k.keys(input.Escape)
+	k.press("Begin anew")
+	k.gone("main h1")
+	within(t, soon, func() error {
+		if now, _ := k.hero(); now != x {
+			return fmt.Errorf("begun anew the hero is at %d, not %d", now, x)
+		}
+		return nil
+	})
+	// the keys of the editor do nothing
+	before := k.eval(`() => document.body.innerText.length > 0 && azzel.hero()`)
+	k.keys(input.KeyB, input.KeyF, input.KeyP)
+	if k.eval(`() => azzel.hero()`) != before {
+		t.Error("keys of the editor move the hero")
+	}
+	k.see("[data-testid=playing]", "Quay")
+	k.gone("[data-testid=notice]")
+	if n := k.eval(`() => String(performance.getEntriesByType('resource').filter((e) => !/^(data|blob):/.test(e.name)).length)`); n != "0" {
+		t.Errorf("it asked for %s things from elsewhere", n)
+	}
+}
+
+// With fingers the page is played on a phone: press the ground, or the pad.
+func TestThePageIsPlayedWithFingers(t *testing.T) {
+	k := startWith(t, nil).open()
+	k.alone(390, 844)
+	k.fingers()
+	k.tap("main button", "Play")
+	k.see("[data-testid=playing]", "Quay")
+	k.see("[data-testid=line]", "Low tide")
+	within(t, soon, func() error {
+		if k.eval(`() => String(document.documentElement.scrollWidth <= 390 && document.documentElement.scrollHeight <= 844)`) != "true" {
+			return errors.New("the page is larger than the phone")
+		}
+		return nil
+	})
+	k.tap("[data-testid=use]", "")
+	k.gone("[data-testid=line]")
+}
+
+// The page can be tried at once, as the server makes it.
+func TestThePageIsTriedInATab(t *testing.T) {
+	k := startWith(t, nil).open()
+	k.pressIn("nav button", "Share")
+	href := k.attribute("main[aria-label=Share] a[target=_blank]", "href")
+	k.visit(href)
+	k.see("main h1", "The Saltworks")
+	k.press("Play")
+	k.see("[data-testid=playing]", "Quay")
+}

@@ -1,0 +1,46 @@
+package publish_test
+
+import (
+	"azzel/core/edit"
+	"azzel/core/sample"
+	"azzel/publish"
+	"crypto/sha256"
+	"encoding/base64"
+	"errors"
+	"regexp"
+	"strings"
+	"testing"
+)
+
+// Nothing that a designer writes becomes part of the page's markup, and its policy lets in just the scripts that it has.
+func TestPageHoldsNothingForeign(t *testing.T) {
+	evil := `</script><script>alert(1)</script><!-- "tide" & 'salt'`
+	d := sample.With(sample.Full(), edit.Set(edit.Ref{Type: edit.TypeProject}, "name", evil))
+	page, err := publish.Page(d, func(string) ([]byte, error) { return []byte("png"), nil })
+	if errors.Is(err, publish.ErrNotBuilt) {
+		t.Skip("the interface has not been built")
+	}
+	if err != nil {
+		t.Fatal(err)
+	}
+	text := string(page)
+	if strings.Contains(text, "alert(1)</script>") || strings.Count(text, "<script") != 4 {
+		t.Error("a name is part of the markup")
+	}
+	policy := regexp.MustCompile(`Content-Security-Policy" content="([^"]+)"`).FindStringSubmatch(text)[1]
+	for _, m := range regexp.MustCompile(`(?s)<script>(.*?)</script>`).FindAllStringSubmatch(text, -1) {
+		sum := sha256.Sum256([]byte(m[1]))
+		if !strings.Contains(policy, base64.StdEncoding.EncodeToString(sum[:])) {
+			t.Error("a script of the page is not let in by its policy")
+		}
+	}
+	for _, m := range regexp.MustCompile(`(?:src|href)="?([a-z]+:|/)`).FindAllString(text[:strings.Index(text, "<style>")], -1) {
+		t.Errorf("the page asks for something: %s", m)
+	}
+	if strings.Contains(policy, "unsafe-inline") || strings.Contains(policy, "http") || strings.Contains(policy, "*") {
+		t.Errorf("the policy lets in too much: %s", policy)
+	}
+	if _, err := publish.Page(d, func(string) ([]byte, error) { return nil, errors.New("it is gone") }); err == nil || !strings.Contains(err.Error(), "a picture of the game") {
+		t.Errorf("without a picture: %v", err)
+	}
+}
