@@ -25,7 +25,7 @@
 	function begin() {
 		wrong = ''
 		if (w.playing.begin(() => w.play.start(''))) return
-		wrong = w.notices.shown.at(-1)?.text ?? 'This game cannot begin.'
+		wrong = w.notices.shown.at(-1)?.text ?? 'There is no map yet, so there is nothing to play.'
 		for (const n of w.notices.shown) w.notices.drop(n.id)
 	}
 
