@@ -115,6 +115,15 @@ func TestTheCommandLine(t *testing.T) {
 	want(cli.Wrong, "there is no project", "check", at("nowhere"))
 	want(cli.Wrong, "is no address", "import", at("base"), "nowhere")
 
+	// to a translator and back
+	po := want(cli.Well, "msgid \"The beacon yard stands open.\"", "texts", at("base"), "--language", "de")
+	if err := os.WriteFile(at("de.po"), []byte(strings.Replace(po, "Language: de", "Language: sv", 1)), 0o600); err != nil {
+		t.Fatal(err)
+	}
+	want(cli.Well, "texts in sv.", "texts", at("base"), "--take", at("de.po"))
+	want(cli.Wrong, "so already", "texts", at("base"), "--take", at("de.po"))
+	want(cli.Well, "Language: sv", "texts", at("base"), "--language", "sv")
+
 	// drawn, twice as large
 	want(cli.Well, "", "render", at("base"), "--map", "Lamp Room", "--scale", "2", "--out", at("lamp.png"))
 	f, err := os.Open(at("lamp.png"))

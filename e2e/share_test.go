@@ -139,3 +139,34 @@ func TestAMapLeavesAsAPicture(t *testing.T) {
 	k.option("main[aria-label=Share] label:nth-of-type(2) select", "2 ×")
 	save("Quay.png", 2)
 }
+
+// What the player reads goes to a translator as a PO file and comes back as one step.
+func TestTextsGoToTranslators(t *testing.T) {
+	k := startWith(t, nil).open()
+	k.pressIn("nav button", "Share")
+	data, name := k.keeps(func() { k.press("Save as PO") })
+	text := string(data)
+	if !strings.HasSuffix(name, " de.po") || !strings.Contains(text, "msgid \"Low tide. Three beacons to light before the water is back.\"") {
+		t.Fatalf("%s is\n%.600s", name, text)
+	}
+	before := k.rig.doc().Hash()
+	k.brings("A translated file", file(t, "broken.po", []byte("msgid \"a")))
+	k.see("main[aria-label=Share] [role=alert]", "Line 1: a text stands in quotes")
+	says := k.rig.doc().Wording("de", "The beacon yard stands open.").Says
+	k.brings("A translated file", file(t, "de.po", []byte(strings.Replace(text, "msgstr \""+says+"\"", "msgstr \"Offen!\"", 1))))
+	k.notice("Took over 1 text in de")
+	k.stored(func(d *document.Document) error {
+		return want("the text", d.Wording("de", "The beacon yard stands open.").Says, "Offen!")
+	})
+	k.pressIn("[data-testid=notice] button", "Undo")
+	k.stored(func(d *document.Document) error { return want("the project", d.Hash(), before) })
+	// a language that is new comes with its file
+	k.brings("A translated file", file(t, "sv.po", []byte("msgid \"\"\nmsgstr \"Language: sv\\n\"\n\nmsgid \"The beacon yard stands open.\"\nmsgstr \"Öppen!\"\n")))
+	k.stored(func(d *document.Document) error {
+		return want("the languages", fmt.Sprint(d.Project.Languages), "[de sv]")
+	})
+	within(t, soon, func() error {
+		return want("the languages that are offered", k.eval(`() => [...document.querySelectorAll("main[aria-label=Share] option")].map((o) => o.text).filter((o) => /German|Swedish/.test(o)).join()`), "German,Swedish")
+	})
+	k.same()
+}

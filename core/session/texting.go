@@ -32,6 +32,15 @@ func init() {
 		}) (author.Change, error) {
 			return texts.Take(d, a.ID, a.To)
 		}),
+		"textsAsPO": with(func(s *Session, a languageArgs) (string, error) {
+			data, err := texts.PO(s.doc(), a.Language)
+			return string(data), err
+		}),
+		"takePO": authored(func(d *document.Document, a struct {
+			Text string `json:"text"`
+		}) (author.Change, error) {
+			return texts.TakePO(d, []byte(a.Text))
+		}),
 		"dropWordings": authored(func(d *document.Document, _ struct{}) (author.Change, error) { return texts.Drop(d) }),
 		"addLanguage": authored(func(d *document.Document, a languageArgs) (author.Change, error) {
 			return texts.AddLanguage(d, a.Language)

@@ -2204,6 +2204,9 @@ export interface Methods {
 		seq: number
 		revert: unknown[] | null
 	}; answer: None }
+	takePO: { args: {
+		text: string
+	}; answer: Outcome }
 	takeWording: { args: {
 		id: ID
 		to: string
@@ -2220,6 +2223,7 @@ export interface Methods {
 		text: string
 	}; answer: Outcome }
 	texts: { args: Wanted; answer: List }
+	textsAsPO: { args: LanguageArgs; answer: string }
 	thinPiles: { args: MapArgs; answer: Outcome }
 	tileName: { args: {
 		cell: number

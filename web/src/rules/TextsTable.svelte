@@ -4,6 +4,7 @@
 	import Hint from '../controls/Hint.svelte'
 	import SearchField from '../controls/SearchField.svelte'
 	import { counted } from '../project/counted'
+	import { languageName } from './languages'
 	import { workspace } from '../workspace/workspace.svelte'
 	import TextCell from './TextCell.svelte'
 
@@ -19,15 +20,6 @@
 		void w.project.turn
 		return w.project.ask('texts', { words: wanted, only: only === 'all' ? '' : only, most })
 	})
-
-	/** A language as people call it. */
-	function called(tag: string): string {
-		try {
-			return new Intl.DisplayNames(['en'], { type: 'language' }).of(tag) ?? tag
-		} catch {
-			return tag
-		}
-	}
 
 	/** Short names that are offered while one types; any other can be written. */
 	const usual = 'ar cs da de el en es fi fr he hi hu id it ja ko nb nl pl pt pt-BR ro ru sv th tr uk vi zh-Hans zh-Hant'
@@ -46,7 +38,8 @@
 			>Show
 			<select class="field" bind:value={only} aria-label="Which texts are shown">
 				<option value="all">all of {list.all}</option>
-				{#each list.languages as l, i (l)}<option value={l}>not in {called(l)} yet ({list.missing[i]})</option>{/each}
+				{#each list.languages as l, i (l)}<option value={l}>not in {languageName(l)} yet ({list.missing[i]})</option
+					>{/each}
 				<option value="unsure">changed since</option>
 				<option value="room">short of room</option>
 			</select></label
@@ -68,7 +61,7 @@
 				aria-label="Short name of a language"
 			/>
 			<datalist id="usual-languages">
-				{#each usual.split(' ') as l (l)}<option value={l}>{called(l)}</option>{/each}
+				{#each usual.split(' ') as l (l)}<option value={l}>{languageName(l)}</option>{/each}
 			</datalist>
 			<button class="button"><Plus size={15} /> Add a language</button>
 			<button type="button" class="button" disabled={!tag.trim()} onclick={() => name('writtenIn')}
@@ -80,15 +73,15 @@
 		<table class="w-full table-fixed border-collapse text-left" style:min-width="{(list.languages.length + 1) * 200}px">
 			<thead>
 				<tr class="border-b border-line">
-					<th class="py-1 pr-3 font-semibold">{called(list.language)}</th>
+					<th class="py-1 pr-3 font-semibold">{languageName(list.language)}</th>
 					{#each list.languages as l, i (l)}
 						<th class="py-1 pr-3 font-semibold">
 							<span class="flex items-center gap-2"
-								>{called(l)}
+								>{languageName(l)}
 								<span class="font-normal text-dim">{list.missing[i] ? `${list.missing[i]} missing` : 'complete'}</span
 								><span class="grow"></span>
 								<Hint
-									label="Not in {called(l)} any more; what is said in it is kept"
+									label="Not in {languageName(l)} any more; what is said in it is kept"
 									class="button-plain"
 									onclick={() => w.project.try('dropLanguage', { language: l })}><X size={14} /></Hint
 								></span
@@ -120,7 +113,7 @@
 									text={said.says}
 									room={said.room}
 									is={t.is}
-									label="“{t.text}” in {called(l)}"
+									label="“{t.text}” in {languageName(l)}"
 									unsure={said.unsure}
 									keep={(to) => !!w.project.try('wordText', { language: l, of: t.text, says: to })}
 								/>

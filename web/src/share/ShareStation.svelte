@@ -1,11 +1,13 @@
 <script lang="ts">
 	import Gamepad2 from '@lucide/svelte/icons/gamepad-2'
+	import Languages from '@lucide/svelte/icons/languages'
 	import PackageOpen from '@lucide/svelte/icons/package-open'
 	import PackagePlus from '@lucide/svelte/icons/package-plus'
 	import Picture from '@lucide/svelte/icons/image'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { bring, fileName, keep, pageOf, takeOver, zipOf, type Brought } from './exchange'
 	import Differences from './Differences.svelte'
+	import Translations from './Translations.svelte'
 	import MapPicture from './MapPicture.svelte'
 
 	// What leaves Azzel, and what comes back from elsewhere.
@@ -127,7 +129,7 @@
 			</article>
 		</section>
 		<section class="flex flex-col gap-6" aria-labelledby="comes-in">
-			<h2 id="comes-in" class="heading">What comes back</h2>
+			<h2 id="comes-in" class="heading">What goes and comes back</h2>
 			<article class="cut">
 				<div
 					class="flex flex-col items-start gap-3 p-5"
@@ -181,6 +183,16 @@
 			<p class="text-dim">
 				To have it as a project of its own, open <a class="underline" href="/">all projects</a> and bring it in there.
 			</p>
+			<article class="cut">
+				<div class="flex flex-col items-start gap-3 p-5">
+					<h3 class="flex items-center gap-2 text-[15px] font-semibold"><Languages size={18} /> For translators</h3>
+					<p>
+						All that the player reads, as a gettext PO file: with where each text stands, how much room it has, and what
+						was changed since. What comes back is one step, and a language that is new comes with it.
+					</p>
+					<Translations />
+				</div>
+			</article>
 		</section>
 	</div>
 </main>
