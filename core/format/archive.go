@@ -6,6 +6,7 @@ import (
 	"errors"
 	"fmt"
 	"io"
+	"slices"
 	"strings"
 )
 
@@ -52,6 +53,7 @@ func Unpack(data []byte) ([]File, error) {
 		return nil, fmt.Errorf("that ZIP holds more than %d files", MaxFiles)
 	}
 	var files []File
+	small := map[string]string{}
 	left := uint64(MaxUnpacked)
 	for _, f := range z.File {
 		if strings.HasSuffix(f.Name, "/") {
@@ -60,6 +62,13 @@ func Unpack(data []byte) ([]File, error) {
 		if err := checkPath(f.Name); err != nil {
 			return nil, err
 		}
+		if f.Flags&1 != 0 {
+			return nil, fmt.Errorf("%.80s is locked with a password: make the ZIP anew without one", f.Name)
+		}
+		if other, same := small[strings.ToLower(f.Name)]; same {
+			return nil, fmt.Errorf("%.80s and %.80s would be one file on many machines: give one another name", other, f.Name)
+		}
+		small[strings.ToLower(f.Name)] = f.Name
 		if f.UncompressedSize64 > min(MaxFile, left) {
 			return nil, tooLarge(f.Name)
 		}
@@ -93,11 +102,15 @@ func unpacked(f *zip.File, most int64) ([]byte, error) {
 	return content, nil
 }
 
+// reserved are names that no file can have on some machines.
+var reserved = []string{"con", "prn", "aux", "nul", "com1", "com2", "com3", "com4", "lpt1", "lpt2", "lpt3"}
+
 // checkPath refuses what would lie outside of a project's folder.
 func checkPath(name string) error {
 	bad := name == "" || len(name) > longestPath || strings.HasPrefix(name, "/") || strings.ContainsAny(name, "\\:\x00")
 	for _, step := range strings.Split(name, "/") {
-		bad = bad || step == ".." || step == "."
+		base, _, _ := strings.Cut(strings.ToLower(step), ".")
+		bad = bad || step == ".." || step == "." || slices.Contains(reserved, base)
 	}
 	if bad {
 		return fmt.Errorf("“%.80s” is no name of a file of a project", name)

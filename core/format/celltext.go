@@ -11,6 +11,7 @@ import (
 	"slices"
 	"strconv"
 	"strings"
+	"unicode/utf8"
 )
 
 // turns are how a tile lies: mirrored left–right first, then turned clockwise; by what it is turned by.
@@ -59,6 +60,9 @@ func readCell(text string) (cells.Cell, error) {
 	return cells.TileCell(int(n), int(t)) | turnBits[way], nil
 }
 
+// mark is what some programs begin a file in UTF-8 with.
+var mark = []byte("\xef\xbb\xbf")
+
 // empty is how a cell is written that is set and empty, where others are not set at all.
 const empty = "empty"
 
@@ -95,7 +99,10 @@ type table struct {
 
 // readCells reads what writeCells writes. What is wrong is told with its line.
 func readCells(data []byte, w, h int) (*table, error) {
-	r := csv.NewReader(bytes.NewReader(data))
+	if !utf8.Valid(data) {
+		return nil, errors.New("it is not in UTF-8: save it so")
+	}
+	r := csv.NewReader(bytes.NewReader(bytes.TrimPrefix(data, mark)))
 	r.ReuseRecord = true
 	r.FieldsPerRecord = -1
 	t := &table{}

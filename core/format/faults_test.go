@@ -69,8 +69,12 @@ func TestFaults(t *testing.T) {
 			f := find(t, files, "maps/quay.json")
 			return append(files, format.File{Path: "maps/twice.json", Data: f.Data})
 		}, "maps/twice.json: the id"},
-		"an unknown word":     {replace("light.json", "\"word\": \"", "\"word\": \"un"), "rules/light.json: "},
-		"a path out of there": {replace("maps/quay.json", "quay/ground.csv", "../../ground.csv"), "maps/quay.json: the file"},
+		"an unknown word":        {replace("light.json", "\"word\": \"", "\"word\": \"un"), "rules/light.json: "},
+		"a field twice":          {replace("maps/quay.json", "\"name\": \"Quay\"", "\"name\": \"Quay\", \"name\": \"Pier\""), "maps/quay.json: line "},
+		"no UTF-8":               {replace("maps/quay.json", "Quay", "Qu\xe4i"), "maps/quay.json: it is not in UTF-8"},
+		"a number of 400 digits": {replace("maps/quay.json", "\"cellWidth\": 16", "\"cellWidth\": "+strings.Repeat("9", 400)), "maps/quay.json: "},
+		"10,000 deep":            {replace("maps/quay.json", "\"name\": \"Quay\"", "\"name\": "+strings.Repeat("[", 10_001)+strings.Repeat("]", 10_001)), "maps/quay.json: line "},
+		"a path out of there":    {replace("maps/quay.json", "quay/ground.csv", "../../ground.csv"), "maps/quay.json: the file"},
 	} {
 		t.Run(name, func(t *testing.T) {
 			_, files, take := written(t, d)
@@ -85,5 +89,24 @@ func TestFaults(t *testing.T) {
 				t.Errorf("more than a sentence: %v", err)
 			}
 		})
+	}
+}
+
+// Other ends of lines and a byte order mark change nothing.
+func TestFilesOfOtherPrograms(t *testing.T) {
+	d := sample.With(sample.Full(), cell(sample.Full(), 2, 2))
+	d, files, take := written(t, d)
+	for i := range files {
+		if strings.HasSuffix(files[i].Path, ".png") {
+			continue
+		}
+		files[i].Data = []byte(strings.ReplaceAll(string(files[i].Data), "\n", "\r\n"))
+		if !strings.HasSuffix(files[i].Path, ".txt") {
+			files[i].Data = append([]byte("\ufeff"), files[i].Data...)
+		}
+	}
+	got, err := format.Read(files, take)
+	if err != nil || got.Hash() != d.Hash() {
+		t.Errorf("it is read otherwise: %v", err)
 	}
 }

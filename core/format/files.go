@@ -12,6 +12,7 @@ import (
 	"slices"
 	"strings"
 	"unicode"
+	"unicode/utf8"
 )
 
 // File is one file of a project; the path is relative, with slashes.
@@ -56,7 +57,7 @@ func (p paths) take(folder, name string, id document.ID) string {
 	}
 	runes := []rune(strings.TrimRight(word.String(), "-"))
 	path := folder + cmp.Or(strings.TrimRight(string(runes[:min(len(runes), longest)]), "-"), "unnamed")
-	if p[path] {
+	if p[path] || slices.Contains(reserved, path[strings.LastIndexByte(path, '/')+1:]) {
 		path += "-" + string(id)
 	}
 	p[path] = true
@@ -68,10 +69,17 @@ type object = map[string]any
 
 // plain reads JSON into objects, lists and plain values; numbers stay as they are written. An error names the line.
 func plain(data []byte) (object, error) {
+	data = bytes.TrimPrefix(data, mark)
+	if !utf8.Valid(data) {
+		return nil, errors.New("it is not in UTF-8: save it so")
+	}
 	dec := json.NewDecoder(bytes.NewReader(data))
 	dec.UseNumber()
 	var out object
 	err := dec.Decode(&out)
+	if err == nil {
+		err = repeated(data)
+	}
 	if err == nil && dec.More() {
 		err = errors.New("there is something behind the end")
 	}
@@ -85,6 +93,48 @@ func plain(data []byte) (object, error) {
 		return nil, errors.New("it holds nothing")
 	}
 	return out, nil
+}
+
+// repeated refuses an object that has two fields of one name: of them only one would be read.
+func repeated(data []byte) error {
+	dec := json.NewDecoder(bytes.NewReader(data))
+	type level struct {
+		object, value bool // value tells that the next text is no name
+		seen          map[string]bool
+	}
+	var in []*level
+	for {
+		token, err := dec.Token()
+		if err != nil {
+			return nil // it was read before
+		}
+		top := func() *level {
+			if len(in) == 0 {
+				return &level{}
+			}
+			return in[len(in)-1]
+		}
+		switch t := token.(type) {
+		case json.Delim:
+			switch t {
+			case '{', '[':
+				top().value = false
+				in = append(in, &level{object: t == '{', seen: map[string]bool{}})
+			default:
+				in = in[:len(in)-1]
+			}
+			continue
+		case string:
+			if l := top(); l.object && !l.value {
+				if l.seen[t] {
+					return fmt.Errorf("“%.40s” stands there twice", t)
+				}
+				l.seen[t], l.value = true, true
+				continue
+			}
+		}
+		top().value = false
+	}
 }
 
 // written is JSON that people read: a field a line, by name, indented by a tab.

@@ -4,6 +4,7 @@ import (
 	"azzel/core/format"
 	"azzel/core/sample"
 	"slices"
+	"strings"
 	"testing"
 )
 
@@ -75,10 +76,24 @@ func TestArchives(t *testing.T) {
 	if err != nil || len(got) != 1 || got[0].Path != "project.json" {
 		t.Errorf("a folder around it: %v, %v", got, err)
 	}
-	for _, name := range []string{"../project.json", "/project.json", "a/../../b", `c:\x`, "a/./b"} {
+	for _, name := range []string{"../project.json", "/project.json", "a/../../b", `c:\x`, "a/./b", "maps/con.json", "aux"} {
 		if _, err := format.Unpack(pack(format.File{Path: name})); err == nil {
 			t.Errorf("%s is taken", name)
 		}
+	}
+	for _, twice := range [][2]string{{"maps/a.json", "maps/A.json"}} {
+		if _, err := format.Unpack(pack(format.File{Path: twice[0]}, format.File{Path: twice[1]})); err == nil || !strings.Contains(err.Error(), "one file on many machines") {
+			t.Errorf("%v: %v", twice, err)
+		}
+	}
+	locked := pack(format.File{Path: "project.json", Data: []byte("{}")})
+	for i := range len(locked) - 4 { // the flag of each header
+		if string(locked[i:i+4]) == "PK\x01\x02" {
+			locked[i+8] |= 1
+		}
+	}
+	if _, err := format.Unpack(locked); err == nil || !strings.Contains(err.Error(), "password") {
+		t.Errorf("locked: %v", err)
 	}
 	large := pack(format.File{Path: "project.json", Data: make([]byte, format.MaxFile+1)})
 	if _, err := format.Unpack(large); err == nil || len(large) > 1<<20 {
