@@ -5,7 +5,7 @@
 	import PackagePlus from '@lucide/svelte/icons/package-plus'
 	import Picture from '@lucide/svelte/icons/image'
 	import { workspace } from '../workspace/workspace.svelte'
-	import { bring, fileName, keep, pageOf, takeOver, zipOf, type Brought } from './exchange'
+	import { bring, saveAs, takeOver, type Brought } from './exchange'
 	import Differences from './Differences.svelte'
 	import Translations from './Translations.svelte'
 	import MapPicture from './MapPicture.svelte'
@@ -31,33 +31,18 @@
 		].join(' · ')
 	})
 
+	let paging = $state(false)
+
 	async function pack() {
 		packing = true
-		try {
-			const zip = await zipOf(p)
-			keep(zip, `${fileName(p.head.project.name)}.zip`)
-			const kept = Math.max(1, Math.round(zip.size / 1024))
-			w.notices.say(`${p.head.project.name} is saved as a ZIP of ${kept.toLocaleString('en-GB')} kB.`, 'done')
-		} catch (e) {
-			w.notices.wrong(e)
-		} finally {
-			packing = false
-		}
+		await saveAs(p, w.notices, 'export')
+		packing = false
 	}
-
-	let paging = $state(false)
 
 	async function page() {
 		paging = true
-		try {
-			const file = await pageOf(p)
-			keep(file, `${fileName(p.head.project.name)}.html`)
-			w.notices.say(`The page that plays is saved: ${(file.size / 1e6).toFixed(1)} MB in one file.`, 'done')
-		} catch (e) {
-			w.notices.wrong(e)
-		} finally {
-			paging = false
-		}
+		await saveAs(p, w.notices, 'page')
+		paging = false
 	}
 
 	async function choose(file: File | undefined) {

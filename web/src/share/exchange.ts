@@ -1,5 +1,6 @@
 import { ask, send } from '../live/http'
 import type { Project } from '../project/project.svelte'
+import type { Notices } from '../project/notices.svelte'
 
 /** Something that would be otherwise. */
 export interface Differing {
@@ -30,14 +31,23 @@ export function keep(data: Blob, name: string) {
 /** A name as a file can be called. */
 export const fileName = (name: string) => name.replace(/[/\\:*?"<>|]/g, '-').replace(/^[. ]+|[. ]+$/g, '') || 'unnamed'
 
-/** The whole project as a ZIP, as it is stored. */
-export async function zipOf(p: Project): Promise<Blob> {
-	return (await ask('GET', `/api/projects/${p.id}/export`)).blob()
+/** The forms in which a whole project leaves. */
+const forms = {
+	export: { end: 'zip', is: 'is saved as a ZIP' },
+	page: { end: 'html', is: 'is saved as a page that plays' },
 }
 
-/** The page that plays, in one file. */
-export async function pageOf(p: Project): Promise<Blob> {
-	return (await ask('GET', `/api/projects/${p.id}/page`)).blob()
+/** Saves the whole project in a form, as it is stored. */
+export async function saveAs(p: Project, notices: Notices, form: keyof typeof forms) {
+	const { name } = p.head.project
+	try {
+		const file = await (await ask('GET', `/api/projects/${p.id}/${form}`)).blob()
+		keep(file, `${fileName(name)}.${forms[form].end}`)
+		const kept = Math.max(1, Math.round(file.size / 1024)).toLocaleString('en-GB')
+		notices.say(`${name} ${forms[form].is} of ${kept} kB.`, 'done')
+	} catch (e) {
+		notices.wrong(e)
+	}
 }
 
 /** Asks what a ZIP would change; nothing is changed by that. */

@@ -5,7 +5,7 @@ import { groundWay } from '../draw/groundLines'
 import { isClosed, isGround } from '../draw/points'
 import { View } from '../draw/view.svelte'
 import type { Rect } from '../core/types'
-import { largest, saveCanvas } from './savedPicture'
+import { largest, saveCanvas } from '../share/savedPicture'
 import type { Workspace } from '../workspace/workspace.svelte'
 
 /** How large a guide is at a scale, in words. */

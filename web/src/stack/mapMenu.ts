@@ -1,7 +1,7 @@
 import type { Choice } from '../controls/Menu.svelte'
 import type { MapInfo } from '../core/types'
 import type { Workspace } from '../workspace/workspace.svelte'
-import { saveMapPicture } from './mapPicture'
+import { saveMapPicture } from '../share/mapPicture'
 
 /** What can be done with a map, wherever it is listed. */
 export function mapMenu(w: Workspace, m: MapInfo, rename?: () => void): Choice[] {

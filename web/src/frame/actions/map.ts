@@ -1,4 +1,4 @@
-import { saveMapPicture } from '../../stack/mapPicture'
+import { saveMapPicture } from '../../share/mapPicture'
 import type { Group } from './action'
 
 export const mapActions: Group = (w, { onMap, editing, area }) => {

@@ -1,3 +1,4 @@
+import { saveAs } from '../../share/exchange'
 import { savedState } from '../../project/saved'
 import type { Group } from './action'
 
@@ -13,6 +14,12 @@ const told = {
 
 export const projectActions: Group = (w) => [
 	{ name: 'Save', group: 'Project', keys: ['Ctrl+S'], run: () => w.notices.say(told[savedState(w.project)]) },
+	{ name: 'Save the project as a ZIP', group: 'Project', run: () => void saveAs(w.project, w.notices, 'export') },
+	{
+		name: 'Save the page that plays',
+		group: 'Project',
+		run: () => void saveAs(w.project, w.notices, 'page'),
+	},
 	{ name: 'Undo', group: 'Project', keys: ['Ctrl+Z'], run: () => void w.project.undo() },
 	{ name: 'Redo', group: 'Project', keys: ['Ctrl+Shift+Z', 'Ctrl+Y'], run: () => void w.project.undo('redo') },
 ]

@@ -1,4 +1,5 @@
 import type { Workspace } from '../workspace/workspace.svelte'
+import { fileName, keep } from './exchange'
 
 /** The largest side of a saved picture, in pixels. */
 export const largest = 8192
@@ -10,10 +11,6 @@ export async function saveCanvas(w: Workspace, canvas: HTMLCanvasElement, name: 
 		w.notices.say('This browser cannot save a picture that large.', 'wrong')
 		return false
 	}
-	const link = document.createElement('a')
-	link.href = URL.createObjectURL(blob)
-	link.download = `${name}.png`
-	link.click()
-	URL.revokeObjectURL(link.href)
+	keep(blob, `${fileName(name)}.png`)
 	return true
 }
