@@ -3,6 +3,7 @@ package format
 import (
 	"azzel/core/document"
 	"azzel/core/edit"
+	"cmp"
 	"errors"
 	"fmt"
 )
@@ -75,7 +76,7 @@ func tableOf[T any](r *reader, d *document.Document, table string, ref edit.Ref,
 	if err == nil {
 		return nil
 	}
-	return &Fault{r.from[table+" "+string(last)], err}
+	return &Fault{cmp.Or(r.from[table+" "+string(last)], table), err}
 }
 
 // tableIn checks how many there are, that no two are called the same, and each.
