@@ -115,6 +115,11 @@ func TestTheCommandLine(t *testing.T) {
 	want(cli.Wrong, "there is no project", "check", at("nowhere"))
 	want(cli.Wrong, "is no address", "import", at("base"), "nowhere")
 
+	// parts by themselves
+	want(cli.Well, "<node id=", "export", at("base"), "-", "--as", "graphml")
+	want(cli.Well, "Brine House", "export", at("base"), "-", "--as", "maps")
+	want(cli.Wrong, "is no form", "export", at("base"), "-", "--as", "xls")
+
 	// to a translator and back
 	po := want(cli.Well, "msgid \"The beacon yard stands open.\"", "texts", at("base"), "--language", "de")
 	if err := os.WriteFile(at("de.po"), []byte(strings.Replace(po, "Language: de", "Language: sv", 1)), 0o600); err != nil {

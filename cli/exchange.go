@@ -92,6 +92,7 @@ func (p *Project) take(img image.Image) (string, error) {
 
 func exportCommand() *cobra.Command {
 	var derived, page bool
+	var as string
 	c := &cobra.Command{
 		Use:   "export FROM TO",
 		Short: "Write a project as a ZIP or as a folder",
@@ -105,12 +106,19 @@ func exportCommand() *cobra.Command {
 			if err != nil {
 				return err
 			}
+			if as != "" {
+				data, _, err := format.In(p.Doc, as)
+				if err != nil {
+					return err
+				}
+				return put(c.OutOrStdout(), args[1], data)
+			}
 			if page {
 				data, err := publish.Page(p.Doc, p.picture)
 				if err != nil {
 					return err
 				}
-				return written(args[1], data)
+				return put(c.OutOrStdout(), args[1], data)
 			}
 			if derived {
 				return p.Save(args[1], format.Derived(p.Doc)...)
@@ -120,7 +128,8 @@ func exportCommand() *cobra.Command {
 	}
 	c.Flags().BoolVar(&page, "page", false, "as a page that plays: one HTML file, at a double click")
 	c.Flags().BoolVar(&derived, "derived", false, "with what follows from it: what is solid, and materials as tiles")
-	c.MarkFlagsMutuallyExclusive("page", "derived")
+	c.Flags().StringVar(&as, "as", "", "a part of it by itself: graphml, svg, rules; or as a CSV: maps, entities, passages, flags, counters, texts, findings")
+	c.MarkFlagsMutuallyExclusive("page", "derived", "as")
 	return c
 }
 

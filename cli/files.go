@@ -146,6 +146,15 @@ func (p *Project) Save(to string, more ...format.File) error {
 	return written(to, data)
 }
 
+// put writes data to a file, or to standard output for “-”.
+func put(out io.Writer, to string, data []byte) error {
+	if to == "-" {
+		_, err := out.Write(data)
+		return err
+	}
+	return written(to, data)
+}
+
 // written puts a file into its place at once, or not at all.
 func written(path string, data []byte) error {
 	if err := os.MkdirAll(filepath.Dir(path), 0o755); err != nil {

@@ -170,3 +170,19 @@ func TestTextsGoToTranslators(t *testing.T) {
 	})
 	k.same()
 }
+
+// Lists, rules and the chart leave by themselves.
+func TestPartsLeave(t *testing.T) {
+	k := startWith(t, nil).open()
+	k.pressIn("nav button", "Share")
+	data, name := k.keeps(func() { k.press("Save as CSV") })
+	if !strings.HasSuffix(name, " entities.csv") || !strings.Contains(string(data), "Shore crab") {
+		t.Errorf("%s is\n%.300s", name, data)
+	}
+	k.option("main[aria-label=Share] section:last-of-type article:last-of-type select", "Chart, as a graph")
+	data, name = k.keeps(func() { k.press("Save as GraphML") })
+	if !strings.HasSuffix(name, ".graphml") || !strings.Contains(string(data), "Brine House") {
+		t.Errorf("%s is\n%.300s", name, data)
+	}
+	k.notice("is saved as GraphML")
+}

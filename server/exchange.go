@@ -40,6 +40,25 @@ func (s *Server) exportProject(c fiber.Ctx) error {
 	return c.Send(packed)
 }
 
+// exportPart sends a part of a project by itself, in one of the forms of format.
+func (s *Server) exportPart(c fiber.Ctx) error {
+	doc, _, err := s.log.State(c.Context(), projectOf(c))
+	if err != nil {
+		return err
+	}
+	form := string([]byte(c.Params("form")))
+	data, end, err := format.In(doc, form)
+	if err != nil {
+		return bad(err)
+	}
+	c.Set("Content-Type", mime.TypeByExtension(end))
+	if end == ".graphml" {
+		c.Set("Content-Type", "application/xml")
+	}
+	c.Set("Content-Disposition", mime.FormatMediaType("attachment", map[string]string{"filename": fileName(doc.Project.Name) + " " + form + end}))
+	return c.Send(data)
+}
+
 // pageProject sends the page that plays: to be kept with ?keep, else to be tried at once.
 func (s *Server) pageProject(c fiber.Ctx) error {
 	doc, _, err := s.log.State(c.Context(), projectOf(c))

@@ -61,6 +61,15 @@ func TestProjectsComeAndGo(t *testing.T) {
 	if got := bring(files); len(got.Changes) != 0 {
 		t.Errorf("it differs from itself: %+v", got.Changes)
 	}
+	for form, want := range map[string]string{"graphml": "<graphml", "svg": "<svg", "entities": "Shore crab", "rules": "when"} {
+		status, body, header := d.do("GET", "/api/projects/"+id+"/export/"+form, nil)
+		if status != 200 || !strings.Contains(body, want) || !strings.Contains(header.Get("Content-Disposition"), form) {
+			t.Errorf("%s: %d %.200s", form, status, body)
+		}
+	}
+	if status, _, _ := d.do("GET", "/api/projects/"+id+"/export/xls", nil); status != 400 {
+		t.Errorf("an unknown form: %d", status)
+	}
 	i := slices.IndexFunc(files, func(f format.File) bool { return f.Path == "maps/quay/ground.csv" })
 	line, rest, _ := strings.Cut(string(files[i].Data), "\n")
 	files[i].Data = []byte("1:1 mirrored" + line[strings.IndexByte(line, ','):] + "\n" + rest)

@@ -136,6 +136,7 @@ func (s *Server) routes() {
 	project.Post("/delete", small, s.deleteProject)
 	project.Get("/state", s.state)
 	project.Get("/export", s.exportProject)
+	project.Get("/export/:form", s.exportPart)
 	project.Get("/page", s.pageProject)
 	project.Post("/bring-in", s.oneAtATime, s.bringProject)
 	project.Get("/history/:seq", s.history)

@@ -1,13 +1,15 @@
 <script lang="ts">
 	import Gamepad2 from '@lucide/svelte/icons/gamepad-2'
+	import Table from '@lucide/svelte/icons/table-2'
 	import Languages from '@lucide/svelte/icons/languages'
 	import PackageOpen from '@lucide/svelte/icons/package-open'
 	import PackagePlus from '@lucide/svelte/icons/package-plus'
 	import Picture from '@lucide/svelte/icons/image'
 	import { workspace } from '../workspace/workspace.svelte'
-	import { bring, saveAs, takeOver, type Brought } from './exchange'
+	import { bring, savePage, saveZip, takeOver, type Brought } from './exchange'
 	import Differences from './Differences.svelte'
 	import Translations from './Translations.svelte'
+	import Lists from './Lists.svelte'
 	import MapPicture from './MapPicture.svelte'
 
 	// What leaves Azzel, and what comes back from elsewhere.
@@ -35,13 +37,13 @@
 
 	async function pack() {
 		packing = true
-		await saveAs(p, w.notices, 'export')
+		await saveZip(p, w.notices)
 		packing = false
 	}
 
 	async function page() {
 		paging = true
-		await saveAs(p, w.notices, 'page')
+		await savePage(p, w.notices)
 		paging = false
 	}
 
@@ -176,6 +178,15 @@
 						was changed since. What comes back is one step, and a language that is new comes with it.
 					</p>
 					<Translations />
+				</div>
+			</article>
+			<article class="cut">
+				<div class="flex flex-col items-start gap-3 p-5">
+					<h3 class="flex items-center gap-2 text-[15px] font-semibold">
+						<Table size={18} /> Lists, rules and the chart
+					</h3>
+					<p>Parts of the project by themselves: as tables, as text, as a graph or a drawing.</p>
+					<Lists />
 				</div>
 			</article>
 		</section>

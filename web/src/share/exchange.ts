@@ -31,24 +31,21 @@ export function keep(data: Blob, name: string) {
 /** A name as a file can be called. */
 export const fileName = (name: string) => name.replace(/[/\\:*?"<>|]/g, '-').replace(/^[. ]+|[. ]+$/g, '') || 'unnamed'
 
-/** The forms in which a whole project leaves. */
-const forms = {
-	export: { end: 'zip', is: 'is saved as a ZIP' },
-	page: { end: 'html', is: 'is saved as a page that plays' },
-}
-
-/** Saves the whole project in a form, as it is stored. */
-export async function saveAs(p: Project, notices: Notices, form: keyof typeof forms) {
+/** Saves what the server makes of the project as it is stored; what it is, is said with its size. */
+export async function saveAs(p: Project, notices: Notices, form: string, end: string, is: string) {
 	const { name } = p.head.project
 	try {
 		const file = await (await ask('GET', `/api/projects/${p.id}/${form}`)).blob()
-		keep(file, `${fileName(name)}.${forms[form].end}`)
+		keep(file, `${fileName(name)}${end}`)
 		const kept = Math.max(1, Math.round(file.size / 1024)).toLocaleString('en-GB')
-		notices.say(`${name} ${forms[form].is} of ${kept} kB.`, 'done')
+		notices.say(`${name} is saved ${is} of ${kept} kB.`, 'done')
 	} catch (e) {
 		notices.wrong(e)
 	}
 }
+
+export const saveZip = (p: Project, notices: Notices) => saveAs(p, notices, 'export', '.zip', 'as a ZIP')
+export const savePage = (p: Project, notices: Notices) => saveAs(p, notices, 'page', '.html', 'as a page that plays')
 
 /** Asks what a ZIP would change; nothing is changed by that. */
 export async function bring(p: Project, file: File): Promise<Brought> {

@@ -1,4 +1,4 @@
-import { saveAs } from '../../share/exchange'
+import { savePage, saveZip } from '../../share/exchange'
 import { savedState } from '../../project/saved'
 import type { Group } from './action'
 
@@ -14,11 +14,11 @@ const told = {
 
 export const projectActions: Group = (w) => [
 	{ name: 'Save', group: 'Project', keys: ['Ctrl+S'], run: () => w.notices.say(told[savedState(w.project)]) },
-	{ name: 'Save the project as a ZIP', group: 'Project', run: () => void saveAs(w.project, w.notices, 'export') },
+	{ name: 'Save the project as a ZIP', group: 'Project', run: () => void saveZip(w.project, w.notices) },
 	{
 		name: 'Save the page that plays',
 		group: 'Project',
-		run: () => void saveAs(w.project, w.notices, 'page'),
+		run: () => void savePage(w.project, w.notices),
 	},
 	{ name: 'Undo', group: 'Project', keys: ['Ctrl+Z'], run: () => void w.project.undo() },
 	{ name: 'Redo', group: 'Project', keys: ['Ctrl+Shift+Z', 'Ctrl+Y'], run: () => void w.project.undo('redo') },
