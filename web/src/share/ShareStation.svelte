@@ -74,7 +74,7 @@
 <main class="min-h-0 overflow-y-auto" aria-label="Share">
 	<div class="mx-auto grid max-w-[1200px] grid-cols-[repeat(auto-fit,minmax(380px,1fr))] items-start gap-6 p-6">
 		<section class="flex flex-col gap-6" aria-labelledby="takes-out">
-			<h2 id="takes-out" class="heading">What leaves</h2>
+			<h2 id="takes-out" class="heading">For everybody</h2>
 			<article class="cut">
 				<div class="flex flex-col items-start gap-3 p-5">
 					<h3 class="flex items-center gap-2 text-[15px] font-semibold"><PackageOpen size={18} /> The whole project</h3>
@@ -116,7 +116,7 @@
 			</article>
 		</section>
 		<section class="flex flex-col gap-6" aria-labelledby="comes-in">
-			<h2 id="comes-in" class="heading">What goes and comes back</h2>
+			<h2 id="comes-in" class="heading">For those you work with</h2>
 			<article class="cut">
 				<div
 					class="flex flex-col items-start gap-3 p-5"
