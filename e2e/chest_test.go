@@ -72,3 +72,48 @@ func TestAChestIsCopiedWithItsRules(t *testing.T) {
 	k.keys(input.KeyE)
 	k.gone("[data-testid=line]")
 }
+
+// A motif of a chest brings its rule along each time it is put down, and one undo takes both away.
+func TestAMotifBringsItsRules(t *testing.T) {
+	r := world(t)
+	r.append(edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: "chestchestch"}, document.Entity{ID: "chestchestch", Layer: sample.Entities, Kind: kind.Container, Name: "Chest",
+		Facing: document.Down, X: 32, Y: 16, W: 16, H: 16, Rank: 40}))
+	k := r.open()
+	k.clickWith(k.at(2, 1), right)
+	k.pressIn("[role=menuitem]", "Ready-made: A chest that gives something")
+	k.gone("[role=menu]")
+	k.press("Motifs")
+	k.press("Select cells on the map")
+	k.drag(left, k.at(2, 1), k.at(3, 2))
+	k.press("Keep the selection as a motif")
+	k.notice("Motif 1 is in the cabinet")
+	k.press("drop the selection")
+	k.press("Hold motif Motif 1")
+	k.keys(input.KeyH)
+	chests := func(n int) {
+		t.Helper()
+		k.stored(func(d *document.Document) error {
+			named := map[document.ID]int{}
+			for _, rule := range d.RulesInOrder() {
+				for _, p := range rule.In(document.SlotWhen) {
+					o, _ := document.Named(p.Blank("what"))
+					named[o.ID]++
+				}
+			}
+			all := entities(d, sample.Quay, kind.Container)
+			for _, e := range all {
+				if named[e.ID] != 1 {
+					return fmt.Errorf("%d rules wait for %s", named[e.ID], e.Name)
+				}
+			}
+			return want("the chests", fmt.Sprint(len(all)), fmt.Sprint(n))
+		})
+	}
+	k.click(k.at(6, 4))
+	chests(2)
+	k.click(k.at(9, 4))
+	chests(3)
+	k.with(input.ControlLeft, input.KeyZ)
+	chests(2)
+	k.same()
+}

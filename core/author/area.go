@@ -63,6 +63,15 @@ func write(m *document.Map, l *document.Layer, p cells.Patch) edit.Primitive {
 	return edit.Primitive{Op: edit.OpCells, Ref: edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: l.ID}, Cells: p}
 }
 
+// LiftAll is Lift, with the rules that wait for what stands there.
+func LiftAll(d *document.Document, a Area) (*document.Motif, error) {
+	out, err := Lift(a)
+	if err == nil {
+		out.Rules = rulesIn(d, a.Map, a.entities())
+	}
+	return out, err
+}
+
 // Lift takes what lies in an area as an arrangement that can be held.
 func Lift(a Area) (*document.Motif, error) {
 	if err := a.check(); err != nil {

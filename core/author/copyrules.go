@@ -15,10 +15,38 @@ func one(o document.Object) document.Object {
 	return o
 }
 
-// copiedRules are copies of the rules that wait for something of which there is a copy now: what they name of that, they
+// copiedRules are the edits that make copies of rules; see copies.
+func copiedRules(d *document.Document, copied func(document.Object) (document.Object, bool)) (do []edit.Primitive) {
+	for _, r := range copies(d, copied) {
+		do = append(do, edit.InsertRule(r))
+	}
+	return do
+}
+
+// rulesIn are the rules that wait for entities, as a motif keeps them.
+func rulesIn(d *document.Document, m *document.Map, all []*document.Entity) (out []document.MotifRule) {
+	at := map[document.ID]document.ID{}
+	for i, e := range all {
+		at[e.ID] = document.MotifEntity(i)
+	}
+	for _, r := range copies(d, func(o document.Object) (document.Object, bool) {
+		to, is := at[o.ID]
+		if is = is && o.Type == document.TypeEntity && o.Map == m.ID; is {
+			o.Map, o.ID = document.MotifMap, to
+		}
+		return o, is
+	}) {
+		if len(out) < document.MaxMotifRules {
+			out = append(out, document.KeptRule(&r))
+		}
+	}
+	return out
+}
+
+// copies are copies of the rules that wait for something of which there is a copy now: what they name of that, they
 // name of the copies, everything else stays. Of what wakes them only that is left which concerns copies. Rules of kinds
 // hold for copies as they are.
-func copiedRules(d *document.Document, copied func(document.Object) (document.Object, bool)) (do []edit.Primitive) {
+func copies(d *document.Document, copied func(document.Object) (document.Object, bool)) (out []document.Rule) {
 	order := orderStep
 	all := d.RulesInOrder()
 	if n := len(all); n > 0 {
@@ -33,7 +61,7 @@ func copiedRules(d *document.Document, copied func(document.Object) (document.Ob
 			})
 		}
 		whens := r.In(document.SlotWhen)
-		if !slices.ContainsFunc(whens, wakes) || len(all)+len(do) >= document.MaxRules {
+		if !slices.ContainsFunc(whens, wakes) || len(all)+len(out) >= document.MaxRules {
 			continue
 		}
 		var parts []*document.RulePart
@@ -57,7 +85,7 @@ func copiedRules(d *document.Document, copied func(document.Object) (document.Ob
 				}
 			}
 		}
-		do = append(do, insertRule(next.With(own...)))
+		out = append(out, next.With(own...))
 	}
-	return do
+	return out
 }

@@ -154,7 +154,7 @@ func (w *differ) rules(from, to document.Table[document.Rule]) {
 		switch old := from.Get(r.ID); {
 		case old == r:
 		case old == nil:
-			w.do = append(w.do, insertRule(*r))
+			w.do = append(w.do, edit.InsertRule(*r))
 		default:
 			fields(w, ref, old, r)
 			tables(w, edit.Ref{Type: edit.TypePart, Rule: r.ID}, old.Parts, r.Parts, false)

@@ -170,6 +170,7 @@ func Adopt(d *document.Document, piece *document.Motif, from Foreign, numbers []
 		return a, nil
 	}
 	next := *piece
+	next.Rules = nil // they name what is in the other project
 	next.Parts = make([]document.MotifPart, len(piece.Parts))
 	for i, p := range piece.Parts {
 		plane, _ := p.Cells.Apply(cells.Plane{})

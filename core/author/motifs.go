@@ -10,7 +10,7 @@ import (
 
 // KeepMotif keeps what lies in an area as a motif; it is the first place where that stands.
 func KeepMotif(d *document.Document, name string, a Area) (Change, error) {
-	piece, err := Lift(a)
+	piece, err := LiftAll(d, a)
 	if err != nil {
 		return Change{}, err
 	}
@@ -23,7 +23,7 @@ func KeepMotif(d *document.Document, name string, a Area) (Change, error) {
 
 // RemakeMotif makes a motif of what lies in an area; see ReplaceMotif.
 func RemakeMotif(d *document.Document, id document.ID, a Area, update bool) (Change, error) {
-	piece, err := Lift(a)
+	piece, err := LiftAll(d, a)
 	if err != nil {
 		return Change{}, err
 	}
@@ -73,7 +73,7 @@ func ReplaceMotif(d *document.Document, id document.ID, piece *document.Motif, u
 	ref := edit.Ref{Type: edit.TypeMotif, ID: id}
 	// first as large as both, so that each step holds by itself
 	c := changed("Changed motif "+old.Name, edit.Set(ref, "w", max(old.W, next.W)), edit.Set(ref, "h", max(old.H, next.H)),
-		edit.Set(ref, "parts", next.Parts), edit.Set(ref, "entities", next.Entities), edit.Set(ref, "w", next.W), edit.Set(ref, "h", next.H),
+		edit.Set(ref, "parts", next.Parts), edit.Set(ref, "entities", next.Entities), edit.Set(ref, "rules", next.Rules), edit.Set(ref, "w", next.W), edit.Set(ref, "h", next.H),
 		edit.Set(ref, "cellWidth", next.CellWidth), edit.Set(ref, "cellHeight", next.CellHeight))
 	if !update {
 		return c, nil

@@ -27,18 +27,9 @@ func AddRule(d *document.Document, r document.Rule) (Change, error) {
 			return Change{}, err
 		}
 	}
-	c := changed("New rule", insertRule(r))
+	c := changed("New rule", edit.InsertRule(r))
 	c.Made = r.ID
 	return c, nil
-}
-
-// insertRule inserts a rule with its parts.
-func insertRule(r document.Rule) edit.Primitive {
-	p := edit.Insert(edit.Ref{Type: edit.TypeRule, ID: r.ID}, r)
-	if r.Parts.Len() > 0 {
-		p.Content = &document.Content{Parts: r.Parts.All()}
-	}
-	return p
 }
 
 // StartRule makes a rule that waits for what can happen at an entity, or for an

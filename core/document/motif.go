@@ -22,6 +22,8 @@ type Motif struct {
 	Parts      []MotifPart `json:"parts"`
 	// Entities stand with their boxes measured from the motif's top left; they carry no ids.
 	Entities []*Entity `json:"entities"`
+	// Rules are those that wait for its entities.
+	Rules []MotifRule `json:"rules,omitempty"`
 }
 
 // MotifPart is what lies on one layer. Cells that it does not mark are left as they are.
@@ -58,6 +60,14 @@ func (m *Motif) CheckPiece() error {
 		}
 		if p.Cells.Region().Bounds().Union(grid.Rect{W: m.W, H: m.H}) != (grid.Rect{W: m.W, H: m.H}) {
 			return errors.New("cells of this arrangement lie outside it")
+		}
+	}
+	if len(m.Rules) > MaxMotifRules {
+		return fmt.Errorf("an arrangement has at most %d rules", MaxMotifRules)
+	}
+	for i := range m.Rules {
+		if err := m.Rules[i].check(); err != nil {
+			return err
 		}
 	}
 	for _, e := range m.Entities {

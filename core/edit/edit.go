@@ -291,6 +291,15 @@ func Set(ref Ref, field string, value any) Primitive {
 	return Primitive{Op: OpSet, Ref: ref, Field: field, Value: JSON(value)}
 }
 
+// InsertRule is the primitive that puts a rule with its parts in.
+func InsertRule(r document.Rule) Primitive {
+	p := Insert(Ref{Type: TypeRule, ID: r.ID}, r)
+	if r.Parts.Len() > 0 {
+		p.Content = &document.Content{Parts: r.Parts.All()}
+	}
+	return p
+}
+
 // Insert is the primitive that inserts an object; its id must be that of ref.
 func Insert(ref Ref, object any) Primitive {
 	return Primitive{Op: OpInsert, Ref: ref, Value: JSON(object)}

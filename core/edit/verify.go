@@ -50,6 +50,16 @@ func checkParts(d *document.Document, ref Ref) error {
 		if p := d.Rules.Get(ref.Rule).Parts.Get(ref.ID); p != nil {
 			return rules.Check(p)
 		}
+	case TypeMotif:
+		if m := d.Motifs.Get(ref.ID); m != nil {
+			for i := range m.Rules {
+				for k := range m.Rules[i].Parts {
+					if err := rules.Check(&m.Rules[i].Parts[k]); err != nil {
+						return err
+					}
+				}
+			}
+		}
 	case TypeRule:
 		if r := d.Rules.Get(ref.ID); r != nil {
 			for _, p := range r.Parts.All() {

@@ -72,6 +72,8 @@ type Plan struct {
 	Take  []*document.Entity
 	// Stamps are the motifs that are put down whole.
 	Stamps []Stamp
+	// Ruled are the rules that what is put down brings along.
+	Ruled []Ruled
 	// Removing tells whether the press takes away.
 	Removing bool
 }
@@ -327,6 +329,7 @@ func (p *Plan) Edit(d *document.Document, m *document.Map, g Grip) ([]edit.Primi
 			label.Text = "Placed " + p.Place[0].Name
 		}
 	}
+	do = append(do, p.rules(d, m)...)
 	do = append(do, p.remembered(d, m)...)
 	for _, w := range p.Writes {
 		do = append(do, edit.Primitive{Op: edit.OpCells, Ref: edit.Ref{Type: edit.TypeLayer, Map: m.ID, ID: w.Layer}, Cells: w.Cells})

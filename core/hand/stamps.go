@@ -18,6 +18,39 @@ type Stamp struct {
 	Place []int
 }
 
+// Ruled are rules that wait for what is put down: of an arrangement, whose entities are these of the plan's.
+type Ruled struct {
+	Rules []document.MotifRule
+	Place []int
+}
+
+// rules are those of what is put down, as far as a project takes more.
+func (p *Plan) rules(d *document.Document, m *document.Map) (do []edit.Primitive) {
+	order := 0
+	for _, r := range d.RulesInOrder() {
+		order = r.Order
+	}
+	for _, s := range p.Ruled {
+		ids := make([]document.ID, len(s.Place))
+		for i, k := range s.Place {
+			ids[i] = p.Place[k].ID
+		}
+		for _, k := range s.Rules {
+			if d.Rules.Len()+len(do) >= document.MaxRules {
+				return do
+			}
+			r := k.On(m.ID, ids)
+			order += ruleStep
+			r.Order = order
+			do = append(do, edit.InsertRule(r))
+		}
+	}
+	return do
+}
+
+// ruleStep is how far the orders of rules lie apart.
+const ruleStep = 1024
+
 // stamp puts a motif's entities down wherever its top left is repeated, and in the
 // mirror, and notes where all of it is put down.
 func (p *Plan) stamp(w *Work, g *Grip, b block, a area, origin grid.Point) error {
@@ -36,6 +69,9 @@ func (p *Plan) stamp(w *Work, g *Grip, b block, a area, origin grid.Point) error
 			for _, e := range motif.Turned(turn, w.sheets()).Entities {
 				s.Place = append(s.Place, len(p.Place))
 				p.stand(w.Map, e, b.thing, box)
+			}
+			if len(motif.Rules) > 0 {
+				p.Ruled = append(p.Ruled, Ruled{motif.Rules, s.Place})
 			}
 		}
 		if whole && kept {

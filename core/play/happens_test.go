@@ -20,6 +20,7 @@ var happens = map[string]struct {
 	rules.WordTake:   {"the hero takes collectible", func(r *run) { r.hold(play.InputRight, 40) }, nil},
 	rules.WordArrive: {"the hero arrives on Drawn", func(r *run) { r.g.EnterMap(); r.hold(0, 1) }, nil},
 	rules.WordGoes: {"the hero leaves Drawn", func(r *run) {
+		r.hold(0, 1) // it stands on the map that it leaves
 		r.hero().Map = r.g.Stage.MapOf(otherMap)
 		r.g.EnterMap()
 		r.hold(0, 1)

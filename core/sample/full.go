@@ -79,7 +79,10 @@ func Full() *document.Document {
 			If: []document.Gate{{Asks: document.GateFlag, Flag: Lit}}, Shut: "It is shut."}),
 		edit.Insert(edit.Ref{Type: edit.TypeMotif, ID: "motifmotifmo"}, document.Motif{ID: "motifmotifmo", Name: "House", W: 3, H: 2, CellWidth: 16, CellHeight: 16,
 			Parts:    []document.MotifPart{{Layer: "Things", Kind: document.LayerTiles, Cells: pane(grid.Rect{W: 3, H: 2}, tile(3))}},
-			Entities: []*document.Entity{{Kind: kind.Sign, Name: "Board", X: 16, Y: 16, W: 16, H: 16, Facing: document.Down, Layer: Entities}}}),
+			Entities: []*document.Entity{{Kind: kind.Sign, Name: "Board", X: 16, Y: 16, W: 16, H: 16, Facing: document.Down, Layer: Entities}},
+			Rules: []document.MotifRule{{Name: "Read", Once: true, Parts: []document.RulePart{
+				{ID: "readreadread", Slot: document.SlotWhen, Word: rules.WordSpeak, Blanks: []kind.Value{{Key: "what", Value: document.Naming(document.Object{Type: document.TypeEntity, Map: document.MotifMap, ID: document.MotifEntity(0)})}}},
+				{ID: "thenthenthen", Slot: document.SlotThen, Word: rules.WordSet, Blanks: []kind.Value{{Key: "what", Value: document.Naming(document.Object{Type: document.TypeFlag, ID: Lit})}}}}}}}),
 		edit.Set(edit.Ref{Type: edit.TypeMap, ID: Pans}, "bounds", grid.Rect{X: -2, Y: 1, W: 18, H: 10}),
 	)
 	at := document.Moment{Tick: 90, Seed: 4, Hearts: 2, Flags: []document.ID{Lit}, Things: []document.ThingSo{{Map: Quay, ID: Pearl, Is: []string{"taken"}}, {Map: Quay, ID: "gateentityga", Is: []string{}, Own: []document.OwnSo{{Key: "turns", Is: 5}}}},

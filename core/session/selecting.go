@@ -189,7 +189,7 @@ func (s *Session) lifted(a areaArgs) (*document.Motif, error) {
 	if err != nil {
 		return nil, err
 	}
-	return author.Lift(area)
+	return author.LiftAll(s.doc(), area)
 }
 
 // Adopted is an arrangement that was taken from the clipboard: how many numbers

@@ -1491,6 +1491,7 @@ export interface Motif {
 	cellHeight: number
 	parts: MotifPart[] | null
 	entities: Entity[] | null
+	rules?: MotifRule[]
 }
 
 export interface Foreign {
@@ -1716,6 +1717,14 @@ export interface MotifPart {
 	cells: string
 }
 
+export interface MotifRule {
+	name?: string
+	note?: string
+	once?: boolean
+	off?: boolean
+	parts: RulePart[] | null
+}
+
 export interface Room {
 	pages: number
 	over: boolean
@@ -1731,6 +1740,16 @@ export interface Spoken {
 export interface Need {
 	text: string
 	is: string
+}
+
+export interface RulePart {
+	id: ID
+	parent?: ID
+	slot: string
+	order: number
+	word: string
+	blanks?: KindValue[]
+	off?: boolean
 }
 
 /** What the core can be asked, and what it answers. */
