@@ -59,7 +59,10 @@ func root() *cobra.Command {
 			// demo and with-database end in order on Ctrl+C and when they are told to stop
 			ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM, syscall.SIGHUP)
 			defer stop()
-			return do(ctx, args)
+			if err := do(ctx, args); !errors.Is(err, flag.ErrHelp) {
+				return err
+			}
+			return nil // what there is was said
 		}})
 	}
 	served("demo", "Serve the demo project with a private database", "  azzel demo --fresh\n  azzel demo --port 8080", runDemo)
