@@ -38,7 +38,7 @@ export async function saveAs(p: Project, notices: Notices, form: string, end: st
 		const file = await (await ask('GET', `/api/projects/${p.id}/${form}`)).blob()
 		keep(file, `${fileName(name)}${end}`)
 		const kept = Math.max(1, Math.round(file.size / 1024)).toLocaleString('en-GB')
-		notices.say(`${name} is saved ${is} of ${kept} kB.`, 'done')
+		notices.say(`${name} is saved ${is}: ${kept} kB.`, 'done')
 	} catch (e) {
 		notices.wrong(e)
 	}
