@@ -7,6 +7,7 @@ import (
 	"azzel/core/rules"
 	"azzel/core/world"
 	"fmt"
+	"slices"
 
 	"github.com/spf13/cobra"
 )
@@ -188,7 +189,7 @@ func (p *Project) replayed(named []string) ([]played, error) {
 	known := map[string]bool{}
 	for _, r := range p.Doc.RecordingsInOrder() {
 		known[r.Name] = true
-		if len(named) > 0 && !contains(named, r.Name) {
+		if len(named) > 0 && !slices.Contains(named, r.Name) {
 			continue
 		}
 		f, err := play.Follow(st, r)

@@ -9,12 +9,9 @@ import (
 	"errors"
 	"fmt"
 	"path/filepath"
-	"slices"
 
 	"github.com/spf13/cobra"
 )
-
-func contains(all []string, s string) bool { return slices.Contains(all, s) }
 
 func shaOf(data []byte) string {
 	sum := sha256.Sum256(data)
@@ -71,7 +68,8 @@ func diffCommand() *cobra.Command {
 
 // drawnBeside draws the maps that differ, as they were and as they are.
 func drawnBeside(from, to *Project, folder string) error {
-	draw := func(p *Project, m *document.Map, as string) error {
+	draw := func(p *Project, id document.ID, as string) error {
+		m := p.Doc.Maps.Get(id)
 		if m == nil {
 			return nil
 		}
@@ -81,35 +79,32 @@ func drawnBeside(from, to *Project, folder string) error {
 		}
 		return written(filepath.Join(folder, m.Name+" "+as+".png"), data)
 	}
-	ids := map[document.ID]bool{}
-	var err error
-	to.Doc.Maps.Differs(from.Doc.Maps, func(m *document.Map) { ids[m.ID] = true }, func(m *document.Map) { ids[m.ID] = true })
-	for _, d := range []*Project{from, to} {
-		for _, m := range d.Doc.MapsInOrder() {
-			was, is := from.Doc.Maps.Get(m.ID), to.Doc.Maps.Get(m.ID)
-			if !ids[m.ID] {
-				continue
-			}
-			delete(ids, m.ID)
-			if was != nil && is != nil {
-				if same, e := sameMap(from.Doc, to.Doc, m.ID); e == nil && same {
-					continue
-				}
-			}
-			err = errors.Join(err, draw(from, was, "before"), draw(to, is, "after"))
+	both := map[document.ID]bool{}
+	for _, p := range []*Project{from, to} {
+		for _, m := range p.Doc.Maps.All() {
+			both[m.ID] = true
 		}
 	}
-	return err
+	for id := range both {
+		if hashOfMap(from.Doc, id) == hashOfMap(to.Doc, id) {
+			continue
+		}
+		if err := errors.Join(draw(from, id, "before"), draw(to, id, "after")); err != nil {
+			return err
+		}
+	}
+	return nil
 }
 
-// sameMap reports whether a map is the same in both.
-func sameMap(from, to *document.Document, id document.ID) (bool, error) {
-	only := func(d *document.Document) *document.Document {
-		out := document.New("One map")
-		out.Maps = out.Maps.With(id, d.Maps.Get(id))
-		return out
+// hashOfMap tells maps apart that differ in anything; it is empty for one that is not there.
+func hashOfMap(d *document.Document, id document.ID) string {
+	m := d.Maps.Get(id)
+	if m == nil {
+		return ""
 	}
-	return only(from).Hash() == only(to).Hash(), nil
+	alone := document.New("One map")
+	alone.Maps = alone.Maps.With(id, m)
+	return alone.Hash()
 }
 
 func mergeCommand() *cobra.Command {

@@ -3,6 +3,7 @@ package e2e
 import (
 	"azzel/core/cells"
 	"azzel/core/document"
+	"azzel/core/edit"
 	"azzel/core/format"
 	"azzel/core/grid"
 	"azzel/core/sample"
@@ -86,6 +87,12 @@ func TestAProjectLeavesAndComesBack(t *testing.T) {
 	if k.rig.doc().Hash() != before.Hash() {
 		t.Fatal("it is changed before anybody said so")
 	}
+	// somebody else changes it meanwhile: nobody takes that away without having seen it
+	k.rig.append(edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}, "name", "Old quay"))
+	k.see("main[aria-label=Share]", "The project has changed since")
+	before = k.rig.doc()
+	k.press("Look again")
+	k.see("main[aria-label=Share]", "changed.zip would change this")
 	k.press("Take it over")
 	k.notice("as changed.zip has it")
 	k.stored(func(d *document.Document) error {

@@ -3,7 +3,6 @@ package server
 import (
 	"azzel/core/author"
 	"azzel/core/document"
-	"azzel/core/edit"
 	"azzel/core/format"
 	"azzel/publish"
 	"bytes"
@@ -59,7 +58,7 @@ func (s *Server) exportPart(c fiber.Ctx) error {
 	return c.Send(data)
 }
 
-// pageProject sends the page that plays: to be kept with ?keep, else to be tried at once.
+// pageProject sends the page that plays, to be tried at once or kept.
 func (s *Server) pageProject(c fiber.Ctx) error {
 	doc, _, err := s.log.State(c.Context(), projectOf(c))
 	if err != nil {
@@ -75,9 +74,6 @@ func (s *Server) pageProject(c fiber.Ctx) error {
 	// it brings a policy of its own, which is as strict
 	c.Set("Content-Security-Policy", "frame-ancestors 'none'")
 	c.Set("Content-Type", "text/html; charset=utf-8")
-	if c.Query("keep") != "" {
-		c.Set("Content-Disposition", mime.FormatMediaType("attachment", map[string]string{"filename": fileName(doc.Project.Name) + ".html"}))
-	}
 	return c.Send(page)
 }
 
@@ -143,22 +139,7 @@ func (s *Server) importProject(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	all, err := s.store.Projects(c.Context())
-	if err != nil {
-		return err
-	}
-	names := &document.Names{}
-	for _, p := range all {
-		names.Add(p.Name)
-	}
-	if free := names.Free(doc.Project.Name); free != doc.Project.Name {
-		doc = edit.Apply(doc, &edit.Edit{Do: []edit.Primitive{edit.Set(edit.Ref{Type: edit.TypeProject}, "name", free)}}).Doc
-	}
-	p, err := s.store.NewProject(c.Context(), document.NewID(), doc, personOf(c).ID)
-	if err != nil {
-		return err
-	}
-	return c.Status(fiber.StatusCreated).JSON(p)
+	return s.ownProject(c, doc)
 }
 
 // Brought is a project that is to come over another one: what would change, and the state that it would be then.
@@ -181,17 +162,7 @@ func (s *Server) bringProject(c fiber.Ctx) error {
 	if b.Changes, err = author.Compare(now, doc); err != nil {
 		return bad(errors.New("too much is otherwise for one step: bring it in as a project of its own"))
 	}
-	most := 0
-	for _, t := range doc.Tilesets.All() {
-		most = max(most, t.Number)
-	}
-	for _, m := range doc.Materials.All() {
-		most = max(most, m.Number)
-	}
-	for _, z := range doc.Zones.All() {
-		most = max(most, z.Number)
-	}
-	if err := s.store.KeepNumbers(c.Context(), projectOf(c), most); err != nil {
+	if err := s.store.KeepNumbers(c.Context(), projectOf(c), doc.LargestNumber()); err != nil {
 		return err
 	}
 	return c.JSON(b)

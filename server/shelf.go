@@ -42,6 +42,11 @@ func (s *Server) copyProject(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
+	return s.ownProject(c, doc)
+}
+
+// ownProject makes a project that begins as a document, under its name or the next that is free.
+func (s *Server) ownProject(c fiber.Ctx, doc *document.Document) error {
 	all, err := s.store.Projects(c.Context())
 	if err != nil {
 		return err

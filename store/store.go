@@ -140,17 +140,7 @@ func (s *Store) NewProject(ctx context.Context, id document.ID, doc *document.Do
 	if err := doc.Project.Check(); err != nil {
 		return Project{}, err
 	}
-	next := 1
-	for _, t := range doc.Tilesets.All() {
-		next = max(next, t.Number+1)
-	}
-	for _, m := range doc.Materials.All() {
-		next = max(next, m.Number+1)
-	}
-	for _, z := range doc.Zones.All() {
-		next = max(next, z.Number+1)
-	}
-	p := Project{ID: string(id), Name: doc.Project.Name, NextTileset: next}
+	p := Project{ID: string(id), Name: doc.Project.Name, NextTileset: doc.LargestNumber() + 1}
 	err := s.db.WithContext(ctx).Transaction(func(tx *gorm.DB) error {
 		if err := tx.Create(&p).Error; err != nil {
 			return err

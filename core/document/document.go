@@ -78,6 +78,20 @@ func (d *Document) RulesInOrder() []*Rule {
 	return ordered(d.Rules.All(), func(r *Rule) int { return r.Order })
 }
 
+// LargestNumber is the largest that cells call a tileset, a material or a zone by; 0 where there are none.
+func (d *Document) LargestNumber() (n int) {
+	for _, t := range d.Tilesets.All() {
+		n = max(n, t.Number)
+	}
+	for _, m := range d.Materials.All() {
+		n = max(n, m.Number)
+	}
+	for _, z := range d.Zones.All() {
+		n = max(n, z.Number)
+	}
+	return n
+}
+
 // FlagsByName lists the flags as people look for them.
 func (d *Document) FlagsByName() []*Flag {
 	all := d.Flags.All()

@@ -3,6 +3,7 @@
 	import { DropdownMenu } from 'bits-ui'
 	import { onMount } from 'svelte'
 	import Context from '../controls/Context.svelte'
+	import FileButton from '../controls/FileButton.svelte'
 	import Menu, { type Choice } from '../controls/Menu.svelte'
 	import { ask, greet, read, send } from '../live/http'
 	import { asProject } from '../share/exchange'
@@ -77,12 +78,10 @@
 		}
 	}
 
-	let chooser = $state<HTMLInputElement>()
 	/** The file that is being read. */
 	let reading = $state('')
 
-	async function bring(file: File | undefined) {
-		if (!file) return
+	async function bring(file: File) {
 		;[reading, wrong] = [file.name, '']
 		try {
 			location.assign(`/p/${await asProject(file)}`)
@@ -124,19 +123,13 @@
 			bind:value={name}
 		/>
 		<button class="button h-9 button-main">New project</button>
-		<button type="button" class="button h-9" disabled={!!reading} onclick={() => chooser?.click()}
-			>{reading ? 'Reading…' : 'Bring in a ZIP…'}</button
-		>
-		<input
-			bind:this={chooser}
-			type="file"
-			class="hidden"
+		<FileButton
+			says={reading ? 'Reading…' : 'Bring in a ZIP…'}
+			label="A ZIP of a project"
 			accept=".zip,application/zip"
-			aria-label="A ZIP of a project"
-			onchange={(e) => {
-				void bring(e.currentTarget.files?.[0])
-				e.currentTarget.value = ''
-			}}
+			class="button h-9"
+			disabled={!!reading}
+			chosen={(file) => void bring(file)}
 		/>
 	</form>
 	<section class="cut shrink-0">

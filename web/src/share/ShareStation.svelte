@@ -5,6 +5,7 @@
 	import PackageOpen from '@lucide/svelte/icons/package-open'
 	import PackagePlus from '@lucide/svelte/icons/package-plus'
 	import Picture from '@lucide/svelte/icons/image'
+	import FileButton from '../controls/FileButton.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { bring, savePage, saveZip, takeOver, type Brought } from './exchange'
 	import Differences from './Differences.svelte'
@@ -19,7 +20,8 @@
 	let reading = $state('')
 	let brought = $state.raw<Brought | null>(null)
 	let wrong = $state('')
-	let chooser = $state<HTMLInputElement>()
+	/** What would change was told of another state of the project than it is in now. */
+	const stale = $derived(brought !== null && brought.turn !== p.turn)
 
 	const counts = $derived.by(() => {
 		const { head } = p
@@ -136,28 +138,31 @@
 						A ZIP of this project that was changed elsewhere, by hand or by a program. You see first what would be
 						otherwise; then it is one step, which one undo turns back.
 					</p>
-					<input
-						bind:this={chooser}
-						type="file"
-						class="hidden"
+					<FileButton
+						says={reading ? `Reading ${reading}…` : 'Choose a ZIP…'}
+						label="A ZIP of a project"
 						accept=".zip,application/zip"
-						aria-label="A ZIP of a project"
-						onchange={(e) => {
-							void choose(e.currentTarget.files?.[0])
-							e.currentTarget.value = ''
-						}}
+						disabled={!!reading}
+						chosen={(file) => void choose(file)}
 					/>
-					<button class="button" disabled={!!reading} onclick={() => chooser?.click()}
-						>{reading ? `Reading ${reading}…` : 'Choose a ZIP…'}</button
-					>
 					{#if wrong}<p class="border-l-2 border-brick pl-2 text-brick" role="alert">{wrong}</p>{/if}
 					{#if brought}
 						<div class="flex w-full flex-col gap-3 border-t border-line pt-3" role="status">
 							{#if brought.changes.length}
 								<p><b>{brought.name}</b> would change this:</p>
 								<Differences changes={brought.changes} />
+								{#if stale}<p class="border-l-2 border-brick pl-2 text-brick">
+										The project has changed since this was looked at: look again, so that nothing of that is lost
+										unseen.
+									</p>{/if}
 								<div class="flex gap-2">
-									<button class="button button-main" onclick={take}>Take it over</button>
+									{#if stale}
+										<button class="button button-main" onclick={() => brought && void choose(brought.file)}
+											>Look again</button
+										>
+									{:else}
+										<button class="button button-main" onclick={take}>Take it over</button>
+									{/if}
 									<button class="button" onclick={() => (brought = null)}>Leave it</button>
 								</div>
 							{:else}

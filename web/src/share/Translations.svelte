@@ -1,4 +1,5 @@
 <script lang="ts">
+	import FileButton from '../controls/FileButton.svelte'
 	import { languageName } from '../rules/languages'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { fileName, keep } from './exchange'
@@ -8,7 +9,6 @@
 	const languages = $derived(w.project.head.project.languages ?? [])
 	let chosen = $state('')
 	const language = $derived(languages.includes(chosen) ? chosen : (languages[0] ?? ''))
-	let chooser = $state<HTMLInputElement>()
 	let wrong = $state('')
 
 	function save() {
@@ -19,9 +19,8 @@
 		)
 	}
 
-	async function take(file: File | undefined) {
+	async function take(file: File) {
 		wrong = ''
-		if (!file) return
 		try {
 			const made = w.project.make('takePO', { text: await file.text() })
 			w.notices.say(`${made.text}.`, 'done', w.project.undoOf(made))
@@ -41,17 +40,11 @@
 		</label>
 		<button class="button" onclick={save}>Save as PO</button>
 	{/if}
-	<button class="button" onclick={() => chooser?.click()}>Bring in a PO…</button>
-	<input
-		bind:this={chooser}
-		type="file"
-		class="hidden"
+	<FileButton
+		says="Bring in a PO…"
+		label="A translated file"
 		accept=".po,.pot,text/x-gettext-translation"
-		aria-label="A translated file"
-		onchange={(e) => {
-			void take(e.currentTarget.files?.[0])
-			e.currentTarget.value = ''
-		}}
+		chosen={(file) => void take(file)}
 	/>
 </div>
 {#if wrong}<p class="border-l-2 border-brick pl-2 text-brick" role="alert">{wrong}</p>{/if}

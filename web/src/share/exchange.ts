@@ -17,6 +17,9 @@ export interface Brought {
 	name: string
 	changes: Differing[]
 	state: string
+	file: File
+	/** How often the project had changed when it was told. */
+	turn: number
 }
 
 /** Gives the browser something to keep as a file. */
@@ -49,8 +52,9 @@ export const savePage = (p: Project, notices: Notices) => saveAs(p, notices, 'pa
 
 /** Asks what a ZIP would change; nothing is changed by that. */
 export async function bring(p: Project, file: File): Promise<Brought> {
-	const told = await send<Omit<Brought, 'name'>>(`/api/projects/${p.id}/bring-in`, file)
-	return { ...told, name: file.name }
+	const { turn } = p
+	const told = await send<Pick<Brought, 'changes' | 'state'>>(`/api/projects/${p.id}/bring-in`, file)
+	return { ...told, name: file.name, file, turn }
 }
 
 /** Makes the project what was brought in, as one edit. */
