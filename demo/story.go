@@ -140,5 +140,5 @@ func withStory(d *document.Document, pans *canvas) *document.Document {
 		c, err := author.TextRule(d, text)
 		d = do(d, c, err)
 	}
-	return inGerman(d)
+	return d
 }

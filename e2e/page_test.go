@@ -47,8 +47,8 @@ func TestThePageThatPlays(t *testing.T) {
 	k.alone(1280, 800)
 	k.axe()
 	k.accessible("the title of the page that plays")
-	k.keys(input.Enter) // Play has the focus
-	k.see("[data-testid=playing]", "Quay")
+	k.keys(input.Enter) // New game has the focus
+	k.see("[data-testid=place]", "Quay")
 	k.see("[data-testid=line]", "Low tide")
 	k.keys(input.KeyL)
 	k.see("[data-testid=language]", "de")
@@ -69,7 +69,7 @@ func TestThePageThatPlays(t *testing.T) {
 	k.gone("main h1")
 	k.walksAlone(input.ArrowRight, float64(at))
 	k.keys(input.Escape)
-	k.press("Begin anew")
+	k.press("Again")
 	k.gone("main h1")
 	within(t, soon, func() error {
 		if now, _ := k.hero(); now != x {
@@ -83,7 +83,7 @@ func TestThePageThatPlays(t *testing.T) {
 	if k.eval(`() => azzel.hero()`) != before {
 		t.Error("keys of the editor move the hero")
 	}
-	k.see("[data-testid=playing]", "Quay")
+	k.see("[data-testid=place]", "Quay")
 	k.gone("[data-testid=notice]")
 	if n := k.eval(`() => String(performance.getEntriesByType('resource').filter((e) => !/^(data|blob):/.test(e.name)).length)`); n != "0" {
 		t.Errorf("it asked for %s things from elsewhere", n)
@@ -95,8 +95,8 @@ func TestThePageIsPlayedWithFingers(t *testing.T) {
 	k := startWith(t, nil).open()
 	k.alone(390, 844)
 	k.fingers()
-	k.tap("main button", "Play")
-	k.see("[data-testid=playing]", "Quay")
+	k.tap("main button", "New game")
+	k.see("[data-testid=place]", "Quay")
 	k.see("[data-testid=line]", "Low tide")
 	within(t, soon, func() error {
 		if k.eval(`() => String(document.documentElement.scrollWidth <= 390 && document.documentElement.scrollHeight <= 844)`) != "true" {
@@ -115,6 +115,6 @@ func TestThePageIsTriedInATab(t *testing.T) {
 	href := k.attribute("main[aria-label=Share] a[target=_blank]", "href")
 	k.visit(href)
 	k.see("main h1", "The Saltworks")
-	k.press("Play")
-	k.see("[data-testid=playing]", "Quay")
+	k.press("New game")
+	k.see("[data-testid=place]", "Quay")
 }

@@ -95,7 +95,7 @@ func (p *Project) Check() error {
 	if len(p.Pins) > MaxKinds {
 		return fmt.Errorf("at most %d kinds are offered first", MaxKinds)
 	}
-	if err := first(checkFrames(p.Hero.Frames), checkPlainValues(p.MapValues), checkSettings(p.MapProperties, kind.OfMaps)); err != nil {
+	if err := first(checkFrames(p.Hero.Frames), checkPlainValues(p.MapValues), p.checkGame(), checkSettings(p.MapProperties, kind.OfMaps)); err != nil {
 		return err
 	}
 	if p.Screen != (Size{}) {
@@ -298,5 +298,5 @@ func (f *Flag) Check() error { return first(checkID("the flag", f.ID), checkName
 
 // Check finds what is wrong with a counter.
 func (c *Counter) Check() error {
-	return first(checkID("the counter", c.ID), checkName(c.Name), checkRange("what a counter starts with", c.Start, -MaxNumber, MaxNumber))
+	return first(checkID("the counter", c.ID), checkName(c.Name), checkRange("what a counter starts with", c.Start, -MaxNumber, MaxNumber), checkWord("where a counter is shown", c.Shown, corners))
 }

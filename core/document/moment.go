@@ -13,6 +13,9 @@ type Moment struct {
 	// Tick is how many steps of 1/60 s were played before, Seed what dice follow from.
 	Tick int64 `json:"tick"`
 	Seed int64 `json:"seed"`
+	// Clock is how many ticks of days have passed, Round what was counted since the hero began on a map.
+	Clock int64    `json:"clock,omitempty"`
+	Round *RoundSo `json:"round,omitempty"`
 	// Hearts are those of the hero, Lives what is left where they are counted.
 	Hearts int `json:"hearts"`
 	Lives  int `json:"lives,omitempty"`
@@ -85,6 +88,13 @@ type ThingSo struct {
 	Is  []string `json:"is"`
 	// Own are the flags and counters of its own that are not what they are at first.
 	Own []OwnSo `json:"own,omitempty"`
+}
+
+// RoundSo is what was counted since the hero began on a map: ticks and moves.
+type RoundSo struct {
+	Map   ID    `json:"map"`
+	Ticks int64 `json:"ticks"`
+	Moves int   `json:"moves,omitempty"`
 }
 
 // OwnSo is what a flag, as 0 or 1, or a counter of an entity's own is, by the key of its setting.
@@ -222,9 +232,14 @@ func (s Spot) check(what string) error {
 	return first(checkID(what, s.Map), checkRange(what, int(s.X), -maxSpot, maxSpot), checkRange(what, int(s.Y), -maxSpot, maxSpot))
 }
 
-// check finds what is wrong with a moment.
-func (m *Moment) check() error {
-	if err := first(checkRange("when it was", int(m.Tick), 0, maxTick), checkRange("hearts", m.Hearts, 0, 1<<20), checkRange("lives", m.Lives, 0, 1<<20),
+// Check finds what is wrong with a moment.
+func (m *Moment) Check() error {
+	if r := m.Round; r != nil {
+		if err := first(checkID("the map that is to be finished", r.Map), checkRange("how long it was played", int(r.Ticks), 0, maxTick), checkRange("how many moves were made", r.Moves, 0, 1<<30)); err != nil {
+			return err
+		}
+	}
+	if err := first(checkRange("when it was", int(m.Tick), 0, maxTick), checkRange("the time of day", int(m.Clock), 0, maxTick), checkRange("hearts", m.Hearts, 0, 1<<20), checkRange("lives", m.Lives, 0, 1<<20),
 		checkRange("how much is so", len(m.Flags)+len(m.Rules)+len(m.Things)+len(m.Counters)+len(m.Spent)+len(m.Given)+len(m.Sheets)+len(m.Drawn), 0, maxSo), checkRange("an answer", m.Chosen, 0, MaxAnswers),
 		checkRange("how much is said", len(m.Lines)+len(m.Waits), 0, maxLines),
 		checkRange("what is held", m.Held, 0, 1<<len(Keys)-1), checkRange("how much moves", len(m.Bodies)+len(m.Entered)+len(m.Touching)+len(m.Timers)+len(m.Worn)+len(m.Made)+len(m.Party)+len(m.Trail)+len(m.Shots), 0, maxSo),

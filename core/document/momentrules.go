@@ -32,7 +32,7 @@ type LayerAt struct {
 }
 
 // Ends are how a game ends.
-var Ends = []string{"won", "lost"}
+var Ends = []string{"won", "lost", "done"}
 
 // Waits are what a rule waits for, besides time and its line: somebody who walks, something to be so, others that it began.
 var Waits = []string{"", "walk", "so", "all"}

@@ -31,6 +31,10 @@ type Project struct {
 	// Language is what the texts are written in, empty for OwnLanguage; Languages are those that they are said in besides.
 	Language  string   `json:"language,omitempty"`
 	Languages []string `json:"languages,omitempty"`
+	// GameValues are the settings of the game as a whole that differ from the defaults, Words what the game itself says
+	// otherwise.
+	GameValues []kind.Value `json:"gameValues,omitempty"`
+	Words      []WordChange `json:"words,omitempty"`
 }
 
 // Size is a width and a height in cells.
@@ -349,4 +353,6 @@ type Counter struct {
 	ID    ID     `json:"id"`
 	Name  string `json:"name"`
 	Start int    `json:"start"`
+	// Shown is where it is on the player's screen: one of Corners, empty for nowhere.
+	Shown string `json:"shown,omitempty"`
 }

@@ -69,12 +69,12 @@ const (
 // Check finds what is wrong with a pin.
 func (p *Pin) Check() error {
 	return first(checkID("the pin", p.ID), checkName(p.Name), checkNote(p.Note), checkOrder(p.Order), checkID("a pin's map", p.At.Map),
-		checkRange("where a pin is", p.At.X, -1<<30, 1<<30), checkRange("where a pin is", p.At.Y, -1<<30, 1<<30), p.Moment.check())
+		checkRange("where a pin is", p.At.X, -1<<30, 1<<30), checkRange("where a pin is", p.At.Y, -1<<30, 1<<30), p.Moment.Check())
 }
 
 // Check finds what is wrong with a recording.
 func (r *Recording) Check() error {
-	if err := first(checkID("the recording", r.ID), checkName(r.Name), checkNote(r.Note), checkOrder(r.Order), r.Start.check(),
+	if err := first(checkID("the recording", r.ID), checkName(r.Name), checkNote(r.Note), checkOrder(r.Order), r.Start.Check(),
 		checkRange("how often keys changed", len(r.Keys), 0, maxHeld), checkRange("what happened", len(r.Course), 0, maxCourse)); err != nil {
 		return err
 	}

@@ -1,6 +1,9 @@
 package kind
 
-import "slices"
+import (
+	"slices"
+	"strings"
+)
 
 // Keys of the settings of maps that the core itself asks for.
 const (
@@ -24,6 +27,13 @@ const (
 	MapRemembers    = "sightRemembers"
 	MapSound        = "sound"
 	NoSound         = "none"
+	MapDays         = "days"
+	MapWeather      = "weather"
+	MapTimeLimit    = "timeLimit"
+	MapMoveLimit    = "moveLimit"
+	MapStars        = "stars"
+	MapTwoStars     = "twoStars"
+	MapThreeStars   = "threeStars"
 )
 
 // What MapView can be.
@@ -44,7 +54,22 @@ const (
 	CameraFollows = "follows"
 	CameraWhole   = "whole"
 	CameraScreens = "screens"
+	DaysPass      = "pass"
+	DaysStand     = "stand"
+	DaysInside    = "inside"
 )
+
+// What earns stars.
+const (
+	StarsNot       = "nothing"
+	StarsMoves     = "moves"
+	StarsTime      = "time"
+	StarsTries     = "tries"
+	StarsCollected = "collected"
+)
+
+// Weathers are what the weather can be on a map.
+var Weathers = []string{"none", "rain", "snow", "fog", "heat"}
 
 // longestMap is the most cells that a side of a map has.
 const longestMap = 2048
@@ -55,9 +80,10 @@ var mapGroups = []struct {
 	keys []string
 }{
 	{"Moving", []string{MapView, MapWalking, MapWays, MapGravity, MapJump, MapRun, MapAir, MapWind, MapWindForce}},
-	{"Seen and heard", []string{MapBackground, MapDarkness, MapSight, MapRemembers, MapSound}},
+	{"Seen and heard", []string{MapBackground, MapDarkness, MapSight, MapRemembers, MapSound, MapDays, MapWeather}},
 	{"Camera", []string{"screenWidth", "screenHeight", "camera", MapFreeAcross, MapFreeDown, "cameraEnds", "cameraRight", "cameraDown"}},
 	{"Over time", []string{"enteredAgain"}},
+	{"Finishing it", []string{MapTimeLimit, MapMoveLimit, MapStars, MapTwoStars, MapThreeStars}},
 }
 
 // MapGroup is the heading under which a setting of maps stands.
@@ -82,6 +108,8 @@ func MapMatters(key string, is func(key string) Datum) bool {
 		return word(MapWind) != "none"
 	case MapRemembers:
 		return is(MapSight).Thousandths() != 0
+	case MapTwoStars, MapThreeStars:
+		return word(MapStars) != StarsNot
 	case "cameraEnds":
 		return word("camera") != "whole"
 	case "cameraRight", "cameraDown", MapFreeAcross, MapFreeDown:
@@ -115,4 +143,11 @@ var OfMaps = settings(
 	called("wind force", number(MapWindForce, "3", "cells/s", 0, 50, "How strongly it blows")),
 	chosen(MapSound, "none, "+ambience, "What is heard all over it"),
 	called("when it is entered again", chosen(MapEnteredAgain, "remembers=remembers what happened, afresh=starts afresh", "What becomes of it meanwhile")),
+	called("day and night", chosen(MapDays, DaysPass+"=pass, "+DaysStand+"=stand still, "+DaysInside+"=are not seen", "Where a day of the game has a length")),
+	chosen(MapWeather, strings.Join(Weathers, ", "), "What it is like there"),
+	called("time for it", none("without end", Setting{Key: MapTimeLimit, Name: MapTimeLimit, Type: Duration, Default: "0", Unit: "seconds", Most: 7200_000, Help: "The game is lost when it is over"})),
+	called("moves for it", none("without end", number(MapMoveLimit, "0", "", 0, 100_000, "The game is lost when they are used up"))),
+	called("stars for", chosen(MapStars, StarsNot+"=nothing, "+StarsMoves+"=few moves, "+StarsTime+"=little time, "+StarsTries+"=few tries, "+StarsCollected+"=what was collected", "One is for finishing it")),
+	called("two stars", number(MapTwoStars, "0", "", 0, 100_000, "At the most so many moves, seconds, tries; at least so many collected")),
+	called("three stars", number(MapThreeStars, "0", "", 0, 100_000, "At the most so many moves, seconds, tries; at least so many collected")),
 )

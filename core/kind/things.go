@@ -22,7 +22,8 @@ var things = []Kind{
 	{ID: Sign, Name: "Sign", Help: "Says something when it is read", Solid: true, Settings: settings(written("says", "What the player reads"))},
 	{ID: Light, Name: "Light", Help: "Lights up what lies around it", State: "Lit at the start", Settings: settings(
 		dragged("radius", "3", 200, HandleRound, "How far it shines"), colour("colour", "#ffd890", "Its colour"),
-		chosen("flicker", "steady, flickering, pulsing", "How it burns"))},
+		chosen("flicker", "steady, flickering, pulsing", "How it burns"),
+		chosen("shines", "always, night=when it is dark", "By the time of day, where one passes"))},
 	{ID: Sound, Name: "Sound place", Help: "Something that is heard near it", State: "Heard at the start", Veiled: true, Settings: settings(
 		chosen("plays", ambience, "What is heard"), dragged("radius", "6", 200, HandleRound, "How far it is heard"),
 		number("loudness", "80", "percent", 0, 100, "How loud it is in its middle"))},

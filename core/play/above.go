@@ -66,10 +66,10 @@ func (g *Game) above(m *world.Ground, in Input, quiet bool) {
 	movedX := g.move(b, dx*ax, 0)
 	movedY := g.move(b, 0, dy*ay)
 	if !movedX && dx != 0 {
-		g.push(m, dx, 0)
+		g.push(m, dx, 0, 0, 0)
 	}
 	if !movedY && dy != 0 {
-		g.push(m, 0, dy)
+		g.push(m, 0, dy, 0, 0)
 	}
 	if !movedX && dx != 0 && dy == 0 {
 		g.slide(b, w, dx, 0, ay)
@@ -120,7 +120,8 @@ func (g *Game) stepwise(m *world.Ground, b *Body, w *world.Gait, dx, dy, ax, ay 
 		if g.blockedStep(m, b, dx, dy) {
 			b.Steps = 0
 			if dx == 0 || dy == 0 {
-				g.push(m, dx, dy)
+				// its box stands off the sides of its cell
+				g.push(m, dx, dy, max(0, (cw-w.W)/2), max(0, (ch-w.H)/2))
 			}
 			return
 		}

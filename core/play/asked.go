@@ -64,6 +64,8 @@ func (g *Game) holdsTrue(n *rules.Node, it world.Ref) bool {
 		return g.Lies(n.At) == (n.Word == rules.WordLies)
 	case rules.WordIsOnMap:
 		return g.Hero().Map == g.Stage.MapOf(n.At.ID)
+	case rules.WordBetween:
+		return g.between(g.number(n), g.numberOf(n, "most"))
 	case rules.WordChance:
 		return !g.asking && g.roll(n.ID, 100) < g.number(n)
 	case rules.WordLooks, rules.WordNear:

@@ -126,12 +126,12 @@ func (g *Game) slides(m *world.Ground, b *Body) {
 }
 
 // push pushes the block that the hero walks against: from above by a cell, if the next one is free;
-// from the side as far as the hero goes, half as fast as it runs.
-func (g *Game) push(m *world.Ground, dx, dy int64) {
+// from the side as far as the hero goes, half as fast as it runs. What lies offX and offY farther is reached.
+func (g *Game) push(m *world.Ground, dx, dy, offX, offY int64) {
 	hero := g.Hero()
 	box := g.extent(hero)
 	w, h := m.Cell()
-	ahead := world.Box{Left: box.Left + dx*Sub, Top: box.Top + dy*Sub, Right: box.Right + dx*Sub, Bottom: box.Bottom + dy*Sub}
+	ahead := world.Box{Left: box.Left + dx*(Sub+offX), Top: box.Top + dy*(Sub+offY), Right: box.Right + dx*(Sub+offX), Bottom: box.Bottom + dy*(Sub+offY)}
 	g.findLively(m)
 	var b *Body
 	g.around.near(m, ahead, func(i int32) bool {
@@ -152,6 +152,7 @@ func (g *Game) push(m *world.Ground, dx, dy int64) {
 			if b.X != x {
 				if b.Drawn != int32(g.Tick)-1 {
 					g.happen(happening{on: rules.WordPush, m: m.Ref, thing: b.Of})
+					g.pushed(m)
 				}
 				b.Drawn = int32(g.Tick) // the tick in which it was pushed last
 			}
@@ -168,6 +169,7 @@ func (g *Game) push(m *world.Ground, dx, dy int64) {
 			b.Flags |= Stepping
 			g.tell("push", g.Stage.Thing(b.Of).Name)
 			g.happen(happening{on: rules.WordPush, m: m.Ref, thing: b.Of})
+			g.pushed(m)
 		}
 	}
 }

@@ -39,7 +39,7 @@ func (g *Game) touch(m *world.Ground) {
 			if !g.Is(r, Reached) {
 				g.setThing(r, Reached, true)
 				g.tell("goal", t.Name)
-				g.happen(happening{on: rules.WordEnter, m: m.Ref, thing: r})
+				g.reachesGoal(m, r)
 			}
 		case kind.Checkpoint:
 			if b := g.Hero(); !g.Is(r, Reached) {

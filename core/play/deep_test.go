@@ -21,7 +21,7 @@ func (r *run) again() *run {
 	if err != nil {
 		r.t.Fatal(err)
 	}
-	return &run{r.t, r.d, g}
+	return &run{t: r.t, d: r.d, g: g}
 }
 
 // chests are three of a kind of one's own, one under the hero and two beside it.

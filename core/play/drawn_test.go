@@ -34,7 +34,7 @@ func drawn(t *testing.T, rows string, settings ...string) *run {
 	if err != nil {
 		t.Fatal(err)
 	}
-	return &run{t, d, g}
+	return &run{t: t, d: d, g: g}
 }
 
 // warden is a kind of hero of one's own that differs in some settings.

@@ -60,6 +60,15 @@ var happens = map[string]struct {
 		}
 		r.g = g
 	}, nil},
+	rules.WordHour: {"the hour 9 strikes", func(r *run) { r.hold(0, 70) }, day},
+	rules.WordDone: {"the hero finishes Drawn", func(r *run) { r.reads(uses + "then\n\tfinish this map"); r.press(play.InputUse) }, nil},
+	rules.WordLoads: {"a kept game is gone on with", func(r *run) {
+		g, gone, err := play.Load(r.g.Stage, r.g.Moment())
+		if err != nil || gone != 0 {
+			r.t.Fatalf("%d things are gone: %v", gone, err)
+		}
+		r.g = g
+	}, nil},
 	rules.WordGetsSet:  {"Flag becomes set", func(r *run) { r.reads(uses + "then\n\tset Flag\n\tset Flag"); r.press(play.InputUse) }, nil},
 	rules.WordGetsBare: {"Flag becomes cleared", func(r *run) { r.reads(uses + "then\n\tset Flag\n\tclear Flag\n\tclear Flag"); r.press(play.InputUse) }, nil},
 	rules.WordCounts:   {"Salt comes to 5", func(r *run) { r.reads(uses + "then\n\tadd 2 to Salt"); r.press(play.InputUse); r.press(play.InputUse) }, nil},

@@ -165,6 +165,10 @@ func part(r *run, name string) any {
 		return len(r.g.Turned())
 	case "how often rules asked chance":
 		return g.Lucky()
+	case "the time of day":
+		return g.Clock > 0
+	case "time and moves of the map to be finished":
+		return g.Round.Ticks > 0
 	case "what is in hand":
 		return g.Hand
 	case "flags and counters of things' own":

@@ -19,6 +19,13 @@ func (g *Game) answers(n *rules.Node) []string {
 	return out
 }
 
+// Reads has the game be read in a language of the project from now on, empty for what the texts are written in.
+func (g *Game) Reads(language string) {
+	if language == "" || slices.Contains(g.Stage.Doc.Project.Languages, language) {
+		g.Language = language
+	}
+}
+
 // nextLanguage reads on in the next of the project's languages, after the last in the first again.
 func (g *Game) nextLanguage() {
 	all := g.Stage.Doc.Project.Languages

@@ -7,6 +7,7 @@ import (
 	"azzel/core/world"
 	"fmt"
 	"slices"
+	"strings"
 )
 
 // Tally is how much a source has made: in all, which wave it is in, and how many of that.
@@ -181,7 +182,8 @@ func (g *Game) builds(r world.Ref, t *world.Thing) bool {
 	p := t.Doing.Makes[next]
 	what := g.Stage.Thing(p.First).Name
 	if have := g.Purse(); have < p.Odds {
-		g.says(fmt.Sprintf("%s costs %d, and you have %d.", what, p.Odds, have), false, world.None)
+		says := strings.NewReplacer("{what}", g.Stage.Doc.Says(g.Language, what), "{n}", fmt.Sprint(p.Odds), "{have}", fmt.Sprint(have))
+		g.says(says.Replace(g.Stage.Doc.GameSays(g.Language, "costs")), false, world.None)
 		return true
 	}
 	g.pay(p.Odds)

@@ -39,6 +39,8 @@ var Remembered = []Memory{
 	{"who was defeated", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},
 	{"where things moved to", Stays, AtFirst, Stays, Stays, AtFirst, ThatTime},
 	{"checkpoints reached", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
+	{"the time of day", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
+	{"time and moves of the map to be finished", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
 	{"hearts", Stays, Stays, Stays, AtFirst, AtFirst, ThatTime},
 	{"lives", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
 	{"where other heroes wait", Stays, Stays, Stays, Stays, AtFirst, ThatTime},

@@ -12,7 +12,7 @@ import (
 // Moment is the game as it stands, by ids.
 func (g *Game) Moment() document.Moment {
 	st, s := g.Stage, g.State
-	out := document.Moment{Tick: s.Tick, Seed: s.Seed, Hearts: int(s.Count(Hearts)), Lives: int(s.Count(Lives)), Hero: g.figure(g.Hero()),
+	out := document.Moment{Tick: s.Tick, Seed: s.Seed, Clock: s.Clock, Round: g.roundSo(), Hearts: int(s.Count(Hearts)), Lives: int(s.Count(Lives)), Hero: g.figure(g.Hero()),
 		Entry: g.spot(s.Entry), Back: g.spot(s.Back), Fade: int(s.Fade), Held: int(s.Held), Hand: s.Hand, Language: s.Language, Side: s.Side, Roam: s.Roam}
 	for _, p := range []*document.Spot{&out.Back, &out.Entry} {
 		if p.Map == "" { // its map was removed
@@ -241,13 +241,14 @@ func Resume(st *world.Stage, at document.Moment) (*Game, error) {
 	if st.MapOf(at.Hero.Map) < 0 {
 		return nil, ErrPlaceGone
 	}
-	s := &State{Tick: at.Tick, Seed: at.Seed, Leaving: world.None, Sent: world.None, Inside: world.None, Fade: int16(at.Fade), Held: Input(at.Held), Hand: at.Hand, Language: at.Language, Side: at.Side, Roam: at.Roam}
+	s := &State{Tick: at.Tick, Seed: at.Seed, Clock: at.Clock, Leaving: world.None, Sent: world.None, Inside: world.None, Fade: int16(at.Fade), Held: Input(at.Held), Hand: at.Hand, Language: at.Language, Side: at.Side, Roam: at.Roam}
 	g := gameOf(st, s)
 	g.room(st)
 	s.setCount(Hearts, int32(at.Hearts))
 	s.setCount(Lives, int32(at.Lives))
 	s.setCount(CameFrom, int32(st.MapOf(at.CameFrom))+1)
 	s.Bodies = []Body{bodyOf(st, at.Hero)}
+	s.resumeRound(st, at)
 	s.Entry, s.Back = placeOf(st, at.Entry), placeOf(st, at.Back)
 	s.Cam.Map, s.Looked.Map = world.None, world.None
 	for _, id := range at.Flags {

@@ -13,6 +13,7 @@ import (
 	"encoding/json"
 	"errors"
 	"reflect"
+	"slices"
 	"strings"
 	"testing"
 )
@@ -40,6 +41,8 @@ type run struct {
 	t *testing.T
 	d *document.Document
 	g *play.Game
+	// told is what was told since it began.
+	told []play.Event
 }
 
 func stage(d *document.Document) *world.Stage { return world.New(d, chart.New(d, nil), nil) }
@@ -50,7 +53,7 @@ func begin(t *testing.T, d *document.Document) *run {
 	if err != nil {
 		t.Fatal(err)
 	}
-	return &run{t, d, g}
+	return &run{t: t, d: d, g: g}
 }
 
 // hold plays ticks with an input, on the document as it is now.
@@ -60,7 +63,13 @@ func (r *run) hold(in play.Input, ticks int) {
 	}
 	for range ticks {
 		r.g.Step(in)
+		r.told = append(r.told, r.g.Told...)
 	}
+}
+
+// toldOf reports whether something was told.
+func (r *run) toldOf(is string) bool {
+	return slices.ContainsFunc(r.told, func(e play.Event) bool { return e.Is == is })
 }
 
 func (r *run) hero() *play.Body { return r.g.Hero() }
@@ -253,7 +262,7 @@ func TestStateIsPlainData(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	b := &run{t, d, &play.Game{Stage: a.g.Stage, State: &play.State{}}}
+	b := &run{t: t, d: d, g: &play.Game{Stage: a.g.Stage, State: &play.State{}}}
 	if err := json.Unmarshal(data, b.g.State); err != nil {
 		t.Fatal(err)
 	}

@@ -41,6 +41,7 @@ func (g *Game) Enter(next *world.Stage) {
 		}
 	}
 	s.Known, s.Looked.Map = known, world.None
+	s.Round.Map = movedMap(was, next, s.Round.Map)
 	s.Cam.Map = movedMap(was, next, s.Cam.Map)
 	s.Inside = movedThing(was, next, s.Inside)
 	s.Show.enter(was, next)

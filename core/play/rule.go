@@ -54,7 +54,7 @@ func (g *Game) waiting(h happening) []*document.Rule {
 	w := rules.Happening{Word: h.on, At: h.of}
 	if t := g.Stage.Thing(h.thing); t != nil {
 		w.At, w.Kind = document.Object{Type: document.TypeEntity, Map: g.Stage.Grounds[h.m].ID, ID: t.ID}, document.ID(t.Kind)
-	} else if h.on == rules.WordArrive || h.on == rules.WordGoes {
+	} else if h.on == rules.WordArrive || h.on == rules.WordGoes || h.on == rules.WordDone {
 		w.At = document.Object{Type: document.TypeMap, ID: g.Stage.Grounds[h.m].ID}
 	}
 	return rules.Waiting(g.Stage.Doc, w)
@@ -207,7 +207,7 @@ func (g *Game) do(n *rules.Node, t *Thread) (waits bool) {
 		g.acted(n, it)
 	case rules.WordFollow, rules.WordPart:
 		g.eachOf(n, it, func(r world.Ref) { g.accompanies(r, n.Word == rules.WordFollow) })
-	case rules.WordZoom, rules.WordPicture, rules.WordSound, rules.WordBed, rules.WordHush,
+	case rules.WordZoom, rules.WordPicture, rules.WordSound, rules.WordBed, rules.WordHush, rules.WordWeather,
 		rules.WordWatch, rules.WordViewBack, rules.WordDarken, rules.WordLighten, rules.WordTint, rules.WordShake, rules.WordCaption:
 		return g.shows(n, t)
 	case rules.WordDisguise:
@@ -220,9 +220,15 @@ func (g *Game) do(n *rules.Node, t *Thread) (waits bool) {
 		from, most := g.number(n), g.numberOf(n, "most")
 		g.setCounter(n.At.ID, min(from, most)+g.roll(n.ID, abs(most-from)+1))
 	case rules.WordWin, rules.WordLose:
-		g.Over = map[bool]Over{true: OverWon, false: OverLost}[n.Word == rules.WordWin]
-		g.Ending = g.text(n)
-		g.tell(n.Word, g.Ending)
+		g.concludes(map[bool]Over{true: OverWon, false: OverLost}[n.Word == rules.WordWin], g.text(n))
+	case rules.WordFinish:
+		if m := g.Ground(); m != nil {
+			g.finishes(m)
+		}
+	case rules.WordSave:
+		g.tell(rules.WordSave, "")
+	case rules.WordIsHour:
+		g.setsClock(g.number(n))
 	case rules.WordSet, rules.WordClear:
 		g.setFlag(n.At.ID, n.Word == rules.WordSet)
 	case rules.WordAdd:

@@ -35,7 +35,9 @@ type Show struct {
 	PictureLeft int32
 	// Sound is what was heard last, and Sounds how often something was; Bed is what is heard all the time, empty as the map says.
 	Sound, Bed string
-	Sounds     int64
+	// Weather is what rules let the weather be, empty as the map says.
+	Weather string
+	Sounds  int64
 	// Held tells that a scene held the hero in the tick before.
 	Held bool
 }
@@ -128,6 +130,11 @@ func (g *Game) shows(n *rules.Node, t *Thread) bool {
 		return false
 	case rules.WordBed:
 		s.Bed = n.Blank("sound").Word()
+		return false
+	case rules.WordWeather:
+		if s.Weather = n.Blank("weather").Word(); s.Weather == rules.Weathers[0] {
+			s.Weather = ""
+		}
 		return false
 	case rules.WordHush:
 		s.Bed = ""

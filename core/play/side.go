@@ -59,7 +59,7 @@ func (g *Game) side(m *world.Ground, in, pressed Input) {
 	x, y, ducked := b.X, b.Y, b.Flags&Ducked
 	level := g.across(m, b, w, b.VX+w.WindX+flowX, stands)
 	if dx != 0 && b.X == x && b.Push == 0 {
-		g.push(m, dx, 0)
+		g.push(m, dx, 0, 0, 0)
 	}
 	g.upDown(m, b, w, b.VY+w.WindY+flowY, dy > 0)
 	b.Early, b.Grace = max(0, b.Early-1), max(0, b.Grace-1)

@@ -42,7 +42,7 @@ func TestSight(t *testing.T) {
 	if now, known := sees(r, 0, 0); now || !known {
 		t.Errorf("from afar the corner is seen %v, known %v", now, known)
 	}
-	was := &run{t, r.d, rec.At(0)}
+	was := &run{t: t, d: r.d, g: rec.At(0)}
 	if _, known := sees(was, 11, 4); known {
 		t.Error("pulled back it knows what it saw later")
 	}

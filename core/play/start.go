@@ -89,7 +89,7 @@ type start struct {
 
 func begin(st *world.Stage, how start, seed int64) *Game {
 	m := how.m
-	g := gameOf(st, &State{Seed: seed, Side: how.side, Language: how.given.Language, Leaving: world.None, Sent: world.None, Inside: world.None, Bodies: []Body{{Of: how.hero, Map: m.Ref}}})
+	g := gameOf(st, &State{Seed: seed, Side: how.side, Language: how.given.Language, Leaving: world.None, Sent: world.None, Inside: world.None, Round: Round{Map: m.Ref}, Bodies: []Body{{Of: how.hero, Map: m.Ref}}})
 	g.room(st)
 	for _, id := range how.given.Flags {
 		g.setFlag(id, true)
@@ -123,7 +123,12 @@ func (g *Game) setRoam(on bool) {
 
 // anew begins the game again from where it began; of all that happened nothing is left.
 func (g *Game) anew() {
-	next, err := Start(g.Stage, g.Stage.Grounds[g.Entry.Map].ID, g.Seed)
+	g.beginsAnew(g.Stage.Grounds[g.Entry.Map].ID)
+}
+
+// beginsAnew begins the game again on a map.
+func (g *Game) beginsAnew(at document.ID) {
+	next, err := StartWith(g.Stage, at, Given{Language: g.Language}, g.Seed)
 	if err != nil {
 		g.Lost = NotLost
 		return

@@ -54,6 +54,10 @@ const (
 type State struct {
 	Tick int64
 	Seed int64
+	// Clock is how many ticks of days have passed.
+	Clock int64
+	// Round is what was counted since the hero began on a map.
+	Round Round
 	Situation
 	Bodies []Body
 	// Entered are the maps on which the hero has been, ascending: on them is what moves. These
@@ -260,6 +264,7 @@ const (
 	NotOver Over = iota
 	OverWon
 	OverLost
+	OverDone // the map is finished, another one follows
 )
 
 // Hero is the hero's body.
@@ -280,6 +285,10 @@ type Game struct {
 	Stage *world.Stage
 	*State
 	queue []happening
+	// last tells that the last move was made.
+	last bool
+	// finishing tells that rules are told that a map is finished.
+	finishing bool
 	// Told is what happened in the tick, for the bar.
 	Told []Event
 	// lively are the bodies of the map, around where they are, as of a tick.

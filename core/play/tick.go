@@ -27,7 +27,11 @@ func (g *Game) Step(in Input) {
 		return
 	case s.Over != NotOver:
 		if pressed&(InputUse|InputJump) != 0 {
-			g.anew()
+			if s.Over == OverDone {
+				g.onward()
+			} else {
+				g.anew()
+			}
 		}
 		return
 	case s.Leaving >= 0 || s.Sent >= 0 || s.Fade > 0 || s.Lost != NotLost:
@@ -58,12 +62,18 @@ func (g *Game) Step(in Input) {
 			m = g.Ground()
 		}
 		g.takeInHand(pressed)
+		from := g.standing(m)
 		g.act(m, in, pressed)
+		g.counting(m, from, pressed)
+		g.dayPasses(m)
 		g.rounds()
 		g.walkOn()
 		g.wait()
 	}
 	g.settle()
+	if g.last {
+		g.outOfMoves()
+	}
 	if len(g.Stage.Guised) > 0 && g.turnsInto() {
 		g.settle()
 	}

@@ -135,6 +135,7 @@ func (g *Game) enterMap() {
 	if g.stood > 0 && g.stood != m.Ref+1 {
 		g.happen(happening{on: rules.WordGoes, m: g.stood - 1, thing: world.None})
 	}
+	g.judged(m)
 	g.embody(m)
 	if !m.Remembers() {
 		here := func(r world.Ref) bool { return r >= m.First && r < m.After && !g.remembered(r) }

@@ -332,7 +332,7 @@ func TestVariantsAreDrawn(t *testing.T) {
 		if err != nil {
 			t.Fatal(err)
 		}
-		r := &run{t, d, g}
+		r := &run{t: t, d: d, g: g}
 		if r.there(sample.Door) {
 			t.Fatal("a door whose one variant is not being there is there")
 		}

@@ -104,6 +104,7 @@ var asks = map[string]struct {
 	rules.WordSees:        {"walker sees the hero", "disable walker", true, nil},
 	rules.WordIsLed:       {"\"hero\" is led", "play on as \"hero\"", false, func(r *run) { r.with(kind.Hero, 5, 2, 1, 1, false, document.Down) }},
 	rules.WordChance:      {"with a chance of Salt percent", "let Salt be 100", false, nil},
+	rules.WordBetween:     {"it is between the hours 22 and 3", "set the clock to hour 26", false, day},
 	rules.WordFirst:       {"this is the first time", "", true, nil},
 	rules.WordAble:        {"the hero has the double jump", "", false, nil},
 	rules.WordCameFrom:    {"the hero came from Drawn", "", false, nil},
@@ -210,15 +211,19 @@ var does = map[string]struct {
 		r.hold(0, 61)
 		return is == r.thing(kind.Item)+1 && r.g.Show.Picture == 0
 	}},
-	rules.WordSound:  {"sound chime\nsound thud", func(r *run) bool { return r.g.Show.Sound == "thud" && r.g.Show.Sounds == 2 }},
-	rules.WordBed:    {"let surf be heard", func(r *run) bool { return len(r.g.Heard()) == 1 && r.g.Heard()[0].Plays == "surf" }},
-	rules.WordHush:   {"let surf be heard\nhush what is heard\nset Flag", func(r *run) bool { return len(r.g.Heard()) == 0 && r.g.Flag(sample.DrawnFlag) }},
-	rules.WordTurn:   {"turn the hero left", func(r *run) bool { return r.hero().Look() == document.Left }},
-	rules.WordMove:   {"move character to arrival", func(r *run) bool { return r.g.Where(r.thing(kind.Character)).Left == 96*play.Sub }},
-	rules.WordHit:    {"strike walker", func(r *run) bool { return !r.g.There(r.called("walker")) }},
-	rules.WordFace:   {"turn the hero toward sign", func(r *run) bool { return r.hero().Look() == document.Down }},
-	rules.WordDefeat: {"defeat walker", func(r *run) bool { return !r.g.There(r.called("walker")) }},
-	rules.WordPlayAs: {"play on as \"hero\"", func(r *run) bool { return r.hero().Of == r.thing(kind.Hero) }},
+	rules.WordSound:   {"sound chime\nsound thud", func(r *run) bool { return r.g.Show.Sound == "thud" && r.g.Show.Sounds == 2 }},
+	rules.WordBed:     {"let surf be heard", func(r *run) bool { return len(r.g.Heard()) == 1 && r.g.Heard()[0].Plays == "surf" }},
+	rules.WordWeather: {"change the weather to snow", func(r *run) bool { return r.g.Weather() == "snow" }},
+	rules.WordIsHour:  {"set the clock to hour 17", func(r *run) bool { return r.g.Minute()/60 == 17 }},
+	rules.WordSave:    {"keep the game as it is now", func(r *run) bool { return r.toldOf("save") }},
+	rules.WordFinish:  {"finish this map", func(r *run) bool { return r.g.Over == play.OverWon }},
+	rules.WordHush:    {"let surf be heard\nhush what is heard\nset Flag", func(r *run) bool { return len(r.g.Heard()) == 0 && r.g.Flag(sample.DrawnFlag) }},
+	rules.WordTurn:    {"turn the hero left", func(r *run) bool { return r.hero().Look() == document.Left }},
+	rules.WordMove:    {"move character to arrival", func(r *run) bool { return r.g.Where(r.thing(kind.Character)).Left == 96*play.Sub }},
+	rules.WordHit:     {"strike walker", func(r *run) bool { return !r.g.There(r.called("walker")) }},
+	rules.WordFace:    {"turn the hero toward sign", func(r *run) bool { return r.hero().Look() == document.Down }},
+	rules.WordDefeat:  {"defeat walker", func(r *run) bool { return !r.g.There(r.called("walker")) }},
+	rules.WordPlayAs:  {"play on as \"hero\"", func(r *run) bool { return r.hero().Of == r.thing(kind.Hero) }},
 	rules.WordThink: {"character thinks \"Tide?\"", func(r *run) bool {
 		seen := len(r.g.Show.Thoughts) == 1 && r.g.Show.Thoughts[0] == play.Thought{Of: r.thing(kind.Character), Text: "Tide?", Left: r.g.Show.Thoughts[0].Left}
 		r.hold(0, 200)
@@ -373,6 +378,9 @@ func TestEveryWord(t *testing.T) {
 			if e.Word == rules.WordPlayAs {
 				r.with(kind.Hero, 5, 2, 1, 1, false, document.Down)
 			}
+			if e.Word == rules.WordIsHour {
+				day(r)
+			}
 			if e.Word == rules.WordSignal {
 				r.reads("when\n\tsignal bell comes\nthen\n\tset Lit")
 			}
@@ -388,6 +396,3 @@ func TestEveryWord(t *testing.T) {
 		}
 	}
 }
-
-// clone is the same game, to be looked at.
-func clone(r *run) *run { return &run{r.t, r.d, r.g.Clone()} }

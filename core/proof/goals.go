@@ -33,7 +33,7 @@ func Goals(st *world.Stage) (out []world.Ref) {
 func wins(st *world.Stage) bool {
 	return slices.ContainsFunc(st.Rules, func(rule *document.Rule) bool {
 		tree, is := rules.TreeOf(rule), false
-		rules.Each(slices.Concat(tree.Then, tree.Otherwise), func(n *rules.Node) { is = is || n.Word == rules.WordWin })
+		rules.Each(slices.Concat(tree.Then, tree.Otherwise), func(n *rules.Node) { is = is || n.Word == rules.WordWin || n.Word == rules.WordFinish })
 		return is && !rule.Off
 	})
 }

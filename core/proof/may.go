@@ -29,6 +29,7 @@ type May struct {
 	beaten  []bool // what rules could defeat
 	turns   []bool // layers that could lie otherwise than at first
 	won     bool   // a rule could win the game
+	done    []bool // which maps could be finished, by their numbers
 	// least and most are what counters could be; added are the parts of rules that have added what they do once.
 	least, most []int64
 	added       []document.ID
@@ -94,7 +95,7 @@ func Could(st *world.Stage, m world.Ref, from grid.Point) *May {
 // begin is what is so at the beginning.
 func begin(st *world.Stage, m world.Ref, from grid.Point) *May {
 	f := &May{st: st, yes: make([]bool, len(st.Flags)), no: make([]bool, len(st.Flags)), taken: make([]bool, len(st.Things)),
-		opened: make([]bool, len(st.Things)), shuts: make([]bool, len(st.Things)), away: make([]bool, len(st.Things)), ran: make([]bool, len(st.Rules)), beaten: make([]bool, len(st.Things)), turns: make([]bool, len(st.Sheets)), arrived: make([]bool, len(st.Grounds)), shut: map[world.Ref][]spot{}}
+		opened: make([]bool, len(st.Things)), shuts: make([]bool, len(st.Things)), away: make([]bool, len(st.Things)), ran: make([]bool, len(st.Rules)), beaten: make([]bool, len(st.Things)), turns: make([]bool, len(st.Sheets)), arrived: make([]bool, len(st.Grounds)), done: make([]bool, len(st.Grounds)), shut: map[world.Ref][]spot{}}
 	for i := range f.no {
 		f.no[i] = true
 	}

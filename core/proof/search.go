@@ -141,6 +141,9 @@ func (s *Search) add(w *walk) {
 	case finished(g, s.goals):
 		s.finish(w)
 		return
+	case g.Over == play.OverDone:
+		s.next(w)
+		return
 	case g.Over != play.NotOver:
 		return
 	}
@@ -352,7 +355,7 @@ func (w *walk) goTo(t target, way []grid.Point) bool {
 			continue
 		}
 		w.hold(in)
-		if g := w.game; g.Ground() == nil || len(g.Lines) > 0 || g.Leaving >= 0 || g.Sent >= 0 || g.Lost != play.NotLost || g.Hero().Map != m || t.grows && g.Hash != hash {
+		if g := w.game; g.Ground() == nil || len(g.Lines) > 0 || g.Leaving >= 0 || g.Sent >= 0 || g.Over != play.NotOver || g.Lost != play.NotLost || g.Hero().Map != m || t.grows && g.Hash != hash {
 			return w.rest()
 		}
 	}

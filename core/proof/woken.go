@@ -19,11 +19,17 @@ func (f *May) wake(word string, ref world.Ref, set func(*bool)) {
 // always lets the rules run that wait for what is bound to no place.
 func (f *May) always(set func(*bool)) {
 	f.wakeAll(rules.Happening{Word: rules.WordBegins}, world.None, set)
-	for _, word := range []string{rules.WordHurt, rules.WordLosesLife, rules.WordComesBack, rules.WordEvery, rules.WordGain} {
+	for _, word := range []string{rules.WordHurt, rules.WordLosesLife, rules.WordComesBack, rules.WordEvery, rules.WordGain, rules.WordHour, rules.WordLoads} {
 		f.wakeAll(rules.Happening{Word: word}, world.None, set)
 	}
 	for _, k := range f.st.Doc.KindsInOrder() {
 		f.wakeAll(rules.Happening{Word: rules.WordNoneLeft, At: document.Object{Type: document.TypeKind, ID: k.ID}}, world.None, set)
+	}
+	for m, done := range f.done {
+		if done {
+			f.wakeAll(rules.Happening{Word: rules.WordDone, At: document.Object{Type: document.TypeMap, ID: f.st.Grounds[m].ID}}, world.None, set)
+			f.onward(world.Ref(m), set)
+		}
 	}
 	for i, id := range f.st.Flags {
 		at := document.Object{Type: document.TypeFlag, ID: id}
@@ -128,7 +134,7 @@ func (f *May) condition(n *rules.Node, it world.Ref) (could, fails bool) {
 		return m >= 0 && f.arrived[m], true
 	case rules.WordLies, rules.WordLiesNot:
 		return f.lies(n)
-	case rules.WordLooks, rules.WordNear, rules.WordChance, rules.WordFirst, rules.WordAble:
+	case rules.WordLooks, rules.WordNear, rules.WordChance, rules.WordBetween, rules.WordFirst, rules.WordAble:
 		return true, true
 	case rules.WordCameFrom:
 		m := f.st.MapOf(n.At.ID)
@@ -234,6 +240,12 @@ func (f *May) does(all []*rules.Node, it world.Ref, alone bool, set func(*bool))
 			f.does(n.Then, it, alone, set)
 		case rules.WordWin:
 			set(&f.won)
+		case rules.WordFinish:
+			for m := range f.st.Grounds {
+				if f.arrived[m] {
+					set(&f.done[m])
+				}
+			}
 		case rules.WordLay, rules.WordLift:
 			f.turn(n, set)
 		case rules.WordWalk:

@@ -35,6 +35,9 @@ const (
 // Tints are the colours that the view can take on, the first none.
 var Tints = []string{"plain", "dusk", "night", "dawn", "storm", "ember", "deep"}
 
+// Weathers are what rules can let the weather be: what it is on the map anyway, or another.
+var Weathers = append([]string{"usual"}, kind.Weathers...)
+
 // Sounds are what is heard once, Abilities the jumps that a hero can have.
 var (
 	Sounds    = []string{"chime", "knock", "splash", "rumble", "creak", "horn", "sparkle", "thud"}

@@ -3,6 +3,7 @@ package rules
 import (
 	"azzel/core/document"
 	"azzel/core/kind"
+	"slices"
 )
 
 // conditions are what a rule can ask.
@@ -62,6 +63,7 @@ var conditions = concat(document.SlotIf,
 	}),
 	group("By chance, and the first time", []Entry{
 		{Word: WordFirst, Also: "once already again memory", Label: "it is the first time", Pattern: "this is [the first time]"},
+		{Word: WordBetween, Also: "time clock hour day night morning evening", Label: "it is between two hours of the day", Pattern: "it [is between] the hours {number} and {most}", Blanks: append(slices.Clone(amount), Blank{Key: "most", Type: BlankNumber})},
 		{Word: WordChance, Also: "odds random dice probability percent luck", Label: "by chance, as often as you say", Pattern: "[with a chance of] {number} percent", Blanks: amount},
 	}),
 	group("Several together", []Entry{

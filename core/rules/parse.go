@@ -318,7 +318,10 @@ func (b *Blank) called() string {
 // unknownText says that nothing is called so, and what is called nearly so.
 func unknownText(d *document.Document, a attempt) string {
 	text := fmt.Sprintf("there is nothing called “%s”", a.unknown)
-	if n := nearest(a.unknown, namesOf(d)); n != "" {
+	switch n := nearest(a.unknown, namesOf(d)); {
+	case n == a.unknown:
+		text = fmt.Sprintf("nothing that fits here is called “%s”", n)
+	case n != "":
 		text += fmt.Sprintf("; did you mean “%s”?", n)
 	}
 	return text

@@ -160,6 +160,7 @@ func TestFaultsOfText(t *testing.T) {
 		{"when\n\tthe hero uses", "line 2, character 15: here stands a switch"},
 		{"when\n\tthe hero uses Switch now", "line 2, character 23: here stands the end of the line"},
 		{"then\n\tsay \"Never closed", "line 2, character 6: here stands a line in quotes"},
+		{"when\n\tthe hero pushes \"Walking enemy\"", "line 2, character 18: nothing that fits here is called “Walking enemy”"},
 		{"then\n\tadd many to Salt", "line 2, character 6: there is nothing called “many”"},
 		{"then\n\tadd 99999999 to Salt", "line 2, character 6: there is nothing called “99999999”"},
 		{"then\n\topen Door\n\t\tshut Door", "line 3, character 3: nothing can stand in the line above"},

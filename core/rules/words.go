@@ -163,6 +163,14 @@ const (
 	WordWin      = "win"      // the game is won
 	WordLose     = "lose"     // and lost
 	WordScene    = "scene"    // the hero is held while it lasts
+	WordHour     = "hour"     // it becomes an hour of the day
+	WordLoads    = "loads"    // a game that was kept is gone on with
+	WordDone     = "done"     // the hero has finished a map
+	WordBetween  = "between"  // it is between two hours of the day
+	WordIsHour   = "isHour"   // let it be an hour of the day
+	WordSave     = "save"     // the game is kept
+	WordFinish   = "finish"   // the map is finished
+	WordWeather  = "weather"  // the weather becomes another
 	WordTogether = "together" // several things at the same time
 	WordUntil    = "until"    // the rest comes when something is so
 )

@@ -97,6 +97,7 @@ func Full() *document.Document {
 			Keys: []document.HeldFor{{Held: 8, Ticks: 30}, {Ticks: 10}}, Course: []document.CourseMark{{Map: Quay, X: 12, Y: 5}, {Tick: 40, Map: Quay, X: 10, Y: 5}}}))
 	do = append(do, edit.Insert(edit.Ref{Type: edit.TypeCounter, ID: "saltsaltsalt"}, document.Counter{ID: "saltsaltsalt", Name: "Salt", Start: 2}), inserted(rule), inserted(deepRule()), inserted(sceneRule()),
 		edit.Set(edit.Ref{Type: edit.TypeProject}, "languages", []string{"de", "fr"}), edit.Insert(edit.Ref{Type: edit.TypeWording, ID: "wordingwordi"}, document.Wording{ID: "wordingwordi", Language: "de", Of: "The gate is open.", Says: "Das Tor ist offen."}))
+	do = append(do, gameSteps()...)
 	res := edit.Apply(d, &edit.Edit{Do: do})
 	if len(res.Dropped) > 0 {
 		panic(res.Dropped[0])

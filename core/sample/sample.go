@@ -117,6 +117,9 @@ func primitive(r *rand.Rand, d *document.Document) edit.Primitive {
 	}
 	l, hasLayer := pick(r, m.Layers.All())
 	e, hasEntity := pick(r, m.Entities.All())
+	if r.IntN(40) == 0 {
+		return gameStep(r)
+	}
 	switch n := r.IntN(24); {
 	case n >= 20:
 		return logic(r, d)

@@ -175,7 +175,7 @@ func (v *View) things(g *play.Game, m *world.Ground) {
 		if !there || !on {
 			continue
 		}
-		if t.Light != nil && v.Darkness > 0 {
+		if t.Light != nil && v.Darkness > 0 && g.Burns(t.Light) {
 			at := middleOf(g, r)
 			v.Lights = append(v.Lights, LightView{m.ID, at.X, at.Y, t.Light.Radius, t.Light.Colour, t.Light.Flicker})
 		}

@@ -58,8 +58,18 @@ type View struct {
 	Cell     grid.Point `json:"cell"`
 	Camera   Camera     `json:"camera"`
 	// Darkness is how dark it is where no light shines, in hundredths.
-	Darkness int         `json:"darkness"`
-	Lights   []LightView `json:"lights"`
+	Darkness int `json:"darkness"`
+	// Night is how much of that is of the time of day, which is Minute, −1 where no day passes; NightColour tints it.
+	Night       int    `json:"night"`
+	Minute      int    `json:"minute"`
+	NightColour string `json:"nightColour"`
+	// Weather is one of the weathers, empty for none.
+	Weather string `json:"weather"`
+	// Counts is what is counted of the game, Shown the counters on the screen.
+	Counts CountsView     `json:"counts"`
+	Shown  []ShownCounter `json:"shown"`
+	// Lights are what shines there.
+	Lights []LightView `json:"lights"`
 	// Seen is what the hero sees and has seen, where it does not see everything.
 	Seen *SightView `json:"seen"`
 	// Way is what is left of the way that the hero goes by itself.
@@ -157,7 +167,7 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 		Tick: g.Tick, From: p.record.From(), To: p.record.To(), Events: toldOf(g.Stage.Doc, told), Notice: g.Notice, Dark: dark(g.State),
 		Hearts: int(g.Count(play.Hearts)), Lives: int(g.Count(play.Lives)), Roam: p.roam && g == p.game || g != p.game && g.Roam, Way: append([]grid.Point{}, p.way...), Shows: p.shows(),
 		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{}, Hand: g.Hand, Language: g.Language, Slots: slotsOf(g),
-		Answers: []string{}, Moved: []Moved{}, Named: []Named{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}, Heard: heardOf(g), Show: ShowView{Thoughts: []ThoughtView{}, Zoom: 100}, Lifted: []document.LayerAt{}, Guises: []GuiseView{}}
+		Answers: []string{}, Moved: []Moved{}, Named: []Named{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}, Heard: heardOf(g), Minute: -1, Shown: []ShownCounter{}, Show: ShowView{Thoughts: []ThoughtView{}, Zoom: 100}, Lifted: []document.LayerAt{}, Guises: []GuiseView{}}
 	if len(g.Lines) > 0 {
 		v.Speaker = lookOf(g, g.Lines[0].By-1, g.Lines[0].As)
 		v.Line, v.Answers, v.Chosen = g.Lines[0].Text, append(v.Answers, g.Lines[0].Answers...), int(g.Chosen)
@@ -185,7 +195,12 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 	v.X, v.Y = g.Picture()
 	lens := m.Lens()
 	v.Camera = Camera{int(g.Cam.X / play.Sub), int(g.Cam.Y / play.Sub), int(lens.W / play.Sub), int(lens.H / play.Sub), lens.Mode == kind.CameraWhole, lens.Ends}
-	v.Darkness = m.Darkness()
+	v.Night, v.Minute, v.NightColour = g.Night(), g.Minute(), st.Book.Night
+	v.Darkness = max(m.Darkness(), v.Night)
+	if w := g.Weather(); w != kind.Weathers[0] {
+		v.Weather = w
+	}
+	v.Counts, v.Shown = countsOf(g), shownOf(g)
 	if now, known, ok := g.Sight(); ok {
 		v.Seen = &SightView{now.Spans(), known.Spans()}
 	}

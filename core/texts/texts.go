@@ -37,6 +37,8 @@ type Told struct {
 	In []Spoken `json:"in"`
 	// Fixed tells that it cannot be changed in the list.
 	Fixed bool `json:"fixed"`
+	// word is the key of what the game itself says.
+	word string
 }
 
 // Spoken is what a text is in a language, empty where nobody has said it.
@@ -94,6 +96,8 @@ type place struct {
 	text, is, where string
 	// put gives the edit that writes another text there, nil where it cannot be written from here.
 	put func(text string) edit.Primitive
+	// word is the key of what the game itself says, empty for what the designer wrote.
+	word string
 }
 
 // Of lists all that the player reads: by maps, then by rules, each text once.
@@ -111,7 +115,7 @@ func Find(d *document.Document, want Wanted) List {
 		i, has := at[q.text]
 		if !has {
 			i, at[q.text] = len(out.Texts), len(out.Texts)
-			out.Texts = append(out.Texts, Told{Text: q.text, Is: q.is, Where: []string{}, In: []Spoken{}})
+			out.Texts = append(out.Texts, Told{word: q.word, Text: q.text, Is: q.is, Where: []string{}, In: []Spoken{}})
 		}
 		t := &out.Texts[i]
 		if t.Fixed = t.Fixed || q.put == nil; q.is == Said {
@@ -127,6 +131,8 @@ func Find(d *document.Document, want Wanted) List {
 			var s Spoken
 			if w := d.Wording(language, t.Text); w != nil {
 				s = Spoken{Says: w.Says, Unsure: w.Unsure}
+			} else if t.word != "" {
+				s.Says = d.GameComes(language, t.word)
 			}
 			if s.Says == "" {
 				out.Missing[k]++
@@ -214,7 +220,7 @@ const saysKey = "says"
 func places(d *document.Document) (out []place) {
 	add := func(is, text, where string, put func(string) edit.Primitive) {
 		if strings.TrimSpace(text) != "" {
-			out = append(out, place{text, is, where, put})
+			out = append(out, place{text: text, is: is, where: where, put: put})
 		}
 	}
 	speakers := speakersOf(d)
@@ -286,7 +292,7 @@ func places(d *document.Document) (out []place) {
 	for _, word := range rules.Items(d, true) {
 		add(Name, word, "an item", nil)
 	}
-	return out
+	return append(out, gamePlaces(d)...)
 }
 
 // speakersOf are the things that rules let say something.

@@ -12,6 +12,8 @@ type Light struct {
 	Colour string
 	// Flicker is how it burns: a key of the kind's setting.
 	Flicker string
+	// ByNight tells that it shines only when it is dark by the time of day.
+	ByNight bool
 }
 
 // lightOf is what an entity shines with; nil where it does not.
@@ -20,5 +22,5 @@ func (s *Stage) lightOf(m *document.Map, e *document.Entity, acts string) *Light
 		return nil
 	}
 	d := s.Doc
-	return &Light{Radius: int(d.Value(e, "radius").Thousandths() * int64(m.CellWidth) / 1000), Colour: d.Value(e, "colour").Word(), Flicker: d.Value(e, "flicker").Word()}
+	return &Light{Radius: int(d.Value(e, "radius").Thousandths() * int64(m.CellWidth) / 1000), Colour: d.Value(e, "colour").Word(), Flicker: d.Value(e, "flicker").Word(), ByNight: d.Value(e, "shines").Word() == "night"}
 }

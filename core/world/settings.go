@@ -12,6 +12,9 @@ type settings struct {
 	timed, fans, cores       []Ref
 	springs, sounds          []Ref
 	plays                    string
+	days, weather, stars     string
+	timeLimit                int64
+	moveLimit                int32
 	segments                 []Segment
 	segmentsNear             [][]int32
 }
@@ -51,6 +54,10 @@ func (g *Ground) readSettings() {
 		}
 		g.set.anyAreas = g.set.anyAreas || g.stage.Things[r].Area != nil
 	}
+	g.set.days, g.set.weather = d.MapValue(g.Map, kind.MapDays).Word(), d.MapValue(g.Map, kind.MapWeather).Word()
+	g.set.stars = d.MapValue(g.Map, kind.MapStars).Word()
+	g.set.timeLimit = (d.MapValue(g.Map, kind.MapTimeLimit).Thousandths()*TicksPerSecond + 999_999) / 1_000_000
+	g.set.moveLimit = int32(whole(kind.MapMoveLimit))
 	if plays := d.MapValue(g.Map, kind.MapSound).Word(); plays != kind.NoSound {
 		g.set.plays = plays
 	}

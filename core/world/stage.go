@@ -43,6 +43,8 @@ type Stage struct {
 	// somebody to see the hero.
 	Rounds []int64
 	Sights bool
+	// Book is what holds of the game as a whole.
+	Book Rulebook
 	// AsksFrom tells that rules ask from which map the hero came.
 	AsksFrom bool
 	// Sheets are the layers that rules lay and lift.
@@ -99,6 +101,7 @@ func New(d *document.Document, c *chart.Chart, before *Stage) *Stage {
 	s := &Stage{Doc: d, Chart: c, gaits: map[gaitKey]*Gait{}, hero: d.HeroKind()}
 	s.takeMaps(before)
 	s.takeRules(before)
+	s.takeRulebook(before)
 	s.takeSheets()
 	for r := range s.Things {
 		if s.Things[r].Acts == kind.Hero {

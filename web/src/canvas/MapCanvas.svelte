@@ -9,6 +9,7 @@
 	import { drawDangers } from './dangers'
 	import { drawShow } from './showing'
 	import { drawVeil } from './veil'
+	import { drawWeather } from './weather'
 	import { drawDarkness, drawSight } from './darkness'
 	import { drawOverlay } from './overlay'
 	import { drawLinks } from './wires'
@@ -89,10 +90,10 @@
 		if (w.play.shown) {
 			drawParticles(top, view, m.id, w.play.shown)
 			drawDangers(top, view, m, w.play.shown)
-			drawDarkness(top, view, w.play.shown, m.id, {
-				x: w.play.shown.x + m.cellWidth / 2,
-				y: w.play.shown.y + m.cellHeight / 2,
-			})
+			drawWeather(top, view, w.play.shown, w.animated && !w.wants?.calm)
+			const { x, y } = w.play.shown
+			const hero = { x: x + m.cellWidth / 2, y: y + m.cellHeight / 2 }
+			drawDarkness(top, view, w.play.shown, m.id, hero, w.wants?.flickers)
 			drawSight(top, m, view, w.play.shown)
 			drawBeyond(top, view, w.play.shown)
 			drawTrails(top, w, m, view, dpr)

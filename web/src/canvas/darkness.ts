@@ -10,14 +10,21 @@ const around = 22
 let veil: OffscreenCanvas | null = null
 
 /** Draws the dark over a map that is played on, with what its lights keep free of it. */
-export function drawDarkness(ctx: Context, view: View, play: PlayView, map: ID, hero: { x: number; y: number }) {
+export function drawDarkness(
+	ctx: Context,
+	view: View,
+	play: PlayView,
+	map: ID,
+	hero: { x: number; y: number },
+	flickers = true,
+) {
 	if (!play.darkness || view.diamond) return
 	const [w, h] = [Math.ceil(view.width / coarse), Math.ceil(view.height / coarse)]
 	if (!veil || veil.width !== w || veil.height !== h) veil = new OffscreenCanvas(w, h)
 	const dark = veil.getContext('2d')!
 	dark.globalCompositeOperation = 'source-over'
 	dark.clearRect(0, 0, w, h)
-	dark.fillStyle = `rgb(8 10 18 / ${play.darkness / 100})`
+	dark.fillStyle = shade(play)
 	dark.fillRect(0, 0, w, h)
 	dark.globalCompositeOperation = 'destination-out'
 	const shine = (x: number, y: number, radius: number) => {
@@ -33,13 +40,21 @@ export function drawDarkness(ctx: Context, view: View, play: PlayView, map: ID, 
 	}
 	for (const l of play.lights) {
 		if (l.map !== map) continue
-		const radius = l.radius * burning(l.flicker, play.tick, l.x + l.y)
+		const radius = l.radius * burning(flickers ? l.flicker : '', play.tick, l.x + l.y)
 		shine(l.x, l.y, radius)
 		glow(ctx, view, l.x, l.y, radius, l.colour)
 	}
 	shine(hero.x, hero.y, around)
 	ctx.imageSmoothingEnabled = true
 	ctx.drawImage(veil, 0, 0, view.width, view.height)
+}
+
+/** What the dark is: as black as a cave, or tinted as the night is. */
+function shade(play: PlayView): string {
+	const n = parseInt(play.nightColour.slice(1), 16) || 0
+	const much = play.darkness ? play.night / play.darkness : 0
+	const part = (at: number, cave: number) => Math.round(cave + (((n >> at) & 255) - cave) * Math.min(1, much))
+	return `rgb(${part(16, 8)} ${part(8, 10)} ${part(0, 18)} / ${play.darkness / 100})`
 }
 
 /** A light's own colour, faintly over what it lights. */

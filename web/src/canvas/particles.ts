@@ -61,7 +61,7 @@ const sorts: Record<string, Sort> = {
 }
 
 /** A number from 0 to 1 that follows from three whole ones. */
-function chance(a: number, b: number, c: number): number {
+export function chance(a: number, b: number, c: number): number {
 	let n = (a * 374761393 + b * 668265263 + c * 2147483647) | 0
 	n = Math.imul(n ^ (n >>> 13), 1274126177)
 	return ((n ^ (n >>> 16)) >>> 0) / 2 ** 32

@@ -187,6 +187,12 @@ export interface View {
 	cell: Point
 	camera: Camera
 	darkness: number
+	night: number
+	minute: number
+	nightColour: string
+	weather: string
+	counts: CountsView
+	shown: ShownCounter[]
 	lights: LightView[]
 	seen: SightView
 	way: Point[]
@@ -503,6 +509,27 @@ export interface Follows {
 	parts: Parting
 }
 
+export interface GameInfo {
+	title: string
+	line: string
+	credits: string
+	behind: ID
+	languages: string[]
+	language: string
+	words: Record<string, string>
+	is: Record<string, string>
+	courses: Course[]
+	slots: number
+	sides: boolean
+	heroes: boolean
+}
+
+export interface OwnWord {
+	key: string
+	says: string
+	differs: boolean
+}
+
 export interface Ground {
 	oneWay: Facing
 	is: string
@@ -643,6 +670,12 @@ export interface Joined {
 	back: ID
 }
 
+export interface Kept {
+	data: string
+	map: string
+	seconds: number
+}
+
 export interface KindUses {
 	uses: KindUse[]
 	wrong: string[]
@@ -651,6 +684,11 @@ export interface KindUses {
 export interface Copied {
 	piece: Motif
 	from: Foreign
+}
+
+export interface Loaded {
+	view: View
+	gone: number
 }
 
 export interface BoundsArgs {
@@ -798,6 +836,17 @@ export interface Pulled {
 	traces: Trace[]
 }
 
+export interface Result {
+	moves: number
+	seconds: number
+	tries: number
+	taken: number
+	total: number
+	stars: number
+	score: number
+	ticks: number
+}
+
 export interface ReadText {
 	faults: Fault[]
 	marks: RulesMark[]
@@ -857,6 +906,11 @@ export interface SetArgs {
 	text: string
 }
 
+export interface SettingArgs {
+	key: string
+	value: string | null
+}
+
 export interface PlainSetting {
 	key: string
 	name: string
@@ -889,11 +943,6 @@ export interface Gate {
 	entity?: ID
 	kind?: ID
 	count?: number
-}
-
-export interface SettingArgs {
-	key: string
-	value: string | null
 }
 
 export interface Kit {
@@ -1073,6 +1122,20 @@ export interface Camera {
 	h: number
 	whole: boolean
 	ends: boolean
+}
+
+export interface CountsView {
+	seconds: number
+	moves: number
+	secondsLeft: number
+	movesLeft: number
+}
+
+export interface ShownCounter {
+	id: ID
+	name: string
+	is: number
+	where: string
 }
 
 export interface LightView {
@@ -1311,6 +1374,10 @@ export interface Parting {
 	is?: CourseMark
 }
 
+export interface Course {
+	maps: CourseMap[]
+}
+
 export interface Project {
 	name: string
 	cellWidth: number
@@ -1325,6 +1392,8 @@ export interface Project {
 	mapProperties?: Setting[]
 	language?: string
 	languages?: string[]
+	gameValues?: KindValue[]
+	words?: WordChange[]
 }
 
 export interface TilesetInfo {
@@ -1390,6 +1459,7 @@ export interface Counter {
 	id: ID
 	name: string
 	start: number
+	shown?: string
 }
 
 export interface PinInfo {
@@ -1637,6 +1707,12 @@ export interface CourseMark {
 	name?: string
 }
 
+export interface CourseMap {
+	id: ID
+	name: string
+	stars: string
+}
+
 export interface Size {
 	w: number
 	h: number
@@ -1646,6 +1722,11 @@ export interface Preset {
 	name: string
 	w: number
 	h: number
+}
+
+export interface WordChange {
+	key: string
+	says: string
 }
 
 export interface LayerInfo {
@@ -1906,6 +1987,11 @@ export interface Methods {
 		id: ID
 		ticks: number
 	}; answer: Follows }
+	gameDetails: { args: None; answer: Detail[] }
+	gameInfo: { args: {
+		language: string
+	}; answer: GameInfo }
+	gameWords: { args: None; answer: OwnWord[] }
 	goOn: { args: TickArgs; answer: View }
 	grounds: { args: MapArgs; answer: Ground[] }
 	group: { args: {
@@ -1930,6 +2016,7 @@ export interface Methods {
 	}; answer: boolean }
 	join: { args: Way; answer: Outcome }
 	joined: { args: Draft<End>; answer: Joined }
+	keepGame: { args: None; answer: Kept }
 	keepSelected: { args: AreaArgs; answer: ID }
 	kindUses: { args: ID; answer: KindUses }
 	liftArea: { args: AreaArgs; answer: Copied }
@@ -1937,6 +2024,9 @@ export interface Methods {
 		at: number
 		cell: number
 	}; answer: number }
+	loadGame: { args: {
+		data: string
+	}; answer: Loaded }
 	look: { args: None; answer: View }
 	lossOf: { args: BoundsArgs; answer: Loss }
 	makeBundle: { args: {
@@ -2044,6 +2134,12 @@ export interface Methods {
 		ticks: number
 	}; answer: Proof }
 	pulling: { args: Pull; answer: Pulled }
+	reached: { args: {
+		tries: number
+	}; answer: Result }
+	read: { args: {
+		language: string
+	}; answer: View }
 	readAhead: { args: None; answer: number }
 	readText: { args: {
 		text: string
@@ -2139,6 +2235,11 @@ export interface Methods {
 			value: unknown
 		}
 	}; answer: Outcome }
+	setGame: { args: SettingArgs; answer: Outcome }
+	setGameWord: { args: {
+		key: string
+		says: string
+	}; answer: Outcome }
 	setGrid: { args: {
 		map: ID
 		grid: string
@@ -2188,6 +2289,10 @@ export interface Methods {
 		dx: number
 		dy: number
 		wrap: boolean
+	}; answer: Outcome }
+	showCounter: { args: {
+		id: ID
+		where: string
 	}; answer: Outcome }
 	showWalk: { args: None; answer: View }
 	sidePulled: { args: {

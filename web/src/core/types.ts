@@ -76,6 +76,10 @@ export type {
 	Event as PlayEvent,
 	Spot,
 	Proof,
+	Course,
+	GameInfo,
+	Result as PlayResult,
+	ShownCounter,
 	Wish,
 	Zone,
 } from './contract.gen'

@@ -84,6 +84,9 @@ export class Figures {
 		return out
 	}
 
+	/** What has no picture of its own is left out, as for the player. */
+	plain = false
+
 	entities(ctx: CanvasRenderingContext2D, m: MapInfo, l: Layer, view: View, play?: PlayView) {
 		this.beat = play?.tick ?? 0
 		const crowded = this.project.entities(m.id).length > 500
@@ -188,6 +191,7 @@ export class Figures {
 			}
 			return
 		}
+		if (this.plain) return
 		if (playing) {
 			const kind = this.project.kind(e.kind)
 			if (kind?.veiled || (kind?.opens && on)) return

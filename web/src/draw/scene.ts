@@ -100,6 +100,7 @@ export class Scene {
 		this.checkLooks()
 		this.chunks.beginFrame(o.small ?? false)
 		this.afar.beginFrame()
+		this.figures.plain = o.paper === 'seen'
 		const { play } = o
 		ctx.imageSmoothingEnabled = view.scale < 1
 		view.use(m)
@@ -320,8 +321,9 @@ export interface Drawing {
 	heroless?: boolean
 	/** Layers go with the camera outside of play as well. */
 	moves?: boolean
-	/** It is a picture of its own, on nothing, without zones: of all, or of the ground without what stands there. */
-	paper?: 'all' | 'ground'
+	/** It is a picture of its own, on nothing, without zones: of all, of what has pictures, or of the ground without what
+	 * stands there. */
+	paper?: 'all' | 'seen' | 'ground'
 	/** It is a small picture beside the map, which has time. */
 	small?: boolean
 }

@@ -4,6 +4,7 @@
 	import MapIcon from '@lucide/svelte/icons/map'
 	import Shapes from '@lucide/svelte/icons/shapes'
 	import Waypoints from '@lucide/svelte/icons/waypoints'
+	import Clapperboard from '@lucide/svelte/icons/clapperboard'
 	import Share2 from '@lucide/svelte/icons/share-2'
 	import ScrollText from '@lucide/svelte/icons/scroll-text'
 	import { workspace, type Station } from '../workspace/workspace.svelte'
@@ -23,6 +24,7 @@
 				{ id: 'tilesets', name: 'Tilesets', icon: Images },
 				{ id: 'kinds', name: 'Kinds', icon: Shapes },
 				{ id: 'rules', name: 'Rules', icon: ScrollText },
+				{ id: 'game', name: 'Game', icon: Clapperboard },
 			],
 		},
 		{ name: 'Gate', stations: [{ id: 'share', name: 'Share', icon: Share2 }] },

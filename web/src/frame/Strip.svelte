@@ -21,7 +21,9 @@
 	const where = $derived(
 		w.station === 'map'
 			? (w.map?.name ?? 'no map yet')
-			: { chart: 'Chart', tilesets: 'Tilesets', kinds: 'Kinds', rules: 'Rules', share: 'Share' }[w.station],
+			: { chart: 'Chart', tilesets: 'Tilesets', kinds: 'Kinds', rules: 'Rules', game: 'Game', share: 'Share' }[
+					w.station
+				],
 	)
 	let naming = $state(false)
 

@@ -2,6 +2,7 @@
 	import ChevronsRight from '@lucide/svelte/icons/chevrons-right'
 	import { Tooltip } from 'bits-ui'
 	import Cabinet from '../cabinet/Cabinet.svelte'
+	import GameStation from '../game/GameStation.svelte'
 	import ChartStation from '../chart/ChartStation.svelte'
 	import KindBeside from '../kinds/KindBeside.svelte'
 	import KindsStation from '../kinds/KindsStation.svelte'
@@ -182,6 +183,8 @@
 			<KindsStation />
 		{:else if w.station === 'chart'}
 			<ChartStation />
+		{:else if w.station === 'game'}
+			<GameStation />
 		{:else if w.station === 'share'}
 			<ShareStation />
 		{:else}

@@ -21,7 +21,7 @@
 </script>
 
 {#if view?.slots.length}
-	<div class="absolute top-13 left-3 flex gap-1" role="group" aria-label="Items" data-testid="slots">
+	<div class="flex flex-wrap gap-1" role="group" aria-label="Items" data-testid="slots">
 		{#each view.slots.slice(0, inputs.length) as s, i (s.word)}
 			{@const held = view.hand === s.word}
 			<button

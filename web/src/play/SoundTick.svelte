@@ -21,10 +21,10 @@
 		const show = w.play.view?.show
 		if (!show) return
 		const { sound, sounds } = show
-		if (w.layout.sound && w.play.runs && sounds === heardOnce + 1) effects.play(sound)
+		if (w.layout.sound && w.play.runs && sounds === heardOnce + 1) effects.play(sound, w.wants?.sounds)
 		heardOnce = sounds
 	})
-	$effect(() => ambience.hear(w.layout.sound && w.play.runs ? heard : []))
+	$effect(() => ambience.hear(w.layout.sound && w.play.runs ? heard : [], w.wants?.surroundings))
 	$effect(() => () => ambience.hear([]))
 </script>
 

@@ -65,7 +65,7 @@ export class Ambience {
 	private voices = new Map<string, Voice>()
 
 	/** Takes over what is heard now; louder and softer within a moment. */
-	hear(all: HeardView[]) {
+	hear(all: HeardView[], volume = 1) {
 		if (!all.length && !this.voices.size) return
 		this.context ??= new AudioContext()
 		const now = this.context.currentTime
@@ -75,7 +75,7 @@ export class Ambience {
 		for (const [plays, h] of loudest) {
 			const voice = this.voices.get(plays) ?? this.voice(plays)
 			if (!voice) continue
-			voice.gain.gain.setTargetAtTime((h.loud / 1000) * 0.5, now, 0.08)
+			voice.gain.gain.setTargetAtTime((h.loud / 1000) * 0.5 * volume, now, 0.08)
 			voice.side.pan.setTargetAtTime(Math.max(-1, Math.min(1, h.side / 1000)), now, 0.08)
 		}
 		for (const [plays, voice] of this.voices) {

@@ -47,9 +47,9 @@ export class Effects {
 	private buffers = new Map<string, AudioBuffer>()
 
 	/** Plays one by its word; one that there is not is silent. */
-	play(word: string) {
+	play(word: string, volume = 1) {
 		const make = makers[word]
-		if (!make) return
+		if (!make || volume <= 0) return
 		const c = (this.context ??= new AudioContext())
 		let buffer = this.buffers.get(word)
 		if (!buffer) {
@@ -60,7 +60,7 @@ export class Effects {
 		const source = c.createBufferSource()
 		const gain = c.createGain()
 		source.buffer = buffer
-		gain.gain.value = 0.4
+		gain.gain.value = 0.4 * volume
 		source.connect(gain).connect(c.destination)
 		source.start()
 	}

@@ -1,7 +1,7 @@
-/** A language as people call it. */
-export function languageName(tag: string): string {
+/** A language as people call it who speak another one. */
+export function languageName(tag: string, by = 'en'): string {
 	try {
-		return new Intl.DisplayNames(['en'], { type: 'language' }).of(tag) ?? tag
+		return new Intl.DisplayNames([by], { type: 'language' }).of(tag) ?? tag
 	} catch {
 		return tag
 	}

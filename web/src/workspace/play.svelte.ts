@@ -34,6 +34,10 @@ export class Play {
 	before = $state.raw<Spot[]>([])
 	/** What games are read in that begin now: as the last one was. */
 	private language = ''
+	/** Told of what happened, as it does. */
+	told: ((events: PlayEvent[], tick: number) => void) | null = null
+	/** What is said is still being written: a press writes all of it. */
+	writing = $state(false)
 	private held = new Map<string, number>()
 	/** Keys that went down since the last tick: each counts for one tick at least, in their order. */
 	private taps: number[] = []
@@ -72,7 +76,7 @@ export class Play {
 	/** Begins at the spawn, or at a cell; throws the core's sentence, as all that begin do. */
 	start(map: ID, at?: Point, given: Given = nothing) {
 		const seed = someSeed()
-		given = { ...given, language: this.language }
+		given = { ...given, language: given.language || this.language }
 		this.begin(
 			at
 				? this.project.ask('playAt', { map, active: '', at, given, seed })
@@ -89,6 +93,19 @@ export class Play {
 	/** Goes on from a pin. */
 	resume(id: ID) {
 		this.begin(this.project.ask('resume', { id }))
+	}
+
+	/** Goes on with a kept game; gives how many things are not in it any more. */
+	load(data: string): number {
+		const { view, gone } = this.project.ask('loadGame', { data })
+		this.begin(view)
+		return gone
+	}
+
+	/** Reads on in a language of the project, empty for what the texts are written in. */
+	read(language: string) {
+		this.language = language
+		if (this.view) this.try(() => this.project.ask('read', { language }))
 	}
 
 	/** Plays the walk that was found, faster than one walks. */
@@ -197,6 +214,7 @@ export class Play {
 		if (view.events.length) this.events = [...this.events, ...view.events].filter((e) => e.tick >= view.from)
 		if (this.before.length && this.view?.shows && !view.shows) this.before = []
 		this.put(view, !this.frozen)
+		this.told?.(view.events, view.tick)
 	}
 
 	/** Gives one of the answers to what is asked, as keys would. */
@@ -327,6 +345,10 @@ export class Play {
 	/** Holds inputs down by a name of what is pressed; 0 lets them go. */
 	lean(by: string, bits: number) {
 		const before = this.held.get(by) ?? 0
+		if (this.writing && bits & 48 & ~before) {
+			this.writing = false
+			return
+		}
 		for (let bit = 1; bit <= bits; bit <<= 1) {
 			if (!(bits & ~before & bit)) continue
 			// a key that is hit faster than the game can tell apart leaves no queue to walk off afterwards

@@ -23,8 +23,8 @@ export class Playing {
 		if (warning) this.w.notices.say(warning, 'wrong', { label: 'Open Tilesets', run: () => this.w.open('tilesets') })
 	}
 
-	/** Begins a game in some way, and says what the core has against it. */
-	begin(start: () => void): boolean {
+	/** Begins a game in some way, on the map or here, and says what the core has against it. */
+	begin(start: () => void, here = false): boolean {
 		this.near = 1
 		if (this.w.play.on) this.stopPlay()
 		const m = this.w.map
@@ -32,7 +32,7 @@ export class Playing {
 		this.w.canvas?.cancel()
 		const { station } = this.w
 		const view = this.w.view.save()
-		this.w.station = 'map'
+		if (!here) this.w.station = 'map'
 		try {
 			this.before = { map: this.w.mapId, view, station }
 			this.comeNear(m)
@@ -46,7 +46,7 @@ export class Playing {
 			this.w.notices.say(e.message, 'wrong', e.code === 'noSpawn' ? place : undefined)
 			return false
 		}
-		this.w.layout.folded = true
+		this.w.layout.folded = !here
 		this.warned = ''
 		queueMicrotask(() => this.w.canvas?.focus())
 		return true
@@ -86,7 +86,7 @@ export class Playing {
 	/** Shows what the player sees, as large as whole pixels let it be. */
 	private film(m: MapInfo, { camera, show, tick }: PlayView) {
 		const { view } = this.w
-		if (show.shake && this.w.animated)
+		if (show.shake && this.w.animated && (this.w.wants?.flickers ?? true) && !this.w.wants?.calm)
 			camera = { ...camera, x: camera.x + 2 * Math.sin(tick * 1.9), y: camera.y + 1.5 * Math.cos(tick * 2.3) }
 		// the panels stand aside only after the game has begun
 		if (view.width !== this.wide) this.comeNear(m)

@@ -20,7 +20,7 @@ import { MapViews } from './mapViews'
 import { Charting } from './charting.svelte'
 import { chartScales, View } from '../draw/view.svelte'
 
-export type Station = 'chart' | 'map' | 'tilesets' | 'kinds' | 'rules' | 'share'
+export type Station = 'chart' | 'map' | 'tilesets' | 'kinds' | 'rules' | 'game' | 'share'
 
 /** What an act of selecting is made of. */
 export interface Picking {
@@ -66,6 +66,10 @@ export class Workspace {
 	readonly snaps = new SvelteMap<number, ImageBitmap>()
 	readonly sketches: Sketches
 	readonly charting: Charting
+	/** How who plays wants the game, where that is asked. */
+	wants = $state.raw<{ calm: boolean; flickers: boolean; music: number; surroundings: number; sounds: number } | null>(
+		null,
+	)
 	/** Lets animated tiles move. */
 	animated = $state(!matchMedia('(prefers-reduced-motion: reduce)').matches)
 	/** The one layer or group that is shown alone, to this designer only. */

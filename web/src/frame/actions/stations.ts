@@ -6,6 +6,7 @@ export const stationsActions: Group = (w, { onMap }) => [
 	{ name: 'Tilesets', group: 'Go to', run: () => w.open('tilesets') },
 	{ name: 'Kinds', group: 'Go to', run: () => w.open('kinds') },
 	{ name: 'Rules', group: 'Go to', run: () => w.open('rules') },
+	{ name: 'Game', group: 'Go to', run: () => w.open('game') },
 	{ name: 'Share', group: 'Go to', run: () => w.open('share') },
 	{
 		name: 'Texts and languages',

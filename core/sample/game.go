@@ -1,0 +1,30 @@
+package sample
+
+import (
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/kind"
+	"math/rand/v2"
+)
+
+// gameSteps give the whole project a game around it: days, a title, words of its own.
+func gameSteps() []edit.Primitive {
+	project := edit.Ref{Type: edit.TypeProject}
+	return []edit.Primitive{
+		edit.Set(project, "gameValues", []kind.Value{{Key: kind.GameDay, Value: "90000"}, {Key: kind.GameTitle, Value: kind.Of("Low Tide")}}),
+		edit.Set(project, "words", []document.WordChange{{Key: "newGame", Says: "Set out"}}),
+		edit.Set(edit.Ref{Type: edit.TypeCounter, ID: "saltsaltsalt"}, "shown", "topRight"),
+	}
+}
+
+// gameStep draws a change of what holds of the game.
+func gameStep(r *rand.Rand) edit.Primitive {
+	project := edit.Ref{Type: edit.TypeProject}
+	switch r.IntN(3) {
+	case 0:
+		return edit.Set(project, "gameValues", []kind.Value{{Key: kind.GameDay, Value: kind.Of(1000 * r.IntN(200))}})
+	case 1:
+		return edit.Set(project, "words", []document.WordChange{{Key: "newGame", Says: []string{"Set out", "Begin"}[r.IntN(2)]}})
+	}
+	return edit.Set(project, "gameValues", []kind.Value{})
+}

@@ -1,0 +1,47 @@
+package session
+
+import (
+	"azzel/core/document"
+	"azzel/core/play"
+)
+
+// CountsView is what is counted since the hero began on the map that it is to finish; what is limited is told as what is left.
+type CountsView struct {
+	Seconds int `json:"seconds"`
+	Moves   int `json:"moves"`
+	// SecondsLeft and MovesLeft are −1 where there is no limit.
+	SecondsLeft int `json:"secondsLeft"`
+	MovesLeft   int `json:"movesLeft"`
+}
+
+func countsOf(g *play.Game) CountsView {
+	r := g.Round
+	out := CountsView{int(r.Ticks / play.TicksPerSecond), int(r.Moves), -1, -1}
+	if m := g.Stage.Ground(r.Map); m != nil {
+		if limit := m.TimeLimit(); limit > 0 {
+			out.SecondsLeft = int((max(0, limit-r.Ticks) + play.TicksPerSecond - 1) / play.TicksPerSecond)
+		}
+		if limit := m.MoveLimit(); limit > 0 {
+			out.MovesLeft = int(max(0, limit-r.Moves))
+		}
+	}
+	return out
+}
+
+// ShownCounter is a counter on the player's screen.
+type ShownCounter struct {
+	ID    document.ID `json:"id"`
+	Name  string      `json:"name"`
+	Is    int64       `json:"is"`
+	Where string      `json:"where"`
+}
+
+func shownOf(g *play.Game) []ShownCounter {
+	out := []ShownCounter{}
+	for _, c := range g.Stage.Doc.CountersByName() {
+		if c.Shown != "" {
+			out = append(out, ShownCounter{c.ID, g.Stage.Doc.Says(g.Language, c.Name), g.Counter(c.ID), c.Shown})
+		}
+	}
+	return out
+}

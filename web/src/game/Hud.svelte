@@ -1,0 +1,117 @@
+<script lang="ts">
+	import Clock from '@lucide/svelte/icons/clock-3'
+	import Footprints from '@lucide/svelte/icons/footprints'
+	import Gem from '@lucide/svelte/icons/gem'
+	import Heart from '@lucide/svelte/icons/heart'
+	import Hourglass from '@lucide/svelte/icons/hourglass'
+	import UserPlus from '@lucide/svelte/icons/user-plus'
+	import type { Snippet } from 'svelte'
+	import QuickSlots from '../play/QuickSlots.svelte'
+	import { workspace } from '../workspace/workspace.svelte'
+	import SmallMap from './SmallMap.svelte'
+	import { putIn, timeOf } from './words'
+
+	// What is counted, in the corners of the player's screen, where the designer wants it.
+	let {
+		words,
+		is,
+		first,
+		low = false,
+	}: {
+		words: Record<string, string>
+		is: Record<string, string>
+		first?: Snippet
+		/** The lower edge is the pad's. */
+		low?: boolean
+	} = $props()
+	const w = workspace()
+	const view = $derived(w.play.view)
+	const most = 12
+	const hearts = $derived(view ? Array.from({ length: Math.min(view.most, most) }, (_, i) => i < view.hearts) : [])
+	const corners = ['topLeft', 'top', 'topRight', 'bottomLeft', 'bottomRight'] as const
+	const places: Record<(typeof corners)[number], string> = {
+		topLeft: 'top-3 left-3 max-w-[calc(100%-7.5rem)] items-start',
+		top: 'top-3 left-1/2 -translate-x-1/2 items-center',
+		topRight: 'top-14 right-3 items-end',
+		bottomLeft: 'bottom-3 left-3 items-start',
+		bottomRight: 'right-3 bottom-3 items-end',
+	}
+	const at = (corner: string) => (low ? corner.replace('bottom', 'top') : corner)
+	const where = (key: string, corner: string) => at(is[key] ?? 'off') === corner
+
+	/** What is counted now, as one text: when that changes it is seen for a while. */
+	const counted = $derived(
+		view ? [view.hearts, view.lives, view.taken, view.counts.moves, ...view.shown.map((c) => c.is)].join(' ') : '',
+	)
+	let fresh = $state(true)
+	$effect(() => {
+		void counted
+		fresh = true
+		const timer = setTimeout(() => (fresh = false), 2500)
+		return () => clearTimeout(timer)
+	})
+	const seen = $derived(is.shown !== 'changing' || fresh || w.play.frozen)
+	const minute = (m: number) => `${Math.floor(m / 60)}:${String(m % 60).padStart(2, '0')}`
+</script>
+
+{#if view}
+	{#each corners as corner (corner)}
+		{@const heartsHere = where('showHearts', corner) && view.most > 0}
+		{@const livesHere = where('showLives', corner) && view.lives > 0}
+		{@const takenHere = where('showCollected', corner) && view.total > 0}
+		{@const movesHere = where('showMoves', corner) || (view.counts.movesLeft >= 0 && corner === 'top')}
+		{@const timeHere = where('showTime', corner) || (view.counts.secondsLeft >= 0 && corner === 'top')}
+		{@const clockHere = where('showClock', corner) && view.minute >= 0}
+		{@const counters = view.shown.filter((c) => at(c.where) === corner)}
+		<div class="absolute flex flex-col gap-1 {places[corner]}" data-corner={corner}>
+			{#if (first && corner === 'topLeft') || (seen && (heartsHere || livesHere || takenHere || movesHere || timeHere || clockHere || counters.length))}
+				<div class="flex flex-wrap items-center gap-x-3 gap-y-1 bg-ink px-3 py-1.5 text-plaster">
+					{#if first && corner === 'topLeft'}{@render first()}{/if}
+					{#if seen}
+						{#if heartsHere}
+							<span class="flex items-center" data-testid="hearts">
+								<span class="sr-only">{putIn(words.hearts, { n: view.hearts, all: view.most })}</span>
+								{#each hearts as full, i (i)}<Heart size={14} fill={full ? 'currentColor' : 'none'} />{/each}
+								{#if view.most > most}<span class="ml-1 font-mono">{view.hearts}</span>{/if}
+							</span>
+						{/if}
+						{#if livesHere}
+							<span class="flex items-center gap-1" data-testid="lives" title={putIn(words.lives, { n: view.lives })}
+								><UserPlus size={14} aria-hidden="true" /><span class="sr-only"
+									>{putIn(words.lives, { n: view.lives })}</span
+								><span aria-hidden="true">{view.lives}</span></span
+							>
+						{/if}
+						{#if takenHere}<span class="flex items-center gap-1" data-testid="count"
+								><Gem size={13} aria-hidden="true" />{putIn(words.collected, { n: view.taken, all: view.total })}</span
+							>{/if}
+						{#each counters as c (c.id)}<span data-testid="counter">{c.name} <b>{c.is}</b></span>{/each}
+						{#if movesHere}<span
+								class="flex items-center gap-1 {view.counts.movesLeft >= 0 && view.counts.movesLeft < 4
+									? 'font-semibold text-held'
+									: ''}"
+								data-testid="moves"
+								><Footprints size={13} aria-hidden="true" />{view.counts.movesLeft >= 0
+									? putIn(words.movesLeft, { n: view.counts.movesLeft })
+									: putIn(words.moves, { n: view.counts.moves })}</span
+							>{/if}
+						{#if timeHere}<span
+								class="flex items-center gap-1 {view.counts.secondsLeft >= 0 && view.counts.secondsLeft < 11
+									? 'font-semibold text-held'
+									: ''}"
+								data-testid="time"
+								><Hourglass size={13} aria-hidden="true" />{timeOf(
+									view.counts.secondsLeft >= 0 ? view.counts.secondsLeft : view.counts.seconds,
+								)}</span
+							>{/if}
+						{#if clockHere}<span class="flex items-center gap-1" data-testid="clock"
+								><Clock size={13} aria-hidden="true" />{minute(view.minute)}</span
+							>{/if}
+					{/if}
+				</div>
+			{/if}
+			{#if where('showItems', corner)}<QuickSlots />{/if}
+			{#if where('showMap', corner)}<SmallMap />{/if}
+		</div>
+	{/each}
+{/if}
