@@ -15,7 +15,6 @@ var around = [][2]string{
 	{kind.GameLine, "A night on a salt island"},
 	{kind.GameCredits, "Words, maps and pictures\nby the makers of Azzel\n\nDrawn by code, tile by tile,\nin one palette"},
 	{kind.GameDay, "900"}, {kind.GameBegins, "17"}, {kind.GameDark, "62, 58, 22, 0, 0, 0, 18, 52"},
-	{kind.GameTextSpeed, "0"},
 }
 
 // withGame gives the demo what is around its maps, and the trial yards.

@@ -19,6 +19,9 @@ func (k *tab) axe() {
 // accessible tells what axe-core finds wrong with what is shown.
 func (k *tab) accessible(view string) {
 	k.Helper()
+	if k.eval(`() => typeof axe`) == "undefined" {
+		k.axe()
+	}
 	raw := k.eval(`async () => {
 		// a tooltip comes and goes with the pointer, and what it says its button says as well
 		const tips = '[data-bits-floating-content-wrapper]:has([data-tooltip-content])'

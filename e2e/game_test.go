@@ -36,10 +36,26 @@ func (k *tab) steps(way string) {
 	}
 }
 
+// tried opens the page that plays as it is tried.
+func (k *tab) tried() {
+	k.Helper()
+	k.pressIn("nav button", "Share")
+	k.visit(k.attribute("main[aria-label=Share] a[target=_blank]", "href"))
+	k.see("[data-testid=game] h1", "The Saltworks")
+}
+
+// begun opens the page that plays once more, as on another day.
+func (k *tab) begun() {
+	k.Helper()
+	must(k.T, k.page.Reload())
+	must(k.T, k.page.WaitLoad())
+	k.see("[data-testid=game] h1", "")
+}
+
 // Maps that follow each other are chosen on the title, won for stars, opened one by one; what was reached stays.
 func TestMapsThatFollowEachOther(t *testing.T) {
 	k := startWith(t, nil).open()
-	k.alone(1280, 800)
+	k.tried()
 	k.press("Choose a map")
 	k.see("main h1", "Choose a map")
 	k.accessible("the choice of a map")
@@ -50,7 +66,7 @@ func TestMapsThatFollowEachOther(t *testing.T) {
 	k.see("[data-testid=place]", "One Crate")
 	k.steps("rrddrrrrrrr")
 	k.see("main h1", "One Crate is finished")
-	k.see("[data-testid=over]", "11 moves")
+	k.see("[data-testid=over]", "10 moves")
 	k.find("[data-testid=over] [aria-label='3 of 3 stars']", "")
 	k.accessible("a finished map")
 	k.press("On to Two Crates")
@@ -59,7 +75,7 @@ func TestMapsThatFollowEachOther(t *testing.T) {
 	k.keys(input.Escape)
 	k.see("main h1", "Paused")
 	k.press("To the title")
-	must(t, k.page.Reload())
+	k.begun()
 	k.press("Choose a map")
 	k.find("main ol li:nth-child(1) [aria-label='3 of 3 stars']", "")
 	k.pressIn("main ol li:nth-child(2) button", "Two Crates")
@@ -69,7 +85,7 @@ func TestMapsThatFollowEachOther(t *testing.T) {
 // A game is kept, found again after the page was closed, and gone on with where it was; one that cannot be read says so.
 func TestGamesAreKept(t *testing.T) {
 	k := startWith(t, nil).open()
-	k.alone(1280, 800)
+	k.tried()
 	k.press("New game")
 	k.see("[data-testid=line]", "Low tide")
 	k.keys(input.KeyE)
@@ -84,7 +100,7 @@ func TestGamesAreKept(t *testing.T) {
 	k.pressIn("main li button", "Place 1")
 	k.see("[data-testid=note]", "Saved.")
 	k.press("To the title")
-	must(t, k.page.Reload())
+	k.begun()
 	k.press("Continue")
 	k.see("[data-testid=playing]", "hearts")
 	within(t, soon, func() error {
@@ -102,7 +118,7 @@ func TestGamesAreKept(t *testing.T) {
 		localStorage[key] = JSON.stringify(kept)
 		return ''
 	}`)
-	must(t, k.page.Reload())
+	k.begun()
 	k.press("Saved games")
 	k.pressIn("main li button", "Place 1")
 	k.see("[data-testid=note]", "cannot be gone on with: it is cut off")
@@ -112,7 +128,7 @@ func TestGamesAreKept(t *testing.T) {
 // What a player wants is kept as well: language, letters, keys; credits are read.
 func TestWhatThePlayerWants(t *testing.T) {
 	k := startWith(t, nil).open()
-	k.alone(1280, 800)
+	k.tried()
 	k.press("Credits")
 	k.see("[data-testid=credits]", "in one palette")
 	k.press("Back")
@@ -122,7 +138,7 @@ func TestWhatThePlayerWants(t *testing.T) {
 	k.see("main h1", "Einstellungen")
 	k.press("Zurück")
 	k.see("main h1", "Die Saline bei Niedrigwasser")
-	must(t, k.page.Reload())
+	k.begun()
 	k.press("Neues Spiel")
 	k.see("[data-testid=place]", "Kai")
 	k.see("[data-testid=line]", "Niedrigwasser")
@@ -135,7 +151,6 @@ func TestGameIsSetUp(t *testing.T) {
 	k.pressIn("nav button", "Game")
 	k.accessible("Game")
 	k.fill("main textarea", "The Long Ebb")
-	k.keys(input.Enter)
 	k.see("[data-testid=game] h1", "The Long Ebb")
 	k.stored(func(d *document.Document) error {
 		if d.GameTitle() != "The Long Ebb" {
@@ -145,7 +160,6 @@ func TestGameIsSetUp(t *testing.T) {
 	})
 	// a day is given a length, and its curve of light is moved by arrows
 	k.fill("[aria-label='a day lasts']", "240")
-	k.keys(input.Enter)
 	k.find("[aria-label='At 12 o’clock']", "")
 	k.eval(`() => document.querySelector('[aria-label="At 12 o’clock"]').focus() ?? ''`)
 	k.keys(input.PageDown)
@@ -155,9 +169,9 @@ func TestGameIsSetUp(t *testing.T) {
 		}
 		return nil
 	})
-	k.unfold()
+	k.pressIn("summary", "What the game itself says")
+	k.see("main", "In other languages it is said")
 	k.fill("[aria-label='The game says: New game']", "Set out")
-	k.keys(input.Enter)
 	k.find("[data-testid=game] button", "Set out")
 	k.stored(func(d *document.Document) error {
 		if d.GameSays("", "newGame") != "Set out" {
@@ -165,6 +179,7 @@ func TestGameIsSetUp(t *testing.T) {
 		}
 		return nil
 	})
+	k.eval(`() => document.activeElement.blur() ?? ''`)
 	k.with(input.ControlLeft, input.KeyZ)
 	k.find("[data-testid=game] button", "New game")
 	limit := "1"

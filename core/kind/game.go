@@ -94,7 +94,7 @@ var OfGame = settings(
 	called("small map", chosen("showMap", corners, "Where one sees of the map what the hero has seen")),
 	called("when", chosen("shown", "always, changing=for a while after it changes", "When hearts and what is counted are seen")),
 	called("name of the place", yesno(GameShowPlaces, "true", "Shown for a moment as one arrives on a map")),
-	called("letters a second", none("all at once", number(GameTextSpeed, "60", "", 0, 500, "How fast what is said is written"))),
+	called("letters a second", none("all at once", number(GameTextSpeed, "0", "", 0, 500, "How fast what is said is written"))),
 	called("box", chosen("textPlace", "bottom=at the bottom, top=at the top, middle=in the middle", "Where what is said stands")),
 	called("size", chosen("textSize", "normal, small, large", "How large the letters are; the player can change it")),
 	called("letters", chosen("textFont", "mono=of one width, sans=plain", "What they look like")),

@@ -12,6 +12,8 @@ import (
 // View is a game as it is drawn.
 type View struct {
 	Map document.ID `json:"map"`
+	// Place is what the map is called, in the language that is read in.
+	Place string `json:"place"`
 	// X and Y are the map pixel at the top left of the hero's picture.
 	X      int             `json:"x"`
 	Y      int             `json:"y"`
@@ -200,6 +202,7 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 	if w := g.Weather(); w != kind.Weathers[0] {
 		v.Weather = w
 	}
+	v.Place = st.Doc.Says(g.Language, m.Name)
 	v.Counts, v.Shown = countsOf(g), shownOf(g)
 	if now, known, ok := g.Sight(); ok {
 		v.Seen = &SightView{now.Spans(), known.Spans()}

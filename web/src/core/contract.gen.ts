@@ -153,6 +153,7 @@ export interface Answer {
 
 export interface View {
 	map: ID
+	place: string
 	x: number
 	y: number
 	facing: Facing

@@ -10,7 +10,7 @@
 	let { player, over }: { player: Player; over: string } = $props()
 	const w = workspace()
 	const view = $derived(w.play.view)
-	const name = $derived(w.map?.name ?? '')
+	const name = $derived(view?.place ?? '')
 	const heading = $derived(
 		over === 'done' ? player.word('finished', { name }) : over === 'won' ? player.word('won') : player.word('lost'),
 	)

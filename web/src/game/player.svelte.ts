@@ -152,7 +152,8 @@ export class Player {
 		if (!save) return
 		let gone = 0
 		const went = this.enter(() => (gone = this.w.play.load(save.data)))
-		if (!went) this.tell(this.word('cannotLoad', { why: this.note.replace(/\.$/, '') }))
+		const why = this.note.replace(/\.$/, '')
+		if (!went) this.tell(this.word('cannotLoad', { why: why.charAt(0).toLowerCase() + why.slice(1) }))
 		else if (gone) this.tell(this.word('lostSince', { n: gone }))
 		if (went) this.w.play.read(this.language)
 	}

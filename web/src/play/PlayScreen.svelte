@@ -36,7 +36,7 @@
 	})
 	const over = $derived(
 		view?.show.over === 'done'
-			? info.words.finished.replace('{name}', w.map?.name ?? '')
+			? info.words.finished.replace('{name}', view.place)
 			: view?.show.over === 'won'
 				? info.words.won
 				: info.words.lost,
@@ -48,7 +48,7 @@
 		const id = view?.map
 		if (!id || !alone) return
 		untrack(() => {
-			arrived = info.is.showPlace === 'true' ? (w.map?.name ?? '') : ''
+			arrived = info.is.showPlace === 'true' ? (view?.place ?? '') : ''
 		})
 		const timer = setTimeout(() => (arrived = ''), 2600)
 		return () => clearTimeout(timer)
