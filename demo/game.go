@@ -18,7 +18,7 @@ var around = [][2]string{
 }
 
 // withGame gives the demo what is around its maps, and the trial yards.
-func withGame(d *document.Document, s *Sheet, inside ...*canvas) *document.Document {
+func withGame(d *document.Document, s *Sheet, outside []*canvas, inside ...*canvas) *document.Document {
 	for _, set := range around {
 		c, err := author.SetGame(d, set[0], &set[1])
 		if err != nil {
@@ -26,8 +26,11 @@ func withGame(d *document.Document, s *Sheet, inside ...*canvas) *document.Docum
 		}
 		d = do(d, c, err)
 	}
-	for _, c := range inside {
-		d = mapped(d, c, kind.MapDays, kind.DaysInside)
+	for _, c := range outside {
+		d = mapped(mapped(mapped(d, c, kind.MapMusic, "calm"), c, kind.MapKey, "D"), c, kind.MapSound, "surf")
+	}
+	for i, c := range inside {
+		d = mapped(mapped(d, c, kind.MapDays, kind.DaysInside), c, kind.MapMusic, []string{"calm", "dark", "bright"}[i])
 	}
 	for _, c := range d.CountersByName() {
 		if c.Name == "Crystals" {
@@ -84,7 +87,7 @@ func trials(d *document.Document, s *Sheet) *document.Document {
 		c := newTrial(s, t.rows)
 		d = c.add(d, t.name)
 		for _, set := range [][2]string{{kind.MapWalking, kind.WalksCells}, {kind.MapWays, "four"}, {kind.MapCamera, kind.CameraWhole}, {kind.MapStars, kind.StarsMoves}, {kind.MapTwoStars, t.two},
-			{kind.MapThreeStars, t.three}, {kind.MapMoveLimit, t.limit}, {kind.MapDays, kind.DaysInside}} {
+			{kind.MapThreeStars, t.three}, {kind.MapMusic, "bright"}, {kind.MapKey, kind.Keys[2+3*i]}, {kind.MapMoveLimit, t.limit}, {kind.MapDays, kind.DaysInside}} {
 			if set[1] != "" {
 				change, err := author.SetMapSetting(d, d.Maps.Get(c.m.ID), set[0], &set[1])
 				d = do(d, change, err)

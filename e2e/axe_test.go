@@ -19,15 +19,21 @@ func (k *tab) axe() {
 // accessible tells what axe-core finds wrong with what is shown.
 func (k *tab) accessible(view string) {
 	k.Helper()
+	k.accessibleIn("html", view)
+}
+
+// accessibleIn is the same for a part of it, as what lies before all else.
+func (k *tab) accessibleIn(part, view string) {
+	k.Helper()
 	if k.eval(`() => typeof axe`) == "undefined" {
 		k.axe()
 	}
-	raw := k.eval(`async () => {
+	raw := k.eval(`async (part) => {
 		// a tooltip comes and goes with the pointer, and what it says its button says as well
 		const tips = '[data-bits-floating-content-wrapper]:has([data-tooltip-content])'
-		const found = await axe.run({ include: document, exclude: tips }, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] })
+		const found = await axe.run({ include: document.querySelector(part), exclude: tips }, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] })
 		return JSON.stringify(found.violations.map((v) => v.id + ': ' + v.help + ' in ' + v.nodes.map((n) => n.html.slice(0, 160) + ' ' + (n.any[0]?.message ?? '')).join(' and ')))
-	}`)
+	}`, part)
 	var found []string
 	must(k.T, json.Unmarshal([]byte(raw), &found))
 	for _, f := range found {

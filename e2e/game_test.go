@@ -144,6 +144,42 @@ func TestWhatThePlayerWants(t *testing.T) {
 	k.see("[data-testid=line]", "Niedrigwasser")
 }
 
+// What happens is heard, by itself: what was asked to sound is told to tests, which hear nothing.
+func TestWhatHappensIsHeard(t *testing.T) {
+	k := startWith(t, nil).open()
+	k.tried()
+	sounds := func(want string) {
+		t.Helper()
+		within(t, soon, func() error {
+			if all := k.eval(`() => azzelSounds.join()`); !strings.Contains(","+all+",", ","+want+",") {
+				return fmt.Errorf("%s was not heard, but %s", want, all)
+			}
+			return nil
+		})
+	}
+	k.press("Choose a map")
+	k.pressIn("main ol button", "One Crate")
+	k.see("[data-testid=place]", "One Crate")
+	k.steps("rr")
+	sounds("step plain")
+	k.steps("d")
+	sounds("push")
+	k.steps("d")
+	sounds("switch")
+	sounds("open")
+	k.steps("rrrrrrr")
+	sounds("win")
+	k.press("Again")
+	k.gone("main h1")
+	// turned off, nothing is
+	k.press("Sounds")
+	k.eval(`() => { azzelSounds.length = 0; return '' }`)
+	k.steps("rr")
+	if all := k.eval(`() => azzelSounds.join()`); all != "" {
+		t.Errorf("turned off, %s was heard", all)
+	}
+}
+
 // Game sets what is around the maps, stored and undone as all else, and seen beside it at once; the game there is played and
 // lost.
 func TestGameIsSetUp(t *testing.T) {

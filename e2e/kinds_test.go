@@ -5,6 +5,7 @@ import (
 	"azzel/core/kind"
 	"azzel/core/sample"
 	"bytes"
+	"errors"
 	"fmt"
 	"image"
 	"image/png"
@@ -273,4 +274,37 @@ func TestKindsPictures(t *testing.T) {
 		return want("the tiles", k.pixel(offset(k.at(8, 6), 8, 8)), fmt.Sprintf("%d,%d,%d", c.R, c.G, c.B))
 	})
 	k.same()
+}
+
+// A figure is made of parts and colours, becomes a kind with a tileset of its own, and is put down.
+func TestAFigureIsMade(t *testing.T) {
+	k := world(t).open()
+	k.pressIn("nav button", "Kinds")
+	k.press("A figure…")
+	k.see("[role=dialog]", "Another one")
+	k.accessibleIn("[role=dialog]", "the figure maker")
+	k.pressIn("[role=dialog] button", "long hair")
+	k.pressIn("[role=dialog] button", "robe")
+	k.press("coat #2f7d8b")
+	k.option("[role=dialog] label:nth-of-type(2) select", "character")
+	k.fill("[role=dialog] input[placeholder=Warden]", "Rake hand")
+	k.press("Make it")
+	k.notice("Rake hand is a kind now")
+	k.see("main[aria-label='Kind Rake hand']", "")
+	k.stored(func(d *document.Document) error {
+		for _, o := range d.Kinds.All() {
+			set := d.TilesetByNumber(o.Look.Tileset())
+			if o.Name == "Rake hand" && o.Of == kind.Character && len(o.Frames[3]) == 3 && set != nil && set.Name == "Rake hand" && set.Width == 48 {
+				return nil
+			}
+		}
+		return errors.New("the figure is not stored")
+	})
+	k.with(input.ControlLeft, input.KeyZ)
+	k.stored(func(d *document.Document) error {
+		if d.Tilesets.Len() != 1 {
+			return fmt.Errorf("%d tilesets are left", d.Tilesets.Len())
+		}
+		return nil
+	})
 }

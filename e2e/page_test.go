@@ -62,14 +62,14 @@ func TestThePageThatPlays(t *testing.T) {
 		t.Errorf("it says %s", text)
 	}
 	k.keys(input.Escape)
-	k.see("main h1", "Paused")
+	k.see("main h1", "Pause")
 	k.accessible("a pause of the page that plays")
 	at, _ := k.hero()
-	k.press("Go on")
+	k.press("Weiter")
 	k.gone("main h1")
 	k.walksAlone(input.ArrowRight, float64(at))
 	k.keys(input.Escape)
-	k.press("Again")
+	k.press("Noch einmal")
 	k.gone("main h1")
 	within(t, soon, func() error {
 		if now, _ := k.hero(); now != x {
@@ -83,7 +83,7 @@ func TestThePageThatPlays(t *testing.T) {
 	if k.eval(`() => azzel.hero()`) != before {
 		t.Error("keys of the editor move the hero")
 	}
-	k.see("[data-testid=place]", "Quay")
+	k.see("[data-testid=playing]", "gesammelt") // begun anew it is read in as before
 	k.gone("[data-testid=notice]")
 	if n := k.eval(`() => String(performance.getEntriesByType('resource').filter((e) => !/^(data|blob):/.test(e.name)).length)`); n != "0" {
 		t.Errorf("it asked for %s things from elsewhere", n)

@@ -27,6 +27,8 @@ const (
 	MapRemembers    = "sightRemembers"
 	MapSound        = "sound"
 	NoSound         = "none"
+	MapMusic        = "music"
+	MapKey          = "key"
 	MapDays         = "days"
 	MapWeather      = "weather"
 	MapTimeLimit    = "timeLimit"
@@ -68,6 +70,9 @@ const (
 	StarsCollected = "collected"
 )
 
+// Keys are those that music can be in, half tones from C on.
+var Keys = []string{"C", "D flat", "D", "E flat", "E", "F", "G flat", "G", "A flat", "A", "B flat", "B"}
+
 // Weathers are what the weather can be on a map.
 var Weathers = []string{"none", "rain", "snow", "fog", "heat"}
 
@@ -80,7 +85,7 @@ var mapGroups = []struct {
 	keys []string
 }{
 	{"Moving", []string{MapView, MapWalking, MapWays, MapGravity, MapJump, MapRun, MapAir, MapWind, MapWindForce}},
-	{"Seen and heard", []string{MapBackground, MapDarkness, MapSight, MapRemembers, MapSound, MapDays, MapWeather}},
+	{"Seen and heard", []string{MapBackground, MapDarkness, MapSight, MapRemembers, MapSound, MapMusic, MapKey, MapDays, MapWeather}},
 	{"Camera", []string{"screenWidth", "screenHeight", "camera", MapFreeAcross, MapFreeDown, "cameraEnds", "cameraRight", "cameraDown"}},
 	{"Over time", []string{"enteredAgain"}},
 	{"Finishing it", []string{MapTimeLimit, MapMoveLimit, MapStars, MapTwoStars, MapThreeStars}},
@@ -108,6 +113,8 @@ func MapMatters(key string, is func(key string) Datum) bool {
 		return word(MapWind) != "none"
 	case MapRemembers:
 		return is(MapSight).Thousandths() != 0
+	case MapKey:
+		return word(MapMusic) != NoSound
 	case MapTwoStars, MapThreeStars:
 		return word(MapStars) != StarsNot
 	case "cameraEnds":
@@ -142,6 +149,8 @@ var OfMaps = settings(
 	chosen(MapWind, "none, up, right, down, left", "Where it blows"),
 	called("wind force", number(MapWindForce, "3", "cells/s", 0, 50, "How strongly it blows")),
 	chosen(MapSound, "none, "+ambience, "What is heard all over it"),
+	chosen(MapMusic, "none, calm, bright, dark, tense, quick", "Played by Azzel, in this mood; more of it when the hero is in danger"),
+	chosen(MapKey, strings.Join(Keys, ", "), "In which the music is"),
 	called("when it is entered again", chosen(MapEnteredAgain, "remembers=remembers what happened, afresh=starts afresh", "What becomes of it meanwhile")),
 	called("day and night", chosen(MapDays, DaysPass+"=pass, "+DaysStand+"=stand still, "+DaysInside+"=are not seen", "Where a day of the game has a length")),
 	chosen(MapWeather, strings.Join(Weathers, ", "), "What it is like there"),

@@ -67,6 +67,11 @@ type View struct {
 	NightColour string `json:"nightColour"`
 	// Weather is one of the weathers, empty for none.
 	Weather string `json:"weather"`
+	// Under is what steps sound like where the hero is, empty for anything. Music is its mood, empty for none, and Key how
+	// many half tones its key lies above C.
+	Under string `json:"under"`
+	Music string `json:"music"`
+	Key   int    `json:"key"`
 	// Counts is what is counted of the game, Shown the counters on the screen.
 	Counts CountsView     `json:"counts"`
 	Shown  []ShownCounter `json:"shown"`
@@ -202,6 +207,7 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 	if w := g.Weather(); w != kind.Weathers[0] {
 		v.Weather = w
 	}
+	v.Music, v.Key = m.Music()
 	v.Place = st.Doc.Says(g.Language, m.Name)
 	v.Counts, v.Shown = countsOf(g), shownOf(g)
 	if now, known, ok := g.Sight(); ok {

@@ -20,6 +20,8 @@ type playing struct {
 	roam   bool
 	// framed is what is told of it in bytes; nil tells all of it in the view.
 	framed *framed
+	// under is what steps sound like where the hero was last.
+	under footing
 }
 
 // shows says what leads the hero.
@@ -104,7 +106,9 @@ func (s *Session) step(a struct {
 		p.record.Step(p.game, p.input(a.Input))
 		told = append(told, p.game.Told...)
 	}
-	return p.view(p.game, told), nil
+	v := p.view(p.game, told)
+	v.Under = s.underfoot(p)
+	return v, nil
 }
 
 // input is what is held in the next tick. Roaming is held as well, so that it is kept with the keys.

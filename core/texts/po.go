@@ -229,9 +229,12 @@ func TakePO(d *document.Document, data []byte) (author.Change, error) {
 		c.Do = append(c.Do, added.Do...)
 		d = edit.Apply(d, &edit.Edit{Do: added.Do}).Doc
 	}
-	stands := map[string]bool{}
+	stands, comes := map[string]bool{}, map[string]string{}
 	for _, t := range Of(d).Texts {
 		stands[t.Text] = true
+		if t.word != "" {
+			comes[t.Text] = d.GameComes(language, t.word)
+		}
 	}
 	taken, strange := 0, 0
 	for _, t := range all {
@@ -242,7 +245,7 @@ func TakePO(d *document.Document, data []byte) (author.Change, error) {
 			continue
 		case utf8.RuneCountInString(t.Says) > document.MaxText:
 			return author.Change{}, fmt.Errorf("line %d: a text has at most %d characters", t.Line, document.MaxText)
-		case w != nil && w.Says == t.Says && w.Unsure == t.Fuzzy:
+		case w != nil && w.Says == t.Says && w.Unsure == t.Fuzzy, w == nil && t.Says == comes[t.Of] && t.Says != "":
 			continue
 		case w == nil:
 			id := document.NewID()

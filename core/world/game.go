@@ -73,6 +73,12 @@ const NightFrom = 30
 // Days is whether the day passes on a map, stands still there, or is not seen.
 func (g *Ground) Days() string { return g.settings().days }
 
+// Music is the mood of a map's music, empty for none, and how many half tones its key lies above C.
+func (g *Ground) Music() (mood string, key int) {
+	s := g.settings()
+	return s.music, s.key
+}
+
 // Weather is what the weather is like on a map.
 func (g *Ground) Weather() string { return g.settings().weather }
 

@@ -1,6 +1,9 @@
 package world
 
-import "azzel/core/kind"
+import (
+	"azzel/core/kind"
+	"slices"
+)
 
 // settings are what is set of a map, read when it is first asked for.
 type settings struct {
@@ -13,6 +16,8 @@ type settings struct {
 	springs, sounds          []Ref
 	plays                    string
 	days, weather, stars     string
+	music                    string
+	key                      int
 	timeLimit                int64
 	moveLimit                int32
 	segments                 []Segment
@@ -58,6 +63,9 @@ func (g *Ground) readSettings() {
 	g.set.stars = d.MapValue(g.Map, kind.MapStars).Word()
 	g.set.timeLimit = (d.MapValue(g.Map, kind.MapTimeLimit).Thousandths()*TicksPerSecond + 999_999) / 1_000_000
 	g.set.moveLimit = int32(whole(kind.MapMoveLimit))
+	if music := d.MapValue(g.Map, kind.MapMusic).Word(); music != kind.NoSound {
+		g.set.music, g.set.key = music, slices.Index(kind.Keys, d.MapValue(g.Map, kind.MapKey).Word())
+	}
 	if plays := d.MapValue(g.Map, kind.MapSound).Word(); plays != kind.NoSound {
 		g.set.plays = plays
 	}

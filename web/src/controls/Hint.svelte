@@ -11,6 +11,7 @@
 		class: classes = '',
 		disabled = false,
 		expanded,
+		pressed,
 		onclick,
 		oncontextmenu,
 		children,
@@ -21,6 +22,7 @@
 		class?: string
 		disabled?: boolean
 		expanded?: boolean
+		pressed?: boolean
 		onclick: () => void
 		oncontextmenu?: (e: MouseEvent) => void
 		children: Snippet
@@ -28,7 +30,15 @@
 </script>
 
 <Tooltip.Root>
-	<Tooltip.Trigger class={classes} {disabled} {onclick} {oncontextmenu} aria-label={label} aria-expanded={expanded}>
+	<Tooltip.Trigger
+		class={classes}
+		{disabled}
+		{onclick}
+		{oncontextmenu}
+		aria-label={label}
+		aria-expanded={expanded}
+		aria-pressed={pressed}
+	>
 		{@render children()}
 	</Tooltip.Trigger>
 	<Tooltip.Portal>

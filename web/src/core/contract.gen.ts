@@ -192,6 +192,9 @@ export interface View {
 	minute: number
 	nightColour: string
 	weather: string
+	under: string
+	music: string
+	key: number
 	counts: CountsView
 	shown: ShownCounter[]
 	lights: LightView[]
@@ -477,6 +480,24 @@ export interface RuleTextArgs {
 	text: string
 }
 
+export interface FigureWish {
+	hair: string
+	coat: string
+	tool: string
+	skin: string
+	hairColour: string
+	coatColour: string
+	legColour: string
+	toolColour: string
+	size: number
+}
+
+export interface DrawnFigure {
+	width: number
+	height: number
+	pixels: string
+}
+
 export interface AreaArgs {
 	map: ID
 	layer: ID
@@ -490,6 +511,13 @@ export interface EntityChange {
 export interface Swap {
 	from: number
 	to: number
+}
+
+export interface FigureParts {
+	hairs: string[]
+	coats: string[]
+	tools: string[]
+	sizes: number[]
 }
 
 export interface NamedTile {
@@ -1843,6 +1871,15 @@ export interface Methods {
 	addCounter: { args: {
 		name: string
 	}; answer: Outcome }
+	addFigure: { args: {
+		number: number
+		picture: string
+		width: number
+		height: number
+		size: number
+		as: string
+		name: string
+	}; answer: Outcome }
 	addFlag: { args: {
 		name: string
 	}; answer: Outcome }
@@ -1965,6 +2002,7 @@ export interface Methods {
 		part: ID
 	}; answer: View }
 	draftRule: { args: RuleTextArgs; answer: Outcome }
+	drawFigure: { args: FigureWish; answer: DrawnFigure }
 	dropLanguage: { args: LanguageArgs; answer: Outcome }
 	dropWordings: { args: {}; answer: Outcome }
 	duplicateLayer: { args: {
@@ -1980,6 +2018,7 @@ export interface Methods {
 		from: ID
 		to: ID
 	}; answer: Outcome }
+	figureParts: { args: None; answer: FigureParts }
 	findTiles: { args: {
 		words: string[] | null
 	}; answer: NamedTile[] }

@@ -14,6 +14,7 @@ export type {
 	Entity,
 	Facing,
 	Fault,
+	FigureWish,
 	Finding,
 	Flag,
 	Frame,

@@ -83,14 +83,12 @@
 	<MapCanvas />
 	{#if w.play.on}
 		<PlayScreen alone letters={player.wants.letters} />
-		{#if player.screen === 'play' && !over}
-			<div class="absolute top-3 right-3 flex gap-1">
-				<SoundTick done={() => w.canvas?.focus()} />
-				<button class="button w-9 px-0" aria-label={player.word('pause')} onclick={() => player.pause()}
-					><PauseIcon size={15} /></button
-				>
-			</div>
-		{/if}
+		<div class="absolute top-3 right-3 flex gap-1 {player.screen === 'play' && !over ? '' : 'invisible'}">
+			<SoundTick done={() => w.canvas?.focus()} says={player.word('sounds')} />
+			<button class="button w-9 px-0" aria-label={player.word('pause')} onclick={() => player.pause()}
+				><PauseIcon size={15} /></button
+			>
+		</div>
 	{/if}
 	{#if !w.play.on}<Backdrop map={player.info.behind} moves={!player.calm} />{/if}
 	{#if player.screen === 'title'}<TitleScreen {player} />

@@ -76,7 +76,8 @@ export class Player {
 		const next = { ...this.wants, ...change }
 		this.wants = next
 		this.store()
-		if (change.language !== undefined && this.w.play.on) this.w.play.read(this.language)
+		if (change.language !== undefined && this.w.play.on && this.w.play.view?.language !== this.language)
+			this.w.play.read(this.language)
 	}
 
 	private store(): boolean {
@@ -193,6 +194,8 @@ export class Player {
 			else if (this.info.is.keepsItself === 'true' && tick > settled && ['checkpoint', 'arrive'].includes(e.is))
 				queueMicrotask(() => this.keep(0, true))
 		}
+		// who read on in another language wants that from now on
+		if (view.language !== this.language) this.want({ language: view.language })
 		const over = view.show.over
 		if (over && !this.result) this.ended(over, view.map)
 		else if (!over && this.result) {

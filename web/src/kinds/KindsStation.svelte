@@ -1,12 +1,14 @@
 <script lang="ts">
 	import { roving } from '../controls/roving'
 	import ListStart from '@lucide/svelte/icons/list-start'
+	import PersonStanding from '@lucide/svelte/icons/person-standing'
 	import Plus from '@lucide/svelte/icons/plus'
 	import type { Kind } from '../core/types'
 	import Context from '../controls/Context.svelte'
 	import SearchField from '../controls/SearchField.svelte'
 	import GripPicture from '../hand/GripPicture.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
+	import FigureMaker from './FigureMaker.svelte'
 	import KindPanel from './KindPanel.svelte'
 	import KindUses from './KindUses.svelte'
 	import { kindMenu } from './kindMenu'
@@ -43,10 +45,12 @@
 	}
 </script>
 
+<FigureMaker bind:open={w.figuring} made={(id) => ([w.kindId, query] = [id, ''])} />
 <div class="grid min-h-0 grid-cols-[264px_minmax(0,1fr)_260px]">
 	<aside class="flex min-h-0 flex-col border-r border-line" aria-label="Kinds">
 		<div class="flex flex-col gap-2 p-2">
 			<button class="button button-main" onclick={() => add('')}><Plus size={15} /> A kind from nothing</button>
+			<button class="button" onclick={() => (w.figuring = true)}><PersonStanding size={15} /> A figure…</button>
 			<SearchField bind:value={query} label="Search kinds" />
 		</div>
 		<div class="min-h-0 grow overflow-y-auto pb-2" {@attach roving}>

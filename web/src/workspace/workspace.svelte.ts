@@ -47,6 +47,8 @@ export class Workspace {
 	area = $state.raw<Selected | null>(null)
 	finderOpen = $state(false)
 	keysOpen = $state(false)
+	/** A figure is being made. */
+	figuring = $state(false)
 	/** How a game begins is being chosen. */
 	beginOpen = $state(false)
 	/** Single keys work wherever nothing is typed, and not only on the map. */

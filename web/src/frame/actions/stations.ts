@@ -6,6 +6,14 @@ export const stationsActions: Group = (w, { onMap }) => [
 	{ name: 'Tilesets', group: 'Go to', run: () => w.open('tilesets') },
 	{ name: 'Kinds', group: 'Go to', run: () => w.open('kinds') },
 	{ name: 'Rules', group: 'Go to', run: () => w.open('rules') },
+	{
+		name: 'Make a figure',
+		group: 'Go to',
+		run: () => {
+			w.open('kinds')
+			w.figuring = true
+		},
+	},
 	{ name: 'Game', group: 'Go to', run: () => w.open('game') },
 	{ name: 'Share', group: 'Go to', run: () => w.open('share') },
 	{
