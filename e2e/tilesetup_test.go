@@ -5,6 +5,7 @@ import (
 	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/sample"
+	"errors"
 	"fmt"
 	"testing"
 
@@ -142,4 +143,38 @@ func TestDecorationIsATilePlacedFreely(t *testing.T) {
 	})
 	k.showsTile(5, 5, 9)
 	k.same()
+}
+
+// A tile is drawn otherwise pixel by pixel, which is one edit of its tileset, seen at once and undone.
+func TestPixelsOfATile(t *testing.T) {
+	k := world(t).open()
+	before := k.rig.doc().TilesetsInOrder()[0].Picture
+	k.pressIn("nav button", "Tilesets")
+	k.click(k.onSheet(128, 3, 8, middleOf))
+	k.pressIn("section[aria-label=Tile] button", "Pixels…")
+	k.see("[role=dialog]", "Pixels of tile")
+	k.accessibleIn("[role=dialog]", "the pixels of a tile")
+	k.find("[role=dialog] [aria-label^='Colour #']", "")
+	b := k.box("[data-testid=pixels]")
+	in := func(x, y float64) proto.Point { return proto.NewPoint(b.X+x*24+12, b.Y+y*24+12) }
+	k.drag(proto.InputMouseButtonLeft, in(2, 2), in(9, 2))
+	k.press("fill")
+	k.click(in(12, 12))
+	k.pressIn("[role=dialog] button", "Undo")
+	k.press("Mirror")
+	k.press("Keep it")
+	k.notice("is drawn otherwise")
+	k.stored(func(d *document.Document) error {
+		if d.TilesetsInOrder()[0].Picture == before {
+			return errors.New("the picture is as it was")
+		}
+		return nil
+	})
+	k.press("Undo")
+	k.stored(func(d *document.Document) error {
+		if d.TilesetsInOrder()[0].Picture != before {
+			return errors.New("the picture is not as it was")
+		}
+		return nil
+	})
 }

@@ -154,6 +154,7 @@ func (s *Server) routes() {
 	project.Post("/match", small, s.oneAtATime, s.match)
 	project.Post("/partners", small, s.oneAtATime, s.partners)
 	project.Post("/pictures/reshape", small, s.oneAtATime, s.reshape)
+	project.Post("/pictures/pixels", s.oneAtATime, s.pixels)
 	project.Post("/pictures/gather", small, s.oneAtATime, s.gather)
 	api.Get("/pictures/:sha", s.picture)
 	s.app.Get("/live/:project", s.ownSite, s.perAddress(), s.known, s.sameOrigin, s.member, s.live())

@@ -5,8 +5,12 @@ import (
 	"azzel/core/edit"
 	"azzel/core/sample"
 	"azzel/server"
+	"bytes"
 	"encoding/json"
 	"fmt"
+	"image"
+	"image/color"
+	"image/png"
 	"slices"
 	"strings"
 	"testing"
@@ -23,6 +27,22 @@ func (d *desk) taken(w, h int) server.Taken {
 		d.Fatalf("the picture was not taken: %s", body)
 	}
 	return out
+}
+
+// image is a stored picture.
+func (d *desk) image(sha string) image.Image {
+	d.Helper()
+	_, body, _ := d.do("GET", "/api/pictures/"+sha, nil)
+	img, err := png.Decode(strings.NewReader(body))
+	if err != nil {
+		d.Fatal(err)
+	}
+	return img
+}
+
+func rgba(c color.Color) [4]uint32 {
+	r, g, b, a := c.RGBA()
+	return [4]uint32{r, g, b, a}
 }
 
 func TestPicturesAreReshapedGatheredAndLookedAt(t *testing.T) {
@@ -44,6 +64,22 @@ func TestPicturesAreReshapedGatheredAndLookedAt(t *testing.T) {
 	post("/pictures/gather", map[string]any{"pictures": []string{a.Picture, b.Picture, a.Picture}}, &out)
 	if out.Width != 128 || out.Height != 160 || out.Guesses[0].Cut.CellWidth != 64 || out.Guesses[0].Cut.CellHeight != 80 {
 		t.Errorf("gathered: %+v", out)
+	}
+	drawn := a
+	is := append(bytes.Repeat([]byte{1, 2, 3, 255}, 3), 0, 0, 0, 0)
+	was := append(bytes.Repeat([]byte{1, 2, 3, 255}, 2), make([]byte, 8)...)
+	post("/pictures/pixels", map[string]any{"picture": a.Picture, "part": map[string]int{"x": 4, "y": 5, "w": 2, "h": 2}, "was": was, "is": is}, &drawn)
+	before, after := d.image(a.Picture), d.image(drawn.Picture)
+	for y := range 48 {
+		for x := range 64 {
+			want := before.At(x, y)
+			if x == 4 && y == 6 { // the one that differs from what it was
+				want = color.NRGBA{1, 2, 3, 255}
+			}
+			if r, g, b, a := after.At(x, y).RGBA(); [4]uint32{r, g, b, a} != rgba(want) {
+				t.Fatalf("the pixel at %d, %d is %v, wanted %v", x, y, after.At(x, y), want)
+			}
+		}
 	}
 	cut := document.Cut{CellWidth: 16, CellHeight: 16}
 	sight := map[string]any{"picture": a.Picture, "cut": cut}
@@ -88,6 +124,9 @@ func TestPicturesAreReshapedGatheredAndLookedAt(t *testing.T) {
 	bad("/pictures/reshape", shape(`{"x":60,"y":0,"w":32,"h":48}`, 8, 8), "outside the picture")
 	bad("/pictures/reshape", shape(`{"x":0,"y":0,"w":64,"h":48}`, 0, 8), "no pixels")
 	bad("/pictures/reshape", shape(`{"x":0,"y":0,"w":64,"h":48}`, 9000, 8), "8192 a side")
+	bad("/pictures/pixels", "words", "which part")
+	bad("/pictures/pixels", fmt.Sprintf(`{"picture":%q,"part":{"x":63,"y":0,"w":2,"h":1},"was":"","is":""}`, a.Picture), "outside the picture")
+	bad("/pictures/pixels", fmt.Sprintf(`{"picture":%q,"part":{"x":0,"y":0,"w":2,"h":1},"was":"","is":""}`, a.Picture), "not as many")
 	bad("/pictures/gather", `{"pictures":[]}`, "gathered")
 	bad("/pictures/gather", `{"pictures":["none"]}`, "not here")
 	bad("/match", `{"from":1}`, "matched")

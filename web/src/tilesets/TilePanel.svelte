@@ -1,15 +1,18 @@
 <script lang="ts">
+	import Pencil from '@lucide/svelte/icons/pencil'
 	import X from '@lucide/svelte/icons/x'
 	import { cellOf } from '../draw/pictures'
 	import type { Frame, Tileset } from '../core/types'
 	import GripPicture from '../hand/GripPicture.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
+	import PixelSheet from './PixelSheet.svelte'
 	import OwnPart from './OwnPart.svelte'
 	import PropertyField from './PropertyField.svelte'
 
 	// What is set up for one tile.
 	let { set: t, tile, framing = $bindable(false) }: { set: Tileset; tile: number; framing?: boolean } = $props()
 	const w = workspace()
+	let drawing = $state(false)
 	const info = $derived(t.infos?.find((i) => i.tile === tile))
 	const frames = $derived(info?.frames ?? [])
 	const mark = (to: object) => w.project.try('markTiles', { id: t.id, tiles: [tile], mark: to })
@@ -44,10 +47,12 @@
 	})
 </script>
 
+<PixelSheet set={t} {tile} bind:open={drawing} />
 <section class="flex flex-col gap-1.5 border-t border-line pt-2" aria-label="Tile">
 	<div class="flex items-center gap-2">
 		<GripPicture grip={{ what: 'tiles', cells: [cellOf(t.number, shown)], width: 1, shape: 'freehand' }} size={32} />
-		<h2 class="grow font-semibold">Tile {tile}</h2>
+		<h2 class="grow font-semibold whitespace-nowrap">Tile {tile}</h2>
+		<button class="button" onclick={() => (drawing = true)}><Pencil size={14} /> Pixels…</button>
 		<label class="flex items-center gap-1.5" title="Its weight when a scatter draws among tiles"
 			>odds
 			<input
