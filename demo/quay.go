@@ -94,6 +94,10 @@ func quay(s *Sheet) *canvas {
 	}
 	smoke := c.entity("emitter", "Smoke", 20, 6, 1, 1, document.Down)
 	smoke.Values = values("gives", `"smoke"`, "perSecond", "6")
+	for i, at := range [][2]int{{19, 10}, {25, 10}, {15, 14}, {35, 11}, {17, 18}} {
+		e := c.entity(lanternKind, "Quay lantern "+string(rune('1'+i)), at[0], at[1], 1, 1, document.Down)
+		e.Values = values("shines", `"night"`)
+	}
 	c.entity(crabKind, "Crab", 13, 20, 1, 1, document.Right).Values = []kind.Value{{Key: "range", Value: "2"}}
 	c.entity(crabKind, "Crab 2", 30, 21, 1, 1, document.Left)
 	return c

@@ -273,7 +273,12 @@
 						onkeydown={keydown}
 					></canvas>
 					<div class="flex w-52 flex-col gap-3">
-						<canvas bind:this={around} width="120" height="120" class="self-start border border-line bg-sheet" aria-hidden="true"
+						<canvas
+							bind:this={around}
+							width="120"
+							height="120"
+							class="self-start border border-line bg-sheet"
+							aria-hidden="true"
 						></canvas>
 						<div class="flex flex-wrap gap-0.5" role="group" aria-label="Colours of the sheet">
 							{#each colours as c (c)}
