@@ -96,7 +96,7 @@ func trials(d *document.Document, s *Sheet) *document.Document {
 		if i < len(trialYards)-1 {
 			d = do(d, author.Change{Do: []edit.Primitive{edit.Set(edit.Ref{Type: edit.TypeMap, ID: c.m.ID}, "next", true)}}, nil)
 		}
-		d = do(d, author.Change{Do: []edit.Primitive{edit.Set(edit.Ref{Type: edit.TypeMap, ID: c.m.ID}, "chart", grid.Point{X: (92 + 18*i) * side, Y: 42 * side})}}, nil)
+		d = do(d, author.Change{Do: []edit.Primitive{edit.Set(edit.Ref{Type: edit.TypeMap, ID: c.m.ID}, "chart", grid.Point{X: (64 + 26*i) * side, Y: 56 * side})}}, nil)
 		for n, plate := range []string{"Plate 1", "Plate 2"} {
 			gate := []string{"Gate 1", "Gate 2"}[n]
 			if !c.has(plate) {

@@ -223,10 +223,21 @@ func TestGameIsSetUp(t *testing.T) {
 	k.pressIn("[data-testid=game] button", "New game")
 	k.see("[data-testid=game] h1", "The game is lost")
 	k.see("[data-testid=over]", "The time is over.")
-	k.pressIn("[data-testid=game] button", "To the title")
+	k.pressIn("[data-testid=game] button", "Again")
+	k.see("[data-testid=playing]", "hearts")
+	// whoever goes elsewhere ends it, and comes to where he wanted
 	k.pressIn("nav button", "Map")
-	k.see("main[aria-label=Map]", "")
+	k.see("[data-testid=hand]", "")
 	k.gone("[data-testid=playing]")
+	// a game of the map stands still meanwhile
+	k.focusMap()
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing]", "Playing Quay")
+	k.pressIn("nav button", "Game")
+	k.see("[data-testid=game] h1", "The Long Ebb")
+	k.gone("[data-testid=playing]")
+	k.pressIn("nav button", "Map")
+	k.see("[data-testid=playing]", "Quay")
 }
 
 // An empty project has a title as well; that there is nothing to play is said.

@@ -14,6 +14,7 @@
 		written = Infinity,
 		is = {},
 		letters = '',
+		keyed = true,
 	}: {
 		text: string
 		columns?: number
@@ -26,6 +27,8 @@
 		is?: Record<string, string>
 		/** How large the player wants the letters: small, normal or large. */
 		letters?: string
+		/** It is read on by a key, which is shown. */
+		keyed?: boolean
 	} = $props()
 	const sizes: Record<string, string> = {
 		small: 'text-[min(13px,3cqw)]',
@@ -70,7 +73,9 @@
 						>{text.slice(0, written)}<span class="invisible">{text.slice(written)}</span></span
 					>{:else}{text}{/if}
 			</p>
-			<span class="key opacity-80 {small ? 'absolute right-1 bottom-1' : ''}">{keyWord(gameKeys.of('use')[0])}</span>
+			{#if keyed}<span class="key opacity-80 {small ? 'absolute right-1 bottom-1' : ''}"
+					>{keyWord(gameKeys.of('use')[0])}</span
+				>{/if}
 		</div>
 	</div>
 </div>

@@ -23,19 +23,22 @@
 	// svelte-ignore state_referenced_locally
 	const player = new Player(w, key, canvas)
 	const view = $derived(w.play.view)
-	const over = $derived(view?.show.over ?? '')
+	const over = $derived((player.began && view?.show.over) || '')
 
 	onMount(() => {
 		const unfollow = player.follow()
 		return () => {
 			unfollow()
-			if (w.play.on) w.playing.stopPlay()
+			// a game of the map stands still as it was left
+			if (player.began && w.play.on) w.playing.stopPlay()
 		}
 	})
 
 	// the game ends otherwise: by the editor, or because its map is gone
 	$effect(() => {
-		if (!w.play.on && ['play', 'paused'].includes(player.screen)) player.screen = 'title'
+		if (w.play.on || !player.began) return
+		player.began = false
+		if (['play', 'paused'].includes(player.screen)) player.screen = 'title'
 	})
 	$effect(() => {
 		w.wants = {
@@ -81,7 +84,7 @@
 	data-testid="game"
 >
 	<MapCanvas />
-	{#if w.play.on}
+	{#if w.play.on && player.began}
 		<PlayScreen alone letters={player.wants.letters} />
 		<div class="absolute top-3 right-3 flex gap-1 {player.screen === 'play' && !over ? '' : 'invisible'}">
 			<SoundTick done={() => w.canvas?.focus()} says={player.word('sounds')} />
@@ -90,7 +93,7 @@
 			>
 		</div>
 	{/if}
-	{#if !w.play.on}<Backdrop map={player.info.behind} moves={!player.calm} />{/if}
+	{#if !w.play.on || !player.began}<Backdrop map={player.info.behind} moves={!player.calm} />{/if}
 	{#if player.screen === 'title'}<TitleScreen {player} />
 	{:else if player.screen === 'paused'}<Paused {player} />
 	{:else if player.screen === 'maps'}<MapChoice {player} />

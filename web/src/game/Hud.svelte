@@ -30,9 +30,9 @@
 	const hearts = $derived(view ? Array.from({ length: Math.min(view.most, most) }, (_, i) => i < view.hearts) : [])
 	const corners = ['topLeft', 'top', 'topRight', 'bottomLeft', 'bottomRight'] as const
 	const places: Record<(typeof corners)[number], string> = {
-		topLeft: 'top-3 left-3 max-w-[calc(100%-7.5rem)] items-start',
+		topLeft: 'top-3 left-3 max-w-[calc(100%-9.5rem)] items-start',
 		top: 'top-3 left-1/2 -translate-x-1/2 items-center',
-		topRight: 'top-14 right-3 items-end',
+		topRight: 'right-3 items-end',
 		bottomLeft: 'bottom-3 left-3 items-start',
 		bottomRight: 'right-3 bottom-3 items-end',
 	}
@@ -63,7 +63,10 @@
 		{@const timeHere = where('showTime', corner) || (view.counts.secondsLeft >= 0 && corner === 'top')}
 		{@const clockHere = where('showClock', corner) && view.minute >= 0}
 		{@const counters = view.shown.filter((c) => at(c.where) === corner)}
-		<div class="absolute flex flex-col gap-1 {places[corner]}" data-corner={corner}>
+		<div
+			class="absolute flex flex-col gap-1 {places[corner]} {corner === 'topRight' ? (low ? 'top-18' : 'top-14') : ''}"
+			data-corner={corner}
+		>
 			{#if (first && corner === 'topLeft') || (seen && (heartsHere || livesHere || takenHere || movesHere || timeHere || clockHere || counters.length))}
 				<div class="flex flex-wrap items-center gap-x-3 gap-y-1 bg-ink px-3 py-1.5 text-plaster">
 					{#if first && corner === 'topLeft'}{@render first()}{/if}

@@ -41,7 +41,7 @@
 		})
 		const ctx = canvas.getContext('2d')!
 		ctx.clearRect(0, 0, canvas.width, canvas.height)
-		const whole = w.scene.draw(ctx, m, view, { paper: 'ground' })
+		const whole = w.scene.draw(ctx, m, view, { paper: 'ground', small: true })
 		const seen = w.play.view?.seen
 		if (seen) {
 			ctx.fillStyle = '#0d1112'

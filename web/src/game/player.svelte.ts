@@ -24,6 +24,8 @@ export class Player {
 	result = $state.raw<PlayResult | null>(null)
 	better = $state(false)
 	private readonly keeping: Keeping
+	/** The game that is played was begun here. */
+	began = $state(false)
 	/** The map on which the game goes that is played now. */
 	private on: ID = ''
 	private noted = 0
@@ -135,6 +137,7 @@ export class Player {
 			return false
 		}
 		this.on = this.w.play.view?.map ?? ''
+		this.began = true
 		this.screen = 'play'
 		return true
 	}
@@ -188,7 +191,7 @@ export class Player {
 	/** Takes note of what happened in the game. */
 	told = (events: PlayEvent[], tick: number) => {
 		const { view } = this.w.play
-		if (!view) return
+		if (!view || !this.began) return
 		for (const e of events) {
 			if (e.is === 'save') this.keep(0, true)
 			else if (this.info.is.keepsItself === 'true' && tick > settled && ['checkpoint', 'arrive'].includes(e.is))
@@ -235,13 +238,15 @@ export class Player {
 		this.w.canvas?.focus()
 	}
 
-	/** Once more from where the map begins. */
+	/** Once more: the map, where maps follow each other, else the game. */
 	again() {
-		this.begin(this.on)
+		const follows = this.info.courses.some((c) => c.maps.some((m) => m.id === this.on))
+		this.begin(follows ? this.on : '')
 	}
 
 	toTitle() {
-		if (this.w.play.on) this.w.playing.stopPlay()
+		if (this.began && this.w.play.on) this.w.playing.stopPlay()
+		this.began = false
 		this.result = null
 		this.screen = 'title'
 	}

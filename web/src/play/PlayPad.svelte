@@ -6,7 +6,18 @@
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// What fingers play with: a pad over which the thumb slides, and a button that uses.
-	let { jumps, swaps, skips }: { jumps: boolean; swaps: boolean; skips: boolean } = $props()
+	let {
+		jumps,
+		swaps,
+		skips,
+		words = {},
+	}: {
+		jumps: boolean
+		swaps: boolean
+		skips: boolean
+		/** What the game calls them, where that is the player's. */
+		words?: Record<string, string>
+	} = $props()
 	const w = workspace()
 	let pad: HTMLButtonElement
 	let way = $state(0)
@@ -34,10 +45,10 @@
 
 	const lead = () => w.play.lean('pad', way)
 	const buttons = $derived([
-		{ by: 'use', name: 'Use', bit: 16, class: 'right-6 bottom-12' },
-		...(jumps ? [{ by: 'jump', name: 'Jump', bit: 32, class: 'right-30 bottom-8' }] : []),
-		...(swaps ? [{ by: 'swap', name: 'Next', bit: 128, class: 'right-6 bottom-36' }] : []),
-		...(skips ? [{ by: 'skip', name: 'Skip', bit: 8192, class: 'right-30 bottom-32' }] : []),
+		{ by: 'use', name: words.use ?? 'Use', bit: 16, class: 'right-6 bottom-12' },
+		...(jumps ? [{ by: 'jump', name: words.jump ?? 'Jump', bit: 32, class: 'right-30 bottom-8' }] : []),
+		...(swaps ? [{ by: 'swap', name: words.swap ?? 'Next', bit: 128, class: 'right-6 bottom-36' }] : []),
+		...(skips ? [{ by: 'skip', name: words.skip ?? 'Skip', bit: 8192, class: 'right-30 bottom-32' }] : []),
 	])
 	const push = (b: { by: string; bit: number }, on: boolean) => {
 		if (on) down = b.by

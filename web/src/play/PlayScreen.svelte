@@ -114,7 +114,12 @@
 			{/if}
 			{#if view.line || view.answers.length}<Spoken is={info.is} {letters} />{/if}
 			{#if w.touch}
-				<PlayPad jumps={view.side} swaps={view.party.length > 0} skips={view.show.skips} />
+				<PlayPad
+					jumps={view.side}
+					swaps={view.party.length > 0}
+					skips={view.show.skips}
+					words={alone ? info.words : {}}
+				/>
 				{#if !alone}<button
 						class="pointer-events-auto absolute top-3 right-3 bg-ink px-3 py-1.5 text-plaster"
 						onclick={() => w.playing.stopPlay()}>Back to the map</button

@@ -37,7 +37,7 @@
 
 {#if view}
 	<div class="absolute left-1/2 w-max max-w-full -translate-x-1/2 {place}" role="status" data-testid="line">
-		<MessageBox text={line} {written} speaker={view.speaker} {is} {letters} />
+		<MessageBox text={line} {written} speaker={view.speaker} {is} {letters} keyed={!w.touch} />
 		{#if view.answers.length && written >= line.length}
 			<ul class="pointer-events-auto mt-1 flex flex-col bg-ink p-1 text-plaster" aria-label="Answers">
 				{#each view.answers as answer, i (i)}

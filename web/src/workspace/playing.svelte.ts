@@ -30,7 +30,8 @@ export class Playing {
 		const m = this.w.map
 		if (!m) return false
 		this.w.canvas?.cancel()
-		const { station } = this.w
+		// one that is played elsewhere leads back to nowhere
+		const station = here ? 'map' : this.w.station
 		const view = this.w.view.save()
 		if (!here) this.w.station = 'map'
 		try {
@@ -40,7 +41,7 @@ export class Playing {
 		} catch (e) {
 			if (!(e instanceof CoreError)) throw e
 			this.w.view.restore(view)
-			this.w.station = station
+			if (!here) this.w.station = station
 			this.before = null
 			const place = { label: 'Place a spawn', run: () => this.placeSpawn() }
 			this.w.notices.say(e.message, 'wrong', e.code === 'noSpawn' ? place : undefined)
