@@ -193,3 +193,19 @@ func TestPartsLeave(t *testing.T) {
 	}
 	k.notice("is saved as GraphML")
 }
+
+// The sheet of a tileset leaves as the picture that it is, and the guide of a map to be painted over.
+func TestSheetsAndGuidesLeave(t *testing.T) {
+	k := startWith(t, nil).open()
+	k.pressIn("nav button", "Share")
+	data, name := k.keeps(func() { k.press("Save its sheet") })
+	k.notice("The sheet of Coast is saved")
+	img, err := png.Decode(bytes.NewReader(data))
+	if err != nil || name != "Coast.png" || img.Bounds().Dx() != 256 {
+		t.Errorf("%s is %v, %v", name, img, err)
+	}
+	data, _ = k.keeps(func() { k.press("Its guide") })
+	if img, err = png.Decode(bytes.NewReader(data)); err != nil || img.Bounds().Dx() != 44*16 {
+		t.Errorf("the guide is %v, %v", img, err)
+	}
+}

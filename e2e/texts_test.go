@@ -95,3 +95,21 @@ func TestTextsInTwoLanguages(t *testing.T) {
 		return nil
 	})
 }
+
+// Who speaks is listed with the rules, called otherwise there, and gone to.
+func TestCharactersAreListed(t *testing.T) {
+	r := world(t)
+	id := r.place(document.Entity{Kind: kind.Character, Name: "Keeper", X: 64, Y: 64, Values: []kind.Value{{Key: "says", Value: `"Mind the tide."`}}})
+	k := r.open()
+	k.pressIn("nav button", "Rules")
+	k.see("section[aria-label=Characters]", "1 line")
+	k.fill("[aria-label='Name of the character']", "Lamp keeper")
+	k.stored(func(d *document.Document) error {
+		if e := d.Entity(sample.Quay, id); e == nil || e.Name != "Lamp keeper" {
+			return fmt.Errorf("it is %+v", e)
+		}
+		return nil
+	})
+	k.find("[aria-label='Show Lamp keeper on Quay']", "").MustClick()
+	k.see("aside", "Mind the tide.")
+}

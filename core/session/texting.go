@@ -12,7 +12,8 @@ type languageArgs struct {
 
 func init() {
 	register(map[string]method{
-		"texts": with(func(s *Session, want texts.Wanted) (texts.List, error) { return texts.Find(s.doc(), want), nil }),
+		"texts":      with(func(s *Session, want texts.Wanted) (texts.List, error) { return texts.Find(s.doc(), want), nil }),
+		"characters": with(func(s *Session, _ none) ([]texts.Character, error) { return texts.Characters(s.doc()), nil }),
 		"wordText": authored(func(d *document.Document, a struct {
 			Language string `json:"language"`
 			Of       string `json:"of"`

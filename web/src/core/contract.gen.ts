@@ -355,6 +355,17 @@ export interface Changes {
 	movedCells: number
 }
 
+export interface Character {
+	map: ID
+	id: ID
+	name: string
+	on: string
+	kind: ID
+	look: number
+	lines: number
+	guises: number
+}
+
 export interface ChartInfo {
 	places: Placed[]
 	seams: Seam[]
@@ -1958,6 +1969,7 @@ export interface Methods {
 		id: ID
 		match: number[] | null
 	}; answer: Changes }
+	characters: { args: None; answer: Character[] }
 	chart: { args: None; answer: ChartInfo }
 	checkPlace: { args: PointArgs; answer: Place }
 	choices: { args: {

@@ -3,7 +3,7 @@
 	import { workspace } from '../workspace/workspace.svelte'
 	import Plate from './Plate.svelte'
 	import Stars from './Stars.svelte'
-	import { timeOf } from './words'
+	import { timeOf } from '../play/words'
 	import type { Player } from './player.svelte'
 
 	// How a game or a map has ended, with what was reached, and where to go from there.

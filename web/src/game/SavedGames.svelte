@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Trash2 from '@lucide/svelte/icons/trash-2'
 	import Plate from './Plate.svelte'
-	import { timeOf } from './words'
+	import { timeOf } from '../play/words'
 	import type { Player } from './player.svelte'
 
 	// The places where games are kept: one is gone on with, or the game is kept in it.

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Languages from '@lucide/svelte/icons/languages'
 	import { untrack } from 'svelte'
-	import Hud from '../game/Hud.svelte'
+	import Hud from './Hud.svelte'
 	import GripPicture from '../hand/GripPicture.svelte'
 	import { gripOf } from '../hand/looks'
 	import { gameKeys, keyWord } from '../workspace/gameKeys.svelte'

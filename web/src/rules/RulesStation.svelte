@@ -7,6 +7,7 @@
 	import AskPanel from './AskPanel.svelte'
 	import RuleCard from './RuleCard.svelte'
 	import TextsTable from './TextsTable.svelte'
+	import CharacterList from './CharacterList.svelte'
 	import ValueList from './ValueList.svelte'
 	import WordList from './WordList.svelte'
 
@@ -112,6 +113,7 @@
 		{/if}
 	</main>
 	<aside class="min-h-0 overflow-y-auto border-l border-line p-3" aria-label="Flags and counters">
+		<CharacterList />
 		<ValueList of="flag" all={w.project.head.flags} />
 		<ValueList of="counter" all={w.project.head.counters} />
 		<WordList what="item" />

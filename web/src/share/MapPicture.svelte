@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { saveGuide } from './guide'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { drawMap, saveMapPicture, sizeOf, tooLarge } from './mapPicture'
 
@@ -61,6 +62,11 @@
 	</div>
 	<div class="flex items-center gap-3">
 		<button class="button" disabled={busy || tooLarge(size)} onclick={() => void save()}>Save as a PNG</button>
+		<button
+			class="button"
+			title="Outlines of what is solid, of zones and of entities, to paint over"
+			onclick={() => void saveGuide(w, scale, m)}>Its guide</button
+		>
 		<span class="font-mono text-[12px] {tooLarge(size) ? 'text-brick' : 'text-dim'}"
 			>{size.w} × {size.h}{tooLarge(size) ? ': larger than a browser can make' : ''}</span
 		>

@@ -11,6 +11,7 @@
 	import Differences from './Differences.svelte'
 	import Translations from './Translations.svelte'
 	import Lists from './Lists.svelte'
+	import SheetPicture from './SheetPicture.svelte'
 	import MapPicture from './MapPicture.svelte'
 
 	// What leaves Azzel, and what comes back from elsewhere.
@@ -114,6 +115,7 @@
 				<div class="flex flex-col gap-3 p-5">
 					<h3 class="flex items-center gap-2 text-[15px] font-semibold"><Picture size={18} /> A map as a picture</h3>
 					<MapPicture />
+					<SheetPicture />
 				</div>
 			</article>
 		</section>

@@ -18,7 +18,7 @@
 	import Splitter from '../controls/Splitter.svelte'
 	import { accepted } from '../tilesets/intake.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
-	import { guideSize, saveGuide } from './guide'
+	import { guideSize, saveGuide } from '../share/guide'
 	import LayerSettings, { emptyImage } from './LayerSettings.svelte'
 	import { layerMenu, toggleLayer } from './layerMenu'
 	import LayerThumb from './LayerThumb.svelte'

@@ -5,7 +5,8 @@ import { groundWay } from '../draw/groundLines'
 import { isClosed, isGround } from '../draw/points'
 import { View } from '../draw/view.svelte'
 import type { Rect } from '../core/types'
-import { largest, saveCanvas } from '../share/savedPicture'
+import { largest, saveCanvas } from './savedPicture'
+import type { MapInfo } from '../core/types'
 import type { Workspace } from '../workspace/workspace.svelte'
 
 /** How large a guide is at a scale, in words. */
@@ -16,8 +17,7 @@ export function guideSize(w: Workspace, scale: number): string {
 }
 
 /** Saves outlines of what is solid, of zones and of entities as a PNG to paint over. */
-export async function saveGuide(w: Workspace, scale: number) {
-	const m = w.map
+export async function saveGuide(w: Workspace, scale: number, m: MapInfo | undefined = w.map) {
 	if (!m) return
 	// a guide is of what is drawn: diamonds too
 	const all = new View().drawn(m)

@@ -6,7 +6,7 @@
 	import Hourglass from '@lucide/svelte/icons/hourglass'
 	import UserPlus from '@lucide/svelte/icons/user-plus'
 	import type { Snippet } from 'svelte'
-	import QuickSlots from '../play/QuickSlots.svelte'
+	import QuickSlots from './QuickSlots.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 	import SmallMap from './SmallMap.svelte'
 	import { putIn, timeOf } from './words'
