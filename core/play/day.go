@@ -6,10 +6,10 @@ import (
 	"azzel/core/world"
 )
 
-// passes lets the time of day pass for a tick, where it does on the map.
+// dayPasses lets the time of day pass for a tick, where it does on the map.
 func (g *Game) dayPasses(m *world.Ground) {
 	b := &g.Stage.Book
-	if b.Day <= 0 || m.Days() == kind.DaysStand {
+	if m.Days() == kind.DaysStand {
 		return
 	}
 	was := b.Minute(g.Clock)

@@ -62,10 +62,17 @@ func (g *Game) Step(in Input) {
 			m = g.Ground()
 		}
 		g.takeInHand(pressed)
-		from := g.standing(m)
-		g.act(m, in, pressed)
-		g.counting(m, from, pressed)
-		g.dayPasses(m)
+		if !m.Watched() && s.Round.Map == m.Ref {
+			g.act(m, in, pressed)
+			s.Round.Ticks++
+		} else {
+			from := g.standing(m)
+			g.act(m, in, pressed)
+			g.counting(m, from, pressed)
+		}
+		if g.Stage.Book.Day > 0 {
+			g.dayPasses(m)
+		}
 		g.rounds()
 		g.walkOn()
 		g.wait()

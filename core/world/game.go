@@ -88,6 +88,9 @@ func (g *Ground) TimeLimit() int64 { return g.settings().timeLimit }
 // MoveLimit is after how many moves a game is lost on a map; 0 is never.
 func (g *Ground) MoveLimit() int32 { return g.settings().moveLimit }
 
+// Watched tells that moves are counted on a map, or that it has limits.
+func (g *Ground) Watched() bool { return g.settings().watched }
+
 // CountsMoves tells whether moves are counted on a map.
 func (g *Ground) CountsMoves() bool {
 	return g.stage.Book.Counts || g.settings().moveLimit > 0 || g.settings().stars == kind.StarsMoves

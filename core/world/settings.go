@@ -20,6 +20,7 @@ type settings struct {
 	key                      int
 	timeLimit                int64
 	moveLimit                int32
+	watched                  bool
 	segments                 []Segment
 	segmentsNear             [][]int32
 }
@@ -63,6 +64,7 @@ func (g *Ground) readSettings() {
 	g.set.stars = d.MapValue(g.Map, kind.MapStars).Word()
 	g.set.timeLimit = (d.MapValue(g.Map, kind.MapTimeLimit).Thousandths()*TicksPerSecond + 999_999) / 1_000_000
 	g.set.moveLimit = int32(whole(kind.MapMoveLimit))
+	g.set.watched = g.stage.Book.Counts || g.set.timeLimit > 0 || g.set.moveLimit > 0 || g.set.stars == kind.StarsMoves
 	if music := d.MapValue(g.Map, kind.MapMusic).Word(); music != kind.NoSound {
 		g.set.music, g.set.key = music, slices.Index(kind.Keys, d.MapValue(g.Map, kind.MapKey).Word())
 	}
