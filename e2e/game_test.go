@@ -194,6 +194,11 @@ func TestGameIsSetUp(t *testing.T) {
 		}
 		return nil
 	})
+	// Escape leads back from the player's settings, wherever the focus is there
+	k.pressIn("[data-testid=game] button", "Settings")
+	k.see("[data-testid=game] h1", "Settings")
+	k.keys(input.Escape)
+	k.see("[data-testid=game] h1", "The Long Ebb")
 	// a day is given a length, and its curve of light is moved by arrows
 	k.fill("[aria-label='a day lasts']", "240")
 	k.find("[aria-label='At 12 o’clock']", "")

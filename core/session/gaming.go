@@ -111,6 +111,8 @@ func (s *Session) gameInfo(a struct {
 		out.Behind = at
 	} else if g, err := play.Start(st, "", 1); err == nil {
 		out.Behind = g.Ground().ID
+	} else if all := d.MapsInOrder(); len(all) > 0 {
+		out.Behind = all[0].ID // where nobody can begin yet
 	}
 	out.Heroes = len(st.Heroes) > 1
 	for _, m := range st.Grounds {

@@ -17,8 +17,11 @@
 	// once it is there, it is as wide as its sentence
 	$effect(() => box && place())
 
+	// those of a game are its player's
 	const fieldOf = (e: Event) =>
-		e.target instanceof Element && e.target.matches('input:not([type=file], [type=search]), textarea, select')
+		e.target instanceof Element &&
+		e.target.matches('input:not([type=file], [type=search]), textarea, select') &&
+		!e.target.closest('[data-testid=game]')
 			? (e.target as Field)
 			: null
 	const ticks = (f: Field): f is HTMLInputElement => f instanceof HTMLInputElement && f.type === 'checkbox'

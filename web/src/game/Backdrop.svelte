@@ -47,4 +47,4 @@
 	})
 </script>
 
-<canvas bind:this={canvas} class="absolute inset-0 size-full" aria-hidden="true"></canvas>
+<canvas bind:this={canvas} class="absolute inset-0 size-full bg-night" aria-hidden="true"></canvas>
