@@ -112,3 +112,33 @@ func TestItemsAndSignalsAreListed(t *testing.T) {
 	k.see("[aria-label=Signals]", "nobody waits for it")
 	k.ruleIs("when\n\tthe hero uses Switch\nthen\n\tgive the hero 2 silver\n\tsend out tide\n\ttake 1 silver from the hero\n")
 }
+
+// What was asked is joined by lines to what changes it, on the map and, over maps, on the chart; they go with the question.
+func TestAskDrawsLines(t *testing.T) {
+	r := world(t)
+	r.author(author.TextRule(r.doc(), "rule \"Gate\"\nwhen\n\tthe hero uses Switch\nif\n\tLit is set\nthen\n\topen Door on Quay"))
+	k := r.open()
+	const asked = "15,106,108"
+	lines := func(on string, more bool, before int) {
+		t.Helper()
+		within(t, soon, func() error {
+			if now := k.drawn(on, asked); more != (now > before+15) {
+				return fmt.Errorf("on the %s %d pixels are in the colour of what was asked, %d before", on, now, before)
+			}
+			return nil
+		})
+	}
+	k.click(k.at(10, 2))
+	k.move(k.at(1, 8))
+	before := k.drawn("map", asked)
+	k.press("Ask what changes it and who needs it")
+	k.see("[data-testid=ask]", "open Door, when the hero uses Switch")
+	lines("map", true, before)
+	k.pressIn("nav button", "Chart")
+	k.find("[data-testid=chart]", "")
+	lines("chart", true, 30)
+	before = k.drawn("chart", asked) - 30
+	k.press("Close")
+	k.gone("[data-testid=ask]")
+	lines("chart", false, before)
+}

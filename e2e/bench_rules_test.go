@@ -30,7 +30,16 @@ func TestBrowserBenchRules(t *testing.T) {
 	for n := range 2000 {
 		add(fmt.Sprintf("when\n\tsignal bell%d comes\nif\n\tSalt is at least %d\nthen\n\topen Door\n", n, n))
 	}
-	long := add("when\n\tthe hero uses Switch\nthen\n" + strings.Repeat("\topen Door\n\tadd 2 to Salt\n\tsay \"Mind the tide.\"\n\twait 1 s\n", 50))
+	// steps are 200 of which hardly any two are alike
+	steps := func(n int) string {
+		var b strings.Builder
+		b.WriteString("when\n\tthe hero uses Switch\nthen\n")
+		for i := range 50 {
+			fmt.Fprintf(&b, "\topen Door\n\tadd %d to Salt\n\tsay \"Mind tide %d.\"\n\twait %d s\n", n+i, n+i, n+i+1)
+		}
+		return b.String()
+	}
+	long := add(steps(0))
 	text := rules.Print(d, d.Rules.Get(long))
 	k := world(t).open()
 	native := k.twins(d)
@@ -44,7 +53,8 @@ func TestBrowserBenchRules(t *testing.T) {
 		times        int
 	}{
 		{"written as text", "ruleText", func(int) any { return map[string]any{"rule": long} }, 50},
-		{"read from text", "readText", func(int) any { return map[string]any{"text": text} }, 50},
+		{"read at first", "readText", func(n int) any { return map[string]any{"text": steps(50 * (n + 1))} }, 30},
+		{"read while written", "readText", func(n int) any { return map[string]any{"text": text + fmt.Sprintf("\twait %d s\n", n+2)} }, 50},
 		{"completed at its end", "completions", func(int) any { return map[string]any{"text": text + "\top", "line": 204, "at": 4} }, 50},
 		{"rewritten by its text", "rewriteRule", func(n int) any {
 			return map[string]any{"rule": long, "text": text + fmt.Sprintf("\twait %d s\n", n+2)}

@@ -147,7 +147,7 @@ func fitsBlank(d *document.Document, b *rules.Blank, value, what kind.Datum) boo
 		case document.TypeHero, document.TypeWho:
 			return b.Hero
 		case document.TypeTag:
-			return b.Type == rules.BlankEntity
+			return b.Type == rules.BlankEntity || b.Tags
 		case document.TypeWithin:
 			return b.Type == rules.BlankEntity && d.Entity(o.Map, o.ID) != nil
 		case document.TypeKind:

@@ -246,15 +246,21 @@ func (m *matcher) mapCells(where *document.Map) []edit.Primitive {
 		if look := m.cell(e.LookOn); look != e.LookOn {
 			do = append(do, edit.Set(ref, "lookOn", look))
 		}
-		guises := slices.Clone(e.Guises)
-		for i := range guises {
-			guises[i].Look = m.cell(guises[i].Look)
-		}
-		if !slices.Equal(guises, e.Guises) {
-			do = append(do, edit.Set(ref, "guises", guises))
-		}
+		do = append(do, m.guises(ref, e.Guises)...)
 	}
 	return do
+}
+
+// guises lets guises look as in the new cut.
+func (m *matcher) guises(of edit.Ref, all []document.Guise) []edit.Primitive {
+	next := slices.Clone(all)
+	for i := range next {
+		next[i].Look = m.cell(next[i].Look)
+	}
+	if slices.Equal(next, all) {
+		return nil
+	}
+	return []edit.Primitive{edit.Set(of, "guises", next)}
 }
 
 // frames are pictures by facing in the new cut, without those that are gone.
@@ -303,6 +309,7 @@ func (m *matcher) others(d *document.Document) []edit.Primitive {
 		if string(edit.JSON(poses)) != string(edit.JSON(k.Poses)) {
 			do = append(do, edit.Set(ref, "poses", poses))
 		}
+		do = append(do, m.guises(ref, k.Guises)...)
 	})
 	for _, o := range d.MaterialsInOrder() {
 		next := slices.Clone(o.Tiles)

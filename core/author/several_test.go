@@ -50,7 +50,7 @@ func TestSeveralByCards(t *testing.T) {
 		t.Fatalf("there is no %s", word)
 	}
 	for _, o := range [][3]string{{rules.WordHide, "everything tagged shelled", "hide everything tagged shelled"}, {rules.WordHide, "everything in Sands", "hide everything in Sands"},
-		{rules.WordThink, "who came there (who)", "who thinks \"!\""}, {rules.WordThink, "everything tagged shelled", "everything tagged shelled thinks \"!\""}} {
+		{rules.WordThink, "who did it (who)", "who thinks \"!\""}, {rules.WordThink, "everything tagged shelled", "everything tagged shelled thinks \"!\""}} {
 		if choose(o[0], o[1]); !strings.Contains(rules.Print(d, r()), o[2]) {
 			t.Errorf("having chosen “%s” it says\n%s", o[1], rules.Print(d, r()))
 		}

@@ -1,23 +1,13 @@
 package document
 
 import (
-	"azzel/core/cells"
+	"azzel/core/kind"
 	"fmt"
-	"strconv"
 	"unicode/utf8"
 )
 
-// Guise is another way in which an entity can be: how it looks, and what it says then. It is one at a time; the first, without
-// a number, is as it is by itself.
-type Guise struct {
-	// Number tells it from the entity's others; copies of an entity have the same.
-	Number int    `json:"number"`
-	Name   string `json:"name"`
-	// Look is the tile that it is drawn as; 0 is its own.
-	Look cells.Cell `json:"look,omitempty"`
-	// Says is what is read of it then; empty is what it says by itself.
-	Says string `json:"says,omitempty"`
-}
+// Guise is another way in which an entity, or all of a kind, can be.
+type Guise = kind.Guise
 
 // GuiseKey is by what the guise of a thing is kept among what it has of its own.
 const GuiseKey = "=guise"
@@ -34,35 +24,33 @@ const (
 // FirstGuise is what the first guise of everything is called.
 const FirstGuise = "as it is now"
 
-// MaxGuises limits the guises of an entity, the first not counted.
+// MaxGuises limits the guises of an entity, and those of a kind, the first not counted.
 const MaxGuises = 8
 
 const maxGuiseNumber = 999
 
-// Key is how rules name a guise.
-func (g *Guise) Key() string { return strconv.Itoa(g.Number) }
+// GuisesOf are the guises of an entity, the first not counted: its own, then those that its kind gives to all of it.
+func (d *Document) GuisesOf(e *Entity) []Guise {
+	k := d.Kinds.Get(ID(e.Kind))
+	if k == nil || len(k.Guises) == 0 {
+		return e.Guises
+	}
+	return append(e.Guises[:len(e.Guises):len(e.Guises)], k.Guises...)
+}
 
-// Guise finds a guise by its number; nil is the first.
-func (e *Entity) Guise(number int) *Guise {
-	for i := range e.Guises {
-		if e.Guises[i].Number == number {
-			return &e.Guises[i]
+// GuiseIn finds a guise by its number, nil where there is none; the first has none.
+func GuiseIn(all []Guise, number int) *Guise {
+	for i := range all {
+		if all[i].Number == number {
+			return &all[i]
 		}
 	}
 	return nil
 }
 
-// NextGuise is a number that no guise has had that is there.
-func (e *Entity) NextGuise() (n int) {
-	for _, g := range e.Guises {
-		n = max(n, g.Number)
-	}
-	return n + 1
-}
-
 func checkGuises(all []Guise) error {
 	if len(all) > MaxGuises {
-		return fmt.Errorf("an entity has at most %d guises", MaxGuises)
+		return fmt.Errorf("there are at most %d guises of one", MaxGuises)
 	}
 	seen := map[int]bool{}
 	for _, g := range all {

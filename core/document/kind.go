@@ -40,8 +40,10 @@ type Kind struct {
 	Frames   [4][]cells.Cell `json:"frames,omitzero"`
 	FrameMs  *int            `json:"frameMs,omitempty"`
 	Poses    []kind.Pose     `json:"poses,omitempty"`
-	Across   int             `json:"across,omitempty"`
-	Down     int             `json:"down,omitempty"`
+	// Guises are other ways in which all of it can be.
+	Guises []Guise `json:"guises,omitempty"`
+	Across int     `json:"across,omitempty"`
+	Down   int     `json:"down,omitempty"`
 
 	MapLeast     int `json:"mapLeast,omitempty"`
 	MapMost      int `json:"mapMost,omitempty"`
@@ -90,6 +92,7 @@ func (k *Kind) Whole() *kind.Kind {
 	}
 	other(&out.Body, k.Body)
 	out.Look, out.LookOn, out.Frames, out.Across, out.Down, out.Poses = k.Look, k.LookOn, k.Frames, k.Across, k.Down, k.Poses
+	out.Guises = k.Guises
 	out.MapLeast, out.MapMost, out.ProjectLeast, out.ProjectMost = k.MapLeast, k.MapMost, k.ProjectLeast, k.ProjectMost
 	out.Tags, out.Layers = append([]string{}, k.Tags...), append([]string{}, k.Layers...)
 	out.Settings = append([]kind.Setting{}, out.Settings...)
@@ -114,7 +117,7 @@ func other[T any](to, from *T) {
 // out. A setting of that kind which is missing stays one.
 func Lean(whole *kind.Kind) *Kind {
 	k := &Kind{ID: whole.ID, Name: whole.Name, Order: whole.Order, Of: whole.Of, Colour: whole.Colour,
-		Look: whole.Look, LookOn: whole.LookOn, Frames: whole.Frames, Poses: whole.Poses, Across: whole.Across, Down: whole.Down, MapLeast: whole.MapLeast, MapMost: whole.MapMost,
+		Look: whole.Look, LookOn: whole.LookOn, Frames: whole.Frames, Poses: whole.Poses, Guises: whole.Guises, Across: whole.Across, Down: whole.Down, MapLeast: whole.MapLeast, MapMost: whole.MapMost,
 		ProjectLeast: whole.ProjectLeast, ProjectMost: whole.ProjectMost, Tags: whole.Tags, Layers: whole.Layers}
 	b := k.base()
 	k.Help, k.Category, k.Glyph, k.State = unlike(whole.Help, b.Help), unlike(whole.Category, b.Category), unlike(whole.Glyph, b.Glyph), unlike(whole.State, b.State)
@@ -298,7 +301,7 @@ func (k *Kind) Check() error {
 	if !k.Look.Valid() || !k.LookOn.Valid() {
 		return fmt.Errorf("a kind's look is not a tile")
 	}
-	return first(checkFrames(k.Frames), checkPoses(k.Poses), checkSettings(k.Settings, k.base().Settings))
+	return first(checkFrames(k.Frames), checkPoses(k.Poses), checkGuises(k.Guises), checkSettings(k.Settings, k.base().Settings))
 }
 
 func checkCount(where string, least, most, limit int) error {

@@ -233,3 +233,27 @@ func TestNaming(t *testing.T) {
 		t.Error("a part is named by a rule")
 	}
 }
+
+// What names an object in other orders, or with more in it, is read as it was without the short way.
+func TestNamedOtherwise(t *testing.T) {
+	const b = "bbbbbbbbbbbb"
+	for text, want := range map[string]document.Object{
+		`{"map":"aaaaaaaaaaaa","entity":"bbbbbbbbbbbb"}`:             {Type: document.TypeEntity, Map: "aaaaaaaaaaaa", ID: b},
+		`{"entity":"bbbbbbbbbbbb"}`:                                  {Type: document.TypeEntity, ID: b},
+		`{"flag":"bbbbbbbbbbbb","map":"aaaaaaaaaaaa"}`:               {Type: document.TypeFlag, ID: b},
+		`{"map":"aaaaaaaaaaaa","within":"bbbbbbbbbbbb"}`:             {Type: document.TypeWithin, Map: "aaaaaaaaaaaa", ID: b},
+		`{"tag":"bbbbbbbbbbbb"}`:                                     {Type: document.TypeTag, ID: b},
+		`{"kind":"door"}`:                                            {Type: document.TypeKind, ID: "door"},
+		`{"it":true}`:                                                {Type: document.TypeIt},
+		`{"passage":"bbbbbbbbbbbb"}`:                                 {},
+		`{"map":"aaaaaaaaaaaa","entity":"bbbbbbbbbbbb","hero":true}`: {Type: document.TypeEntity, Map: "aaaaaaaaaaaa", ID: b},
+		`{"map":"aaaaaaaaaaaa",}`:                                    {},
+		`{}`:                                                         {},
+		`{`:                                                          {},
+		`"map"`:                                                      {},
+	} {
+		if got, ok := document.Named(kind.Datum(text)); got != want || ok != (want != document.Object{}) {
+			t.Errorf("%s names %+v, %v", text, got, ok)
+		}
+	}
+}

@@ -2,7 +2,6 @@ package document
 
 import (
 	"azzel/core/kind"
-	"encoding/json"
 	"fmt"
 	"slices"
 	"unicode/utf8"
@@ -191,74 +190,6 @@ func (d *Document) Covers(o Object, of ID) bool {
 	}
 	k := d.Kind(of)
 	return o.Type == TypeTag && k != nil && slices.Contains(k.Tags, string(o.ID))
-}
-
-// Named is what a blank names: an object that is one of the project's, all of a kind, or what woke the
-// rule. Its type is told by what it says.
-func Named(d kind.Datum) (Object, bool) {
-	var n struct {
-		Map     ID   `json:"map"`
-		Entity  ID   `json:"entity"`
-		Flag    ID   `json:"flag"`
-		Counter ID   `json:"counter"`
-		Kind    ID   `json:"kind"`
-		Layer   ID   `json:"layer"`
-		Tag     ID   `json:"tag"`
-		Within  ID   `json:"within"`
-		It      bool `json:"it"`
-		Hero    bool `json:"hero"`
-		Who     bool `json:"who"`
-	}
-	if d == "" || d[0] != '{' || json.Unmarshal([]byte(d), &n) != nil {
-		return Object{}, false
-	}
-	switch {
-	case n.Flag != "":
-		return Object{Type: TypeFlag, ID: n.Flag}, true
-	case n.Counter != "":
-		return Object{Type: TypeCounter, ID: n.Counter}, true
-	case n.Entity != "":
-		return Object{Type: TypeEntity, Map: n.Map, ID: n.Entity}, true
-	case n.Layer != "":
-		return Object{Type: TypeLayer, Map: n.Map, ID: n.Layer}, true
-	case n.Within != "":
-		return Object{Type: TypeWithin, Map: n.Map, ID: n.Within}, true
-	case n.Tag != "":
-		return Object{Type: TypeTag, ID: n.Tag}, true
-	case n.Map != "":
-		return Object{Type: TypeMap, ID: n.Map}, true
-	case n.Kind != "":
-		return Object{Type: TypeKind, ID: n.Kind}, true
-	case n.It:
-		return Object{Type: TypeIt}, true
-	case n.Hero:
-		return Object{Type: TypeHero}, true
-	case n.Who:
-		return Object{Type: TypeWho}, true
-	}
-	return Object{}, false
-}
-
-// Naming is the value of a blank that names an object.
-func Naming(o Object) kind.Datum {
-	switch plain := o.ID.Valid(); {
-	case plain && (o.Type == TypeEntity || o.Type == TypeLayer || o.Type == TypeWithin) && o.Map.Valid():
-		if o.Type == TypeWithin {
-			return kind.Datum(`{"map":"` + string(o.Map) + `","within":"` + string(o.ID) + `"}`)
-		}
-		return kind.Datum(`{"` + o.Type + `":"` + string(o.ID) + `","map":"` + string(o.Map) + `"}`)
-	case plain && (o.Type == TypeMap || o.Type == TypeFlag || o.Type == TypeCounter || o.Type == TypeKind):
-		return kind.Datum(`{"` + o.Type + `":"` + string(o.ID) + `"}`)
-	}
-	switch o.Type {
-	case TypeEntity, TypeLayer, TypeWithin:
-		return kind.Of(map[string]ID{"map": o.Map, o.Type: o.ID})
-	case TypeMap, TypeFlag, TypeCounter, TypeKind, TypeTag:
-		return kind.Of(map[string]ID{o.Type: o.ID})
-	case TypeIt, TypeHero, TypeWho:
-		return kind.Of(map[string]bool{o.Type: true})
-	}
-	return ""
 }
 
 func (r *Rule) references(f func(Reference)) {

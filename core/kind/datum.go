@@ -7,6 +7,7 @@ import (
 	"fmt"
 	"io"
 	"regexp"
+	"strconv"
 	"strings"
 	"unicode/utf8"
 )
@@ -39,6 +40,16 @@ const (
 
 // Of is a plain value as a datum.
 func Of(v any) Datum {
+	switch v := v.(type) {
+	case string:
+		if asItIs(v) && !strings.ContainsAny(v, "<>&") {
+			return Datum(`"` + v + `"`)
+		}
+	case int64:
+		return Datum(strconv.FormatInt(v, 10))
+	case int:
+		return Datum(strconv.Itoa(v))
+	}
 	var out bytes.Buffer
 	enc := json.NewEncoder(&out)
 	if err := enc.Encode(v); err != nil {
@@ -130,8 +141,29 @@ func (d Datum) Shares() []Share { return read[[]Share](d) }
 
 // Thousandths is a value that is a number, in thousandths; more places are cut off.
 func (d Datum) Thousandths() int64 {
+	if n, ok := small(string(d)); ok {
+		return n * 1000
+	}
 	n, _ := thousandths(string(d))
 	return n
+}
+
+// small reads a whole number of a few digits, as most are.
+func small(text string) (n int64, ok bool) {
+	digits := strings.TrimPrefix(text, "-")
+	if len(digits) == 0 || len(digits) > 9 {
+		return 0, false
+	}
+	for i := range len(digits) {
+		if digits[i] < '0' || digits[i] > '9' {
+			return 0, false
+		}
+		n = n*10 + int64(digits[i]-'0')
+	}
+	if len(digits) < len(text) {
+		n = -n
+	}
+	return n, true
 }
 
 var (

@@ -149,3 +149,24 @@ func FuzzDatum(f *testing.F) {
 		}
 	})
 }
+
+// Values that are written and read in a short way are what the encoder and the reader of decimals make of them.
+func TestShortWays(t *testing.T) {
+	for _, text := range []string{"", "Door", "a<b", "a&b>", "é", "\"", "a\\b", "\n", " ", "“"} {
+		raw, err := json.Marshal(text)
+		if err != nil {
+			t.Fatal(err)
+		}
+		if got := kind.Of(text); string(got) != string(raw) || got.Word() != text {
+			t.Errorf("%q is written %s, and read again as %q", text, got, got.Word())
+		}
+	}
+	for text, want := range map[string]int64{"0": 0, "7": 7000, "-7": -7000, "007": 7000, "-0": 0, "999999999": 999999999000, "1234567890": 1234567890000, "1.5": 1500, "-": 0, "1e3": 0, "--1": 0, "+1": 0} {
+		if got := kind.Datum(text).Thousandths(); got != want {
+			t.Errorf("%s is %d thousandths, wanted %d", text, got, want)
+		}
+	}
+	if kind.Of(-3) != "-3" || kind.Of(int64(-3)) != kind.Of(-3) || kind.Of(true) != "true" {
+		t.Error("numbers are written otherwise")
+	}
+}

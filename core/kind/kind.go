@@ -75,6 +75,8 @@ type Kind struct {
 	FrameMs int             `json:"frameMs"`
 	// Poses are pictures of what else it does; an own kind has them.
 	Poses []Pose `json:"poses,omitempty"`
+	// Guises are other ways in which all of an own kind can be.
+	Guises []Guise `json:"guises,omitempty"`
 	// Across and Down are how many tiles each of its pictures is across and down, from the
 	// one that is named; 0 is one.
 	Across int `json:"across,omitempty"`

@@ -320,6 +320,12 @@ func (g *Game) acted(n *rules.Node, it world.Ref) {
 			}
 			g.shown(act)
 		}
+	case rules.WordMend:
+		g.eachOf(n, it, func(r world.Ref) {
+			if r >= 0 {
+				g.mends(r)
+			}
+		})
 	case rules.WordHit, rules.WordDefeat:
 		g.eachOf(n, it, func(r world.Ref) {
 			switch {

@@ -52,7 +52,7 @@ func (g *Game) holdsTrue(n *rules.Node, it world.Ref) bool {
 	case rules.WordHearts:
 		return int64(g.Count(Hearts)) >= g.number(n)
 	case rules.WordLeft:
-		return g.remaining(n.At.ID) <= g.number(n)
+		return g.remaining(n.At) <= g.number(n)
 	case rules.WordHas, rules.WordLacks:
 		return g.Has(n.Blank("item").Word()) == (n.Word == rules.WordHas)
 	case rules.WordHasMany:
@@ -68,7 +68,9 @@ func (g *Game) holdsTrue(n *rules.Node, it world.Ref) bool {
 		return g.between(g.number(n), g.numberOf(n, "most"))
 	case rules.WordChance:
 		return !g.asking && g.roll(n.ID, 100) < g.number(n)
-	case rules.WordLooks, rules.WordNear:
+	case rules.WordIsOne, rules.WordIsSort:
+		return g.isThat(n, it)
+	case rules.WordLooks, rules.WordNear, rules.WordSpies:
 		return g.standsSo(n, it)
 	case rules.WordFirst:
 		r := g.Stage.RuleOf(n.Rule)
@@ -118,6 +120,27 @@ func (g *Game) isSo(n *rules.Node, r world.Ref) bool {
 	return g.ownIs(n, r)
 }
 
+// isThat reports whether all whom a part names are the one, or of the kind, that it names behind.
+func (g *Game) isThat(n *rules.Node, it world.Ref) bool {
+	var named []world.Ref
+	if n.Word == rules.WordIsOne {
+		named = []world.Ref{g.target(&rules.Node{At: n.To, RulePart: n.RulePart, Fits: n.Fits}, it)}
+	}
+	is := func(r world.Ref) bool {
+		if n.Word == rules.WordIsSort {
+			return r >= 0 && g.Stage.Doc.Covers(n.To, document.ID(g.Stage.Thing(r).Kind))
+		}
+		return r >= 0 && slices.Contains(named, r)
+	}
+	if n.At.Type == document.TypeHero {
+		hero := g.Hero().Of
+		return n.Word == rules.WordIsOne && n.To.Type == document.TypeHero || is(hero)
+	}
+	all := true
+	g.eachOf(n, it, func(r world.Ref) { all = all && is(r) })
+	return all
+}
+
 // number is what the number of a part is at the moment.
 func (g *Game) number(n *rules.Node) int64 {
 	if n.By != "" {
@@ -135,10 +158,10 @@ func (g *Game) numberOf(n *rules.Node, key string) int64 {
 	return value.Thousandths() / 1000
 }
 
-// remaining counts what is there of a kind.
-func (g *Game) remaining(k document.ID) (n int64) {
+// remaining counts what is there of a kind, or with a tag.
+func (g *Game) remaining(o document.Object) (n int64) {
 	for r := range g.Stage.Things {
-		if document.ID(g.Stage.Things[r].Kind) == k && g.There(world.Ref(r)) {
+		if g.Stage.Doc.Covers(o, document.ID(g.Stage.Things[r].Kind)) && g.There(world.Ref(r)) {
 			n++
 		}
 	}

@@ -36,7 +36,11 @@ func (g *Game) drops(m *world.Ground, b *Body) {
 	if stands {
 		g.setOn(m, b, w)
 	}
+	was := b.VY
 	g.fall(b, w, 0, stands, false)
+	if !stands && was <= 0 && b.VY > 0 {
+		g.happen(happening{on: rules.WordDrops, m: m.Ref, thing: b.Of})
+	}
 	falls, fell := b.VY > 0 && !stands, b.VY
 	g.upDown(m, b, w, b.VY, false)
 	if falls {
@@ -54,6 +58,8 @@ func (g *Game) rests(m *world.Ground, b *Body) {
 
 // fallsOn hits the beings on whose heads something comes down, and what it is heavy enough to break.
 func (g *Game) fallsOn(m *world.Ground, b *Body) {
+	g.doer = b.Of + 1
+	defer func() { g.doer = 0 }()
 	at := g.extent(b)
 	at.Bottom += Sub
 	g.around.near(m, at, func(i int32) bool {
@@ -190,6 +196,7 @@ func (g *Game) gives(m *world.Ground, b *Body, t *world.Thing) {
 			b.Flags |= Rising
 			b.Timer = t.Doing.Back
 			g.tell("gives", t.Name)
+			g.happen(happening{on: rules.WordDrops, m: m.Ref, thing: b.Of})
 		}
 	case m.Side && g.rides(m, g.Hero(), b, g.extent(b)):
 		b.Timer = max(1, t.Doing.After)

@@ -24,6 +24,8 @@ func (g *Game) blast(m *world.Ground, r world.Ref, t *world.Thing) {
 	g.tell("blast", t.Name)
 	g.happen(happening{on: rules.WordFalls, m: t.Map, thing: r})
 	g.Blasts = append(g.Blasts[:len(g.Blasts):len(g.Blasts)], Blast{Of: r, X: x, Y: y, Left: BlastTicks})
+	g.doer = r + 1
+	defer func() { g.doer = 0 }()
 	reaches := func(box world.Box) bool {
 		dx, dy := (box.Left+box.Right)/2-x, (box.Top+box.Bottom)/2-y
 		return within(dx, dy, d.RangeX, d.RangeY) && m.Clear(x, y, dx, dy)

@@ -85,6 +85,14 @@ func shotBox(m *world.Ground, s Shot) world.Box {
 	return world.Box{Left: s.X - w/8, Top: s.Y - h/8, Right: s.X + w/8, Bottom: s.Y + h/8}
 }
 
+// Shot is something that flies, as large as a quarter of a cell.
+type Shot struct {
+	// Of is who shot it; X and Y are its middle.
+	Of           world.Ref
+	X, Y, VX, VY int64
+	Left         int32 // ticks
+}
+
 // maxShots is how many shots fly at once.
 const maxShots = 500
 
@@ -113,6 +121,8 @@ func (g *Game) shoots(m *world.Ground) {
 
 // shotHits lets a shot strike a being that shots defeat, but for who shot it, or what they break.
 func (g *Game) shotHits(s Shot, at world.Box) bool {
+	g.doer = s.Of + 1
+	defer func() { g.doer = 0 }()
 	for _, i := range g.lively {
 		b := &g.Bodies[i]
 		if t := g.Stage.Thing(b.Of); b.Of != s.Of && t.Doing.Beaten&world.ByAShot != 0 && meets(g.extent(b), at) && g.There(b.Of) {

@@ -61,6 +61,18 @@ func (g *Game) Night() int {
 	return g.Stage.Book.DarkAt(g.Minute())
 }
 
+// Darkness is how dark it is where the hero is and no light shines, in hundredths: by rules, or by the map, or by night.
+func (g *Game) Darkness() int {
+	m := g.Ground()
+	switch {
+	case m == nil:
+		return 0
+	case g.Show.Dim > 0:
+		return int(g.Show.Dim) - 1
+	}
+	return max(m.Darkness(), g.Night())
+}
+
 // Burns tells whether a thing that shines does so now.
 func (g *Game) Burns(l *world.Light) bool {
 	return !l.ByNight || g.Stage.Book.DarkAt(g.Minute()) >= world.NightFrom

@@ -16,7 +16,7 @@ func (g *Game) Guise(r world.Ref) int {
 // Appears is the guise that a thing is in; nil is the first.
 func (g *Game) Appears(r world.Ref) *document.Guise {
 	if t := g.Stage.Thing(r); len(t.Guises) > 0 {
-		return t.Entity.Guise(g.Guise(r))
+		return document.GuiseIn(t.Guises, g.Guise(r))
 	}
 	return nil
 }
@@ -41,7 +41,7 @@ func guiseNamed(n *rules.Node, key string) int {
 // disguises puts a thing into a guise that it has.
 func (g *Game) disguises(r world.Ref, number int) {
 	t := g.Stage.Thing(r)
-	if t == nil || number != 0 && t.Entity.Guise(number) == nil || g.Guise(r) == number {
+	if t == nil || number != 0 && document.GuiseIn(t.Guises, number) == nil || g.Guise(r) == number {
 		return
 	}
 	g.setOwn(r, document.GuiseKey, int64(number))
@@ -80,7 +80,7 @@ func (g *Game) leads(rule *document.Rule, r world.Ref) int {
 	for _, n := range rules.TreeOf(rule).When {
 		about := g.Stage.Doc.Covers(n.At, document.ID(t.Kind)) || n.At.Type == document.TypeEntity && n.At.ID == t.ID
 		if n.Word == rules.WordTurnsInto && about && guiseNamed(n, "from") == g.Guise(r) {
-			if to := guiseNamed(n, "guise"); to != g.Guise(r) && (to == 0 || t.Entity.Guise(to) != nil) {
+			if to := guiseNamed(n, "guise"); to != g.Guise(r) && (to == 0 || document.GuiseIn(t.Guises, to) != nil) {
 				return to
 			}
 		}

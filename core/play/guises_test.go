@@ -64,3 +64,26 @@ func TestGuises(t *testing.T) {
 		t.Error("it went over into a guise that was removed")
 	}
 }
+
+// What a kind gives to all of it is a guise of each: said, told apart from its own, and gone over to by rules of the kind.
+func TestGuisesOfAKind(t *testing.T) {
+	r := stepping(t)
+	k := document.Kind{ID: "keeperskeepe", Of: kind.Character, Name: "Keepers", Tags: []string{}, Layers: []string{}, Settings: []kind.Setting{}, Guises: []document.Guise{{Number: kind.KindGuises, Name: "Asleep", Says: "Zzz."}}}
+	r.d = apply(t, r.d, edit.Insert(edit.Ref{Type: edit.TypeKind, ID: k.ID}, k), edit.Set(edit.Ref{Type: edit.TypeEntity, Map: r.mapID(), ID: r.end(kind.Character).Entity}, "kind", string(k.ID)))
+	r.g.Enter(stage(r.d))
+	r.reads("when\n\tany Keepers turns from \"as it is now\" to Asleep\nif\n\tFlag is set\nthen\n\tadd 1 to Tide", uses+"then\n\tset Flag",
+		"when\n\tcharacter turns from Asleep to Glad\nif\n\tSalt is at least 5\nthen\n", "when\n\tevery 2 s\nthen\n\tlet Salt be 5")
+	if r.press(play.InputUse); r.wears() != "Asleep" || r.g.Counter(sample.DrawnOther) != 1 {
+		t.Fatalf("with the flag it is %s, and %d was counted", r.wears(), r.g.Counter(sample.DrawnOther))
+	}
+	r = r.again()
+	r.leaves(kind.Switch)
+	r.hold(play.InputDown, 1)
+	if r.press(play.InputUse); len(r.g.Lines) != 1 || r.g.Lines[0].Text != "Zzz." {
+		t.Errorf("it says %v", r.g.Lines)
+	}
+	r.press(play.InputUse)
+	if r.hold(0, 130); r.wears() != "Glad" {
+		t.Errorf("its own guise is gone over to as well, but it is %s", r.wears())
+	}
+}

@@ -76,6 +76,13 @@ var happens = map[string]struct {
 	rules.WordTouch:    {"the hero touches collectible", func(r *run) { r.hold(play.InputRight, 40) }, nil},
 	rules.WordPush:     {"the hero pushes block", func(r *run) { r.hold(play.InputRight, 8); r.hold(0, 30) }, block1},
 	rules.WordRests:    {"block comes to rest", func(r *run) { r.hold(play.InputRight, 8); r.hold(0, 30) }, block1},
+	rules.WordDrops: {"block begins to fall", func(r *run) {
+		for i := range r.g.Bodies {
+			r.g.Bodies[i].VY = 0 // as if it had been held
+		}
+		r.hold(0, 20)
+	}, falling},
+	rules.WordLooksAt: {"the hero looks at character", func(r *run) { r.hold(0, 2); r.hold(play.InputRight, 1); r.hold(play.InputDown, 1) }, nil},
 	rules.WordStrike: {"the hero strikes any \"Walking enemy\"", func(r *run) { r.leaves(kind.Character); r.leaves(kind.Switch); r.press(play.InputUse) }, func(r *run) {
 		r.with(kind.Walker, 0, 1, 1, 1, false, document.Down, value("range", "0"))
 	}},
@@ -101,6 +108,12 @@ var happens = map[string]struct {
 
 // otherMap is a map beside the one that is played.
 const otherMap = "othermapothe"
+
+// falling has a block in the air of a map that is seen from the side.
+func falling(r *run) {
+	r.d = apply(r.t, r.d, edit.Set(edit.Ref{Type: edit.TypeMap, ID: r.mapID()}, "values", []kind.Value{{Key: kind.MapView, Value: kind.Of("side")}}))
+	r.with(kind.Block, 8, 1, 1, 1, false, document.Down)
+}
 
 // block1 puts a block beside the hero.
 func block1(r *run) { r.with(kind.Block, 1, 0, 1, 1, false, document.Down) }

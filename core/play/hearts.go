@@ -218,3 +218,12 @@ func (g *Game) hurts(m *world.Ground, box world.Box, quiet bool) {
 		}
 	}
 }
+
+// mends gives back to a thing what hits have taken from it; what is gone stays so.
+func (g *Game) mends(r world.Ref) {
+	if b := g.bodyOf(r); b != nil && g.being(r) {
+		b.Hearts = g.Stage.Thing(r).Doing.Health
+		return
+	}
+	g.Worn = slices.DeleteFunc(slices.Clone(g.Worn), func(o Timer) bool { return o.Of == r })
+}

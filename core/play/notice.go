@@ -52,8 +52,11 @@ func (g *Game) weigh(m *world.Ground) {
 			at.Top -= Sub
 		}
 		var weight int32
+		var by world.Ref
+		hero := false
 		g.eachHero(m, func(box world.Box) {
 			if meets(box, at) {
+				hero = true
 				weight++
 			}
 		})
@@ -63,12 +66,17 @@ func (g *Game) weigh(m *world.Ground) {
 			acts := g.Stage.Thing(b.Of).Acts
 			if b.Of != r && acts != kind.Flyer && acts != kind.Platform && meets(g.extent(b), at) {
 				weight += g.Stage.Thing(b.Of).Doing.Weight
+				if !hero {
+					by = b.Of + 1
+				}
 			}
 		}
 		down := weight >= t.Doing.Weighs
 		switch is := g.Is(r, Switched); {
 		case down && !is:
+			g.doer = by
 			g.work(m, r)
+			g.doer = 0
 		case !down && is && t.Doing.Returns != world.Never:
 			g.switchTo(r, t.Entity.On)
 		}

@@ -4,6 +4,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/rules"
 	"azzel/core/world"
+	"slices"
 )
 
 // spots reports whether somebody sees the hero, whatever he does then: on the same map, near enough, no wall between.
@@ -34,9 +35,24 @@ func (g *Game) watches(m *world.Ground) {
 	}
 }
 
-// standsSo reports whether those whom a part names look a way, or are near something: all of them.
+// looks tells rules of what the hero has come to look at within its reach.
+func (g *Game) looks(m *world.Ground) {
+	if !g.Stage.Looks {
+		return
+	}
+	before := g.Facing
+	now := append([]world.Ref{}, g.touched(m, g.ahead(m))...)
+	g.Facing = now
+	for _, r := range now {
+		if _, had := slices.BinarySearch(before, r); !had && before != nil {
+			g.happen(happening{on: rules.WordLooksAt, m: m.Ref, thing: r})
+		}
+	}
+}
+
+// standsSo reports whether those whom a part names look a way, are near something, or have it in sight: all of them.
 func (g *Game) standsSo(n *rules.Node, it world.Ref) bool {
-	so := func(m world.Ref, at world.Box, looks document.Facing) bool {
+	so := func(r, m world.Ref, at world.Box, looks document.Facing) bool {
 		if n.Word == rules.WordLooks {
 			return looks == wayOf(n)
 		}
@@ -44,13 +60,26 @@ func (g *Game) standsSo(n *rules.Node, it world.Ref) bool {
 		if !ok {
 			return false
 		}
-		w, h := g.ground(m).Cell()
+		on := g.ground(m)
+		w, h := on.Cell()
 		x, y := (to.Left+to.Right-at.Left-at.Right)*500/w, (to.Top+to.Bottom-at.Top-at.Bottom)*500/h
 		far := g.number(n) * 1000
+		if n.Word == rules.WordSpies {
+			if on := g.target(&rules.Node{At: n.To}, it); on >= 0 && !g.There(on) {
+				return false
+			}
+			// as far as it sees, or as far as one can
+			far = 0
+			if r >= 0 {
+				far = g.Stage.Thing(r).Doing.Sight
+			}
+			atX, atY := (at.Left+at.Right)/2, (at.Top+at.Bottom)/2
+			return (far == 0 || x*x+y*y <= far*far) && on.Clear(atX, atY, (to.Left+to.Right)/2-atX, (to.Top+to.Bottom)/2-atY)
+		}
 		return far >= 0 && x*x+y*y <= far*far
 	}
 	if n.At.Type == document.TypeHero {
-		return so(g.Hero().Map, g.extent(g.Hero()), g.Hero().Look())
+		return so(world.None, g.Hero().Map, g.extent(g.Hero()), g.Hero().Look())
 	}
 	all := true
 	g.eachOf(n, it, func(r world.Ref) {
@@ -62,7 +91,7 @@ func (g *Game) standsSo(n *rules.Node, it world.Ref) bool {
 		if b := g.bodyOf(r); b != nil {
 			looks = b.Look()
 		}
-		all = all && so(t.Map, g.Where(r), looks)
+		all = all && so(r, t.Map, g.Where(r), looks)
 	})
 	return all
 }
@@ -78,10 +107,19 @@ func (g *Game) rounds() {
 
 // gone tells rules that the last of a kind is gone, where a thing has just gone.
 func (g *Game) gone(r world.Ref) {
-	k := document.ID(g.Stage.Thing(r).Kind)
-	h := happening{on: rules.WordNoneLeft, thing: world.None, of: document.Object{Type: document.TypeKind, ID: k}}
-	if len(g.waiting(h)) > 0 && g.remaining(k) == 0 {
-		g.happen(h)
+	k := g.Stage.Doc.Kind(document.ID(g.Stage.Thing(r).Kind))
+	if k == nil {
+		return
+	}
+	sorts := []document.Object{{Type: document.TypeKind, ID: k.ID}}
+	for _, tag := range k.Tags {
+		sorts = append(sorts, document.Object{Type: document.TypeTag, ID: document.ID(tag)})
+	}
+	for _, o := range sorts {
+		h := happening{on: rules.WordNoneLeft, thing: world.None, of: o}
+		if len(g.waiting(h)) > 0 && g.remaining(o) == 0 {
+			g.happen(h)
+		}
 	}
 }
 

@@ -38,6 +38,8 @@ type Show struct {
 	// Weather is what rules let the weather be, empty as the map says.
 	Weather string
 	Sounds  int64
+	// Dim is one more than how dark it is by rules where no light shines, in hundredths; 0 is as the map says.
+	Dim int32 `json:",omitempty"`
 	// Held tells that a scene held the hero in the tick before.
 	Held bool
 }
@@ -111,6 +113,12 @@ func (g *Game) shows(n *rules.Node, t *Thread) bool {
 	case rules.WordTint:
 		s.TintWas, s.Tint = s.Tint, uint8(max(0, slices.Index(rules.Tints, n.Blank("tint").Word())))
 		s.TintAll, s.TintLeft = int32(ticks), int32(ticks)
+	case rules.WordDim:
+		s.Dim = int32(max(0, min(g.numberOf(n, "percent"), 100))) + 1
+		return false
+	case rules.WordUndim:
+		s.Dim = 0
+		return false
 	case rules.WordZoom:
 		s.ZoomWas, s.Zoom = s.nearness(), int32(max(leastZoom, min(g.numberOf(n, "percent"), mostZoom)))
 		s.ZoomAll, s.ZoomLeft = int32(ticks), int32(ticks)

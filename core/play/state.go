@@ -65,6 +65,8 @@ type State struct {
 	Entered []world.Ref
 	// Touching are the things that the hero touches, ascending.
 	Touching []world.Ref
+	// Facing are the things within its reach that it looks at, ascending, where rules wait for that; nil is not known yet.
+	Facing []world.Ref `json:",omitempty"`
 	// Timers count down to when something goes back.
 	Timers []Timer
 	// Worn are the hits that things take still that were hit and have no body.
@@ -176,14 +178,6 @@ type Body struct {
 type Timer struct {
 	Of   world.Ref
 	Left int32
-}
-
-// Shot is something that flies, as large as a quarter of a cell.
-type Shot struct {
-	// Of is who shot it; X and Y are its middle.
-	Of           world.Ref
-	X, Y, VX, VY int64
-	Left         int32 // ticks
 }
 
 // BodyFlags are bits of a body.
@@ -307,6 +301,8 @@ type Game struct {
 	timersAt, talliesAt int64
 	// by is one more than who did what woke the rule that is gone on with; 0 is the hero.
 	by world.Ref
+	// doer is one more than who does what happens to things at the moment; 0 is the hero.
+	doer world.Ref
 	// stood is one more than the map on which the hero was when the tick began.
 	stood world.Ref
 	// passes is what is let through at the moment: what one is carried by.

@@ -131,6 +131,7 @@ func (g *Game) act(m *world.Ground, in, pressed Input) {
 		g.weigh(m)
 		g.notice(m)
 	}
+	g.looks(m)
 	if b.Timer > 0 {
 		b.Timer--
 	}

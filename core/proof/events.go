@@ -74,9 +74,10 @@ func (f *May) happens(ref world.Ref, t *world.Thing, set func(*bool)) {
 		f.wake(rules.WordSpeak, ref, set)
 		f.wake(rules.WordTouch, ref, set)
 		f.wake(rules.WordStrike, ref, set)
+		f.wake(rules.WordLooksAt, ref, set)
 	}
 	if f.arrived[t.Map] { // what moves of itself, or is pushed, may be anywhere
-		for _, word := range []string{rules.WordPush, rules.WordRests, rules.WordPoint, rules.WordSpots, rules.WordLosesSight} {
+		for _, word := range []string{rules.WordPush, rules.WordRests, rules.WordDrops, rules.WordPoint, rules.WordSpots, rules.WordLosesSight} {
 			f.wake(word, ref, set)
 		}
 	}

@@ -23,6 +23,9 @@ func (f *May) always(set func(*bool)) {
 		f.wakeAll(rules.Happening{Word: word}, world.None, set)
 	}
 	for _, k := range f.st.Doc.KindsInOrder() {
+		for _, tag := range k.Tags {
+			f.wakeAll(rules.Happening{Word: rules.WordNoneLeft, At: document.Object{Type: document.TypeTag, ID: document.ID(tag)}}, world.None, set)
+		}
 		f.wakeAll(rules.Happening{Word: rules.WordNoneLeft, At: document.Object{Type: document.TypeKind, ID: k.ID}}, world.None, set)
 	}
 	for m, done := range f.done {
@@ -134,7 +137,7 @@ func (f *May) condition(n *rules.Node, it world.Ref) (could, fails bool) {
 		return m >= 0 && f.arrived[m], true
 	case rules.WordLies, rules.WordLiesNot:
 		return f.lies(n)
-	case rules.WordLooks, rules.WordNear, rules.WordChance, rules.WordBetween, rules.WordFirst, rules.WordAble:
+	case rules.WordLooks, rules.WordNear, rules.WordSpies, rules.WordIsOne, rules.WordIsSort, rules.WordChance, rules.WordBetween, rules.WordFirst, rules.WordAble:
 		return true, true
 	case rules.WordCameFrom:
 		m := f.st.MapOf(n.At.ID)

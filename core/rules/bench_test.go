@@ -31,7 +31,12 @@ func manyRules(b *testing.B) *document.Document {
 
 // long is the text of a rule of 200 steps.
 func long() string {
-	return "when\n\tthe hero uses Switch\nthen\n" + strings.Repeat("\topen Door\n\tadd 2 to Salt\n\tsay \"Mind the tide.\"\n\twait 1 s\n", 50)
+	var b strings.Builder
+	b.WriteString("when\n\tthe hero uses Switch\nthen\n")
+	for n := range 50 { // hardly two alike
+		fmt.Fprintf(&b, "\topen Door\n\tadd %d to Salt\n\tsay \"Mind tide %d.\"\n\twait %d s\n", n, n, n+1)
+	}
+	return b.String()
 }
 
 // BenchmarkWaiting finds the rules of a happening among 2,000, beside going through all of them.

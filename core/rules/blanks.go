@@ -19,7 +19,7 @@ var (
 var given = []Blank{{Key: "item", Type: BlankItem, Keys: true, Free: true, First: "coin"}, {Key: "number", Type: BlankNumber}}
 
 // leftOver are the blanks for a kind, and how many of it.
-var leftOver = []Blank{{Key: "what", Type: BlankKind, Wants: "thing"}, {Key: "number", Type: BlankNumber}}
+var leftOver = []Blank{{Key: "what", Type: BlankKind, Wants: "thing", Tags: true}, {Key: "number", Type: BlankNumber}}
 
 // signals is the blank for a signal.
 var signals = []Blank{{Key: "signal", Type: BlankSignal, First: "tide"}}

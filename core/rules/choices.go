@@ -171,6 +171,9 @@ func (c *chooser) blank(p *document.RulePart, b *Blank) {
 		for _, k := range used(c.doc, b) {
 			at.Kind = k.ID
 			c.add(k.Name, at)
+			if b.Tags {
+				c.tags(textThing+" ", k, at)
+			}
 		}
 	case BlankNumber:
 		for _, o := range c.doc.CountersByName() {
@@ -204,6 +207,16 @@ func (c *chooser) blank(p *document.RulePart, b *Blank) {
 	}
 }
 
+// tags offers what has a tag of a kind, once.
+func (c *chooser) tags(things string, k *kind.Kind, at Wish) {
+	for _, tag := range k.Tags {
+		at.Kind, at.Tag = "", tag
+		if !slices.ContainsFunc(c.out, func(o Choice) bool { return o.Wish == at }) {
+			c.add(things+textTagged+" "+tag, at)
+		}
+	}
+}
+
 // entities offers pointing at one, and then every one that fits, by map.
 func (c *chooser) entities(p *document.RulePart, b *Blank, at Wish) {
 	fits := fitting(c.doc, b)
@@ -219,10 +232,10 @@ func (c *chooser) entities(p *document.RulePart, b *Blank, at Wish) {
 		hero := at
 		hero.Hero = true
 		c.add(textHero, hero)
-		if p.Slot != document.SlotWhen && slices.ContainsFunc(TreeOf(c.rule).When, func(n *Node) bool { return n.Word == WordEnter }) {
+		if p.Slot != document.SlotWhen && slices.ContainsFunc(TreeOf(c.rule).When, func(n *Node) bool { return doneBy[n.Word] }) {
 			who := at
 			who.Who = true
-			c.add("who came there (who)", who)
+			c.add("who did it (who)", who)
 		}
 	}
 	if p.Slot != document.SlotWhen && slices.ContainsFunc(TreeOf(c.rule).When, (*Node).gives) {
@@ -234,12 +247,7 @@ func (c *chooser) entities(p *document.RulePart, b *Blank, at Wish) {
 		all := at
 		all.Kind = k.ID
 		c.add(everyOf(p)+" "+k.Name, all)
-		for _, tag := range k.Tags {
-			all := at
-			if all.Tag = tag; !slices.ContainsFunc(c.out, func(o Choice) bool { return o.Wish == all }) {
-				c.add(everyOf(p)+"thing "+textTagged+" "+tag, all)
-			}
-		}
+		c.tags(everyOf(p)+textThing+" ", k, at)
 	}
 	if p.Slot != document.SlotWhen && b.Key == "what" {
 		c.within(p, at)
@@ -247,7 +255,7 @@ func (c *chooser) entities(p *document.RulePart, b *Blank, at Wish) {
 	for _, m := range c.doc.MapsInOrder() {
 		headed := false
 		m.Entities.Each(func(e *document.Entity) {
-			if !fits[document.ID(e.Kind)] || b.Wears && len(e.Guises) == 0 {
+			if !fits[document.ID(e.Kind)] || b.Wears && len(c.doc.GuisesOf(e)) == 0 {
 				return
 			}
 			if !headed {
@@ -380,7 +388,7 @@ func First(d *document.Document, b *Blank, what kind.Datum, here document.ID) ki
 			return document.Naming(document.Object{Type: document.TypeMap, ID: m.ID})
 		}
 		for _, e := range m.Entities.All() {
-			if fits[document.ID(e.Kind)] && !(b.Wears && len(e.Guises) == 0) {
+			if fits[document.ID(e.Kind)] && !(b.Wears && len(d.GuisesOf(e)) == 0) {
 				return document.Naming(document.Object{Type: document.TypeEntity, Map: m.ID, ID: e.ID})
 			}
 		}

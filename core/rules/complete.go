@@ -160,6 +160,11 @@ func (c *completer) blank(a attempt, b *Blank) {
 	case BlankKind:
 		for _, k := range used(c.doc, b) {
 			c.add(named(k.Name), "a kind")
+			for _, tag := range k.Tags {
+				if b.Tags {
+					c.add(textThing+" "+textTagged+" "+named(tag), "all that are tagged so")
+				}
+			}
 		}
 	case BlankEntity:
 		if b.Hero {
@@ -174,7 +179,7 @@ func (c *completer) blank(a attempt, b *Blank) {
 		for _, k := range used(c.doc, b) {
 			c.add(everyOf(p)+" "+named(k.Name), "all of a kind")
 			for _, tag := range k.Tags {
-				c.add(everyOf(p)+"thing "+textTagged+" "+named(tag), "all with a tag")
+				c.add(everyOf(p)+textThing+" "+textTagged+" "+named(tag), "all with a tag")
 			}
 		}
 		fits := fitting(c.doc, b)

@@ -22,6 +22,7 @@ const (
 type token struct {
 	is   tokenKind
 	text string // without quotes, with what is escaped as it is meant
+	low  string // of a word, in small letters
 	// from and to are where it stands in the line, in characters.
 	from, to int
 	// open tells that the quotes are not closed.
@@ -34,31 +35,34 @@ type textLine struct {
 	indent int // in columns; a tab goes to the next fourth
 	tokens []token
 	length int // in characters
+	// text is what stands in it.
+	text string
 }
 
 // lex cuts a text into lines and tokens, leaving out empty lines. It never fails: what is wrong is found where it is
 // read.
-func lex(text string) (out []textLine) {
-	for n, raw := range strings.Split(text, "\n") {
-		raw = strings.TrimSuffix(raw, "\r")
-		l := textLine{number: n + 1, length: utf8.RuneCountInString(raw)}
-		at, chars := 0, []rune(raw)
-		for at < len(chars) && unicode.IsSpace(chars[at]) {
-			if chars[at] == '\t' {
-				l.indent += 4 - l.indent%4
-			} else {
-				l.indent++
-			}
-			at++
+func lex(text string) []textLine { return (&Reader{}).lex(text) }
+
+// lineOf cuts a line.
+func lineOf(raw string) textLine {
+	l := textLine{length: utf8.RuneCountInString(raw), text: strings.TrimSpace(raw)}
+	at, chars := 0, []rune(raw)
+	for at < len(chars) && unicode.IsSpace(chars[at]) {
+		if chars[at] == '\t' {
+			l.indent += 4 - l.indent%4
+		} else {
+			l.indent++
 		}
-		if l.tokens = tokensOf(chars, at); len(l.tokens) > 0 {
-			out = append(out, l)
-		}
+		at++
 	}
-	return out
+	l.tokens = tokensOf(chars, at)
+	return l
 }
 
 func tokensOf(chars []rune, at int) (out []token) {
+	if at < len(chars) {
+		out = make([]token, 0, 6)
+	}
 	for at < len(chars) {
 		from := at
 		switch c := chars[at]; {
@@ -81,6 +85,8 @@ func tokensOf(chars []rune, at int) (out []token) {
 				t.is, t.text = tokenID, t.text[1:]
 			case isNumber(t.text):
 				t.is = tokenNumber
+			default:
+				t.low = strings.ToLower(t.text)
 			}
 			out = append(out, t)
 		}
@@ -150,6 +156,7 @@ const (
 	textAnything   = "anything"
 	textEverything = "everything"
 	textTagged     = "tagged"
+	textThing      = "thing"
 	textIn         = "in"
 	textIt         = "it"
 	textOn         = "on"
@@ -173,7 +180,7 @@ var reserved = func() map[string]bool {
 }()
 
 // piece is a word of a pattern, or a blank.
-type piece struct{ word, blank string }
+type piece struct{ word, low, blank string }
 
 // patternOf cuts a pattern into its words and blanks.
 func patternOf(pattern string) (out []piece) {
@@ -181,7 +188,7 @@ func patternOf(pattern string) (out []piece) {
 		if strings.HasPrefix(f, "{") {
 			out = append(out, piece{blank: strings.Trim(f, "{}")})
 		} else {
-			out = append(out, piece{word: f})
+			out = append(out, piece{word: f, low: strings.ToLower(f)})
 		}
 	}
 	return out

@@ -25,18 +25,25 @@ var lineWords = func() map[string]bool {
 }()
 
 // Marks are the pieces of a text as it is shown in colours; lines and characters count from 1.
-func Marks(text string) []Mark {
-	out := []Mark{}
-	for _, l := range lex(text) {
+func (r *Reader) Marks(text string) []Mark {
+	lines := r.lex(text)
+	out := make([]Mark, 0, 5*len(lines))
+	for _, l := range lines {
 		for i, t := range l.tokens {
-			is := map[tokenKind]string{tokenWord: "name", tokenQuoted: "name", tokenNumber: "number", tokenID: "name", tokenNote: "note"}[t.is]
-			if t.is == tokenWord && reserved[strings.ToLower(t.text)] {
+			is := "name"
+			switch t.is {
+			case tokenNumber:
+				is = "number"
+			case tokenNote:
+				is = "note"
+			}
+			if t.is == tokenWord && reserved[t.low] {
 				is = "word"
-				if len(l.tokens) == 1 && slotWord(l) != "" || i == 0 && strings.EqualFold(t.text, textRule) {
+				if len(l.tokens) == 1 && slotWord(l) != "" || i == 0 && t.low == textRule {
 					is = "heading"
 				}
 			}
-			if t.is == tokenQuoted && i > 0 && lineWords[strings.ToLower(l.tokens[i-1].text)] {
+			if t.is == tokenQuoted && i > 0 && lineWords[l.tokens[i-1].low] {
 				is = "text"
 			}
 			out = append(out, Mark{l.number, t.from + 1, t.to + 1, is})

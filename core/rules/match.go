@@ -45,7 +45,7 @@ func (m *matcher) says(e *Entry) bool {
 		if p.blank != "" {
 			continue
 		}
-		for at < len(m.tokens) && (m.tokens[at].is != tokenWord || !strings.EqualFold(m.tokens[at].text, p.word)) {
+		for at < len(m.tokens) && (m.tokens[at].low != p.low) {
 			if at++; i == 0 {
 				return false // it begins with it
 			}
@@ -59,7 +59,7 @@ func (m *matcher) says(e *Entry) bool {
 
 // match tries one word.
 func (m *matcher) match(e *Entry, slot string) attempt {
-	if first := e.pieces[0]; first.blank == "" && (len(m.tokens) == 0 || m.tokens[0].is != tokenWord || !strings.EqualFold(m.tokens[0].text, first.word)) {
+	if first := e.pieces[0]; first.blank == "" && (len(m.tokens) == 0 || m.tokens[0].low != first.low) {
 		return attempt{entry: e, wants: expected{word: first.word}, left: e.pieces}
 	}
 	best := attempt{entry: e, at: -1}
@@ -110,7 +110,7 @@ func (m *matcher) pieces(e *Entry, p document.RulePart, left []piece, at int, la
 	}
 	next := left[0]
 	if next.blank == "" {
-		if at < len(m.tokens) && m.tokens[at].is == tokenWord && strings.EqualFold(m.tokens[at].text, next.word) {
+		if at < len(m.tokens) && m.tokens[at].low == next.low {
 			m.pieces(e, p, left[1:], at+1, late, so, best)
 			return
 		}
@@ -170,7 +170,7 @@ func (m *matcher) read(b *Blank, slot string, at int) []reading {
 	if t.is == tokenNote || t.open {
 		return nil
 	}
-	plain := t.is == tokenQuoted || t.is == tokenWord && !reserved[strings.ToLower(t.text)]
+	plain := t.is == tokenQuoted || t.is == tokenWord && !reserved[t.low]
 	one := func(value kind.Datum) []reading { return []reading{{value: value, to: at + 1}} }
 	unknown := []reading{{value: "0", to: at + 1, unknown: t.text, bad: at}}
 	switch b.Type {
@@ -180,8 +180,8 @@ func (m *matcher) read(b *Blank, slot string, at int) []reading {
 		}
 		return nil
 	case BlankChoice:
-		if word := strings.ToLower(t.text); t.is == tokenWord && slices.Contains(b.Of, word) {
-			return one(kind.Of(word))
+		if t.is == tokenWord && slices.Contains(b.Of, t.low) {
+			return one(kind.Of(t.low))
 		}
 		return nil
 	case BlankSignal, BlankItem:
@@ -217,6 +217,12 @@ func (m *matcher) read(b *Blank, slot string, at int) []reading {
 	if t.is == tokenID {
 		return one(valueOf(typ, "", document.ID(t.text)))
 	}
+	if b.Tags && at+1 < len(m.tokens) && t.low == textThing && m.tokens[at+1].low == textTagged {
+		return slices.DeleteFunc(m.several(slot, at+1), func(r reading) bool {
+			o, _ := document.Named(r.value)
+			return o.Type != document.TypeTag
+		})
+	}
 	if !plain {
 		return nil
 	}
@@ -235,11 +241,11 @@ func (m *matcher) oneOf(typ string, all []document.ID, at int) []reading {
 // entity reads an entity, all of a kind, it, or the hero.
 func (m *matcher) entity(b *Blank, slot string, at int) (out []reading) {
 	t := m.tokens[at]
-	if b.Hero && at+1 < len(m.tokens) && t.is == tokenWord && m.tokens[at+1].is == tokenWord && strings.EqualFold(t.text+" "+m.tokens[at+1].text, textHero) {
+	if b.Hero && at+1 < len(m.tokens) && t.low != "" && m.tokens[at+1].low != "" && t.low+" "+m.tokens[at+1].low == textHero {
 		return []reading{{value: valueOf(document.TypeHero, "", ""), to: at + 2}}
 	}
 	if t.is == tokenWord {
-		switch word := strings.ToLower(t.text); {
+		switch word := t.low; {
 		case word == textWho && b.Hero && slot != document.SlotWhen:
 			return []reading{{value: valueOf(document.TypeWho, "", ""), to: at + 1}}
 		case word == textIt && slot != document.SlotWhen:
@@ -266,7 +272,7 @@ func (m *matcher) several(slot string, at int) (out []reading) {
 	if t.is != tokenWord || at+1 >= len(m.tokens) {
 		return nil
 	}
-	switch word := strings.ToLower(t.text); {
+	switch word := t.low; {
 	case word == textTagged:
 		if tag := m.tokens[at+1]; tag.is == tokenWord || tag.is == tokenQuoted {
 			return []reading{{value: valueOf(document.TypeTag, "", document.ID(tag.text)), to: at + 2}}
@@ -289,12 +295,12 @@ func (m *matcher) onMap(typ string, at int, all []document.Object) (out []readin
 		on, id, _ := strings.Cut(t.text, ".")
 		return []reading{{value: valueOf(typ, document.ID(on), document.ID(id)), to: at + 1}}
 	}
-	if t.is != tokenQuoted && (t.is != tokenWord || reserved[strings.ToLower(t.text)]) {
+	if t.is != tokenQuoted && (t.is != tokenWord || reserved[t.low]) {
 		return nil
 	}
-	if at+2 < len(m.tokens) && m.tokens[at+1].is == tokenWord && strings.EqualFold(m.tokens[at+1].text, textOn) {
+	if at+2 < len(m.tokens) && m.tokens[at+1].low == textOn {
 		on := m.tokens[at+2]
-		if on.is == tokenQuoted || on.is == tokenWord && !reserved[strings.ToLower(on.text)] {
+		if on.is == tokenQuoted || on.is == tokenWord && !reserved[on.low] {
 			maps := mapsCalled(m.doc, on.text)
 			r := reading{value: "0", to: at + 3, unknown: t.text, bad: at}
 			if len(maps) == 0 {

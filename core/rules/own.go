@@ -72,20 +72,26 @@ func (b *Blank) OwnChoices(d *document.Document, what kind.Datum) []kind.Setting
 // their names.
 func guisesOf(d *document.Document, o document.Object) []kind.Setting {
 	out := []kind.Setting{{Key: "0", Name: document.FirstGuise}}
-	add := func(e *document.Entity) {
-		for _, g := range e.Guises {
+	add := func(all []document.Guise) {
+		for _, g := range all {
 			if !slices.ContainsFunc(out, func(s kind.Setting) bool { return s.Key == g.Key() }) {
 				out = append(out, kind.Setting{Key: g.Key(), Name: g.Name})
 			}
 		}
 	}
 	if e := d.Entity(o.Map, o.ID); o.Type == document.TypeEntity && e != nil {
-		add(e)
+		add(d.GuisesOf(e))
 	} else if o.Several() || o.Type == document.TypeIt {
+		any := o.Type == document.TypeIt || o.Type == document.TypeWithin
+		for _, k := range d.Kinds.All() {
+			if any || d.Covers(o, k.ID) {
+				add(k.Guises)
+			}
+		}
 		for _, m := range d.MapsInOrder() {
 			for _, e := range document.InRank(m.Entities.All()) {
-				if o.Type == document.TypeIt || o.Type == document.TypeWithin || d.Covers(o, document.ID(e.Kind)) {
-					add(e)
+				if any || d.Covers(o, document.ID(e.Kind)) {
+					add(e.Guises)
 				}
 			}
 		}

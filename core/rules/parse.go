@@ -26,7 +26,13 @@ func (f Fault) Error() string {
 // Parse reads a rule from text as Print writes it. Its parts have ids that say nothing. Faults are all that could not
 // be read; the rule is what could.
 func Parse(d *document.Document, text string) (document.Rule, []Fault) {
-	p := parser{doc: d, lines: lex(text)}
+	return (&Reader{}).Parse(d, text)
+}
+
+// Parse reads a rule as Parse does.
+func (r *Reader) Parse(d *document.Document, text string) (document.Rule, []Fault) {
+	r.of(d)
+	p := parser{doc: d, reader: r, lines: r.lex(text)}
 	if utf8.RuneCountInString(text) > document.MaxDraft {
 		return document.Rule{}, []Fault{{1, 1, 1, fmt.Sprintf("the text of a rule has at most %d characters", document.MaxDraft)}}
 	}
@@ -46,6 +52,7 @@ func Parse(d *document.Document, text string) (document.Rule, []Fault) {
 
 type parser struct {
 	doc    *document.Document
+	reader *Reader
 	lines  []textLine
 	at     int
 	rule   document.Rule
@@ -90,7 +97,7 @@ func (p *parser) head() {
 }
 
 func isWord(l textLine, at int, word string) bool {
-	return at < len(l.tokens) && l.tokens[at].is == tokenWord && strings.EqualFold(l.tokens[at].text, word)
+	return at < len(l.tokens) && l.tokens[at].low == strings.ToLower(word)
 }
 
 // slotWord is the slot that a line heads by itself; empty for other lines.
@@ -197,6 +204,19 @@ func (p *parser) skip(indent int) {
 
 // part reads a line as one of the words of a slot; nil where it cannot.
 func (p *parser) part(l textLine, slot, within string) (document.RulePart, *Entry) {
+	key := lineKey{l.text, slot, within}
+	if was, ok := p.reader.parts[key]; ok {
+		was.part.Blanks = slices.Clone(was.part.Blanks)
+		return was.part, was.entry
+	}
+	part, e := p.partOf(l, slot, within)
+	if e != nil {
+		p.reader.keep(key, part, e)
+	}
+	return part, e
+}
+
+func (p *parser) partOf(l textLine, slot, within string) (document.RulePart, *Entry) {
 	part := document.RulePart{Slot: slot}
 	if isWord(l, 0, textOff) && len(l.tokens) > 1 {
 		part.Off = true
@@ -249,10 +269,16 @@ func attempts(d *document.Document, tokens []token, slot, within string) []attem
 		of = document.SlotThen
 	}
 	m := matcher{doc: d, tokens: tokens}
-	for i := range Vocabulary {
-		if e := &Vocabulary[i]; e.Slot == of && e.Within == within && m.says(e) {
-			if a := m.match(e, slot); a.whole && a.unknown == "" {
-				return []attempt{a} // it can be nothing else
+	first := ""
+	if len(tokens) > 0 {
+		first = tokens[0].low
+	}
+	for _, begin := range []string{first, ""} {
+		for _, e := range openings[opening{of, within, begin}] {
+			if m.says(e) {
+				if a := m.match(e, slot); a.whole && a.unknown == "" {
+					return []attempt{a} // it can be nothing else
+				}
 			}
 		}
 	}
@@ -264,6 +290,20 @@ func attempts(d *document.Document, tokens []token, slot, within string) []attem
 	}
 	return out
 }
+
+// opening is how a line begins, and where it stands.
+type opening struct{ slot, within, low string }
+
+// openings are the words of the vocabulary by how their lines begin, in its order; those that begin with a blank, as any.
+var openings = func() map[opening][]*Entry {
+	out := map[opening][]*Entry{}
+	for i := range Vocabulary {
+		e := &Vocabulary[i]
+		at := opening{e.Slot, e.Within, e.pieces[0].low}
+		out[at] = append(out[at], e)
+	}
+	return out
+}()
 
 // wanted says what was to come where a line is not understood any more.
 func (p *parser) wanted(l textLine, all []attempt, best attempt) string {

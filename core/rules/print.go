@@ -160,9 +160,12 @@ func printedName(d *document.Document, p *document.RulePart, o document.Object, 
 		}
 		return text
 	case document.TypeTag:
-		return everyOf(p) + "thing " + textTagged + " " + named(string(o.ID))
+		if typ == BlankKind {
+			return textThing + " " + textTagged + " " + named(string(o.ID))
+		}
+		return everyOf(p) + textThing + " " + textTagged + " " + named(string(o.ID))
 	case document.TypeWithin:
-		return everyOf(p) + "thing " + textIn + " " + printedName(d, p, document.Object{Type: document.TypeEntity, Map: o.Map, ID: o.ID}, typ)
+		return everyOf(p) + textThing + " " + textIn + " " + printedName(d, p, document.Object{Type: document.TypeEntity, Map: o.Map, ID: o.ID}, typ)
 	case document.TypeFlag:
 		name := ""
 		if f := d.Flags.Get(o.ID); f != nil {

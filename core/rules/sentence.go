@@ -212,13 +212,17 @@ func (s *speaker) name(p *document.RulePart, value kind.Datum, typ string) (text
 		}
 		return everyOf(p) + " " + name, false
 	case document.TypeTag:
-		return everyOf(p) + "thing " + textTagged + " " + string(o.ID), !slices.ContainsFunc(s.doc.KindsInOrder(), func(k *kind.Kind) bool { return s.doc.Covers(o, k.ID) })
+		every := everyOf(p)
+		if typ == BlankKind {
+			every = ""
+		}
+		return every + textThing + " " + textTagged + " " + string(o.ID), !slices.ContainsFunc(s.doc.KindsInOrder(), func(k *kind.Kind) bool { return s.doc.Covers(o, k.ID) })
 	case document.TypeWithin:
 		name, gone := "something that was removed", true
 		if e := s.doc.Entity(o.Map, o.ID); e != nil {
 			name, gone = e.Name, false
 		}
-		return everyOf(p) + "thing " + textIn + " " + name, gone
+		return everyOf(p) + textThing + " " + textIn + " " + name, gone
 	}
 	switch typ {
 	case BlankCounter:

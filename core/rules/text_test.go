@@ -9,6 +9,8 @@ import (
 	"fmt"
 	"math/rand/v2"
 	"os"
+	"reflect"
+	"slices"
 	"strings"
 	"testing"
 )
@@ -292,7 +294,7 @@ func TestCompletions(t *testing.T) {
 // A text is marked for colours without being read.
 func TestMarks(t *testing.T) {
 	got := ""
-	for _, m := range rules.Marks("when\n\tthe hero uses Wheel\nthen\n\tadd 2 to \"Salt\" # hm\n\tsay \"Hm\"") {
+	for _, m := range (&rules.Reader{}).Marks("when\n\tthe hero uses Wheel\nthen\n\tadd 2 to \"Salt\" # hm\n\tsay \"Hm\"") {
 		got += fmt.Sprintf("%d:%d-%d %s, ", m.Line, m.From, m.To, m.Is)
 	}
 	if want := "1:1-5 heading, 2:2-5 word, 2:6-10 word, 2:11-15 word, 2:16-21 name, 3:1-5 heading, 4:2-5 word, 4:6-7 number, 4:8-10 word, 4:11-17 name, 4:18-22 note, 5:2-5 word, 5:6-10 text, "; got != want {
@@ -334,5 +336,27 @@ func TestReferenceIsCurrent(t *testing.T) {
 	d = edit.Apply(d, &edit.Edit{Do: []edit.Primitive{edit.Insert(edit.Ref{Type: edit.TypeCounter, ID: "debtdebtdebt"}, document.Counter{ID: "debtdebtdebt", Name: "Debt"})}}).Doc
 	if _, faults := rules.Parse(d, strings.ReplaceAll(example, "\n    ", "\n")[4:]); len(faults) > 0 {
 		t.Errorf("its example: %v", faults)
+	}
+}
+
+// A reader that has read lines before says the same of a text as one that reads it for the first time: also where a line is
+// wrong, stands elsewhere, or means something else in another version of the document.
+func TestReadAgain(t *testing.T) {
+	d := sample.World()
+	renamed := edit.Apply(d, &edit.Edit{Do: []edit.Primitive{edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Door}, "name", "Hatch")}}).Doc
+	var r rules.Reader
+	for i, text := range []string{
+		"when\n\tthe hero uses Switch\nif\n\tLit is set\nthen\n\topen Door\n\topen Door\n\toff open Door\n\tsay \"Hm\"",
+		"when\n\tthe hero uses Switch\nthen\n\tsay \"Hm\"\n\task \"Hm?\"\n\t\tanswer \"Yes\"\n\t\t\topen Door\nif\n\topen Door",
+		"when\n\topen Door\nthen\n\topen Dor\n\n\topen Door\n\tanswer \"Yes\"",
+		"when\n\tthe hero uses Switch\nthen\n\t\topen Door\n\tOPEN Door",
+	} {
+		for _, on := range []*document.Document{d, renamed, d} {
+			want, faults := rules.Parse(on, text)
+			got, again := r.Parse(on, text)
+			if !slices.Equal(faults, again) || !reflect.DeepEqual(want.InOrder(), got.InOrder()) {
+				t.Errorf("text %d is read as %v with %v, and by a reader as %v with %v", i, want.InOrder(), faults, got.InOrder(), again)
+			}
+		}
 	}
 }

@@ -47,6 +47,8 @@ type Blank struct {
 	First string
 	// Hero tells that it can be the hero as well.
 	Hero bool
+	// Tags tells that it can be a tag in place of a kind.
+	Tags bool
 	// Wears tells that it is something that has guises, if there is any.
 	Wears bool
 	// Of are the words of which it is one.
@@ -76,14 +78,15 @@ const (
 var Vocabulary = slices.Concat(happenings, conditions, actions)
 
 // Find gives the entry of a word, nil when there is none.
-func Find(word string) *Entry {
+func Find(word string) *Entry { return found[word] }
+
+var found = func() map[string]*Entry {
+	out := map[string]*Entry{}
 	for i := range Vocabulary {
-		if Vocabulary[i].Word == word {
-			return &Vocabulary[i]
-		}
+		out[Vocabulary[i].Word] = &Vocabulary[i]
 	}
-	return nil
-}
+	return out
+}()
 
 // Blank finds a blank by its key, nil when there is none.
 func (e *Entry) Blank(key string) *Blank {
@@ -153,6 +156,7 @@ func (b *Blank) check(d kind.Datum) error {
 	}
 	o, ok := document.Named(d)
 	if ok && document.Naming(o) == d && (b.Type == BlankEntity && (o.Type == document.TypeIt || b.Hero && (o.Type == document.TypeHero || o.Type == document.TypeWho) || o.Type == document.TypeTag && tagged(o.ID) || o.Type == document.TypeWithin && o.Map.Valid() && o.ID.Valid()) ||
+		b.Tags && o.Type == document.TypeTag && tagged(o.ID) ||
 		(b.Type == BlankEntity || b.Type == BlankKind) && o.Type == document.TypeKind && utf8.RuneCountInString(string(o.ID)) <= document.MaxName) {
 		return nil
 	}

@@ -25,6 +25,9 @@ type awaited struct {
 	at   document.Object
 }
 
+// doneBy are the happenings of which somebody other than the hero can be who did it.
+var doneBy = map[string]bool{WordEnter: true, WordUse: true, WordTurnsOn: true, WordTurnsOff: true, WordOpens: true, WordShuts: true, WordFalls: true}
+
 // Waiting lists the rules that wait for a happening, in their order.
 func Waiting(d *document.Document, h Happening) []*document.Rule {
 	index := d.Rules.Derived(func() any {

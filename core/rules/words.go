@@ -105,6 +105,8 @@ const (
 	WordComesBack  = "comesBack"  // it comes back after that
 	WordSpots      = "spots"      // somebody comes to see the hero
 	WordLosesSight = "losesSight" // and does not any more
+	WordLooksAt    = "looksAt"    // the hero comes to look at something within its reach
+	WordDrops      = "drops"      // a block begins to fall
 	WordNoneLeft   = "noneLeft"   // the last of a kind is gone
 	WordRests      = "rests"      // a block that moved lies still
 	WordPoint      = "point"      // something that goes along a path comes to one of its points
@@ -114,6 +116,9 @@ const (
 	WordLooks    = "looks"    // somebody looks a way
 	WordNear     = "near"     // somebody is not farther from something
 	WordSees     = "sees"     // somebody sees the hero
+	WordSpies    = "spies"    // somebody has something in sight
+	WordIsOne    = "isOne"    // somebody is the one who is named
+	WordIsSort   = "isSort"   // somebody is of a kind
 	WordIsLed    = "isLed"    // a hero is the one who is led
 	WordChance   = "chance"   // as often as that, by chance
 	WordFirst    = "first"    // the rule has not done this before
@@ -129,6 +134,7 @@ const (
 	WordThink  = "think"  // a thought above somebody's head
 	WordDefeat = "defeat" // somebody is defeated, something broken
 	WordHit    = "hit"    // or struck once
+	WordMend   = "mend"   // and as whole as at first
 	WordFollow = "follow" // somebody goes along with the hero
 	WordPart   = "part"   // and not any more
 	WordJump   = "jump"   // somebody jumps for the player to see
@@ -140,6 +146,8 @@ const (
 	WordDarken   = "darken"   // it becomes dark
 	WordLighten  = "lighten"  // and not any more
 	WordTint     = "tint"     // it takes on a colour
+	WordDim      = "dim"      // it is so dark where no light shines
+	WordUndim    = "undim"    // it is as dark as the map says
 	WordCaption  = "caption"  // a line that nobody has to read on
 	WordPicture  = "picture"  // something is shown large
 	WordZoom     = "zoom"     // the view comes nearer, or goes farther away

@@ -32,6 +32,7 @@ func Full() *document.Document {
 	own.ID, own.Of, own.Name, own.Order = "gategategate", kind.Door, "Gate", 5
 	own.Settings = append(slices.Clone(own.Settings), kind.Setting{Key: "turns", Name: "turns", Type: kind.Number, Default: "2", Most: 9, Varies: true})
 	own.Poses = []kind.Pose{{Does: kind.IsOn, Frames: [4][]cells.Cell{2: {tile(6), tile(7)}}, Ms: 120}}
+	own.Guises = []document.Guise{{Number: kind.KindGuises, Name: "Worn", Look: tile(8), Says: "It has seen better days."}}
 	rule := rules.Of(rules.Use(Quay, Switch), rules.IsNotSet(Lit), rules.Open(Quay, Door), rules.Say("Open."))
 	rule.ID, rule.Order = "rulerulerule", 10
 	layers := []document.Layer{

@@ -153,7 +153,7 @@ func lookOf(g *play.Game, r world.Ref, as int32) *SpeakerView {
 	out := &SpeakerView{g.Stage.Doc.Says(g.Language, t.Name), document.ID(t.Kind), t.Look}
 	in := g.Appears(r)
 	if as > 0 {
-		in = t.Entity.Guise(int(as) - 1)
+		in = document.GuiseIn(t.Guises, int(as)-1)
 	}
 	if in != nil && in.Look != 0 {
 		out.Look = in.Look
@@ -203,7 +203,7 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 	lens := m.Lens()
 	v.Camera = Camera{int(g.Cam.X / play.Sub), int(g.Cam.Y / play.Sub), int(lens.W / play.Sub), int(lens.H / play.Sub), lens.Mode == kind.CameraWhole, lens.Ends}
 	v.Night, v.Minute, v.NightColour = g.Night(), g.Minute(), st.Book.Night
-	v.Darkness = max(m.Darkness(), v.Night)
+	v.Darkness = g.Darkness()
 	if w := g.Weather(); w != kind.Weathers[0] {
 		v.Weather = w
 	}

@@ -3,23 +3,42 @@ package session
 import (
 	"azzel/core/author"
 	"azzel/core/document"
-	"errors"
 )
 
-// guiseArgs are an entity and two of its guises, 0 being the first; or one.
-type guiseArgs struct {
+// wearer is an entity, or a kind, that has guises.
+type wearer struct {
 	Map    document.ID `json:"map"`
 	Entity document.ID `json:"entity"`
-	From   int         `json:"from"`
-	To     int         `json:"to"`
+	Kind   document.ID `json:"kind"`
 }
 
-func (a guiseArgs) at() document.End { return document.End{Map: a.Map, Entity: a.Entity} }
+func (a wearer) at() document.Object {
+	if a.Kind != "" {
+		return document.Object{Type: document.TypeKind, ID: a.Kind}
+	}
+	return document.Object{Type: document.TypeEntity, Map: a.Map, ID: a.Entity}
+}
+
+// guiseArgs are who has guises, and two of them, 0 being the first; or one.
+type guiseArgs struct {
+	wearer
+	From int `json:"from"`
+	To   int `json:"to"`
+}
+
+// guiseChange is a guise as it is to be.
+type guiseChange struct {
+	wearer
+	Guise document.Guise `json:"guise"`
+}
 
 func init() {
 	register(map[string]method{
-		"addGuise": authored(func(d *document.Document, a document.End) (author.Change, error) {
-			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.AddGuise(m, a.Entity) })
+		"addGuise": authored(func(d *document.Document, a wearer) (author.Change, error) {
+			return author.AddGuise(d, a.at())
+		}),
+		"changeGuise": authored(func(d *document.Document, a guiseChange) (author.Change, error) {
+			return author.ChangeGuise(d, a.at(), a.Guise)
 		}),
 		"removeGuise": authored(func(d *document.Document, a guiseArgs) (author.Change, error) {
 			return author.RemoveGuise(d, a.at(), a.From)
@@ -27,11 +46,8 @@ func init() {
 		"addGuiseWay": authored(func(d *document.Document, a guiseArgs) (author.Change, error) {
 			return author.AddGuiseWay(d, a.at(), a.From, a.To)
 		}),
-		"guiseWays": with(func(s *Session, a document.End) ([]author.GuiseWay, error) {
-			if s.doc().Entity(a.Map, a.Entity) == nil {
-				return nil, errors.New("the entity is no longer there")
-			}
-			return author.GuiseWays(s.doc(), a), nil
+		"guiseWays": with(func(s *Session, a wearer) ([]author.GuiseWay, error) {
+			return author.GuiseWays(s.doc(), a.at())
 		}),
 	})
 }

@@ -149,8 +149,8 @@ func init() {
 		"readText": with(func(s *Session, a struct {
 			Text string `json:"text"`
 		}) (ReadText, error) {
-			_, faults := rules.Parse(s.doc(), a.Text)
-			return ReadText{append([]rules.Fault{}, faults...), rules.Marks(a.Text)}, nil
+			_, faults := s.reader.Parse(s.doc(), a.Text)
+			return ReadText{append([]rules.Fault{}, faults...), s.reader.Marks(a.Text)}, nil
 		}),
 		"textIndent": with(func(_ *Session, a struct {
 			Text string `json:"text"`

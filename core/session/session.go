@@ -10,6 +10,7 @@ import (
 	"azzel/core/edit"
 	"azzel/core/material"
 	"azzel/core/replica"
+	"azzel/core/rules"
 	"azzel/core/world"
 	"encoding/json"
 	"errors"
@@ -34,6 +35,8 @@ type Session struct {
 	told      told
 	// texts are rules as they were when somebody began to write their text.
 	texts map[document.ID]*document.Rule
+	// reader reads texts of rules while they are written.
+	reader rules.Reader
 	// kept are arrangements that are held without being motifs.
 	kept map[document.ID]*document.Motif
 }

@@ -36,11 +36,11 @@ func Characters(d *document.Document) []Character {
 			if d.Acts(e) != kind.Character && says[e.ID] == 0 {
 				continue
 			}
-			c := Character{m.ID, e.ID, e.Name, m.Name, document.ID(e.Kind), e.Look, says[e.ID], len(e.Guises)}
+			c := Character{m.ID, e.ID, e.Name, m.Name, document.ID(e.Kind), e.Look, says[e.ID], len(d.GuisesOf(e))}
 			if d.Value(e, saysKey).Word() != "" {
 				c.Lines++
 			}
-			for _, in := range e.Guises {
+			for _, in := range d.GuisesOf(e) {
 				if in.Says != "" {
 					c.Lines++
 				}

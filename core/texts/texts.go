@@ -224,7 +224,17 @@ func places(d *document.Document) (out []place) {
 		}
 	}
 	speakers := speakersOf(d)
+	wears := func(ref edit.Ref, of []document.Guise, where string) {
+		for i, in := range of {
+			add(Said, in.Says, where+", "+in.Name, func(text string) edit.Primitive {
+				all := slices.Clone(of)
+				all[i].Says = text
+				return edit.Set(ref, "guises", all)
+			})
+		}
+	}
 	for _, k := range d.Kinds.All() {
+		wears(edit.Ref{Type: edit.TypeKind, ID: k.ID}, k.Guises, "the kind "+k.Name)
 		for i, s := range k.Settings {
 			if s.Key != saysKey {
 				continue
@@ -248,13 +258,7 @@ func places(d *document.Document) (out []place) {
 					})
 				}
 			}
-			for i, in := range e.Guises {
-				add(Said, in.Says, where+", "+in.Name, func(text string) edit.Primitive {
-					all := slices.Clone(e.Guises)
-					all[i].Says = text
-					return edit.Set(ref, "guises", all)
-				})
-			}
+			wears(ref, e.Guises, where)
 			if acts := d.Acts(e); speakers[e.ID] || acts == kind.Character && d.Value(e, saysKey).Word() != "" || acts == kind.Hero {
 				add(Name, e.Name, "a name, "+m.Name, nil)
 			}

@@ -32,6 +32,8 @@ func (s *Stage) takeDice() {
 				n++
 			case rules.WordSpots, rules.WordLosesSight:
 				s.Sights = true
+			case rules.WordLooksAt:
+				s.Looks = true
 			case rules.WordCameFrom:
 				s.AsksFrom = true
 			}

@@ -28,7 +28,7 @@ func (s *Stage) takeOwn() {
 }
 
 func (s *Stage) ownOf(t *Thing) (out []Own) {
-	if most := t.NextGuise() - 1; most > 0 {
+	if most := kind.NextGuise(t.Guises, 1) - 1; most > 0 {
 		out = append(out, Own{Key: document.GuiseKey, Most: int32(most)})
 	}
 	if t.Acts == kind.Character || t.Acts == kind.Hero {

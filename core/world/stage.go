@@ -42,7 +42,8 @@ type Stage struct {
 	// Rounds are after how many seconds something happens again and again, ascending; Sights tells that rules wait for
 	// somebody to see the hero.
 	Rounds []int64
-	Sights bool
+	// Looks tells that they wait for what the hero looks at.
+	Sights, Looks bool
 	// Book is what holds of the game as a whole.
 	Book Rulebook
 	// AsksFrom tells that rules ask from which map the hero came.
@@ -81,6 +82,8 @@ type Thing struct {
 	Area  *Area
 	// Doing is what it does by itself.
 	Doing Doing
+	// Guises are other ways in which it can be: its own, and those of its kind.
+	Guises []document.Guise
 	// Own are the flags and counters of its own, of which the first is the one of number OwnFrom.
 	Own     []Own
 	OwnFrom int
@@ -160,7 +163,7 @@ func (s *Stage) takeMaps(before *Stage) {
 }
 
 func (s *Stage) thing(in *document.Map, e *document.Entity, m Ref) Thing {
-	t := Thing{Entity: e, Map: m, Acts: s.Doc.Acts(e)}
+	t := Thing{Entity: e, Map: m, Acts: s.Doc.Acts(e), Guises: s.Doc.GuisesOf(e)}
 	t.Light, t.Area, t.Doing = s.lightOf(in, e, t.Acts), s.areaOf(in, e, t.Acts), s.doingOf(in, e, t.Acts)
 	if k := s.Doc.Kind(document.ID(e.Kind)); k != nil {
 		t.Solid = k.Solid || t.Acts == kind.Door
@@ -177,7 +180,7 @@ func (s *Stage) takeRules(before *Stage) {
 		s.Flags, s.flags, s.Rules, s.rules = before.Flags, before.flags, before.Rules, before.rules
 		s.Counters, s.counters, s.Given = before.Counters, before.counters, before.Given
 		s.Ways, s.ways, s.from = before.Ways, before.ways, before.from
-		s.Dice, s.dice, s.Rounds, s.Sights, s.AsksFrom = before.Dice, before.dice, before.Rounds, before.Sights, before.AsksFrom
+		s.Dice, s.dice, s.Rounds, s.Sights, s.Looks, s.AsksFrom = before.Dice, before.dice, before.Rounds, before.Sights, before.Looks, before.AsksFrom
 		s.laid = before.laid
 		return
 	}

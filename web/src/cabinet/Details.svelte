@@ -195,8 +195,14 @@
 			<EntityLook {list} {set} turn={(t) => change('turnEntities', t)} />
 		</EntityPart>
 		{#if one && kind?.wired}
-			<EntityPart title="Guises ({1 + (one.guises?.length ?? 0)})">
-				<GuisePart {one} />
+			<EntityPart title="Guises ({1 + (one.guises?.length ?? 0) + (kind.guises?.length ?? 0)})">
+				<GuisePart
+					at={{ map: w.map!.id, entity: one.id, kind: '' }}
+					kind={one.kind}
+					look={one.look}
+					own={one.guises ?? []}
+					shared={kind.guises ?? []}
+				/>
 			</EntityPart>
 		{/if}
 		<EntityPart title="While designing">

@@ -28,17 +28,18 @@ export interface Outcome {
 	pending: number
 }
 
-export interface End {
+export interface Wearer {
 	map: ID
 	entity: ID
-	side?: 'up' | 'right' | 'down' | 'left'
+	kind: ID
 }
 
 export interface GuiseArgs {
-	map: ID
-	entity: ID
 	from: number
 	to: number
+	map: ID
+	entity: ID
+	kind: ID
 }
 
 export interface LanguageArgs {
@@ -244,10 +245,23 @@ export interface Trace {
 	setting: string
 }
 
+export interface End {
+	map: ID
+	entity: ID
+	side?: 'up' | 'right' | 'down' | 'left'
+}
+
 export interface Bundle {
 	key: string
 	label: string
 	help: string
+}
+
+export interface GuiseChange {
+	guise: Guise
+	map: ID
+	entity: ID
+	kind: ID
 }
 
 export interface PlainKind {
@@ -293,6 +307,7 @@ export interface PlainKind {
 	frames: number[][]
 	frameMs: number
 	poses?: KindPose[]
+	guises?: Guise[]
 	across?: number
 	down?: number
 	mapLeast: number
@@ -1313,6 +1328,13 @@ export interface Takeable {
 	on: string
 }
 
+export interface Guise {
+	number: number
+	name: string
+	look?: number
+	says?: string
+}
+
 export interface PlainVariant {
 	name: string
 	help: string
@@ -1731,13 +1753,6 @@ export interface Variant {
 	odds: number
 }
 
-export interface Guise {
-	number: number
-	name: string
-	look?: number
-	says?: string
-}
-
 export interface CourseMark {
 	tick: number
 	map: ID
@@ -1894,7 +1909,7 @@ export interface Methods {
 	addFlag: { args: {
 		name: string
 	}; answer: Outcome }
-	addGuise: { args: Draft<End>; answer: Outcome }
+	addGuise: { args: Wearer; answer: Outcome }
 	addGuiseWay: { args: GuiseArgs; answer: Outcome }
 	addKind: { args: {
 		from: ID
@@ -1962,6 +1977,7 @@ export interface Methods {
 	beginnings: { args: None; answer: Beginnings }
 	behaviour: { args: EntitiesArgs; answer: Trace[] }
 	bundles: { args: Draft<End>; answer: Bundle[] }
+	changeGuise: { args: GuiseChange; answer: Outcome }
 	changeKind: { args: PlainKind; answer: Outcome }
 	changePassage: { args: Draft<Passage>; answer: Outcome }
 	changeRule: { args: Wish; answer: Outcome }
@@ -2056,7 +2072,7 @@ export interface Methods {
 		id: ID
 	}; answer: Outcome }
 	grouped: { args: EntitiesArgs; answer: ID[] }
-	guiseWays: { args: Draft<End>; answer: GuiseWay[] }
+	guiseWays: { args: Wearer; answer: GuiseWay[] }
 	head: { args: None; answer: Head }
 	headChange: { args: None; answer: HeadChange }
 	history: { args: {

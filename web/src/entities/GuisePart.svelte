@@ -1,23 +1,34 @@
 <script lang="ts">
 	import Trash2 from '@lucide/svelte/icons/trash-2'
 	import Hint from '../controls/Hint.svelte'
-	import type { Entity, Guise } from '../core/types'
+	import type { Guise } from '../core/types'
 	import GripPicture from '../hand/GripPicture.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 
-	// The guises of an entity as a small diagram: its pictures one below the other, joined by arrows that carry what they ask.
-	// Each arrow is a rule, and is changed as one.
-	let { one }: { one: Entity } = $props()
+	// The guises of an entity, or of all of a kind, as a small diagram: pictures one below the other, joined by arrows that carry
+	// what they ask. Each arrow is a rule, and is changed as one. Those that an entity has of its kind are changed at the kind.
+	let {
+		at,
+		kind,
+		look,
+		own,
+		shared = [],
+	}: {
+		at: { map: string; entity: string; kind: string }
+		kind: string
+		look: number
+		own: Guise[]
+		shared?: Guise[]
+	} = $props()
 	const w = workspace()
 	/** How high a guise is shown, and how broad the arrows beside it are, in pixels. */
 	const row = 78
 	const lane = 44
 
-	const at = $derived({ map: w.map!.id, entity: one.id })
-	const guises = $derived<Guise[]>([{ number: 0, name: 'as it is now', look: one.look }, ...(one.guises ?? [])])
+	const guises = $derived<Guise[]>([{ number: 0, name: 'as it is now', look }, ...own, ...shared])
 	const ways = $derived.by(() => {
 		void w.project.turn
-		return w.project.entity(at.map, at.entity) ? w.project.ask('guiseWays', at) : []
+		return w.project.ask('guiseWays', at)
 	})
 	const held = $derived(
 		w.hand.lately.flatMap((s) => (s.grip.what === 'tiles' && s.grip.cells?.length === 1 ? [s.grip.cells[0]] : []))[0],
@@ -26,15 +37,10 @@
 	const called = (n: number) => guises.find((g) => g.number === n)?.name ?? 'a guise that was removed'
 	const place = (n: number) => guises.findIndex((g) => g.number === n)
 	/** The guise of the running game. */
-	const now = $derived(w.play.view?.guises.find((g) => g.map === at.map && g.id === one.id)?.number)
+	const now = $derived(w.play.view?.guises.find((g) => g.map === at.map && g.id === at.entity)?.number)
 
-	function change(n: number, to: Partial<Guise>) {
-		w.project.try('set', {
-			ref: { type: 'entity', map: at.map, id: one.id },
-			field: 'guises',
-			value: (one.guises ?? []).map((g) => (g.number === n ? { ...g, ...to } : g)),
-			text: `Changed a guise of ${one.name}`,
-		})
+	function change(guise: Guise, to: Partial<Guise>) {
+		w.project.try('changeGuise', { ...at, guise: { ...guise, ...to } })
 	}
 
 	/** The arrow from one guise to another: out on one side of each, and the farther it goes the farther out. */
@@ -74,19 +80,21 @@
 				<div class="flex items-center gap-1">
 					<span class="flex size-7 shrink-0 items-center justify-center border border-line">
 						{#if g.look}<GripPicture grip={picture(g.look)} size={24} />{:else}<GripPicture
-								grip={{ what: 'entity', kind: one.kind, shape: 'freehand' }}
+								grip={{ what: 'entity', kind, shape: 'freehand' }}
 								size={22}
 							/>{/if}
 					</span>
 					{#if g.number === 0}
 						<span class="min-w-0 grow truncate">as it is now</span>
+					{:else if !own.includes(g)}
+						<span class="min-w-0 grow truncate font-semibold">{g.name}</span>
 					{:else}
 						<input
 							class="field h-7 min-w-0 grow font-semibold"
 							aria-label="Name of the guise"
 							maxlength="80"
 							value={g.name}
-							onchange={(e) => change(g.number, { name: e.currentTarget.value })}
+							onchange={(e) => change(g, { name: e.currentTarget.value })}
 						/>
 						<Hint
 							label="Remove the guise {g.name}"
@@ -95,21 +103,29 @@
 						>
 					{/if}
 				</div>
-				{#if g.number !== 0}
+				{#if g.number !== 0 && !own.includes(g)}
+					<button
+						class="truncate text-left text-[12px] text-dim underline"
+						onclick={() => {
+							w.kindId = kind
+							w.open('kinds')
+						}}>of all {w.project.kind(kind)?.name}{g.says ? `: “${g.says}”` : ''}</button
+					>
+				{:else if g.number !== 0}
 					<div class="flex items-center gap-1">
 						<input
 							class="field h-7 min-w-0 grow"
 							aria-label="What {g.name} says"
 							placeholder="says the same"
 							value={g.says ?? ''}
-							onchange={(e) => change(g.number, { says: e.currentTarget.value })}
+							onchange={(e) => change(g, { says: e.currentTarget.value })}
 						/>
 						{#if held !== undefined && held !== g.look}
 							<button
 								class="button h-7 shrink-0 px-1"
 								title="{g.name} looks like the tile held last"
 								aria-label="{g.name} looks like the tile held last"
-								onclick={() => change(g.number, { look: held })}><GripPicture grip={picture(held)} size={18} /></button
+								onclick={() => change(g, { look: held })}><GripPicture grip={picture(held)} size={18} /></button
 							>
 						{/if}
 					</div>

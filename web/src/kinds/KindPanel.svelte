@@ -8,6 +8,7 @@
 	import { whole, words } from './fields'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { removeKind } from './kindMenu'
+	import GuisePart from '../entities/GuisePart.svelte'
 	import KindPicture from './KindPicture.svelte'
 	import KindSettings from './KindSettings.svelte'
 	import KindStage from './KindStage.svelte'
@@ -98,6 +99,12 @@
 	<!-- what is set scrolls below what it does -->
 	<div class="flex min-h-0 grow flex-col gap-4 overflow-y-auto border-t border-line px-5 py-3">
 		<KindSettings {k} {own} {put} drag={(to) => (would = to)} />
+		{#if own && k.wired}
+			<div class="flex max-w-[340px] flex-col gap-1.5" role="group" aria-label="Guises of all of it">
+				<h3 class="heading">Guises of all of it</h3>
+				<GuisePart at={{ map: '', entity: '', kind: k.id }} kind={k.id} look={k.look} own={k.guises ?? []} />
+			</div>
+		{/if}
 		{#if own}
 			<div class="grid gap-x-8 gap-y-4 {narrow ? '' : 'grid-cols-2'}">
 				<div class="flex flex-col gap-1.5" role="group" aria-label="About it">
