@@ -67,6 +67,20 @@ func TestShiftExchangeCropAndClear(t *testing.T) {
 	k.stored(cellsAre(sample.Things, 3, 5, 1, 2, 5, 1, 0, 5, -1))
 	k.pressIn("[aria-label='Tile that is exchanged'] button", "tile 1 of Coast")
 	k.pressIn("[aria-label='Tile that takes its place'] button", "tile 5 of Coast")
+	k.pressIn("[aria-label='Exchange tiles'] label", "on a layer of its own")
+	k.press("Make the layer")
+	k.notice("A rule lays it")
+	k.stored(count(sample.Things, 1, 60))
+	k.stored(func(d *document.Document) error {
+		for _, l := range d.Maps.Get(sample.Quay).LayersInOrder() {
+			if l.Name == "Exchanged Things" && l.Absent && l.Covers {
+				return nil
+			}
+		}
+		return fmt.Errorf("there is no layer for rules")
+	})
+	k.press("Undo")
+	k.pressIn("[aria-label='Exchange tiles'] label", "on a layer of its own")
 	k.press("Exchange the tile")
 	k.notice("Exchanged 60 cells")
 	k.stored(count(sample.Things, 5, 60))

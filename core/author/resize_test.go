@@ -101,6 +101,18 @@ func TestExchange(t *testing.T) {
 	if _, err := author.Exchange(d, quay(d), nil, []author.Swap{{To: sample.Wall}}); err == nil {
 		t.Error("nothing was exchanged")
 	}
+	// on a layer of its own, for rules, right above the uppermost that has it
+	c, err = author.LayExchanged(quay(d), box(0, 0, 5, 1), swap[0])
+	laid := quay(done(t, d, c, err))
+	l, below := laid.Layers.Get(c.Made), laid.Layers.Get(sample.Things)
+	if l == nil || !l.Absent || !l.Covers || l.Front != below.Front || l.Order <= below.Order || l.Cells.At(4, 0) != other|cells.MirrorY || l.Cells.At(6, 0) != 0 || below.Cells.At(4, 0) != quay(d).Layers.Get(sample.Things).Cells.At(4, 0) {
+		t.Errorf("the layer is %+v", l)
+	}
+	for _, wrong := range []author.Swap{{From: sample.Wall}, {To: sample.Wall}, {From: other, To: sample.Wall}} {
+		if _, err := author.LayExchanged(quay(d), nil, wrong); err == nil {
+			t.Errorf("%+v makes a layer", wrong)
+		}
+	}
 	a := &document.Tileset{Number: 1, Width: 64, Height: 32, Cut: document.Cut{CellWidth: 16, CellHeight: 16}}
 	b := &document.Tileset{Number: 2, Width: 48, Height: 64, Cut: document.Cut{CellWidth: 16, CellHeight: 16}}
 	swaps, missing := author.Swaps(a, b)

@@ -54,6 +54,8 @@ func (s *Session) exchange(a struct {
 	// From and To are tilesets of the same arrangement, instead of single tiles.
 	From document.ID `json:"from"`
 	To   document.ID `json:"to"`
+	// Laid puts one tile on a layer of its own that rules lay, and leaves the map as it is.
+	Laid bool `json:"laid"`
 }) (zero Outcome, err error) {
 	d := s.doc()
 	from, to := d.Tilesets.Get(a.From), d.Tilesets.Get(a.To)
@@ -74,6 +76,17 @@ func (s *Session) exchange(a struct {
 		}
 	}
 	var c author.Change
+	if a.Laid {
+		if m == nil || len(a.Swaps) != 1 {
+			return zero, errors.New("a layer for rules is of one map, and exchanges one tile for another")
+		}
+		if c, err = author.LayExchanged(m, region, a.Swaps[0]); err != nil {
+			return zero, err
+		}
+		out, err := s.make(c.Do, c.Label)
+		out.Made = c.Made
+		return out, err
+	}
 	if a.From != "" {
 		c, err = author.ExchangeSets(d, m, region, from, to)
 	} else {

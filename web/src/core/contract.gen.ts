@@ -2045,6 +2045,7 @@ export interface Methods {
 		swaps: Swap[] | null
 		from: ID
 		to: ID
+		laid: boolean
 	}; answer: Outcome }
 	figureParts: { args: None; answer: FigureParts }
 	findTiles: { args: {

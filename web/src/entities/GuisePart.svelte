@@ -53,7 +53,8 @@
 
 	function open(rule: string) {
 		w.rule = rule
-		w.layout.show('rules')
+		if (at.kind) w.open('rules')
+		else w.layout.show('rules')
 	}
 
 	let from = $state(0)

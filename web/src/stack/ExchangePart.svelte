@@ -11,6 +11,7 @@
 	/** Cells of the two tiles; 0 is none. */
 	let from = $state(0)
 	let to = $state(0)
+	let laid = $state(false)
 	let setFrom = $state('')
 	let setTo = $state('')
 
@@ -27,12 +28,18 @@
 			swaps: [{ from, to }],
 			from: '',
 			to: '',
+			laid: laid && where !== 'project',
 		})
-		if (done) w.notices.say(`${done.text}.`, 'done', w.project.undoOf(done))
+		if (!done) return
+		w.notices.say(
+			done.made ? `${done.text}. A rule lays it: “lay layer”, under The map.` : `${done.text}.`,
+			'done',
+			w.project.undoOf(done),
+		)
 	}
 
 	function exchangeSets() {
-		const done = w.project.try('exchange', { map: m.id, in: where, swaps: [], from: setFrom, to: setTo })
+		const done = w.project.try('exchange', { map: m.id, in: where, swaps: [], from: setFrom, to: setTo, laid: false })
 		if (done) w.notices.say(`${done.text}.`, 'done', w.project.undoOf(done))
 	}
 </script>
@@ -70,7 +77,15 @@
 		{@render tilePick('Tile that is exchanged', from, (cell) => (from = cell), '')}
 		<span class="text-[12px] text-dim">for</span>
 		{@render tilePick('Tile that takes its place', to, (cell) => (to = cell), 'nothing')}
-		<button class="button" disabled={!from || from === to} onclick={exchange}>Exchange the tile</button>
+		{#if where !== 'project'}
+			<label class="flex items-start gap-2">
+				<input type="checkbox" class="mt-0.5 accent-glaze" bind:checked={laid} />
+				on a layer of its own, which rules lay over the map and lift off again
+			</label>
+		{/if}
+		<button class="button" disabled={!from || from === to || (laid && where !== 'project' && !to)} onclick={exchange}
+			>{laid && where !== 'project' ? 'Make the layer' : 'Exchange the tile'}</button
+		>
 	{:else}
 		<p class="text-[12px] text-dim">Hold the tiles once: they are offered here from the tray.</p>
 	{/if}
