@@ -60,7 +60,6 @@ func pans(s *Sheet) *canvas {
 	for y := 9; y < 19; y++ {
 		c.put(c.things, 41, y, "stone top")
 	}
-	c.put(c.things, 39, 13, "beacon")
 	for _, at := range [][2]int{{3, 5}, {3, 6}, {15, 4}, {27, 8}, {15, 20}, {27, 22}, {3, 22}, {28, 20}} {
 		c.put(c.things, at[0], at[1], "heap")
 	}
@@ -76,6 +75,9 @@ func pans(s *Sheet) *canvas {
 
 	c.entity(kind.Switch, "Yard wheel", 21, 8, 1, 1, document.Down)
 	c.entity(kind.Door, "Beacon gate", 35, 13, 1, 2, document.Down)
+	pot := c.entity(kind.Item, "Pot of oil", 14, 11, 1, 1, document.Down)
+	pot.Values, pot.Look = values("is", `"oil"`, "usedUp", "true"), c.sheet.Cell(number, "can")
+	c.entity(beaconKind, "Pan beacon", 39, 13, 1, 1, document.Down)
 	for i, at := range [][2]int{{9, 8}, {31, 21}, {22, 22}, {38, 16}} {
 		name := "Salt crystal"
 		if i > 0 {

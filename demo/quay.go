@@ -75,7 +75,6 @@ func quay(s *Sheet) *canvas {
 		c.put(c.things, at[0], at[1], "crate")
 	}
 	c.box(c.things, 20, 17, 3, 1, "net")
-	c.put(c.things, 16, 17, "beacon lit")
 	c.put(c.things, 36, 12, "sign")
 	c.put(c.things, 29, 11, "barrel")
 
@@ -92,6 +91,9 @@ func quay(s *Sheet) *canvas {
 		}
 		c.entity(kind.Collectible, name, at[0], at[1], 1, 1, document.Down)
 	}
+	c.entity(beaconKind, "Quay beacon", 16, 17, 1, 1, document.Down)
+	pot := c.entity(kind.Item, "Pot of oil", 29, 12, 1, 1, document.Down)
+	pot.Values, pot.Look = values("is", `"oil"`, "usedUp", "true"), c.sheet.Cell(number, "can")
 	smoke := c.entity("emitter", "Smoke", 20, 6, 1, 1, document.Down)
 	smoke.Values = values("gives", `"smoke"`, "perSecond", "6")
 	for i, at := range [][2]int{{19, 10}, {25, 10}, {15, 14}, {35, 11}, {17, 18}} {

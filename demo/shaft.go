@@ -93,7 +93,9 @@ func lampRoom(s *Sheet) *canvas {
 	c.put(c.things, 8, 4, "lens right")
 	c.put(c.things, 3, 7, "shelf")
 	c.put(c.things, 12, 7, "barrel")
-	c.entity("goal", "The lamp is lit", 7, 5, 2, 1, document.Down)
+	c.entity("goal", "The lamp is lit", 7, 5, 2, 1, document.Down).Disabled = true // until both beacons burn
+	foot := c.entity(kind.Sensor, "Foot of the lamp", 7, 5, 2, 1, document.Down)
+	foot.On = true
 	keeper := c.entity(keeperKind, "Lamp keeper", 10, 6, 1, 1, document.Left)
 	keeper.Values = []kind.Value{{Key: "says", Value: kind.Of("You are late, warden. The water is already at the second step. Give me the crystals, and hold the lantern while I trim the wick.")}}
 	keeper.Guises = []document.Guise{{Number: 1, Name: "Hopeful", Says: "The yard stands open? Then there is a chance yet, warden. Up with you."}}
@@ -117,7 +119,10 @@ func ownKinds(s *Sheet) []document.Kind {
 	warden.Look, warden.Frames = 0, s.Frames(number, "hero")
 	jar := like(jarKind, kind.Sign, "Jar", "jar", "Counts what is put into it")
 	jar.Settings = []kind.Setting{{Key: grainsKey, Name: "grains", Type: kind.Number, Default: "0", Most: 3, Help: "How much is in it", Varies: true}}
-	return []document.Kind{warden, apprentice, jar, like(lanternKind, "light", "Lantern", "lantern", "Burns all night", "lamp"),
+	beacon := like(beaconKind, kind.Switch, "Beacon", "beacon", "Burns once it is lit with a pot of oil", "fire")
+	solid := true
+	beacon.LookOn, beacon.Solid = s.Cell(number, "beacon lit"), &solid
+	return []document.Kind{warden, apprentice, jar, beacon, like(lanternKind, "light", "Lantern", "lantern", "Burns all night", "lamp"),
 		like(crabKind, "walker", "Shore crab", "crab", "Goes sideways and pinches", "shore"), keeper}
 }
 
@@ -128,5 +133,6 @@ const (
 	keeperKind     = "keeperkeeper"
 	wardenKind     = "wardenwarden"
 	jarKind        = "saltjarsaltj"
+	beaconKind     = "beaconbeacon"
 	apprenticeKind = "apprenticeap"
 )

@@ -37,12 +37,48 @@ then
 				say "That is three crystals, and you have fewer. Look in the pans."
 		answer "What is there to do?"
 			if all of this is so
-				"Yard is open" is set
+				Beacons is at least 2
 			then
 				say "The lamp waits. Go on up."
 			otherwise
-				say "Open the beacon yard, out in the pans. Its wheel is a stiff one."
+				if all of this is so
+					"Yard is open" is set
+				then
+					say "A pot of oil for each basket: one on the quay, one in the beacon yard. I have oil, you have crystals."
+				otherwise
+					say "Open the beacon yard, out in the pans. Its wheel is a stiff one."
 		answer "Nothing"
+`, `rule "A beacon is lit"
+when
+	any Beacon is turned on
+if
+	the hero has at least 1 oil
+then
+	# What burns is not put out again.
+	disable it
+	take 1 oil from the hero
+	add 1 to Beacons
+	sound sparkle
+	if all of this is so
+		Beacons is below 2
+	then
+		say "The oil takes. The first beacon burns; another stands in the pans, and the third is the lamp itself."
+otherwise
+	turn off it
+	say "The basket is dry. It takes a pot of oil."
+`, `rule "Two beacons" once
+when
+	Beacons comes to 2
+then
+	enable "The lamp is lit"
+	say "Two beacons burn. Now the lamp, up above the shaft."
+`, `rule "The lamp waits"
+when
+	somebody comes to "Foot of the lamp"
+if
+	Beacons is below 2
+then
+	"Lamp keeper" says "Not yet, warden. Light the beacons on the quay and in the pans first, or nobody will look this way."
 `, `rule "The tide"
 when
 	"Sluice wheel" is turned on
@@ -132,7 +168,7 @@ func highWater(d *document.Document, pans *canvas) *document.Document {
 // withStory adds the story's counter and rules.
 func withStory(d *document.Document, pans *canvas) *document.Document {
 	d = highWater(d, pans)
-	for _, name := range []string{"Crystals", "Steps"} {
+	for _, name := range []string{"Crystals", "Steps", "Beacons"} {
 		c, err := author.AddCounter(name)
 		d = do(d, c, err)
 	}

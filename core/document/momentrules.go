@@ -59,6 +59,8 @@ type RuleWait struct {
 	// For is one of Waits: then Next is the part at which it waits. Far is how far somebody walks still, in 1/256 map pixels.
 	For string `json:"for,omitempty"`
 	Far int64  `json:"far,omitempty"`
+	// Pace is how fast those walk who do because of it, in hundredths; 0 is as usual.
+	Pace int `json:"pace,omitempty"`
 	// Fork is the part that began it at the same time as others.
 	Fork ID `json:"fork,omitempty"`
 }
@@ -97,7 +99,7 @@ func (m *Moment) checkRules() error {
 		if !slices.Contains(Waits, w.For) {
 			return fmt.Errorf("a rule does not wait for “%.40s”", w.For)
 		}
-		if err := first(checkRange("how far somebody walks", int(w.Far), 0, maxSpot), checkRange("how long a rule waits", w.Ticks, 0, 1<<20), checkRange("a step", w.Op, 0, 1<<4), checkRange("what is repeated", len(w.Left), 0, MaxDeep+1)); err != nil {
+		if err := first(checkRange("how far somebody walks", int(w.Far), 0, maxSpot), checkRange("how long a rule waits", w.Ticks, 0, 1<<20), checkRange("how fast somebody walks", w.Pace, 0, 1000), checkRange("a step", w.Op, 0, 1<<4), checkRange("what is repeated", len(w.Left), 0, MaxDeep+1)); err != nil {
 			return err
 		}
 		for _, n := range w.Left {

@@ -145,7 +145,7 @@ func (g *Game) walk(m *world.Ground, n *rules.Node, t *Thread) (done bool) {
 	blocked := n.Blank("blocked").Word()
 	went := int64(0)
 	for i, b := range all {
-		far := min(t.Far, g.pace(m, b))
+		far := min(t.Far, g.pace(m, b, t))
 		moved := g.walks(m, b, int64(dx)*far, int64(dy)*far, blocked == rules.PassesThere)
 		if i == 0 {
 			went = moved
@@ -155,8 +155,15 @@ func (g *Game) walk(m *world.Ground, n *rules.Node, t *Thread) (done bool) {
 	return t.Far <= 0 || went == 0 && blocked == rules.StopsThere
 }
 
-// pace is how far somebody walks in a tick.
-func (g *Game) pace(m *world.Ground, b *Body) int64 {
+// pace is how far somebody walks in a tick because of a rule.
+func (g *Game) pace(m *world.Ground, b *Body, t *Thread) int64 {
+	if t.Pace > 0 {
+		return max(1, g.usualPace(m, b)*int64(t.Pace)/100)
+	}
+	return g.usualPace(m, b)
+}
+
+func (g *Game) usualPace(m *world.Ground, b *Body) int64 {
 	w, _ := m.Cell()
 	speed := w * actorSpeed / TicksPerSecond
 	if b == g.Hero() {
@@ -204,7 +211,7 @@ func (g *Game) seeks(m *world.Ground, b *Body, n *rules.Node, t *Thread) bool {
 		return true
 	}
 	at := g.extent(b)
-	pace := g.pace(m, b)
+	pace := g.pace(m, b, t)
 	if m.Side {
 		dx := (to.Left + to.Right - at.Left - at.Right) / 2
 		return abs(dx) <= Sub || g.walks(m, b, sign(dx)*min(pace, abs(dx)), 0, false) == 0

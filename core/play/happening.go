@@ -21,6 +21,8 @@ type happening struct {
 	was, is int32
 	// exact tells that the number that is waited for is is.
 	exact bool
+	// number is what a signal brings.
+	number int64
 	// by is one more than who did it; 0 is the hero.
 	by world.Ref
 }
@@ -47,8 +49,20 @@ func (g *Game) settle() {
 		}
 		for _, r := range g.waiting(h) {
 			if h.meant(r) && g.Over == NotOver {
+				if h.on == rules.WordBrings {
+					g.brings(h, r)
+				}
 				g.begin(g.Stage.RuleOf(r.ID), h.thing, h.by)
 			}
+		}
+	}
+}
+
+// brings gives the counters that a rule names the number that came with a signal.
+func (g *Game) brings(h happening, r *document.Rule) {
+	for _, p := range rules.TreeOf(r).When {
+		if into, ok := document.Named(p.Blank("into")); ok && p.Word == h.on && p.Blank("signal").Word() == h.word {
+			g.setCounter(into.ID, h.number)
 		}
 	}
 }
@@ -82,7 +96,7 @@ func (h happening) meant(r *document.Rule) bool {
 			return world.Round(p.Number) == int64(h.is)
 		case h.exact:
 			return p.Number == int64(h.is)
-		case h.on == rules.WordHears:
+		case h.on == rules.WordHears, h.on == rules.WordBrings:
 			return p.Blank("signal").Word() == h.word
 		}
 		return p.Blank("own").Word() == h.word && reaches(int64(h.was), int64(h.is), p.Number)

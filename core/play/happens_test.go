@@ -73,9 +73,13 @@ var happens = map[string]struct {
 	rules.WordGetsBare: {"Flag becomes cleared", func(r *run) { r.reads(uses + "then\n\tset Flag\n\tclear Flag\n\tclear Flag"); r.press(play.InputUse) }, nil},
 	rules.WordCounts:   {"Salt comes to 5", func(r *run) { r.reads(uses + "then\n\tadd 2 to Salt"); r.press(play.InputUse); r.press(play.InputUse) }, nil},
 	rules.WordHears:    {"signal bell comes", func(r *run) { r.reads(uses + "then\n\tsend out tide\n\tsend out bell"); r.press(play.InputUse) }, nil},
-	rules.WordTouch:    {"the hero touches collectible", func(r *run) { r.hold(play.InputRight, 40) }, nil},
-	rules.WordPush:     {"the hero pushes block", func(r *run) { r.hold(play.InputRight, 8); r.hold(0, 30) }, block1},
-	rules.WordRests:    {"block comes to rest", func(r *run) { r.hold(play.InputRight, 8); r.hold(0, 30) }, block1},
+	rules.WordBrings: {"signal bell brings a number for Salt", func(r *run) {
+		r.reads(uses + "then\n\tsend out bell with 9\n\tsend out tide with 4")
+		r.press(play.InputUse)
+	}, nil},
+	rules.WordTouch: {"the hero touches collectible", func(r *run) { r.hold(play.InputRight, 40) }, nil},
+	rules.WordPush:  {"the hero pushes block", func(r *run) { r.hold(play.InputRight, 8); r.hold(0, 30) }, block1},
+	rules.WordRests: {"block comes to rest", func(r *run) { r.hold(play.InputRight, 8); r.hold(0, 30) }, block1},
 	rules.WordDrops: {"block begins to fall", func(r *run) {
 		for i := range r.g.Bodies {
 			r.g.Bodies[i].VY = 0 // as if it had been held

@@ -127,7 +127,7 @@ func (g *Game) Moment() document.Moment {
 		if s := t.within(st); s != nil {
 			wait.Next, wait.Op = s.ID(), int(s.Op)
 		}
-		wait.For, wait.Far = document.Waits[t.For], t.Far
+		wait.For, wait.Far, wait.Pace = document.Waits[t.For], t.Far, int(t.Pace)
 		if t.Fork > 0 && int(t.Fork) <= len(tree.Steps) {
 			wait.Fork = tree.Steps[t.Fork-1].ID()
 		}

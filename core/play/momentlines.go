@@ -40,7 +40,7 @@ func (s *State) resumeLines(st *world.Stage, at document.Moment) {
 				t.For = Waits(max(0, slices.Index(document.Waits, w.For)))
 			}
 		}
-		t.Far = w.Far
+		t.Far, t.Pace = w.Far, int32(w.Pace)
 		t.Fork = int32(slices.IndexFunc(tree.Steps, func(s rules.Step) bool { return w.Fork != "" && s.Op == rules.OpFork && s.ID() == w.Fork })) + 1
 		if t.For == ForTime && w.For != "" {
 			t.Wait = max(1, t.Wait) // what it waited for is gone: it goes on

@@ -159,6 +159,12 @@ func (g *Game) do(n *rules.Node, t *Thread) (waits bool) {
 		g.setCounter(n.At.ID, g.Counter(n.At.ID)*g.number(n))
 	case rules.WordSignal:
 		g.happen(happening{on: rules.WordHears, thing: world.None, word: n.Blank("signal").Word()})
+	case rules.WordCall:
+		word := n.Blank("signal").Word()
+		g.happen(happening{on: rules.WordHears, thing: world.None, word: word})
+		g.happen(happening{on: rules.WordBrings, thing: world.None, word: word, number: g.number(n)})
+	case rules.WordPace:
+		t.Pace = int32(max(10, min(g.numberOf(n, "percent"), 1000)))
 	case rules.WordGive:
 		g.give(n.Blank("item").Word(), max(0, g.number(n)))
 	case rules.WordUseUp:

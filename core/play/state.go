@@ -233,6 +233,8 @@ type Thread struct {
 	// Far is how far somebody walks still, in 1/256 map pixels; of one who finds a way, 1 while he is on his way to the next
 	// cell.
 	Far int64
+	// Pace is how fast those walk who do because of it, in hundredths; 0 is as usual.
+	Pace int32 `json:",omitempty"`
 	// Skips tells that the rest of the scene is skipped.
 	Skips bool
 	// Till is the place of the step at which it ends, where only a part of a rule is tried; 0 is its end.

@@ -93,7 +93,14 @@ var does = map[string]struct {
 	rules.WordAdd:      {"add Salt to Salt", func(r *run) bool { return r.g.Counter(sample.DrawnCounter) == 4 }},
 	rules.WordPut:      {"let Salt be -7", func(r *run) bool { return r.g.Counter(sample.DrawnCounter) == -7 }},
 	rules.WordMultiply: {"multiply Salt by 1000000\nmultiply Salt by 1000000", func(r *run) bool { return r.g.Counter(sample.DrawnCounter) == document.MaxNumber }},
-	rules.WordSignal:   {"send out bell", func(r *run) bool { return r.g.Flag(sample.Lit) }}, // a rule waits for it
+	rules.WordSignal:   {"send out bell", func(r *run) bool { return r.g.Flag(sample.Lit) }},                                                  // a rule waits for it
+	rules.WordCall:     {"send out bell with Salt", func(r *run) bool { return r.g.Flag(sample.Lit) && r.g.Counter(sample.DrawnOther) == 2 }}, // a rule waits for it
+	rules.WordPace: {"walk on at 300 percent of the usual pace\nwalk character 2 cells right waiting where blocked\nset Flag", func(r *run) bool {
+		r.hold(0, 6)
+		r.g = r.again().g
+		r.hold(0, 12)
+		return r.g.Flag(sample.DrawnFlag) && r.g.Where(r.thing(kind.Character)).Left == 32*play.Sub
+	}},
 	rules.WordSay: {"say \"Mind the tide.\"\nset Flag", func(r *run) bool {
 		return len(r.g.Lines) == 1 && r.g.Lines[0].Text == "Mind the tide." && !r.g.Flag(sample.DrawnFlag)
 	}},
@@ -338,6 +345,9 @@ func TestEveryWord(t *testing.T) {
 			}
 			if e.Word == rules.WordSignal {
 				r.reads("when\n\tsignal bell comes\nthen\n\tset Lit")
+			}
+			if e.Word == rules.WordCall {
+				r.reads("when\n\tsignal bell brings a number for Tide\nthen\n\tset Lit")
 			}
 			r.hold(play.InputRight, 4)
 			r.hold(0, 1)

@@ -1,7 +1,9 @@
 package proof
 
 import (
+	"azzel/core/play"
 	"azzel/core/world"
+	"slices"
 )
 
 // hopTicks is how long a map is thought to take.
@@ -47,4 +49,12 @@ func hops(st *world.Stage, goals []world.Ref) []int {
 		}
 	}
 	return out
+}
+
+// before is how many maps seem to lie before a goal; all, as long as no goal can be reached for being disabled or not there.
+func (s *Search) before(g *play.Game) int {
+	if len(s.goals) > 0 && !slices.ContainsFunc(s.goals, func(r world.Ref) bool { return s.may.Reaches(r) && g.There(r) && !g.Disabled(r) }) {
+		return len(s.hops)
+	}
+	return s.hops[g.Hero().Map]
 }

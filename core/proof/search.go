@@ -21,36 +21,14 @@ type Search struct {
 	// used are the items that rules wait for being used on things; an empty word waits for being spoken to.
 	used map[document.End][]string
 	// hops is how many maps lie between each and a goal, as passages and seams lead.
-	hops  []int
-	open  nodes
-	seen  map[key]bool
+	hops []int
+	open nodes
+	seen map[key]bool
+	// been is what has been so in any situation.
+	been  novelty
 	ticks int
 	made  int
 	out   *Answer
-}
-
-// node is a game that was really played, what was held in it since the one before, and what
-// is still to be tried.
-type node struct {
-	game   *play.Game
-	before *node
-	keys   []play.Input
-	// long is how many ticks it took in all, far what it is judged by: those, and how many maps
-	// lie before a goal; order is the number of the node.
-	long, far, order int
-	// ways and targets are found when it is first taken, seen from above; tried counts them, or
-	// the tries of a map that is seen from the side.
-	ways    *play.Ways
-	targets []target
-	tried   int
-}
-
-// key tells situations apart: what is so, and about where the hero rests.
-type key struct {
-	hash [2]uint64
-	m    world.Ref
-	x, y int64
-	mode play.Mode
 }
 
 // Seed is what games draw from that are proven.
@@ -117,20 +95,6 @@ func (s *Search) Step(budget int) *Answer {
 	return s.out
 }
 
-// nodes are ordered by how far they seem from the beginning to a goal.
-type nodes []*node
-
-func (n nodes) Len() int           { return len(n) }
-func (n nodes) Swap(i, k int)      { n[i], n[k] = n[k], n[i] }
-func (n nodes) Less(i, k int) bool { return cmp.Or(n[i].far-n[k].far, n[i].order-n[k].order) < 0 }
-func (n *nodes) Push(x any)        { *n = append(*n, x.(*node)) }
-func (n *nodes) Pop() any {
-	last := len(*n) - 1
-	out := (*n)[last]
-	*n = (*n)[:last]
-	return out
-}
-
 // add keeps a situation that has not been seen.
 func (s *Search) add(w *walk) {
 	g, m := w.game, w.game.Ground()
@@ -162,7 +126,15 @@ func (s *Search) add(w *walk) {
 	}
 	s.seen[k] = true
 	s.made++
-	heap.Push(&s.open, &node{game: g, before: w.before, keys: w.keys, long: w.long(), far: w.long() + hopTicks*s.hops[h.Map], order: s.made})
+	next := &node{game: g, before: w.before, keys: w.keys, long: w.long(), order: s.made}
+	if w.before != nil {
+		next.news = w.before.news
+	}
+	if s.been.isNew(g) {
+		next.news++
+	}
+	next.far = next.long + hopTicks*s.before(g) - noveltyTicks*next.news
+	heap.Push(&s.open, next)
 }
 
 // finish plays the walk once more from the beginning before it is believed.

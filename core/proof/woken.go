@@ -48,6 +48,7 @@ func (f *May) always(set func(*bool)) {
 	}
 	if len(f.signals) > 0 {
 		f.wakeAll(rules.Happening{Word: rules.WordHears}, world.None, set)
+		f.wakeAll(rules.Happening{Word: rules.WordBrings}, world.None, set)
 	}
 }
 
@@ -72,14 +73,14 @@ func (f *May) wakeAll(h rules.Happening, it world.Ref, set func(*bool)) {
 
 // means reports whether what a rule waits for more closely could be: an item that is used, a signal.
 func (f *May) means(tree *rules.Tree, h rules.Happening) bool {
-	if h.Word != rules.WordUseOn && h.Word != rules.WordHears && h.Word != rules.WordGain {
+	if h.Word != rules.WordUseOn && h.Word != rules.WordHears && h.Word != rules.WordBrings && h.Word != rules.WordGain {
 		return true
 	}
 	return slices.ContainsFunc(tree.When, func(n *rules.Node) bool {
 		switch n.Word {
 		case rules.WordUseOn, rules.WordGain:
 			return n.Word == h.Word && f.has(n.Blank("item").Word())
-		case rules.WordHears:
+		case rules.WordHears, rules.WordBrings:
 			_, sent := slices.BinarySearch(f.signals, n.Blank("signal").Word())
 			return n.Word == h.Word && sent
 		}
@@ -265,8 +266,11 @@ func (f *May) does(all []*rules.Node, it world.Ref, alone bool, set func(*bool))
 			}
 		case rules.WordAdd, rules.WordPut, rules.WordMultiply:
 			f.changesCounter(n, alone, set)
-		case rules.WordSignal:
+		case rules.WordSignal, rules.WordCall:
 			f.signals = f.more(f.signals, n.Blank("signal").Word(), set)
+			if n.Word == rules.WordCall {
+				f.calls(n, set)
+			}
 		case rules.WordGive:
 			f.gives = f.more(f.gives, n.Blank("item").Word(), set)
 		default:
@@ -309,68 +313,6 @@ func (f *May) walksThrough(n *rules.Node, it world.Ref) {
 				f.enter(spot{m: world.Ref(m), p: grid.Point{X: x, Y: y}})
 			}
 		}
-	}
-}
-
-// draws widens what a counter could be by what could be drawn for it.
-func (f *May) draws(n *rules.Node, set func(*bool)) {
-	c := f.st.CounterOf(n.At.ID)
-	if c < 0 {
-		return
-	}
-	least, from := f.number(n.Blank("number"))
-	to, most := f.number(n.Blank("most"))
-	f.between(c, min(f.least[c], least, to), max(f.most[c], from, most), set)
-}
-
-// number is the least and the most that a number of a part could be.
-func (f *May) number(value kind.Datum) (least, most int64) {
-	if o, ok := document.Named(value); ok {
-		return f.Counter(o.ID)
-	}
-	return value.Thousandths() / 1000, value.Thousandths() / 1000
-}
-
-// changesCounter widens what a counter could be.
-func (f *May) changesCounter(n *rules.Node, alone bool, set func(*bool)) {
-	c := f.st.CounterOf(n.At.ID)
-	if c < 0 {
-		return
-	}
-	from, to := n.Number, n.Number
-	if n.By != "" {
-		from, to = f.Counter(n.By)
-	}
-	least, most := f.least[c], f.most[c]
-	switch {
-	case n.Word == rules.WordPut:
-		least, most = min(least, from), max(most, to)
-	case n.Word == rules.WordAdd && alone && n.By == "":
-		if i, has := slices.BinarySearch(f.added, n.ID); !has {
-			// what is done once adds once, whatever else it is by then
-			f.added = slices.Insert(f.added, i, n.ID)
-			least, most = least+min(0, from), most+max(0, to)
-		}
-	default:
-		if from < 0 || n.Word == rules.WordMultiply {
-			least = -document.MaxNumber
-		}
-		if to > 0 || n.Word == rules.WordMultiply {
-			most = document.MaxNumber
-		}
-	}
-	f.between(c, least, most, set)
-}
-
-// between takes over what a counter could be.
-func (f *May) between(c world.Ref, least, most int64, set func(*bool)) {
-	if least = max(least, -document.MaxNumber); least < f.least[c] {
-		f.least[c] = least
-		f.moved(set)
-	}
-	if most = min(most, document.MaxNumber); most > f.most[c] {
-		f.most[c] = most
-		f.moved(set)
 	}
 }
 

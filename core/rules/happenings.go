@@ -3,6 +3,7 @@ package rules
 import (
 	"azzel/core/document"
 	"azzel/core/kind"
+	"slices"
 )
 
 // happenings are what can wake a rule.
@@ -55,5 +56,6 @@ var happenings = concat(document.SlotWhen,
 		{Word: WordGetsBare, Also: "variable false reset", Label: "a flag is cleared", Pattern: "{what} [becomes cleared]", Blanks: flag},
 		{Word: WordCounts, Also: "variable score number equals", Label: "a counter reaches a number", Pattern: "{what} [comes to] {number}", Blanks: tally},
 		{Word: WordHears, Also: "message broadcast event", Label: "a signal comes", Pattern: "signal {signal} [comes]", Blanks: signals},
+		{Word: WordBrings, Also: "message broadcast event call parameter number argument", Label: "a signal brings a number", Pattern: "signal {signal} [brings] a number for {into}", Blanks: append(slices.Clone(signals), Blank{Key: "into", Type: BlankCounter})},
 	}),
 )

@@ -68,6 +68,7 @@ const (
 	WordGetsBare = "getsBare" // a flag is cleared that was set
 	WordCounts   = "counts"   // a counter comes to a number
 	WordHears    = "hears"    // a signal is sent out
+	WordBrings   = "brings"   // and brings a number, which a counter becomes
 
 	WordAtLeast = "atLeast" // a counter is a number or more
 	WordBelow   = "below"   // it is less
@@ -89,6 +90,7 @@ const (
 	WordUseUp    = "useUp"    // and so many fewer, as far as it has them
 	WordHasMany  = "hasMany"  // the hero has so many of an item, or more
 	WordSignal   = "signal"   // wakes rules that wait for the signal
+	WordCall     = "call"     // and gives them a number
 	WordAsk      = "ask"      // ask, and go on by the answer
 	WordAnswer   = "answer"   // one answer
 	WordWhether  = "whether"  // do some of it only if something is so
@@ -128,6 +130,7 @@ const (
 	WordPlayAs = "playAs" // lead another hero
 	WordWalk   = "walk"   // somebody walks so many cells
 	WordGoTo   = "goTo"   // somebody finds a way to something
+	WordPace   = "pace"   // those who walk because of the rule are slower or faster
 	WordTurn   = "turn"   // somebody turns to look a way
 	WordFace   = "face"   // and to look at something
 	WordMove   = "move"   // somebody is elsewhere
