@@ -4,6 +4,7 @@ import (
 	"azzel/core/author"
 	"azzel/core/document"
 	"azzel/core/merge"
+	"azzel/picture"
 	"crypto/sha256"
 	"encoding/hex"
 	"errors"
@@ -73,11 +74,7 @@ func drawnBeside(from, to *Project, folder string) error {
 		if m == nil {
 			return nil
 		}
-		data, err := p.draw(m, Look{Scale: 1, Things: true})
-		if err != nil {
-			return err
-		}
-		return written(filepath.Join(folder, m.Name+" "+as+".png"), data)
+		return p.render(m, picture.Look{Scale: 1, Things: true}, filepath.Join(folder, m.Name+" "+as+".png"))
 	}
 	both := map[document.ID]bool{}
 	for _, p := range []*Project{from, to} {

@@ -14,6 +14,8 @@ import (
 	"image"
 	"image/png"
 	"os"
+	"path/filepath"
+	"strings"
 
 	"github.com/spf13/cobra"
 )
@@ -99,7 +101,7 @@ func exportCommand() *cobra.Command {
 		Long: "Writes a project as a ZIP or as a folder. FROM is a ZIP, a folder, the address of a project on a running server, or - for a\n" +
 			"ZIP from standard input. TO is a ZIP where it ends so, - for standard output, else a folder: the files of it that stay the\n" +
 			"same are left alone, and those of things that are gone are taken away.",
-		Example: "  azzel export http://127.0.0.1:7420/p/saltworkslow saltworks/\n  azzel export saltworks/ saltworks.zip --derived\n  azzel export saltworks/ saltworks.html --page\n  azzel export tide.zip - | wc -c",
+		Example: "  azzel export http://127.0.0.1:7420/p/saltworkslow saltworks/\n  azzel export saltworks/ saltworks.zip --derived\n  azzel export saltworks/ saltworks.html --page\n  azzel export saltworks/ public/ --page\n  azzel export tide.zip - | wc -c",
 		Args:    cobra.ExactArgs(2),
 		RunE: func(c *cobra.Command, args []string) error {
 			p, err := Load(args[0])
@@ -112,6 +114,18 @@ func exportCommand() *cobra.Command {
 					return err
 				}
 				return put(c.OutOrStdout(), args[1], data)
+			}
+			if page && args[1] != "-" && !strings.HasSuffix(strings.ToLower(args[1]), ".html") {
+				files, err := publish.Folder(p.Doc, p.picture)
+				if err != nil {
+					return err
+				}
+				for _, f := range files {
+					if err := written(filepath.Join(args[1], f.Path), f.Data); err != nil {
+						return err
+					}
+				}
+				return nil
 			}
 			if page {
 				data, err := publish.Page(p.Doc, p.picture)
@@ -126,7 +140,7 @@ func exportCommand() *cobra.Command {
 			return p.Save(args[1])
 		},
 	}
-	c.Flags().BoolVar(&page, "page", false, "as a page that plays: one HTML file, at a double click")
+	c.Flags().BoolVar(&page, "page", false, "as a page that plays: one HTML file, at a double click; a folder for a web server where TO has no .html")
 	c.Flags().BoolVar(&derived, "derived", false, "with what follows from it: what is solid, and materials as tiles")
 	c.Flags().StringVar(&as, "as", "", "a part of it by itself: graphml, svg, rules; or as a CSV: maps, entities, passages, flags, counters, texts, findings")
 	c.MarkFlagsMutuallyExclusive("page", "derived", "as")

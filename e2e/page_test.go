@@ -1,8 +1,13 @@
 package e2e
 
 import (
+	"azzel/core/format"
 	"errors"
 	"fmt"
+	"mime"
+	"net/http"
+	"net/http/httptest"
+	"path"
 	"strings"
 	"testing"
 
@@ -116,5 +121,53 @@ func TestThePageIsTriedInATab(t *testing.T) {
 	k.visit(href)
 	k.see("main h1", "The Saltworks")
 	k.press("New game")
+	k.see("[data-testid=place]", "Quay")
+}
+
+// Put on a web server, the page can be installed, is shown within another page, and plays on when the server is gone.
+func TestThePageOnAWebServer(t *testing.T) {
+	k := startWith(t, nil).open()
+	k.pressIn("nav button", "Share")
+	data, _ := k.keeps(func() { k.press("For a web server") })
+	files, err := format.Unpack(data)
+	must(t, err)
+	folder := http.NewServeMux()
+	folder.HandleFunc("/frame", func(w http.ResponseWriter, _ *http.Request) {
+		_, _ = w.Write([]byte(`<!doctype html><title>A frame</title><iframe src="game/" width="800" height="600"></iframe>`))
+	})
+	folder.HandleFunc("/game/", func(w http.ResponseWriter, r *http.Request) {
+		name := strings.TrimPrefix(r.URL.Path, "/game/")
+		if name == "" {
+			name = "index.html"
+		}
+		for _, f := range files {
+			if f.Path == name {
+				w.Header().Set("Content-Type", mime.TypeByExtension(path.Ext(name)))
+				_, _ = w.Write(f.Data)
+				return
+			}
+		}
+		http.NotFound(w, r)
+	})
+	served := httptest.NewServer(folder)
+	defer served.Close()
+	k.page = k.newPage()
+	must(t, k.page.Navigate(served.URL+"/game/"))
+	k.see("main h1", "The Saltworks")
+	within(t, soon, func() error {
+		return want("what is kept on the device", k.eval(`() => (navigator.serviceWorker.controller ? 'kept' : '')`), "kept")
+	})
+	must(t, k.page.Navigate(served.URL+"/frame"))
+	frame, err := k.page.Timeout(soon).Element("iframe")
+	must(t, err)
+	inside, err := frame.Frame()
+	must(t, err)
+	if _, err := inside.Timeout(soon).ElementR("h1", "The Saltworks"); err != nil {
+		t.Errorf("within another page: %v", err)
+	}
+	served.Close()
+	must(t, k.page.Navigate(served.URL+"/game/"))
+	k.see("main h1", "The Saltworks")
+	k.keys(input.Enter)
 	k.see("[data-testid=place]", "Quay")
 }

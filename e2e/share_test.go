@@ -1,6 +1,7 @@
 package e2e
 
 import (
+	"archive/zip"
 	"azzel/core/cells"
 	"azzel/core/document"
 	"azzel/core/edit"
@@ -77,6 +78,9 @@ func TestAProjectLeavesAndComesBack(t *testing.T) {
 	ground := files[slices.IndexFunc(files, func(f format.File) bool { return f.Path == "maps/quay/ground.csv" })]
 	first, _, _ := strings.Cut(string(ground.Data), ",")
 	change(ground.Path, first, "1:7 turned 90")
+	things := files[slices.IndexFunc(files, func(f format.File) bool { return f.Path == "maps/quay/things.csv" })]
+	over, _, _ := strings.Cut(string(things.Data), ",")
+	change(things.Path, over+",", ",") // so that it is seen
 	change("maps/pans.json", `"name": "Pans"`, `"name": "Salt pans"`)
 	changed, err := format.Pack(files)
 	must(t, err)
@@ -84,6 +88,10 @@ func TestAProjectLeavesAndComesBack(t *testing.T) {
 	k.see("main[aria-label=Share]", "changed.zip would change this")
 	k.see("main[aria-label=Share] dd", "Quay")
 	k.see("main[aria-label=Share] dl", "Salt pans")
+	k.see("[aria-label='Maps as they are and as they would be'] figcaption", "Quay now")
+	within(t, soon, func() error {
+		return want("which pictures are seen", k.eval(`() => [...document.querySelectorAll("[aria-label='Maps as they are and as they would be'] img")].map((i) => i.naturalWidth > 20).join()`), "true,true")
+	})
 	if k.rig.doc().Hash() != before.Hash() {
 		t.Fatal("it is changed before anybody said so")
 	}
@@ -145,6 +153,15 @@ func TestAMapLeavesAsAPicture(t *testing.T) {
 	}
 	k.option("main[aria-label=Share] label:nth-of-type(2) select", "2 ×")
 	save("Quay.png", 2)
+	data, called := k.keeps(func() { k.press("In layers") })
+	if z, err := zip.NewReader(bytes.NewReader(data), int64(len(data))); err != nil || called != "Quay.ora" || z.File[0].Name != "mimetype" {
+		t.Errorf("%s in layers: %v", called, err)
+	}
+	data, called = k.keeps(func() { k.press("With its set-up") })
+	files, err := format.Unpack(data)
+	if err != nil || called != "Coast.zip" || !slices.ContainsFunc(files, func(f format.File) bool { return f.Path == "tilesets/coast.json" }) {
+		t.Errorf("%s: %v", called, err)
+	}
 }
 
 // What the player reads goes to a translator as a PO file and comes back as one step.

@@ -32,6 +32,11 @@ type game struct {
 
 // Page makes the file; picture gives the PNG of a picture by its SHA-256. Pins and recordings are the designer's and left out.
 func Page(d *document.Document, picture func(sha string) ([]byte, error)) ([]byte, error) {
+	return pageOf(d, picture, false)
+}
+
+// pageOf makes the file; one of several has a manifest and a worker beside it.
+func pageOf(d *document.Document, picture func(sha string) ([]byte, error), several bool) ([]byte, error) {
 	script, err := built("page/page.js")
 	if err != nil {
 		return nil, err
@@ -66,7 +71,7 @@ func Page(d *document.Document, picture func(sha string) ([]byte, error)) ([]byt
 	if err != nil {
 		return nil, fmt.Errorf("write the game: %w", err)
 	}
-	return assembled(d.Project.Name, script, style, starter, data, module), nil
+	return assembled(d.Project.Name, script, style, starter, data, module, several), nil
 }
 
 // pictures are those that a project shows, each once.
@@ -91,14 +96,21 @@ func pictures(d *document.Document) (out []string) {
 	return out
 }
 
-func assembled(name, script, style, starter string, data, module []byte) []byte {
+func assembled(name, script, style, starter string, data, module []byte, several bool) []byte {
 	starter, script = inert(starter), inert(script)
 	policy := "default-src 'none'; script-src " + hashOf(starter) + " " + hashOf(script) + " 'wasm-unsafe-eval'; style-src " + hashOf(style) + "; style-src-attr " + styleAttribute +
-		"; img-src data: blob:; font-src data:; media-src data: blob:; base-uri 'none'; form-action 'none'"
+		"; font-src data:; media-src data: blob:; base-uri 'none'; form-action 'none'"
+	links := ""
+	if several {
+		policy += "; img-src 'self' data: blob:; manifest-src 'self'; worker-src 'self'"
+		links = "<link rel=\"manifest\" href=\"manifest.webmanifest\">\n<link rel=\"icon\" href=\"icon-192.png\">\n<meta name=\"theme-color\" content=\"" + glaze + "\">\n"
+	} else {
+		policy += "; img-src data: blob:"
+	}
 	var out bytes.Buffer
 	out.WriteString("<!doctype html>\n<html lang=\"en\" data-theme=\"plaster\">\n<head>\n<meta charset=\"utf-8\">\n")
 	fmt.Fprintf(&out, "<meta http-equiv=\"Content-Security-Policy\" content=\"%s\">\n", html.EscapeString(policy))
-	fmt.Fprintf(&out, "<meta name=\"viewport\" content=\"width=device-width, initial-scale=1, viewport-fit=cover\">\n<title>%s</title>\n", html.EscapeString(name))
+	fmt.Fprintf(&out, "<meta name=\"viewport\" content=\"width=device-width, initial-scale=1, viewport-fit=cover\">\n<title>%s</title>\n%s", html.EscapeString(name), links)
 	fmt.Fprintf(&out, "<style>%s</style>\n</head>\n<body>\n<div id=\"app\"></div>\n", style)
 	fmt.Fprintf(&out, "<script type=\"application/json\" id=\"game\">%s</script>\n", data)
 	out.WriteString("<script type=\"text/plain\" id=\"module\">")

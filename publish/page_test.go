@@ -6,7 +6,10 @@ import (
 	"azzel/publish"
 	"crypto/sha256"
 	"encoding/base64"
+	"encoding/json"
 	"errors"
+	"fmt"
+	"image/png"
 	"regexp"
 	"strings"
 	"testing"
@@ -42,5 +45,45 @@ func TestPageHoldsNothingForeign(t *testing.T) {
 	}
 	if _, err := publish.Page(d, func(string) ([]byte, error) { return nil, errors.New("it is gone") }); err == nil || !strings.Contains(err.Error(), "a picture of the game") {
 		t.Errorf("without a picture: %v", err)
+	}
+}
+
+// The page for a web server is described with icons of the sizes that are asked for, and another page is kept by another name.
+func TestFolder(t *testing.T) {
+	make := func(name string) map[string]string {
+		d := sample.With(sample.Full(), edit.Set(edit.Ref{Type: edit.TypeProject}, "name", name))
+		files, err := publish.Folder(d, func(string) ([]byte, error) { return []byte("png"), nil })
+		if errors.Is(err, publish.ErrNotBuilt) {
+			t.Skip("the interface has not been built")
+		}
+		if err != nil {
+			t.Fatal(err)
+		}
+		out := map[string]string{}
+		for _, f := range files {
+			out[f.Path] = string(f.Data)
+		}
+		return out
+	}
+	files, others := make("Low tide"), make("High tide")
+	var m struct {
+		Name  string
+		Start string `json:"start_url"`
+		Icons []struct{ Src, Sizes string }
+	}
+	if err := json.Unmarshal([]byte(files["manifest.webmanifest"]), &m); err != nil || m.Name != "Low tide" || m.Start != "./" || len(m.Icons) != 2 {
+		t.Errorf("it is described as %+v, %v", m, err)
+	}
+	for _, i := range m.Icons {
+		img, err := png.DecodeConfig(strings.NewReader(files[i.Src]))
+		if err != nil || i.Sizes != fmt.Sprintf("%dx%d", img.Width, img.Height) {
+			t.Errorf("the icon %s is %d wide, %v", i.Src, img.Width, err)
+		}
+	}
+	if strings.Contains(files["worker.js"], "VERSION") || files["worker.js"] == others["worker.js"] {
+		t.Error("the next page is kept as this one")
+	}
+	if !strings.Contains(files["index.html"], `rel="manifest"`) {
+		t.Error("the page does not name its description")
 	}
 }

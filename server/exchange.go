@@ -3,7 +3,9 @@ package server
 import (
 	"azzel/core/author"
 	"azzel/core/document"
+	"azzel/core/edit"
 	"azzel/core/format"
+	"azzel/picture"
 	"azzel/publish"
 	"bytes"
 	"context"
@@ -13,6 +15,7 @@ import (
 	"fmt"
 	"image/png"
 	"mime"
+	"slices"
 	"strings"
 
 	"github.com/gofiber/fiber/v3"
@@ -26,7 +29,7 @@ func (s *Server) exportProject(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	files, err := format.Write(doc, func(sha string) ([]byte, error) { return s.store.PictureBytes(c.Context(), sha) })
+	files, err := format.Write(doc, s.pictureOf(c.Context()))
 	if err != nil {
 		return err
 	}
@@ -34,9 +37,66 @@ func (s *Server) exportProject(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	c.Set("Content-Type", "application/zip")
-	c.Set("Content-Disposition", mime.FormatMediaType("attachment", map[string]string{"filename": fileName(doc.Project.Name) + ".zip"}))
-	return c.Send(packed)
+	return sent(c, packed, "application/zip", doc.Project.Name+".zip")
+}
+
+// sent sends a file to be kept under a name.
+func sent(c fiber.Ctx, data []byte, typ, name string) error {
+	c.Set("Content-Type", typ)
+	c.Set("Content-Disposition", mime.FormatMediaType("attachment", map[string]string{"filename": fileName(name)}))
+	return c.Send(data)
+}
+
+// exportPiece sends a tileset or a motif by itself, with what belongs to it, as a project of nothing else.
+func (s *Server) exportPiece(c fiber.Ctx) error {
+	doc, _, err := s.log.State(c.Context(), projectOf(c))
+	if err != nil {
+		return err
+	}
+	id := document.ID([]byte(c.Params("id")))
+	var only *document.Document
+	switch c.Params("what") {
+	case document.TypeTileset:
+		only, err = author.OnlyTileset(doc, id)
+	case document.TypeMotif:
+		only, err = author.OnlyMotif(doc, id)
+	default:
+		err = errors.New("a tileset or a motif can leave by itself")
+	}
+	if err != nil {
+		return bad(err)
+	}
+	files, err := format.Write(only, s.pictureOf(c.Context()))
+	if err != nil {
+		return err
+	}
+	packed, err := format.Pack(files)
+	if err != nil {
+		return err
+	}
+	return sent(c, packed, "application/zip", only.Project.Name+".zip")
+}
+
+// layeredMap sends a map as a layered picture.
+func (s *Server) layeredMap(c fiber.Ctx) error {
+	doc, _, err := s.log.State(c.Context(), projectOf(c))
+	if err != nil {
+		return err
+	}
+	m := doc.Maps.Get(document.ID([]byte(c.Params("map"))))
+	if m == nil {
+		return bad(errors.New("the map is no longer there"))
+	}
+	var out bytes.Buffer
+	if err := (picture.Source{Doc: doc, Picture: s.pictureOf(c.Context())}).Layered(&out, m); err != nil {
+		return bad(err)
+	}
+	return sent(c, out.Bytes(), "image/openraster", m.Name+".ora")
+}
+
+// pictureOf gives pictures that are stored by their SHA-256.
+func (s *Server) pictureOf(ctx context.Context) func(sha string) ([]byte, error) {
+	return func(sha string) ([]byte, error) { return s.store.PictureBytes(ctx, sha) }
 }
 
 // exportPart sends a part of a project by itself, in one of the forms of format.
@@ -50,12 +110,11 @@ func (s *Server) exportPart(c fiber.Ctx) error {
 	if err != nil {
 		return bad(err)
 	}
-	c.Set("Content-Type", mime.TypeByExtension(end))
+	typ := mime.TypeByExtension(end)
 	if end == ".graphml" {
-		c.Set("Content-Type", "application/xml")
+		typ = "application/xml"
 	}
-	c.Set("Content-Disposition", mime.FormatMediaType("attachment", map[string]string{"filename": fileName(doc.Project.Name) + " " + form + end}))
-	return c.Send(data)
+	return sent(c, data, typ, doc.Project.Name+" "+form+end)
 }
 
 // pageProject sends the page that plays, to be tried at once or kept.
@@ -64,7 +123,7 @@ func (s *Server) pageProject(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	page, err := publish.Page(doc, func(sha string) ([]byte, error) { return s.store.PictureBytes(c.Context(), sha) })
+	page, err := publish.Page(doc, s.pictureOf(c.Context()))
 	if errors.Is(err, publish.ErrNotBuilt) {
 		return bad(err)
 	}
@@ -75,6 +134,26 @@ func (s *Server) pageProject(c fiber.Ctx) error {
 	c.Set("Content-Security-Policy", "frame-ancestors 'none'")
 	c.Set("Content-Type", "text/html; charset=utf-8")
 	return c.Send(page)
+}
+
+// pageFolder sends the page that plays as the files that are put on a web server.
+func (s *Server) pageFolder(c fiber.Ctx) error {
+	doc, _, err := s.log.State(c.Context(), projectOf(c))
+	if err != nil {
+		return err
+	}
+	files, err := publish.Folder(doc, s.pictureOf(c.Context()))
+	if errors.Is(err, publish.ErrNotBuilt) {
+		return bad(err)
+	}
+	if err != nil {
+		return err
+	}
+	packed, err := format.Pack(files)
+	if err != nil {
+		return err
+	}
+	return sent(c, packed, "application/zip", doc.Project.Name+" page.zip")
 }
 
 // fileName is a project's name as a file can be called.
@@ -146,6 +225,52 @@ func (s *Server) importProject(c fiber.Ctx) error {
 type Brought struct {
 	Changes []author.Differing `json:"changes"`
 	State   []byte             `json:"state"`
+	// Maps are some of the maps that would be otherwise, as small pictures.
+	Maps []Beside `json:"maps"`
+}
+
+// Beside is a map as it is and as it would be, as PNG; empty where it is not there.
+type Beside struct {
+	Name   string `json:"name"`
+	Before []byte `json:"before"`
+	After  []byte `json:"after"`
+}
+
+const (
+	// maxBeside is how many maps are shown as they were and would be, besideSize how large.
+	maxBeside  = 12
+	besideSize = 240
+)
+
+// beside draws the maps that differ between two states of a project.
+func (s *Server) beside(ctx context.Context, now, then *document.Document, changes []author.Differing) []Beside {
+	out := []Beside{}
+	small := func(d *document.Document, id document.ID) []byte {
+		m := d.Maps.Get(id)
+		if m == nil {
+			return nil
+		}
+		img, err := picture.Source{Doc: d, Picture: s.pictureOf(ctx)}.Small(m, besideSize)
+		var data bytes.Buffer
+		if err != nil || png.Encode(&data, img) != nil {
+			return nil // it is only not shown
+		}
+		return data.Bytes()
+	}
+	all := slices.DeleteFunc(then.MapsInOrder(), func(m *document.Map) bool { return now.Maps.Get(m.ID) != nil })
+	for _, m := range append(now.MapsInOrder(), all...) {
+		called := func(d *document.Document) bool {
+			m := d.Maps.Get(m.ID)
+			return m != nil && slices.ContainsFunc(changes, func(c author.Differing) bool { return c.What == edit.TypeMap && c.Name == m.Name })
+		}
+		if len(out) == maxBeside || !called(now) && !called(then) {
+			continue
+		}
+		if b := (Beside{m.Name, small(now, m.ID), small(then, m.ID)}); !bytes.Equal(b.Before, b.After) {
+			out = append(out, b)
+		}
+	}
+	return out
 }
 
 // bringProject tells what a ZIP would change in a project. It changes nothing: the page makes an edit of it.
@@ -165,5 +290,6 @@ func (s *Server) bringProject(c fiber.Ctx) error {
 	if err := s.store.KeepNumbers(c.Context(), projectOf(c), doc.LargestNumber()); err != nil {
 		return err
 	}
+	b.Maps = s.beside(c.Context(), now, doc, b.Changes)
 	return c.JSON(b)
 }

@@ -5,6 +5,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/format"
 	"azzel/demo"
+	"azzel/server"
 	"bytes"
 	"encoding/json"
 	"slices"
@@ -47,6 +48,7 @@ func TestProjectsComeAndGo(t *testing.T) {
 	bring := func(files []format.File) (out struct {
 		Changes []author.Differing
 		State   []byte
+		Maps    []server.Beside
 	}) {
 		t.Helper()
 		packed, err := format.Pack(files)
@@ -67,6 +69,37 @@ func TestProjectsComeAndGo(t *testing.T) {
 			t.Errorf("%s: %d %.200s", form, status, body)
 		}
 	}
+	doc, err := format.Read(files, server.NewIntake().Take)
+	d.must(err)
+	m, set, motif := doc.MapsInOrder()[0], doc.TilesetsInOrder()[0], doc.MotifsInOrder()[0]
+	if status, body, header := d.do("GET", "/api/projects/"+id+"/layered/"+string(m.ID), nil); status != 200 || !strings.Contains(body[:60], "image/openraster") || !strings.Contains(header.Get("Content-Disposition"), m.Name+".ora") {
+		t.Errorf("a map in layers: %d %.100s", status, body)
+	}
+	for path, want := range map[string]func(*document.Document) bool{
+		"tileset/" + string(set.ID): func(d *document.Document) bool {
+			is := d.Tilesets.Get(set.ID)
+			return is != nil && len(is.Infos) == len(set.Infos) && d.Maps.Len() == 0 && d.Materials.Len() == doc.Materials.Len()
+		},
+		"motif/" + string(motif.ID): func(d *document.Document) bool {
+			is := d.Motifs.Get(motif.ID)
+			return is != nil && len(is.Parts) == len(motif.Parts) && d.Tilesets.Len() > 0 && d.Rules.Len() == 0
+		},
+	} {
+		status, body, _ := d.do("GET", "/api/projects/"+id+"/export/"+path, nil)
+		files, err := format.Unpack([]byte(body))
+		if status != 200 || err != nil {
+			t.Fatalf("%s: %d %v", path, status, err)
+		}
+		is, err := format.Read(files, server.NewIntake().Take)
+		if err != nil || !want(is) {
+			t.Errorf("%s comes back otherwise: %v", path, err)
+		}
+	}
+	for _, wrong := range []string{"layered/gonegonegone", "export/tileset/gonegonegone", "export/motif/gonegonegone", "export/rule/gonegonegone"} {
+		if status, _, _ := d.do("GET", "/api/projects/"+id+"/"+wrong, nil); status != 400 {
+			t.Errorf("%s: %d", wrong, status)
+		}
+	}
 	if status, _, _ := d.do("GET", "/api/projects/"+id+"/export/xls", nil); status != 400 {
 		t.Errorf("an unknown form: %d", status)
 	}
@@ -76,6 +109,9 @@ func TestProjectsComeAndGo(t *testing.T) {
 	got := bring(files)
 	if len(got.Changes) != 1 || got.Changes[0].Said() != "Quay: 1 cell" {
 		t.Errorf("one cell is told as %+v", got.Changes)
+	}
+	if len(got.Maps) != 1 || got.Maps[0].Name != "Quay" || !bytes.HasPrefix(got.Maps[0].Before, []byte("\x89PNG")) || bytes.Equal(got.Maps[0].Before, got.Maps[0].After) {
+		t.Errorf("%d maps are shown", len(got.Maps))
 	}
 	if doc, err := document.Decode(got.State); err != nil || doc.Hash() == d.hashOf(id)[1:] {
 		t.Errorf("the state is the old one, %v", err)

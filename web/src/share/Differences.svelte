@@ -1,8 +1,8 @@
 <script lang="ts">
-	import type { Differing } from './exchange'
+	import type { Beside, Differing } from './exchange'
 
-	// What would be otherwise, by what it is.
-	let { changes }: { changes: Differing[] } = $props()
+	// What would be otherwise, by what it is; maps as they are and as they would be.
+	let { changes, maps = [] }: { changes: Differing[]; maps?: Beside[] } = $props()
 
 	const groups: [string, string][] = [
 		['project', 'The project'],
@@ -35,7 +35,27 @@
 			n ? [`${n.toLocaleString('en-GB')} ${one}${n === 1 ? '' : 's'}`] : []
 		return [...of(c.cells, 'cell'), ...of(c.entities, 'thing')].join(', ')
 	}
+
+	/** Shows a picture for as long as it is there. */
+	function shows(img: HTMLImageElement, data: string) {
+		const url = URL.createObjectURL(
+			new Blob([Uint8Array.from(atob(data), (c) => c.charCodeAt(0))], { type: 'image/png' }),
+		)
+		img.src = url
+		return { destroy: () => URL.revokeObjectURL(url) }
+	}
 </script>
+
+{#snippet picture(data: string | null, says: string)}
+	<figure class="flex min-w-0 flex-1 flex-col gap-0.5">
+		{#if data}
+			<img use:shows={data} alt={says} class="max-h-[160px] max-w-full self-start border border-line object-contain" />
+		{:else}
+			<span class="flex h-16 items-center justify-center border border-dashed border-line text-dim">not there</span>
+		{/if}
+		<figcaption class="text-[12px] text-dim">{says}</figcaption>
+	</figure>
+{/snippet}
 
 <dl class="flex max-h-[44vh] flex-col gap-2 overflow-y-auto">
 	{#each groups as [what, name] (what)}
@@ -56,3 +76,13 @@
 		{/if}
 	{/each}
 </dl>
+{#if maps.length}
+	<ul class="flex max-h-[40vh] flex-col gap-3 overflow-y-auto" aria-label="Maps as they are and as they would be">
+		{#each maps as m, i (i)}
+			<li class="flex gap-3">
+				{@render picture(m.before, `${m.name} now`)}
+				{@render picture(m.after, 'after it')}
+			</li>
+		{/each}
+	</ul>
+{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { saveAs } from './exchange'
 	import { saveGuide } from './guide'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { drawMap, saveMapPicture, sizeOf, tooLarge } from './mapPicture'
@@ -66,6 +67,13 @@
 			class="button"
 			title="Outlines of what is solid, of zones and of entities, to paint over"
 			onclick={() => void saveGuide(w, scale, m)}>Its guide</button
+		>
+		<button
+			class="button"
+			disabled={busy}
+			title="Each layer by itself, as OpenRaster, for programs in which one paints"
+			onclick={() => void saveAs(w.project, w.notices, `layered/${m.id}`, '.ora', 'in layers', m.name)}
+			>In layers</button
 		>
 		<span class="font-mono text-[12px] {tooLarge(size) ? 'text-brick' : 'text-dim'}"
 			>{size.w} × {size.h}{tooLarge(size) ? ': larger than a browser can make' : ''}</span

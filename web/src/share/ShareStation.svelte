@@ -7,7 +7,7 @@
 	import Picture from '@lucide/svelte/icons/image'
 	import FileButton from '../controls/FileButton.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
-	import { bring, savePage, saveZip, takeOver, type Brought } from './exchange'
+	import { bring, saveFolder, savePage, saveZip, takeOver, type Brought } from './exchange'
 	import Differences from './Differences.svelte'
 	import Translations from './Translations.svelte'
 	import Lists from './Lists.svelte'
@@ -44,9 +44,9 @@
 		packing = false
 	}
 
-	async function page() {
+	async function page(save: typeof savePage) {
 		paging = true
-		await savePage(p, w.notices)
+		await save(p, w.notices)
 		paging = false
 	}
 
@@ -103,9 +103,15 @@
 						One HTML file that anybody plays at a double click: no server, no installing, nothing that it asks for from
 						elsewhere. Keys, fingers and gamepads play. Pins and recordings stay with you.
 					</p>
-					<div class="flex items-center gap-2">
-						<button class="button" disabled={paging} onclick={() => void page()}
+					<div class="flex flex-wrap items-center gap-2">
+						<button class="button" disabled={paging} onclick={() => void page(savePage)}
 							>{paging ? 'Putting it together…' : 'Save the page'}</button
+						>
+						<button
+							class="button"
+							disabled={paging}
+							title="A ZIP of a folder for a web server: there it can be installed, and plays without a network"
+							onclick={() => void page(saveFolder)}>For a web server</button
 						>
 						<a class="button" href="/api/projects/{p.id}/page" target="_blank" rel="noopener">Try it in a new tab</a>
 					</div>
@@ -152,7 +158,7 @@
 						<div class="flex w-full flex-col gap-3 border-t border-line pt-3" role="status">
 							{#if brought.changes.length}
 								<p><b>{brought.name}</b> would change this:</p>
-								<Differences changes={brought.changes} />
+								<Differences changes={brought.changes} maps={brought.maps} />
 								{#if stale}<p class="border-l-2 border-brick pl-2 text-brick">
 										The project has changed since this was looked at: look again, so that nothing of that is lost
 										unseen.

@@ -12,10 +12,18 @@ export interface Differing {
 	entities?: number
 }
 
+/** A map as it is and as it would be, as pictures in base64; null where it is not there. */
+export interface Beside {
+	name: string
+	before: string | null
+	after: string | null
+}
+
 /** What would change if a project that was brought in came over this one. */
 export interface Brought {
 	name: string
 	changes: Differing[]
+	maps: Beside[]
 	state: string
 	file: File
 	/** How often the project had changed when it was told. */
@@ -34,9 +42,15 @@ export function keep(data: Blob, name: string) {
 /** A name as a file can be called. */
 export const fileName = (name: string) => name.replace(/[/\\:*?"<>|]/g, '-').replace(/^[. ]+|[. ]+$/g, '') || 'unnamed'
 
-/** Saves what the server makes of the project as it is stored; what it is, is said with its size. */
-export async function saveAs(p: Project, notices: Notices, form: string, end: string, is: string) {
-	const { name } = p.head.project
+/** Saves what the server makes of the project, or of a part of it, as it is stored; what it is, is said with its size. */
+export async function saveAs(
+	p: Project,
+	notices: Notices,
+	form: string,
+	end: string,
+	is: string,
+	name = p.head.project.name,
+) {
 	try {
 		const file = await (await ask('GET', `/api/projects/${p.id}/${form}`)).blob()
 		keep(file, `${fileName(name)}${end}`)
@@ -48,12 +62,14 @@ export async function saveAs(p: Project, notices: Notices, form: string, end: st
 }
 
 export const saveZip = (p: Project, notices: Notices) => saveAs(p, notices, 'export', '.zip', 'as a ZIP')
+export const saveFolder = (p: Project, notices: Notices) =>
+	saveAs(p, notices, 'page/folder', ' page.zip', 'as a page for a web server')
 export const savePage = (p: Project, notices: Notices) => saveAs(p, notices, 'page', '.html', 'as a page that plays')
 
 /** Asks what a ZIP would change; nothing is changed by that. */
 export async function bring(p: Project, file: File): Promise<Brought> {
 	const { turn } = p
-	const told = await send<Pick<Brought, 'changes' | 'state'>>(`/api/projects/${p.id}/bring-in`, file)
+	const told = await send<Pick<Brought, 'changes' | 'state' | 'maps'>>(`/api/projects/${p.id}/bring-in`, file)
 	return { ...told, name: file.name, file, turn }
 }
 
