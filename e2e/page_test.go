@@ -1,7 +1,11 @@
 package e2e
 
 import (
+	"azzel/core/chart"
 	"azzel/core/format"
+	"azzel/core/proof"
+	stage "azzel/core/world"
+	"encoding/json"
 	"errors"
 	"fmt"
 	"mime"
@@ -10,6 +14,7 @@ import (
 	"path"
 	"strings"
 	"testing"
+	"time"
 
 	"github.com/go-rod/rod/lib/input"
 	"github.com/go-rod/rod/lib/proto"
@@ -170,4 +175,29 @@ func TestThePageOnAWebServer(t *testing.T) {
 	k.see("main h1", "The Saltworks")
 	k.keys(input.Enter)
 	k.see("[data-testid=place]", "Quay")
+}
+
+// The whole demo, from the title to the end, is played on the page by the walk that the proof found, without a network: the same
+// engine comes to the same end, and what was reached is told.
+func TestTheDemoIsPlayedToItsEnd(t *testing.T) {
+	k := startWith(t, nil).open()
+	d := k.rig.doc()
+	k.alone(1280, 800)
+	search := proof.New(stage.New(d, chart.New(d, nil), nil))
+	answer := search.Step(10_000)
+	for ; answer == nil; answer = search.Step(10_000) {
+	}
+	if answer.Is != proof.Can {
+		t.Fatalf("the demo: %s, %s", answer.Is, answer.Why)
+	}
+	inputs, err := json.Marshal(answer.Walk)
+	must(t, err)
+	k.eval(`(inputs) => { azzel.feed(JSON.parse(inputs)); return '' }`, string(inputs))
+	k.keys(input.Enter)                                 // New game has the focus
+	k.see("[data-testid=game]", "You are late, warden") // the lamp is reached, and a scene begins
+	k.keys(input.Backspace)
+	within(t, 20*time.Second, func() error {
+		return contains(k.eval(`() => document.querySelector('[data-testid=over]')?.textContent ?? ''`), "The ships saw it")
+	})
+	k.see("[data-testid=over]", "collected")
 }

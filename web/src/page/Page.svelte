@@ -16,7 +16,11 @@
 		const [core, state] = await Promise.all([Core.load(moduleOf()), stateOf(b)])
 		const w = new Workspace(offline(core, state, notices), notices)
 		Object.assign(globalThis, {
-			azzel: { hero: () => `${w.play.view?.x} ${w.play.view?.y} ${w.play.view?.facing}`, opened: performance.now() },
+			azzel: {
+				hero: () => `${w.play.view?.x} ${w.play.view?.y} ${w.play.view?.facing}`,
+				opened: performance.now(),
+				feed: (inputs: number[]) => (w.play.fed = inputs),
+			},
 		})
 		return w
 	}

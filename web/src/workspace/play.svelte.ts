@@ -41,6 +41,8 @@ export class Play {
 	private held = new Map<string, number>()
 	/** Keys that went down since the last tick: each counts for one tick at least, in their order. */
 	private taps: number[] = []
+	/** A recording: what is held tick by tick, played as fast as it can be before keys count again. */
+	fed: number[] = []
 	private last = 0
 	private since = 0
 	private left = 0
@@ -166,6 +168,7 @@ export class Play {
 			if (this.part < 1) this.draw()
 			return
 		}
+		if (this.fed.length) return this.feed()
 		const ticks = Math.floor(this.left / pace)
 		if (ticks === 0) return this.draw()
 		this.left -= ticks * pace
@@ -176,6 +179,21 @@ export class Play {
 			if (!(e instanceof CoreError)) throw e
 			this.stop()
 			return
+		}
+		this.draw()
+	}
+
+	/** Plays what was recorded, for as long as a frame has time. */
+	private feed() {
+		const until = performance.now() + 12
+		this.left = 0
+		while (this.fed.length && performance.now() < until) {
+			const [input] = this.fed
+			let ticks = 1
+			while (ticks < most && this.fed[ticks] === input) ticks++
+			this.fed = this.fed.slice(ticks)
+			this.take(this.project.ask('step', { input, ticks }))
+			if (!this.view) this.fed = []
 		}
 		this.draw()
 	}
