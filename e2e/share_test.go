@@ -153,6 +153,7 @@ func TestAMapLeavesAsAPicture(t *testing.T) {
 	}
 	k.option("main[aria-label=Share] label:nth-of-type(2) select", "2 ×")
 	save("Quay.png", 2)
+	k.see("main[aria-label=Share]", "saved just now")
 	data, called := k.keeps(func() { k.press("In layers") })
 	if z, err := zip.NewReader(bytes.NewReader(data), int64(len(data))); err != nil || called != "Quay.ora" || z.File[0].Name != "mimetype" {
 		t.Errorf("%s in layers: %v", called, err)

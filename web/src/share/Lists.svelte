@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { lately } from './lately.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { saveAs } from './exchange'
 
@@ -36,4 +37,5 @@
 		</select>
 	</label>
 	<button class="button" disabled={busy} onclick={() => void save()}>Save as {ends[form.end]}</button>
+	<span class="leading-7 text-dim">{lately(w.project, `export/${form.form}`)}</span>
 </div>

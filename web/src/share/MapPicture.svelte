@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { saveAs } from './exchange'
+	import { lately, left } from './lately.svelte'
 	import { saveGuide } from './guide'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { drawMap, saveMapPicture, sizeOf, tooLarge } from './mapPicture'
@@ -36,6 +37,7 @@
 	async function save() {
 		busy = true
 		await saveMapPicture(w, m, { scale, things })
+		left(w.project, `map/${m.id}`)
 		busy = false
 	}
 </script>
@@ -61,7 +63,7 @@
 	<div class="flex min-h-[120px] items-center justify-center border border-line bg-well p-2">
 		<canvas bind:this={shown} class="max-w-full" aria-label="{m.name} as it will be saved"></canvas>
 	</div>
-	<div class="flex items-center gap-3">
+	<div class="flex flex-wrap items-center gap-3">
 		<button class="button" disabled={busy || tooLarge(size)} onclick={() => void save()}>Save as a PNG</button>
 		<button
 			class="button"
@@ -78,6 +80,7 @@
 		<span class="font-mono text-[12px] {tooLarge(size) ? 'text-brick' : 'text-dim'}"
 			>{size.w} × {size.h}{tooLarge(size) ? ': larger than a browser can make' : ''}</span
 		>
+		<span class="text-dim">{lately(w.project, `map/${m.id}`) || lately(w.project, `layered/${m.id}`)}</span>
 	</div>
 {:else}
 	<p class="text-dim">There is no map yet.</p>

@@ -8,6 +8,7 @@
 	import FileButton from '../controls/FileButton.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { bring, saveFolder, savePage, saveZip, takeOver, type Brought } from './exchange'
+	import { lately } from './lately.svelte'
 	import Differences from './Differences.svelte'
 	import Translations from './Translations.svelte'
 	import Lists from './Lists.svelte'
@@ -90,6 +91,7 @@
 						<button class="button button-main" disabled={packing} onclick={() => void pack()}
 							>{packing ? 'Packing…' : 'Save as a ZIP'}</button
 						>
+						<span class="text-dim">{lately(p, 'export')}</span>
 						{#if p.saved !== 'saved'}<span class="text-dim" role="status"
 								>What is not saved yet is not in it: wait a moment.</span
 							>{/if}
@@ -114,6 +116,7 @@
 							onclick={() => void page(saveFolder)}>For a web server</button
 						>
 						<a class="button" href="/api/projects/{p.id}/page" target="_blank" rel="noopener">Try it in a new tab</a>
+						<span class="text-dim">{lately(p, 'page')}</span>
 					</div>
 				</div>
 			</article>

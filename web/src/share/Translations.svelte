@@ -3,6 +3,7 @@
 	import { languageName } from '../rules/languages'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { fileName, keep } from './exchange'
+	import { lately, left } from './lately.svelte'
 
 	// What the player reads, as the files that translators' programs take.
 	const w = workspace()
@@ -17,6 +18,7 @@
 			new Blob([text], { type: 'text/x-gettext-translation' }),
 			`${fileName(w.project.head.project.name)} ${language}.po`,
 		)
+		left(w.project, `texts/${language}`)
 	}
 
 	async function take(file: File) {
@@ -39,6 +41,7 @@
 			</select>
 		</label>
 		<button class="button" onclick={save}>Save as PO</button>
+		<span class="leading-7 text-dim">{lately(w.project, `texts/${language}`)}</span>
 	{/if}
 	<FileButton
 		says="Bring in a PO…"

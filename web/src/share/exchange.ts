@@ -1,6 +1,7 @@
 import { ask, send } from '../live/http'
 import type { Project } from '../project/project.svelte'
 import type { Notices } from '../project/notices.svelte'
+import { left } from './lately.svelte'
 
 /** Something that would be otherwise. */
 export interface Differing {
@@ -54,6 +55,7 @@ export async function saveAs(
 	try {
 		const file = await (await ask('GET', `/api/projects/${p.id}/${form}`)).blob()
 		keep(file, `${fileName(name)}${end}`)
+		left(p, form)
 		const kept = Math.max(1, Math.round(file.size / 1024)).toLocaleString('en-GB')
 		notices.say(`${name} is saved ${is}: ${kept} kB.`, 'done')
 	} catch (e) {
