@@ -10,6 +10,7 @@ import (
 	"azzel/core/sample"
 	"bytes"
 	"fmt"
+	"image/gif"
 	"image/png"
 	"os"
 	"path/filepath"
@@ -17,6 +18,7 @@ import (
 	"strings"
 	"testing"
 
+	"github.com/go-rod/rod/lib/input"
 	"github.com/go-rod/rod/lib/proto"
 )
 
@@ -226,4 +228,39 @@ func TestSheetsAndGuidesLeave(t *testing.T) {
 	if img, err = png.Decode(bytes.NewReader(data)); err != nil || img.Bounds().Dx() != 44*16 {
 		t.Errorf("the guide is %v, %v", img, err)
 	}
+}
+
+// The last seconds of a game are kept as a moving picture, in which the hero moves; it is broken off by another press.
+func TestTheLastSecondsAreKeptAsAMovingPicture(t *testing.T) {
+	k := world(t).open()
+	k.focusMap()
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing]", "Playing Quay")
+	x, _ := k.hero()
+	k.walk(input.ArrowRight, func() error {
+		if now, _ := k.hero(); now < x+20 {
+			return fmt.Errorf("the hero is at %d", now)
+		}
+		return nil
+	})
+	data, name := k.keeps(func() { k.press("Save the last seconds as a moving picture (GIF)") })
+	k.notice("saved as a moving picture")
+	moving, err := gif.DecodeAll(bytes.NewReader(data))
+	must(t, err)
+	if len(moving.Image) < 4 || !strings.HasSuffix(name, ".gif") || moving.Image[0].Bounds().Dx() > 480 {
+		t.Fatalf("%s has %d pictures of %v", name, len(moving.Image), moving.Image[0].Bounds())
+	}
+	first, last := moving.Image[0], moving.Image[len(moving.Image)-1]
+	differs := 0
+	for y := range first.Bounds().Dy() {
+		for x := range first.Bounds().Dx() {
+			if first.At(x, y) != last.At(x, y) {
+				differs++
+			}
+		}
+	}
+	if differs < 20 {
+		t.Errorf("%d pixels move", differs)
+	}
+	k.see("[data-testid=playing]", "Playing Quay")
 }

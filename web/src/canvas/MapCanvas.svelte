@@ -214,6 +214,7 @@
 		resized.observe(holder)
 		w.canvas = {
 			focus: () => over.focus({ preventScroll: true }),
+			picture: () => base,
 			cancel: () => press.cancel(),
 			busy: () => press.does.what !== 'nothing',
 			press: (remove) => press.byKey(remove),

@@ -2,6 +2,7 @@
 	import Ghost from '@lucide/svelte/icons/ghost'
 	import Hand from '@lucide/svelte/icons/hand'
 	import Footprints from '@lucide/svelte/icons/footprints'
+	import Film from '@lucide/svelte/icons/film'
 	import Pin from '@lucide/svelte/icons/pin'
 	import Archive from '@lucide/svelte/icons/archive'
 	import Redo from '@lucide/svelte/icons/redo-dot'
@@ -10,6 +11,7 @@
 	import Hint from '../controls/Hint.svelte'
 	import { keys } from '../controls/keys.svelte'
 	import { speeds } from '../workspace/play.svelte'
+	import { saveMoving } from '../share/moving'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { marks, seconds, told } from './events'
 
@@ -22,6 +24,26 @@
 	const words = (speed: number) => (speed < 1 ? `1⁄${1 / speed}` : `${speed}`) + ' ×'
 
 	const back = () => w.canvas?.focus()
+	/** How much of a moving picture is drawn; null while none is. */
+	let moving = $state<number | null>(null)
+	let stopped = false
+
+	async function film() {
+		if (moving !== null) return void (stopped = true)
+		if (!w.canvas) return
+		;[moving, stopped] = [0, false]
+		try {
+			await saveMoving(w, w.canvas.picture(), (part) => {
+				moving = part
+				return !stopped
+			})
+		} catch (e) {
+			w.notices.wrong(e)
+		} finally {
+			moving = null
+			back()
+		}
+	}
 	const noted = $derived(w.project.head.pins.find((p) => p.id === w.moments.noting?.id))
 </script>
 
@@ -117,6 +139,14 @@
 		>
 		<Hint label="Keep the game as a recording" class="button w-9 px-0" onclick={() => (w.moments.keep(), back())}
 			><Archive size={15} /></Hint
+		>
+		<Hint
+			label={moving === null ? 'Save the last seconds as a moving picture (GIF)' : 'Stop saving the moving picture'}
+			class="button w-9 px-0 {moving === null ? '' : 'border-held'}"
+			onclick={() => void film()}
+			>{#if moving === null}<Film size={15} />{:else}<span class="font-mono text-[11px] tabular-nums"
+					>{Math.round(moving * 100)}%</span
+				>{/if}</Hint
 		>
 		<Hint
 			label="The same keys again from here, on the map as it is now"

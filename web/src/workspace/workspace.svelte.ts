@@ -127,6 +127,8 @@ export class Workspace {
 	/** The canvas gives this so that actions can give it the focus and presses back. */
 	canvas: {
 		focus: () => void
+		/** What is drawn below all that moves with the pointer. */
+		picture: () => HTMLCanvasElement
 		cancel: () => boolean
 		/** A press is going on. */
 		busy: () => boolean
