@@ -18,6 +18,7 @@ import (
 	"strings"
 	"testing"
 
+	"github.com/go-rod/rod"
 	"github.com/go-rod/rod/lib/input"
 	"github.com/go-rod/rod/lib/proto"
 )
@@ -263,4 +264,26 @@ func TestTheLastSecondsAreKeptAsAMovingPicture(t *testing.T) {
 		t.Errorf("%d pixels move", differs)
 	}
 	k.see("[data-testid=playing]", "Playing Quay")
+}
+
+// What takes long to be put together is stopped by a press: nothing is saved then, and it can be saved again.
+func TestSavingIsStopped(t *testing.T) {
+	k := world(t).open()
+	k.pressIn("nav button", "Share")
+	router := k.page.HijackRequests()
+	let := make(chan struct{})
+	must(t, router.Add("*/export", "", func(h *rod.Hijack) {
+		<-let
+		h.ContinueRequest(&proto.FetchContinueRequest{})
+	}))
+	go router.Run()
+	k.press("Save as a ZIP")
+	k.press("Stop (it is put together)")
+	k.notice("nothing was saved")
+	close(let)
+	must(t, router.Stop())
+	data, _ := k.keeps(func() { k.press("Save as a ZIP") })
+	if _, err := format.Unpack(data); err != nil {
+		t.Error(err)
+	}
 }

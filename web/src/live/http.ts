@@ -34,18 +34,25 @@ export async function greet(): Promise<Session> {
 const away = 'The server does not answer. Your work is kept here; try again in a moment.'
 
 /** Asks the server; a token that has run out is renewed once. */
-export async function ask(method: string, path: string, body?: BodyInit, again = true): Promise<Response> {
+export async function ask(
+	method: string,
+	path: string,
+	body?: BodyInit,
+	again = true,
+	signal?: AbortSignal,
+): Promise<Response> {
 	let answer: Response
 	try {
-		answer = await fetch(path, { method, body, headers: method === 'GET' ? {} : { 'X-Csrf-Token': token() } })
+		answer = await fetch(path, { method, body, signal, headers: method === 'GET' ? {} : { 'X-Csrf-Token': token() } })
 	} catch {
+		signal?.throwIfAborted()
 		throw new Refused(0, away)
 	}
 	if (answer.ok) return answer
 	const said = (await answer.json().catch(() => ({}))) as { error?: string; code?: string }
 	if (again && (said.code === 'token' || said.code === 'unknown')) {
 		await greet()
-		return ask(method, path, body, false)
+		return ask(method, path, body, false, signal)
 	}
 	throw new Refused(answer.status, said.error ?? `The server answered ${answer.status}. Try again.`, said.code)
 }

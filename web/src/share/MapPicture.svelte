@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { saveAs } from './exchange'
+	import SaveButton from './SaveButton.svelte'
 	import { lately, left } from './lately.svelte'
 	import { saveGuide } from './guide'
 	import { workspace } from '../workspace/workspace.svelte'
@@ -70,13 +71,11 @@
 			title="Outlines of what is solid, of zones and of entities, to paint over"
 			onclick={() => void saveGuide(w, scale, m)}>Its guide</button
 		>
-		<button
-			class="button"
-			disabled={busy}
+		<SaveButton
+			says="In layers"
 			title="Each layer by itself, as OpenRaster, for programs in which one paints"
-			onclick={() => void saveAs(w.project, w.notices, `layered/${m.id}`, '.ora', 'in layers', m.name)}
-			>In layers</button
-		>
+			save={(leaving) => saveAs(w.project, w.notices, `layered/${m.id}`, '.ora', 'in layers', m.name, leaving)}
+		/>
 		<span class="font-mono text-[12px] {tooLarge(size) ? 'text-brick' : 'text-dim'}"
 			>{size.w} × {size.h}{tooLarge(size) ? ': larger than a browser can make' : ''}</span
 		>

@@ -9,6 +9,7 @@
 	import { workspace } from '../workspace/workspace.svelte'
 	import { bring, saveFolder, savePage, saveZip, takeOver, type Brought } from './exchange'
 	import { lately } from './lately.svelte'
+	import SaveButton from './SaveButton.svelte'
 	import Differences from './Differences.svelte'
 	import Translations from './Translations.svelte'
 	import Lists from './Lists.svelte'
@@ -18,7 +19,6 @@
 	// What leaves Azzel, and what comes back from elsewhere.
 	const w = workspace()
 	const p = w.project
-	let packing = $state(false)
 	let reading = $state('')
 	let brought = $state.raw<Brought | null>(null)
 	let wrong = $state('')
@@ -36,20 +36,6 @@
 			...of(head.rules.length, 'rule'),
 		].join(' · ')
 	})
-
-	let paging = $state(false)
-
-	async function pack() {
-		packing = true
-		await saveZip(p, w.notices)
-		packing = false
-	}
-
-	async function page(save: typeof savePage) {
-		paging = true
-		await save(p, w.notices)
-		paging = false
-	}
 
 	async function choose(file: File | undefined) {
 		if (!file) return
@@ -88,9 +74,7 @@
 					</p>
 					<p class="text-dim">{counts || 'Nothing is in it yet.'}</p>
 					<div class="flex items-center gap-3">
-						<button class="button button-main" disabled={packing} onclick={() => void pack()}
-							>{packing ? 'Packing…' : 'Save as a ZIP'}</button
-						>
+						<SaveButton main says="Save as a ZIP" save={(leaving) => saveZip(p, w.notices, leaving)} />
 						<span class="text-dim">{lately(p, 'export')}</span>
 						{#if p.saved !== 'saved'}<span class="text-dim" role="status"
 								>What is not saved yet is not in it: wait a moment.</span
@@ -106,15 +90,12 @@
 						elsewhere. Keys, fingers and gamepads play. Pins and recordings stay with you.
 					</p>
 					<div class="flex flex-wrap items-center gap-2">
-						<button class="button" disabled={paging} onclick={() => void page(savePage)}
-							>{paging ? 'Putting it together…' : 'Save the page'}</button
-						>
-						<button
-							class="button"
-							disabled={paging}
+						<SaveButton says="Save the page" save={(leaving) => savePage(p, w.notices, leaving)} />
+						<SaveButton
+							says="For a web server"
 							title="A ZIP of a folder for a web server: there it can be installed, and plays without a network"
-							onclick={() => void page(saveFolder)}>For a web server</button
-						>
+							save={(leaving) => saveFolder(p, w.notices, leaving)}
+						/>
 						<a class="button" href="/api/projects/{p.id}/page" target="_blank" rel="noopener">Try it in a new tab</a>
 						<span class="text-dim">{lately(p, 'page')}</span>
 					</div>

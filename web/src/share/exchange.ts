@@ -43,6 +43,26 @@ export function keep(data: Blob, name: string) {
 /** A name as a file can be called. */
 export const fileName = (name: string) => name.replace(/[/\\:*?"<>|]/g, '-').replace(/^[. ]+|[. ]+$/g, '') || 'unnamed'
 
+/** How something that leaves can be stopped, and who hears how much of it is there; null while that is not known. */
+export interface Leaving {
+	signal: AbortSignal
+	told: (part: number | null) => void
+}
+
+/** Reads an answer, telling how far it is. */
+async function received(answer: Response, leaving?: Leaving): Promise<Blob> {
+	const all = Number(answer.headers.get('Content-Length'))
+	if (!leaving || !answer.body || !all) return answer.blob()
+	const parts: BlobPart[] = []
+	let got = 0
+	const reader = answer.body.getReader()
+	for (let next = await reader.read(); !next.done; next = await reader.read()) {
+		parts.push(next.value)
+		leaving.told(Math.min(1, (got += next.value.length) / all))
+	}
+	return new Blob(parts, { type: answer.headers.get('Content-Type') ?? '' })
+}
+
 /** Saves what the server makes of the project, or of a part of it, as it is stored; what it is, is said with its size. */
 export async function saveAs(
 	p: Project,
@@ -51,22 +71,28 @@ export async function saveAs(
 	end: string,
 	is: string,
 	name = p.head.project.name,
+	leaving?: Leaving,
 ) {
 	try {
-		const file = await (await ask('GET', `/api/projects/${p.id}/${form}`)).blob()
+		const answer = await ask('GET', `/api/projects/${p.id}/${form}`, undefined, true, leaving?.signal)
+		const file = await received(answer, leaving)
+		leaving?.signal.throwIfAborted()
 		keep(file, `${fileName(name)}${end}`)
 		left(p, form)
 		const kept = Math.max(1, Math.round(file.size / 1024)).toLocaleString('en-GB')
 		notices.say(`${name} is saved ${is}: ${kept} kB.`, 'done')
 	} catch (e) {
+		if (leaving?.signal.aborted) return notices.say('It was stopped: nothing was saved.')
 		notices.wrong(e)
 	}
 }
 
-export const saveZip = (p: Project, notices: Notices) => saveAs(p, notices, 'export', '.zip', 'as a ZIP')
-export const saveFolder = (p: Project, notices: Notices) =>
-	saveAs(p, notices, 'page/folder', ' page.zip', 'as a page for a web server')
-export const savePage = (p: Project, notices: Notices) => saveAs(p, notices, 'page', '.html', 'as a page that plays')
+export const saveZip = (p: Project, notices: Notices, leaving?: Leaving) =>
+	saveAs(p, notices, 'export', '.zip', 'as a ZIP', undefined, leaving)
+export const saveFolder = (p: Project, notices: Notices, leaving?: Leaving) =>
+	saveAs(p, notices, 'page/folder', ' page.zip', 'as a page for a web server', undefined, leaving)
+export const savePage = (p: Project, notices: Notices, leaving?: Leaving) =>
+	saveAs(p, notices, 'page', '.html', 'as a page that plays', undefined, leaving)
 
 /** Asks what a ZIP would change; nothing is changed by that. */
 export async function bring(p: Project, file: File): Promise<Brought> {
