@@ -10,6 +10,7 @@ import (
 	"testing"
 
 	"github.com/go-rod/rod/lib/input"
+	"github.com/go-rod/rod/lib/proto"
 )
 
 // steps has the hero go a way cell by cell: a key for each, pressed again until it has gone on.
@@ -253,4 +254,32 @@ func TestGameOfNothing(t *testing.T) {
 	k.pressIn("[data-testid=game] button", "New game")
 	k.see("[data-testid=note]", "There is no map yet")
 	k.accessible("Game without a map")
+}
+
+// Who asks the device for less motion sees the title stand still, which drifts otherwise, and the switch in the settings does the
+// same for everybody.
+func TestReducedMotionIsHonoured(t *testing.T) {
+	k := startWith(t, nil).open()
+	k.tried()
+	// whether the map behind the title is otherwise after some frames
+	moves := func() string {
+		return k.eval(`async () => {
+			const c = document.querySelector('[data-testid=behind]')
+			const frames = async (n) => { while (n-- > 0) await new Promise(requestAnimationFrame) }
+			await frames(20)
+			const before = c.toDataURL()
+			await frames(90)
+			return String(before !== c.toDataURL())
+		}`)
+	}
+	within(t, soon, func() error { return want("the title moves", moves(), "true") })
+	must(t, proto.EmulationSetEmulatedMedia{Features: []*proto.EmulationMediaFeature{{Name: "prefers-reduced-motion", Value: "reduce"}}}.Call(k.page))
+	k.begun()
+	within(t, soon, func() error { return want("the title moves", moves(), "false") })
+	must(t, proto.EmulationSetEmulatedMedia{}.Call(k.page))
+	k.begun()
+	within(t, soon, func() error { return want("the title moves", moves(), "true") })
+	k.press("Settings")
+	k.pressIn("[data-testid=game] label", "Less motion")
+	within(t, soon, func() error { return want("the title moves", moves(), "false") })
 }

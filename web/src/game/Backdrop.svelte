@@ -7,6 +7,8 @@
 	let { map, moves }: { map: ID; moves: boolean } = $props()
 	const w = workspace()
 	let canvas: HTMLCanvasElement
+	/** After how many pictures one that stands still is left as it is, though some of it is to come. */
+	const patience = 120
 	const m = $derived(w.project.map(map))
 
 	$effect(() => {
@@ -16,6 +18,7 @@
 		const view = new View()
 		let frame = 0
 		let last = 0
+		let still = 0
 		const began = performance.now()
 		const draw = (now: number) => {
 			frame = requestAnimationFrame(draw)
@@ -40,11 +43,11 @@
 			const ctx = canvas.getContext('2d')!
 			ctx.clearRect(0, 0, width, height)
 			const whole = w.scene.draw(ctx, of, view, { paper: 'seen' })
-			if (whole && !moves) cancelAnimationFrame(frame)
+			if (!moves && (whole || ++still > patience)) cancelAnimationFrame(frame)
 		}
 		frame = requestAnimationFrame(draw)
 		return () => cancelAnimationFrame(frame)
 	})
 </script>
 
-<canvas bind:this={canvas} class="absolute inset-0 size-full bg-night" aria-hidden="true"></canvas>
+<canvas bind:this={canvas} class="absolute inset-0 size-full bg-night" aria-hidden="true" data-testid="behind"></canvas>
