@@ -291,20 +291,6 @@ func attempts(d *document.Document, tokens []token, slot, within string) []attem
 	return out
 }
 
-// opening is how a line begins, and where it stands.
-type opening struct{ slot, within, low string }
-
-// openings are the words of the vocabulary by how their lines begin, in its order; those that begin with a blank, as any.
-var openings = func() map[opening][]*Entry {
-	out := map[opening][]*Entry{}
-	for i := range Vocabulary {
-		e := &Vocabulary[i]
-		at := opening{e.Slot, e.Within, e.pieces[0].low}
-		out[at] = append(out[at], e)
-	}
-	return out
-}()
-
 // wanted says what was to come where a line is not understood any more.
 func (p *parser) wanted(l textLine, all []attempt, best attempt) string {
 	var words, what []string

@@ -59,3 +59,17 @@ func (r *Reader) keep(key lineKey, part document.RulePart, e *Entry) {
 	}
 	r.parts[key] = readLine{part, e}
 }
+
+// opening is how a line begins, and where it stands.
+type opening struct{ slot, within, low string }
+
+// openings are the words of the vocabulary by how their lines begin, in its order; those that begin with a blank, as any.
+var openings = func() map[opening][]*Entry {
+	out := map[opening][]*Entry{}
+	for i := range Vocabulary {
+		e := &Vocabulary[i]
+		at := opening{e.Slot, e.Within, e.pieces[0].low}
+		out[at] = append(out[at], e)
+	}
+	return out
+}()
