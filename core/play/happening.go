@@ -21,6 +21,8 @@ type happening struct {
 	was, is int32
 	// exact tells that the number that is waited for is is.
 	exact bool
+	// seen tells that of is what is seen.
+	seen bool
 	// number is what a signal brings.
 	number int64
 	// by is one more than who did it; 0 is the hero.
@@ -83,13 +85,15 @@ func (g *Game) waitedFor(h happening) bool { return slices.ContainsFunc(g.waitin
 
 // meant reports whether a rule that waits for the like of it waits for this.
 func (h happening) meant(r *document.Rule) bool {
-	if h.word == "" && !h.counts && !h.exact {
+	if h.word == "" && !h.counts && !h.exact && !h.seen {
 		return true
 	}
 	return slices.ContainsFunc(rules.TreeOf(r).When, func(p *rules.Node) bool {
 		switch {
 		case p.Word != h.on || h.counts && p.At != h.of:
 			return false
+		case h.seen:
+			return p.To == h.of
 		case h.on == rules.WordUseOn, h.on == rules.WordGain:
 			return p.Blank("item").Word() == h.word
 		case h.on == rules.WordEvery:

@@ -80,6 +80,21 @@ var happens = map[string]struct {
 	rules.WordTouch: {"the hero touches collectible", func(r *run) { r.hold(play.InputRight, 40) }, nil},
 	rules.WordPush:  {"the hero pushes block", func(r *run) { r.hold(play.InputRight, 8); r.hold(0, 30) }, block1},
 	rules.WordRests: {"block comes to rest", func(r *run) { r.hold(play.InputRight, 8); r.hold(0, 30) }, block1},
+	rules.WordGlimpses: {"walker comes to see item", func(r *run) {
+		r.hold(0, 2)
+		r.reads(uses+"then\n\ttake away item", "when\n\tswitch is turned off\nthen\n\tput item there")
+		r.hold(0, 1)
+		r.press(play.InputUse)
+		r.press(play.InputUse)
+		r.hold(0, 2)
+	}, nil},
+	rules.WordMisses: {"walker sees no more of item", func(r *run) {
+		r.hold(0, 2)
+		r.reads(uses + "then\n\ttake away item")
+		r.hold(0, 1)
+		r.press(play.InputUse)
+		r.hold(0, 2)
+	}, nil},
 	rules.WordDrops: {"block begins to fall", func(r *run) {
 		for i := range r.g.Bodies {
 			r.g.Bodies[i].VY = 0 // as if it had been held

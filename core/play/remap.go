@@ -95,7 +95,7 @@ func (g *Game) enterBodies(was *world.Stage) {
 		slices.Sort(out)
 		return out
 	}
-	s.Facing = nil
+	s.Facing, s.Glimpsed = nil, nil
 	s.Entered, s.Touching = moved(s.Entered, movedMap), moved(s.Touching, movedThing)
 	counts := func(all []Timer) []Timer {
 		out := all[:0:0]

@@ -50,52 +50,6 @@ func (g *Game) looks(m *world.Ground) {
 	}
 }
 
-// standsSo reports whether those whom a part names look a way, are near something, or have it in sight: all of them.
-func (g *Game) standsSo(n *rules.Node, it world.Ref) bool {
-	so := func(r, m world.Ref, at world.Box, looks document.Facing) bool {
-		if n.Word == rules.WordLooks {
-			return looks == wayOf(n)
-		}
-		to, ok := g.placeOfNamed(n.To, it, m)
-		if !ok {
-			return false
-		}
-		on := g.ground(m)
-		w, h := on.Cell()
-		x, y := (to.Left+to.Right-at.Left-at.Right)*500/w, (to.Top+to.Bottom-at.Top-at.Bottom)*500/h
-		far := g.number(n) * 1000
-		if n.Word == rules.WordSpies {
-			if on := g.target(&rules.Node{At: n.To}, it); on >= 0 && !g.There(on) {
-				return false
-			}
-			// as far as it sees, or as far as one can
-			far = 0
-			if r >= 0 {
-				far = g.Stage.Thing(r).Doing.Sight
-			}
-			atX, atY := (at.Left+at.Right)/2, (at.Top+at.Bottom)/2
-			return (far == 0 || x*x+y*y <= far*far) && on.Clear(atX, atY, (to.Left+to.Right)/2-atX, (to.Top+to.Bottom)/2-atY)
-		}
-		return far >= 0 && x*x+y*y <= far*far
-	}
-	if n.At.Type == document.TypeHero {
-		return so(world.None, g.Hero().Map, g.extent(g.Hero()), g.Hero().Look())
-	}
-	all := true
-	g.eachOf(n, it, func(r world.Ref) {
-		if r < 0 || !g.There(r) {
-			all = all && n.At.Several()
-			return
-		}
-		t, looks := g.Stage.Thing(r), g.Stage.Thing(r).Facing
-		if b := g.bodyOf(r); b != nil {
-			looks = b.Look()
-		}
-		all = all && so(r, t.Map, g.Where(r), looks)
-	})
-	return all
-}
-
 // rounds tells rules that so many seconds have passed again.
 func (g *Game) rounds() {
 	for _, s := range g.Stage.Rounds {

@@ -67,6 +67,8 @@ type State struct {
 	Touching []world.Ref
 	// Facing are the things within its reach that it looks at, ascending, where rules wait for that; nil is not known yet.
 	Facing []world.Ref `json:",omitempty"`
+	// Glimpsed are the parts that wait for somebody who sees something, each with who sees it now, ascending; nil is not known yet.
+	Glimpsed []glimpse `json:",omitempty"`
 	// Timers count down to when something goes back.
 	Timers []Timer
 	// Worn are the hits that things take still that were hit and have no body.

@@ -132,6 +132,7 @@ func (g *Game) act(m *world.Ground, in, pressed Input) {
 		g.notice(m)
 	}
 	g.looks(m)
+	g.glimpses(m)
 	if b.Timer > 0 {
 		b.Timer--
 	}

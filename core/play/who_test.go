@@ -96,3 +96,30 @@ func TestTheLastOfATag(t *testing.T) {
 		t.Error("that the last is gone is not told")
 	}
 }
+
+// Each of a kind comes to see another as nothing lies between them any more, and sees no more of him behind a wall; nothing is
+// told at the beginning, nor of what was seen before an edit.
+func TestOneSeesAnother(t *testing.T) {
+	r := drawn(t, "\n@....#....\n.....#....\n.....#....").with(kind.Switch, 0, 0, 1, 1, false, document.Down).with(kind.Character, 2, 2, 1, 1, false, document.Down).
+		with(kind.Walker, 8, 0, 1, 1, false, document.Down, value("range", "0"), value("sight", "20")).with(kind.Arrival, 8, 2, 1, 1, false, document.Down)
+	r.d = apply(t, r.d, sample.Drawn()...)
+	r.reads("when\n\tany \"Walking enemy\" comes to see character\nthen\n\tadd 1 to Salt", "when\n\twalker sees no more of character\nthen\n\tadd 10 to Salt",
+		"when\n\tswitch is turned on\nthen\n\tmove character to arrival", "when\n\tswitch is turned off\nthen\n\tmove character to the hero")
+	start := r.g.Counter(sample.DrawnCounter)
+	counts := func(when string, want int64) {
+		t.Helper()
+		if got := r.g.Counter(sample.DrawnCounter) - start; got != want {
+			t.Errorf("%s it comes to %d, wanted %d", when, got, want)
+		}
+	}
+	r.hold(0, 5)
+	counts("behind the wall", 0)
+	r.press(play.InputUse)
+	r.hold(0, 2)
+	counts("beyond it", 1)
+	r.reads("when\n\tsignal bell comes\nthen\n\tset Flag").hold(0, 5)
+	counts("after an edit", 1)
+	r.press(play.InputUse)
+	r.hold(0, 2)
+	counts("back behind the wall", 11)
+}

@@ -77,7 +77,7 @@ func (f *May) happens(ref world.Ref, t *world.Thing, set func(*bool)) {
 		f.wake(rules.WordLooksAt, ref, set)
 	}
 	if f.arrived[t.Map] { // what moves of itself, or is pushed, may be anywhere
-		for _, word := range []string{rules.WordPush, rules.WordRests, rules.WordDrops, rules.WordPoint, rules.WordSpots, rules.WordLosesSight} {
+		for _, word := range []string{rules.WordPush, rules.WordRests, rules.WordDrops, rules.WordPoint, rules.WordSpots, rules.WordLosesSight, rules.WordGlimpses, rules.WordMisses} {
 			f.wake(word, ref, set)
 		}
 	}

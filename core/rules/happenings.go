@@ -32,6 +32,8 @@ var happenings = concat(document.SlotWhen,
 		{Word: WordFalls, Also: "dies killed destroyed death", Label: "is defeated or broken", Pattern: "{what} [is defeated]", Blanks: entity("being or something that breaks", falls)},
 		{Word: WordSpots, Also: "notices discovers line of sight guard", Label: "comes to see the hero", Pattern: "{what} [sees the hero]", Blanks: entity("being that sees", sees)},
 		{Word: WordLosesSight, Also: "escapes hides stealth", Label: "loses sight of the hero", Pattern: "{what} [loses sight of the hero]", Blanks: entity("being that sees", sees)},
+		{Word: WordGlimpses, Also: "notices discovers line of sight guard watches", Label: "comes to see something", Pattern: "{what} [comes to see] {where}", Blanks: append(entity("being or character", alive), where)},
+		{Word: WordMisses, Also: "loses sight escapes hides out of view", Label: "does not see something any more", Pattern: "{what} [sees no more of] {where}", Blanks: append(entity("being or character", alive), where)},
 		{Word: WordNoneLeft, Also: "all gone cleared defeated last enemies", Label: "the last of a kind or a tag is gone", Pattern: "no {what} [is left]", Blanks: leftOver[:1]},
 	}),
 	group("Something", []Entry{

@@ -107,6 +107,8 @@ const (
 	WordComesBack  = "comesBack"  // it comes back after that
 	WordSpots      = "spots"      // somebody comes to see the hero
 	WordLosesSight = "losesSight" // and does not any more
+	WordGlimpses   = "glimpses"   // somebody comes to see something
+	WordMisses     = "misses"     // and does not any more
 	WordLooksAt    = "looksAt"    // the hero comes to look at something within its reach
 	WordDrops      = "drops"      // a block begins to fall
 	WordNoneLeft   = "noneLeft"   // the last of a kind is gone

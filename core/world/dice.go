@@ -42,6 +42,9 @@ func (s *Stage) takeDice() {
 			continue
 		}
 		for _, n := range rules.TreeOf(r).When {
+			if n.Word == rules.WordGlimpses || n.Word == rules.WordMisses {
+				s.Glimpses = append(s.Glimpses, n)
+			}
 			if seconds := Round(n.Number); n.Word == rules.WordEvery && !slices.Contains(s.Rounds, seconds) {
 				s.Rounds = append(s.Rounds, seconds)
 			}

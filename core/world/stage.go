@@ -44,6 +44,8 @@ type Stage struct {
 	Rounds []int64
 	// Looks tells that they wait for what the hero looks at.
 	Sights, Looks bool
+	// Glimpses are the parts of rules that wait for somebody who comes to see something, or does not any more.
+	Glimpses []*rules.Node
 	// Book is what holds of the game as a whole.
 	Book Rulebook
 	// AsksFrom tells that rules ask from which map the hero came.
@@ -180,7 +182,7 @@ func (s *Stage) takeRules(before *Stage) {
 		s.Flags, s.flags, s.Rules, s.rules = before.Flags, before.flags, before.Rules, before.rules
 		s.Counters, s.counters, s.Given = before.Counters, before.counters, before.Given
 		s.Ways, s.ways, s.from = before.Ways, before.ways, before.from
-		s.Dice, s.dice, s.Rounds, s.Sights, s.Looks, s.AsksFrom = before.Dice, before.dice, before.Rounds, before.Sights, before.Looks, before.AsksFrom
+		s.Dice, s.dice, s.Rounds, s.Sights, s.Looks, s.Glimpses, s.AsksFrom = before.Dice, before.dice, before.Rounds, before.Sights, before.Looks, before.Glimpses, before.AsksFrom
 		s.laid = before.laid
 		return
 	}
