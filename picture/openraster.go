@@ -44,8 +44,8 @@ func (s Source) Layered(to io.Writer, m *document.Map) error {
 	all := slices.DeleteFunc(m.LayersInOrder(), func(l *document.Layer) bool {
 		return l.Kind != document.LayerTiles && l.Kind != document.LayerEntities
 	})
-	if w*h*max(1, len(all)) > 4*MaxWhole {
-		return errors.New("that map is too large for a layered picture")
+	if w*h > MaxWhole {
+		return errors.New("that map is too large for a layered picture: crop a copy of it first")
 	}
 	z := zip.NewWriter(to)
 	kept, err := z.CreateHeader(&zip.FileHeader{Name: "mimetype", Method: zip.Store})

@@ -24,9 +24,9 @@ type Look struct {
 }
 
 const (
-	// MaxPixels is how many pixels a picture has at most, MaxWhole one that cannot be drawn band by band.
+	// MaxPixels is how many pixels a picture has at most, MaxWhole one that cannot be drawn band by band: four bytes each.
 	MaxPixels = 1 << 31
-	MaxWhole  = 100_000_000
+	MaxWhole  = 1 << 25
 	maxScale  = 32
 	// bandRows is how many rows are drawn at a time, at least.
 	bandRows = 64
@@ -161,7 +161,7 @@ func (s Source) Whole(m *document.Map, look Look) (*image.NRGBA, error) {
 	}
 	w, h := t.size()
 	if w*h > MaxWhole {
-		return nil, errors.New("that map is too large for one picture")
+		return nil, errors.New("that map is too large for one picture: crop a copy of it first")
 	}
 	on := image.NewNRGBA(image.Rect(0, 0, w, h))
 	t.on = plain{on}

@@ -138,7 +138,7 @@ func (s *Server) routes() {
 	project.Get("/export", s.exportProject)
 	project.Get("/export/:form", s.exportPart)
 	project.Get("/export/:what/:id", s.exportPiece)
-	project.Get("/layered/:map", s.layeredMap)
+	project.Get("/layered/:map", s.oneAtATime, s.layeredMap)
 	project.Get("/page", s.pageProject)
 	project.Get("/page/folder", s.pageFolder)
 	project.Post("/bring-in", s.oneAtATime, s.bringProject)
