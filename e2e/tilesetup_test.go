@@ -178,3 +178,13 @@ func TestPixelsOfATile(t *testing.T) {
 		return nil
 	})
 }
+
+// What is set of a tile fits beside the sheet: nothing has to be scrolled to the side.
+func TestATilesPanelFits(t *testing.T) {
+	k := startWith(t, nil).open()
+	k.pressIn("nav button", "Tilesets")
+	k.see("[aria-label=Tile] h2", "Tile 0")
+	within(t, soon, func() error {
+		return want("what is too broad", k.eval(`() => [...document.querySelectorAll('aside, section')].filter((e) => e.scrollWidth > e.clientWidth + 1 && e.offsetParent).map((e) => e.getAttribute('aria-label')).join()`), "")
+	})
+}

@@ -49,14 +49,14 @@
 
 <PixelSheet set={t} {tile} bind:open={drawing} />
 <section class="flex flex-col gap-1.5 border-t border-line pt-2" aria-label="Tile">
-	<div class="flex items-center gap-2">
+	<div class="flex flex-wrap items-center gap-2">
 		<GripPicture grip={{ what: 'tiles', cells: [cellOf(t.number, shown)], width: 1, shape: 'freehand' }} size={32} />
 		<h2 class="grow font-semibold whitespace-nowrap">Tile {tile}</h2>
 		<button class="button" onclick={() => (drawing = true)}><Pencil size={14} /> Pixels…</button>
 		<label class="flex items-center gap-1.5" title="Its weight when a scatter draws among tiles"
 			>odds
 			<input
-				class="field w-16 font-mono"
+				class="field w-14 px-1.5 font-mono"
 				type="number"
 				min="0"
 				max="10000"
