@@ -59,6 +59,14 @@ func (k *tab) saves() {
 	}`)
 }
 
+// faced wants a sheet whose face lies behind all of it: only what lies in it scrolls.
+func (k *tab) faced() {
+	k.Helper()
+	within(k.T, soon, func() error {
+		return want("what of the sheet scrolls away", k.eval(`() => { const d = document.querySelector('[role=dialog]'); return String(Math.max(0, d.scrollHeight - d.clientHeight - 1)) }`), "0")
+	})
+}
+
 // Maps, layers, kinds and what lies on the chart have menus, where lists of them are.
 func TestMenusWhereThingsAreListed(t *testing.T) {
 	k := world(t).open()
@@ -66,7 +74,13 @@ func TestMenusWhereThingsAreListed(t *testing.T) {
 	k.see("h1", "Pans")
 	k.menu("[aria-label=Maps] button", "Pans", "Exchange tiles")
 	k.see("[role=dialog] section[aria-label='Exchange tiles']", "Exchange tiles")
+	k.faced()
 	k.press("Close")
+	k.press("Keys that work here")
+	k.see("[role=dialog]", "Keys that work here")
+	k.faced()
+	k.keys(input.Escape)
+	k.gone("[role=dialog]")
 	k.menu("[aria-label=Maps] button", "Quay", "Copy")
 	k.stored(func(d *document.Document) error { return want("maps", fmt.Sprint(d.Maps.Len()), "3") })
 	k.menu("[aria-label=Maps] button", "Pans", "Rename")

@@ -86,12 +86,12 @@
 	<Dialog.Portal>
 		<Dialog.Overlay class="fixed inset-0 z-40 bg-[#0b1011]/55" />
 		<Dialog.Content
-			class="cut fixed top-1/2 left-1/2 z-50 max-h-[86vh] w-[min(860px,92vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto outline-none"
+			class="cut fixed top-1/2 left-1/2 z-50 flex max-h-[86vh] w-[min(860px,92vw)] -translate-x-1/2 -translate-y-1/2 flex-col outline-none"
 			preventScroll={false}
 			onkeydown={take}
 			onEscapeKeydown={(e) => changing && e.preventDefault()}
 		>
-			<div class="p-5">
+			<div class="min-h-0 overflow-y-auto p-5">
 				<Dialog.Title class="text-[16px] font-semibold">Keys that work here</Dialog.Title>
 				<Dialog.Description class="text-dim">
 					{w.keysAnywhere

@@ -68,7 +68,7 @@
 <Dialog.Root bind:open={() => w.sheetOpen && m !== undefined, open}>
 	<Dialog.Portal>
 		<Dialog.Content
-			class="cut fixed top-12 left-[252px] z-50 max-h-[86vh] w-[340px] overflow-y-auto outline-none"
+			class="cut fixed top-12 left-[252px] z-50 flex max-h-[86vh] w-[340px] flex-col outline-none"
 			preventScroll={false}
 			trapFocus={false}
 			onOpenAutoFocus={() => {
@@ -78,7 +78,8 @@
 			interactOutsideBehavior="ignore"
 		>
 			{#if m && bounds}
-				<div class="flex flex-col gap-3 p-4">
+				<!-- what scrolls lies in the sheet, whose face stays -->
+				<div class="flex min-h-0 flex-col gap-3 overflow-y-auto p-4">
 					<div class="flex items-center">
 						<Dialog.Title class="grow text-[15px] font-semibold">{m.name}</Dialog.Title>
 						<Dialog.Close class="mr-3 button h-7">Close</Dialog.Close>
