@@ -35,10 +35,12 @@ func (r *Reader) of(d *document.Document) {
 // lex cuts a text into lines and tokens, leaving out empty lines. It never fails: what is wrong is found where it is
 // read.
 func (r *Reader) lex(text string) (out []textLine) {
+	all := strings.Split(text, "\n")
 	if r.lines == nil || len(r.lines) > maxReadLines {
-		r.lines = map[string]textLine{}
+		r.lines = make(map[string]textLine, len(all))
 	}
-	for n, raw := range strings.Split(text, "\n") {
+	out = make([]textLine, 0, len(all))
+	for n, raw := range all {
 		raw = strings.TrimSuffix(raw, "\r")
 		l, ok := r.lines[raw]
 		if !ok {
@@ -55,7 +57,7 @@ func (r *Reader) lex(text string) (out []textLine) {
 // keep remembers what a line says.
 func (r *Reader) keep(key lineKey, part document.RulePart, e *Entry) {
 	if r.parts == nil || len(r.parts) > maxReadLines {
-		r.parts = map[lineKey]readLine{}
+		r.parts = make(map[lineKey]readLine, len(r.lines))
 	}
 	r.parts[key] = readLine{part, e}
 }
