@@ -8,8 +8,21 @@ import (
 	"azzel/core/document"
 	"azzel/core/session"
 	"encoding/json"
+	"runtime/debug"
 	"syscall/js"
 )
+
+// largeState is from how many bytes of a state on memory matters more than time.
+const largeState = 8 << 20
+
+// spare is how much more memory than what is in use the module takes before it looks for what is not used any more, in percent: with
+// a single thread that costs up to a quarter of the time, so that small projects have more.
+func spare(state int) int {
+	if state < largeState {
+		return 300
+	}
+	return 100
+}
 
 func main() {
 	var s session.Session
@@ -23,6 +36,7 @@ func main() {
 	js.Global().Set("azzelCore", js.ValueOf(map[string]any{
 		// open(state: Uint8Array, seq: number, person: string, client: string)
 		"open": js.FuncOf(func(_ js.Value, args []js.Value) any {
+			debug.SetGCPercent(spare(args[0].Length()))
 			state := make([]byte, args[0].Length())
 			js.CopyBytesToGo(state, args[0])
 			return answer(json.RawMessage("null"), s.Open(state, int64(args[1].Int()), document.ID(args[2].String()), document.ID(args[3].String())))
