@@ -70,6 +70,8 @@ type glimpse struct {
 	Of   world.Ref
 }
 
+func (a glimpse) compare(b glimpse) int { return cmp.Or(a.Part-b.Part, int(a.Of-b.Of)) }
+
 // glimpses tells rules of who has come to see something, or does not any more.
 func (g *Game) glimpses(m *world.Ground) {
 	if len(g.Stage.Glimpses) == 0 {
@@ -83,7 +85,7 @@ func (g *Game) glimpses(m *world.Ground) {
 			}
 			is := glimpse{i, r}
 			sees := g.views(r, m.Ref, g.Where(r), n.To, r)
-			_, had := slices.BinarySearchFunc(before, is, func(a, b glimpse) int { return cmp.Or(a.Part-b.Part, int(a.Of-b.Of)) })
+			_, had := slices.BinarySearchFunc(before, is, glimpse.compare)
 			if sees {
 				now = append(now, is)
 			}
@@ -92,6 +94,6 @@ func (g *Game) glimpses(m *world.Ground) {
 			}
 		})
 	}
-	slices.SortFunc(now, func(a, b glimpse) int { return cmp.Or(a.Part-b.Part, int(a.Of-b.Of)) })
+	slices.SortFunc(now, glimpse.compare)
 	g.Glimpsed = now
 }
