@@ -178,7 +178,8 @@ func importCommand() *cobra.Command {
 			if err := json.Unmarshal(answer, &made); err != nil {
 				return fmt.Errorf("read what the server said: %w", err)
 			}
-			_, err = fmt.Fprintf(c.OutOrStdout(), "%s is at %s/p/%s\n", made.Name, server.base, made.ID)
+			lines := append([]string{fmt.Sprintf("%s is at %s/p/%s", made.Name, server.base, made.ID)}, p.Doc.Project.ToldKept()...)
+			_, err = fmt.Fprintln(c.OutOrStdout(), strings.Join(lines, "\n"))
 			return err
 		},
 	}
@@ -199,11 +200,14 @@ func validateCommand() *cobra.Command {
 			File  string `json:"file,omitempty"`
 			Why   string `json:"why,omitempty"`
 			Hash  string `json:"hash,omitempty"`
+			// Kept tells which fields nothing here knows.
+			Kept []string `json:"kept,omitempty"`
 		}
 		p, err := Load(args[0])
 		if err == nil {
 			hash := p.Doc.Hash()
-			return said(c.OutOrStdout(), *json, answer{Valid: true, Hash: hash}, []string{fmt.Sprintf("%s is a project (%s).", args[0], hash[:12])})
+			kept := p.Doc.Project.ToldKept()
+			return said(c.OutOrStdout(), *json, answer{Valid: true, Hash: hash, Kept: kept}, append([]string{fmt.Sprintf("%s is a project (%s).", args[0], hash[:12])}, kept...))
 		}
 		a := answer{Why: err.Error()}
 		var fault *format.Fault

@@ -85,12 +85,14 @@ func TestAProjectLeavesAndComesBack(t *testing.T) {
 	over, _, _ := strings.Cut(string(things.Data), ",")
 	change(things.Path, over+",", ",") // so that it is seen
 	change("maps/pans.json", `"name": "Pans"`, `"name": "Salt pans"`)
+	change("project.json", "{", `{"x-build": [7],`)
 	changed, err := format.Pack(files)
 	must(t, err)
 	k.brings("A ZIP of a project", file(t, "changed.zip", changed))
 	k.see("main[aria-label=Share]", "changed.zip would change this")
 	k.see("main[aria-label=Share] dd", "Quay")
 	k.see("main[aria-label=Share] dl", "Salt pans")
+	k.see("main[aria-label=Share] [aria-label=Kept]", "“x-build” of project is nothing that is known here")
 	k.see("[aria-label='Maps as they are and as they would be'] figcaption", "Quay now")
 	within(t, soon, func() error {
 		return want("which pictures are seen", k.eval(`() => [...document.querySelectorAll("[aria-label='Maps as they are and as they would be'] img")].map((i) => i.naturalWidth > 20).join()`), "true,true")
@@ -108,6 +110,10 @@ func TestAProjectLeavesAndComesBack(t *testing.T) {
 	k.notice("as changed.zip has it")
 	k.stored(func(d *document.Document) error {
 		return want("the map", d.Maps.Get(sample.Pans).Name, "Salt pans")
+	})
+	k.see("[data-testid=kept]", "One field of its files")
+	k.stored(func(d *document.Document) error {
+		return want("what is kept", fmt.Sprint(d.Project.Kept), "[{project [] x-build [7]}]")
 	})
 	quay := k.rig.doc().Maps.Get(sample.Quay)
 	if c := quay.Layers.Get(sample.Ground).Cells.At(quay.Bounds.X, quay.Bounds.Y); c != cells.TileCell(1, 7).Turned(grid.Turn(1)) {

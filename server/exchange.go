@@ -227,6 +227,8 @@ type Brought struct {
 	State   []byte             `json:"state"`
 	// Maps are some of the maps that would be otherwise, as small pictures.
 	Maps []Beside `json:"maps"`
+	// Kept tells, a sentence each, which of its fields nothing here knows.
+	Kept []string `json:"kept"`
 }
 
 // Beside is a map as it is and as it would be, as PNG; empty where it is not there.
@@ -283,7 +285,7 @@ func (s *Server) bringProject(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	b := Brought{State: doc.Encode()}
+	b := Brought{State: doc.Encode(), Kept: doc.Project.ToldKept()}
 	if b.Changes, err = author.Compare(now, doc); err != nil {
 		return bad(errors.New("too much is otherwise for one step: bring it in as a project of its own"))
 	}

@@ -49,6 +49,7 @@ func TestProjectsComeAndGo(t *testing.T) {
 		Changes []author.Differing
 		State   []byte
 		Maps    []server.Beside
+		Kept    []string
 	}) {
 		t.Helper()
 		packed, err := format.Pack(files)
@@ -62,6 +63,12 @@ func TestProjectsComeAndGo(t *testing.T) {
 	}
 	if got := bring(files); len(got.Changes) != 0 {
 		t.Errorf("it differs from itself: %+v", got.Changes)
+	}
+	foreign := slices.Clone(files)
+	at := slices.IndexFunc(foreign, func(f format.File) bool { return f.Path == "project.json" })
+	foreign[at].Data = bytes.Replace(foreign[at].Data, []byte("{"), []byte(`{"x-build": 7,`), 1)
+	if got := bring(foreign); len(got.Kept) != 1 || !strings.Contains(got.Kept[0], "“x-build” of project") || len(got.Changes) != 1 {
+		t.Errorf("a field that nothing knows: %q %+v", got.Kept, got.Changes)
 	}
 	for form, want := range map[string]string{"graphml": "<graphml", "svg": "<svg", "entities": "Shore crab", "rules": "when"} {
 		status, body, header := d.do("GET", "/api/projects/"+id+"/export/"+form, nil)

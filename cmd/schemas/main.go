@@ -293,7 +293,7 @@ same hash. A project of an earlier format is read; one of a newer is refused wit
 - ` + "`derived/`" + ` holds what follows from the rest: for each map ` + "`solids.json`" + ` (rectangles of cells that are solid all over, and in half
   pixels the rectangles and slanting lines of those that are solid in part), and each layer with materials as the tiles that are
   drawn. It is passed over when a project is read.
-- Files that nothing names are passed over.
+- Files that nothing names are passed over. Fields that are not known here are kept, told, and written again where they stood.
 `
 
 // equal reports whether what is there is what would be made.

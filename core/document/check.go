@@ -95,7 +95,7 @@ func (p *Project) Check() error {
 	if len(p.Pins) > MaxKinds {
 		return fmt.Errorf("at most %d kinds are offered first", MaxKinds)
 	}
-	if err := first(checkFrames(p.Hero.Frames), checkPlainValues(p.MapValues), p.checkGame(), checkSettings(p.MapProperties, kind.OfMaps)); err != nil {
+	if err := first(checkFrames(p.Hero.Frames), checkPlainValues(p.MapValues), p.checkGame(), checkKept(p.Kept), checkSettings(p.MapProperties, kind.OfMaps)); err != nil {
 		return err
 	}
 	if p.Screen != (Size{}) {

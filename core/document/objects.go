@@ -35,6 +35,8 @@ type Project struct {
 	// otherwise.
 	GameValues []kind.Value `json:"gameValues,omitempty"`
 	Words      []WordChange `json:"words,omitempty"`
+	// Kept are fields of its files that nothing here knows.
+	Kept []Kept `json:"kept,omitempty" jsonschema:"-"`
 }
 
 // Size is a width and a height in cells.

@@ -61,7 +61,7 @@ func TestFaults(t *testing.T) {
 		"a comma too many": {replace("maps/quay.json", "\"name\": \"Quay\"", "\"name\": \"Quay\",,"), "maps/quay.json: line "},
 		"no cell":          {replace("maps/quay/ground.csv", "1:5 turned 90", "1:5 turned 91"), "maps/quay/ground.csv: line "},
 		"a line too short": {replace("maps/quay/ground.csv", ",\n", "\n"), "maps/quay/ground.csv: line "},
-		"an unknown field": {replace("maps/quay.json", "\"name\": \"Quay\"", "\"naem\": \"Quay\""), "maps/quay.json: “naem” is nothing that is known here"},
+		"an unknown field": {replace("maps/quay.json", "\"name\": \"Quay\"", "\"naem\": \"Quay\""), "maps/quay.json: a name cannot be empty, and “naem” is nothing that is known here"},
 		"a wrong type":     {replace("maps/quay.json", "\"name\": \"Quay\"", "\"name\": 7"), "maps/quay.json: “name” cannot be a number"},
 		"an empty name":    {replace("maps/quay.json", "\"name\": \"Quay\"", "\"name\": \"\""), "maps/quay.json: a name cannot be empty"},
 		"two of one name":  {replace("maps/quay.json", "\"name\": \"Quay\"", "\"name\": \"Pans\""), ": two are called Pans"},

@@ -30,13 +30,16 @@ type reader struct {
 	from map[string]string
 	// texts are those of rules, by id, that were changed since they were written.
 	texts []changedText
+	// kept are the fields that nothing here knows, unknown the first of a file.
+	kept    []document.Kept
+	unknown map[string]string
 }
 
 // Read puts a project together from its files, of this version or an earlier one. Files that nothing of the project names are
 // passed over. picture takes in each picture, under limits of its own. What is wrong is told with its file, and as far as it
 // can be with its line.
 func Read(files []File, picture func(data []byte) (Picture, error)) (*document.Document, error) {
-	r := &reader{files: map[string][]byte{}, picture: picture, taken: map[string]Picture{}, from: map[string]string{}}
+	r := &reader{files: map[string][]byte{}, picture: picture, taken: map[string]Picture{}, from: map[string]string{}, unknown: map[string]string{}}
 	files = sorted(slices.Clone(files))
 	for _, f := range files {
 		if _, twice := r.files[f.Path]; twice {
@@ -55,14 +58,26 @@ func Read(files []File, picture func(data []byte) (Picture, error)) (*document.D
 			}
 		}
 	}
+	if p, is := r.head["project"].(object); is && len(r.kept) > 0 {
+		p["kept"] = r.kept
+	}
 	d, err := r.join()
-	if err != nil {
-		return nil, err
+	if err == nil {
+		d, err = r.reword(d)
 	}
-	if d, err = r.reword(d); err != nil {
-		return nil, err
+	if err == nil {
+		err = r.check(d)
 	}
-	return d, r.check(d)
+	return d, r.withUnknown(err)
+}
+
+// withUnknown names with what is wrong with a file the field of it that nothing knows: it may be one that was written wrong.
+func (r *reader) withUnknown(err error) error {
+	var fault *Fault
+	if errors.As(err, &fault) && r.unknown[fault.Path] != "" {
+		return &Fault{fault.Path, fmt.Errorf("%w, and “%.40s” is nothing that is known here", fault.Err, r.unknown[fault.Path])}
+	}
+	return err
 }
 
 // project reads what holds for the whole.
@@ -85,6 +100,9 @@ func (r *reader) project() error {
 	}
 	delete(head, formatKey)
 	delete(head, schemaKey)
+	if err := r.keep("", projectFile, head); err != nil {
+		return &Fault{projectFile, err}
+	}
 	r.head, r.format = head, int(format)
 	if err := r.celled(head); err != nil {
 		return &Fault{projectFile, err}
@@ -147,16 +165,11 @@ func (r *reader) add(table string, of, thing any, file string) error {
 	return nil
 }
 
-// only takes what a file holds under one name, and refuses what else it holds.
+// only takes what a file holds under one name.
 func only(o object, name string) (object, error) {
 	of, ok := o[name].(object)
 	if !ok {
 		return nil, fmt.Errorf("it has no “%s”", name)
-	}
-	for _, k := range names(o) {
-		if k != name {
-			return nil, fmt.Errorf("“%.40s” is nothing that is known here", k)
-		}
 	}
 	return of, nil
 }
@@ -172,6 +185,9 @@ func (r *reader) thing(dir string, f File) error {
 		return err
 	}
 	delete(o, schemaKey)
+	if err := r.keep(dir, f.Path, o); err != nil {
+		return err
+	}
 	if err := r.celled(o); err != nil {
 		return err
 	}

@@ -25,11 +25,6 @@ func (r *reader) mapFile(o object, file string) error {
 	}
 	placings, _ := o["placings"].([]any)
 	delete(o, "placings")
-	for _, k := range names(o) {
-		if !slices.Contains([]string{"map", "layers", "entities"}, k) {
-			return fmt.Errorf("“%.40s” is nothing that is known here", k)
-		}
-	}
 	bounds, _ := m["bounds"].(object)
 	x, y := whole(bounds["x"]), whole(bounds["y"])
 	if max(x, -x, y, -y) > farthest {

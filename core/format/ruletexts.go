@@ -5,7 +5,6 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"errors"
-	"fmt"
 	"strings"
 )
 
@@ -25,11 +24,6 @@ func (r *reader) rule(o object, file string) error {
 	}
 	was, _ := o["textIs"].(string)
 	delete(o, "textIs")
-	for _, k := range names(o) {
-		if k != "rule" && k != "parts" {
-			return fmt.Errorf("“%.40s” is nothing that is known here", k)
-		}
-	}
 	parts, _ := o["parts"].([]any)
 	if err := distinct(parts, "parts"); err != nil {
 		return err

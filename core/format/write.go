@@ -35,16 +35,20 @@ var folders = []folder{{"kinds", "kind"}, {"materials", "material"}, {"pins", "p
 type writer struct {
 	d       *document.Document
 	files   []File
+	kept    []document.Kept
 	paths   paths
 	picture func(sha string) ([]byte, error)
 }
 
 // Write gives the files of a project, sorted by path; picture gives the PNG of a picture by its SHA-256.
 func Write(d *document.Document, picture func(sha string) ([]byte, error)) ([]File, error) {
-	w := &writer{d: d, paths: paths{}, picture: picture}
+	w := &writer{d: d, paths: paths{}, picture: picture, kept: d.Project.Kept}
 	head, err := plain(d.Head())
 	if err != nil {
 		return nil, fmt.Errorf("write a project: %w", err)
+	}
+	if p, is := head["project"].(object); is {
+		delete(p, "kept") // they are written where they stood
 	}
 	celled(head, func(v any) any {
 		n, _ := v.(json.Number)
@@ -84,6 +88,7 @@ func (w *writer) file(path string, data []byte) { w.files = append(w.files, File
 
 // json writes an object that a schema describes.
 func (w *writer) json(path, schema string, o object) {
+	putBack(w.kept, schema, o)
 	o[schemaKey] = strings.Repeat("../", strings.Count(path, "/")) + schemaFolder + schema + ".json"
 	w.file(path+".json", written(o))
 }

@@ -1456,6 +1456,7 @@ export interface Project {
 	languages?: string[]
 	gameValues?: KindValue[]
 	words?: WordChange[]
+	kept?: DocumentKept[]
 }
 
 export interface TilesetInfo {
@@ -1782,6 +1783,13 @@ export interface Preset {
 export interface WordChange {
 	key: string
 	says: string
+}
+
+export interface DocumentKept {
+	of: string
+	at?: string[]
+	name: string
+	value: string
 }
 
 export interface LayerInfo {

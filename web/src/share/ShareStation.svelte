@@ -37,6 +37,8 @@
 		].join(' · ')
 	})
 
+	const unknown = $derived(p.head.project.kept?.length ?? 0)
+
 	async function choose(file: File | undefined) {
 		if (!file) return
 		;[reading, brought, wrong] = [file.name, null, '']
@@ -73,6 +75,12 @@
 						CSV for the cells of each layer, rules as text, pictures as PNG. It comes back just as it left.
 					</p>
 					<p class="text-dim">{counts || 'Nothing is in it yet.'}</p>
+					{#if unknown}
+						<p class="text-dim" data-testid="kept">
+							{unknown === 1 ? 'One field' : `${unknown} fields`} of its files {unknown === 1 ? 'is' : 'are'} known to other
+							programs only: kept, and written again where {unknown === 1 ? 'it' : 'they'} stood.
+						</p>
+					{/if}
 					<div class="flex items-center gap-3">
 						<SaveButton main says="Save as a ZIP" save={(leaving) => saveZip(p, w.notices, leaving)} />
 						<span class="text-dim">{lately(p, 'export')}</span>
@@ -159,6 +167,11 @@
 								</div>
 							{:else}
 								<p><b>{brought.name}</b> holds just what this project is: there is nothing to bring in.</p>
+							{/if}
+							{#if brought.kept.length}
+								<ul class="flex flex-col gap-1 text-dim" aria-label="Kept">
+									{#each brought.kept as told (told)}<li>{told}</li>{/each}
+								</ul>
 							{/if}
 						</div>
 					{/if}

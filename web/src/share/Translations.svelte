@@ -41,7 +41,9 @@
 			</select>
 		</label>
 		<button class="button" onclick={save}>Save as PO</button>
-		<span class="leading-7 text-dim">{lately(w.project, `texts/${language}`)}</span>
+		{#if lately(w.project, `texts/${language}`)}
+			<span class="leading-7 text-dim">{lately(w.project, `texts/${language}`)}</span>
+		{/if}
 	{/if}
 	<FileButton
 		says="Bring in a PO…"

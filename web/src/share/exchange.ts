@@ -25,6 +25,8 @@ export interface Brought {
 	name: string
 	changes: Differing[]
 	maps: Beside[]
+	/** Which of its fields nothing here knows, a sentence each. */
+	kept: string[]
 	state: string
 	file: File
 	/** How often the project had changed when it was told. */
@@ -97,7 +99,7 @@ export const savePage = (p: Project, notices: Notices, leaving?: Leaving) =>
 /** Asks what a ZIP would change; nothing is changed by that. */
 export async function bring(p: Project, file: File): Promise<Brought> {
 	const { turn } = p
-	const told = await send<Pick<Brought, 'changes' | 'state' | 'maps'>>(`/api/projects/${p.id}/bring-in`, file)
+	const told = await send<Pick<Brought, 'changes' | 'state' | 'maps' | 'kept'>>(`/api/projects/${p.id}/bring-in`, file)
 	return { ...told, name: file.name, file, turn }
 }
 
