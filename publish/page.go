@@ -49,7 +49,7 @@ func pageOf(d *document.Document, picture func(sha string) ([]byte, error), seve
 	if err != nil {
 		return nil, err
 	}
-	module, err := web.Dist.ReadFile("dist/azzel.wasm.gz")
+	module, err := web.Dist.ReadFile("dist/play.wasm.gz")
 	if err != nil {
 		return nil, ErrNotBuilt
 	}

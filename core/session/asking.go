@@ -40,5 +40,8 @@ func toldOf(d *document.Document, told []play.Event) []play.Event {
 }
 
 func init() {
+	if !designs {
+		return
+	}
 	register(map[string]method{"ask": with((*Session).ask)})
 }

@@ -16,11 +16,17 @@ type placing struct {
 
 func init() {
 	register(map[string]method{
+		"chart":     with(func(s *Session, _ none) (ChartInfo, error) { return s.chart(), nil }),
+		"readAhead": with((*Session).readAhead),
+	})
+	if !designs {
+		return
+	}
+	register(map[string]method{
 		"join":       authored(author.Join),
 		"checkPlace": with((*Session).checkPlace),
 		"joined":     with(func(s *Session, from document.End) (author.Joined, error) { return author.JoinedAt(s.doc(), from) }),
 		"wayBack":    with(func(s *Session, way author.Way) (author.Return, error) { return author.WayBack(s.doc(), way) }),
-		"chart":      with(func(s *Session, _ none) (ChartInfo, error) { return s.chart(), nil }),
 		"placeMaps": authored(func(d *document.Document, a struct {
 			Maps   []placing `json:"maps"`
 			Within int       `json:"within"`
@@ -85,7 +91,6 @@ func init() {
 			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.SetMapSetting(d, m, a.Key, a.Value) })
 		}),
 		"setMapProperties": authored(author.SetMapProperties),
-		"readAhead":        with((*Session).readAhead),
 		"mapDetails":       with((*Session).mapDetails),
 		"flagUses":         with(func(s *Session, _ none) (map[document.ID][]document.Use, error) { return s.doc().FlagUses(), nil }),
 		"mapUses": with(func(s *Session, a mapArgs) ([]document.Use, error) {

@@ -8,6 +8,9 @@ import (
 )
 
 func init() {
+	if !designs {
+		return
+	}
 	register(map[string]method{
 		"history": with((*Session).history),
 		"adopt":   with((*Session).adopt),

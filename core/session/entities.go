@@ -37,6 +37,9 @@ type settingArgs struct {
 const shownTicks = 10 * play.TicksPerSecond
 
 func init() {
+	if !designs {
+		return
+	}
 	register(map[string]method{
 		"moveEntities": authored(func(d *document.Document, a entitiesArgs) (author.Change, error) {
 			return onMap(d, a.Map, func(m *document.Map) (author.Change, error) { return author.MoveEntities(m, a.IDs, a.DX, a.DY) })

@@ -23,6 +23,9 @@ type DrawnFigure struct {
 }
 
 func init() {
+	if !designs {
+		return
+	}
 	register(map[string]method{
 		"figureParts": with(func(*Session, none) (FigureParts, error) { return FigureParts(figure.All()), nil }),
 		"drawFigure": with(func(_ *Session, w figure.Wish) (zero DrawnFigure, err error) {

@@ -225,13 +225,18 @@ func (s *Session) read(a struct {
 
 func init() {
 	register(map[string]method{
+		"gameInfo": with((*Session).gameInfo),
+		"keepGame": with((*Session).keepGame),
+		"loadGame": with((*Session).loadGame),
+		"reached":  with((*Session).reached),
+		"read":     with((*Session).read),
+	})
+	if !designs {
+		return
+	}
+	register(map[string]method{
 		"gameDetails": with((*Session).gameDetails),
 		"gameWords":   with((*Session).gameWords),
-		"gameInfo":    with((*Session).gameInfo),
-		"keepGame":    with((*Session).keepGame),
-		"loadGame":    with((*Session).loadGame),
-		"reached":     with((*Session).reached),
-		"read":        with((*Session).read),
 		"setGame": authored(func(d *document.Document, a settingArgs) (author.Change, error) {
 			return author.SetGame(d, a.Key, a.Value)
 		}),

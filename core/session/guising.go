@@ -33,6 +33,9 @@ type guiseChange struct {
 }
 
 func init() {
+	if !designs {
+		return
+	}
 	register(map[string]method{
 		"addGuise": authored(func(d *document.Document, a wearer) (author.Change, error) {
 			return author.AddGuise(d, a.at())

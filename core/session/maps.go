@@ -7,6 +7,9 @@ import (
 )
 
 func init() {
+	if !designs {
+		return
+	}
 	register(map[string]method{
 		"newMap": authored(func(d *document.Document, a struct {
 			Name string `json:"name"`

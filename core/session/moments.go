@@ -215,6 +215,9 @@ func (s *Session) follow(a struct {
 }
 
 func init() {
+	if !designs {
+		return
+	}
 	register(map[string]method{
 		"addPin":       with((*Session).addPin),
 		"addRecording": with((*Session).addRecording),

@@ -231,10 +231,15 @@ func (s *Session) choices(a struct {
 
 func init() {
 	register(map[string]method{
+		"composed": with((*Session).composed),
+	})
+	if !designs {
+		return
+	}
+	register(map[string]method{
 		"under":     with((*Session).under),
 		"tileName":  with((*Session).tileName),
 		"findTiles": with((*Session).findTiles),
-		"composed":  with((*Session).composed),
 		"preview":   with((*Session).preview),
 		"press":     with((*Session).press),
 		"choices":   with((*Session).choices),

@@ -76,6 +76,9 @@ func (s *Session) showWalk(none) (zero View, err error) {
 }
 
 func init() {
+	if !designs {
+		return
+	}
 	register(map[string]method{
 		"prove":    with((*Session).prove),
 		"showWalk": with((*Session).showWalk),

@@ -8,6 +8,9 @@ import (
 )
 
 func init() {
+	if !designs {
+		return
+	}
 	register(map[string]method{
 		"pulling": with(func(s *Session, w author.Pull) (author.Pulled, error) { return author.Pulling(s.doc(), w) }),
 		"snapMove": with(func(s *Session, a struct {

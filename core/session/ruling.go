@@ -77,6 +77,9 @@ type ruleTextArgs struct {
 }
 
 func init() {
+	if !designs {
+		return
+	}
 	register(map[string]method{
 		"ruleWords": with(func(s *Session, a struct {
 			What string `json:"what"`

@@ -354,6 +354,9 @@ func (s *Session) replaceMotif(a struct {
 }
 
 func init() {
+	if !designs {
+		return
+	}
 	register(map[string]method{
 		"select":        with((*Session).sel),
 		"previewSelect": with((*Session).previewSelect),

@@ -89,7 +89,7 @@ func (s *Session) Open(state []byte, seq int64, person, client document.ID) erro
 
 // Jump makes the project what a stored state of it was, as a new edit.
 func (s *Session) Jump(state []byte, label string) (json.RawMessage, error) {
-	if s.replica == nil {
+	if s.replica == nil || !designs {
 		return nil, errNothingOpen
 	}
 	then, err := document.Decode(state)

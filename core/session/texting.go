@@ -11,6 +11,9 @@ type languageArgs struct {
 }
 
 func init() {
+	if !designs {
+		return
+	}
 	register(map[string]method{
 		"texts":      with(func(s *Session, want texts.Wanted) (texts.List, error) { return texts.Find(s.doc(), want), nil }),
 		"characters": with(func(s *Session, _ none) ([]texts.Character, error) { return texts.Characters(s.doc()), nil }),

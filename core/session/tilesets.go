@@ -11,6 +11,20 @@ import (
 
 func init() {
 	register(map[string]method{
+		"solids": with((*Session).merged),
+		"grounds": with(func(s *Session, a mapArgs) ([]document.Ground, error) {
+			m, err := s.mapOf(a.Map)
+			if err != nil {
+				return nil, err
+			}
+			all := s.ground().Grounds(m)
+			return all[:min(len(all), maxGhostSpans)], nil
+		}),
+	})
+	if !designs {
+		return
+	}
+	register(map[string]method{
 		"cut": with(cutOf),
 		"cutDragged": with(func(_ *Session, a struct {
 			Tile   grid.Rect `json:"tile"`
@@ -72,15 +86,6 @@ func init() {
 			Pairs [][2]int    `json:"pairs"`
 		}) (author.Change, error) {
 			return onTileset(d, a.ID, func(t *document.Tileset) (author.Change, error) { return author.SetPartners(t, a.Pairs) })
-		}),
-		"solids": with((*Session).merged),
-		"grounds": with(func(s *Session, a mapArgs) ([]document.Ground, error) {
-			m, err := s.mapOf(a.Map)
-			if err != nil {
-				return nil, err
-			}
-			all := s.ground().Grounds(m)
-			return all[:min(len(all), maxGhostSpans)], nil
 		}),
 		"recut": authored(func(d *document.Document, a struct {
 			ID    document.ID  `json:"id"`

@@ -120,6 +120,9 @@ func (s *Session) stopTrying(none) (zero none, err error) {
 }
 
 func init() {
+	if !designs {
+		return
+	}
 	register(map[string]method{
 		"tryKind":    with((*Session).tryKind),
 		"tryStep":    with((*Session).tryStep),

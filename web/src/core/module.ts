@@ -47,6 +47,8 @@ export class CoreError extends Error {
 function taken(answer: Answer): string {
 	if (answer.error !== undefined) {
 		const text = answer.error
+		// the page that plays has fewer methods: whoever asks for another is told of, even where the error is passed over
+		if (answer.code === 'method') console.error(text)
 		throw new CoreError(text[0].toUpperCase() + text.slice(1) + (text.endsWith('.') ? '' : '.'), answer.code)
 	}
 	return answer.ok ?? 'null'

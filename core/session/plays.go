@@ -1,0 +1,5 @@
+//go:build page
+
+package session
+
+const designs = false
