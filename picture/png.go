@@ -52,6 +52,9 @@ func (s Source) PNG(to io.Writer, m *document.Map, look Look) error {
 		b.rows = h
 	}
 	b.palette = t.fewColours(slices.ContainsFunc(layers, func(l *document.Layer) bool { return t.faint(l) != 100 }) || faintThings(m))
+	stop := make(chan struct{})
+	defer close(stop)
+	b.drawn = b.ahead(stop)
 	encoder := png.Encoder{CompressionLevel: png.BestSpeed}
 	var img image.Image = b
 	if b.palette == nil {
@@ -92,11 +95,43 @@ type bands struct {
 	w, h    int
 	rows    int
 	palette color.Palette
-	// few and all are the present band, in few colours or in all of them; row is the row at y of the picture, of few colours.
+	// drawn gives the bands, band is the present one; row is the row at y of the picture, of few colours.
+	drawn <-chan band
+	band  band
+	row   []uint8
+	y     int
+}
+
+// band is some rows, in few colours or in all of them, down to the row before end.
+type band struct {
 	few *image.Paletted
 	all *image.NRGBA
-	row []uint8
-	y   int
+	end int
+}
+
+// ahead draws the bands, the next one while one is written, until stop is closed.
+func (b *bands) ahead(stop <-chan struct{}) <-chan band {
+	out := make(chan band)
+	go func() {
+		for y := 0; y < b.h; y += b.rows {
+			of := band{end: min(b.h, y+b.rows)}
+			rows := image.Rect(0, y, b.w, of.end)
+			if b.palette != nil {
+				of.few = image.NewPaletted(rows, b.palette)
+				b.t.on = indexed{of.few}
+			} else {
+				of.all = image.NewNRGBA(rows)
+				b.t.on = plain{of.all}
+			}
+			b.t.layers(b.layers, b.look.Things)
+			select {
+			case out <- of:
+			case <-stop:
+				return
+			}
+		}
+	}()
+	return out
 }
 
 func (b *bands) ColorModel() color.Model { return b.palette }
@@ -116,12 +151,11 @@ func (b *bands) ColorIndexAt(x, y int) uint8 {
 // next makes a row ready, which may begin another band.
 func (b *bands) next(at int) {
 	y := at / b.look.Scale
-	if b.few == nil || y >= b.few.Rect.Max.Y {
-		b.few = image.NewPaletted(image.Rect(0, y, b.w, min(b.h, y+b.rows)), b.palette)
-		b.t.on = indexed{b.few}
-		b.t.layers(b.layers, b.look.Things)
+	if y >= b.band.end {
+		b.band = <-b.drawn
 	}
-	from := b.few.Pix[(y-b.few.Rect.Min.Y)*b.few.Stride:][:b.w]
+	few := b.band.few
+	from := few.Pix[(y-few.Rect.Min.Y)*few.Stride:][:b.w]
 	if b.y = at; b.look.Scale == 1 {
 		b.row = from
 		return
@@ -144,12 +178,10 @@ func (b allColours) Opaque() bool { return false }
 
 func (b allColours) At(x, y int) color.Color {
 	x, y = x/b.look.Scale, y/b.look.Scale
-	if b.all == nil || y >= b.all.Rect.Max.Y {
-		b.all = image.NewNRGBA(image.Rect(0, y, b.w, min(b.h, y+b.rows)))
-		b.t.on = plain{b.all}
-		b.t.layers(b.layers, b.look.Things)
+	if y >= b.band.end {
+		b.band = <-b.drawn
 	}
-	return b.all.NRGBAAt(x, y)
+	return b.band.all.NRGBAAt(x, y)
 }
 
 // Whole is a map as it is drawn, all of it in memory.
