@@ -118,6 +118,72 @@ func TestThePageIsPlayedWithFingers(t *testing.T) {
 	k.gone("[data-testid=line]")
 }
 
+// A gamepad alone begins the game, plays it, pauses it and goes on.
+func TestThePageIsPlayedWithAGamepad(t *testing.T) {
+	k := startWith(t, nil).open()
+	k.alone(1280, 800)
+	k.eval(`() => {
+		window.pad = { index: 0, connected: true, axes: [0, 0], buttons: Array.from({ length: 17 }, () => ({ pressed: false })) }
+		navigator.getGamepads = () => [window.pad]
+	}`)
+	// press holds a button down for two frames, and the game is asked what came of it
+	press := func(button int) {
+		k.eval(`async (i) => {
+			const frames = async () => { for (let n = 0; n < 3; n++) await new Promise(requestAnimationFrame) }
+			window.pad.buttons[i].pressed = true; await frames()
+			window.pad.buttons[i].pressed = false; await frames()
+		}`, button)
+	}
+	const confirm, back, menu, up, down, left, right = 0, 1, 9, 12, 13, 14, 15
+	held := func() string { return k.eval(`() => document.activeElement.textContent.trim()`) }
+	first := held()
+	press(down)
+	if now := held(); now == first {
+		t.Errorf("down leads from %s nowhere", first)
+	}
+	press(up)
+	press(confirm) // New game
+	k.see("[data-testid=place]", "Quay")
+	k.see("[data-testid=line]", "Low tide") // the same press does not read it away
+	press(back)
+	k.gone("[data-testid=line]")
+	x, _ := k.hero()
+	k.eval(`() => { window.pad.axes[0] = 1 }`)
+	within(t, soon, func() error {
+		now, _ := k.hero()
+		return want("led right", fmt.Sprint(now > x+16), "true")
+	})
+	k.eval(`() => { window.pad.axes[0] = 0 }`)
+	press(menu)
+	k.see("main h1", "Pause")
+	press(down)
+	press(down)
+	press(down)
+	press(confirm)
+	k.see("main h1", "Settings")
+	within(t, soon, func() error { // the first volume is less loud
+		for range 6 {
+			if k.eval(`() => document.activeElement.type`) == "range" {
+				break
+			}
+			press(down)
+		}
+		was := k.eval(`() => document.activeElement.value`)
+		press(left)
+		return want("a volume is changed", fmt.Sprint(was != k.eval(`() => document.activeElement.value`)), "true")
+	})
+	press(back)
+	k.see("main h1", "Pause")
+	press(menu)
+	k.gone("main h1")
+	at, _ := k.hero()
+	k.eval(`(i) => { window.pad.buttons[i].pressed = true }`, right)
+	within(t, soon, func() error {
+		now, _ := k.hero()
+		return want("led on", fmt.Sprint(now > at), "true")
+	})
+}
+
 // The page can be tried at once, as the server makes it.
 func TestThePageIsTriedInATab(t *testing.T) {
 	k := startWith(t, nil).open()

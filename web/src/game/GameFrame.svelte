@@ -8,6 +8,7 @@
 	import Backdrop from './Backdrop.svelte'
 	import Credits from './Credits.svelte'
 	import Ended from './Ended.svelte'
+	import { MenuPad, pressOn, type Press } from './presses'
 	import MapChoice from './MapChoice.svelte'
 	import Paused from './Paused.svelte'
 	import { Player } from './player.svelte'
@@ -27,8 +28,14 @@
 
 	onMount(() => {
 		const unfollow = player.follow()
+		const pad = new MenuPad()
+		let frame = requestAnimationFrame(function look() {
+			frame = requestAnimationFrame(look)
+			for (const press of pad.pressed()) padded(press)
+		})
 		return () => {
 			unfollow()
+			cancelAnimationFrame(frame)
 			// a game of the map stands still as it was left
 			if (player.began && w.play.on) w.playing.stopPlay()
 		}
@@ -51,13 +58,32 @@
 		return () => (w.wants = null)
 	})
 
+	/** Escape: a pause, and out of what is open. */
+	function back() {
+		if (player.screen === 'play' && !over) player.pause()
+		else if (player.screen === 'paused') player.goOn()
+		else if (player.screen !== 'title' && player.screen !== 'play') player.back()
+	}
+
+	function padded(press: Press) {
+		// beside the settings a pad is the game's only while that has the focus
+		if (!grabs && !holder.contains(document.activeElement)) return
+		const plate = holder.querySelector<HTMLElement>('[data-plate]')
+		if (!plate) {
+			// a scene that can be skipped is skipped by the same button
+			if (press === 'pause' && player.screen === 'play' && !view?.show.skips) back()
+			return
+		}
+		if (press === 'back' || press === 'pause') back()
+		else pressOn(plate, press)
+		w.play.letGo = true
+	}
+
 	function keydown(e: KeyboardEvent) {
 		if (e.key === 'Escape') {
 			e.preventDefault()
 			e.stopPropagation()
-			if (player.screen === 'play' && !over) player.pause()
-			else if (player.screen === 'paused') player.goOn()
-			else if (player.screen !== 'title' && player.screen !== 'play') player.back()
+			back()
 			return
 		}
 		if (player.screen !== 'play') return

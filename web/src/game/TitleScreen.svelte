@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { gameKeys, keyWord } from '../workspace/gameKeys.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
+	import { arrows, begin } from './presses'
 	import type { Player } from './player.svelte'
 
 	// The title: what the game is called, and all that one begins with.
@@ -11,25 +12,13 @@
 	const newest = $derived(player.saves[player.newest])
 	let plate: HTMLDivElement
 
-	$effect(() => {
-		plate.querySelector<HTMLElement>('button')?.focus({ preventScroll: true })
-	})
-
-	function keydown(e: KeyboardEvent) {
-		const by = { ArrowDown: 1, ArrowUp: -1 }[e.key]
-		if (!by) return
-		const all = [...plate.querySelectorAll<HTMLElement>('button:not(:disabled)')]
-		const at = all.indexOf(document.activeElement as HTMLElement)
-		e.preventDefault()
-		e.stopPropagation()
-		all[(at + by + all.length) % all.length]?.focus()
-	}
+	$effect(() => begin(plate))
 </script>
 
 <div class="absolute inset-0">
 	<!-- svelte-ignore a11y_no_static_element_interactions -->
-	<div class="absolute inset-0 flex overflow-y-auto p-4 sm:p-10" onkeydown={keydown}>
-		<div bind:this={plate} class="cut my-auto w-[21rem] max-w-full">
+	<div class="absolute inset-0 flex overflow-y-auto p-4 sm:p-10" onkeydown={(e) => arrows(e, plate)}>
+		<div bind:this={plate} data-plate class="cut my-auto w-[21rem] max-w-full">
 			<div class="flex flex-col items-stretch gap-1.5 p-6">
 				<h1 class="text-[32px] leading-[1.05] font-semibold text-balance">{player.info.title}</h1>
 				{#if player.info.line}<p class="text-[15px] text-pretty text-dim">{player.info.line}</p>{/if}

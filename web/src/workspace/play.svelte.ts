@@ -41,6 +41,8 @@ export class Play {
 	private held = new Map<string, number>()
 	/** Keys that went down since the last tick: each counts for one tick at least, in their order. */
 	private taps: number[] = []
+	/** What a gamepad holds down counts only once it was let go: it was pressed elsewhere. */
+	letGo = false
 	/** A recording: what is held tick by tick, played as fast as it can be before keys count again. */
 	fed: number[] = []
 	private last = 0
@@ -157,9 +159,9 @@ export class Play {
 
 	private step = (now: number) => {
 		this.frame = requestAnimationFrame(this.step)
-		for (const pad of navigator.getGamepads()) {
-			if (pad?.connected) this.lean(`gamepad ${pad.index}`, padInputs(pad))
-		}
+		const pads = navigator.getGamepads().filter((pad) => pad?.connected) as Gamepad[]
+		this.letGo &&= pads.some((pad) => padInputs(pad))
+		for (const pad of pads) this.lean(`gamepad ${pad.index}`, this.letGo ? 0 : padInputs(pad))
 		// after a pause the game goes on from where it was instead of catching up
 		this.left += Math.min(now - this.since, 100) * this.speed
 		this.since = now
