@@ -47,7 +47,7 @@ func Load(from string) (*Project, error) {
 		return nil, err
 	}
 	in := server.NewIntake()
-	doc, err := format.Read(files, in.Take)
+	doc, err := format.Read(files, in)
 	if err != nil {
 		return nil, fmt.Errorf("%s: %w", from, err)
 	}

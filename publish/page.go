@@ -28,15 +28,16 @@ type game struct {
 	Name     string            `json:"name"`
 	State    string            `json:"state"`
 	Pictures map[string]string `json:"pictures"`
+	Sounds   map[string]string `json:"sounds"`
 }
 
-// Page makes the file; picture gives the PNG of a picture by its SHA-256. Pins and recordings are the designer's and left out.
-func Page(d *document.Document, picture func(sha string) ([]byte, error)) ([]byte, error) {
-	return pageOf(d, picture, false)
+// Page makes the file; stored gives the PNG of a picture, or the file of a sound, by its SHA-256. Pins and recordings are the designer's and left out.
+func Page(d *document.Document, stored func(sha string) ([]byte, error)) ([]byte, error) {
+	return pageOf(d, stored, false)
 }
 
 // pageOf makes the file; one of several has a manifest and a worker beside it.
-func pageOf(d *document.Document, picture func(sha string) ([]byte, error), several bool) ([]byte, error) {
+func pageOf(d *document.Document, stored func(sha string) ([]byte, error), several bool) ([]byte, error) {
 	script, err := built("page/page.js")
 	if err != nil {
 		return nil, err
@@ -59,13 +60,23 @@ func pageOf(d *document.Document, picture func(sha string) ([]byte, error), seve
 	if err != nil {
 		return nil, err
 	}
-	g := game{d.Project.Name, base64.StdEncoding.EncodeToString(state), map[string]string{}}
+	g := game{d.Project.Name, base64.StdEncoding.EncodeToString(state), map[string]string{}, map[string]string{}}
 	for _, sha := range pictures(d) {
-		data, err := picture(sha)
+		data, err := stored(sha)
 		if err != nil {
 			return nil, fmt.Errorf("a picture of the game: %w", err)
 		}
 		g.Pictures[sha] = base64.StdEncoding.EncodeToString(data)
+	}
+	for _, o := range d.Sounds.All() {
+		if len(o.As) == 0 {
+			continue // it is never heard
+		}
+		data, err := stored(o.File)
+		if err != nil {
+			return nil, fmt.Errorf("a sound of the game: %w", err)
+		}
+		g.Sounds[o.File] = base64.StdEncoding.EncodeToString(data)
 	}
 	data, err := json.Marshal(g) // “<” is escaped in it
 	if err != nil {

@@ -7,12 +7,10 @@ import (
 	"azzel/core/format"
 	"azzel/picture"
 	"azzel/publish"
+	"azzel/store"
 	"bytes"
 	"context"
-	"crypto/sha256"
-	"encoding/hex"
 	"errors"
-	"fmt"
 	"image/png"
 	"mime"
 	"slices"
@@ -29,7 +27,7 @@ func (s *Server) exportProject(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	files, err := format.Write(doc, s.pictureOf(c.Context()))
+	files, err := format.Write(doc, s.storedOf(c.Context()))
 	if err != nil {
 		return err
 	}
@@ -66,7 +64,7 @@ func (s *Server) exportPiece(c fiber.Ctx) error {
 	if err != nil {
 		return bad(err)
 	}
-	files, err := format.Write(only, s.pictureOf(c.Context()))
+	files, err := format.Write(only, s.storedOf(c.Context()))
 	if err != nil {
 		return err
 	}
@@ -92,6 +90,17 @@ func (s *Server) layeredMap(c fiber.Ctx) error {
 		return bad(err)
 	}
 	return sent(c, out.Bytes(), "image/openraster", m.Name+".ora")
+}
+
+// storedOf gives the files that are stored by their SHA-256: pictures and sounds.
+func (s *Server) storedOf(ctx context.Context) func(sha string) ([]byte, error) {
+	return func(sha string) ([]byte, error) {
+		data, err := s.store.PictureBytes(ctx, sha)
+		if errors.Is(err, store.ErrNotFound) {
+			data, _, err = s.store.SoundFile(ctx, sha)
+		}
+		return data, err
+	}
 }
 
 // pictureOf gives pictures that are stored by their SHA-256.
@@ -123,7 +132,7 @@ func (s *Server) pageProject(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	page, err := publish.Page(doc, s.pictureOf(c.Context()))
+	page, err := publish.Page(doc, s.storedOf(c.Context()))
 	if errors.Is(err, publish.ErrNotBuilt) {
 		return bad(err)
 	}
@@ -142,7 +151,7 @@ func (s *Server) pageFolder(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	files, err := publish.Folder(doc, s.pictureOf(c.Context()))
+	files, err := publish.Folder(doc, s.storedOf(c.Context()))
 	if errors.Is(err, publish.ErrNotBuilt) {
 		return bad(err)
 	}
@@ -167,32 +176,6 @@ func fileName(name string) string {
 	return strings.Trim(name, ". ")
 }
 
-// Intake keeps pictures that came with files until it is known that all else is right: what each is, and its bytes as they
-// are stored, by their SHA-256.
-type Intake struct {
-	Bytes map[string][]byte
-	Is    map[string]format.Picture
-}
-
-// NewIntake has nothing yet.
-func NewIntake() *Intake { return &Intake{map[string][]byte{}, map[string]format.Picture{}} }
-
-// Take decodes a picture under the limits and keeps it as it is stored.
-func (in *Intake) Take(data []byte) (format.Picture, error) {
-	img, err := DecodePicture(data)
-	if err != nil {
-		return format.Picture{}, err
-	}
-	var out bytes.Buffer
-	if err := png.Encode(&out, img); err != nil {
-		return format.Picture{}, fmt.Errorf("normalise a picture: %w", err)
-	}
-	sum := sha256.Sum256(out.Bytes())
-	p := format.Picture{SHA: hex.EncodeToString(sum[:]), Width: img.Bounds().Dx(), Height: img.Bounds().Dy()}
-	in.Bytes[p.SHA], in.Is[p.SHA] = out.Bytes(), p
-	return p, nil
-}
-
 // unpacked reads the project that a request brings, and stores its pictures once all is known to be right.
 func (s *Server) unpacked(ctx context.Context, body []byte) (*document.Document, error) {
 	files, err := format.Unpack(body)
@@ -200,12 +183,17 @@ func (s *Server) unpacked(ctx context.Context, body []byte) (*document.Document,
 		return nil, bad(err)
 	}
 	in := NewIntake()
-	doc, err := format.Read(files, in.Take)
+	doc, err := format.Read(files, in)
 	if err != nil {
 		return nil, bad(err)
 	}
-	for sha, p := range in.Is {
+	for sha, p := range in.Pictures {
 		if _, err := s.store.SavePicture(ctx, in.Bytes[sha], p.Width, p.Height); err != nil {
+			return nil, err
+		}
+	}
+	for sha, o := range in.Sounds {
+		if _, err := s.store.SaveSound(ctx, in.Bytes[sha], o.Form, o.Lasts); err != nil {
 			return nil, err
 		}
 	}

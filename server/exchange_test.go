@@ -76,7 +76,7 @@ func TestProjectsComeAndGo(t *testing.T) {
 			t.Errorf("%s: %d %.200s", form, status, body)
 		}
 	}
-	doc, err := format.Read(files, server.NewIntake().Take)
+	doc, err := format.Read(files, server.NewIntake())
 	d.must(err)
 	m, set, motif := doc.MapsInOrder()[0], doc.TilesetsInOrder()[0], doc.MotifsInOrder()[0]
 	if status, body, header := d.do("GET", "/api/projects/"+id+"/layered/"+string(m.ID), nil); status != 200 || !strings.Contains(body[:60], "image/openraster") || !strings.Contains(header.Get("Content-Disposition"), m.Name+".ora") {
@@ -97,7 +97,7 @@ func TestProjectsComeAndGo(t *testing.T) {
 		if status != 200 || err != nil {
 			t.Fatalf("%s: %d %v", path, status, err)
 		}
-		is, err := format.Read(files, server.NewIntake().Take)
+		is, err := format.Read(files, server.NewIntake())
 		if err != nil || !want(is) {
 			t.Errorf("%s comes back otherwise: %v", path, err)
 		}

@@ -69,6 +69,8 @@ func Operations() []Operation {
 		post(project+"/pictures/reshape", "Makes a picture of a part of another one, at another size.", mediaJSON, "picture, crop, width, height", 200, mediaJSON, "the picture: SHA-256, width, height"),
 		post(project+"/pictures/pixels", "Makes a picture of which a part is drawn otherwise.", mediaJSON, "picture, part, what it was and what it is", 200, mediaJSON, "the picture: SHA-256, width, height"),
 		post(project+"/pictures/gather", "Puts pictures together on one sheet.", mediaJSON, "pictures", 200, mediaJSON, "the sheet: SHA-256, width, height, and its cut"),
+		post(project+"/sounds", "Takes in a sound: WAV, OGG Vorbis, MP3 or FLAC, 8 MB and ten minutes at most.", mediaAny, "the sound", 200, mediaJSON, "its SHA-256, form, and how many milliseconds it lasts"),
+		get("/api/sounds/{sha}", "Gives a sound.", mediaAny, "the sound; it never changes"),
 		get("/api/pictures/{sha}", "Gives a picture.", mediaPNG, "the picture; it never changes"),
 		{Method: "GET", Path: "/live/{project}", Does: "Opens a socket on which edits and pointers are sent, from the page's own origin only.", Status: 101, Answer: "the socket"},
 	}

@@ -160,6 +160,8 @@ func (s *Server) routes() {
 	project.Post("/pictures/pixels", s.oneAtATime, s.pixels)
 	project.Post("/pictures/gather", small, s.oneAtATime, s.gather)
 	api.Get("/pictures/:sha", s.picture)
+	project.Post("/sounds", s.oneAtATime, s.takeSound)
+	api.Get("/sounds/:sha", s.sound)
 	s.app.Get("/live/:project", s.ownSite, s.perAddress(), s.known, s.sameOrigin, s.member, s.live())
 	s.app.Use("/api", func(fiber.Ctx) error { return fiber.ErrNotFound })
 	s.app.Get("/*", serveFiles())

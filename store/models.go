@@ -52,6 +52,15 @@ type Picture struct {
 	CreatedAt time.Time
 }
 
+// Sound is the file of a sound by the SHA-256 of its bytes.
+type Sound struct {
+	SHA       string `gorm:"primaryKey;column:sha"`
+	File      []byte
+	Form      string
+	Lasts     int
+	CreatedAt time.Time
+}
+
 // Client is a page's name in a project, and whose page it is.
 type Client struct {
 	ProjectID string `gorm:"primaryKey"`

@@ -80,6 +80,22 @@ type Tileset struct {
 	Height int `json:"-"`
 }
 
+// SoundFile is sounds/….json, beside its file.
+type SoundFile struct {
+	Schema string `json:"$schema"`
+	Sound  Sound  `json:"sound" jsonschema:"required"`
+}
+
+// Sound is a sound of the designer's own; what form it has and how long it lasts is that of the file.
+type Sound struct {
+	document.Sound
+	// File is its path, seen from the file that names it: WAV, OGG Vorbis, MP3 or FLAC.
+	File string `json:"file" jsonschema:"required"`
+	Form string `json:"-"`
+	// Lasts is that of the file.
+	Lasts int `json:"-"`
+}
+
 // MotifFile is motifs/….json: a saved arrangement of cells and entities.
 type MotifFile struct {
 	Schema string         `json:"$schema"`
@@ -132,7 +148,7 @@ var files = []struct {
 	of         any
 }{
 	{"project", "project.json", ProjectFile{}}, {"map", "maps/….json", MapFile{}}, {"tileset", "tilesets/….json", TilesetFile{}}, {"material", "materials/….json", MaterialFile{}},
-	{"kind", "kinds/….json", KindFile{}}, {"motif", "motifs/….json", MotifFile{}}, {"rule", "rules/….json", RuleFile{}}, {"texts", "texts/….json", TextsFile{}},
+	{"kind", "kinds/….json", KindFile{}}, {"motif", "motifs/….json", MotifFile{}}, {"sound", "sounds/….json", SoundFile{}}, {"rule", "rules/….json", RuleFile{}}, {"texts", "texts/….json", TextsFile{}},
 	{"pin", "pins/….json", PinFile{}}, {"recording", "recordings/….json", RecordingFile{}},
 }
 

@@ -55,7 +55,7 @@ func (d Differing) Said() string {
 
 // compared are the types of things, in the order in which they are told.
 var compared = []string{edit.TypeProject, edit.TypeMap, edit.TypePassage, edit.TypeTileset, edit.TypeMaterial, edit.TypeZone, edit.TypeKind, edit.TypeMotif, edit.TypePlacing,
-	edit.TypeRule, edit.TypeFlag, edit.TypeCounter, edit.TypeWording, edit.TypePin, edit.TypeRecording}
+	edit.TypeRule, edit.TypeFlag, edit.TypeCounter, edit.TypeSound, edit.TypeWording, edit.TypePin, edit.TypeRecording}
 
 // Compare lists in what a state of a project differs from another one: what Difference would do, by thing. It is empty where
 // they are the same.
@@ -139,6 +139,8 @@ func nameOf(d *document.Document, ref edit.Ref) string {
 		return titled(d.Flags.Get(ref.ID), func(o *document.Flag) string { return o.Name })
 	case edit.TypeCounter:
 		return titled(d.Counters.Get(ref.ID), func(o *document.Counter) string { return o.Name })
+	case edit.TypeSound:
+		return titled(d.Sounds.Get(ref.ID), func(o *document.Sound) string { return o.Name })
 	case edit.TypePin:
 		return titled(d.Pins.Get(ref.ID), func(o *document.Pin) string { return o.Name })
 	case edit.TypeRecording:

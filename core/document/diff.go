@@ -31,7 +31,7 @@ func Diff(a, b *Document) Change {
 	}
 	var c Change
 	c.Head = a.Project != b.Project || !a.Tilesets.Same(b.Tilesets) || !a.Passages.Same(b.Passages) ||
-		!a.Rules.Same(b.Rules) || !a.Flags.Same(b.Flags) || !a.Counters.Same(b.Counters) || !a.Wordings.Same(b.Wordings) || !a.Motifs.Same(b.Motifs) || !a.Zones.Same(b.Zones) || !a.Materials.Same(b.Materials) || !a.Kinds.Same(b.Kinds) || !a.Pins.Same(b.Pins) || !a.Recordings.Same(b.Recordings) || a.Maps.Len() != b.Maps.Len()
+		!a.Rules.Same(b.Rules) || !a.Flags.Same(b.Flags) || !a.Counters.Same(b.Counters) || !a.Wordings.Same(b.Wordings) || !a.Sounds.Same(b.Sounds) || !a.Motifs.Same(b.Motifs) || !a.Zones.Same(b.Zones) || !a.Materials.Same(b.Materials) || !a.Kinds.Same(b.Kinds) || !a.Pins.Same(b.Pins) || !a.Recordings.Same(b.Recordings) || a.Maps.Len() != b.Maps.Len()
 	if a.Maps.Same(b.Maps) {
 		return c
 	}

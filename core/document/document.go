@@ -16,6 +16,7 @@ type Document struct {
 	Flags     Table[Flag]
 	Counters  Table[Counter]
 	Wordings  Table[Wording]
+	Sounds    Table[Sound]
 	Motifs    Table[Motif]
 	Placings  Table[Placing]
 	Zones     Table[Zone]

@@ -22,6 +22,7 @@ const (
 	TypePin       = "pin"
 	TypeRecording = "recording"
 	TypeWording   = "wording"
+	TypeSound     = "sound"
 )
 
 // Object names an object by its type and id; Map is that of an entity.
@@ -47,6 +48,7 @@ const (
 	AsMotif   = "motif"   // a placing is of it
 	AsOn      = "on"      // a placing lies on it: a map, a layer
 	AsPlaced  = "placed"  // a placing put it down
+	AsHeard   = "heard"   // a sound is heard of it, or on it
 )
 
 // Reference is one place where an object names another. All of them are told here
@@ -80,6 +82,17 @@ func (d *Document) References(f func(Reference)) {
 		}
 		for _, id := range p.Entities {
 			f(Reference{By: by, As: AsPlaced, To: Object{Type: TypeEntity, Map: p.Map, ID: id}})
+		}
+	}
+	for _, s := range d.Sounds.All() {
+		by := Object{Type: TypeSound, ID: s.ID}
+		for _, h := range s.As {
+			if h.Kind.Valid() {
+				f(Reference{By: by, As: AsHeard, To: Object{Type: TypeKind, ID: h.Kind}})
+			}
+			if h.Map != "" {
+				f(Reference{By: by, As: AsHeard, To: Object{Type: TypeMap, ID: h.Map}})
+			}
 		}
 	}
 	for _, m := range d.Maps.All() {

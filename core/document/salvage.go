@@ -23,6 +23,7 @@ func Salvage(data []byte) (*Document, []string, error) {
 		Flags      []json.RawMessage
 		Counters   []json.RawMessage
 		Wordings   []json.RawMessage
+		Sounds     []json.RawMessage
 		Motifs     []json.RawMessage
 		Zones      []json.RawMessage
 		Materials  []json.RawMessage
@@ -56,6 +57,7 @@ func Salvage(data []byte) (*Document, []string, error) {
 	keep(&d.Flags, salvaged[Flag](head.Flags, "a flag", &lost), func(o *Flag) ID { return o.ID })
 	keep(&d.Counters, salvaged[Counter](head.Counters, "a counter", &lost), func(o *Counter) ID { return o.ID })
 	keep(&d.Wordings, salvaged[Wording](head.Wordings, "what a text is in another language", &lost), func(o *Wording) ID { return o.ID })
+	keep(&d.Sounds, salvaged[Sound](head.Sounds, "a sound", &lost), func(o *Sound) ID { return o.ID })
 	keep(&d.Motifs, salvaged[Motif](head.Motifs, "a motif", &lost), func(o *Motif) ID { return o.ID })
 	keep(&d.Zones, salvaged[Zone](head.Zones, "a zone", &lost), func(o *Zone) ID { return o.ID })
 	keep(&d.Materials, salvaged[Material](head.Materials, "a material", &lost), func(o *Material) ID { return o.ID })

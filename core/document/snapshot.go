@@ -91,6 +91,7 @@ type stateHead struct {
 	Flags      []*Flag      `json:"flags"`
 	Counters   []*Counter   `json:"counters,omitempty"`
 	Wordings   []*Wording   `json:"wordings,omitempty"`
+	Sounds     []*Sound     `json:"sounds,omitempty"`
 	Motifs     []*Motif     `json:"motifs"`
 	Zones      []*Zone      `json:"zones"`
 	Materials  []*Material  `json:"materials"`
@@ -121,7 +122,7 @@ func (sr stateRule) decode() (*Rule, error) {
 // Head is all that a document holds but its cells, as JSON: objects sorted by id, layers in the order in which Encode writes
 // their cells.
 func (d *Document) Head() []byte {
-	head := stateHead{Project: d.Project, Tilesets: d.Tilesets.All(), Passages: d.Passages.All(), Rules: []stateRule{}, Flags: d.Flags.All(), Counters: d.Counters.All(), Wordings: d.Wordings.All(),
+	head := stateHead{Project: d.Project, Tilesets: d.Tilesets.All(), Passages: d.Passages.All(), Rules: []stateRule{}, Flags: d.Flags.All(), Counters: d.Counters.All(), Wordings: d.Wordings.All(), Sounds: d.Sounds.All(),
 		Motifs: d.Motifs.All(), Zones: d.Zones.All(), Materials: d.Materials.All(), Kinds: d.Kinds.All(), Placings: d.Placings.All(), Pins: d.Pins.All(), Recordings: d.Recordings.All(), Maps: []stateMap{}}
 	for _, r := range d.Rules.All() {
 		head.Rules = append(head.Rules, stateRule{r, r.Parts.All()})
@@ -219,6 +220,7 @@ func decode(data []byte, later bool) (*Document, error) {
 		fillTable(&d.Flags, head.Flags, func(o *Flag) ID { return o.ID }),
 		fillTable(&d.Counters, head.Counters, func(o *Counter) ID { return o.ID }),
 		fillTable(&d.Wordings, head.Wordings, func(o *Wording) ID { return o.ID }),
+		fillTable(&d.Sounds, head.Sounds, func(o *Sound) ID { return o.ID }),
 		fillTable(&d.Motifs, head.Motifs, func(o *Motif) ID { return o.ID }),
 		fillTable(&d.Zones, head.Zones, func(o *Zone) ID { return o.ID }),
 		fillTable(&d.Materials, head.Materials, func(o *Material) ID { return o.ID }),

@@ -116,6 +116,7 @@ const (
 	TypeFlag      = document.TypeFlag
 	TypeCounter   = document.TypeCounter
 	TypeWording   = document.TypeWording
+	TypeSound     = document.TypeSound
 	TypeMotif     = document.TypeMotif
 	TypeZone      = document.TypeZone
 	TypeMaterial  = document.TypeMaterial
@@ -222,7 +223,7 @@ func (p *Primitive) check() error {
 		if p.Op != OpSet && p.Op != OpSetBack {
 			return errors.New("the project can only be changed field by field")
 		}
-	case TypeTileset, TypeMap, TypeLayer, TypeEntity, TypePassage, TypeRule, TypePart, TypeFlag, TypeCounter, TypeMotif, TypeZone, TypeMaterial, TypeKind, TypePlacing, TypePin, TypeRecording, TypeWording:
+	case TypeTileset, TypeMap, TypeLayer, TypeEntity, TypePassage, TypeRule, TypePart, TypeFlag, TypeCounter, TypeMotif, TypeZone, TypeMaterial, TypeKind, TypePlacing, TypePin, TypeRecording, TypeWording, TypeSound:
 		if !p.Ref.ID.Valid() {
 			return fmt.Errorf("the id of a %s is not valid", p.Ref.Type)
 		}

@@ -258,6 +258,10 @@ func (w *working) open(ref Ref) objects {
 		return &table[document.Wording]{word: "wording", limit: document.MaxWordings,
 			read: func() document.Table[document.Wording] { return d.Wordings }, write: func(t document.Table[document.Wording]) { d.Wordings = t },
 			id: func(o *document.Wording) document.ID { return o.ID }}
+	case TypeSound:
+		return &table[document.Sound]{word: "sound", limit: document.MaxSounds,
+			read: func() document.Table[document.Sound] { return d.Sounds }, write: func(t document.Table[document.Sound]) { d.Sounds = t },
+			id: func(o *document.Sound) document.ID { return o.ID }, name: func(o *document.Sound) *string { return &o.Name }}
 	case TypeMotif:
 		return &table[document.Motif]{word: "motif", limit: document.MaxMotifs,
 			read: func() document.Table[document.Motif] { return d.Motifs }, write: func(t document.Table[document.Motif]) { d.Motifs = t },

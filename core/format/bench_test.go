@@ -44,7 +44,7 @@ func BenchmarkProject(b *testing.B) {
 		"import": func() error {
 			files, err := format.Unpack(packed)
 			if err == nil {
-				_, err = format.Read(files, take)
+				_, err = format.Read(files, pictures(take))
 			}
 			return err
 		},

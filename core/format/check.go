@@ -17,6 +17,7 @@ func (r *reader) check(d *document.Document) error {
 		tableOf(r, d, "tilesets", edit.Ref{Type: edit.TypeTileset}, d.Tilesets, document.MaxTilesets, func(o *document.Tileset) (document.ID, string) { return o.ID, o.Name }),
 		tableOf(r, d, "flags", edit.Ref{Type: edit.TypeFlag}, d.Flags, document.MaxFlags, func(o *document.Flag) (document.ID, string) { return o.ID, o.Name }),
 		tableOf(r, d, "counters", edit.Ref{Type: edit.TypeCounter}, d.Counters, document.MaxCounters, func(o *document.Counter) (document.ID, string) { return o.ID, o.Name }),
+		tableOf(r, d, "sounds", edit.Ref{Type: edit.TypeSound}, d.Sounds, document.MaxSounds, func(o *document.Sound) (document.ID, string) { return o.ID, o.Name }),
 		tableOf(r, d, "wordings", edit.Ref{Type: edit.TypeWording}, d.Wordings, document.MaxWordings, func(o *document.Wording) (document.ID, string) { return o.ID, "" }),
 		tableOf(r, d, "zones", edit.Ref{Type: edit.TypeZone}, d.Zones, document.MaxZones, func(o *document.Zone) (document.ID, string) { return o.ID, o.Name }),
 		tableOf(r, d, "materials", edit.Ref{Type: edit.TypeMaterial}, d.Materials, document.MaxMaterials, func(o *document.Material) (document.ID, string) { return o.ID, o.Name }),

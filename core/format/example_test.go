@@ -20,7 +20,7 @@ func Example() {
 			fmt.Println(f.Path, len(f.Data) > 0)
 		}
 	}
-	again, err := format.Read(files, func([]byte) (format.Picture, error) { return format.Picture{}, nil })
+	again, err := format.Read(files, none{})
 	fmt.Println(again.Project.Name, again.Hash() == d.Hash(), err)
 	// Output:
 	// project.json true
@@ -33,3 +33,9 @@ func ExampleRead() {
 	fmt.Println(err)
 	// Output: project.json: line 2: invalid character ',' looking for beginning of object key string
 }
+
+// none takes in nothing.
+type none struct{}
+
+func (none) Picture([]byte) (format.Picture, error) { return format.Picture{}, nil }
+func (none) Sound([]byte) (format.SoundFile, error) { return format.SoundFile{}, nil }

@@ -28,7 +28,7 @@ func FuzzRead(f *testing.F) {
 		}
 		all := slices.Clone(files)
 		all[i].Data = data
-		got, err := format.Read(all, take)
+		got, err := format.Read(all, pictures(take))
 		if err != nil {
 			return
 		}

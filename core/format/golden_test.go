@@ -40,7 +40,7 @@ func TestGoldenFiles(t *testing.T) {
 		if err != nil {
 			t.Fatal(err)
 		}
-		got, err := format.Read(files, take)
+		got, err := format.Read(files, pictures(take))
 		if err != nil {
 			t.Errorf("%s: %v", path, err)
 			continue

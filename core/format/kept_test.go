@@ -59,7 +59,7 @@ func TestUnknownFieldsAreKept(t *testing.T) {
 	if n < 100 {
 		t.Fatalf("only %d objects were found", n)
 	}
-	got, err := format.Read(files, take)
+	got, err := format.Read(files, pictures(take))
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -127,7 +127,7 @@ func TestTooManyUnknownFields(t *testing.T) {
 	}
 	f := find(t, files, "project.json")
 	f.Data = []byte(strings.Replace(string(f.Data), "{", "{"+many.String(), 1))
-	if _, err := format.Read(files, take); err == nil || !strings.Contains(err.Error(), "at most 1000 are kept") {
+	if _, err := format.Read(files, pictures(take)); err == nil || !strings.Contains(err.Error(), "at most 1000 are kept") {
 		t.Errorf("got %v", err)
 	}
 }

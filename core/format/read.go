@@ -18,14 +18,26 @@ type Picture struct {
 	Width, Height int
 }
 
+// SoundFile is a sound that was taken in: what it is stored by, what form it has, and how many milliseconds it lasts.
+type SoundFile struct {
+	SHA, Form string
+	Lasts     int
+}
+
+// Intake takes in what comes with a project, under limits of its own.
+type Intake interface {
+	Picture(data []byte) (Picture, error)
+	Sound(data []byte) (SoundFile, error)
+}
+
 // reader puts a project together from its files.
 type reader struct {
-	files   map[string][]byte
-	picture func(data []byte) (Picture, error)
-	taken   map[string]Picture
-	head    object
-	format  int
-	planes  [][]byte
+	files  map[string][]byte
+	in     Intake
+	taken  map[string]Picture
+	head   object
+	format int
+	planes [][]byte
 	// from is in which file a thing stands, by its table and id.
 	from map[string]string
 	// texts are those of rules, by id, that were changed since they were written.
@@ -36,10 +48,10 @@ type reader struct {
 }
 
 // Read puts a project together from its files, of this version or an earlier one. Files that nothing of the project names are
-// passed over. picture takes in each picture, under limits of its own. What is wrong is told with its file, and as far as it
+// passed over. in takes in each picture and sound. What is wrong is told with its file, and as far as it
 // can be with its line.
-func Read(files []File, picture func(data []byte) (Picture, error)) (*document.Document, error) {
-	r := &reader{files: map[string][]byte{}, picture: picture, taken: map[string]Picture{}, from: map[string]string{}, unknown: map[string]string{}}
+func Read(files []File, in Intake) (*document.Document, error) {
+	r := &reader{files: map[string][]byte{}, in: in, taken: map[string]Picture{}, from: map[string]string{}, unknown: map[string]string{}}
 	files = sorted(slices.Clone(files))
 	for _, f := range files {
 		if _, twice := r.files[f.Path]; twice {
@@ -115,7 +127,7 @@ func (r *reader) project() error {
 			}
 		}
 	}
-	for _, table := range []string{"tilesets", "maps", "rules", "motifs", "kinds", "materials"} {
+	for _, table := range []string{"tilesets", "maps", "rules", "motifs", "kinds", "materials", "sounds"} {
 		if _, there := head[table]; there {
 			return &Fault{projectFile, fmt.Errorf("“%s” have files of their own, in the folder %s", table, table)}
 		}
@@ -177,7 +189,7 @@ func only(o object, name string) (object, error) {
 // thing reads a file of a folder. Folders that are not known are passed over.
 func (r *reader) thing(dir string, f File) error {
 	known := slices.ContainsFunc(folders, func(x folder) bool { return x.table == dir })
-	if !known && !slices.Contains([]string{"tilesets", "motifs", "maps", "rules", "texts"}, dir) {
+	if !known && !slices.Contains([]string{"tilesets", "motifs", "maps", "rules", "texts", "sounds"}, dir) {
 		return nil
 	}
 	o, err := plain(f.Data)
@@ -200,6 +212,21 @@ func (r *reader) thing(dir string, f File) error {
 		if err := r.shown(of, dir); err != nil {
 			return err
 		}
+		return r.add(dir, of, of, f.Path)
+	case "sounds":
+		of, err := only(o, "sound")
+		if err != nil {
+			return err
+		}
+		data, _, err := r.beside(dir, of["file"])
+		if err != nil {
+			return err
+		}
+		is, err := r.in.Sound(data)
+		if err != nil {
+			return fmt.Errorf("its file: %w", err)
+		}
+		of["file"], of["form"], of["lasts"] = is.SHA, is.Form, is.Lasts
 		return r.add(dir, of, of, f.Path)
 	case "motifs":
 		of, err := only(o, "motif")
@@ -250,7 +277,7 @@ func (r *reader) shown(o object, dir string) error {
 	}
 	p, known := r.taken[at]
 	if !known {
-		if p, err = r.picture(data); err != nil {
+		if p, err = r.in.Picture(data); err != nil {
 			return fmt.Errorf("its picture: %w", err)
 		}
 		r.taken[at] = p

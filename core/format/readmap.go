@@ -94,7 +94,7 @@ func (r *reader) join() (*document.Document, error) {
 	if err == nil {
 		return d, nil
 	}
-	tables := []string{"flags", "counters", "zones", "passages", "placings", "wordings", "tilesets", "rules", "motifs", "kinds", "materials", "pins", "recordings"}
+	tables := []string{"flags", "counters", "zones", "passages", "placings", "wordings", "sounds", "tilesets", "rules", "motifs", "kinds", "materials", "pins", "recordings"}
 	for _, table := range tables {
 		all, _ := r.head[table].([]any)
 		for _, v := range all {

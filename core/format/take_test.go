@@ -78,7 +78,7 @@ func TestWhatFollows(t *testing.T) {
 	}
 	// it is passed over when a project is read
 	d, written, take := written(t, painted)
-	got, err := format.Read(append(written, format.Derived(painted)...), take)
+	got, err := format.Read(append(written, format.Derived(painted)...), pictures(take))
 	if err != nil || got.Hash() != d.Hash() {
 		t.Errorf("with what follows it is read otherwise: %v", err)
 	}

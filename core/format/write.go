@@ -33,16 +33,16 @@ var folders = []folder{{"kinds", "kind"}, {"materials", "material"}, {"pins", "p
 
 // writer makes the files of a project.
 type writer struct {
-	d       *document.Document
-	files   []File
-	kept    []document.Kept
-	paths   paths
-	picture func(sha string) ([]byte, error)
+	d      *document.Document
+	files  []File
+	kept   []document.Kept
+	paths  paths
+	stored func(sha string) ([]byte, error)
 }
 
-// Write gives the files of a project, sorted by path; picture gives the PNG of a picture by its SHA-256.
-func Write(d *document.Document, picture func(sha string) ([]byte, error)) ([]File, error) {
-	w := &writer{d: d, paths: paths{}, picture: picture, kept: d.Project.Kept}
+// Write gives the files of a project, sorted by path; stored gives the PNG of a picture, or the file of a sound, by its SHA-256.
+func Write(d *document.Document, stored func(sha string) ([]byte, error)) ([]File, error) {
+	w := &writer{d: d, paths: paths{}, stored: stored, kept: d.Project.Kept}
 	head, err := plain(d.Head())
 	if err != nil {
 		return nil, fmt.Errorf("write a project: %w", err)
@@ -66,6 +66,9 @@ func Write(d *document.Document, picture func(sha string) ([]byte, error)) ([]Fi
 	w.texts(taken(head, "wordings"))
 	w.rules(taken(head, "rules"))
 	if err := w.tilesets(taken(head, "tilesets")); err != nil {
+		return nil, err
+	}
+	if err := w.sounds(taken(head, "sounds")); err != nil {
 		return nil, err
 	}
 	w.motifs(taken(head, "motifs"))
@@ -156,7 +159,7 @@ func (w *writer) tilesets(all []any) error {
 
 // shown writes a picture beside what shows it. Its size is that of the file.
 func (w *writer) shown(o object, path, sha string) error {
-	data, err := w.picture(sha)
+	data, err := w.stored(sha)
 	if err != nil {
 		return fmt.Errorf("the picture of %s: %w", path, err)
 	}
@@ -164,6 +167,24 @@ func (w *writer) shown(o object, path, sha string) error {
 	delete(o, "width")
 	delete(o, "height")
 	w.file(path+".png", data)
+	return nil
+}
+
+// sounds writes each sound beside its file.
+func (w *writer) sounds(all []any) error {
+	for i, s := range w.d.Sounds.All() {
+		path := w.paths.take("sounds/", s.Name, s.ID)
+		data, err := w.stored(s.File)
+		if err != nil {
+			return fmt.Errorf("the file of %s: %w", path, err)
+		}
+		o := all[i].(object)
+		o["file"] = path[strings.IndexByte(path, '/')+1:] + "." + s.Form
+		delete(o, "form")
+		delete(o, "lasts")
+		w.file(path+"."+s.Form, data)
+		w.json(path, "sound", object{"sound": o})
+	}
 	return nil
 }
 

@@ -97,7 +97,7 @@ func (g *Game) settles(m *world.Ground, b *Body) {
 	is, _, _ := g.here(m, (at.Left+at.Right)/2, (at.Top+at.Bottom)/2)
 	if is&world.Water != 0 && t.Doing.InWater == world.Sinks || is&world.Water == 0 && is&world.Hazard != 0 && t.Doing.Fills {
 		b.Flags |= Sunk
-		g.tell("sinks", t.Name)
+		g.tellOf("sinks", t)
 	}
 }
 
@@ -173,7 +173,7 @@ func (g *Game) push(m *world.Ground, dx, dy, offX, offY int64) {
 		if goal := (world.Box{Left: gx, Top: gy, Right: gx + at.Right - at.Left, Bottom: gy + at.Bottom - at.Top}); !g.blocked(m, b, at, goal) {
 			b.GoalX, b.GoalY = gx, gy
 			b.Flags |= Stepping
-			g.tell("push", g.Stage.Thing(b.Of).Name)
+			g.tellOf("push", g.Stage.Thing(b.Of))
 			g.happen(happening{on: rules.WordPush, m: m.Ref, thing: b.Of})
 			g.pushed(m)
 		}
@@ -195,7 +195,7 @@ func (g *Game) gives(m *world.Ground, b *Body, t *world.Thing) {
 		if b.Timer--; b.Timer == 0 {
 			b.Flags |= Rising
 			b.Timer = t.Doing.Back
-			g.tell("gives", t.Name)
+			g.tellOf("gives", t)
 			g.happen(happening{on: rules.WordDrops, m: m.Ref, thing: b.Of})
 		}
 	case m.Side && g.rides(m, g.Hero(), b, g.extent(b)):

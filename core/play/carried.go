@@ -168,7 +168,7 @@ func (g *Game) usesOn(r world.Ref) bool {
 	if !g.waitedFor(h) {
 		return false
 	}
-	g.tell("useOn", t.Name)
+	g.tellOf("useOn", t)
 	g.happen(h)
 	g.spend(g.Hand)
 	return true

@@ -9,7 +9,7 @@ import (
 // light lights a charge that is not burning yet.
 func (g *Game) light(r world.Ref, t *world.Thing) {
 	if !g.On(r) {
-		g.tell("lit", t.Name)
+		g.tellOf("lit", t)
 		g.switchTo(r, true)
 	}
 }
@@ -21,7 +21,7 @@ func (g *Game) blast(m *world.Ground, r world.Ref, t *world.Thing) {
 	x, y := (at.Left+at.Right)/2, (at.Top+at.Bottom)/2
 	d := &t.Doing
 	g.setThing(r, Gone, true)
-	g.tell("blast", t.Name)
+	g.tellOf("blast", t)
 	g.happen(happening{on: rules.WordFalls, m: t.Map, thing: r})
 	g.Blasts = append(g.Blasts[:len(g.Blasts):len(g.Blasts)], Blast{Of: r, X: x, Y: y, Left: BlastTicks})
 	g.doer = r + 1

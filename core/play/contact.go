@@ -29,7 +29,7 @@ func (g *Game) touch(m *world.Ground) {
 		switch t := g.Stage.Thing(r); t.Acts {
 		case kind.Collectible, kind.Key, kind.Item:
 			g.setThing(r, Taken, true)
-			g.tell(rules.WordTake, t.Name)
+			g.tellOf(rules.WordTake, t)
 			g.happen(happening{on: rules.WordTake, m: m.Ref, thing: r})
 			if t.Acts != kind.Collectible {
 				g.gains(t.Doing.Word)
@@ -38,14 +38,14 @@ func (g *Game) touch(m *world.Ground) {
 		case kind.Goal:
 			if !g.Is(r, Reached) {
 				g.setThing(r, Reached, true)
-				g.tell("goal", t.Name)
+				g.tellOf("goal", t)
 				g.reachesGoal(m, r)
 			}
 		case kind.Checkpoint:
 			if b := g.Hero(); !g.Is(r, Reached) {
 				g.setThing(r, Reached, true)
 				g.Back = Place{b.Map, b.X, b.Y}
-				g.tell("checkpoint", t.Name)
+				g.tellOf("checkpoint", t)
 				g.happen(happening{on: rules.WordEnter, m: m.Ref, thing: r})
 			}
 		}
@@ -90,9 +90,11 @@ func (g *Game) before(a, b world.Ref) bool {
 
 // Event is something that happened in play, for people: what, whose, and where.
 type Event struct {
-	Tick int64       `json:"tick"`
-	Is   string      `json:"is"`
-	Name string      `json:"name"`
+	Tick int64  `json:"tick"`
+	Is   string `json:"is"`
+	Name string `json:"name"`
+	// Kind is that of the thing that it happened to, empty where it happened to none.
+	Kind document.ID `json:"kind,omitempty"`
 	Map  document.ID `json:"map"`
 	// X and Y are the middle of the hero's box, in map pixels.
 	X int `json:"x"`
@@ -114,6 +116,14 @@ func (g *Game) tell(is, name string) {
 	}
 	box := g.extent(g.Hero())
 	g.Told = append(g.Told, Event{Tick: g.Tick, Is: is, Name: name, Map: m.ID, X: int((box.Left + box.Right) / 2 / Sub), Y: int((box.Top + box.Bottom) / 2 / Sub)})
+}
+
+// tellOf notes what happened to a thing.
+func (g *Game) tellOf(is string, t *world.Thing) {
+	n := len(g.Told)
+	if g.tell(is, t.Name); len(g.Told) > n {
+		g.Told[n].Kind = document.ID(t.Kind)
+	}
 }
 
 // tellRule notes that a rule ran, or why it did not.

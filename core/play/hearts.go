@@ -142,7 +142,7 @@ func (g *Game) stomps(m *world.Ground) {
 // hits takes a hit from a thing, which is gone with the last.
 func (g *Game) hits(r world.Ref, t *world.Thing) {
 	if g.wears(r, t) > 0 {
-		g.tell("hit", t.Name)
+		g.tellOf("hit", t)
 		return
 	}
 	g.falls(r, t)
@@ -151,7 +151,7 @@ func (g *Game) hits(r world.Ref, t *world.Thing) {
 // falls has somebody be defeated, something be broken.
 func (g *Game) falls(r world.Ref, t *world.Thing) {
 	g.setThing(r, Gone, true)
-	g.tell("defeat", t.Name)
+	g.tellOf("defeat", t)
 	g.happen(happening{on: rules.WordFalls, m: t.Map, thing: r})
 	switch t.Acts {
 	case kind.Breakable:

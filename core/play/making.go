@@ -71,7 +71,7 @@ func (g *Game) makes(r world.Ref, t *world.Thing) {
 				g.ends(r, t)
 				return
 			}
-			g.tell("wave", t.Name)
+			g.tellOf("wave", t)
 		}
 	case d.InAll > 0 && tally.Made >= d.InAll:
 		if left == 0 {
@@ -91,7 +91,7 @@ func (g *Game) makes(r world.Ref, t *world.Thing) {
 // ends turns off a source that has made all, of which nothing is left.
 func (g *Game) ends(r world.Ref, t *world.Thing) {
 	g.setTally(Tally{Of: r})
-	g.tell(rules.WordEnds, t.Name)
+	g.tellOf(rules.WordEnds, t)
 	g.happen(happening{on: rules.WordEnds, m: t.Map, thing: r})
 	g.switchTo(r, false)
 }
@@ -131,7 +131,7 @@ func (g *Game) make(r world.Ref, t *world.Thing, tally *Tally) bool {
 		g.Worn = slices.DeleteFunc(slices.Clone(g.Worn), func(o Timer) bool { return o.Of == of })
 		g.bring(of, true)
 		tally.Made++
-		g.tell("made", g.Stage.Thing(of).Name)
+		g.tellOf("made", g.Stage.Thing(of))
 		return true
 	}
 	return false
@@ -155,7 +155,7 @@ func (g *Game) arrives(m *world.Ground, b *Body, t *world.Thing) {
 			continue
 		}
 		g.setThing(b.Of, Gone, true)
-		g.tell("through", t.Name)
+		g.tellOf("through", t)
 		if g.wears(r, core) > 0 {
 			return
 		}

@@ -32,7 +32,7 @@ func (g *Game) notice(m *world.Ground) {
 			continue
 		}
 		if g.setThing(r, Reached, in); in {
-			g.tell(rules.WordEnter, g.Stage.Thing(r).Name)
+			g.tellOf(rules.WordEnter, g.Stage.Thing(r))
 			g.happen(happening{on: rules.WordEnter, m: m.Ref, thing: r, by: by})
 		} else {
 			g.happen(happening{on: rules.WordLeave, m: m.Ref, thing: r})

@@ -17,7 +17,7 @@ func (g *Game) throws(m *world.Ground, r world.Ref, t *world.Thing) {
 	if _, dy := t.Facing.Step(); m.Side && dy != 0 {
 		b.Mode, b.Grace, b.Early = Airborne, 0, 0
 	}
-	g.tell("spring", t.Name)
+	g.tellOf("spring", t)
 }
 
 // throwsAll throws the beings and blocks that came onto a spring.

@@ -111,7 +111,7 @@ func (g *Game) change(word string, r world.Ref) bool {
 		return true
 	}
 	does(g, r)
-	g.tell(word, g.Stage.Thing(r).Name)
+	g.tellOf(word, g.Stage.Thing(r))
 	return true
 }
 

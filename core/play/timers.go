@@ -93,7 +93,7 @@ func (g *Game) comes(m *world.Ground, r world.Ref) {
 	case kind.Switch:
 		g.switchTo(r, t.Entity.On)
 	case kind.Timer:
-		g.tell(rules.WordRings, t.Name)
+		g.tellOf(rules.WordRings, t)
 		g.happen(happening{on: rules.WordRings, m: t.Map, thing: r})
 		if !t.Doing.Again {
 			g.switchTo(r, false)

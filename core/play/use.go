@@ -91,7 +91,7 @@ func (g *Game) usesThing(m *world.Ground, r world.Ref) bool {
 				b.turn(facingOf(0, dy))
 			}
 		}
-		g.tell("read", t.Name)
+		g.tellOf("read", t)
 		by := world.None
 		if t.Acts == kind.Character {
 			by = r
@@ -114,7 +114,7 @@ func (g *Game) usesThing(m *world.Ground, r world.Ref) bool {
 			return false
 		}
 		g.switchTo(r, true)
-		g.tell(rules.WordOpen, t.Name)
+		g.tellOf(rules.WordOpen, t)
 		return true
 	}
 	return false

@@ -43,7 +43,7 @@ func (g *Game) meetsThing(m *world.Ground, r world.Ref, comes bool) {
 	switch t.Acts {
 	case kind.Door:
 		if !g.On(r) && g.opens(r, t) {
-			g.tell(rules.WordOpen, t.Name)
+			g.tellOf(rules.WordOpen, t)
 		}
 	case kind.Switch:
 		if comes && t.Doing.Worked == world.ByStep {
@@ -64,7 +64,7 @@ func (g *Game) left(r world.Ref) {
 	case g.Disabled(r):
 	case t.Acts == kind.Door && t.Doing.Returns == world.WhenLeft && g.On(r) && !t.Entity.On:
 		g.switchTo(r, false)
-		g.tell("shuts", t.Name)
+		g.tellOf("shuts", t)
 	case t.Acts == kind.Switch && t.Doing.Worked == world.ByStep && t.Doing.Returns == world.WhenLeft && g.Is(r, Switched):
 		g.switchTo(r, t.Entity.On)
 	}
@@ -73,7 +73,7 @@ func (g *Game) left(r world.Ref) {
 // work turns a switch to its other state, and wakes what waits for that.
 func (g *Game) work(m *world.Ground, r world.Ref) {
 	t := g.Stage.Thing(r)
-	g.tell(rules.WordUse, t.Name)
+	g.tellOf(rules.WordUse, t)
 	g.happen(happening{on: rules.WordUse, m: m.Ref, thing: r})
 	g.switchTo(r, !g.On(r))
 	if t.Doing.Returns == world.AfterAWhile && t.Doing.After > 0 {

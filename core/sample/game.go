@@ -5,6 +5,7 @@ import (
 	"azzel/core/edit"
 	"azzel/core/kind"
 	"math/rand/v2"
+	"strings"
 )
 
 // gameSteps give the whole project a game around it: days, a title, words of its own.
@@ -14,6 +15,8 @@ func gameSteps() []edit.Primitive {
 		edit.Set(project, "gameValues", []kind.Value{{Key: kind.GameDay, Value: "90000"}, {Key: kind.GameTitle, Value: kind.Of("Low Tide")}}),
 		edit.Set(project, "words", []document.WordChange{{Key: "newGame", Says: "Set out"}}),
 		edit.Set(edit.Ref{Type: edit.TypeCounter, ID: "saltsaltsalt"}, "shown", "topRight"),
+		edit.Insert(edit.Ref{Type: edit.TypeSound, ID: "bellbellbell"}, document.Sound{ID: "bellbellbell", Name: "Bell", File: strings.Repeat("5", 64), Form: "ogg", Lasts: 3000, From: 250, To: 2750, Loud: 80,
+			As: []document.Hearing{{When: "take"}, {When: document.SoundAround, Kind: kind.Sound, Map: Quay}}}),
 	}
 }
 

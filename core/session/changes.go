@@ -27,6 +27,7 @@ type HeadChange struct {
 	Rules         *Listed[ToldRule]          `json:"rules,omitempty"`
 	Flags         *Listed[*document.Flag]    `json:"flags,omitempty"`
 	Counters      *Listed[*document.Counter] `json:"counters,omitempty"`
+	Sounds        *Listed[*document.Sound]   `json:"sounds,omitempty"`
 	Materials     *Listed[MaterialInfo]      `json:"materials,omitempty"`
 	Motifs        *Listed[MotifInfo]         `json:"motifs,omitempty"`
 	Zones         *Listed[*document.Zone]    `json:"zones,omitempty"`
@@ -48,6 +49,7 @@ type told struct {
 	rules      list[*document.Rule, ToldRule]
 	flags      list[*document.Flag, *document.Flag]
 	counters   list[*document.Counter, *document.Counter]
+	sounds     list[*document.Sound, *document.Sound]
 	materials  list[*document.Material, MaterialInfo]
 	motifs     list[*document.Motif, MotifInfo]
 	zones      list[*document.Zone, *document.Zone]
@@ -137,6 +139,7 @@ func (s *Session) headChange(none) (HeadChange, error) {
 	}
 	c.Counters = t.counters.tell(d.CountersByName(), func(o *document.Counter) document.ID { return o.ID }, once[*document.Counter], itself, never)
 	c.Flags = t.flags.tell(d.FlagsByName(), func(o *document.Flag) document.ID { return o.ID }, once[*document.Flag], itself, never)
+	c.Sounds = t.sounds.tell(d.SoundsByName(), func(o *document.Sound) document.ID { return o.ID }, once[*document.Sound], itself, never)
 	c.Materials = t.materials.tell(d.MaterialsInOrder(), func(o *document.Material) document.ID { return o.ID }, once[MaterialInfo], s.materialOf, never)
 	c.Motifs = t.motifs.tell(d.MotifsInOrder(), func(o *document.Motif) document.ID { return o.ID }, once[MotifInfo], motifInfo, never)
 	c.Zones = t.zones.tell(d.ZonesInOrder(), func(o *document.Zone) document.ID { return o.ID }, once[*document.Zone], itself, never)

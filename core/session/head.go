@@ -75,6 +75,7 @@ type Head struct {
 	Rules         []ToldRule          `json:"rules"`
 	Flags         []*document.Flag    `json:"flags"`
 	Counters      []*document.Counter `json:"counters"`
+	Sounds        []*document.Sound   `json:"sounds"`
 	Pins          []PinInfo           `json:"pins"`
 	Recordings    []RecordingInfo     `json:"recordings"`
 	Parts         []document.Part     `json:"parts"`
@@ -106,7 +107,7 @@ type Head struct {
 
 func (s *Session) head() Head {
 	d := s.doc()
-	h := Head{Project: d.Project, Tilesets: []TilesetInfo{}, Maps: []MapInfo{}, Rules: []ToldRule{}, Passages: d.Passages.All(), Flags: d.FlagsByName(), Counters: d.CountersByName(), Pins: []PinInfo{}, Recordings: []RecordingInfo{},
+	h := Head{Project: d.Project, Tilesets: []TilesetInfo{}, Maps: []MapInfo{}, Rules: []ToldRule{}, Passages: d.Passages.All(), Flags: d.FlagsByName(), Counters: d.CountersByName(), Sounds: d.SoundsByName(), Pins: []PinInfo{}, Recordings: []RecordingInfo{},
 		Parts: document.Parts, Grounds: document.Grounds, PropertyTypes: document.PropertyTypes, SettingTypes: kind.OwnTypes, SettingGroups: kind.Groups(), Poses: kind.Poses, MapProperties: mapProperties(d), Materials: []MaterialInfo{}, MaterialWords: document.MaterialWords, Motifs: []MotifInfo{}, Zones: d.ZonesInOrder(), ZoneWords: document.ZoneWords, Hatches: document.Hatches, Plan: d.Project.LayerPlan(),
 		Wires: append([]author.Drawn{}, author.Wires(d)...), Kinds: []author.PlainKind{}, Categories: kind.Categories, Transitions: document.Transitions, SideWords: document.SideWords}
 	for _, t := range d.TilesetsInOrder() {

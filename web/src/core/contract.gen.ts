@@ -93,6 +93,18 @@ export interface LayerImage {
 	driftY: number
 }
 
+export interface Sound {
+	id: ID
+	name: string
+	file: string
+	form: string
+	lasts: number
+	from?: number
+	to?: number
+	loud?: number
+	as?: Hearing[]
+}
+
 export interface Tileset {
 	id: ID
 	name: string
@@ -610,6 +622,7 @@ export interface Head {
 	rules: ToldRule[]
 	flags: Flag[]
 	counters: Counter[]
+	sounds: Sound[]
 	pins: PinInfo[]
 	recordings: RecordingInfo[]
 	parts: Part[]
@@ -666,6 +679,11 @@ export interface HeadChange {
 		gone?: ID[]
 		order?: ID[]
 	}
+	sounds?: {
+		set?: Sound[]
+		gone?: ID[]
+		order?: ID[]
+	}
 	materials?: {
 		set?: MaterialInfo[]
 		gone?: ID[]
@@ -698,6 +716,12 @@ export interface HeadChange {
 	}
 	mapProperties?: PlainSetting[]
 	wires?: Drawn[]
+}
+
+export interface Hearing {
+	when: string
+	kind?: ID
+	map?: ID
 }
 
 export interface Step {
@@ -1023,6 +1047,19 @@ export interface Merged {
 	segments: Segment[] | null
 }
 
+export interface SoundWord {
+	word: string
+	name: string
+	group: string
+	ofKind: boolean
+}
+
+export interface SoundingArgs {
+	when: string
+	kind: ID
+	on: ID
+}
+
 export interface Standing {
 	free: boolean
 	why: string
@@ -1146,6 +1183,7 @@ export interface Event {
 	tick: number
 	is: string
 	name: string
+	kind?: ID
 	map: ID
 	x: number
 	y: number
@@ -1266,6 +1304,7 @@ export interface RayView {
 
 export interface HeardView {
 	plays: string
+	own?: ID
 	loud: number
 	side: number
 	by: string
@@ -1949,6 +1988,7 @@ export interface Methods {
 	addRecording: { args: {
 		name: string
 	}; answer: Outcome }
+	addSound: { args: Draft<Sound>; answer: Outcome }
 	addTileset: { args: Draft<Tileset>; answer: Outcome }
 	addVariant: { args: {
 		from: ID
@@ -2084,6 +2124,11 @@ export interface Methods {
 	guiseWays: { args: Wearer; answer: GuiseWay[] }
 	head: { args: None; answer: Head }
 	headChange: { args: None; answer: HeadChange }
+	hearSound: { args: {
+		id: ID
+		as: Hearing
+		on: boolean
+	}; answer: Outcome }
 	history: { args: {
 		undo: Step[] | null
 		redo: Step[] | null
@@ -2389,6 +2434,8 @@ export interface Methods {
 		at: Point
 	}; answer: Point }
 	solids: { args: MapArgs; answer: Merged }
+	soundWords: { args: None; answer: SoundWord[] }
+	sounding: { args: SoundingArgs; answer: ID[] }
 	stand: { args: {
 		map: ID
 		at: Point

@@ -9,6 +9,7 @@
 	import DayCurve from './DayCurve.svelte'
 	import GameFrame from './GameFrame.svelte'
 	import GameWordList from './GameWordList.svelte'
+	import SoundList from './SoundList.svelte'
 	import ScreenCounters from './ScreenCounters.svelte'
 
 	// What is around the maps, set at the left, and the game itself beside it, from its title on.
@@ -77,6 +78,9 @@
 				{#if group === 'On the screen'}<ScreenCounters />{/if}
 			</EntityPart>
 		{/each}
+		<EntityPart title="Sounds" open>
+			<SoundList />
+		</EntityPart>
 		<EntityPart title="What the game itself says">
 			<GameWordList />
 		</EntityPart>

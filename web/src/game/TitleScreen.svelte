@@ -54,11 +54,11 @@
 					{:else}
 						{#each walks as k (k)}<span class="key">{k}</span>{/each}
 						{player.word('walk')}
-						<span class="ml-1.5 key">{keyWord(gameKeys.of('use')[0])}</span>
+						<span class="key">{keyWord(gameKeys.of('use')[0])}</span>
 						{player.word('use')}
-						{#if player.info.sides}<span class="ml-1.5 key">{keyWord(gameKeys.of('jump')[0])}</span>
+						{#if player.info.sides}<span class="key">{keyWord(gameKeys.of('jump')[0])}</span>
 							{player.word('jump')}{/if}
-						<span class="ml-1.5 key">Esc</span>
+						<span class="key">Esc</span>
 						{player.word('pause')}
 					{/if}
 				</p>

@@ -2,17 +2,19 @@
 	import { Tooltip } from 'bits-ui'
 	import { Core } from '../core/module'
 	import { Pictures } from '../draw/pictures'
+	import { OwnSounds } from '../play/ownSounds'
 	import { Notices } from '../project/notices.svelte'
 	import { offline } from '../project/offline'
 	import { Workspace } from '../workspace/workspace.svelte'
 	import Game from './Game.svelte'
-	import { brought, moduleOf, pictureOf, stateOf } from './game'
+	import { brought, moduleOf, pictureOf, soundOf, stateOf } from './game'
 
 	const notices = new Notices()
 
 	async function open(): Promise<Workspace> {
 		const b = brought()
 		Pictures.source = async (sha) => pictureOf(b, sha)
+		OwnSounds.source = async (file) => soundOf(b, file)
 		const [core, state] = await Promise.all([Core.load(moduleOf()), stateOf(b)])
 		const w = new Workspace(offline(core, state, notices), notices)
 		Object.assign(globalThis, {

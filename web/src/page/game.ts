@@ -4,6 +4,8 @@ export interface Brought {
 	/** The project, packed, and its pictures as PNG by their SHA-256; all as base64. */
 	state: string
 	pictures: Record<string, string>
+	/** The files of its sounds, likewise. */
+	sounds: Record<string, string>
 }
 
 const bytesOf = (base64: string) => Uint8Array.from(atob(base64), (c) => c.charCodeAt(0))
@@ -24,6 +26,12 @@ export const stateOf = async (b: Brought) => new Uint8Array(await unpacked(b.sta
 /** The module, as a server would answer with it. */
 export const moduleOf = () =>
 	new Response(unpacked(textOf('module')).body, { headers: { 'Content-Type': 'application/wasm' } })
+
+export function soundOf(b: Brought, file: string): ArrayBuffer {
+	const data = b.sounds[file]
+	if (!data) throw new Error('A sound is missing.')
+	return bytesOf(data).buffer
+}
 
 export function pictureOf(b: Brought, sha: string): Blob {
 	const data = b.pictures[sha]

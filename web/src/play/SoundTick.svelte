@@ -3,10 +3,11 @@
 	import VolumeX from '@lucide/svelte/icons/volume-x'
 	import Hint from '../controls/Hint.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
-	import { Ambience } from './ambience'
+	import { Ambience, type Loop } from './ambience'
 	import { Effects } from './effects'
 	import { Happened } from './happened'
 	import { Music } from './music'
+	import { OwnSounds } from './ownSounds'
 
 	// Whether one hears what the hero hears, and what that is: surroundings, music, and what happens.
 	let { done, says }: { done: () => void; /** What the game calls it, where that is the player's. */ says?: string } =
@@ -16,12 +17,37 @@
 	const effects = new Effects()
 	const happened = new Happened()
 	const music = new Music()
+	const own = new OwnSounds(w.project)
 	const view = $derived(w.play.view)
 	const heard = $derived(view?.heard ?? [])
+	/** What is still coming is asked for again after a while. */
+	let ticks = $state(0)
+	/** The music is a sound of the designer's own. */
+	const ownMusic = $derived((void ticks, heard.some((h) => h.plays === 'music' && h.own && !own.wrong(h.own))))
+	const loops = $derived.by((): Loop[] => {
+		void ticks
+		const [surroundings, tune] = [w.wants?.surroundings ?? 1, w.wants?.music ?? 0.7]
+		return heard.map((h) => ({
+			...h,
+			own: h.own ? own.get(h.own) : undefined,
+			volume: h.plays === 'music' ? tune : surroundings,
+		}))
+	})
+	$effect(() => {
+		if (!plays || !heard.some((h) => h.own && !own.get(h.own) && !own.wrong(h.own))) return
+		const timer = setTimeout(() => ticks++, 200)
+		return () => clearTimeout(timer)
+	})
+	$effect(() => {
+		if (w.layout.sound) own.prepare()
+	})
 	const words = $derived(
 		[
-			...heard.map((h) => (h.by ? `${h.plays}, ${h.by}` : h.plays)),
-			...(view?.music ? [`${view.music} music`] : []),
+			...heard.map((h) => {
+				const plays = w.project.head.sounds.find((s) => s.id === h.own)?.name ?? h.plays
+				return h.by ? `${plays}, ${h.by}` : plays
+			}),
+			...(view?.music && !ownMusic ? [`${view.music} music`] : []),
 		].join(' · ') || 'nothing',
 	)
 	const plays = $derived(w.layout.sound && w.play.runs)
@@ -35,13 +61,16 @@
 		// what happened is noted even where it is not heard, so that nothing of it is heard later
 		const since = happened.since(view, w.play.events)
 		if (plays || view.show.over) {
-			if (w.layout.sound) for (const word of since) effects.happens(word, w.wants?.sounds)
+			if (w.layout.sound)
+				for (const { word, kind } of since) effects.happens(word, w.wants?.sounds, own.heardAs(word, kind, view.map))
 		}
-		if (plays && sounds === heardOnce + 1) effects.play(sound, w.wants?.sounds)
+		if (plays && sounds === heardOnce + 1) effects.play(sound, w.wants?.sounds, 1, own.heardAs(sound, '', view.map))
 		heardOnce = sounds
 	})
-	$effect(() => ambience.hear(plays ? heard : [], w.wants?.surroundings))
-	$effect(() => music.play(plays ? (view?.music ?? '') : '', view?.key ?? 0, danger, w.wants?.music ?? 0.7))
+	$effect(() => ambience.hear(plays ? loops : []))
+	$effect(() =>
+		music.play(plays && !ownMusic ? (view?.music ?? '') : '', view?.key ?? 0, danger, w.wants?.music ?? 0.7),
+	)
 	$effect(() => {
 		Object.assign(globalThis, { azzelSounds: effects.asked })
 		return () => (ambience.hear([]), music.play('', 0, false, 0))

@@ -1,4 +1,5 @@
 import type { HeardView } from '../core/types'
+import type { Ready } from './ownSounds'
 import { dull, type Maker, noise } from './tones'
 
 // What is heard in a game, made of noise and tones when it is first asked for: nothing is loaded.
@@ -56,7 +57,12 @@ interface Voice {
 	source: AudioBufferSourceNode
 	gain: GainNode
 	side: StereoPannerNode
+	/** How slowly it becomes louder and softer, in seconds. */
+	fades: number
 }
+
+/** What is heard all the time: the designer's own in its place, and how loud the player wants such things. */
+export type Loop = Omit<HeardView, 'own'> & { own?: Ready; volume: number }
 
 /** Plays what the core says is heard; it is silent until it is told to play. */
 export class Ambience {
@@ -64,46 +70,58 @@ export class Ambience {
 	private buffers = new Map<string, AudioBuffer>()
 	private voices = new Map<string, Voice>()
 
-	/** Takes over what is heard now; louder and softer within a moment. */
-	hear(all: HeardView[], volume = 1) {
+	/** Takes over what is heard now, and how loud it is meant to be: near things within a moment, what is all over a map less fast. */
+	hear(all: Loop[]) {
 		if (!all.length && !this.voices.size) return
 		this.context ??= new AudioContext()
 		const now = this.context.currentTime
 		// of two that play the same the louder is heard
-		const loudest = new Map<string, HeardView>()
-		for (const h of all) if ((loudest.get(h.plays)?.loud ?? -1) < h.loud) loudest.set(h.plays, h)
-		for (const [plays, h] of loudest) {
-			const voice = this.voices.get(plays) ?? this.voice(plays)
+		const loudest = new Map<string, Loop>()
+		for (const h of all) {
+			const name = h.own ? `own ${h.own.sound.id}` : h.plays
+			if ((loudest.get(name)?.loud ?? -1) < h.loud) loudest.set(name, h)
+		}
+		for (const [name, h] of loudest) {
+			const voice = this.voices.get(name) ?? this.voice(name, h)
 			if (!voice) continue
-			voice.gain.gain.setTargetAtTime((h.loud / 1000) * 0.5 * volume, now, 0.08)
+			const loud = h.own ? h.own.loud : 0.5
+			voice.gain.gain.setTargetAtTime((h.loud / 1000) * loud * h.volume, now, voice.fades)
 			voice.side.pan.setTargetAtTime(Math.max(-1, Math.min(1, h.side / 1000)), now, 0.08)
 		}
-		for (const [plays, voice] of this.voices) {
-			if (loudest.has(plays)) continue
-			this.voices.delete(plays)
-			voice.gain.gain.setTargetAtTime(0, now, 0.08)
-			voice.source.stop(now + 0.6)
+		for (const [name, voice] of this.voices) {
+			if (loudest.has(name)) continue
+			this.voices.delete(name)
+			voice.gain.gain.setTargetAtTime(0, now, voice.fades)
+			voice.source.stop(now + 7 * voice.fades)
 		}
 	}
 
-	private voice(plays: string): Voice | undefined {
-		const make = makers[plays]
+	private voice(name: string, h: Loop): Voice | undefined {
 		const c = this.context
-		if (!make || !c) return
+		if (!c) return
+		const buffer = h.own?.buffer ?? this.made(c, h.plays)
+		if (!buffer) return
+		const [source, gain, side] = [c.createBufferSource(), c.createGain(), c.createStereoPanner()]
+		source.buffer = buffer
+		source.loop = true
+		if (h.own) [source.loopStart, source.loopEnd] = [h.own.from, h.own.from + h.own.lasts]
+		gain.gain.value = 0
+		source.connect(gain).connect(side).connect(c.destination)
+		source.start(0, source.loopStart)
+		const voice = { source, gain, side, fades: h.by ? 0.08 : 0.5 }
+		this.voices.set(name, voice)
+		return voice
+	}
+
+	private made(c: AudioContext, plays: string): AudioBuffer | undefined {
+		const make = makers[plays]
+		if (!make) return
 		let buffer = this.buffers.get(plays)
 		if (!buffer) {
 			buffer = c.createBuffer(1, Math.round(lasts * c.sampleRate), c.sampleRate)
 			make(buffer.getChannelData(0), c.sampleRate)
 			this.buffers.set(plays, buffer)
 		}
-		const [source, gain, side] = [c.createBufferSource(), c.createGain(), c.createStereoPanner()]
-		source.buffer = buffer
-		source.loop = true
-		gain.gain.value = 0
-		source.connect(gain).connect(side).connect(c.destination)
-		source.start()
-		const voice = { source, gain, side }
-		this.voices.set(plays, voice)
-		return voice
+		return buffer
 	}
 }

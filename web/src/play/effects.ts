@@ -1,3 +1,4 @@
+import type { Ready } from './ownSounds'
 import { dull, type Maker, noise } from './tones'
 
 // Sounds that are heard once, made when they are first asked for: nothing is loaded.
@@ -101,20 +102,22 @@ export class Effects {
 	readonly asked: string[] = []
 
 	/** Plays one that happens by itself, unless it has just been heard. */
-	happens(word: string, volume = 1) {
+	happens(word: string, volume = 1, own?: Ready) {
 		const now = performance.now() / 1000
 		if (!word.startsWith('step') && now - (this.last.get(word) ?? -9) < rests) return
 		this.last.set(word, now)
-		this.play(word, volume * (word.startsWith('step') ? 0.35 : 0.8), heights[this.n++ % heights.length])
+		const step = word.startsWith('step') && !own
+		this.play(word, volume * (step ? 0.35 : 0.8), own ? 1 : heights[this.n++ % heights.length], own)
 	}
 
-	/** Plays one by its word; one that there is not is silent. */
-	play(word: string, volume = 1, height = 1) {
+	/** Plays one by its word, or the designer's own in its place; one that there is not is silent. */
+	play(word: string, volume = 1, height = 1, own?: Ready) {
 		const make = makers[word]
-		if (!make || volume <= 0) return
-		this.asked.push(word)
+		if ((!make && !own) || volume <= 0) return
+		this.asked.push(own ? `${word}: ${own.sound.name}` : word)
 		if (this.asked.length > 200) this.asked.shift()
 		const c = (this.context ??= new AudioContext())
+		if (own) return this.hear(c, own, volume)
 		let buffer = this.buffers.get(word)
 		if (!buffer) {
 			buffer = c.createBuffer(1, Math.round(lasts * c.sampleRate), c.sampleRate)
@@ -128,5 +131,14 @@ export class Effects {
 		gain.gain.value = 0.4 * volume
 		source.connect(gain).connect(c.destination)
 		source.start()
+	}
+
+	private hear(c: AudioContext, own: Ready, volume: number) {
+		const source = c.createBufferSource()
+		const gain = c.createGain()
+		source.buffer = own.buffer
+		gain.gain.value = own.loud * volume
+		source.connect(gain).connect(c.destination)
+		source.start(0, own.from, own.lasts)
 	}
 }

@@ -1,4 +1,4 @@
-import type { PlayEvent, PlayView } from '../core/types'
+import type { ID, PlayEvent, PlayView } from '../core/types'
 
 /** What sounds when something has happened, by what the core tells. */
 const told: Record<string, string> = {
@@ -29,6 +29,12 @@ const told: Record<string, string> = {
 	arrive: 'arrive',
 }
 
+/** Something that is to be heard: its word, and of what kind it is, empty for none. */
+export interface Sounded {
+	word: string
+	kind: ID
+}
+
 /** Ticks between two steps. */
 const stride = 17
 
@@ -39,8 +45,9 @@ export class Happened {
 	private foot = 0
 
 	/** What sounds since the last call: of events, and of how the view differs. */
-	since(view: PlayView, events: PlayEvent[]): string[] {
-		const out: string[] = []
+	since(view: PlayView, events: PlayEvent[]): Sounded[] {
+		const out: Sounded[] = []
+		const hear = (word: string, kind: ID = '') => out.push({ word, kind })
 		const was = this.before
 		this.before = view
 		// another game, or one that was pulled back: nothing of it has just happened
@@ -50,21 +57,21 @@ export class Happened {
 		}
 		if (view.tick === was.tick) return out
 		for (const e of events) {
-			if (e.tick > this.last && told[e.is] && !e.rule) out.push(told[e.is])
+			if (e.tick > this.last && told[e.is] && !e.rule) hear(told[e.is], e.kind)
 		}
 		this.last = view.tick
-		if (view.line && view.line !== was.line) out.push('message')
-		else if (view.answers.length && view.chosen !== was.chosen) out.push('choose')
+		if (view.line && view.line !== was.line) hear('message')
+		else if (view.answers.length && view.chosen !== was.chosen) hear('choose')
 		if (view.map !== was.map) return out
-		if (view.strikes > 0 && was.strikes === 0) out.push('swing')
-		if (view.shots.length > was.shots.length) out.push('shot')
+		if (view.strikes > 0 && was.strikes === 0) hear('swing')
+		if (view.shots.length > was.shots.length) hear('shot')
 		if (view.does !== was.does) {
-			if (view.does === 'swims') out.push('splash')
-			else if (view.does === 'flies' && view.side && view.y < was.y) out.push('jump')
-			else if (was.does === 'flies' && view.does === 'walks') out.push('land')
+			if (view.does === 'swims') hear('splash')
+			else if (view.does === 'flies' && view.side && view.y < was.y) hear('jump')
+			else if (was.does === 'flies' && view.does === 'walks') hear('land')
 		}
 		const foot = view.steps > 0 ? 1 + Math.floor(view.steps / stride) : 0
-		if (view.does === 'walks' && foot > 0 && foot !== this.foot) out.push(`step ${view.under || 'plain'}`)
+		if (view.does === 'walks' && foot > 0 && foot !== this.foot) hear(`step ${view.under || 'plain'}`)
 		this.foot = foot
 		return out
 	}

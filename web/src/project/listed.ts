@@ -31,6 +31,7 @@ export function headWith(h: Head, c: HeadChange): Head {
 		rules: brought(h.rules, c.rules),
 		flags: brought(h.flags, c.flags),
 		counters: brought(h.counters, c.counters),
+		sounds: brought(h.sounds, c.sounds),
 		materials: brought(h.materials, c.materials),
 		motifs: brought(h.motifs, c.motifs),
 		zones: brought(h.zones, c.zones),
