@@ -22,6 +22,7 @@ const (
 	GameTextSpeed  = "textSpeed"
 	GamePortraits  = "portraits"
 	GameShowPlaces = "showPlace"
+	GameShowGoals  = "showGoals"
 )
 
 // What GameGoal and GameMoves can be.
@@ -49,8 +50,8 @@ var gameGroups = []struct {
 }{
 	{"Title", []string{GameTitle, GameLine, GameBehind, GameCredits}},
 	{"From beginning to end", []string{GameGoal, GameChoose, GameMoves, GameSlots, GameKeeps}},
-	{"On the screen", []string{"showHearts", "showLives", "showCollected", "showItems", GameShowMoves, GameShowTime, "showClock", "showMap", "shown", GameShowPlaces}},
-	{"What is said", []string{GameTextSpeed, "textPlace", "textSize", "textFont", "textColour", "textPaper", "textNames", GamePortraits}},
+	{"On the screen", []string{"showHearts", "showLives", "showCollected", "showItems", GameShowMoves, GameShowTime, "showClock", "showMap", GameShowGoals, "shown", GameShowPlaces, "heartTile", "lostTile", "livesTile", "collectedTile", "movesTile", "pointerTile"}},
+	{"What is said", []string{GameTextSpeed, "textPlace", "textSize", "textFont", "textColour", "textPaper", "textNames", "frameTile", GamePortraits}},
 	{"Day and night", []string{GameDay, GameBegins, GameDark, GameNight}},
 }
 
@@ -92,6 +93,13 @@ var OfGame = settings(
 	called("time played", chosen(GameShowTime, corners, "Where it is shown")),
 	called("time of day", chosen("showClock", "topRight=top right, topLeft=top left, top=top middle, bottomLeft=bottom left, bottomRight=bottom right, off", "Where it is shown, if days pass")),
 	called("small map", chosen("showMap", corners, "Where one sees of the map what the hero has seen")),
+	called("points to goals", yesno(GameShowGoals, "false", "At the edge of what is seen: to the goals of the map, else to what leads to one")),
+	called("heart", tile("heartTile", "What a heart is shown as")),
+	called("lost heart", tile("lostTile", "What one that is gone is shown as; else nothing is")),
+	called("life", tile("livesTile", "What lives are shown with")),
+	called("collected thing", tile("collectedTile", "What is collected is shown with this")),
+	called("move", tile("movesTile", "What moves are shown with")),
+	called("pointer", tile("pointerTile", "What the mouse is shown as in the game")),
 	called("when", chosen("shown", "always, changing=for a while after it changes", "When hearts and what is counted are seen")),
 	called("name of the place", yesno(GameShowPlaces, "true", "Shown for a moment as one arrives on a map")),
 	called("letters a second", none("all at once", number(GameTextSpeed, "0", "", 0, 500, "How fast what is said is written"))),
@@ -101,6 +109,7 @@ var OfGame = settings(
 	called("letters' colour", colour("textColour", "#1e2a2e", "What is said")),
 	called("box's colour", colour("textPaper", "#fcfaf5", "Behind what is said")),
 	called("names' colour", colour("textNames", "#0f6a6c", "Behind who says it")),
+	called("frame", tile("frameTile", "The first of nine tiles, three by three on their sheet: corners, edges and the middle")),
 	called("who speaks", chosen(GamePortraits, "left=at the left, right=at the right", "On which side of the box")),
 	called("a day lasts", none("for ever", Setting{Key: GameDay, Name: GameDay, Type: Duration, Default: "0", Unit: "seconds", Most: 7200_000, Help: "How long the game's day and night take together"})),
 	called("begins at", number(GameBegins, "8", "o'clock", 0, 23, "The hour at which a new game begins")),

@@ -52,13 +52,14 @@ const (
 	Counts   = "counts"   // a list of whole numbers
 	Shares   = "shares"   // a list of kinds with odds
 	Several  = "several"  // a list of strings, keys of choices
+	Tile     = "tile"     // a whole number, a cell with a tile, or 0
 )
 
 // OwnTypes lists the types that settings of the designer's own can have, in the
 // order in which they are offered.
 var OwnTypes = []string{Text, Number, YesNo, Duration, Colour, Chosen, Words, File, Entity}
 
-var types = append([]string{Counts, Shares, Several}, OwnTypes...)
+var types = append([]string{Counts, Shares, Several, Tile}, OwnTypes...)
 
 // The handles that a number of cells can be dragged by on the map.
 const (
@@ -161,6 +162,10 @@ func none(means string, s Setting) Setting {
 
 func yesno(key string, def Datum, help string) Setting {
 	return Setting{Key: key, Name: key, Type: YesNo, Default: def, Help: help}
+}
+
+func tile(key, help string) Setting {
+	return Setting{Key: key, Name: key, Type: Tile, Default: "0", Help: help}
 }
 
 func written(key, help string) Setting {

@@ -31,6 +31,12 @@ func (s *Setting) read(text string) (d Datum, want string) {
 			return "", "a number of seconds, as 2 or 0.5"
 		}
 		return Of(n), ""
+	case Tile:
+		n, err := strconv.ParseUint(text, 10, 32)
+		if err != nil {
+			return "", "a tile"
+		}
+		return Of(n), ""
 	case YesNo:
 		if text != "yes" && text != "no" {
 			return "", "yes or no"
@@ -126,7 +132,7 @@ func (s *Setting) Text(d Datum) string {
 		d = is
 	}
 	switch s.Type {
-	case Number:
+	case Number, Tile:
 		return string(d)
 	case Duration:
 		return decimals(d.Thousandths() / 1000)
@@ -179,6 +185,9 @@ func (s *Setting) is(d Datum) bool {
 	case Duration:
 		n, err := strconv.ParseInt(string(d), 10, 64)
 		return err == nil && n >= 0 && n < 1e15
+	case Tile:
+		n, err := strconv.ParseUint(string(d), 10, 32)
+		return err == nil && Of(n) == d
 	case YesNo:
 		return d == "true" || d == "false"
 	case Words:

@@ -79,6 +79,8 @@ type View struct {
 	Lights []LightView `json:"lights"`
 	// Seen is what the hero sees and has seen, where it does not see everything.
 	Seen *SightView `json:"seen"`
+	// Goals are where the player is pointed to, in map pixels; nil where nothing points.
+	Goals []grid.Point `json:"goals"`
 	// Way is what is left of the way that the hero goes by itself.
 	Way []grid.Point `json:"way"`
 	// Shows is what leads the hero, where that is not the player: keys held again, or a walk.
@@ -210,6 +212,9 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 	v.Music, v.Key = m.Music()
 	v.Place = st.Doc.Says(g.Language, m.Name)
 	v.Counts, v.Shown = countsOf(g), shownOf(g)
+	if st.Doc.GameValue(kind.GameShowGoals).Yes() {
+		v.Goals = g.Goals()
+	}
 	if now, known, ok := g.Sight(); ok {
 		v.Seen = &SightView{now.Spans(), known.Spans()}
 	}

@@ -95,7 +95,7 @@ func (s *Session) gameInfo(a struct {
 		switch set := &kind.OfGame[i]; set.Type {
 		case kind.Chosen, kind.Colour:
 			out.Is[set.Key] = d.GameValue(set.Key).Word()
-		case kind.Number, kind.YesNo:
+		case kind.Number, kind.YesNo, kind.Tile:
 			out.Is[set.Key] = string(d.GameValue(set.Key))
 		}
 	}

@@ -7,6 +7,7 @@
 	import WireMenu from './WireMenu.svelte'
 	import { drawParticles } from './particles'
 	import { drawDangers } from './dangers'
+	import { drawGoals } from './goals'
 	import { drawShow } from './showing'
 	import { drawVeil } from './veil'
 	import { drawWeather } from './weather'
@@ -98,6 +99,7 @@
 			drawBeyond(top, view, w.play.shown)
 			drawTrails(top, w, m, view, dpr)
 			if (w.hand.holding) drawOverlay(top, w, m, view, { ...press.doing(), hover: null, handles: [] }, dpr)
+			drawGoals(top, view, w.play.shown, dpr)
 			drawShow(top, view, w.play.shown, dpr)
 			drawVeil(top, view, m, w.play.shown)
 		} else {

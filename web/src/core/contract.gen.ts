@@ -212,6 +212,7 @@ export interface View {
 	shown: ShownCounter[]
 	lights: LightView[]
 	seen: SightView
+	goals: Point[]
 	way: Point[]
 	shows: string
 	gone: ID[]

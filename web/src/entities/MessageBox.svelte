@@ -1,6 +1,7 @@
 <script lang="ts">
 	// The message box of the game: what the player reads, folded by the core. A
 	// small one is as large as its place lets all columns be seen.
+	import BoxFrame from './BoxFrame.svelte'
 	import type { ID } from '../core/types'
 	import GripPicture from '../hand/GripPicture.svelte'
 	import { gripOf } from '../hand/looks'
@@ -37,6 +38,9 @@
 	}
 	const size = $derived(sizes[letters || is.textSize] ?? sizes.normal)
 
+	/** The first of the nine tiles of its frame; 0 is a plate of one colour. */
+	const frame = $derived(small ? 0 : Number(is.frameTile) || 0)
+
 	/** Black or white, whichever is read on a colour. */
 	function readOn(colour: string | undefined): string {
 		const n = parseInt(colour?.slice(1) || '0f6a6c', 16)
@@ -59,10 +63,11 @@
 		</div>
 	{/if}
 	<div
-		class="cut {small ? 'text-[min(12px,calc((100cqw-20px)/23))]' : ''}"
+		class="{frame ? 'relative' : 'cut'} {small ? 'text-[min(12px,calc((100cqw-20px)/23))]' : ''}"
 		style:--face={is.textPaper}
 		style:color={is.textColour}
 	>
+		{#if frame}<BoxFrame cell={frame} />{/if}
 		<div class="relative {small ? 'px-2 py-2' : `flex items-end gap-2 px-5 py-4 ${size}`}">
 			<p
 				class="min-h-[3.9em] leading-[1.3] whitespace-pre {is.textFont === 'sans' ? '' : 'font-mono'}"

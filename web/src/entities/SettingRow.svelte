@@ -2,6 +2,7 @@
 	import Undo from '@lucide/svelte/icons/undo'
 	import type { Detail } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
+	import TileChoice from '../hand/TileChoice.svelte'
 	import SharesField from './SharesField.svelte'
 	import SeveralWords from './SeveralWords.svelte'
 	import MessagePreview from './MessagePreview.svelte'
@@ -80,6 +81,8 @@
 					{#if d.key !== 'path' || w.project.kind(o.kind)?.ways}<option value={o.id}>{o.name}</option>{/if}
 				{/each}
 			</select>
+		{:else if d.type === 'tile'}
+			<TileChoice name={d.name} cell={Number(d.value) || 0} set={(cell) => set(String(cell))} />
 		{:else if d.type === 'colour'}
 			<input
 				type="color"

@@ -8,6 +8,7 @@
 	import type { Snippet } from 'svelte'
 	import QuickSlots from './QuickSlots.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
+	import TileIcon from './TileIcon.svelte'
 	import SmallMap from './SmallMap.svelte'
 	import { putIn, timeOf } from './words'
 
@@ -74,19 +75,27 @@
 						{#if heartsHere}
 							<span class="flex items-center" data-testid="hearts">
 								<span class="sr-only">{putIn(words.hearts, { n: view.hearts, all: view.most })}</span>
-								{#each hearts as full, i (i)}<Heart size={14} fill={full ? 'currentColor' : 'none'} />{/each}
+								{#each hearts as full, i (i)}
+									{#if full || Number(is.lostTile) || !Number(is.heartTile)}<TileIcon
+											cell={full ? is.heartTile : is.lostTile}
+											><Heart size={14} fill={full ? 'currentColor' : 'none'} /></TileIcon
+										>{/if}
+								{/each}
 								{#if view.most > most}<span class="ml-1 font-mono">{view.hearts}</span>{/if}
 							</span>
 						{/if}
 						{#if livesHere}
 							<span class="flex items-center gap-1" data-testid="lives" title={putIn(words.lives, { n: view.lives })}
-								><UserPlus size={14} aria-hidden="true" /><span class="sr-only"
+								><TileIcon cell={is.livesTile}><UserPlus size={14} aria-hidden="true" /></TileIcon><span class="sr-only"
 									>{putIn(words.lives, { n: view.lives })}</span
 								><span aria-hidden="true">{view.lives}</span></span
 							>
 						{/if}
 						{#if takenHere}<span class="flex items-center gap-1" data-testid="count"
-								><Gem size={13} aria-hidden="true" />{putIn(words.collected, { n: view.taken, all: view.total })}</span
+								><TileIcon cell={is.collectedTile}><Gem size={13} aria-hidden="true" /></TileIcon>{putIn(
+									words.collected,
+									{ n: view.taken, all: view.total },
+								)}</span
 							>{/if}
 						{#each counters as c (c.id)}<span data-testid="counter">{c.name} <b>{c.is}</b></span>{/each}
 						{#if movesHere}<span
@@ -94,7 +103,8 @@
 									? 'font-semibold text-held'
 									: ''}"
 								data-testid="moves"
-								><Footprints size={13} aria-hidden="true" />{view.counts.movesLeft >= 0
+								><TileIcon cell={is.movesTile}><Footprints size={13} aria-hidden="true" /></TileIcon>{view.counts
+									.movesLeft >= 0
 									? putIn(words.movesLeft, { n: view.counts.movesLeft })
 									: putIn(words.moves, { n: view.counts.moves })}</span
 							>{/if}

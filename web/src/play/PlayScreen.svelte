@@ -6,6 +6,7 @@
 	import { gripOf } from '../hand/looks'
 	import { gameKeys, keyWord } from '../workspace/gameKeys.svelte'
 	import { keys } from '../controls/keys.svelte'
+	import PlayPointer from './PlayPointer.svelte'
 	import PlayPad from './PlayPad.svelte'
 	import Spoken from './Spoken.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
@@ -112,6 +113,7 @@
 					>
 				</div>
 			{/if}
+			{#if Number(info.is.pointerTile) && !w.touch}<PlayPointer cell={Number(info.is.pointerTile)} />{/if}
 			{#if view.line || view.answers.length}<Spoken is={info.is} {letters} />{/if}
 			{#if w.touch}
 				<PlayPad
