@@ -19,7 +19,9 @@ import (
 // could make a result differ from one machine to another, or is no part of the job.
 var allowed = []string{"archive/zip", "bufio", "bytes", "cmp", "compress/flate", "container/heap", "crypto/rand", "crypto/sha256", "embed", "encoding/base32", "encoding/base64",
 	"encoding/binary", "encoding/csv", "encoding/hex", "encoding/json", "encoding/xml", "errors", "fmt", "hash/fnv", "io", "maps", "math/bits", "path", "reflect", "regexp", "slices", "sort",
-	"strconv", "strings", "sync", "sync/atomic", "unicode", "unicode/utf8"}
+	"strconv", "strings", "sync", "sync/atomic", "unicode", "unicode/utf8",
+	// where lines of text may end, by tables
+	"github.com/rivo/uniseg"}
 
 // loose are the packages whose results never reach a document, an edit, play or a
 // proof: they may count with floats. cut looks at pictures and makes guesses that a

@@ -2,13 +2,10 @@ package e2e
 
 import (
 	"azzel/core/author"
-	"azzel/core/cells"
 	"azzel/core/document"
 	"azzel/core/kind"
 	"errors"
 	"fmt"
-	"os"
-	"slices"
 	"strings"
 	"testing"
 
@@ -182,131 +179,6 @@ func TestWhatHappensIsHeard(t *testing.T) {
 	if all := k.eval(`() => azzelSounds.join()`); all != "" {
 		t.Errorf("turned off, %s was heard", all)
 	}
-}
-
-// What is on the screen is shown as tiles of one's own: hearts, the box's frame, the mouse; and goals are pointed to.
-func TestTheScreenIsOnesOwn(t *testing.T) {
-	r := world(t)
-	r.place(document.Entity{Kind: kind.Goal, Name: "Lamp", X: 288, Y: 160, W: 16, H: 16, Rank: 9001})
-	r.place(document.Entity{Kind: kind.Sign, Name: "Board", X: 32, Y: 16, Rank: 9002, Values: []kind.Value{set("says", `"Mind the tide."`)}})
-	k := r.open()
-	k.pressIn("nav button", "Game")
-	tile := func(name string, x, y int) {
-		t.Helper()
-		k.pressIn("main[aria-label=Game] button[aria-label='"+name+": choose a tile…']", "")
-		k.see("[role=dialog]", "Coast")
-		focus := k.eval(`(n) => { const c = document.querySelector('[role=dialog] canvas'); c.focus(); return String(document.activeElement === c) }`, name)
-		if focus != "true" {
-			t.Fatal("the sheet takes no focus")
-		}
-		for range x {
-			k.keys(input.ArrowRight)
-		}
-		for range y {
-			k.keys(input.ArrowDown)
-		}
-		k.keys(input.Enter)
-		k.gone("[role=dialog]")
-	}
-	tile("heart", 1, 0)
-	tile("frame", 0, 0)
-	tile("pointer", 2, 0)
-	k.eval(`() => { document.querySelector("[aria-label='points to goals']").click(); return '' }`)
-	k.stored(func(d *document.Document) error {
-		got := fmt.Sprintf("%s %s %s", d.GameValue("heartTile"), d.GameValue("frameTile"), d.GameValue("pointerTile"))
-		return want("the tiles", got, fmt.Sprint(cells.TileCell(1, 1), cells.TileCell(1, 0), cells.TileCell(1, 2)))
-	})
-	k.accessible("Game with tiles")
-	k.pressIn("nav button", "Map")
-	k.focusMap()
-	k.keys(input.KeyP)
-	k.see("[data-testid=playing]", "Playing Quay")
-	within(t, soon, func() error {
-		return want("a heart of tiles, and a goal pointed to", k.eval(`() => document.querySelectorAll('[data-testid=hearts] canvas').length`)+fmt.Sprint(k.drawn("map", "176,109,0") > 20), "3true")
-	})
-	k.move(k.at(6, 6))
-	k.see("[data-testid=pointer]", "")
-	within(t, soon, func() error {
-		return want("the mouse itself", k.eval(`() => getComputedStyle(document.querySelector('[data-testid=map]')).cursor`), "none")
-	})
-	within(t, soon, func() error {
-		k.keys(input.ArrowUp, input.KeyE)
-		return contains(k.eval(`() => document.querySelector('[data-testid=line]')?.textContent ?? ''`), "Mind the tide")
-	})
-	within(t, soon, func() error {
-		return want("the frame is drawn", k.eval(`() => { const c = document.querySelector('[data-testid=frame]'); return String(c.width > 100 && c.getContext('2d').getImageData(0, 0, c.width, c.height).data.some((v) => v > 0)) }`), "true")
-	})
-}
-
-// A sound of one's own is brought in, seen as a wave, trimmed, and heard in the place of what is said, in the game and on the page that plays.
-func TestOwnSoundsAreHeard(t *testing.T) {
-	k := startWith(t, nil).open()
-	k.pressIn("nav button", "Game")
-	k.brings("A sound: WAV, OGG, MP3 or FLAC", file(t, "notes.ogg", []byte("salt")))
-	k.notice("That is no sound that can be read")
-	for _, form := range document.SoundForms {
-		data, err := os.ReadFile("../server/testdata/bell." + form)
-		must(t, err)
-		k.brings("A sound: WAV, OGG, MP3 or FLAC", file(t, "Bell "+form+"."+form, data))
-		k.stored(func(d *document.Document) error {
-			if !slices.ContainsFunc(d.Sounds.All(), func(s *document.Sound) bool { return s.Name == "Bell "+form && s.Form == form }) {
-				return fmt.Errorf("no %s is stored", form)
-			}
-			return nil
-		})
-	}
-	const card = "article[aria-label='Bell wav']"
-	k.see(card, "It is heard nowhere yet")
-	within(t, soon, func() error {
-		return want("the wave is drawn", k.eval(`(s) => { const c = document.querySelector(s + ' canvas'); return String(c.width > 50 && c.getContext('2d').getImageData(0, 0, c.width, c.height).data.some((v) => v > 0)) }`, card), "true")
-	})
-	bell := func(d *document.Document) *document.Sound {
-		for _, s := range d.Sounds.All() {
-			if s.Name == "Bell wav" {
-				return s
-			}
-		}
-		return &document.Sound{}
-	}
-	focus := func(s string) { k.eval(`(s) => { document.querySelector(s).focus(); return '' }`, s) }
-	focus(card + " [aria-label='Begins at']")
-	k.keys(input.ArrowRight, input.ArrowRight)
-	focus(card + " [aria-label='Ends at']")
-	k.keys(input.ArrowLeft)
-	k.stored(func(d *document.Document) error {
-		return want("the part", fmt.Sprint(bell(d).From, bell(d).To), "20 190")
-	})
-	k.option(card+" select[aria-label='Heard when']", "on plain ground")
-	k.pressIn(card+" button", "Hear it then")
-	k.see(card+" ul[aria-label='Heard when']", "on plain ground")
-	k.option(card+" select[aria-label='Heard when']", "the music")
-	k.pressIn(card+" button", "Hear it then")
-	k.stored(func(d *document.Document) error {
-		return want("what it is heard as", fmt.Sprint(bell(d).As), "[{step plain  } {music  }]")
-	})
-	k.accessible("Game with sounds")
-	heard := func() {
-		t.Helper()
-		within(t, soon, func() error {
-			if all := k.eval(`() => azzelSounds.join()`); !strings.Contains(all, "step plain: Bell wav") {
-				return fmt.Errorf("it was not heard, but %s", all)
-			}
-			return nil
-		})
-	}
-	k.tried()
-	walked := func() {
-		k.press("Choose a map")
-		k.pressIn("main ol button", "One Crate")
-		k.see("[data-testid=place]", "One Crate")
-		k.steps("rr")
-		heard()
-	}
-	walked()
-	k.visit("/p/" + k.rig.project)
-	k.ready()
-	k.alone(1280, 800)
-	walked()
 }
 
 // Game sets what is around the maps, stored and undone as all else, and seen beside it at once; the game there is played and

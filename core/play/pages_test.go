@@ -42,6 +42,26 @@ func TestPagesFoldIntoTheBox(t *testing.T) {
 	}
 }
 
+// Lines end where the script allows it, spaced or not, and nowhere else; wide characters take two columns.
+func TestLinesEndWhereTheyMay(t *testing.T) {
+	for _, c := range []struct{ text, want string }{
+		{"The tide is coming in; light all of the three beacons at once", "The tide is coming in; light all of/the three beacons at once"},
+		{"潮が満ちてくる。三つの灯台に火をともせ、夜番よ。", "潮が満ちてくる。三つの灯台に火をとも/せ、夜番よ。"},
+		{"ابتعد عن الشاطئ قبل أن يعود الماء إلى الرصيف", "ابتعد عن الشاطئ قبل أن يعود الماء إلى/الرصيف"},
+		{"Die Flut kommt in genau zwei Stunden\u00a0!", "Die Flut kommt in genau zwei Stunden\u00a0!"},
+		{"Half of the crystals belongs to the lamp-keeper", "Half of the crystals belongs to the/lamp-keeper"},
+		{"Nobody has seen an old warden of lamp-house", "Nobody has seen an old warden of lamp-/house"},
+	} {
+		got := play.PagesOf(c.text)
+		if is := strings.Join(got.Pages[0], "/"); is != c.want {
+			t.Errorf("%s\nis folded as\n%s\nnot\n%s", c.text, is, c.want)
+		}
+		if got.Broken != c.text {
+			t.Errorf("of %q becomes %q", c.text, got.Broken)
+		}
+	}
+}
+
 func FuzzPages(f *testing.F) {
 	f.Add("Low tide. Three beacons to light.\n\nGo.")
 	f.Add("ß\x00" + strings.Repeat("æ", 200))

@@ -5,6 +5,7 @@
 	import PlayScreen from '../play/PlayScreen.svelte'
 	import SoundTick from '../play/SoundTick.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
+	import { directionOf } from '../rules/languages'
 	import Backdrop from './Backdrop.svelte'
 	import Credits from './Credits.svelte'
 	import Ended from './Ended.svelte'
@@ -24,6 +25,7 @@
 	// svelte-ignore state_referenced_locally
 	const player = new Player(w, key, canvas)
 	const view = $derived(w.play.view)
+	const tongue = $derived(player.language || player.info.language)
 	const over = $derived((player.began && view?.show.over) || '')
 
 	onMount(() => {
@@ -106,6 +108,8 @@
 	bind:this={holder}
 	class="@container relative isolate h-full overflow-hidden bg-night"
 	aria-label={player.info.title}
+	lang={tongue}
+	dir={directionOf(tongue)}
 	onkeydown={(e) => !grabs && keydown(e)}
 	data-testid="game"
 >
