@@ -7,6 +7,7 @@ import (
 	"azzel/core/sample"
 	"errors"
 	"fmt"
+	"slices"
 	"testing"
 
 	"github.com/go-rod/rod"
@@ -186,5 +187,62 @@ func TestATilesPanelFits(t *testing.T) {
 	k.see("[aria-label=Tile] h2", "Tile 0")
 	within(t, soon, func() error {
 		return want("what is too broad", k.eval(`() => [...document.querySelectorAll('aside, section')].filter((e) => e.scrollWidth > e.clientWidth + 1 && e.offsetParent).map((e) => e.getAttribute('aria-label')).join()`), "")
+	})
+}
+
+// Of the frames of an animated tile, which stand beside each other, a part is selected, moved and copied over to the next; all of
+// it is one edit.
+func TestPixelsOfFrames(t *testing.T) {
+	r := startWith(t, nil)
+	k := r.open()
+	set := r.doc().TilesetsInOrder()[0]
+	i := slices.IndexFunc(set.Infos, func(o document.TileInfo) bool { return len(o.Frames) > 1 })
+	if i < 0 {
+		t.Fatal("the demo has no animated tile")
+	}
+	tile := set.Infos[i].Tile
+	k.pressIn("nav button", "Tilesets")
+	columns, _ := set.Cut.Tiles(set.Width, set.Height)
+	k.click(k.onSheet(256, tile, columns, middleOf))
+	k.pressIn("section[aria-label=Tile] button", "Pixels…")
+	k.find("[role=dialog] [aria-label=Frames] button", "")
+	frames := k.eval(`() => document.querySelectorAll('[role=dialog] [aria-label=Frames] button').length`)
+	if frames < "2" {
+		t.Fatalf("%s frames stand there", frames)
+	}
+	b := k.box("[data-testid=pixels]")
+	in := func(x, y float64) proto.Point { return proto.NewPoint(b.X+x*24+12, b.Y+y*24+12) }
+	pixel := func(x, y int) string {
+		return k.eval(`(x, y) => [...document.querySelector('[data-testid=pixels]').getContext('2d').getImageData(x * 24 + 8, y * 24 + 8, 1, 1).data].join()`, x, y)
+	}
+	// a dot of a colour that nothing else has, which is selected and moved
+	k.eval(`() => { const c = document.querySelector('[role=dialog] input[type=color]'); c.value = '#fe01dc'; c.dispatchEvent(new Event('input', { bubbles: true })); return '' }`)
+	k.click(in(3, 3))
+	within(t, soon, func() error { return want("a dot", pixel(3, 3), "254,1,220,255") })
+	k.pressIn("[role=dialog] button", "selection")
+	k.drag(proto.InputMouseButtonLeft, in(2, 2), in(4, 4))
+	k.drag(proto.InputMouseButtonLeft, in(3, 3), in(10, 8))
+	within(t, soon, func() error {
+		return want("it is moved", pixel(10, 8)+" "+fmt.Sprint(pixel(3, 3) != "254,1,220,255"), "254,1,220,255 true")
+	})
+	k.with(input.ControlLeft, input.KeyC)
+	k.eval(`() => { [...document.querySelectorAll('[role=dialog] [aria-label=Frames] button')].find((b) => b.ariaPressed !== 'true').click(); return '' }`)
+	within(t, soon, func() error {
+		return want("the other frame has none", fmt.Sprint(pixel(10, 8) != "254,1,220,255"), "true")
+	})
+	k.with(input.ControlLeft, input.KeyV)
+	within(t, soon, func() error { return want("it is copied over", pixel(10, 8), "254,1,220,255") })
+	k.accessibleIn("[role=dialog]", "the pixels of frames")
+	k.press("Keep it")
+	k.notice("2 tiles of Coast are drawn otherwise")
+	k.stored(func(d *document.Document) error {
+		if d.TilesetsInOrder()[0].Picture == set.Picture {
+			return errors.New("the picture is as it was")
+		}
+		return nil
+	})
+	k.press("Undo")
+	k.stored(func(d *document.Document) error {
+		return want("the picture", d.TilesetsInOrder()[0].Picture, set.Picture)
 	})
 }

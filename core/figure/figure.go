@@ -1,5 +1,5 @@
 // Package figure draws figures out of parts: heads, hair, coats, tools in colours of one's choice, looking four ways, standing
-// and in two steps. The same wish gives the same pixels.
+// and in two steps; and houses, trees and rocks of some cells. The same wish gives the same pixels.
 package figure
 
 import (
@@ -153,7 +153,7 @@ func (p pic) turned() (out pic) {
 	return out
 }
 
-// put lays a picture into the sheet. Twice as large its corners are rounded as the neighbours ask (Scale2x, Mazzoleni 2001).
+// put lays a picture into the sheet.
 func (s *Sheet) put(p pic, frame, row, size int) {
 	at := func(x, y int) pixel {
 		if x < 0 || y < 0 || x >= Side || y >= Side {
@@ -171,25 +171,31 @@ func (s *Sheet) put(p pic, frame, row, size int) {
 				set(x, y, c)
 				continue
 			}
-			up, right, left, down := at(x, y-1), at(x+1, y), at(x-1, y), at(x, y+1)
-			four := [4]pixel{c, c, c, c}
-			if left == up && left != down && up != right {
-				four[0] = up
-			}
-			if up == right && up != left && right != down {
-				four[1] = right
-			}
-			if down == left && down != right && left != up {
-				four[2] = left
-			}
-			if right == down && right != up && down != left {
-				four[3] = right
-			}
-			for i, o := range four {
+			for i, o := range twice(at, x, y) {
 				set(2*x+i%2, 2*y+i/2, o)
 			}
 		}
 	}
+}
+
+// twice are the four pixels that one becomes twice as large: its corners are rounded as the neighbours ask (Scale2x, Mazzoleni 2001).
+func twice(at func(x, y int) pixel, x, y int) [4]pixel {
+	c := at(x, y)
+	up, right, left, down := at(x, y-1), at(x+1, y), at(x-1, y), at(x, y+1)
+	four := [4]pixel{c, c, c, c}
+	if left == up && left != down && up != right {
+		four[0] = up
+	}
+	if up == right && up != left && right != down {
+		four[1] = right
+	}
+	if down == left && down != right && left != up {
+		four[2] = left
+	}
+	if right == down && right != up && down != left {
+		four[3] = right
+	}
+	return four
 }
 
 // coloursOf are the colours of the letters, lighter and darker ones with them.
@@ -199,17 +205,24 @@ func coloursOf(w Wish) (map[byte]pixel, error) {
 		text          string
 		is, light, lo byte
 	}{{w.Skin, 's', 0, 'S'}, {w.HairColour, 'h', 'H', 'l'}, {w.CoatColour, 'c', 'C', 'd'}, {w.LegColour, 'b', 0, 'B'}, {w.ToolColour, 'T', 0, 't'}} {
-		n, err := strconv.ParseUint(o.text[min(1, len(o.text)):], 16, 32)
-		if err != nil || len(o.text) != 7 || o.text[0] != '#' {
-			return nil, fmt.Errorf("“%.20s” is no colour: give six digits, as #e3a52f", o.text)
+		c, err := colourOf(o.text)
+		if err != nil {
+			return nil, err
 		}
-		c := pixel{byte(n >> 16), byte(n >> 8), byte(n), 255}
 		out[o.is], out[o.lo] = c, c.shaded(-1)
 		if o.light != 0 {
 			out[o.light] = c.shaded(1)
 		}
 	}
 	return out, nil
+}
+
+func colourOf(text string) (pixel, error) {
+	n, err := strconv.ParseUint(text[min(1, len(text)):], 16, 32)
+	if err != nil || len(text) != 7 || text[0] != '#' {
+		return pixel{}, fmt.Errorf("“%.20s” is no colour: give six digits, as #e3a52f", text)
+	}
+	return pixel{byte(n >> 16), byte(n >> 8), byte(n), 255}, nil
 }
 
 // shaded is a colour in more light, or in less, which is colder.

@@ -537,6 +537,16 @@ export interface DrawnFigure {
 	pixels: string
 }
 
+export interface SceneryWish {
+	what: string
+	wide: number
+	tall: number
+	colour: string
+	second: string
+	size: number
+	seed: number
+}
+
 export interface AreaArgs {
 	map: ID
 	layer: ID
@@ -1989,6 +1999,15 @@ export interface Methods {
 	addRecording: { args: {
 		name: string
 	}; answer: Outcome }
+	addScenery: { args: {
+		number: number
+		picture: string
+		width: number
+		height: number
+		size: number
+		what: string
+		name: string
+	}; answer: Outcome }
 	addSound: { args: Draft<Sound>; answer: Outcome }
 	addTileset: { args: Draft<Tileset>; answer: Outcome }
 	addVariant: { args: {
@@ -2080,6 +2099,7 @@ export interface Methods {
 	}; answer: View }
 	draftRule: { args: RuleTextArgs; answer: Outcome }
 	drawFigure: { args: FigureWish; answer: DrawnFigure }
+	drawScenery: { args: SceneryWish; answer: DrawnFigure }
 	dropLanguage: { args: LanguageArgs; answer: Outcome }
 	dropWordings: { args: {}; answer: Outcome }
 	duplicateLayer: { args: {

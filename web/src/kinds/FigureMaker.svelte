@@ -2,6 +2,8 @@
 	import Dices from '@lucide/svelte/icons/dices'
 	import { Dialog } from 'bits-ui'
 	import type { FigureWish, Taken } from '../core/types'
+	import ColourRow from '../controls/ColourRow.svelte'
+	import { drawnPicture } from '../draw/drawn'
 	import { send } from '../live/http'
 	import { workspace } from '../workspace/workspace.svelte'
 
@@ -46,17 +48,7 @@
 		['walker', 'an enemy that walks'],
 	] as const
 
-	const sheet = $derived.by(() => {
-		const { width, height, pixels } = w.project.ask('drawFigure', $state.snapshot(wish))
-		const data = new ImageData(
-			Uint8ClampedArray.from(atob(pixels), (c) => c.charCodeAt(0)),
-			width,
-			height,
-		)
-		const canvas = new OffscreenCanvas(width, height)
-		canvas.getContext('2d')!.putImageData(data, 0, 0)
-		return canvas
-	})
+	const sheet = $derived(drawnPicture(w.project.ask('drawFigure', $state.snapshot(wish))))
 
 	let shown = $state<HTMLCanvasElement>()
 	$effect(() => {
@@ -131,25 +123,7 @@
 				{/each}
 				<div class="flex flex-col gap-1">
 					{#each names as [key, title] (key)}
-						<div class="flex items-center gap-1" role="group" aria-label="Colour of {title}">
-							<span class="w-20 text-dim">{title}</span>
-							{#each palette[key] as c (c)}
-								<button
-									class="size-7 border-2 {wish[key] === c ? 'border-ink' : 'border-transparent'}"
-									style:background={c}
-									aria-label="{title} {c}"
-									aria-pressed={wish[key] === c}
-									onclick={() => (wish[key] = c)}
-								></button>
-							{/each}
-							<input
-								type="color"
-								class="h-7 w-10"
-								aria-label="Any colour for {title}"
-								value={wish[key]}
-								oninput={(e) => (wish[key] = e.currentTarget.value)}
-							/>
-						</div>
+						<ColourRow {title} palette={palette[key]} bind:value={wish[key]} />
 					{/each}
 				</div>
 				<div class="flex flex-wrap items-end gap-3 border-t border-line pt-4">

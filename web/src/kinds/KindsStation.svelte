@@ -45,12 +45,15 @@
 	}
 </script>
 
-<FigureMaker bind:open={w.figuring} made={(id) => ([w.kindId, query] = [id, ''])} />
+<FigureMaker
+	bind:open={() => w.making === 'figure', (on) => (w.making = on ? 'figure' : '')}
+	made={(id) => ([w.kindId, query] = [id, ''])}
+/>
 <div class="grid min-h-0 grid-cols-[264px_minmax(0,1fr)_260px]">
 	<aside class="flex min-h-0 flex-col border-r border-line" aria-label="Kinds">
 		<div class="flex flex-col gap-2 p-2">
 			<button class="button button-main" onclick={() => add('')}><Plus size={15} /> A kind from nothing</button>
-			<button class="button" onclick={() => (w.figuring = true)}><PersonStanding size={15} /> A figure…</button>
+			<button class="button" onclick={() => (w.making = 'figure')}><PersonStanding size={15} /> A figure…</button>
 			<SearchField bind:value={query} label="Search kinds" />
 		</div>
 		<div class="min-h-0 grow overflow-y-auto pb-2" {@attach roving}>

@@ -2,55 +2,36 @@
 	import FlipHorizontal2 from '@lucide/svelte/icons/flip-horizontal-2'
 	import FlipVertical2 from '@lucide/svelte/icons/flip-vertical-2'
 	import { Dialog } from 'bits-ui'
-	import type { Taken, Tileset } from '../core/types'
-	import { Pictures, tileRect } from '../draw/pictures'
+	import type { Rect, Taken, Tileset } from '../core/types'
+	import { cellOf, tileRect } from '../draw/pictures'
 	import { send } from '../live/http'
 	import { workspace } from '../workspace/workspace.svelte'
+	import PixelFrame from './PixelFrame.svelte'
+	import { framesOf, PixelWork } from './pixels.svelte'
 
-	// One tile, pixel by pixel: a colour is put down as dots, as a fill, or in place of all that are alike. What is kept is
-	// one edit of the tileset.
+	// Tiles pixel by pixel: a colour is put down as dots, as a fill, or in place of all that are alike; what is selected is moved,
+	// mirrored and copied. The frames of one stand beside each other. What is kept is one edit of the tileset.
 	let { set: t, tile, open = $bindable(false) }: { set: Tileset; tile: number; open: boolean } = $props()
 	const w = workspace()
-	const r = $derived(tileRect(t, tile))
 	const side = 384
-	const scale = $derived(Math.max(1, Math.floor(side / Math.max(r.w, r.h))))
-	/** The pixels as they were. */
-	let first: ImageData | null = null
-	/** The pixels, and those of before each press. */
-	let pixels = $state.raw<ImageData | null>(null)
-	let past = $state.raw<ImageData[]>([])
-	let colours = $state.raw<string[]>([])
-	let colour = $state('#1f2a33')
-	let shape = $state<'dots' | 'fill' | 'all alike'>('dots')
+	const scale = $derived(Math.max(1, Math.floor(side / Math.max(t.cut.cellWidth, t.cut.cellHeight))))
+	let work = $state.raw<PixelWork | null>(null)
 	let at = $state({ x: 0, y: 0 })
 	let busy = $state(false)
+	let before = $state(false)
 	let canvas = $state<HTMLCanvasElement>()
 	let around = $state<HTMLCanvasElement>()
 	let down = 0
-
-	const hex = (d: Uint8ClampedArray, i: number) =>
-		'#' + [d[i], d[i + 1], d[i + 2]].map((n) => n.toString(16).padStart(2, '0')).join('')
+	let start = { x: 0, y: 0 }
+	let moves = false
+	let moving = $state(0)
 
 	async function begin() {
-		;[past, pixels, at] = [[], null, { x: 0, y: 0 }]
-		const bitmap = await createImageBitmap(await Pictures.source(t.picture))
-		const whole = new OffscreenCanvas(t.width, t.height)
-		const ctx = whole.getContext('2d')!
-		ctx.drawImage(bitmap, 0, 0)
-		pixels = first = ctx.getImageData(r.x, r.y, r.w, r.h)
-		// the colours that the sheet has most of, those of the tile first
-		const counts = new Map<string, number>()
-		for (const [data, times] of [
-			[pixels.data, 1000],
-			[ctx.getImageData(0, 0, Math.min(t.width, 512), Math.min(t.height, 512)).data, 1],
-		] as const)
-			for (let i = 0; i < data.length; i += 4)
-				if (data[i + 3] === 255) counts.set(hex(data, i), (counts.get(hex(data, i)) ?? 0) + times)
-		colours = [...counts]
-			.sort((a, b) => b[1] - a[1])
-			.slice(0, 30)
-			.map(([c]) => c)
-		colour = colours[0] ?? colour
+		at = { x: 0, y: 0 }
+		const next = new PixelWork(t, framesOf(t, tile, w.project.head.kinds, cellOf(t.number, tile)))
+		next.tile = tile
+		await next.begin()
+		work = next
 	}
 
 	function base64(bytes: Uint8ClampedArray): string {
@@ -59,72 +40,11 @@
 		return btoa(out)
 	}
 
-	const copy = (of: ImageData) => new ImageData(new Uint8ClampedArray(of.data), of.width, of.height)
-
-	function change(to: (next: ImageData) => void, goesOn = false) {
-		if (!pixels) return
-		const next = copy(pixels)
-		to(next)
-		if (!goesOn) past = [...past, pixels].slice(-200)
-		pixels = next
-	}
-
-	function undo() {
-		const before = past.at(-1)
-		if (!before) return
-		past = past.slice(0, -1)
-		pixels = before
-	}
-
-	/** Puts the colour down at a pixel, or takes away what is there. */
-	function put(x: number, y: number, clear: boolean, goesOn = false) {
-		if (!pixels || x < 0 || y < 0 || x >= r.w || y >= r.h) return
-		const n = parseInt(colour.slice(1), 16)
-		const to = clear ? [0, 0, 0, 0] : [(n >> 16) & 255, (n >> 8) & 255, n & 255, 255]
-		change((next) => {
-			const d = next.data
-			const key = (i: number) => (d[i + 3] === 0 ? -1 : (d[i] << 16) | (d[i + 1] << 8) | d[i + 2])
-			const first = 4 * (y * r.w + x)
-			const was = key(first)
-			const paint = (i: number) => d.set(to, i)
-			if (shape === 'dots') return paint(first)
-			if (shape === 'all alike') {
-				for (let i = 0; i < d.length; i += 4) if (key(i) === was) paint(i)
-				return
-			}
-			const seen = new Uint8Array(r.w * r.h)
-			const todo = [y * r.w + x]
-			seen[todo[0]] = 1
-			while (todo.length) {
-				const p = todo.pop()!
-				const [px, py] = [p % r.w, Math.floor(p / r.w)]
-				for (const [nx, ny] of [
-					[px - 1, py],
-					[px + 1, py],
-					[px, py - 1],
-					[px, py + 1],
-				]) {
-					const o = ny * r.w + nx
-					if (nx < 0 || ny < 0 || nx >= r.w || ny >= r.h || seen[o] || key(4 * o) !== was) continue
-					seen[o] = 1
-					todo.push(o)
-				}
-			}
-			for (let p = 0; p < seen.length; p++) if (seen[p]) paint(4 * p)
-		}, goesOn)
-	}
-
-	/** Takes every pixel from another place. */
-	function moved(from: (x: number, y: number) => [number, number]) {
-		change((next) => {
-			const d = pixels!.data
-			for (let y = 0; y < r.h; y++)
-				for (let x = 0; x < r.w; x++) {
-					const [fx, fy] = from(x, y)
-					const i = 4 * (((fy + r.h) % r.h) * r.w + ((fx + r.w) % r.w))
-					next.data.set(d.subarray(i, i + 4), 4 * (y * r.w + x))
-				}
-		})
+	function small(of: ImageData | undefined): OffscreenCanvas | null {
+		if (!of) return null
+		const out = new OffscreenCanvas(of.width, of.height)
+		out.getContext('2d')!.putImageData(of, 0, 0)
+		return out
 	}
 
 	function draw(on: HTMLCanvasElement, tile: OffscreenCanvas, by: number, times: number) {
@@ -132,55 +52,85 @@
 		ctx.imageSmoothingEnabled = false
 		ctx.clearRect(0, 0, on.width, on.height)
 		for (let y = 0; y < times; y++)
-			for (let x = 0; x < times; x++) ctx.drawImage(tile, x * r.w * by, y * r.h * by, r.w * by, r.h * by)
+			for (let x = 0; x < times; x++)
+				ctx.drawImage(tile, x * tile.width * by, y * tile.height * by, tile.width * by, tile.height * by)
 		return ctx
 	}
 
+	// several frames are seen one after the other, as they will be
 	$effect(() => {
-		if (!pixels || !canvas || !around) return
-		const small = new OffscreenCanvas(r.w, r.h)
-		small.getContext('2d')!.putImageData(pixels, 0, 0)
-		draw(around, small, Math.max(1, Math.floor(40 / Math.max(r.w, r.h))), 3)
-		const ctx = draw(canvas, small, scale, 1)
+		if (!work || work.tiles.length < 2 || !w.animated) return
+		const { length } = work.tiles
+		const timer = setInterval(() => (moving = (moving + 1) % length), 180)
+		return () => clearInterval(timer)
+	})
+	$effect(() => {
+		if (!work || !around) return
+		const shown = work.tiles.length > 1 ? work.all.get(work.tiles[moving % work.tiles.length]) : work.pixels
+		const is = small(shown)
+		if (is) draw(around, is, Math.max(1, Math.floor(40 / Math.max(is.width, is.height))), 3)
+	})
+	$effect(() => {
+		const is = small(work?.pixels)
+		if (!work || !is || !canvas) return
+		const ctx = draw(canvas, is, scale, 1)
+		const last = before && small(work.all.get(work.tiles[work.tiles.indexOf(work.tile) - 1] ?? -1))
+		if (last) {
+			ctx.globalAlpha = 0.35
+			ctx.drawImage(last, 0, 0, last.width * scale, last.height * scale)
+			ctx.globalAlpha = 1
+		}
 		if (scale >= 6) {
 			ctx.fillStyle = 'rgb(120 120 120 / 0.25)'
-			for (let x = 1; x < r.w; x++) ctx.fillRect(x * scale, 0, 1, canvas.height)
-			for (let y = 1; y < r.h; y++) ctx.fillRect(0, y * scale, canvas.width, 1)
+			for (let x = 1; x < is.width; x++) ctx.fillRect(x * scale, 0, 1, canvas.height)
+			for (let y = 1; y < is.height; y++) ctx.fillRect(0, y * scale, canvas.width, 1)
 		}
-		ctx.strokeStyle = '#e2a52a'
-		ctx.lineWidth = 2
-		ctx.strokeRect(at.x * scale + 1, at.y * scale + 1, Math.max(2, scale - 2), Math.max(2, scale - 2))
+		const frame = (r: Rect, colour: string) => {
+			ctx.lineWidth = 4
+			ctx.strokeStyle = '#1e2a2e'
+			ctx.strokeRect(r.x * scale + 1, r.y * scale + 1, Math.max(2, r.w * scale - 2), Math.max(2, r.h * scale - 2))
+			ctx.lineWidth = 2
+			ctx.strokeStyle = colour
+			ctx.strokeRect(r.x * scale + 1, r.y * scale + 1, Math.max(2, r.w * scale - 2), Math.max(2, r.h * scale - 2))
+		}
+		if (work.area) frame(work.area, '#fcfaf5')
+		frame({ ...at, w: 1, h: 1 }, '#e2a52a')
 	})
 
 	const spot = (e: PointerEvent) => {
 		const b = canvas!.getBoundingClientRect()
 		return {
-			x: Math.floor(((e.clientX - b.left) / b.width) * r.w),
-			y: Math.floor(((e.clientY - b.top) / b.height) * r.h),
+			x: Math.floor(((e.clientX - b.left) / b.width) * t.cut.cellWidth),
+			y: Math.floor(((e.clientY - b.top) / b.height) * t.cut.cellHeight),
 		}
 	}
 
-	function pick(x: number, y: number) {
-		const i = 4 * (y * r.w + x)
-		if (pixels && pixels.data[i + 3]) colour = hex(pixels.data, i)
-	}
-
 	function press(e: PointerEvent) {
+		if (!work) return
 		const p = spot(e)
-		at = p
-		if (e.altKey) return pick(p.x, p.y)
+		at = start = p
+		if (e.altKey) return work.pick(p.x, p.y)
 		canvas!.setPointerCapture(e.pointerId)
 		down = e.button === 2 ? 2 : 1
-		put(p.x, p.y, down === 2)
+		if (work.shape !== 'selection') return work.put(p.x, p.y, down === 2)
+		moves = down === 1 && work.lifts(p.x, p.y)
+		if (moves) work.lift()
+		else work.area = null
 	}
 
 	function drag(e: PointerEvent) {
-		if (!down || shape !== 'dots') return
+		if (!down || !work) return
 		const p = spot(e)
+		if (work.shape === 'selection') {
+			if (moves) work.carry(p.x - start.x, p.y - start.y)
+			else work.select(start, p)
+			return
+		}
+		if (work.shape !== 'dots') return
 		// a fast hand leaves no gaps
 		const steps = Math.max(Math.abs(p.x - at.x), Math.abs(p.y - at.y), 1)
 		for (let i = 1; i <= steps; i++)
-			put(
+			work.put(
 				Math.round(at.x + ((p.x - at.x) * i) / steps),
 				Math.round(at.y + ((p.y - at.y) * i) / steps),
 				down === 2,
@@ -189,34 +139,68 @@
 		at = p
 	}
 
+	function up() {
+		if (moves) work?.drop()
+		down = 0
+		moves = false
+	}
+
 	function keydown(e: KeyboardEvent) {
 		const step = { ArrowUp: [0, -1], ArrowDown: [0, 1], ArrowLeft: [-1, 0], ArrowRight: [1, 0] }[e.key]
+		if (!work) return
 		if (step) {
+			const from = at
 			at = {
-				x: Math.max(0, Math.min(r.w - 1, at.x + step[0])),
-				y: Math.max(0, Math.min(r.h - 1, at.y + step[1])),
+				x: Math.max(0, Math.min(work.w - 1, at.x + step[0])),
+				y: Math.max(0, Math.min(work.h - 1, at.y + step[1])),
 			}
-		} else if (e.key === 'Enter' || e.key === ' ') put(at.x, at.y, false)
-		else if (e.key === 'Delete' || e.key === 'Backspace') put(at.x, at.y, true)
-		else if (e.key.toLowerCase() === 'i') pick(at.x, at.y)
+			if (e.shiftKey) {
+				if (!work.area) start = from
+				work.shape = 'selection'
+				work.select(start, at)
+			}
+		} else if (e.key === 'Enter' || e.key === ' ') work.put(at.x, at.y, false)
+		else if (e.key === 'Delete' || e.key === 'Backspace') {
+			if (work.area) work.erase()
+			else work.put(at.x, at.y, true)
+		} else if (e.key.toLowerCase() === 'i') work.pick(at.x, at.y)
+		else return
+		e.preventDefault()
+	}
+
+	/** Keys of the whole sheet: undo, copy and paste, and out of what is selected first. */
+	function keys(e: KeyboardEvent) {
+		e.stopPropagation()
+		if (!work) return
+		if (e.key === 'Escape' && work.area) work.area = null
+		else if (!(e.ctrlKey || e.metaKey)) return
+		else if (e.key.toLowerCase() === 'z') work.undo()
+		else if (e.key.toLowerCase() === 'c') work.copy()
+		else if (e.key.toLowerCase() === 'v') work.paste()
+		else if (e.key.toLowerCase() === 'a') work.select({ x: 0, y: 0 }, { x: work.w - 1, y: work.h - 1 })
 		else return
 		e.preventDefault()
 	}
 
 	async function keep() {
-		if (!pixels || !first) return
+		const all = work?.changed() ?? []
+		if (!all.length) return (open = false)
 		busy = true
 		try {
-			const ask = { picture: t.picture, part: r, was: base64(first.data), is: base64(pixels.data) }
-			const { picture, width, height } = await send<Taken>(
-				`/api/projects/${w.project.id}/pictures/pixels`,
-				JSON.stringify(ask),
-			)
+			let picture = t.picture
+			let taken: Taken | null = null
+			for (const { tile, was, is } of all) {
+				const ask = { picture, part: tileRect(t, tile), was: base64(was.data), is: base64(is.data) }
+				taken = await send<Taken>(`/api/projects/${w.project.id}/pictures/pixels`, JSON.stringify(ask))
+				picture = taken.picture
+			}
+			const { width, height } = taken!
 			w.scene.pictures.retry(picture)
 			const match = Array.from({ length: t.columns * t.rows }, (_, i) => i)
 			const made = w.project.make('recut', { id: t.id, recut: { picture, width, height, cut: t.cut, match } })
 			open = false
-			w.notices.say(`Tile ${tile} of ${t.name} is drawn otherwise.`, 'done', w.project.undoOf(made))
+			const what = all.length > 1 ? `${all.length} tiles of ${t.name} are` : `Tile ${all[0].tile} of ${t.name} is`
+			w.notices.say(`${what} drawn otherwise.`, 'done', w.project.undoOf(made))
 		} catch (e) {
 			w.notices.wrong(e)
 		}
@@ -231,89 +215,107 @@
 			class="cut fixed top-1/2 left-1/2 z-50 flex max-h-[94vh] w-[min(720px,94vw)] -translate-x-1/2 -translate-y-1/2 flex-col outline-none"
 			preventScroll={false}
 			onOpenAutoFocus={() => void begin()}
-			onkeydown={(e) => {
-				e.stopPropagation()
-				if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z') (e.preventDefault(), undo())
-			}}
+			onkeydown={keys}
+			escapeKeydownBehavior={work?.area ? 'ignore' : 'close'}
 		>
 			<div class="flex flex-col gap-3 overflow-y-auto p-5">
-				<Dialog.Title class="text-[19px] font-semibold">Pixels of tile {tile}</Dialog.Title>
+				<Dialog.Title class="text-[19px] font-semibold">Pixels of tile {work?.tile ?? tile}</Dialog.Title>
 				<Dialog.Description class="text-dim"
 					>The second button clears, <span class="key">Alt</span> and a press take a colour up; arrows and
-					<span class="key">Enter</span> draw as well.</Dialog.Description
+					<span class="key">Enter</span> draw as well, with
+					<span class="key">Shift</span> they select.</Dialog.Description
 				>
-				<div class="flex flex-wrap items-center gap-2" role="group" aria-label="How it is drawn">
-					Putting
-					<input type="color" class="h-8 w-12" aria-label="Colour" bind:value={colour} />
-					as
-					{#each ['dots', 'fill', 'all alike'] as const as s (s)}
-						<button
-							class="button {shape === s ? 'button-main' : ''}"
-							aria-pressed={shape === s}
-							onclick={() => (shape = s)}>{s}</button
-						>
-					{/each}
-				</div>
-				<div class="flex flex-wrap gap-5">
-					<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_interactive_element_to_noninteractive_role -->
-					<canvas
-						bind:this={canvas}
-						width={r.w * scale}
-						height={r.h * scale}
-						class="cursor-crosshair touch-none self-start border border-line bg-sheet"
-						tabindex="0"
-						role="application"
-						aria-label="Pixels, at {at.x}, {at.y}"
-						data-testid="pixels"
-						onpointerdown={press}
-						onpointermove={drag}
-						onpointerup={() => (down = 0)}
-						onpointercancel={() => (down = 0)}
-						oncontextmenu={(e) => e.preventDefault()}
-						onkeydown={keydown}
-					></canvas>
-					<div class="flex w-52 flex-col gap-3">
-						<canvas
-							bind:this={around}
-							width="120"
-							height="120"
-							class="self-start border border-line bg-sheet"
-							aria-hidden="true"
-						></canvas>
-						<div class="flex flex-wrap gap-0.5" role="group" aria-label="Colours of the sheet">
-							{#each colours as c (c)}
+				{#if work}
+					{#if work.tiles.length > 1}
+						<div class="flex flex-wrap items-center gap-1" role="group" aria-label="Frames">
+							{#each work.tiles as f (f)}
 								<button
-									class="size-6 border-2 {colour === c ? 'border-ink' : 'border-transparent'}"
-									style:background={c}
-									aria-label="Colour {c}"
-									aria-pressed={colour === c}
-									onclick={() => (colour = c)}
-								></button>
+									class="border-2 p-0.5 {f === work.tile ? 'border-ink' : 'border-transparent hover:border-line'}"
+									aria-label="Tile {f}"
+									aria-pressed={f === work.tile}
+									onclick={() => work && (work.tile = f)}><PixelFrame pixels={work.all.get(f)} /></button
+								>
 							{/each}
-						</div>
-						<div class="flex flex-wrap gap-1">
-							<button class="button" onclick={() => moved((x, y) => [r.w - 1 - x, y])}
-								><FlipVertical2 size={15} /> Mirror</button
-							>
-							<button class="button" onclick={() => moved((x, y) => [x, r.h - 1 - y])}
-								><FlipHorizontal2 size={15} /> Turn over</button
+							<label class="ml-2 flex items-center gap-1.5"
+								><input type="checkbox" class="accent-glaze" bind:checked={before} /> the one before shines through</label
 							>
 						</div>
-						<div class="grid w-fit grid-cols-3 gap-1" role="group" aria-label="Shift round">
-							{#each [['', 0, 0], ['↑', 0, 1], ['', 0, 0], ['←', 1, 0], ['', 0, 0], ['→', -1, 0], ['', 0, 0], ['↓', 0, -1], ['', 0, 0]] as const as [arrow, dx, dy], i (i)}
-								{#if arrow}<button
-										class="button w-8 px-0"
-										aria-label="Shift {arrow}"
-										onclick={() => moved((x, y) => [x + dx, y + dy])}>{arrow}</button
-									>{:else}<span></span>{/if}
-							{/each}
+					{/if}
+					<div class="flex flex-wrap items-center gap-2" role="group" aria-label="How it is drawn">
+						Putting
+						<input type="color" class="h-8 w-12" aria-label="Colour" bind:value={work.colour} />
+						as
+						{#each ['dots', 'fill', 'all alike', 'selection'] as const as s (s)}
+							<button
+								class="button {work.shape === s ? 'button-main' : ''}"
+								aria-pressed={work.shape === s}
+								onclick={() => work && (work.shape = s)}>{s}</button
+							>
+						{/each}
+					</div>
+					<div class="flex flex-wrap gap-5">
+						<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_interactive_element_to_noninteractive_role -->
+						<canvas
+							bind:this={canvas}
+							width={work.w * scale}
+							height={work.h * scale}
+							class="cursor-crosshair touch-none self-start border border-line bg-sheet"
+							tabindex="0"
+							role="application"
+							aria-label="Pixels, at {at.x}, {at.y}"
+							data-testid="pixels"
+							onpointerdown={press}
+							onpointermove={drag}
+							onpointerup={up}
+							onpointercancel={up}
+							oncontextmenu={(e) => e.preventDefault()}
+							onkeydown={keydown}
+						></canvas>
+						<div class="flex w-52 flex-col gap-3">
+							<canvas
+								bind:this={around}
+								width="120"
+								height="120"
+								class="self-start border border-line bg-sheet"
+								aria-hidden="true"
+							></canvas>
+							<div class="flex flex-wrap gap-0.5" role="group" aria-label="Colours of the sheet">
+								{#each work.colours as c (c)}
+									<button
+										class="size-6 border-2 {work.colour === c ? 'border-ink' : 'border-transparent'}"
+										style:background={c}
+										aria-label="Colour {c}"
+										aria-pressed={work.colour === c}
+										onclick={() => work && (work.colour = c)}
+									></button>
+								{/each}
+							</div>
+							<div class="flex flex-wrap gap-1">
+								<button class="button" onclick={() => work?.moved((x, y, wide) => [wide - 1 - x, y])}
+									><FlipVertical2 size={15} /> Mirror</button
+								>
+								<button class="button" onclick={() => work?.moved((x, y, _, tall) => [x, tall - 1 - y])}
+									><FlipHorizontal2 size={15} /> Turn over</button
+								>
+							</div>
+							<div class="grid w-fit grid-cols-3 gap-1" role="group" aria-label="Shift round">
+								{#each [['', 0, 0], ['↑', 0, 1], ['', 0, 0], ['←', 1, 0], ['', 0, 0], ['→', -1, 0], ['', 0, 0], ['↓', 0, -1], ['', 0, 0]] as const as [arrow, dx, dy], i (i)}
+									{#if arrow}<button
+											class="button w-8 px-0"
+											aria-label="Shift {arrow}"
+											onclick={() => work?.moved((x, y) => [x + dx, y + dy])}>{arrow}</button
+										>{:else}<span></span>{/if}
+								{/each}
+							</div>
 						</div>
 					</div>
-				</div>
+				{/if}
 				<div class="flex justify-end gap-2 border-t border-line pt-3">
-					<button class="button" disabled={!past.length} onclick={undo}>Undo <span class="key">Ctrl+Z</span></button>
+					<button class="button" disabled={!work?.past.length} onclick={() => work?.undo()}
+						>Undo <span class="key">Ctrl+Z</span></button
+					>
 					<button class="button" onclick={() => (open = false)}>Leave it</button>
-					<button class="button button-main" disabled={busy || !past.length} onclick={() => void keep()}
+					<button class="button button-main" disabled={busy || !work?.past.length} onclick={() => void keep()}
 						>{busy ? 'Keeping it…' : 'Keep it'}</button
 					>
 				</div>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { roving } from '../controls/roving'
+	import TreePine from '@lucide/svelte/icons/tree-pine'
 	import ImagePlus from '@lucide/svelte/icons/image-plus'
 	import type { Tileset } from '../core/types'
 	import Hint from '../controls/Hint.svelte'
@@ -12,6 +13,7 @@
 	import MaterialPanel from './MaterialPanel.svelte'
 	import MaterialSheet from './MaterialSheet.svelte'
 	import { accepted, type Intake } from './intake.svelte'
+	import SceneryMaker from './SceneryMaker.svelte'
 	import StarterOffer from './StarterOffer.svelte'
 
 	let { intake }: { intake: Intake } = $props()
@@ -57,12 +59,21 @@
 		e.currentTarget.value = ''
 	}}
 />
+<SceneryMaker
+	bind:open={() => w.making === 'scenery', (on) => (w.making = on ? 'scenery' : '')}
+	made={(motif) => {
+		if (!w.map) return
+		w.open('map')
+		w.hold({ what: 'motif', motif })
+	}}
+/>
 <div class="grid min-h-0 grid-cols-[200px_1fr_288px]">
 	<aside class="flex min-h-0 flex-col gap-2 border-r border-line p-2" aria-label="All tilesets">
 		<button class="button button-main" disabled={intake.busy} onclick={() => choose.click()}>
 			<ImagePlus size={15} />
 			{intake.busy ? 'Looking at it…' : 'Bring in a picture…'}
 		</button>
+		<button class="button" onclick={() => (w.making = 'scenery')}><TreePine size={15} /> House, tree, rock…</button>
 		<ul class="min-h-0 grow overflow-y-auto" {@attach roving}>
 			{#each sets as t (t.id)}
 				<li>

@@ -47,8 +47,8 @@ export class Workspace {
 	area = $state.raw<Selected | null>(null)
 	finderOpen = $state(false)
 	keysOpen = $state(false)
-	/** A figure is being made. */
-	figuring = $state(false)
+	/** A figure is being made, or a house, a tree, a rock. */
+	making = $state<'' | 'figure' | 'scenery'>('')
 	/** How a game begins is being chosen. */
 	beginOpen = $state(false)
 	/** Single keys work wherever nothing is typed, and not only on the map. */

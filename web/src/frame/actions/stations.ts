@@ -11,7 +11,15 @@ export const stationsActions: Group = (w, { onMap }) => [
 		group: 'Go to',
 		run: () => {
 			w.open('kinds')
-			w.figuring = true
+			w.making = 'figure'
+		},
+	},
+	{
+		name: 'Make a house, a tree, a rock',
+		group: 'Go to',
+		run: () => {
+			w.open('tilesets')
+			w.making = 'scenery'
 		},
 	},
 	{ name: 'Game', group: 'Go to', run: () => w.open('game') },
