@@ -2,6 +2,7 @@ package e2e
 
 import (
 	"azzel/core/chart"
+	"azzel/core/document"
 	"azzel/core/format"
 	"azzel/core/proof"
 	stage "azzel/core/world"
@@ -243,27 +244,68 @@ func TestThePageOnAWebServer(t *testing.T) {
 	k.see("[data-testid=place]", "Quay")
 }
 
-// The whole demo, from the title to the end, is played on the page by the walk that the proof found, without a network: the same
-// engine comes to the same end, and what was reached is told.
-func TestTheDemoIsPlayedToItsEnd(t *testing.T) {
-	k := startWith(t, nil).open()
-	d := k.rig.doc()
-	k.alone(1280, 800)
+// fed has the page that plays play the walk that the proof finds through the demo.
+func (k *tab) fed(d *document.Document) {
+	k.Helper()
 	search := proof.New(stage.New(d, chart.New(d, nil), nil))
 	answer := search.Step(10_000)
 	for ; answer == nil; answer = search.Step(10_000) {
 	}
 	if answer.Is != proof.Can {
-		t.Fatalf("the demo: %s, %s", answer.Is, answer.Why)
+		k.Fatalf("the demo: %s, %s", answer.Is, answer.Why)
 	}
 	inputs, err := json.Marshal(answer.Walk)
-	must(t, err)
+	must(k.T, err)
 	k.eval(`(inputs) => { azzel.feed(JSON.parse(inputs)); return '' }`, string(inputs))
+}
+
+// ends waits for the end of the game, and for what is said there.
+func (k *tab) ends(says string) {
+	k.Helper()
+	within(k.T, 20*time.Second, func() error {
+		return contains(k.eval(`() => document.querySelector('[data-testid=over]')?.textContent ?? ''`), says)
+	})
+}
+
+// The whole demo, from the title to the credits, is played on the page by the walk that the proof found, without a network: the same
+// engine comes to the same end, and what was reached is told.
+func TestTheDemoIsPlayedToItsEnd(t *testing.T) {
+	k := startWith(t, nil).open()
+	d := k.rig.doc()
+	k.alone(1280, 800)
+	k.fed(d)
 	k.keys(input.Enter)                                 // New game has the focus
 	k.see("[data-testid=game]", "You are late, warden") // the lamp is reached, and a scene begins
 	k.keys(input.Backspace)
-	within(t, 20*time.Second, func() error {
-		return contains(k.eval(`() => document.querySelector('[data-testid=over]')?.textContent ?? ''`), "The ships saw it")
+	k.ends("The ships saw it")
+	k.see("[data-testid=over]", "13 of 13 collected")
+	k.press("The end")
+	k.see("main h1", "Credits")
+	k.see("[data-testid=credits]", "Drawn by code")
+}
+
+// So it is with fingers on a phone, read in the other language.
+func TestTheDemoIsPlayedToItsEndOnAPhone(t *testing.T) {
+	k := startWith(t, nil).open()
+	d := k.rig.doc()
+	k.alone(390, 844)
+	k.fingers()
+	k.tap("main button", "Settings")
+	k.see("main h1", "Settings")
+	k.option("main select", "de")
+	within(t, soon, func() error {
+		return want("the way back", k.eval(`() => { const b = [...document.querySelectorAll('main button')].find((b) => b.textContent.trim() === 'Zurück'); b?.scrollIntoView(); return String(!!b) }`), "true")
 	})
-	k.see("[data-testid=over]", "collected")
+	k.tap("main button", "Zurück")
+	k.see("main h1", "Die Saline bei Niedrigwasser")
+	k.fed(d)
+	k.tap("main button", "Neues Spiel")
+	k.see("[data-testid=game]", "überspringen") // the lamp is reached, and a scene begins
+	k.tap("button", "überspringen")
+	k.ends("Die Schiffe sahen es")
+	if k.eval(`() => String(document.documentElement.scrollWidth <= 390)`) != "true" {
+		t.Error("the end is broader than the phone")
+	}
+	k.tap("main button", "Ende")
+	k.see("main h1", "Mitwirkende")
 }

@@ -142,7 +142,7 @@ type Result struct {
 	Ticks   int64 `json:"ticks"`
 }
 
-// Reached is what the hero has reached on the map where it is, after so many tries: one star for finishing it, more by what
+// Reached is what the hero has reached on the map where it is, or in the game where that is not judged by itself, after so many tries: one star for finishing it, more by what
 // the map says. Score is what that goes by, the more the better.
 func (g *Game) Reached(tries int) Result {
 	m := g.Ground()
@@ -150,7 +150,12 @@ func (g *Game) Reached(tries int) Result {
 	if m == nil {
 		return out
 	}
-	for r := m.First; r < m.After; r++ {
+	// a map that is judged by itself has its own things, a game over several maps all
+	first, after := m.First, m.After
+	if !m.Judged() && g.Stage.Follows(m.Ref) == world.None {
+		first, after = 0, world.Ref(len(g.Stage.Things))
+	}
+	for r := first; r < after; r++ {
 		if g.Stage.Thing(r).Acts == kind.Collectible {
 			out.Total++
 			if g.Is(r, Taken) {

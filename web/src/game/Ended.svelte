@@ -33,8 +33,10 @@
 
 	/** The end of the game leads to who made it. */
 	function leave() {
+		// once the game is left, nothing is over any more
+		const won = over === 'won'
 		player.toTitle()
-		if (over === 'won' && player.info.credits) player.open('credits')
+		if (won && player.info.credits) player.open('credits')
 	}
 </script>
 
