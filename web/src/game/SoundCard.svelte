@@ -92,7 +92,11 @@
 				aria-label="Name"
 				value={sound.name}
 				maxlength="80"
-				onchange={(e) => set('name', e.currentTarget.value.trim(), `Renamed ${sound.name}`)}
+				onchange={(e) => {
+					const name = e.currentTarget.value.trim()
+					if (name) set('name', name, `Renamed ${sound.name}`)
+					e.currentTarget.value = sound.name
+				}}
 			/>
 		{/key}
 		<span class="text-dim tabular-nums">{(sound.lasts / 1000).toFixed(1)} s</span>
