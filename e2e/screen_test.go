@@ -5,7 +5,9 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/kind"
+	"azzel/core/sample"
 	"fmt"
+	"slices"
 	"testing"
 
 	"github.com/go-rod/rod/lib/input"
@@ -86,4 +88,24 @@ func TestTheScreenIsOnesOwn(t *testing.T) {
 	within(t, soon, func() error {
 		return want("the frame is drawn", k.eval(`() => { const c = document.querySelector('[data-testid=frame]'); return String(c.width > 100 && c.getContext('2d').getImageData(0, 0, c.width, c.height).data.some((v) => v > 0)) }`), "true")
 	})
+}
+
+// Where the hero goes by points they are shown, a step takes one, and the turn is ended at a press; then there are all again.
+func TestATurnByPoints(t *testing.T) {
+	r := world(t)
+	k := *kind.Find(kind.Hero)
+	k.ID, k.Of, k.Name = "ownheroownhe", kind.Hero, "Warden"
+	k.Settings = slices.Clone(k.Settings)
+	kind.Keyed(k.Settings, kind.HeroPoints).Default = "3"
+	r.append(edit.Insert(edit.Ref{Type: edit.TypeKind, ID: k.ID}, document.Lean(&k)),
+		edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}, "values", []kind.Value{set(kind.MapWalking, `"`+kind.WalksTurns+`"`)}))
+	tab := r.open()
+	tab.focusMap()
+	tab.keys(input.KeyP)
+	tab.see("[data-testid=points]", "3 of 3 points")
+	tab.keys(input.ArrowRight)
+	tab.see("[data-testid=points]", "2 of 3 points")
+	tab.press("end the turn")
+	tab.see("[data-testid=points]", "3 of 3 points")
+	tab.accessible("a turn by points")
 }

@@ -79,6 +79,8 @@ var GameWords = []GameWord{
 	{"collected", "{n} of {all} collected", [3]string{"{n} von {all} gesammelt", "{n} sur {all} ramassés", "{n} de {all} recogidos"}},
 	{"hearts", "{n} of {all} hearts", [3]string{"{n} von {all} Herzen", "{n} cœurs sur {all}", "{n} de {all} corazones"}},
 	{"lives", "{n} lives", [3]string{"{n} Leben", "{n} vies", "{n} vidas"}},
+	{"points", "{n} of {all} points", [3]string{"{n} von {all} Punkten", "{n} points sur {all}", "{n} de {all} puntos"}},
+	{"endTurn", "end the turn", [3]string{"Zug beenden", "finir le tour", "terminar el turno"}},
 	{"costs", "{what} costs {n}, and you have {have}.", [3]string{"{what} kostet {n}, und du hast {have}.", "{what} coûte {n}, et vous avez {have}.", "{what} cuesta {n}, y tienes {have}."}},
 	{"theEnd", "The end", [3]string{"Ende", "Fin", "Fin"}},
 	{"thanks", "Thank you for playing.", [3]string{"Danke fürs Spielen.", "Merci d’avoir joué.", "Gracias por jugar."}},

@@ -19,6 +19,8 @@ type Moment struct {
 	// Hearts are those of the hero, Lives what is left where they are counted.
 	Hearts int `json:"hearts"`
 	Lives  int `json:"lives,omitempty"`
+	// Points are what is left of a turn.
+	Points int `json:"points,omitempty"`
 	// Flags are set, Rules have run that run once only.
 	Flags  []ID      `json:"flags,omitempty"`
 	Rules  []ID      `json:"rules,omitempty"`
@@ -239,7 +241,7 @@ func (m *Moment) Check() error {
 			return err
 		}
 	}
-	if err := first(checkRange("when it was", int(m.Tick), 0, maxTick), checkRange("the time of day", int(m.Clock), 0, maxTick), checkRange("hearts", m.Hearts, 0, 1<<20), checkRange("lives", m.Lives, 0, 1<<20),
+	if err := first(checkRange("when it was", int(m.Tick), 0, maxTick), checkRange("the time of day", int(m.Clock), 0, maxTick), checkRange("hearts", m.Hearts, 0, 1<<20), checkRange("lives", m.Lives, 0, 1<<20), checkRange("points", m.Points, 0, 1<<20),
 		checkRange("how much is so", len(m.Flags)+len(m.Rules)+len(m.Things)+len(m.Counters)+len(m.Spent)+len(m.Given)+len(m.Sheets)+len(m.Drawn), 0, maxSo), checkRange("an answer", m.Chosen, 0, MaxAnswers),
 		checkRange("how much is said", len(m.Lines)+len(m.Waits), 0, maxLines),
 		checkRange("what is held", m.Held, 0, 1<<len(Keys)-1), checkRange("how much moves", len(m.Bodies)+len(m.Entered)+len(m.Touching)+len(m.Timers)+len(m.Worn)+len(m.Made)+len(m.Party)+len(m.Trail)+len(m.Shots), 0, maxSo),

@@ -50,7 +50,7 @@ var gameGroups = []struct {
 }{
 	{"Title", []string{GameTitle, GameLine, GameBehind, GameCredits}},
 	{"From beginning to end", []string{GameGoal, GameChoose, GameMoves, GameSlots, GameKeeps}},
-	{"On the screen", []string{"showHearts", "showLives", "showCollected", "showItems", GameShowMoves, GameShowTime, "showClock", "showMap", GameShowGoals, "shown", GameShowPlaces, "heartTile", "lostTile", "livesTile", "collectedTile", "movesTile", "pointerTile"}},
+	{"On the screen", []string{"showHearts", "showLives", "showPoints", "showCollected", "showItems", GameShowMoves, GameShowTime, "showClock", "showMap", GameShowGoals, "shown", GameShowPlaces, "heartTile", "lostTile", "livesTile", "collectedTile", "movesTile", "pointerTile"}},
 	{"What is said", []string{GameTextSpeed, "textPlace", "textSize", "textFont", "textColour", "textPaper", "textNames", "frameTile", GamePortraits}},
 	{"Day and night", []string{GameDay, GameBegins, GameDark, GameNight}},
 }
@@ -87,6 +87,7 @@ var OfGame = settings(
 	called("saves by itself", yesno(GameKeeps, "true", "At checkpoints, and where the hero arrives on a map")),
 	called("hearts", chosen("showHearts", "topLeft=top left, top=top middle, topRight=top right, bottomLeft=bottom left, bottomRight=bottom right, off", "Where they are shown")),
 	called("lives", chosen("showLives", "topLeft=top left, top=top middle, topRight=top right, bottomLeft=bottom left, bottomRight=bottom right, off", "Where they are shown, if they are counted")),
+	called("points", chosen("showPoints", "topLeft=top left, top=top middle, topRight=top right, bottomLeft=bottom left, bottomRight=bottom right, off", "Where those of a turn are shown, if the hero goes by them")),
 	called("collected", chosen("showCollected", "topLeft=top left, top=top middle, topRight=top right, bottomLeft=bottom left, bottomRight=bottom right, off", "Where it is shown, if there is something to collect")),
 	called("items", chosen("showItems", "bottomLeft=bottom left, bottomRight=bottom right, topLeft=top left, topRight=top right, off", "Where what can be taken in hand is shown")),
 	called("moves", chosen(GameShowMoves, corners, "Where they are shown")),

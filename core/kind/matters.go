@@ -11,7 +11,7 @@ var groups = []struct {
 	name string
 	keys []string
 }{
-	{"Moving", []string{"speed", "jump", HeroStarts, HeroStops, HeroAir, HeroFall, HeroGrace, HeroEarly, HeroMeanwhile, "range", "roams", "does", "rests", "strolls", "pause", "path", "falls", "inWater", "goes", "height"}},
+	{"Moving", []string{"speed", "jump", HeroStarts, HeroStops, HeroAir, HeroFall, HeroGrace, HeroEarly, HeroPoints, HeroMeanwhile, "range", "roams", "does", "rests", "strolls", "pause", "path", "falls", "inWater", "goes", "height"}},
 	{"Seeing", []string{"sight", "seeing"}},
 	{"Fighting", []string{HeroHealth, HeroBlink, HeroLives, HeroBlow, HeroBlowWith, "harm", "defeatedBy", "brokenBy", "by", "heavy", "breaks"}},
 	{"Over time", []string{"every", "again", "after", "comesBackAfter", "goesBack", "closesAgain", "onFor", "offFor", "turnTakes", "waves", "atOnce", "inAll"}},

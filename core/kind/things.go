@@ -11,7 +11,8 @@ var Ambience = strings.Split(ambience, ", ")
 // things are taken, opened, read, or only seen and heard.
 var things = []Kind{
 	{ID: Collectible, Name: "Collectible", Help: "Taken and counted when touched", Taken: true, Counted: true, Wakes: "take", Settings: settings(
-		counted("amount", 9999, "How much it counts"), called("counts as", written("countsAs", "What it is counted with; empty is its own kind")))},
+		counted("amount", 9999, "How much it counts"), called("counts as", written("countsAs", "What it is counted with; empty is its own kind")),
+		called("gives points", none("none", number("points", "0", "", 0, 99, "Of the turn, where the hero goes by points"))))},
 	{ID: Key, Name: "Key", Help: "Opens a door that asks for it", Taken: true, Wakes: "take", Settings: settings(
 		written("opens", "The word that doors ask for"), called("used up", yesno("usedUp", "false", "Whether it is gone after opening")))},
 	{ID: Item, Name: "Item", Help: "Something that is carried and used", Taken: true, Wakes: "take", Settings: settings(

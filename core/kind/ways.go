@@ -60,6 +60,7 @@ const (
 	HeroBlink     = "blink"
 	HeroHealth    = "health"
 	HeroLives     = "lives"
+	HeroPoints    = "points"
 	HeroAbilities = "abilities"
 	HeroBlow      = "blow"
 	HeroBlowWith  = "blowWith"
@@ -83,7 +84,8 @@ var ways = []Kind{
 		called("while another is led", chosen(HeroMeanwhile, "waits=waits where it is, follows", "What it does while the player leads another hero")),
 		called("hearts", number(HeroHealth, "3", "", 1, 9999, "How many hits it takes")),
 		called("unhurt after a hit", lasting(HeroBlink, "1200", 10, "How long nothing strikes it again; it blinks")),
-		none("endless", number(HeroLives, "0", "", 0, 999, "How often it comes back at the checkpoint")))},
+		none("endless", number(HeroLives, "0", "", 0, 999, "How often it comes back at the checkpoint")),
+		called("points a turn", none("one step", number(HeroPoints, "0", "", 0, 99, "How many steps and uses it has where one goes turn by turn, before the world moves"))))},
 	{ID: Spawn, Name: "Spawn", Help: "Where the hero begins", Faces: true, Veiled: true, Heroic: true, Met: true, Settings: settings(
 		written("team", "Whose it is: each team has a hero of its own, led in turn"), number("turn", "1", "", 1, 999, "Which of several comes first; who is lost comes back at the next"))},
 	{ID: Exit, Name: "Exit", Help: "Leads to a place on another map", Area: true, Veiled: true, Leads: LeadsOn},

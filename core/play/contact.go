@@ -33,6 +33,8 @@ func (g *Game) touch(m *world.Ground) {
 			g.happen(happening{on: rules.WordTake, m: m.Ref, thing: r})
 			if t.Acts != kind.Collectible {
 				g.gains(t.Doing.Word)
+			} else {
+				g.givenPoints(t)
 			}
 			g.gone(r)
 		case kind.Goal:

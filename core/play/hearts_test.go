@@ -169,6 +169,8 @@ func part(r *run, name string) any {
 		return g.Clock > 0
 	case "time and moves of the map to be finished":
 		return g.Round.Ticks > 0
+	case "points of a turn":
+		return g.Count(play.Points)
 	case "what is in hand":
 		return g.Hand
 	case "flags and counters of things' own":

@@ -43,6 +43,7 @@ var Remembered = []Memory{
 	{"time and moves of the map to be finished", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
 	{"hearts", Stays, Stays, Stays, AtFirst, AtFirst, ThatTime},
 	{"lives", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
+	{"points of a turn", AtFirst, AtFirst, Stays, Stays, AtFirst, ThatTime},
 	{"where other heroes wait", Stays, Stays, Stays, Stays, AtFirst, ThatTime},
 	{"the map that the hero came from", OfPlace, OfPlace, Stays, Stays, AtFirst, ThatTime},
 	{"the hero's place", OfPlace, OfPlace, Stays, OfPlace, AtFirst, ThatTime},

@@ -12,7 +12,7 @@ import (
 // Moment is the game as it stands, by ids.
 func (g *Game) Moment() document.Moment {
 	st, s := g.Stage, g.State
-	out := document.Moment{Tick: s.Tick, Seed: s.Seed, Clock: s.Clock, Round: g.roundSo(), Hearts: int(s.Count(Hearts)), Lives: int(s.Count(Lives)), Hero: g.figure(g.Hero()),
+	out := document.Moment{Tick: s.Tick, Seed: s.Seed, Clock: s.Clock, Round: g.roundSo(), Hearts: int(s.Count(Hearts)), Lives: int(s.Count(Lives)), Points: int(s.Count(Points)), Hero: g.figure(g.Hero()),
 		Entry: g.spot(s.Entry), Back: g.spot(s.Back), Fade: int(s.Fade), Held: int(s.Held), Hand: s.Hand, Language: s.Language, Side: s.Side, Roam: s.Roam}
 	for _, p := range []*document.Spot{&out.Back, &out.Entry} {
 		if p.Map == "" { // its map was removed
@@ -246,6 +246,7 @@ func Resume(st *world.Stage, at document.Moment) (*Game, error) {
 	g.room(st)
 	s.setCount(Hearts, int32(at.Hearts))
 	s.setCount(Lives, int32(at.Lives))
+	s.setCount(Points, int32(at.Points))
 	s.setCount(CameFrom, int32(st.MapOf(at.CameFrom))+1)
 	s.Bodies = []Body{bodyOf(st, at.Hero)}
 	s.resumeRound(st, at)

@@ -37,6 +37,8 @@ const (
 const (
 	Hearts   = iota // of the hero
 	Lives           // that are left, where they are counted
+	Points          // that are left of a turn, where the hero goes by them
+	Turn            // ticks that the world still moves between two turns
 	CameFrom        // one more than the map on which the hero was before, where rules ask that; 0 is none
 	countsOfAll
 )

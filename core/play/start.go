@@ -101,6 +101,7 @@ func begin(st *world.Stage, how start, seed int64) *Game {
 	w := g.gait()
 	g.setCount(Hearts, w.Hearts)
 	g.setCount(Lives, w.Lives)
+	g.refill()
 	g.Back = g.Entry
 	g.gather()
 	g.sides(m)

@@ -91,6 +91,11 @@ func (g *Game) Step(in Input) {
 // act moves the hero, and does what it touches and uses.
 func (g *Game) act(m *world.Ground, in, pressed Input) {
 	moves := m.Side || !g.gait().Turns || g.Hero().Flags&Stepping != 0 || g.Hero().Push > 0
+	points := g.ByPoints() > 0
+	if points {
+		moves = g.worldsTurn(&in, &pressed) || g.Hero().Push > 0
+	}
+	stepped := g.Hero().Flags&Stepping != 0
 	quiet := g.quiet(m)
 	if moves && !quiet {
 		g.ticks(m)
@@ -101,6 +106,9 @@ func (g *Game) act(m *world.Ground, in, pressed Input) {
 		g.side(m, in, pressed)
 	} else {
 		g.above(m, in, quiet)
+	}
+	if points && !stepped && g.Hero().Flags&Stepping != 0 {
+		g.spends(1)
 	}
 	if len(g.Party) > 0 {
 		g.treads()
@@ -137,6 +145,9 @@ func (g *Game) act(m *world.Ground, in, pressed Input) {
 		b.Timer--
 	}
 	if pressed&InputUse != 0 || pressed&InputJump != 0 && !m.Side {
+		if points {
+			g.spends(1)
+		}
 		g.use(m)
 	}
 	if alone {

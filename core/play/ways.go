@@ -136,6 +136,10 @@ func (g *Game) enterMap() {
 		g.happen(happening{on: rules.WordGoes, m: g.stood - 1, thing: world.None})
 	}
 	g.judged(m)
+	if g.stood > 0 && g.stood != m.Ref+1 {
+		g.setCount(Turn, 0)
+		g.refill()
+	}
 	g.embody(m)
 	if !m.Remembers() {
 		here := func(r world.Ref) bool { return r >= m.First && r < m.After && !g.remembered(r) }

@@ -48,8 +48,11 @@ type View struct {
 	Hearts  int          `json:"hearts"`
 	Most    int          `json:"most"`
 	Lives   int          `json:"lives"`
-	Roam    bool         `json:"roam"`
-	Side    bool         `json:"side"`
+	// Points are what is left of a turn, of MostPoints; of none the hero does not go by them.
+	Points     int  `json:"points"`
+	MostPoints int  `json:"mostPoints"`
+	Roam       bool `json:"roam"`
+	Side       bool `json:"side"`
 	// Slots are the items that are carried, the first ones with a key of their own; Hand is the one in hand, empty for none.
 	Slots []SlotView `json:"slots"`
 	Hand  string     `json:"hand"`
@@ -212,6 +215,7 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 	v.Music, v.Key = m.Music()
 	v.Place = st.Doc.Says(g.Language, m.Name)
 	v.Counts, v.Shown = countsOf(g), shownOf(g)
+	v.Points, v.MostPoints = int(g.Count(play.Points)), g.ByPoints()
 	if st.Doc.GameValue(kind.GameShowGoals).Yes() {
 		v.Goals = g.Goals()
 	}

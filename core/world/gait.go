@@ -30,7 +30,9 @@ type Gait struct {
 	Slow, Wet    bool
 	// Hearts is how many it has, Lives how often it comes back (0 always), Blink how long after being struck nothing strikes it.
 	Hearts, Lives int32
-	Blink         int16
+	// Points are how many steps and uses a turn has, where the hero goes turn by turn; 0 has each step be one.
+	Points int32
+	Blink  int16
 	// Blow strikes ahead where there is nothing to use; BlowWith is the item that it takes.
 	Blow     bool
 	BlowWith string
@@ -91,7 +93,7 @@ func (s *Stage) gaitOf(g *Ground, who *document.Entity) *Gait {
 		Fall:    pace(hero(kind.HeroFall), h),
 		Grace:   int16(Ticks(hero(kind.HeroGrace) / 1000)), Early: int16(Ticks(hero(kind.HeroEarly) / 1000)),
 		Slow: word(kind.MapAir) == kind.AirSlowFall, Wet: word(kind.MapAir) == kind.AirWater,
-		Hearts: int32(max(1, hero(kind.HeroHealth)/1000)), Lives: int32(hero(kind.HeroLives) / 1000), Blink: int16(Ticks(hero(kind.HeroBlink) / 1000)),
+		Hearts: int32(max(1, hero(kind.HeroHealth)/1000)), Lives: int32(hero(kind.HeroLives) / 1000), Points: int32(hero(kind.HeroPoints) / 1000), Blink: int16(Ticks(hero(kind.HeroBlink) / 1000)),
 	}
 	out.Low = max(Unit, out.H/2/Unit*Unit)
 	out.Blow = d.HeroValue(g.Map, who, s.hero, kind.HeroBlow).Word() == kind.BlowAhead

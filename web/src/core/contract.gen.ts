@@ -191,6 +191,8 @@ export interface View {
 	hearts: number
 	most: number
 	lives: number
+	points: number
+	mostPoints: number
 	roam: boolean
 	side: boolean
 	slots: SlotView[]

@@ -4,6 +4,7 @@
 	import Gem from '@lucide/svelte/icons/gem'
 	import Heart from '@lucide/svelte/icons/heart'
 	import Hourglass from '@lucide/svelte/icons/hourglass'
+	import Zap from '@lucide/svelte/icons/zap'
 	import UserPlus from '@lucide/svelte/icons/user-plus'
 	import type { Snippet } from 'svelte'
 	import QuickSlots from './QuickSlots.svelte'
@@ -42,7 +43,9 @@
 
 	/** What is counted now, as one text: when that changes it is seen for a while. */
 	const counted = $derived(
-		view ? [view.hearts, view.lives, view.taken, view.counts.moves, ...view.shown.map((c) => c.is)].join(' ') : '',
+		view
+			? [view.hearts, view.lives, view.taken, view.points, view.counts.moves, ...view.shown.map((c) => c.is)].join(' ')
+			: '',
 	)
 	let fresh = $state(true)
 	$effect(() => {
@@ -59,6 +62,7 @@
 	{#each corners as corner (corner)}
 		{@const heartsHere = where('showHearts', corner) && view.most > 0}
 		{@const livesHere = where('showLives', corner) && view.lives > 0}
+		{@const pointsHere = where('showPoints', corner) && view.mostPoints > 0}
 		{@const takenHere = where('showCollected', corner) && view.total > 0}
 		{@const movesHere = where('showMoves', corner) || (view.counts.movesLeft >= 0 && corner === 'top')}
 		{@const timeHere = where('showTime', corner) || (view.counts.secondsLeft >= 0 && corner === 'top')}
@@ -68,7 +72,7 @@
 			class="absolute flex flex-col gap-1 {places[corner]} {corner === 'topRight' ? (low ? 'top-18' : 'top-14') : ''}"
 			data-corner={corner}
 		>
-			{#if (first && corner === 'topLeft') || (seen && (heartsHere || livesHere || takenHere || movesHere || timeHere || clockHere || counters.length))}
+			{#if (first && corner === 'topLeft') || (seen && (heartsHere || livesHere || pointsHere || takenHere || movesHere || timeHere || clockHere || counters.length))}
 				<div class="flex flex-wrap items-center gap-x-3 gap-y-1 bg-ink px-3 py-1.5 text-plaster">
 					{#if first && corner === 'topLeft'}{@render first()}{/if}
 					{#if seen}
@@ -91,6 +95,12 @@
 								><span aria-hidden="true">{view.lives}</span></span
 							>
 						{/if}
+						{#if pointsHere}<span class="flex items-center gap-1" data-testid="points"
+								><Zap size={13} aria-hidden="true" />{putIn(words.points, {
+									n: view.points,
+									all: view.mostPoints,
+								})}</span
+							>{/if}
 						{#if takenHere}<span class="flex items-center gap-1" data-testid="count"
 								><TileIcon cell={is.collectedTile}><Gem size={13} aria-hidden="true" /></TileIcon>{putIn(
 									words.collected,

@@ -10,11 +10,14 @@
 		jumps,
 		swaps,
 		skips,
+		ends = false,
 		words = {},
 	}: {
 		jumps: boolean
 		swaps: boolean
 		skips: boolean
+		/** A turn can be ended. */
+		ends?: boolean
 		/** What the game calls them, where that is the player's. */
 		words?: Record<string, string>
 	} = $props()
@@ -48,7 +51,16 @@
 		{ by: 'use', name: words.use ?? 'Use', bit: 16, class: 'right-6 bottom-12' },
 		...(jumps ? [{ by: 'jump', name: words.jump ?? 'Jump', bit: 32, class: 'right-30 bottom-8' }] : []),
 		...(swaps ? [{ by: 'swap', name: words.swap ?? 'Next', bit: 128, class: 'right-6 bottom-36' }] : []),
-		...(skips ? [{ by: 'skip', name: words.skip ?? 'Skip', bit: 8192, class: 'right-30 bottom-32' }] : []),
+		...(skips || ends
+			? [
+					{
+						by: 'skip',
+						name: skips ? (words.skip ?? 'Skip') : (words.endTurn ?? 'End turn'),
+						bit: 8192,
+						class: 'right-30 bottom-32',
+					},
+				]
+			: []),
 	])
 	const push = (b: { by: string; bit: number }, on: boolean) => {
 		if (on) down = b.by

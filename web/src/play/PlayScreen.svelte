@@ -120,6 +120,7 @@
 					jumps={view.side}
 					swaps={view.party.length > 0}
 					skips={view.show.skips}
+					ends={view.mostPoints > 0}
 					words={alone ? info.words : {}}
 				/>
 				{#if !alone}<button
@@ -127,11 +128,12 @@
 						onclick={() => w.playing.stopPlay()}>Back to the map</button
 					>{/if}
 			{:else if alone}
-				{#if view.show.skips}
+				{#if view.show.skips || view.mostPoints > 0}
 					<button
 						class="pointer-events-auto absolute right-3 bottom-3 flex items-center gap-2 bg-ink px-3 py-1.5 text-plaster hover:text-held"
 						onclick={() => w.play.press(8192)}
-						><span class="key">{keyWord(gameKeys.of('skip')[0])}</span> {info.words.skip}</button
+						><span class="key">{keyWord(gameKeys.of('skip')[0])}</span>
+						{view.show.skips ? info.words.skip : info.words.endTurn}</button
 					>
 				{/if}
 			{:else}
@@ -145,6 +147,11 @@
 							>{/if}
 					{:else}
 						<span class="key">{walks}</span> walk
+						{#if view.mostPoints > 0}<button
+								class="pointer-events-auto flex items-center gap-2 hover:text-held"
+								onclick={() => w.play.press(8192)}
+								><span class="key">{keyWord(gameKeys.of('skip')[0])}</span> end the turn</button
+							>{/if}
 					{/if}
 					{#if view.side}<span class="key">{keyWord(gameKeys.of('jump')[0])}</span> jump{/if}
 					{#if view.party.length}<span class="key">{keyWord(gameKeys.of('swap')[0])}</span>
