@@ -50,7 +50,7 @@ func checkCommand() *cobra.Command {
 			return err
 		}
 		found, stops := findings(p)
-		can := finishes(p, most)
+		can, _ := proven(p, most)
 		var lines []string
 		for _, f := range found {
 			mark := "note"
@@ -97,19 +97,6 @@ func findings(p *Project) (all []finding, stops bool) {
 		}
 	}
 	return all, stops
-}
-
-// finishes looks for a walk to the goal.
-func finishes(p *Project, most int) finish {
-	st := world.New(p.Doc, chart.New(p.Doc, nil), nil)
-	s := proof.New(st)
-	const bite = 20_000
-	for tried := 0; tried < most; tried += bite {
-		if a := s.Step(min(bite, most-tried)); a != nil {
-			return finish{string(a.Is), a.Steps, a.Lucky, a.Why}
-		}
-	}
-	return finish{Is: string(proof.Open), Why: fmt.Sprintf("%d ticks were tried and no walk was found", most)}
 }
 
 func (f finish) sentence() string {

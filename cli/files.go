@@ -171,7 +171,7 @@ func written(path string, data []byte) error {
 }
 
 // owned are the folders in which files that a project has no more are taken away.
-var owned = []string{"derived", "kinds", "maps", "materials", "motifs", "pins", "recordings", "rules", "schemas", "texts", "tilesets"}
+var owned = []string{"derived", "kinds", "maps", "materials", "motifs", "pins", "recordings", "rules", "schemas", "sounds", "texts", "tilesets"}
 
 func intoFolder(folder string, files []format.File) error {
 	if all, err := os.ReadDir(folder); err == nil && len(all) > 0 {

@@ -35,7 +35,7 @@ func Quiet(err error) bool { return errors.Is(err, errFound) }
 
 // Commands are those that work on files.
 func Commands() []*cobra.Command {
-	return []*cobra.Command{newCommand(), importCommand(), exportCommand(), validateCommand(), checkCommand(), replayCommand(), rulesCommand(), textsCommand(), renderCommand(), diffCommand(), mergeCommand()}
+	return []*cobra.Command{newCommand(), importCommand(), exportCommand(), validateCommand(), checkCommand(), proveCommand(), replayCommand(), rulesCommand(), textsCommand(), renderCommand(), diffCommand(), mergeCommand()}
 }
 
 // said writes JSON where that is asked for, else lines.
