@@ -3,7 +3,12 @@
 package publish
 
 import (
+	"azzel/core/chart"
 	"azzel/core/document"
+	"azzel/core/kind"
+	"azzel/core/play"
+	"azzel/core/world"
+	"azzel/picture"
 	"azzel/web"
 	"bytes"
 	"compress/gzip"
@@ -13,6 +18,7 @@ import (
 	"errors"
 	"fmt"
 	"html"
+	"image/png"
 	"io"
 	"strings"
 )
@@ -29,6 +35,8 @@ type game struct {
 	State    string            `json:"state"`
 	Pictures map[string]string `json:"pictures"`
 	Sounds   map[string]string `json:"sounds"`
+	// Loading is what is seen until the game is there, as a small PNG.
+	Loading string `json:"loading"`
 }
 
 // Page makes the file; stored gives the PNG of a picture, or the file of a sound, by its SHA-256. Pins and recordings are the designer's and left out.
@@ -60,7 +68,7 @@ func pageOf(d *document.Document, stored func(sha string) ([]byte, error), sever
 	if err != nil {
 		return nil, err
 	}
-	g := game{d.Project.Name, base64.StdEncoding.EncodeToString(state), map[string]string{}, map[string]string{}}
+	g := game{d.Project.Name, base64.StdEncoding.EncodeToString(state), map[string]string{}, map[string]string{}, loading(d, stored)}
 	for _, sha := range pictures(d) {
 		data, err := stored(sha)
 		if err != nil {
@@ -83,6 +91,27 @@ func pageOf(d *document.Document, stored func(sha string) ([]byte, error), sever
 		return nil, fmt.Errorf("write the game: %w", err)
 	}
 	return assembled(d.Project.Name, script, style, starter, data, module, several), nil
+}
+
+// loadingSide is how large the picture is that is seen until the game is there.
+const loadingSide = 320
+
+// loading is the map behind the title as a small picture; empty where there is none.
+func loading(d *document.Document, stored func(sha string) ([]byte, error)) string {
+	m := d.Maps.Get(document.ID(d.GameValue(kind.GameBehind).Word()))
+	if m == nil {
+		g, err := play.Start(world.New(d, chart.New(d, nil), nil), "", 1)
+		if err != nil {
+			return ""
+		}
+		m = g.Ground().Map
+	}
+	img, err := picture.Source{Doc: d, Picture: stored}.Small(m, loadingSide)
+	var out bytes.Buffer
+	if err != nil || png.Encode(&out, img) != nil {
+		return "" // it is only not seen
+	}
+	return base64.StdEncoding.EncodeToString(out.Bytes())
 }
 
 // pictures are those that a project shows, each once.

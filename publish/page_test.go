@@ -4,6 +4,7 @@ import (
 	"azzel/core/edit"
 	"azzel/core/sample"
 	"azzel/publish"
+	"bytes"
 	"crypto/sha256"
 	"encoding/base64"
 	"encoding/json"
@@ -29,6 +30,21 @@ func TestPageHoldsNothingForeign(t *testing.T) {
 	text := string(page)
 	if strings.Contains(text, "alert(1)</script>") || strings.Count(text, "<script") != 4 {
 		t.Error("a name is part of the markup")
+	}
+	// until the game is there the map behind its title is seen; sounds that are heard go along
+	var game struct {
+		Loading string
+		Sounds  map[string]string
+	}
+	_, rest, _ := strings.Cut(text, `id="game">`)
+	data, _, _ := strings.Cut(rest, "</script>")
+	if err := json.Unmarshal([]byte(data), &game); err != nil || len(game.Sounds) != 1 {
+		t.Errorf("the game brings %d sounds, %v", len(game.Sounds), err)
+	}
+	if small, err := base64.StdEncoding.DecodeString(game.Loading); err != nil {
+		t.Error(err)
+	} else if img, err := png.DecodeConfig(bytes.NewReader(small)); err != nil || max(img.Width, img.Height) > 320 {
+		t.Errorf("what is seen meanwhile is %d × %d, %v", img.Width, img.Height, err)
 	}
 	policy := regexp.MustCompile(`Content-Security-Policy" content="([^"]+)"`).FindStringSubmatch(text)[1]
 	for _, m := range regexp.MustCompile(`(?s)<script>(.*?)</script>`).FindAllStringSubmatch(text, -1) {

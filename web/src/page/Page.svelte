@@ -7,6 +7,7 @@
 	import { offline } from '../project/offline'
 	import { Workspace } from '../workspace/workspace.svelte'
 	import Game from './Game.svelte'
+	import Loading from './Loading.svelte'
 	import { brought, moduleOf, pictureOf, soundOf, stateOf } from './game'
 
 	const notices = new Notices()
@@ -31,9 +32,7 @@
 
 <Tooltip.Provider delayDuration={500}>
 	{#await opened}
-		<main class="flex h-full items-center justify-center bg-night text-plaster">
-			<p role="status">Opening the game…</p>
-		</main>
+		<Loading />
 	{:then w}
 		<Game {w} />
 	{:catch error}

@@ -6,6 +6,8 @@ export interface Brought {
 	pictures: Record<string, string>
 	/** The files of its sounds, likewise. */
 	sounds: Record<string, string>
+	/** What is seen until the game is there, as a PNG; empty for nothing. */
+	loading: string
 }
 
 const bytesOf = (base64: string) => Uint8Array.from(atob(base64), (c) => c.charCodeAt(0))
@@ -32,6 +34,9 @@ export function soundOf(b: Brought, file: string): ArrayBuffer {
 	if (!data) throw new Error('A sound is missing.')
 	return bytesOf(data).buffer
 }
+
+/** What is seen until the game is there. */
+export const loadingOf = (b: Brought) => (b.loading ? new Blob([bytesOf(b.loading)], { type: 'image/png' }) : null)
 
 export function pictureOf(b: Brought, sha: string): Blob {
 	const data = b.pictures[sha]
