@@ -70,7 +70,9 @@
 		source.buffer = buffer
 		source.connect(gain).connect(context.destination)
 		const begun = performance.now()
-		source.onended = stop
+		// one that was stopped ends later, when another is heard
+		const mine = source
+		source.onended = () => source === mine && stop()
 		source.start(0, part.from, part.lasts)
 		const follow = () => {
 			at = (sound.from ?? 0) + performance.now() - begun
@@ -78,7 +80,10 @@
 		}
 		follow()
 	}
-	onDestroy(stop)
+	onDestroy(() => {
+		stop()
+		void context?.close()
+	})
 </script>
 
 <article class="flex flex-col gap-1 border border-line p-2" aria-label={sound.name}>
