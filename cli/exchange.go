@@ -59,6 +59,7 @@ func fresh(name string, fromDemo, starter bool) (*Project, error) {
 			return nil, err
 		}
 		p.Doc = demo.Project(sheet, sha)
+		p.Pictures[shaOf(demo.Horn())] = demo.Horn()
 	case starter:
 		sheet := demo.Starter()
 		sha, err := p.take(sheet.Picture)

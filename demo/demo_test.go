@@ -16,7 +16,7 @@ import (
 // The demo has no exit without a passage and nothing standing in a wall.
 func TestProjectIsSound(t *testing.T) {
 	d := Project(Coast(), fmt.Sprintf("%064x", 1))
-	if d.Maps.Len() != 10 || d.Passages.Len() != 12 || d.Rules.Len() != 38 || d.Materials.Len() != 3 || d.Motifs.Len() != 2 {
+	if d.Maps.Len() != 10 || d.Passages.Len() != 12 || d.Rules.Len() != 39 || d.Materials.Len() != 3 || d.Motifs.Len() != 2 {
 		t.Fatalf("%d maps, %d passages, %d rules", d.Maps.Len(), d.Passages.Len(), d.Rules.Len())
 	}
 	for _, m := range d.Maps.All() {

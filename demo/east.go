@@ -29,6 +29,7 @@ func (c *canvas) east() {
 	wind := c.entity(kind.Wind, "Draught", 58, 8, 2, 4, document.Up)
 	wind.On, wind.Values = true, values("force", "2")
 	c.says(60, 11, "A draught blows up the yard.")
+	c.show(kind.Item, "Hand bell", 54, 12, document.Down, "bell", "Take the bell in hand and ring it wherever you stand. It is ready again after three seconds.", "is", `"bell"`, "readyAfter", "3000").On = false
 	// what hurts, notices and keeps
 	c.show(kind.Hazard, "Nails", 45, 15, document.Down, "saw", "Nails: whoever steps on them loses a heart.")
 	c.show(kind.Sensor, "Mat", 48, 15, document.Down, "", "While somebody stands on the mat, the lamp beside it burns.")

@@ -4,6 +4,8 @@ import (
 	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/play"
+	"crypto/sha256"
+	"encoding/hex"
 	"fmt"
 	"slices"
 	"testing"
@@ -103,4 +105,30 @@ func TestTheFarEastWorks(t *testing.T) {
 	if came != 5 || g.Ground().Name != "Tide Yard" {
 		t.Errorf("%d crabs came, and the hero is on %s", came, g.Ground().Name)
 	}
+}
+
+// The bell is rung wherever one stands, and not again before its time; the beacon's horn is the sound that is stored beside the demo.
+func TestTheHandBellAndTheHorn(t *testing.T) {
+	g := yard(t, "Tide Yard", grid.Point{X: 53, Y: 12})
+	hold(g, play.InputRight, 40)
+	hold(g, play.InputSlot1, 1)
+	hold(g, 0, 1)
+	for n, rings := range []int64{1, 1} {
+		hold(g, play.InputUse, 1)
+		hold(g, 0, 1)
+		if g.Show.Sounds != rings {
+			t.Errorf("pressed %d times it rang %d times, in hand %q", n+1, g.Show.Sounds, g.Hand)
+		}
+	}
+	hold(g, 0, 180)
+	if hold(g, play.InputUse, 1); g.Show.Sounds != 2 {
+		t.Errorf("after three seconds it rang %d times", g.Show.Sounds)
+	}
+	sum := sha256.Sum256(Horn())
+	for _, s := range g.Stage.Doc.Sounds.All() {
+		if s.Name == hornName && s.File == hex.EncodeToString(sum[:]) {
+			return
+		}
+	}
+	t.Error("the demo has no horn")
 }

@@ -10,6 +10,8 @@ import (
 var german = [][2]string{
 	{"Lamp keeper", "Lampenwärter"},
 	{"oil", "Öl"},
+	{"bell", "Glocke"},
+	{"It carries far over the flats.", "Das trägt weit über das Watt."},
 	{Name, "Die Saline bei Niedrigwasser"},
 	{"A night on a salt island", "Eine Nacht auf einer Salzinsel"},
 	{"Words, maps and pictures\nby the makers of Azzel\n\nDrawn by code, tile by tile,\nin one palette", "Worte, Karten und Bilder\nvon denen, die Azzel machen\n\nVon Programmen gezeichnet,\nin einer Palette"},

@@ -37,6 +37,9 @@ func Load(ctx context.Context, s *store.Store, fresh bool) error {
 	if err != nil {
 		return err
 	}
+	if _, err := s.SaveSound(ctx, Horn(), HornForm, HornLasts); err != nil {
+		return err
+	}
 	owner, _, err := s.NewPerson(ctx, "Warden")
 	if err != nil {
 		return err

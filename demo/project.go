@@ -105,7 +105,7 @@ func Project(s *Sheet, picture string) *document.Document {
 		c, err := author.AddRule(d, r)
 		d = do(d, c, err)
 	}
-	return inGerman(withGame(withStory(d, p), s, []*canvas{q, p}, b, shaft, lamp))
+	return inGerman(withGame(withStory(withHorn(d), p), s, []*canvas{q, p}, b, shaft, lamp))
 }
 
 // motif keeps what stands on a map, above its ground, as a motif.

@@ -58,7 +58,7 @@ then
 	disable it
 	take 1 oil from the hero
 	add 1 to Beacons
-	sound sparkle
+	play "Beacon horn"
 	if all of this is so
 		Beacons is below 2
 	then
@@ -66,6 +66,12 @@ then
 otherwise
 	turn off it
 	say "The basket is dry. It takes a pot of oil."
+`, `rule "The hand bell"
+when
+	the hero wields bell
+then
+	sound chime
+	caption "It carries far over the flats." for 2 s
 `, `rule "Two beacons" once
 when
 	Beacons comes to 2

@@ -57,6 +57,8 @@ func fill(d *document.Document, r *document.Rule, p *document.RulePart, w rules.
 				return fmt.Errorf("there is no %s yet: %s", b.Wants, b.Lack)
 			}
 			return fmt.Errorf("there is no %s yet: place one on a map first", b.Wants)
+		case b.Type == rules.BlankSound:
+			return errors.New("there is no sound of yours yet: bring one in under Game first")
 		case b.Type == rules.BlankLayer:
 			return errors.New("there is no layer to lay yet: add one to a map first")
 		case b.Type == rules.BlankItem:
@@ -97,6 +99,8 @@ func wished(d *document.Document, b *rules.Blank, w rules.Wish) kind.Datum {
 		return ""
 	case rules.BlankFlag:
 		return named(document.TypeFlag, w.Flag)
+	case rules.BlankSound:
+		return named(document.TypeSound, w.Sound)
 	case rules.BlankCounter:
 		return named(document.TypeCounter, w.Counter)
 	case rules.BlankMap:

@@ -80,6 +80,8 @@ var GameWords = []GameWord{
 	{"hearts", "{n} of {all} hearts", [3]string{"{n} von {all} Herzen", "{n} cœurs sur {all}", "{n} de {all} corazones"}},
 	{"lives", "{n} lives", [3]string{"{n} Leben", "{n} vies", "{n} vidas"}},
 	{"points", "{n} of {all} points", [3]string{"{n} von {all} Punkten", "{n} points sur {all}", "{n} de {all} puntos"}},
+	{"strike", "strike", [3]string{"schlagen", "frapper", "golpear"}},
+	{"notReady", "not ready yet", [3]string{"noch nicht bereit", "pas encore prêt", "aún no está listo"}},
 	{"endTurn", "end the turn", [3]string{"Zug beenden", "finir le tour", "terminar el turno"}},
 	{"costs", "{what} costs {n}, and you have {have}.", [3]string{"{what} kostet {n}, und du hast {have}.", "{what} coûte {n}, et vous avez {have}.", "{what} cuesta {n}, y tienes {have}."}},
 	{"theEnd", "The end", [3]string{"Ende", "Fin", "Fin"}},

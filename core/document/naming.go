@@ -21,6 +21,7 @@ func Named(d kind.Datum) (Object, bool) {
 		Layer   ID   `json:"layer"`
 		Tag     ID   `json:"tag"`
 		Within  ID   `json:"within"`
+		Sound   ID   `json:"sound"`
 		It      bool `json:"it"`
 		Hero    bool `json:"hero"`
 		Who     bool `json:"who"`
@@ -33,6 +34,8 @@ func Named(d kind.Datum) (Object, bool) {
 		return Object{Type: TypeFlag, ID: n.Flag}, true
 	case n.Counter != "":
 		return Object{Type: TypeCounter, ID: n.Counter}, true
+	case n.Sound != "":
+		return Object{Type: TypeSound, ID: n.Sound}, true
 	case n.Entity != "":
 		return Object{Type: TypeEntity, Map: n.Map, ID: n.Entity}, true
 	case n.Layer != "":
@@ -81,7 +84,7 @@ func namedPlainly(d string) (o Object, ok bool) {
 		return o, true
 	}
 	switch key {
-	case TypeFlag, TypeCounter, TypeMap, TypeKind:
+	case TypeFlag, TypeCounter, TypeMap, TypeKind, TypeSound:
 		return o, true
 	}
 	return o, false
@@ -105,13 +108,13 @@ func Naming(o Object) kind.Datum {
 			return kind.Datum(`{"map":"` + string(o.Map) + `","within":"` + string(o.ID) + `"}`)
 		}
 		return kind.Datum(`{"` + o.Type + `":"` + string(o.ID) + `","map":"` + string(o.Map) + `"}`)
-	case plain && (o.Type == TypeMap || o.Type == TypeFlag || o.Type == TypeCounter || o.Type == TypeKind):
+	case plain && (o.Type == TypeMap || o.Type == TypeFlag || o.Type == TypeCounter || o.Type == TypeKind || o.Type == TypeSound):
 		return kind.Datum(`{"` + o.Type + `":"` + string(o.ID) + `"}`)
 	}
 	switch o.Type {
 	case TypeEntity, TypeLayer, TypeWithin:
 		return kind.Of(map[string]ID{"map": o.Map, o.Type: o.ID})
-	case TypeMap, TypeFlag, TypeCounter, TypeKind, TypeTag:
+	case TypeMap, TypeFlag, TypeCounter, TypeKind, TypeTag, TypeSound:
 		return kind.Of(map[string]ID{o.Type: o.ID})
 	case TypeIt, TypeHero, TypeWho:
 		return kind.Of(map[string]bool{o.Type: true})

@@ -72,6 +72,10 @@ func (d *Document) name(o Object) string {
 		if f := d.Flags.Get(o.ID); f != nil {
 			return f.Name
 		}
+	case TypeSound:
+		if s := d.Sounds.Get(o.ID); s != nil {
+			return s.Name
+		}
 	case TypeCounter:
 		if c := d.Counters.Get(o.ID); c != nil {
 			return c.Name

@@ -13,9 +13,9 @@ var groups = []struct {
 }{
 	{"Moving", []string{"speed", "jump", HeroStarts, HeroStops, HeroAir, HeroFall, HeroGrace, HeroEarly, HeroPoints, HeroMeanwhile, "range", "roams", "does", "rests", "strolls", "pause", "path", "falls", "inWater", "goes", "height"}},
 	{"Seeing", []string{"sight", "seeing"}},
-	{"Fighting", []string{HeroHealth, HeroBlink, HeroLives, HeroBlow, HeroBlowWith, "harm", "defeatedBy", "brokenBy", "by", "heavy", "breaks"}},
+	{"Fighting", []string{HeroHealth, HeroBlink, HeroLives, HeroBlow, HeroBlowWith, HeroBlowRests, "harm", "defeatedBy", "brokenBy", "by", "heavy", "breaks"}},
 	{"Over time", []string{"every", "again", "after", "comesBackAfter", "goesBack", "closesAgain", "onFor", "offFor", "turnTakes", "waves", "atOnce", "inAll"}},
-	{"Having", []string{"carries", HeroAbilities, "needs", "opens", "usedUp", "is", "amount", "countsAs", "holds", "leaves", "takes"}},
+	{"Having", []string{"carries", HeroAbilities, "needs", "opens", "usedUp", "readyAfter", "is", "amount", "countsAs", "holds", "leaves", "takes"}},
 }
 
 // Groups are the headings of settings of kinds in the order in which they stand.
@@ -75,7 +75,7 @@ func (k *Kind) Matters(key string, is func(key string) Datum) bool {
 		return word("workedBy") == "weight"
 	case key == "offFor":
 		return some("onFor")
-	case key == HeroBlowWith:
+	case key == HeroBlowWith, key == HeroBlowRests:
 		return word(HeroBlow) == BlowAhead
 	case acts == Source && (key == "atOnce" || key == "inAll"):
 		return len(is("waves").Counts()) == 0

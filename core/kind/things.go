@@ -17,7 +17,8 @@ var things = []Kind{
 		written("opens", "The word that doors ask for"), called("used up", yesno("usedUp", "false", "Whether it is gone after opening")))},
 	{ID: Item, Name: "Item", Help: "Something that is carried and used", Taken: true, Wakes: "take", Settings: settings(
 		written("is", "The word by which rules call it; empty is its kind's name"), counted("amount", 9999, "How many of it"),
-		called("used up", yesno("usedUp", "false", "Whether there is one fewer after it was used on something")))},
+		called("used up", yesno("usedUp", "false", "Whether there is one fewer after it was used on something")),
+		called("ready again after", none("at once", Setting{Key: "readyAfter", Name: "readyAfter", Type: Duration, Default: "0", Unit: "seconds", Most: 600_000, Help: "How long it cannot be used again, once it was picked up and used"})))},
 	{ID: Container, Name: "Container", Help: "Opened once, holds something", State: "Open at the start", Solid: true, Settings: settings(
 		listed("holds", Words, "Items in it, with commas between"), written("needs", "The key that opens it"))},
 	{ID: Sign, Name: "Sign", Help: "Says something when it is read", Solid: true, Settings: settings(written("says", "What the player reads"))},

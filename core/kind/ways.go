@@ -64,6 +64,7 @@ const (
 	HeroAbilities = "abilities"
 	HeroBlow      = "blow"
 	HeroBlowWith  = "blowWith"
+	HeroBlowRests = "blowRests"
 	HeroMeanwhile = "meanwhile"
 	BlowAhead     = "ahead"
 )
@@ -81,6 +82,7 @@ var ways = []Kind{
 		listed(HeroAbilities, Words, "Words that rules ask for, with commas between; double jump and wall jump are known"), listed("carries", Words, "Items that it starts with, with commas between"),
 		chosen(HeroBlow, BlowAhead+"=strikes ahead, none=cannot strike", "What it does when there is nothing to use"),
 		called("strikes with", written(HeroBlowWith, "The item that it needs to strike; empty is none")),
+		called("strikes again after", none("at once", Setting{Key: HeroBlowRests, Name: HeroBlowRests, Type: Duration, Default: "0", Unit: "seconds", Most: 60_000, Help: "How long it waits between two blows"})),
 		called("while another is led", chosen(HeroMeanwhile, "waits=waits where it is, follows", "What it does while the player leads another hero")),
 		called("hearts", number(HeroHealth, "3", "", 1, 9999, "How many hits it takes")),
 		called("unhurt after a hit", lasting(HeroBlink, "1200", 10, "How long nothing strikes it again; it blinks")),

@@ -160,7 +160,7 @@ func (g *Game) takeInHand(pressed Input) {
 
 // usesOn uses what is in hand on a thing, where a rule waits for that; what is used up is one fewer then.
 func (g *Game) usesOn(r world.Ref) bool {
-	if g.Hand == "" {
+	if g.Hand == "" || g.Rests(g.Hand) > 0 {
 		return false
 	}
 	t := g.Stage.Thing(r)
@@ -170,8 +170,52 @@ func (g *Game) usesOn(r world.Ref) bool {
 	}
 	g.tellOf("useOn", t)
 	g.happen(h)
-	g.spend(g.Hand)
+	g.used(g.Hand)
 	return true
+}
+
+// wields uses what is in hand where there is nothing that it could be used on, if a rule waits for that.
+func (g *Game) wields(m *world.Ground) bool {
+	h := happening{on: rules.WordWields, m: m.Ref, thing: world.None, word: g.Hand}
+	if g.Hand == "" || !g.waitedFor(h) {
+		return false
+	}
+	if g.Rests(g.Hand) == 0 {
+		g.happen(h)
+		g.used(g.Hand)
+	}
+	return true
+}
+
+// used has an item rest that was used, and takes one away of what is used up.
+func (g *Game) used(word string) {
+	if r := g.resting(word); r >= 0 {
+		g.setTimer(r, g.Stage.Thing(r).Doing.Every)
+	}
+	g.spend(word)
+}
+
+// resting is the thing by which it is known how long an item is not ready after it was used; None where it is at once.
+func (g *Game) resting(word string) world.Ref {
+	for k := range g.Stage.Things {
+		if t, r := &g.Stage.Things[k], world.Ref(k); t.Acts == kind.Item && t.Doing.Every > 0 && t.Doing.Word == word && g.Is(r, Taken) {
+			return r
+		}
+	}
+	return world.None
+}
+
+// Rests is how long an item that was used is not ready again, in thousandths of all of that; 0 is ready.
+func (g *Game) Rests(word string) int {
+	r := g.resting(word)
+	if r < 0 {
+		return 0
+	}
+	i, is := timerAt(g.Timers, r)
+	if !is {
+		return 0
+	}
+	return int(g.Timers[i].Left) * 1000 / int(g.Stage.Thing(r).Doing.Every)
 }
 
 // spend takes one away of an item that is used up.

@@ -5,6 +5,7 @@ import (
 	"azzel/core/kind"
 	"azzel/core/play"
 	"azzel/core/rules"
+	"azzel/core/sample"
 	"slices"
 	"testing"
 )
@@ -97,5 +98,75 @@ func TestItemsAreUsedOnWhatIsLookedAt(t *testing.T) {
 		if err != nil || again.Hand != r.g.Hand || len(again.Carried()) != len(r.g.Carried()) {
 			t.Errorf("%s: resumed %q is in hand: %v", c.name, again.Hand, err)
 		}
+	}
+}
+
+// An item can be wielded wherever one stands, and is ready again after its time; what has been given never rests.
+func TestItemsAreReadyAgainAfterAWhile(t *testing.T) {
+	r := drawn(t, "\n@.....\n......").with(kind.Item, 1, 0, 1, 1, false, document.Down, value("is", `"horn"`), value("readyAfter", "1000")).
+		with(kind.Item, 2, 0, 1, 1, false, document.Down, value("is", `"oil"`))
+	r.d = apply(t, r.d, sample.Drawn()...)
+	for _, text := range []string{"when\n\tthe hero wields horn\nthen\n\tadd 1 to Salt\n", "when\n\tthe hero wields oil\nthen\n\tadd 10 to Salt\n"} {
+		rule, err := rules.Read(r.d, text)
+		if err != nil {
+			t.Fatal(err)
+		}
+		r.d = withRule(t, r.d, rule.Copied())
+	}
+	r.g.Enter(stage(r.d))
+	r.hold(play.InputRight, 60)
+	counted := func(want int64, why string) {
+		t.Helper()
+		if got := r.g.Counter(sample.DrawnCounter); got != want {
+			t.Errorf("%s: %d were counted, want %d", why, got, want)
+		}
+	}
+	start := r.g.Counter(sample.DrawnCounter)
+	r.press(play.InputUse)
+	counted(start, "nothing in hand")
+	r.press(play.InputSlot1)
+	r.press(play.InputUse)
+	r.press(play.InputUse)
+	counted(start+1, "twice at once")
+	if rests := r.g.Rests("horn"); rests < 900 || rests > 1000 {
+		t.Errorf("it rests for %d thousandths", rests)
+	}
+	again, err := play.Resume(stage(r.d), r.g.Moment())
+	if err != nil || again.Rests("horn") != r.g.Rests("horn") {
+		t.Errorf("resumed it rests for %d: %v", again.Rests("horn"), err)
+	}
+	r.hold(0, 60)
+	if r.g.Rests("horn") != 0 {
+		t.Errorf("after a second it rests for %d", r.g.Rests("horn"))
+	}
+	r.press(play.InputUse)
+	counted(start+2, "ready again")
+	r.press(play.InputSlot2)
+	r.press(play.InputUse)
+	r.press(play.InputUse)
+	counted(start+22, "what is ready at once")
+}
+
+// Between two blows the hero waits as long as is set of it.
+func TestBlowsRest(t *testing.T) {
+	r := drawn(t, "\n@.....", "hero.blowRests=1000")
+	if rests, waits := r.g.Blow(); rests != 0 || !waits {
+		t.Errorf("at first it waits %d, %t", rests, waits)
+	}
+	r.press(play.InputUse)
+	if rests, _ := r.g.Blow(); rests < 900 || r.g.Striking() == 0 {
+		t.Errorf("after a blow it waits %d, and strikes %d", rests, r.g.Striking())
+	}
+	r.hold(0, play.BlowTicks)
+	if rests, _ := r.g.Blow(); r.g.Striking() != 0 || rests == 0 {
+		t.Errorf("it strikes %d still, and waits %d", r.g.Striking(), rests)
+	}
+	r.press(play.InputUse)
+	if r.g.Striking() != 0 {
+		t.Error("it strikes before it is ready")
+	}
+	r.hold(0, 60)
+	if r.press(play.InputUse); r.g.Striking() == 0 {
+		t.Error("it does not strike when it is ready")
 	}
 }

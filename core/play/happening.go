@@ -94,7 +94,7 @@ func (h happening) meant(r *document.Rule) bool {
 			return false
 		case h.seen:
 			return p.To == h.of
-		case h.on == rules.WordUseOn, h.on == rules.WordGain:
+		case h.on == rules.WordUseOn, h.on == rules.WordGain, h.on == rules.WordWields:
 			return p.Blank("item").Word() == h.word
 		case h.on == rules.WordEvery:
 			return world.Round(p.Number) == int64(h.is)

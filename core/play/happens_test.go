@@ -15,7 +15,14 @@ var happens = map[string]struct {
 	do   func(r *run)
 	with func(r *run)
 }{
-	rules.WordUse:    {"the hero uses switch", func(r *run) { r.press(play.InputUse) }, nil},
+	rules.WordUse: {"the hero uses switch", func(r *run) { r.press(play.InputUse) }, nil},
+	rules.WordWields: {"the hero wields oil", func(r *run) {
+		r.take(kind.Item)
+		r.leaves(kind.Switch)
+		r.leaves(kind.Character)
+		r.press(play.InputSlot1)
+		r.press(play.InputUse)
+	}, nil},
 	rules.WordUseOn:  {"the hero uses oil on switch", func(r *run) { r.take(kind.Item); r.press(play.InputSlot1); r.press(play.InputUse) }, nil},
 	rules.WordTake:   {"the hero takes collectible", func(r *run) { r.hold(play.InputRight, 40) }, nil},
 	rules.WordArrive: {"the hero arrives on Drawn", func(r *run) { r.g.EnterMap(); r.hold(0, 1) }, nil},

@@ -28,7 +28,7 @@ func (g *Game) Pose(b *Body) (does string, ticks int64) {
 			case kind.Climbs:
 				return does, int64(b.Steps) // one that hangs there moves nothing
 			case kind.Strikes:
-				return does, int64(BlowTicks - b.Timer)
+				return does, int64(BlowTicks - g.Striking())
 			}
 			return does, g.Tick
 		}
@@ -53,7 +53,7 @@ func (g *Game) doing(m *world.Ground, b *Body) (out []string) {
 	}
 	if b == g.Hero() {
 		add(b.Push > 0 && b.Flags&Thrown == 0 || b.Blink > 0 && b.Blink > g.gait().Blink-hurtTicks, kind.Hurt)
-		add(b.Timer > 0, kind.Strikes)
+		add(g.Striking() > 0, kind.Strikes)
 		add(b.Mode == Climbing, kind.Climbs)
 		add(b.Mode == Swimming, kind.Swims)
 		add(b.Mode == Airborne && b.VY > 0, kind.Falls)

@@ -127,7 +127,7 @@ func (g *Game) do(n *rules.Node, t *Thread) (waits bool) {
 		g.acted(n, it)
 	case rules.WordFollow, rules.WordPart:
 		g.eachOf(n, it, func(r world.Ref) { g.accompanies(r, n.Word == rules.WordFollow) })
-	case rules.WordZoom, rules.WordPicture, rules.WordSound, rules.WordBed, rules.WordHush, rules.WordWeather,
+	case rules.WordZoom, rules.WordPicture, rules.WordSound, rules.WordPlays, rules.WordBed, rules.WordHush, rules.WordWeather,
 		rules.WordWatch, rules.WordViewBack, rules.WordDarken, rules.WordLighten, rules.WordTint, rules.WordDim, rules.WordUndim, rules.WordShake, rules.WordCaption:
 		return g.shows(n, t)
 	case rules.WordDisguise:

@@ -35,6 +35,8 @@ type Show struct {
 	PictureLeft int32
 	// Sound is what was heard last, and Sounds how often something was; Bed is what is heard all the time, empty as the map says.
 	Sound, Bed string
+	// Plays is the sound of the designer's own that was heard last, empty where that was one of Azzel's.
+	Plays document.ID `json:",omitempty"`
 	// Weather is what rules let the weather be, empty as the map says.
 	Weather string
 	Sounds  int64
@@ -132,7 +134,13 @@ func (g *Game) shows(n *rules.Node, t *Thread) bool {
 		return false
 	case rules.WordSound:
 		if !t.Skips {
-			s.Sound = n.Blank("sound").Word()
+			s.Sound, s.Plays = n.Blank("sound").Word(), ""
+			s.Sounds++
+		}
+		return false
+	case rules.WordPlays:
+		if o, ok := document.Named(n.Blank("own")); ok && !t.Skips {
+			s.Sound, s.Plays = "", o.ID
 			s.Sounds++
 		}
 		return false

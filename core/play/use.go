@@ -16,7 +16,9 @@ func (g *Game) use(m *world.Ground) {
 			}
 		}
 	}
-	g.blow(m)
+	if !g.wields(m) {
+		g.blow(m)
+	}
 }
 
 // BlowTicks is how long a blow takes.
@@ -28,7 +30,7 @@ func (g *Game) blow(m *world.Ground) {
 	if !w.Blow || w.BlowWith != "" && !g.Has(w.BlowWith) || b.Timer > 0 {
 		return
 	}
-	b.Timer = BlowTicks
+	b.Timer = max(BlowTicks, w.BlowRests)
 	for _, r := range g.touched(m, g.ahead(m)) {
 		t := g.Stage.Thing(r)
 		g.happen(happening{on: rules.WordStrike, m: m.Ref, thing: r})
@@ -54,7 +56,19 @@ func (g *Game) blow(m *world.Ground) {
 }
 
 // Striking is how many ticks of a blow are left.
-func (g *Game) Striking() int32 { return g.Hero().Timer }
+func (g *Game) Striking() int32 {
+	return max(0, g.Hero().Timer-max(0, g.gait().BlowRests-BlowTicks))
+}
+
+// Blow is how long the hero waits until it can strike again, in thousandths of all of that; ok tells that it can strike
+// at all, and waits between two blows.
+func (g *Game) Blow() (rests int, ok bool) {
+	w := g.gait()
+	if !w.Blow || w.BlowWith != "" && !g.Has(w.BlowWith) || w.BlowRests <= BlowTicks {
+		return 0, false
+	}
+	return int(g.Hero().Timer) * 1000 / int(w.BlowRests), true
+}
 
 // ahead is where the hero reaches: its box three quarters of a cell farther.
 func (g *Game) ahead(m *world.Ground) world.Box {

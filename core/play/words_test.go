@@ -167,6 +167,9 @@ var does = map[string]struct {
 		r.hold(0, 61)
 		return is == r.thing(kind.Item)+1 && r.g.Show.Picture == 0
 	}},
+	rules.WordPlays: {"sound chime\nplay Gong", func(r *run) bool {
+		return r.g.Show.Plays == sample.DrawnSound && r.g.Show.Sound == "" && r.g.Show.Sounds == 2
+	}},
 	rules.WordSound:   {"sound chime\nsound thud", func(r *run) bool { return r.g.Show.Sound == "thud" && r.g.Show.Sounds == 2 }},
 	rules.WordBed:     {"let surf be heard", func(r *run) bool { return len(r.g.Heard()) == 1 && r.g.Heard()[0].Plays == "surf" }},
 	rules.WordWeather: {"change the weather to snow", func(r *run) bool { return r.g.Weather() == "snow" }},

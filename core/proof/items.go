@@ -4,6 +4,8 @@ import (
 	"azzel/core/document"
 	"azzel/core/play"
 	"azzel/core/rules"
+	"azzel/core/world"
+	"slices"
 )
 
 // usedOn lists, by thing, the items that a rule waits for being used on it; where it waits for being spoken to, an
@@ -29,6 +31,18 @@ func usedOn(d *document.Document) map[document.End][]string {
 						}
 					})
 				}
+			}
+		}
+	}
+	return out
+}
+
+// wielded are the items that a rule waits for being used where the hero stands.
+func wielded(st *world.Stage) (out []string) {
+	for _, r := range st.Doc.RulesInOrder() {
+		for _, n := range rules.TreeOf(r).When {
+			if word := n.Blank("item").Word(); n.Word == rules.WordWields && !r.Off && !slices.Contains(out, word) {
+				out = append(out, word)
 			}
 		}
 	}

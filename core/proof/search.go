@@ -20,6 +20,8 @@ type Search struct {
 	goals   []world.Ref
 	// used are the items that rules wait for being used on things; an empty word waits for being spoken to.
 	used map[document.End][]string
+	// wielded are those that rules wait for being used wherever one is.
+	wielded []string
 	// hops is how many maps lie between each and a goal, as passages and seams lead.
 	hops []int
 	open nodes
@@ -44,7 +46,7 @@ const (
 
 // New begins to look for an answer from where a game begins.
 func New(st *world.Stage) *Search {
-	s := &Search{st: st, seen: map[key]bool{}, used: usedOn(st.Doc)}
+	s := &Search{st: st, seen: map[key]bool{}, used: usedOn(st.Doc), wielded: wielded(st)}
 	g, err := play.Start(st, "", Seed)
 	if err != nil {
 		s.out = &Answer{Is: Nothing, Why: "there is no spawn yet", By: world.None}
@@ -281,6 +283,11 @@ func (s *Search) look(n *node) {
 			if !g.On(r) {
 				n.targets = near.beside(n.targets, m, t)
 			}
+		}
+	}
+	for _, word := range s.wielded {
+		if g.Has(word) && g.Rests(word) == 0 {
+			n.targets = append(n.targets, target{at: g.HeroCell(), use: true, hand: word})
 		}
 	}
 	n.targets = append(n.targets, near.edges(m)...)

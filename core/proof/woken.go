@@ -19,7 +19,7 @@ func (f *May) wake(word string, ref world.Ref, set func(*bool)) {
 // always lets the rules run that wait for what is bound to no place.
 func (f *May) always(set func(*bool)) {
 	f.wakeAll(rules.Happening{Word: rules.WordBegins}, world.None, set)
-	for _, word := range []string{rules.WordHurt, rules.WordLosesLife, rules.WordComesBack, rules.WordEvery, rules.WordGain, rules.WordHour, rules.WordLoads} {
+	for _, word := range []string{rules.WordHurt, rules.WordLosesLife, rules.WordComesBack, rules.WordEvery, rules.WordGain, rules.WordWields, rules.WordHour, rules.WordLoads} {
 		f.wakeAll(rules.Happening{Word: word}, world.None, set)
 	}
 	for _, k := range f.st.Doc.KindsInOrder() {
@@ -73,12 +73,12 @@ func (f *May) wakeAll(h rules.Happening, it world.Ref, set func(*bool)) {
 
 // means reports whether what a rule waits for more closely could be: an item that is used, a signal.
 func (f *May) means(tree *rules.Tree, h rules.Happening) bool {
-	if h.Word != rules.WordUseOn && h.Word != rules.WordHears && h.Word != rules.WordBrings && h.Word != rules.WordGain {
+	if h.Word != rules.WordUseOn && h.Word != rules.WordHears && h.Word != rules.WordBrings && h.Word != rules.WordGain && h.Word != rules.WordWields {
 		return true
 	}
 	return slices.ContainsFunc(tree.When, func(n *rules.Node) bool {
 		switch n.Word {
-		case rules.WordUseOn, rules.WordGain:
+		case rules.WordUseOn, rules.WordGain, rules.WordWields:
 			return n.Word == h.Word && f.has(n.Blank("item").Word())
 		case rules.WordHears, rules.WordBrings:
 			_, sent := slices.BinarySearch(f.signals, n.Blank("signal").Word())

@@ -71,6 +71,15 @@ func flagsCalled(d *document.Document, name string) (out []document.ID) {
 	return out
 }
 
+func soundsCalled(d *document.Document, name string) (out []document.ID) {
+	d.Sounds.Each(func(s *document.Sound) {
+		if s.Name == name {
+			out = append(out, s.ID)
+		}
+	})
+	return out
+}
+
 func countersCalled(d *document.Document, name string) (out []document.ID) {
 	d.Counters.Each(func(c *document.Counter) {
 		if c.Name == name {

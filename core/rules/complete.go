@@ -143,6 +143,10 @@ func (c *completer) blank(a attempt, b *Blank) {
 		for _, f := range c.doc.FlagsByName() {
 			c.add(named(f.Name), "a flag")
 		}
+	case BlankSound:
+		for _, o := range c.doc.SoundsByName() {
+			c.add(named(o.Name), "a sound")
+		}
 	case BlankCounter:
 		for _, o := range c.doc.CountersByName() {
 			c.add(named(o.Name), "a counter")

@@ -213,7 +213,7 @@ func (m *matcher) read(b *Blank, slot string, at int) []reading {
 	case BlankLayer:
 		return m.onMap(document.TypeLayer, at, layersCalled(m.doc, t.text))
 	}
-	typ := map[string]string{BlankMap: document.TypeMap, BlankFlag: document.TypeFlag, BlankCounter: document.TypeCounter, BlankKind: document.TypeKind}[b.Type]
+	typ := map[string]string{BlankMap: document.TypeMap, BlankFlag: document.TypeFlag, BlankCounter: document.TypeCounter, BlankKind: document.TypeKind, BlankSound: document.TypeSound}[b.Type]
 	if t.is == tokenID {
 		return one(valueOf(typ, "", document.ID(t.text)))
 	}
@@ -226,7 +226,7 @@ func (m *matcher) read(b *Blank, slot string, at int) []reading {
 	if !plain {
 		return nil
 	}
-	called := map[string]func(*document.Document, string) []document.ID{BlankMap: mapsCalled, BlankFlag: flagsCalled, BlankCounter: countersCalled, BlankKind: kindsCalled}[b.Type]
+	called := map[string]func(*document.Document, string) []document.ID{BlankMap: mapsCalled, BlankFlag: flagsCalled, BlankCounter: countersCalled, BlankKind: kindsCalled, BlankSound: soundsCalled}[b.Type]
 	return m.oneOf(typ, called(m.doc, t.text), at)
 }
 

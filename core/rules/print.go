@@ -172,6 +172,12 @@ func printedName(d *document.Document, p *document.RulePart, o document.Object, 
 			name = f.Name
 		}
 		return one(name, flagsCalled(d, name))
+	case document.TypeSound:
+		name := ""
+		if s := d.Sounds.Get(o.ID); s != nil {
+			name = s.Name
+		}
+		return one(name, soundsCalled(d, name))
 	case document.TypeCounter:
 		name := ""
 		if c := d.Counters.Get(o.ID); c != nil {

@@ -37,7 +37,7 @@ func (e *Entry) shape() string {
 		}
 		b := e.Blank(p.blank)
 		words = append(words, map[string]string{BlankEntity: "⟨thing⟩", BlankMap: "⟨map⟩", BlankFlag: "⟨flag⟩", BlankCounter: "⟨counter⟩", BlankKind: "⟨kind⟩", BlankSignal: "⟨signal⟩",
-			BlankText: `"⟨line⟩"`, BlankNumber: "⟨number⟩", BlankItem: "⟨item⟩", BlankOwnFlag: "⟨its flag⟩", BlankOwnCounter: "⟨its counter⟩"}[b.Type])
+			BlankText: `"⟨line⟩"`, BlankNumber: "⟨number⟩", BlankItem: "⟨item⟩", BlankOwnFlag: "⟨its flag⟩", BlankOwnCounter: "⟨its counter⟩", BlankSound: "⟨sound⟩"}[b.Type])
 	}
 	return strings.Join(words, " ")
 }

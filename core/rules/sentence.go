@@ -234,6 +234,11 @@ func (s *speaker) name(p *document.RulePart, value kind.Datum, typ string) (text
 			return f.Name, false
 		}
 		return "a flag that was removed", true
+	case BlankSound:
+		if f := s.doc.Sounds.Get(o.ID); f != nil {
+			return f.Name, false
+		}
+		return "a sound that was removed", true
 	case BlankMap:
 		if m := s.doc.Maps.Get(o.ID); m != nil {
 			return m.Name, false

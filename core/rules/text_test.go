@@ -158,7 +158,7 @@ func TestFaultsOfText(t *testing.T) {
 		{"", "line 1, character 1: a rule says when"},
 		{"whn\n\tthe hero uses Switch", "line 1, character 1: here stands “when”, “if”, “then” or “otherwise” on a line by itself; did you mean “when”?"},
 		{"when\n\tthe hero uses Swich", "line 2, character 16: there is nothing called “Swich”; did you mean “Switch”?"},
-		{"when\n\tthe hero usse Switch", "line 2, character 11: here stands “uses”, “takes”, “speaks”, “loses”, “comes”, “touches”, “pushes”, “strikes”, …; did you mean “uses”?"},
+		{"when\n\tthe hero usse Switch", "line 2, character 11: here stands “uses”, “wields”, “takes”, “speaks”, “loses”, “comes”, “touches”, “pushes”, …; did you mean “uses”?"},
 		{"when\n\tthe hero uses", "line 2, character 15: here stands a switch"},
 		{"when\n\tthe hero uses Switch now", "line 2, character 23: here stands the end of the line"},
 		{"then\n\tsay \"Never closed", "line 2, character 6: here stands a line in quotes"},

@@ -67,6 +67,7 @@ const (
 	BlankNumber  = "number" // a whole number, or what a counter is
 	BlankItem    = "item"   // what an item is called by
 	BlankChoice  = "choice" // one of some words
+	BlankSound   = "sound"  // of the designer's own
 	BlankLayer   = "layer"  // of any map, that is painted or shows a picture
 	// BlankOwnFlag and BlankOwnCounter are keys of settings of the entity that the blank “what” names.
 	BlankOwnFlag    = "ownFlag"

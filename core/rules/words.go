@@ -3,6 +3,7 @@ package rules
 // The words: happenings, conditions and actions.
 const (
 	WordUse      = "use"      // the hero uses a switch
+	WordWields   = "wields"   // the hero uses the item in hand on nothing in particular
 	WordUseOn    = "useOn"    // the hero uses the item in hand on something
 	WordReaches  = "reaches"  // a counter of something's own comes to a number, or a flag is set
 	WordTake     = "take"     // the hero takes a collectible
@@ -157,6 +158,7 @@ const (
 	WordPicture  = "picture"  // something is shown large
 	WordZoom     = "zoom"     // the view comes nearer, or goes farther away
 	WordSound    = "sound"    // a sound is heard once
+	WordPlays    = "plays"    // a sound of the designer's own is
 	WordBed      = "bed"      // a sound is heard from now on
 	WordHush     = "hush"     // and not any more
 

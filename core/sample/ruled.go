@@ -6,18 +6,21 @@ import (
 	"azzel/core/kind"
 	"azzel/core/rules"
 	"math/rand/v2"
+	"strings"
 )
 
 // What rules drawn by chance name besides things on maps.
 const (
 	DrawnFlag    = document.ID("flagflagflag")
+	DrawnSound   = document.ID("gonggonggong")
 	DrawnCounter = document.ID("salesalesale")
 	DrawnOther   = document.ID("tidetidetide")
 )
 
 // Drawn adds what rules drawn by chance name.
 func Drawn() []edit.Primitive {
-	return []edit.Primitive{edit.Insert(edit.Ref{Type: edit.TypeFlag, ID: DrawnFlag}, document.Flag{ID: DrawnFlag, Name: "Flag"}),
+	return []edit.Primitive{edit.Insert(edit.Ref{Type: edit.TypeSound, ID: DrawnSound}, document.Sound{ID: DrawnSound, Name: "Gong", File: strings.Repeat("6", 64), Form: "wav", Lasts: 900, Loud: 100}),
+		edit.Insert(edit.Ref{Type: edit.TypeFlag, ID: DrawnFlag}, document.Flag{ID: DrawnFlag, Name: "Flag"}),
 		edit.Insert(edit.Ref{Type: edit.TypeCounter, ID: DrawnCounter}, document.Counter{ID: DrawnCounter, Name: "Salt", Start: 2}),
 		edit.Insert(edit.Ref{Type: edit.TypeCounter, ID: DrawnOther}, document.Counter{ID: DrawnOther, Name: "Tide"})}
 }
@@ -124,6 +127,8 @@ func (w *drawer) fill(p *document.RulePart, e *rules.Entry) bool {
 			fill = kind.Of(b.Of[w.r.IntN(len(b.Of))])
 		case rules.BlankMap:
 			fill = document.Naming(document.Object{Type: document.TypeMap, ID: o.m})
+		case rules.BlankSound:
+			fill = document.Naming(document.Object{Type: document.TypeSound, ID: DrawnSound})
 		case rules.BlankFlag:
 			fill = document.Naming(document.Object{Type: document.TypeFlag, ID: DrawnFlag})
 		case rules.BlankCounter:

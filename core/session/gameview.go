@@ -93,6 +93,9 @@ type View struct {
 	On   []document.ID `json:"on"`
 	// Strikes is how far a blow of the hero is, 0 to 1000; 0 is none.
 	Strikes int `json:"strikes"`
+	// BlowRests is how long it waits until it can strike again, in thousandths; BlowWaits that it waits between two blows.
+	BlowRests int  `json:"blowRests"`
+	BlowWaits bool `json:"blowWaits"`
 	// Moved are the entities that move, where they are now; of a game that is played its frame tells that.
 	Moved []Moved `json:"moved"`
 	// Named is whose the numbers in the frame are, as far as that was not told yet; Renamed takes back what was told.
@@ -223,6 +226,7 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 		v.Seen = &SightView{now.Spans(), known.Spans()}
 	}
 	v.Strikes = int(g.Striking()) * 1000 / play.BlowTicks
+	v.BlowRests, v.BlowWaits = g.Blow()
 	for _, r := range st.Guised {
 		end := st.End(r)
 		v.Guises = append(v.Guises, GuiseView{end.Map, end.Entity, g.Guise(r)})

@@ -23,8 +23,9 @@ type ShowView struct {
 	Zoom int `json:"zoom"`
 	// Picture is shown large, nil for nothing.
 	Picture *SpeakerView `json:"picture"`
-	// Sound was heard last, and Sounds is how often something was.
+	// Sound was heard last, or Plays, of the designer's own, and Sounds is how often something was.
 	Sound    string        `json:"sound"`
+	Plays    document.ID   `json:"plays"`
 	Sounds   int64         `json:"sounds"`
 	Thoughts []ThoughtView `json:"thoughts"`
 	// Over is one of document.Ends, empty while it goes on; Ending is what is said then.
@@ -43,7 +44,7 @@ func showOf(g *play.Game) ShowView {
 	s := &g.Show
 	out := ShowView{Held: g.Held(), Skips: g.Skippable(), Shake: s.Shake > 0, Dark: int(s.Dark), Tint: rules.Tints[s.Tint], TintWas: rules.Tints[s.TintWas], Tinted: 1000,
 		Caption: s.Caption, Thoughts: []ThoughtView{}, Ending: g.Ending}
-	out.Zoom, out.Sound, out.Sounds = s.Nearness(), s.Sound, s.Sounds
+	out.Zoom, out.Sound, out.Plays, out.Sounds = s.Nearness(), s.Sound, s.Plays, s.Sounds
 	switch {
 	case s.Picture > 0:
 		out.Picture = lookOf(g, s.Picture-1, 0)

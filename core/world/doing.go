@@ -176,6 +176,7 @@ func (s *Stage) doingOf(m *document.Map, e *document.Entity, acts string) Doing 
 		out.Word, out.UsedUp = d.Word(e), d.Value(e, "usedUp").Yes()
 	case kind.Item:
 		out.Word, out.UsedUp, out.Health = d.Word(e), d.Value(e, "usedUp").Yes(), int32(max(1, number("amount")/1000))
+		out.Every = ms("readyAfter")
 	case kind.Container:
 		out.Needs, out.Holds = word("needs"), d.Value(e, "holds").List()
 	case kind.Breakable:

@@ -34,8 +34,10 @@ type Gait struct {
 	Points int32
 	Blink  int16
 	// Blow strikes ahead where there is nothing to use; BlowWith is the item that it takes.
-	Blow     bool
-	BlowWith string
+	Blow bool
+	// BlowRests is how many ticks lie between two blows; 0 is as long as one takes.
+	BlowRests int32
+	BlowWith  string
 }
 
 type gaitKey struct {
@@ -98,6 +100,7 @@ func (s *Stage) gaitOf(g *Ground, who *document.Entity) *Gait {
 	out.Low = max(Unit, out.H/2/Unit*Unit)
 	out.Blow = d.HeroValue(g.Map, who, s.hero, kind.HeroBlow).Word() == kind.BlowAhead
 	out.BlowWith = d.HeroValue(g.Map, who, s.hero, kind.HeroBlowWith).Word()
+	out.BlowRests = int32(Ticks(hero(kind.HeroBlowRests) / 1000))
 	walks := word(kind.MapWalking)
 	out.Cells, out.Turns = walks != kind.WalksFree, walks == kind.WalksTurns
 	out.Eight = word(kind.MapWays) == kind.EightWays

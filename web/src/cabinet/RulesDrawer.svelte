@@ -11,8 +11,12 @@
 			.join(' ')
 			.toLowerCase()
 	const rules = $derived(
-		w.project.head.rules.filter((r) => (wanted ? text(r).includes(wanted) : !w.map || r.maps.includes(w.map.id))),
+		w.project.head.rules.filter((r) =>
+			// the one that is chosen stays while its words are changed, whatever it is about then
+			wanted ? text(r).includes(wanted) : !w.map || r.maps.includes(w.map.id) || r.id === w.rule,
+		),
 	)
+	const everywhere = $derived(wanted ? [] : w.project.head.rules.filter((r) => !r.maps.length && r.id !== w.rule))
 
 	function add() {
 		const made = w.project.try('startRule', { map: w.map!.id })
@@ -31,5 +35,15 @@
 			</p>
 		{/if}
 		<button class="button" onclick={add}><Plus size={15} /> New rule on {w.map.name}</button>
+	{/if}
+	{#if everywhere.length}
+		<details>
+			<summary class="cursor-pointer py-1 text-dim">Of the whole game: {everywhere.length}</summary>
+			<div class="flex flex-col gap-2 pt-1">
+				{#each everywhere as rule (rule.id)}
+					<RuleCard {rule} />
+				{/each}
+			</div>
+		</details>
 	{/if}
 </section>

@@ -220,6 +220,8 @@ export interface View {
 	gone: ID[]
 	on: ID[]
 	strikes: number
+	blowRests: number
+	blowWaits: boolean
 	moved: Moved[]
 	named: Named[]
 	renamed: boolean
@@ -358,6 +360,7 @@ export interface Wish {
 	map?: ID
 	entity?: ID
 	flag?: ID
+	sound?: ID
 	layer?: ID
 	counter?: ID
 	kind?: ID
@@ -1216,6 +1219,7 @@ export interface SlotView {
 	word: string
 	name: string
 	amount: number
+	rests: number
 	map: ID
 	id: ID
 	kind: ID
@@ -1346,6 +1350,7 @@ export interface ShowView {
 	zoom: number
 	picture: SpeakerView
 	sound: string
+	plays: ID
 	sounds: number
 	thoughts: ThoughtView[]
 	over: string

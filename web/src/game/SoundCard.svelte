@@ -140,7 +140,7 @@
 				</li>
 			{/each}
 		</ul>
-	{:else}<p class="text-dim">It is heard nowhere yet: say when.</p>{/if}
+	{:else}<p class="text-dim">It is heard nowhere yet: say when, or let a rule play it.</p>{/if}
 	<div class="grid grid-cols-[1fr_1fr_auto] gap-1">
 		<select class="col-span-3 field" aria-label="Heard when" bind:value={when}>
 			{#each groups as g (g)}<optgroup label={g}>

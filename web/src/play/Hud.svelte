@@ -133,7 +133,7 @@
 					{/if}
 				</div>
 			{/if}
-			{#if where('showItems', corner)}<QuickSlots />{/if}
+			{#if where('showItems', corner)}<QuickSlots {words} />{/if}
 			{#if where('showMap', corner)}<SmallMap />{/if}
 		</div>
 	{/each}

@@ -57,14 +57,15 @@
 	let heardOnce = 0
 	$effect(() => {
 		if (!view) return
-		const { sound, sounds } = view.show
+		const { sound, sounds, plays: named } = view.show
 		// what happened is noted even where it is not heard, so that nothing of it is heard later
 		const since = happened.since(view, w.play.events)
 		if (plays || view.show.over) {
 			if (w.layout.sound)
 				for (const { word, kind } of since) effects.happens(word, w.wants?.sounds, own.heardAs(word, kind, view.map))
 		}
-		if (plays && sounds === heardOnce + 1) effects.play(sound, w.wants?.sounds, 1, own.heardAs(sound, '', view.map))
+		if (plays && sounds === heardOnce + 1)
+			effects.play(sound || 'rule', w.wants?.sounds, 1, named ? own.get(named) : own.heardAs(sound, '', view.map))
 		heardOnce = sounds
 	})
 	$effect(() => ambience.hear(plays ? loops : []))

@@ -43,9 +43,9 @@ export class OwnSounds {
 		return coming
 	}
 
-	/** Has all sounds that are heard as something be ready by the time they are. */
+	/** Has all sounds be ready by the time they are heard. */
 	prepare() {
-		for (const s of this.p.head.sounds) if (s.as?.length) this.bufferOf(s)
+		for (const s of this.p.head.sounds) this.bufferOf(s)
 	}
 
 	private bufferOf(s: Sound): AudioBuffer | null {
