@@ -65,7 +65,9 @@ type rig struct {
 
 // startWith serves a project that begins as doc; nil is the demo.
 func startWith(t *testing.T, doc *document.Document) *rig {
-	t.Parallel()
+	if os.Getenv("AZZEL_BENCH") == "" {
+		t.Parallel() // what is measured runs alone
+	}
 	slots <- struct{}{}
 	t.Cleanup(func() { <-slots })
 	r := &rig{t: t, dsn: database.Fresh(t), project: "projectproje"}
