@@ -120,6 +120,7 @@ func (g *Game) stepwise(m *world.Ground, b *Body, w *world.Gait, dx, dy, ax, ay 
 		if g.blockedStep(m, b, dx, dy) {
 			b.Steps = 0
 			if dx == 0 || dy == 0 {
+				g.bump, g.bumpAt = Place{m.Ref, b.X + dx*cw, b.Y + dy*ch}, g.Tick
 				// its box stands off the sides of its cell
 				g.push(m, dx, dy, max(0, (cw-w.W)/2), max(0, (ch-w.H)/2))
 			}

@@ -25,6 +25,9 @@ func (g *Game) hasRun(r, it world.Ref) bool {
 	return g.bit(ruleSlot(g.Stage, r))
 }
 
+// HasRun reports whether a rule that runs once, and is of no kind, has run.
+func (g *Game) HasRun(r world.Ref) bool { return r >= 0 && g.bit(ruleSlot(g.Stage, r)) }
+
 func (g *Game) markRun(r, it world.Ref) {
 	if it >= 0 && rules.TreeOf(g.Stage.Rules[r]).OfKind {
 		g.runFor(RunFor{r, it})

@@ -302,7 +302,8 @@ type Game struct {
 	streamsOf world.Ref
 	streamsAt int64
 	// timersAt and talliesAt are the ticks of which the lists are this game's own, and can be changed.
-	timersAt, talliesAt int64
+	timersAt, talliesAt, bumpAt int64
+	bump                        Place // where the hero would stand that was kept from going on in the tick bumpAt, from cell to cell
 	// by is one more than who did what woke the rule that is gone on with; 0 is the hero.
 	by world.Ref
 	// doer is one more than who does what happens to things at the moment; 0 is the hero.
@@ -322,7 +323,7 @@ type Game struct {
 func (g *Game) Clone() *Game { return gameOf(g.Stage, g.clone()) }
 
 func gameOf(st *world.Stage, s *State) *Game {
-	return &Game{Stage: st, State: s, livelyOf: world.None, streamsOf: world.None, passes: world.None, timersAt: -1, talliesAt: -1}
+	return &Game{Stage: st, State: s, livelyOf: world.None, streamsOf: world.None, passes: world.None, timersAt: -1, talliesAt: -1, bumpAt: -1}
 }
 
 // Ground is the map that the hero is on; nil when it was removed.

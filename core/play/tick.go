@@ -131,7 +131,7 @@ func (g *Game) act(m *world.Ground, in, pressed Input) {
 		box = g.extent(b)
 	}
 	// nothing to come to, to take or to go through
-	alone := quiet && len(g.Touching) == 0 && m.Bare(around(box))
+	alone := quiet && len(g.Touching) == 0 && g.bumpAt != g.Tick && m.Bare(around(box))
 	if alone {
 		g.Touching = nil
 	} else {

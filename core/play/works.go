@@ -11,6 +11,12 @@ import (
 // stands against.
 func (g *Game) feel(m *world.Ground, own world.Box) {
 	box := around(own)
+	if g.bumpAt == g.Tick && g.bump.Map == m.Ref {
+		// who walks from cell to cell stands off their sides: what keeps it from going on is touched all the same
+		b := g.Hero()
+		o := shifted(own, b.X-g.bump.X, b.Y-g.bump.Y)
+		box = world.Box{Left: min(box.Left, o.Left), Top: min(box.Top, o.Top), Right: max(box.Right, o.Right), Bottom: max(box.Bottom, o.Bottom)}
+	}
 	// what is in the way is touched from beside
 	now := slices.DeleteFunc(g.touched(m, box), func(r world.Ref) bool { return !m.Solid(&g.Stage.Things[r]) && !meets(own, g.Where(r)) })
 	before := g.Touching

@@ -22,6 +22,10 @@ type Answer struct {
 	Is Is
 	// Steps is how many cells the walk enters: it can be done in at most so many.
 	Steps int
+	// Moves is what the project counts of it.
+	Moves int
+	// Fewest tells that there is no walk of fewer steps.
+	Fewest bool
 	// Lucky tells that chance decided something on the way, as the dice of games that are proven fall.
 	Lucky bool
 	// Walk is what is held, tick by tick, from the beginning to the goal; it was played.

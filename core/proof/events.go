@@ -11,7 +11,7 @@ func (f *May) happens(ref world.Ref, t *world.Thing, set func(*bool)) {
 	r := int(ref)
 	switch t.Acts {
 	case kind.Collectible, kind.Key, kind.Item:
-		if !f.taken[r] && f.near(t, 0) {
+		if !f.taken[r] && f.near(t, 0) && !f.usedUp(ref) {
 			set(&f.taken[r])
 			f.wake(rules.WordTake, ref, set)
 		}
@@ -62,7 +62,7 @@ func (f *May) happens(ref world.Ref, t *world.Thing, set func(*bool)) {
 		if t.Doing.Returns == world.WhenLeft && f.opened[r] {
 			set(&f.shuts[r])
 		}
-		if (t.Entity.On || f.opened[r]) && f.near(t, 0) {
+		if (f.on(ref) || f.opened[r]) && f.near(t, 0) {
 			f.through(f.st.WayFrom(f.st.End(ref)))
 		}
 	}

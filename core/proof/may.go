@@ -43,6 +43,11 @@ type May struct {
 	gates []gate
 	// lined are the maps whose cells are divided by ground that is drawn freely, nil for all others.
 	lined []*lined
+	// now is the game from which on it is looked at what could be; nil is how a game begins.
+	now *play.Game
+	// unlocked are doors that are taken to be open, free the ways that are taken to ask for nothing: what would be if they were.
+	unlocked []bool
+	free     []bool
 }
 
 type spot struct {
@@ -94,14 +99,21 @@ func Could(st *world.Stage, m world.Ref, from grid.Point) *May {
 
 // begin is what is so at the beginning.
 func begin(st *world.Stage, m world.Ref, from grid.Point) *May {
-	f := &May{st: st, yes: make([]bool, len(st.Flags)), no: make([]bool, len(st.Flags)), taken: make([]bool, len(st.Things)),
-		opened: make([]bool, len(st.Things)), shuts: make([]bool, len(st.Things)), away: make([]bool, len(st.Things)), ran: make([]bool, len(st.Rules)), beaten: make([]bool, len(st.Things)), turns: make([]bool, len(st.Sheets)), arrived: make([]bool, len(st.Grounds)), done: make([]bool, len(st.Grounds)), shut: map[world.Ref][]spot{}}
+	f := facts(st)
 	for i := range f.no {
 		f.no[i] = true
 	}
-	for _, c := range st.Counters {
-		f.least, f.most = append(f.least, int64(c.Start)), append(f.most, int64(c.Start))
+	for i, c := range st.Counters {
+		f.least[i], f.most[i] = int64(c.Start), int64(c.Start)
 	}
+	return f.fromHere(m, from)
+}
+
+// facts are none yet.
+func facts(st *world.Stage) *May {
+	f := &May{st: st, yes: make([]bool, len(st.Flags)), no: make([]bool, len(st.Flags)), taken: make([]bool, len(st.Things)),
+		opened: make([]bool, len(st.Things)), shuts: make([]bool, len(st.Things)), away: make([]bool, len(st.Things)), ran: make([]bool, len(st.Rules)), beaten: make([]bool, len(st.Things)), turns: make([]bool, len(st.Sheets)), arrived: make([]bool, len(st.Grounds)), done: make([]bool, len(st.Grounds)), shut: map[world.Ref][]spot{},
+		least: make([]int64, len(st.Counters)), most: make([]int64, len(st.Counters))}
 	for _, g := range st.Grounds {
 		f.reached = append(f.reached, newCells(g.Bounds))
 		l := divided(st, g)
@@ -110,6 +122,12 @@ func begin(st *world.Stage, m world.Ref, from grid.Point) *May {
 		}
 		f.lined = append(f.lined, l)
 	}
+	return f
+}
+
+// fromHere has the hero be in a cell, and whoever can be led instead where that one waits.
+func (f *May) fromHere(m world.Ref, from grid.Point) *May {
+	st := f.st
 	f.enter(spot{m: m, p: from})
 	// whoever can be led may be led from where it waits, and who is lost comes back in turn
 	for _, r := range append(play.Others(st, st.Grounds[m]), st.Heroes...) {
@@ -243,7 +261,7 @@ func (f *May) pass(g gate) {
 	if f.reached[g.to.m].has(g.to.p) && (f.lined[g.to.m] == nil || f.lined[g.to.m].at(g.to.p).left() == 0) {
 		return
 	}
-	if f.holds(g.asks) {
+	if f.free != nil && g.way >= 0 && f.free[g.way] || f.holds(g.asks) {
 		f.enter(g.to)
 	} else {
 		f.gates = append(f.gates, g)
@@ -258,7 +276,7 @@ func (f *May) fills(g *world.Ground, p grid.Point) world.Ref {
 	out := world.None
 	g.Near(cell, func(r world.Ref, t *world.Thing) {
 		covers := t.Body.Left <= cell.Left && t.Body.Top <= cell.Top && t.Body.Right >= cell.Right && t.Body.Bottom >= cell.Bottom
-		if g.Solid(t) && t.Acts != kind.Breakable && t.Acts != kind.Charge && covers && !t.Absent && !f.away[r] && len(t.Variants) == 0 && !(t.Acts == kind.Door && (t.Entity.On || f.opened[r])) {
+		if g.Solid(t) && t.Acts != kind.Breakable && t.Acts != kind.Charge && covers && !f.missing(r) && !f.away[r] && len(t.Variants) == 0 && !(t.Acts == kind.Door && (f.on(r) || f.opened[r])) {
 			out = r
 		}
 	})
@@ -348,7 +366,7 @@ func (f *May) has(word string) bool {
 				return true // it may be defeated
 			}
 		case kind.Container:
-			if (f.opened[r] || t.Entity.On) && slices.Contains(t.Doing.Holds, word) {
+			if (f.opened[r] || f.on(world.Ref(r))) && slices.Contains(t.Doing.Holds, word) {
 				return true
 			}
 		case kind.Hero:
@@ -357,7 +375,7 @@ func (f *May) has(word string) bool {
 			}
 		}
 	}
-	if _, gives := slices.BinarySearch(f.gives, word); gives {
+	if _, gives := slices.BinarySearch(f.gives, word); gives || f.now != nil && f.now.Has(word) {
 		return true
 	}
 	return slices.Contains(f.st.Carries(world.None), word)

@@ -13,8 +13,9 @@ import (
 
 // Search looks in the engine for a walk that finishes the game, a little at a time.
 type Search struct {
-	st  *world.Stage
-	may *May
+	st    *world.Stage
+	start func() (*play.Game, error)
+	may   *May
 	// bounded tells that all is known that could be.
 	bounded bool
 	goals   []world.Ref
@@ -31,6 +32,9 @@ type Search struct {
 	ticks int
 	made  int
 	out   *Answer
+	// whole goes on after a goal is reached; kept are all situations that were come to, in their order.
+	whole bool
+	kept  []*node
 }
 
 // Seed is what games draw from that are proven.
@@ -45,9 +49,17 @@ const (
 )
 
 // New begins to look for an answer from where a game begins.
-func New(st *world.Stage) *Search {
-	s := &Search{st: st, seen: map[key]bool{}, used: usedOn(st.Doc), wielded: wielded(st)}
-	g, err := play.Start(st, "", Seed)
+func New(st *world.Stage) *Search { return NewFrom(st, atFirst(st)) }
+
+// atFirst begins a game as a player's begins.
+func atFirst(st *world.Stage) func() (*play.Game, error) {
+	return func() (*play.Game, error) { return play.Start(st, "", Seed) }
+}
+
+// NewFrom begins to look for an answer from where a function begins games, each time alike.
+func NewFrom(st *world.Stage, start func() (*play.Game, error)) *Search {
+	s := &Search{st: st, start: start, seen: map[key]bool{}, used: usedOn(st.Doc), wielded: wielded(st)}
+	g, err := start()
 	if err != nil {
 		s.out = &Answer{Is: Nothing, Why: "there is no spawn yet", By: world.None}
 		return s
@@ -58,7 +70,11 @@ func New(st *world.Stage) *Search {
 		return s
 	}
 	s.hops = hops(st, s.goals)
-	s.may = begin(st, g.Hero().Map, g.HeroCell())
+	if g.Tick == 0 {
+		s.may = begin(st, g.Hero().Map, g.HeroCell())
+	} else {
+		s.may = Later(g)
+	}
 	if w := (&walk{s: s, game: g}); w.rest() {
 		s.add(w)
 	}
@@ -105,7 +121,9 @@ func (s *Search) add(w *walk) {
 	}
 	switch {
 	case finished(g, s.goals):
-		s.finish(w)
+		if !s.whole {
+			s.finish(w)
+		}
 		return
 	case g.Over == play.OverDone:
 		s.next(w)
@@ -135,6 +153,7 @@ func (s *Search) add(w *walk) {
 	if s.been.isNew(g) {
 		next.news++
 	}
+	s.kept = append(s.kept, next)
 	next.far = next.long + hopTicks*s.before(g) - noveltyTicks*next.news
 	heap.Push(&s.open, next)
 }
@@ -146,7 +165,7 @@ func (s *Search) finish(w *walk) {
 		parts = append(parts, n.keys)
 	}
 	slices.Reverse(parts)
-	a, ok := Replay(s.st, slices.Concat(parts...))
+	a, ok := ReplayFrom(s.st, s.start, slices.Concat(parts...))
 	if !ok {
 		return
 	}
@@ -155,7 +174,12 @@ func (s *Search) finish(w *walk) {
 
 // Replay plays a walk from the beginning; ok tells that it finishes the game.
 func Replay(st *world.Stage, keys []play.Input) (a *Answer, ok bool) {
-	g, err := play.Start(st, "", Seed)
+	return ReplayFrom(st, atFirst(st), keys)
+}
+
+// ReplayFrom is Replay from where a function begins games.
+func ReplayFrom(st *world.Stage, start func() (*play.Game, error), keys []play.Input) (a *Answer, ok bool) {
+	g, err := start()
 	if err != nil {
 		return nil, false
 	}
@@ -173,7 +197,7 @@ func Replay(st *world.Stage, keys []play.Input) (a *Answer, ok bool) {
 			steps++
 		}
 		if finished(g, goals) {
-			return &Answer{Is: Can, Steps: steps, Walk: keys[:n+1], By: world.None, Lucky: g.Lucky()}, true
+			return &Answer{Is: Can, Steps: steps, Moves: int(g.Round.Moves), Walk: keys[:n+1], By: world.None, Lucky: g.Lucky()}, true
 		}
 	}
 	return nil, false

@@ -57,7 +57,7 @@ func (f *May) always(set func(*bool)) {
 func (f *May) wakeAll(h rules.Happening, it world.Ref, set func(*bool)) {
 	for _, r := range rules.Waiting(f.st.Doc, h) {
 		tree := rules.TreeOf(r)
-		if !f.means(tree, h) {
+		if !f.means(tree, h) || f.spent(r, tree) {
 			continue
 		}
 		could, fails := f.could(tree.If, it)
@@ -151,8 +151,7 @@ func (f *May) condition(n *rules.Node, it world.Ref) (could, fails bool) {
 	}
 	could = true
 	for _, r := range all {
-		t := f.st.Thing(r)
-		on, off := t.Entity.On || f.opened[r], !t.Entity.On || f.shuts[r]
+		on, off := f.on(r) || f.opened[r], !f.on(r) || f.shuts[r]
 		switch n.Word {
 		case rules.WordIsOn, rules.WordIsOpen:
 			could, fails = could && on, fails || off

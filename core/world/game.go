@@ -96,6 +96,12 @@ func (g *Ground) CountsMoves() bool {
 	return g.stage.Book.Counts || g.settings().moveLimit > 0 || g.settings().stars == kind.StarsMoves
 }
 
+// ByCells tells whether the hero walks from cell to cell on a map.
+func (g *Ground) ByCells() bool { return g.stage.Gait(g, None).Cells }
+
+// Eight tells whether it walks aslant as well.
+func (g *Ground) Eight() bool { return g.stage.Gait(g, None).Eight }
+
 // Judged tells whether a map has limits or stars of its own.
 func (g *Ground) Judged() bool {
 	s := g.settings()

@@ -88,6 +88,18 @@ func (g *Ground) At(p grid.Point) Terrain {
 	return g.blockAt(x, y).cells[y%blockSide*blockSide+x%blockSide]
 }
 
+// Perilous reports whether some cell of the map hurts.
+func (g *Ground) Perilous() bool {
+	for y := 0; y < g.Bounds.H; y += blockSide {
+		for x := 0; x < g.Bounds.W; x += blockSide {
+			if g.blockAt(x, y).all&Hazard != 0 {
+				return true
+			}
+		}
+	}
+	return false
+}
+
 // blockAt is the block of a cell, counted from the corner of the map.
 func (g *Ground) blockAt(x, y int) *block {
 	if at := (grid.Point{X: x / blockSide, Y: y / blockSide}); g.lastOf == nil || g.last != at {

@@ -31,11 +31,16 @@ var marks = []struct {
 }
 
 // kindOf are the letters that are entities.
-var kindOf = map[rune]string{'@': kind.Spawn, 'D': kind.Door, 's': kind.Switch, 'c': kind.Collectible, 'G': kind.Goal}
+var kindOf = map[rune]string{'@': kind.Spawn, 'D': kind.Door, 's': kind.Switch, 'c': kind.Collectible, 'G': kind.Goal,
+	'b': kind.Block, 'p': kind.Switch, 'k': kind.Key, 'K': kind.Door}
+
+// setOf are settings of what letters stand for: a plate that is held down, a key that is used up, a door that it opens.
+var setOf = map[rune][]kind.Value{'p': {{Key: "workedBy", Value: `"weight"`}, {Key: "goesBack", Value: `"whenLeft"`}},
+	'k': {{Key: "opens", Value: `"brass"`}, {Key: "usedUp", Value: "true"}}, 'K': {{Key: "needs", Value: `"brass"`}}}
 
 // Map is sample.World with one more map that is drawn as text: # is solid, / and \ are slopes, - lets
 // up through, H is a ladder, ~ water, ^ hurts, _ is solid below and " above; @ is the spawn, D a
-// door, s a switch that opens it, c a collectible, G a goal. Entities act in the order in which
+// door, s a switch that opens it, p a plate that holds it open, b a block, K a door that a key k opens once, c a collectible, G a goal. Entities act in the order in which
 // they are read.
 func Map(rows string, values ...kind.Value) (d *document.Document, made document.ID) {
 	lines := strings.Split(strings.Trim(rows, "\n"), "\n")
@@ -61,7 +66,7 @@ func Map(rows string, values ...kind.Value) (d *document.Document, made document
 	}
 	do := []edit.Primitive{edit.Set(edit.Ref{Type: edit.TypeMap, ID: m.ID}, "values", values),
 		edit.Set(edit.Ref{Type: edit.TypeTileset, ID: sample.Coast}, "infos", infos)}
-	var lever, door document.ID
+	var lever, plate, door document.ID
 	rank := 0
 	for y, line := range lines {
 		for x, letter := range line {
@@ -77,10 +82,13 @@ func Map(rows string, values ...kind.Value) (d *document.Document, made document
 			rank++
 			e := document.Entity{ID: document.NewID(), Layer: layers[document.LayerEntities], Kind: k, Name: fmt.Sprintf("%s %d", k, rank), Facing: document.Down,
 				X: x * m.CellWidth, Y: y * m.CellHeight, W: m.CellWidth, H: m.CellHeight, Rank: rank}
-			switch k {
-			case kind.Switch:
+			e.Values = setOf[letter]
+			switch letter {
+			case 's':
 				lever = e.ID
-			case kind.Door:
+			case 'p':
+				plate = e.ID
+			case 'D':
 				door = e.ID
 			}
 			do = append(do, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}, e))
@@ -93,6 +101,18 @@ func Map(rows string, values ...kind.Value) (d *document.Document, made document
 			panic(err)
 		}
 		d = sample.With(d, c.Do...)
+	}
+	if plate != "" && door != "" {
+		held := func(word string, of document.ID) document.RulePart {
+			return rules.Part(word, document.Naming(document.Object{Type: document.TypeEntity, Map: m.ID, ID: of}))
+		}
+		for _, r := range []document.Rule{rules.Of(held(rules.WordTurnsOn, plate), held(rules.WordOpen, door)), rules.Of(held(rules.WordTurnsOff, plate), held(rules.WordShut, door))} {
+			c, err := author.AddRule(d, r)
+			if err != nil {
+				panic(err)
+			}
+			d = sample.With(d, c.Do...)
+		}
 	}
 	return d, m.ID
 }

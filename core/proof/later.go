@@ -1,0 +1,104 @@
+package proof
+
+import (
+	"azzel/core/document"
+	"azzel/core/kind"
+	"azzel/core/play"
+	"azzel/core/rules"
+	"azzel/core/world"
+)
+
+// Later begins with what could come about from a game on, as it stands: with what was used up, opened and moved in it. Where it
+// errs, it is for more, as for a game that begins.
+func Later(g *play.Game) *May {
+	st := g.Stage
+	f := facts(st)
+	f.now = g
+	for i, id := range st.Flags {
+		f.yes[i], f.no[i] = g.Flag(id), !g.Flag(id)
+	}
+	for i, c := range st.Counters {
+		n := g.Counter(c.ID)
+		f.least[i], f.most[i] = n, n
+	}
+	for r := range st.Things {
+		ref := world.Ref(r)
+		f.taken[r] = g.Is(ref, play.Taken) && !g.Is(ref, play.Spent)
+		f.opened[r] = f.opened[r] || g.Is(ref, play.Opened)
+		f.away[r] = g.Is(ref, play.Gone)
+	}
+	for n, s := range st.Sheets {
+		f.turns[n] = g.Lies(document.Object{Type: document.TypeLayer, Map: s.Map, ID: s.Layer}) == s.Absent
+	}
+	for _, m := range g.Entered {
+		f.arrived[m] = true
+	}
+	f.fromHere(g.Hero().Map, g.HeroCell())
+	if perilous(st) { // who is lost comes back
+		if p := g.Back; p.Map >= 0 {
+			m := st.Grounds[p.Map]
+			f.enter(spot{m: p.Map, p: m.CellAt(p.X, p.Y)})
+		}
+	}
+	return f
+}
+
+// on reports whether a thing is on, or open, where what could be is looked at from.
+func (f *May) on(r world.Ref) bool {
+	if f.unlocked != nil && f.unlocked[r] {
+		return true
+	}
+	if f.now != nil {
+		return f.now.On(r)
+	}
+	return f.st.Thing(r).Entity.On
+}
+
+// missing reports whether a thing is not there from there on, unless it is brought.
+func (f *May) missing(r world.Ref) bool {
+	if f.now != nil {
+		return !f.now.There(r)
+	}
+	return f.st.Thing(r).Absent
+}
+
+// usedUp reports whether something was taken and used up, and nothing brings it back.
+func (f *May) usedUp(r world.Ref) bool {
+	return f.now != nil && f.now.Is(r, play.Taken) && !brought(f.st, r)
+}
+
+// spent reports whether a rule has run that does so once.
+func (f *May) spent(r *document.Rule, tree *rules.Tree) bool {
+	return f.now != nil && r.Once && !tree.OfKind && f.now.HasRun(f.st.RuleOf(r.ID))
+}
+
+// perilous reports whether anything could make the hero lose a heart, so that it comes back elsewhere.
+func perilous(st *world.Stage) bool {
+	for i := range st.Things {
+		t := &st.Things[i]
+		switch t.Acts {
+		case kind.Hazard, kind.Beam, kind.Turner, kind.Shooter, kind.Charge, kind.Walker, kind.Flyer, kind.Source, kind.LaneEntry, kind.Water:
+			return true
+		}
+	}
+	for _, r := range st.Rules {
+		tree, harms := rules.TreeOf(r), false
+		for _, all := range [][]*rules.Node{tree.Then, tree.Otherwise} {
+			rules.Each(all, func(n *rules.Node) { harms = harms || n.Word == rules.WordHarm || n.Word == rules.WordHit })
+		}
+		if harms && !r.Off {
+			return true
+		}
+	}
+	for _, g := range st.Grounds {
+		for _, side := range document.Facings {
+			if g.Map.Side(side) == document.SideFall {
+				return true
+			}
+		}
+		if g.Perilous() {
+			return true
+		}
+	}
+	return false
+}

@@ -1,0 +1,165 @@
+package proof
+
+import (
+	"azzel/core/document"
+	"azzel/core/kind"
+	"azzel/core/rules"
+	"azzel/core/world"
+	"fmt"
+	"slices"
+)
+
+// Missing is something without which a game cannot be finished: if it were otherwise, it could.
+type Missing struct {
+	// Thing is a door that stays shut, or what a way begins at; None for nothing in particular.
+	Thing world.Ref
+	Text  string
+}
+
+// maxPairs is how many pairs of what is in the way are tried together.
+const maxPairs = 64
+
+// obstacle is a door that stays shut, or a way that asks for what is not had.
+type obstacle struct {
+	door, way world.Ref
+}
+
+// missing finds what would have to be otherwise: each obstacle at the frontier of what could be is taken to be none, alone and then
+// in pairs, and what could be is computed anew. None is left out of a pair without which the other is not enough.
+func (s *Search) missing() (out []Missing) {
+	var all []obstacle
+	for r := range s.st.Things {
+		if len(s.may.shut[world.Ref(r)]) > 0 && s.st.Things[r].Acts == kind.Door {
+			all = append(all, obstacle{world.Ref(r), world.None})
+		}
+	}
+	for _, g := range s.may.gates {
+		if o := (obstacle{world.None, g.way}); g.way >= 0 && !slices.Contains(all, o) {
+			all = append(all, o)
+		}
+	}
+	for _, o := range all {
+		if f, reaches := s.without(o); reaches {
+			out = append(out, Missing{s.thingOf(o), s.why(o, f)})
+		}
+	}
+	if len(out) > 0 {
+		return out
+	}
+	pairs := 0
+	for i, a := range all {
+		for _, b := range all[i+1:] {
+			if pairs++; pairs > maxPairs {
+				return nil
+			}
+			if f, reaches := s.without(a, b); reaches {
+				return []Missing{{s.thingOf(a), s.why(a, f)}, {s.thingOf(b), s.why(b, f)}}
+			}
+		}
+	}
+	return nil
+}
+
+// without computes what could be if obstacles were none, and whether the goal could be reached then.
+func (s *Search) without(all ...obstacle) (*May, bool) {
+	g, err := s.start()
+	if err != nil {
+		return nil, false
+	}
+	f := facts(s.st)
+	f.unlocked, f.free = make([]bool, len(s.st.Things)), make([]bool, len(s.st.Ways))
+	for _, o := range all {
+		if o.door >= 0 {
+			f.unlocked[o.door] = true
+		}
+		if o.way >= 0 {
+			f.free[o.way] = true
+		}
+	}
+	for i := range f.no {
+		f.no[i] = true
+	}
+	for i, c := range s.st.Counters {
+		f.least[i], f.most[i] = int64(c.Start), int64(c.Start)
+	}
+	f.fromHere(g.Hero().Map, g.HeroCell())
+	for !f.goOn(1 << 20) {
+	}
+	return f, f.won || slices.ContainsFunc(s.goals, f.Reaches)
+}
+
+func (s *Search) thingOf(o obstacle) world.Ref {
+	if o.door >= 0 {
+		return o.door
+	}
+	from := s.st.Ways[o.way].From
+	return s.st.ThingOf(from.Map, from.Entity)
+}
+
+// why says of an obstacle what would be needed, and where that is; with is what could be if it were none.
+func (s *Search) why(o obstacle, with *May) string {
+	if o.door < 0 {
+		name := "a way over an edge"
+		if t := s.st.Thing(s.thingOf(o)); t != nil {
+			name = t.Name
+		}
+		for _, a := range s.st.Ways[o.way].If {
+			if a.Asks != document.GateItem || a.Not {
+				continue
+			}
+			if r := s.st.ThingOf(a.Map, a.Entity); r >= 0 && !s.may.taken[r] && with.taken[r] {
+				return fmt.Sprintf("%s asks for %s, which lies behind it", name, s.st.Thing(r).Name)
+			}
+		}
+		return name + " asks for what cannot be had"
+	}
+	door := s.st.Thing(o.door)
+	if word := door.Doing.Needs; word != "" {
+		key := world.None
+		for r := range s.st.Things {
+			t := &s.st.Things[r]
+			if (t.Acts == kind.Key || t.Acts == kind.Item) && t.Doing.Word == word || t.Acts == kind.Container && slices.Contains(t.Doing.Holds, word) {
+				key = world.Ref(r)
+				if with.near(t, 1) {
+					break
+				}
+			}
+		}
+		switch {
+		case key < 0:
+			return fmt.Sprintf("%s asks for “%s”, and there is nothing that opens it", door.Name, word)
+		case with.near(s.st.Thing(key), 1):
+			return fmt.Sprintf("%s lies behind %s, which it opens", s.st.Thing(key).Name, door.Name)
+		}
+		return fmt.Sprintf("%s opens %s, and cannot be reached", s.st.Thing(key).Name, door.Name)
+	}
+	opened := false
+	end := s.st.End(o.door)
+	for _, r := range s.st.Rules {
+		tree, opens := rules.TreeOf(r), false
+		for _, all := range [][]*rules.Node{tree.Then, tree.Otherwise} {
+			rules.Each(all, func(n *rules.Node) {
+				is := n.At.Map == end.Map && n.At.ID == end.Entity
+				opens = opens || is && (n.Word == rules.WordOpen || n.Word == rules.WordFlip || n.Word == rules.WordRemove || n.Word == rules.WordTurnOn)
+			})
+		}
+		if !opens || r.Off {
+			continue
+		}
+		opened = true
+		for _, n := range tree.When {
+			r := s.st.ThingOf(n.At.Map, n.At.ID)
+			if n.At.Type != document.TypeEntity || r < 0 || s.may.near(s.st.Thing(r), 1) {
+				continue
+			}
+			if t := s.st.Thing(r); with.near(t, 1) {
+				return fmt.Sprintf("%s lies behind %s, which it opens", t.Name, door.Name)
+			}
+			return fmt.Sprintf("%s opens %s, and cannot be reached", s.st.Thing(r).Name, door.Name)
+		}
+	}
+	if opened {
+		return door.Name + " stays shut: what its rules ask for never comes about"
+	}
+	return door.Name + " stays shut: nothing opens it"
+}

@@ -1,0 +1,367 @@
+package proof
+
+import (
+	"azzel/core/document"
+	"azzel/core/grid"
+	"azzel/core/kind"
+	"azzel/core/play"
+	"azzel/core/world"
+	"container/heap"
+	"slices"
+)
+
+// MaxSituations is how many situations Steps keeps at the most.
+const MaxSituations = 60_000
+
+// Steps goes through all situations of a small game that is seen from above, nearest first by the cells that the hero enters
+// (Dijkstra, 1959): so the first walk that finishes has the fewest steps, blocks are pushed, and when there is nothing left it is
+// known from where no way leads to a goal any more.
+type Steps struct {
+	st    *world.Stage
+	start func() (*play.Game, error)
+	goals []world.Ref
+	all   []stop
+	seen  map[stopKey]int
+	open  stops
+	ticks int
+	// Exact tells that nothing that matters was left out: with chance, time, or walking between cells it is not.
+	Exact bool
+	// Found is the walk of the fewest steps, nil for none yet.
+	Found *Answer
+	// Gone tells that all there is was gone through.
+	Gone bool
+	over bool
+}
+
+// stop is a situation in which the hero rests: how it was come to, and where it leads.
+type stop struct {
+	game  *play.Game // nil once it was gone on from
+	from  int32
+	keys  []play.Input
+	steps int32
+	m     world.Ref
+	at    grid.Point
+	won   bool
+	lost  bool
+	next  []int32
+}
+
+type stopKey struct {
+	hash   [2]uint64
+	m      world.Ref
+	at     grid.Point
+	facing document.Facing
+	things uint64
+	hand   string
+}
+
+// stops are numbers of situations, those of fewer steps first.
+type stops struct {
+	of  *Steps
+	ids []int32
+}
+
+func (s *stops) Len() int { return len(s.ids) }
+func (s *stops) Less(i, k int) bool {
+	a, b := s.ids[i], s.ids[k]
+	if x, y := s.of.all[a].steps, s.of.all[b].steps; x != y {
+		return x < y
+	}
+	return a < b
+}
+func (s *stops) Swap(i, k int) { s.ids[i], s.ids[k] = s.ids[k], s.ids[i] }
+func (s *stops) Push(x any)    { s.ids = append(s.ids, x.(int32)) }
+func (s *stops) Pop() any {
+	last := s.ids[len(s.ids)-1]
+	s.ids = s.ids[:len(s.ids)-1]
+	return last
+}
+
+// Stepwise reports whether a game can be gone through step by step: all of it is seen from above, and nothing moves by itself.
+func Stepwise(st *world.Stage) bool {
+	cells := 0
+	for _, g := range st.Grounds {
+		if g.Template {
+			continue
+		}
+		if cells += g.Bounds.W * g.Bounds.H; g.Side || cells > MaxCells/8 {
+			return false
+		}
+	}
+	for i := range st.Things {
+		t := &st.Things[i]
+		if st.Grounds[t.Map].Template {
+			continue
+		}
+		if t.Doing.Goes && t.Acts != kind.Block && t.Acts != kind.Hero || t.Doing.Timed {
+			return false
+		}
+	}
+	return len(st.Rounds) == 0 && len(st.Heroes) < 2
+}
+
+// NewSteps begins to go through a game from where it begins.
+func NewSteps(st *world.Stage, start func() (*play.Game, error)) *Steps {
+	s := &Steps{st: st, start: start, goals: Goals(st), seen: map[stopKey]int{}, Exact: true}
+	s.open.of = s
+	g, err := start()
+	if err != nil || !Stepwise(st) {
+		s.over = true
+		return s
+	}
+	for _, m := range st.Grounds {
+		s.Exact = s.Exact && (m.Template || m.ByCells() && m.TimeLimit() == 0 && m.MoveLimit() == 0)
+	}
+	s.rested(-1, g, nil, 0)
+	return s
+}
+
+// Step goes on for about so many ticks of play; true when there is nothing more to do.
+func (s *Steps) Step(budget int) bool {
+	for until := s.ticks + budget; !s.over && s.ticks < until; {
+		if s.Found != nil && len(s.open.ids) > 0 && int(s.all[s.open.ids[0]].steps) >= s.Found.Steps {
+			s.Found.Fewest = true // whatever is left takes as many
+		}
+		if len(s.open.ids) == 0 {
+			s.over, s.Gone = true, true
+			if s.Found != nil {
+				s.Found.Fewest = true
+			}
+			break
+		}
+		if len(s.all) > MaxSituations {
+			s.over = true
+			break
+		}
+		s.goOn(heap.Pop(&s.open).(int32))
+	}
+	return s.over
+}
+
+// strides are the ways to go, those aslant last.
+var strides = [8]struct {
+	in     play.Input
+	dx, dy int
+}{{play.InputUp, 0, -1}, {play.InputRight, 1, 0}, {play.InputDown, 0, 1}, {play.InputLeft, -1, 0},
+	{play.InputUp | play.InputRight, 1, -1}, {play.InputRight | play.InputDown, 1, 1}, {play.InputDown | play.InputLeft, -1, 1}, {play.InputLeft | play.InputUp, -1, -1}}
+
+// goOn tries everything that can be done next in a situation: to go or push each way, and to use what is there.
+func (s *Steps) goOn(n int32) {
+	at := &s.all[n]
+	g := at.game
+	at.game = nil
+	if at.won || at.lost || g == nil {
+		return
+	}
+	if len(g.Lines) > 0 {
+		for k := range g.Lines[0].Answers {
+			next, keys := g.Clone(), []play.Input(nil)
+			hold := s.holder(next, &keys)
+			for range k {
+				hold(play.InputDown)
+				hold(0)
+			}
+			hold(play.InputUse)
+			hold(0)
+			s.rested(n, next, keys, 0)
+		}
+		return
+	}
+	ways := strides[:4]
+	if g.Ground().Eight() {
+		ways = strides[:]
+	}
+	for _, way := range ways {
+		in := way.in
+		next, keys := g.Clone(), []play.Input(nil)
+		hold := s.holder(next, &keys)
+		from, m, hash := g.HeroCell(), g.Hero().Map, g.Hash
+		to := grid.Point{X: from.X + way.dx, Y: from.Y + way.dy}
+		x, y, stood := next.Hero().X, next.Hero().Y, 0
+		for range 90 {
+			do, there := next.Toward(to)
+			if there {
+				break
+			}
+			if do&in == 0 {
+				do |= in
+			}
+			hold(do)
+			if next.Ground() == nil || next.Hero().Map != m || next.Hash != hash || next.Leaving >= 0 || next.Sent >= 0 || len(next.Lines) > 0 || next.Over != play.NotOver || next.Lost != play.NotLost {
+				break
+			}
+			if h := next.Hero(); h.X == x && h.Y == y {
+				if stood++; stood > 24 {
+					break // it stands against something
+				}
+			} else {
+				x, y, stood = h.X, h.Y, 0
+			}
+		}
+		hold(0)
+		steps := int32(0)
+		if next.Ground() != nil && (next.Hero().Map != m || next.HeroCell() != from) {
+			steps = 1
+		}
+		s.rested(n, next, keys, steps)
+	}
+	use := func(hand string) {
+		next, keys := g.Clone(), []play.Input(nil)
+		hold := s.holder(next, &keys)
+		for range len(next.Carried()) + 1 {
+			if next.Hand == hand {
+				break
+			}
+			hold(play.InputNext)
+			hold(0)
+		}
+		hold(play.InputUse)
+		hold(0)
+		s.rested(n, next, keys, 0)
+	}
+	use("")
+	for _, c := range g.Carried() {
+		use(c.Word)
+	}
+}
+
+// holder plays inputs on a game and notes them.
+func (s *Steps) holder(g *play.Game, keys *[]play.Input) func(play.Input) {
+	return func(in play.Input) {
+		if g.Ground() == nil {
+			return
+		}
+		g.Step(in)
+		*keys = append(*keys, in)
+		s.ticks++
+	}
+}
+
+// rested waits until nothing goes on by itself and keeps the situation, if it is a new one.
+func (s *Steps) rested(from int32, g *play.Game, keys []play.Input, steps int32) {
+	w := &walk{s: &Search{}, game: g, keys: keys}
+	rests := w.rest()
+	s.ticks += w.s.ticks
+	if !rests || g.Ground() == nil {
+		s.Exact = false // something goes on and on
+		return
+	}
+	if g.Over == play.OverDone { // on to the map that follows
+		w.hold(0)
+		w.hold(play.InputUse)
+		w.hold(0)
+		w.rest()
+	}
+	if len(g.Timers) > 0 || g.Lucky() || len(g.Threads) > 0 {
+		s.Exact = false
+	}
+	k := stopKey{g.Hash, g.Hero().Map, g.HeroCell(), g.Hero().Look(), s.lying(g), g.Hand}
+	won := finished(g, s.goals)
+	if is, known := s.seen[k]; known && !won {
+		if from >= 0 && int32(is) != from {
+			s.all[from].next = append(s.all[from].next, int32(is))
+			if o := &s.all[is]; o.game != nil && o.steps > s.all[from].steps+steps { // this way is nearer
+				o.from, o.keys, o.steps = from, w.keys, s.all[from].steps+steps
+				heap.Push(&s.open, int32(is))
+			}
+		}
+		return
+	}
+	n := int32(len(s.all))
+	s.seen[k] = int(n)
+	if from >= 0 {
+		s.all[from].next = append(s.all[from].next, n)
+		steps += s.all[from].steps
+	}
+	s.all = append(s.all, stop{game: g, from: from, keys: w.keys, steps: steps, m: g.Hero().Map, at: g.HeroCell(), won: won, lost: !won && g.Over != play.NotOver})
+	if !won {
+		heap.Push(&s.open, n)
+		return
+	}
+	if s.Found == nil || steps < int32(s.Found.Steps) {
+		if a, ok := ReplayFrom(s.st, s.start, s.walkTo(n)); ok {
+			s.Found = a
+		}
+	}
+}
+
+// lying tells apart where blocks lie, to a quarter of a cell.
+func (s *Steps) lying(g *play.Game) (sum uint64) {
+	for i := range g.Bodies {
+		b := &g.Bodies[i]
+		if b.Of < 0 || s.st.Thing(b.Of).Acts != kind.Block {
+			continue
+		}
+		w, h := s.st.Grounds[b.Map].Cell()
+		sum = (sum ^ uint64(b.Of)<<40 ^ uint64(b.Map)<<32 ^ uint64(b.X*4/w)<<16 ^ uint64(b.Y*4/h)) * 0x9e3779b97f4a7c15
+		sum ^= sum >> 29
+	}
+	return sum
+}
+
+// walkTo is what is held from the beginning to a situation.
+func (s *Steps) walkTo(n int32) []play.Input {
+	var parts [][]play.Input
+	for ; n >= 0; n = s.all[n].from {
+		parts = append(parts, s.all[n].keys)
+	}
+	slices.Reverse(parts)
+	return slices.Concat(parts...)
+}
+
+// Traps are the situations into which one gets, and from which no goal can be reached any more, nearest first, one for a place; only
+// when all was gone through. A game that is lost is no trap.
+func (s *Steps) Traps(most int) (out []Trap) {
+	if !s.Gone || s.Found == nil {
+		return nil
+	}
+	into := make([][]int32, len(s.all))
+	leads := make([]bool, len(s.all))
+	var todo []int32
+	for i := range s.all {
+		for _, k := range s.all[i].next {
+			into[k] = append(into[k], int32(i))
+		}
+		if s.all[i].won || s.all[i].lost {
+			leads[i] = s.all[i].won
+			todo = append(todo, int32(i))
+		}
+	}
+	goes := slices.Clone(leads) // a game that can only be lost is lost, not stuck
+	for _, n := range todo {
+		goes[n] = true
+	}
+	for ; len(todo) > 0; todo = todo[1:] {
+		for _, k := range into[todo[0]] {
+			if !goes[k] {
+				goes[k] = true
+				todo = append(todo, k)
+			}
+		}
+	}
+	order := make([]int32, 0, len(s.all))
+	for i := range s.all {
+		if from := s.all[i].from; !goes[i] && from >= 0 && goes[from] {
+			order = append(order, int32(i))
+		}
+	}
+	slices.SortFunc(order, func(a, b int32) int {
+		if d := s.all[a].steps - s.all[b].steps; d != 0 {
+			return int(d)
+		}
+		return int(a - b)
+	})
+	type place struct {
+		m world.Ref
+		p grid.Point
+	}
+	seen := map[place]bool{}
+	for _, n := range order {
+		o := &s.all[n]
+		if at := (place{o.m, o.at}); len(out) < most && !seen[at] {
+			seen[at] = true
+			out = append(out, Trap{Map: o.m, At: o.at, Steps: int(o.steps), Walk: s.walkTo(n), Sure: s.Exact})
+		}
+	}
+	return out
+}

@@ -1,0 +1,142 @@
+package proof
+
+import (
+	"azzel/core/play"
+	"azzel/core/world"
+)
+
+// Study finds out all that is told of a game, a little at a time: whether it can be finished, in how few steps, where one gets stuck,
+// and what is never come to.
+type Study struct {
+	st     *world.Stage
+	search *Search
+	steps  *Steps
+	whole  *Search
+	traps  *trapped
+
+	// Answer is whether it can be finished, nil for not known yet.
+	Answer *Answer
+	// Missing is what stands in the way, where it cannot.
+	Missing []Missing
+	// Never is what nobody comes to, once Bounded.
+	Never   []Never
+	Bounded bool
+	// Traps are where one is stuck for good; All tells that there are no others.
+	Traps []Trap
+	All   bool
+	// Done tells that nothing more is looked for.
+	Done bool
+	// Tried is how many situations were come to.
+	Tried int
+}
+
+// What is tried at the most to find where one gets stuck.
+const (
+	trapNodes = 1500
+	trapTicks = 1_500_000
+)
+
+// NewStudy begins to study a game from where a function begins it, each time alike; nil is where a player's game begins.
+func NewStudy(st *world.Stage, start func() (*play.Game, error)) *Study {
+	if start == nil {
+		start = atFirst(st)
+	}
+	return &Study{st: st, search: NewFrom(st, start)}
+}
+
+// May is what could be, nil where there is nothing to ask.
+func (s *Study) May() *May { return s.search.may }
+
+// Stage is the version of the project that is studied.
+func (s *Study) Stage() *world.Stage { return s.st }
+
+// Step goes on for about so many ticks of play; true when it is done.
+func (s *Study) Step(budget int) bool {
+	switch {
+	case s.Done:
+	case s.Answer == nil:
+		s.answer(budget)
+	case s.steps != nil:
+		if s.steps.Step(budget) {
+			if found := s.steps.Found; found != nil {
+				s.Answer = found
+			}
+			if s.steps.Gone && s.steps.Exact && s.steps.Found == nil && s.Answer.Is == Open {
+				s.Answer = &Answer{Is: Cannot, By: world.None, Why: "every situation was tried, and none of them leads to a goal"}
+			}
+			s.Traps, s.All = s.steps.Traps(MaxTraps), s.steps.Gone && s.steps.Exact
+			s.Tried = len(s.steps.all)
+			s.steps = nil
+			if s.Done = s.All || s.Answer.Is != Can; !s.Done {
+				s.beginTraps()
+			}
+		} else {
+			s.Tried = len(s.steps.all)
+			if found := s.steps.Found; found != nil && (s.Answer.Is != Can || found.Steps < s.Answer.Steps || found.Fewest) {
+				s.Answer = found
+			}
+		}
+	case s.whole != nil:
+		s.whole.Step(budget)
+		s.Tried = s.whole.made
+		if s.whole.out != nil || s.whole.made > trapNodes || s.whole.ticks > trapTicks {
+			s.traps, s.whole = s.whole.stuck(), nil
+		}
+	case s.traps != nil:
+		if done := s.traps.step(budget); done {
+			s.Done = true
+		}
+		s.addTraps(s.traps.out)
+	default:
+		s.Done = true
+	}
+	return s.Done
+}
+
+// addTraps puts traps that were found beside those that are known.
+func (s *Study) addTraps(all []Trap) {
+	for _, t := range all {
+		known := false
+		for _, o := range s.Traps {
+			known = known || o.Map == t.Map && o.At == t.At
+		}
+		if !known && len(s.Traps) < MaxTraps {
+			s.Traps = append(s.Traps, t)
+		}
+	}
+}
+
+func (s *Study) answer(budget int) {
+	a := s.search.Step(budget)
+	s.Bounded, s.Tried = s.search.bounded, s.search.made
+	if a == nil {
+		return
+	}
+	s.Answer = a
+	if s.search.may == nil {
+		s.Done = true
+		return
+	}
+	for !s.search.bounded {
+		s.search.bounded = s.search.may.goOn(1 << 16)
+	}
+	s.Bounded, s.Never = true, s.search.may.Never()
+	switch {
+	case a.Is == Cannot:
+		s.Missing, s.Done = s.search.missing(), true
+		if len(s.Missing) > 0 {
+			s.Answer = &Answer{Is: Cannot, Why: s.Missing[0].Text, By: s.Missing[0].Thing}
+		}
+	case Stepwise(s.st):
+		s.steps = NewSteps(s.st, s.search.start)
+	case a.Is == Can:
+		s.beginTraps()
+	default:
+		s.Done = true
+	}
+}
+
+func (s *Study) beginTraps() {
+	s.whole = NewFrom(s.st, s.search.start)
+	s.whole.whole = true
+}

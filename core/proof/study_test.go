@@ -1,0 +1,117 @@
+package proof_test
+
+import (
+	"azzel/core/chart"
+	"azzel/core/document"
+	"azzel/core/kind"
+	"azzel/core/play"
+	"azzel/core/proof"
+	"azzel/core/world"
+	"fmt"
+	"strings"
+	"testing"
+)
+
+// studied studies a project to its end.
+func studied(t *testing.T, d *document.Document) *proof.Study {
+	t.Helper()
+	s := proof.NewStudy(world.New(d, chart.New(d, nil), nil), nil)
+	for n := 0; !s.Step(5000); n++ {
+		if n > 20_000 {
+			t.Fatal("it comes to no end")
+		}
+	}
+	return s
+}
+
+var byCells = kind.Value{Key: kind.MapWalking, Value: kind.Of(kind.WalksCells)}
+
+// Worlds with known answers: what can be done, in how few steps, and where one is stuck for good.
+func TestStudiedWorlds(t *testing.T) {
+	for _, c := range []struct {
+		name, rows string
+		is         proof.Is
+		fewest     int    // 0 for not known
+		why        string // a part of it
+		traps      string // the cells of them, nearest first
+		all        bool   // there are no others
+	}{
+		{"straight on", "#######\n#@...G#\n#######", proof.Can, 3, "", "", true},
+		{"round a wall", "#######\n#@#..G#\n#.#.###\n#...###\n#######", proof.Can, 0, "", "", true},
+		{"a block on a plate", "########\n#@.....#\n#.b.p..#\n####D###\n####G###\n########", proof.Can, 0, "", "some", true},
+		{"a block that closes the way for good", "#######\n#@b..G#\n#######", proof.Cannot, 0, "", "", true},
+		{"a block that can be pushed into a corner", "########\n#......#\n#@.b.p.#\n#......#\n######D#\n######G#\n########", proof.Can, 0, "", "some", true},
+		{"one key, two doors, one of them the wrong one", "#########\n#k@..K..#\n#.....###\n##K######\n##G######\n#########", proof.Can, 0, "", "some", true},
+		{"the key lies behind its door", "########\n#@.K.kG#\n########", proof.Cannot, 0, "key 3 lies behind door 2, which it opens", "", false},
+		{"no key at all", "########\n#@.K..G#\n########", proof.Cannot, 0, "nothing that opens it", "", false},
+		{"a switch behind its door", "########\n#@.D.sG#\n########", proof.Cannot, 0, "switch 3 lies behind door 2, which it opens", "", false},
+		{"the switch is just behind its door", "#######\n#@.DsG#\n#######", proof.Cannot, 0, "every situation was tried", "", true},
+		{"a way that leads down only", "#######\n#@...G#\n#-#####\n#....##\n#######", proof.Can, 3, "", "", true},
+		{"two doors, one after the other", "##########\n#@.D.K..G#\n##########", proof.Cannot, 0, "", "", false},
+	} {
+		s := studied(t, drawn(c.rows, byCells))
+		a := s.Answer
+		if a == nil || a.Is != c.is || !strings.Contains(a.Why, c.why) {
+			t.Errorf("%s: %+v, wanted %s, %q", c.name, a, c.is, c.why)
+			continue
+		}
+		if c.fewest > 0 && (!a.Fewest || a.Steps != c.fewest) {
+			t.Errorf("%s: in %d steps (fewest: %t), wanted %d", c.name, a.Steps, a.Fewest, c.fewest)
+		}
+		if a.Is == proof.Can {
+			if _, ok := proof.Replay(s.Stage(), a.Walk); !ok {
+				t.Errorf("%s: its walk does not play", c.name)
+			}
+		}
+		if s.All != c.all {
+			t.Errorf("%s: all was gone through: %t", c.name, s.All)
+		}
+		if (len(s.Traps) > 0) != (c.traps != "") {
+			t.Errorf("%s: traps %+v", c.name, s.Traps)
+		}
+		for _, trap := range s.Traps {
+			falls(t, c.name, s.Stage(), trap)
+		}
+	}
+}
+
+// falls plays into a trap, and looks from there whether there is a way on after all.
+func falls(t *testing.T, name string, st *world.Stage, trap proof.Trap) {
+	t.Helper()
+	start := func() (*play.Game, error) {
+		g, err := play.Start(st, "", proof.Seed)
+		for _, in := range trap.Walk {
+			if err == nil {
+				g.Step(in)
+			}
+		}
+		return g, err
+	}
+	g, err := start()
+	if err != nil || g.HeroCell() != trap.At || g.Hero().Map != trap.Map {
+		t.Errorf("%s: the walk into the trap at %v ends at %v: %v", name, trap.At, g.HeroCell(), err)
+		return
+	}
+	out := proof.NewSteps(st, start)
+	for !out.Step(10_000) {
+	}
+	if out.Found != nil {
+		t.Errorf("%s: out of the trap at %v it goes on in %d steps", name, trap.At, out.Found.Steps)
+	}
+}
+
+// What nobody comes to is told: a map, a thing, a rule.
+func TestNever(t *testing.T) {
+	s := studied(t, drawn("########\n#@..#.c#\n#...#.s#\n#..G####\n#D######\n########"))
+	var out []string
+	for _, n := range s.Never {
+		name := ""
+		if n.Thing >= 0 {
+			name = s.Stage().Thing(n.Thing).Name
+		}
+		out = append(out, strings.TrimSpace(n.What+" "+name))
+	}
+	if got := fmt.Sprint(out); got != "[thing collectible 2 thing switch 3 rule]" {
+		t.Errorf("never is %s", got)
+	}
+}
