@@ -89,5 +89,8 @@ func (p *Project) checkGame() error {
 			return fmt.Errorf("a word of the game has 1 to %d characters", MaxName)
 		}
 	}
+	if err := p.checkChecks(); err != nil {
+		return err
+	}
 	return checkPlainValues(p.GameValues)
 }

@@ -35,6 +35,10 @@ type Project struct {
 	// otherwise.
 	GameValues []kind.Value `json:"gameValues,omitempty"`
 	Words      []WordChange `json:"words,omitempty"`
+	// Checks are how much findings matter, Silenced those that are not told, Expectations what is expected of the game.
+	Checks       []CheckChoice `json:"checks,omitempty"`
+	Silenced     []Silence     `json:"silenced,omitempty"`
+	Expectations []Expectation `json:"expectations,omitempty"`
 	// Kept are fields of its files that nothing here knows.
 	Kept []Kept `json:"kept,omitempty" jsonschema:"-"`
 }

@@ -32,6 +32,7 @@ const (
 	MovesCells   = "cells"
 	MovesPresses = "presses"
 	MovesPushes  = "pushes"
+	ChooseNever  = "never"
 )
 
 // corners are where something is shown on the player's screen.
@@ -81,7 +82,7 @@ var OfGame = settings(
 	called("picture behind", written(GameBehind, "The map that is seen behind the title; else where the game begins")),
 	called("credits", written(GameCredits, "Who made it; a line each")),
 	called("reaching a goal", chosen(GameGoal, GoalWins+"=wins the game, "+GoalGoesOn+"=is left to rules", "What a goal does that no rule waits for")),
-	called("choosing a map", chosen(GameChoose, "opened=of those that were opened, all=of all that follow each other, never", "Which maps the title offers, where finishing one starts the next")),
+	called("choosing a map", chosen(GameChoose, "opened=of those that were opened, all=of all that follow each other, "+ChooseNever, "Which maps the title offers, where finishing one starts the next")),
 	called("a move is", chosen(GameMoves, MovesCells+"=each cell that is walked, "+MovesPresses+"=each press of use or jump, "+MovesPushes+"=each push of a block", "What is counted as a move")),
 	called("places to save", none("none", number(GameSlots, "3", "", 0, 9, "How many games can be kept beside each other"))),
 	called("saves by itself", yesno(GameKeeps, "true", "At checkpoints, and where the hero arrives on a map")),

@@ -17,7 +17,7 @@ func (f *May) happens(ref world.Ref, t *world.Thing, set func(*bool)) {
 		}
 	case kind.Container:
 		if !f.opened[r] && (t.Doing.Needs == "" || f.has(t.Doing.Needs)) && f.near(t, 1) {
-			set(&f.opened[r])
+			f.opens(ref, set)
 		}
 	case kind.Sensor:
 		if t.Doing.Notices != world.NoticesHero && f.arrived[t.Map] || f.near(t, 0) {
@@ -35,7 +35,7 @@ func (f *May) happens(ref world.Ref, t *world.Thing, set func(*bool)) {
 		// what stands on one, and what strikes it, may be anywhere
 		if t.Doing.Worked != world.ByUse && f.arrived[t.Map] || f.near(t, 1) {
 			f.wake(rules.WordUse, ref, set)
-			set(&f.opened[r])
+			f.opens(ref, set)
 			set(&f.shuts[r])
 		}
 	case kind.Timer, kind.Source, kind.LaneEntry, kind.Charge:
@@ -44,7 +44,7 @@ func (f *May) happens(ref world.Ref, t *world.Thing, set func(*bool)) {
 			f.wake(rules.WordRings, ref, set)
 			f.wake(rules.WordEnds, ref, set)
 			f.wake(rules.WordFalls, ref, set)
-			set(&f.opened[r])
+			f.opens(ref, set)
 			set(&f.shuts[r])
 		}
 	case kind.Walker, kind.Flyer, kind.Shooter, kind.Breakable, kind.Core:
@@ -57,7 +57,7 @@ func (f *May) happens(ref world.Ref, t *world.Thing, set func(*bool)) {
 		}
 	case kind.Door:
 		if !f.opened[r] && t.Doing.Needs != "" && f.near(t, 1) && f.has(t.Doing.Needs) {
-			set(&f.opened[r])
+			f.opens(ref, set)
 		}
 		if t.Doing.Returns == world.WhenLeft && f.opened[r] {
 			set(&f.shuts[r])

@@ -48,6 +48,9 @@ type May struct {
 	// unlocked are doors that are taken to be open, free the ways that are taken to ask for nothing: what would be if they were.
 	unlocked []bool
 	free     []bool
+	// What is taken never to be: one more than a flag that is set, a map that is come to, a thing that is open, and an item.
+	bareFlag, bareMap, bareThing world.Ref
+	bareWord                     string
 }
 
 type spot struct {
@@ -154,6 +157,9 @@ func (f *May) goOn(cells int) bool {
 
 // enter reaches a cell, whatever stands there: all parts of it.
 func (f *May) enter(s spot) {
+	if s.m == f.bareMap-1 {
+		return
+	}
 	if l := f.lined[s.m]; l != nil {
 		f.enterParts(s, l.at(s.p).all())
 		return
@@ -350,6 +356,9 @@ func (f *May) events() bool {
 // has reports whether what is called by a word could be had: a key, an item, something of a
 // container, or what a hero begins with.
 func (f *May) has(word string) bool {
+	if word == f.bareWord && word != "" {
+		return false
+	}
 	for r := range f.st.Things {
 		t := &f.st.Things[r]
 		switch t.Acts {

@@ -35,6 +35,8 @@ type Search struct {
 	// whole goes on after a goal is reached; kept are all situations that were come to, in their order.
 	whole bool
 	kept  []*node
+	// wanted is what is looked for in place of a goal, nil for a goal; skips is what is not gone on from, nil for nothing.
+	wanted, skips func(*play.Game) bool
 }
 
 // Seed is what games draw from that are proven.
@@ -120,7 +122,7 @@ func (s *Search) add(w *walk) {
 		return
 	}
 	switch {
-	case finished(g, s.goals):
+	case s.wanted == nil && finished(g, s.goals):
 		if !s.whole {
 			s.finish(w)
 		}
@@ -129,6 +131,13 @@ func (s *Search) add(w *walk) {
 		s.next(w)
 		return
 	case g.Over != play.NotOver:
+		return
+	}
+	if s.wanted != nil && s.wanted(g) {
+		s.found(w)
+		return
+	}
+	if s.skips != nil && s.skips(g) {
 		return
 	}
 	if len(g.Lines) > 0 {
@@ -158,14 +167,34 @@ func (s *Search) add(w *walk) {
 	heap.Push(&s.open, next)
 }
 
-// finish plays the walk once more from the beginning before it is believed.
-func (s *Search) finish(w *walk) {
+// found plays the walk once more, and sees whether what was wanted is so at its end.
+func (s *Search) found(w *walk) {
+	keys := s.keysTo(w)
+	g, err := s.start()
+	if err != nil {
+		return
+	}
+	for _, in := range keys {
+		g.Step(in)
+	}
+	if g.Ground() != nil && s.wanted(g) {
+		s.out = &Answer{Is: Can, Walk: keys, By: world.None, Lucky: g.Lucky()}
+	}
+}
+
+// keysTo is what is held from the beginning to the end of a walk.
+func (s *Search) keysTo(w *walk) []play.Input {
 	parts := [][]play.Input{w.keys}
 	for n := w.before; n != nil; n = n.before {
 		parts = append(parts, n.keys)
 	}
 	slices.Reverse(parts)
-	a, ok := ReplayFrom(s.st, s.start, slices.Concat(parts...))
+	return slices.Concat(parts...)
+}
+
+// finish plays the walk once more from the beginning before it is believed.
+func (s *Search) finish(w *walk) {
+	a, ok := ReplayFrom(s.st, s.start, s.keysTo(w))
 	if !ok {
 		return
 	}
@@ -179,11 +208,16 @@ func Replay(st *world.Stage, keys []play.Input) (a *Answer, ok bool) {
 
 // ReplayFrom is Replay from where a function begins games.
 func ReplayFrom(st *world.Stage, start func() (*play.Game, error), keys []play.Input) (a *Answer, ok bool) {
+	goals := Goals(st)
+	return replayed(start, keys, func(g *play.Game) bool { return finished(g, goals) })
+}
+
+// replayed plays a walk until something is so.
+func replayed(start func() (*play.Game, error), keys []play.Input, done func(*play.Game) bool) (a *Answer, ok bool) {
 	g, err := start()
 	if err != nil {
 		return nil, false
 	}
-	goals := Goals(st)
 	steps, m, at := 0, g.Hero().Map, g.HeroCell()
 	for n, in := range keys {
 		g.Step(in)
@@ -196,7 +230,7 @@ func ReplayFrom(st *world.Stage, start func() (*play.Game, error), keys []play.I
 			at = p
 			steps++
 		}
-		if finished(g, goals) {
+		if done(g) {
 			return &Answer{Is: Can, Steps: steps, Moves: int(g.Round.Moves), Walk: keys[:n+1], By: world.None, Lucky: g.Lucky()}, true
 		}
 	}

@@ -31,6 +31,8 @@ type Steps struct {
 	// Gone tells that all there is was gone through.
 	Gone bool
 	over bool
+	// alone is the one map that is to be finished, whatever follows it; None for the game.
+	alone world.Ref
 }
 
 // stop is a situation in which the hero rests: how it was come to, and where it leads.
@@ -78,10 +80,14 @@ func (s *stops) Pop() any {
 }
 
 // Stepwise reports whether a game can be gone through step by step: all of it is seen from above, and nothing moves by itself.
-func Stepwise(st *world.Stage) bool {
+func Stepwise(st *world.Stage) bool { return stepwise(st, world.None) }
+
+// stepwise is Stepwise for one map alone, None being all of them.
+func stepwise(st *world.Stage, alone world.Ref) bool {
 	cells := 0
-	for _, g := range st.Grounds {
-		if g.Template {
+	counts := func(m world.Ref) bool { return !st.Grounds[m].Template && (alone < 0 || m == alone) }
+	for m, g := range st.Grounds {
+		if !counts(world.Ref(m)) {
 			continue
 		}
 		if cells += g.Bounds.W * g.Bounds.H; g.Side || cells > MaxCells/8 {
@@ -90,22 +96,42 @@ func Stepwise(st *world.Stage) bool {
 	}
 	for i := range st.Things {
 		t := &st.Things[i]
-		if st.Grounds[t.Map].Template {
-			continue
-		}
-		if t.Doing.Goes && t.Acts != kind.Block && t.Acts != kind.Hero || t.Doing.Timed {
+		if counts(t.Map) && (t.Doing.Goes && t.Acts != kind.Block && t.Acts != kind.Hero || t.Doing.Timed) {
 			return false
 		}
 	}
-	return len(st.Rounds) == 0 && len(st.Heroes) < 2
+	heroes := 0
+	for _, r := range st.Heroes {
+		if counts(st.Thing(r).Map) {
+			heroes++
+		}
+	}
+	return len(st.Rounds) == 0 && heroes < 2
+}
+
+// NewPar begins to look for the fewest steps in which one map is finished, whatever follows it.
+func NewPar(st *world.Stage, m document.ID) *Steps {
+	return newSteps(st, func() (*play.Game, error) { return play.Start(st, m, Seed) }, st.MapOf(m))
+}
+
+// done reports whether what is looked for is so in a game.
+func (s *Steps) done(g *play.Game) bool {
+	if s.alone >= 0 {
+		return g.Over == play.OverDone || g.Over == play.OverWon
+	}
+	return finished(g, s.goals)
 }
 
 // NewSteps begins to go through a game from where it begins.
 func NewSteps(st *world.Stage, start func() (*play.Game, error)) *Steps {
-	s := &Steps{st: st, start: start, goals: Goals(st), seen: map[stopKey]int{}, Exact: true}
+	return newSteps(st, start, world.None)
+}
+
+func newSteps(st *world.Stage, start func() (*play.Game, error), alone world.Ref) *Steps {
+	s := &Steps{st: st, start: start, goals: Goals(st), seen: map[stopKey]int{}, Exact: true, alone: alone}
 	s.open.of = s
 	g, err := start()
-	if err != nil || !Stepwise(st) {
+	if err != nil || !stepwise(st, alone) {
 		s.over = true
 		return s
 	}
@@ -246,7 +272,7 @@ func (s *Steps) rested(from int32, g *play.Game, keys []play.Input, steps int32)
 		s.Exact = false // something goes on and on
 		return
 	}
-	if g.Over == play.OverDone { // on to the map that follows
+	if g.Over == play.OverDone && s.alone < 0 { // on to the map that follows
 		w.hold(0)
 		w.hold(play.InputUse)
 		w.hold(0)
@@ -256,7 +282,7 @@ func (s *Steps) rested(from int32, g *play.Game, keys []play.Input, steps int32)
 		s.Exact = false
 	}
 	k := stopKey{g.Hash, g.Hero().Map, g.HeroCell(), g.Hero().Look(), s.lying(g), g.Hand}
-	won := finished(g, s.goals)
+	won := s.done(g)
 	if is, known := s.seen[k]; known && !won {
 		if from >= 0 && int32(is) != from {
 			s.all[from].next = append(s.all[from].next, int32(is))
@@ -279,7 +305,7 @@ func (s *Steps) rested(from int32, g *play.Game, keys []play.Input, steps int32)
 		return
 	}
 	if s.Found == nil || steps < int32(s.Found.Steps) {
-		if a, ok := ReplayFrom(s.st, s.start, s.walkTo(n)); ok {
+		if a, ok := replayed(s.start, s.walkTo(n), s.done); ok {
 			s.Found = a
 		}
 	}

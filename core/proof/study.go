@@ -1,6 +1,7 @@
 package proof
 
 import (
+	"azzel/core/kind"
 	"azzel/core/play"
 	"azzel/core/world"
 )
@@ -44,6 +45,13 @@ func NewStudy(st *world.Stage, start func() (*play.Game, error)) *Study {
 	return &Study{st: st, search: NewFrom(st, start)}
 }
 
+// Stands has a walk that was found before, and plays still, be the answer.
+func (s *Study) Stands(a *Answer) {
+	if s.search.out == nil {
+		s.Answer = a
+	}
+}
+
 // May is what could be, nil where there is nothing to ask.
 func (s *Study) May() *May { return s.search.may }
 
@@ -56,6 +64,10 @@ func (s *Study) Step(budget int) bool {
 	case s.Done:
 	case s.Answer == nil:
 		s.answer(budget)
+	case !s.Bounded:
+		if s.search.bounded = s.search.may.goOn(budget); s.search.bounded {
+			s.answered(s.Answer)
+		}
 	case s.steps != nil:
 		if s.steps.Step(budget) {
 			if found := s.steps.Found; found != nil {
@@ -120,7 +132,27 @@ func (s *Study) answer(budget int) {
 	for !s.search.bounded {
 		s.search.bounded = s.search.may.goOn(1 << 16)
 	}
-	s.Bounded, s.Never = true, s.search.may.Never()
+	s.answered(a)
+}
+
+// courses are what could be from where the player can begin otherwise: on the first of maps that follow each other, chosen on the title.
+func (s *Study) courses() (out []*May) {
+	if s.st.Doc.GameValue(kind.GameChoose).Word() == kind.ChooseNever {
+		return nil
+	}
+	for _, c := range s.st.Doc.Courses() {
+		if m := s.st.MapOf(c[0].ID); m >= 0 && !s.search.may.arrived[m] {
+			if g, err := play.Start(s.st, c[0].ID, Seed); err == nil && g.Hero().Map == m {
+				out = append(out, Could(s.st, m, g.HeroCell()))
+			}
+		}
+	}
+	return out
+}
+
+// answered goes on from an answer: what nobody comes to, what is missing, and whatever is left to find out.
+func (s *Study) answered(a *Answer) {
+	s.Bounded, s.Never = true, never(s.st, append(s.courses(), s.search.may))
 	switch {
 	case a.Is == Cannot:
 		s.Missing, s.Done = s.search.missing(), true

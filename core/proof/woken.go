@@ -259,7 +259,9 @@ func (f *May) does(all []*rules.Node, it world.Ref, alone bool, set func(*bool))
 			f.draws(n, set)
 		case rules.WordSet, rules.WordClear:
 			if i := f.st.FlagOf(n.At.ID); i >= 0 && n.Word == rules.WordSet {
-				set(&f.yes[i])
+				if i != f.bareFlag-1 {
+					set(&f.yes[i])
+				}
 			} else if i >= 0 {
 				set(&f.no[i])
 			}
@@ -284,11 +286,11 @@ func (f *May) does(all []*rules.Node, it world.Ref, alone bool, set func(*bool))
 func (f *May) doesTo(word string, t world.Ref, set func(*bool)) {
 	switch word {
 	case rules.WordOpen, rules.WordTurnOn:
-		set(&f.opened[t])
+		f.opens(t, set)
 	case rules.WordShut, rules.WordTurnOff:
 		set(&f.shuts[t])
 	case rules.WordFlip:
-		set(&f.opened[t])
+		f.opens(t, set)
 		set(&f.shuts[t])
 	case rules.WordSend:
 		f.setAt(f.st.Thing(t))

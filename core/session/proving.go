@@ -1,18 +1,25 @@
 package session
 
 import (
+	"azzel/core/author"
 	"azzel/core/document"
 	"azzel/core/play"
 	"azzel/core/proof"
 	"azzel/core/world"
 	"errors"
+	"fmt"
 )
 
-// proving is the question whether the project can be finished, as far as it has come.
+// proving is the question whether the project can be finished from one beginning, as far as it has come.
 type proving struct {
-	stage  *world.Stage
-	search *proof.Search
-	answer *proof.Answer
+	stage *world.Stage
+	// from is the map or the pin from which games begin, empty as a player's do; begins begins one.
+	from   document.ID
+	begins func() (*play.Game, error)
+	study  *proof.Study
+	// course is what happens on the walk that was found.
+	walk   []play.Input
+	course []document.CourseMark
 }
 
 // Proof is what is known of finishing the game.
@@ -20,6 +27,9 @@ type Proof struct {
 	// Is is empty while it is looked for.
 	Is    string `json:"is"`
 	Steps int    `json:"steps"`
+	// Moves is what the project counts of them; Fewest tells that there is no walk of fewer steps.
+	Moves  int  `json:"moves"`
+	Fewest bool `json:"fewest"`
 	// Lucky tells that chance helped on the way.
 	Lucky bool   `json:"lucky"`
 	Why   string `json:"why"`
@@ -28,51 +38,216 @@ type Proof struct {
 	Entity document.ID `json:"entity"`
 }
 
-// prove goes on looking for so many ticks of play. When the project has changed the walk that was
-// found is played on it first: while it wins, the answer stands.
-func (s *Session) prove(a struct {
-	Ticks int `json:"ticks"`
-}) (Proof, error) {
+// beginning begins games on a map, at a pin, or as a player's begin.
+func beginning(st *world.Stage, from document.ID) func() (*play.Game, error) {
+	if p := st.Doc.Pins.Get(from); p != nil {
+		return func() (*play.Game, error) {
+			g, err := play.Resume(st, p.Moment)
+			if err == nil {
+				g.Seed = proof.Seed
+			}
+			return g, err
+		}
+	}
+	return func() (*play.Game, error) { return play.Start(st, from, proof.Seed) }
+}
+
+// at is the question from a beginning, on the project as it is now. When that has changed the walk that was found is played on it
+// first: while it wins, the answer stands.
+func (s *Session) provingFrom(from document.ID) *proving {
 	p := &s.proving
-	if st := s.stage(); p.stage != st {
-		was := p.answer
-		*p = proving{stage: st}
-		if was != nil && was.Is == proof.Can {
-			if again, ok := proof.Replay(st, was.Walk); ok {
-				p.answer = again
+	if from != "" {
+		p = &s.otherwise
+	}
+	if st := s.stage(); p.study == nil || p.stage != st || p.from != from {
+		was := p.study
+		same := p.from == from
+		*p = proving{stage: st, from: from, begins: beginning(st, from)}
+		p.study = proof.NewStudy(st, p.begins)
+		if was != nil && same && was.Answer != nil && was.Answer.Is == proof.Can {
+			if again, ok := proof.ReplayFrom(st, p.begins, was.Answer.Walk); ok {
+				p.study.Stands(again)
 			}
 		}
 	}
-	if p.answer == nil {
-		if p.search == nil {
-			p.search = proof.New(p.stage)
-		}
-		p.answer = p.search.Step(max(1, min(a.Ticks, 100_000)))
-	}
-	out := Proof{}
-	if p.answer != nil {
-		p.search = nil
-		out = Proof{Is: string(p.answer.Is), Steps: p.answer.Steps, Lucky: p.answer.Lucky, Why: p.answer.Why}
-		if p.answer.By >= 0 {
-			end := p.stage.End(p.answer.By)
-			out.Map, out.Entity = end.Map, end.Entity
-		}
-	}
-	return out, nil
+	return p
 }
 
-// showWalk plays the walk that was found from the beginning.
-func (s *Session) showWalk(none) (zero View, err error) {
-	p := &s.proving
-	if p.answer == nil || p.answer.Is != proof.Can || p.stage != s.stage() {
-		return zero, errors.New("there is no walk to show yet")
+func (p *proving) said() Proof {
+	a := p.study.Answer
+	if a == nil {
+		return Proof{}
 	}
-	g, err := play.Start(s.stage(), "", proof.Seed)
+	out := Proof{Is: string(a.Is), Steps: a.Steps, Moves: a.Moves, Fewest: a.Fewest, Lucky: a.Lucky, Why: a.Why}
+	if a.By >= 0 {
+		end := p.stage.End(a.By)
+		out.Map, out.Entity = end.Map, end.Entity
+	}
+	return out
+}
+
+// prove goes on looking for so many ticks of play, until there is an answer.
+func (s *Session) prove(a struct {
+	Ticks int `json:"ticks"`
+}) (Proof, error) {
+	p := s.provingFrom("")
+	if p.study.Answer == nil {
+		p.study.Step(max(1, min(a.Ticks, 100_000)))
+	}
+	return p.said(), nil
+}
+
+// StudyInfo is all that has been found out of finishing a game from one beginning.
+type StudyInfo struct {
+	Proof
+	From document.ID `json:"from"`
+	// Done tells that nothing more is looked for, All that every situation was gone through; Tried is how many were come to.
+	Done    bool          `json:"done"`
+	All     bool          `json:"all"`
+	Tried   int           `json:"tried"`
+	Missing []MissingInfo `json:"missing"`
+	Traps   []TrapInfo    `json:"traps"`
+	// Walk is the course of the walk that was found: where the hero comes to, and what happens.
+	Walk []document.CourseMark `json:"walk"`
+	// Seconds is how long it takes to play it.
+	Seconds int `json:"seconds"`
+}
+
+// MissingInfo is something without which the game cannot be finished.
+type MissingInfo struct {
+	Map    document.ID `json:"map"`
+	Entity document.ID `json:"entity"`
+	Text   string      `json:"text"`
+}
+
+// TrapInfo is a cell of a map from which on a player is stuck for good.
+type TrapInfo struct {
+	Map   document.ID `json:"map"`
+	X     int         `json:"x"`
+	Y     int         `json:"y"`
+	Steps int         `json:"steps"`
+	Sure  bool        `json:"sure"`
+	Text  string      `json:"text"`
+}
+
+// study goes on finding out for so many ticks of play.
+func (s *Session) study(a struct {
+	From  document.ID `json:"from"`
+	Ticks int         `json:"ticks"`
+}) (StudyInfo, error) {
+	p := s.provingFrom(a.From)
+	if a.Ticks > 0 {
+		p.study.Step(min(a.Ticks, 100_000))
+	}
+	return p.info(), nil
+}
+
+func (p *proving) info() StudyInfo {
+	st := p.study
+	out := StudyInfo{Proof: p.said(), From: p.from, Done: st.Done, All: st.All, Tried: st.Tried, Missing: []MissingInfo{}, Traps: []TrapInfo{}, Walk: []document.CourseMark{}}
+	for _, m := range st.Missing {
+		one := MissingInfo{Text: m.Text}
+		if m.Thing >= 0 {
+			end := p.stage.End(m.Thing)
+			one.Map, one.Entity = end.Map, end.Entity
+		}
+		out.Missing = append(out.Missing, one)
+	}
+	for i := range st.Traps {
+		out.Traps = append(out.Traps, p.trap(&st.Traps[i]))
+	}
+	if st.Answer != nil && len(st.Answer.Walk) > 0 {
+		out.Walk, out.Seconds = p.courseOf(st.Answer.Walk), len(st.Answer.Walk)/play.TicksPerSecond
+	}
+	return out
+}
+
+func (p *proving) trap(t *proof.Trap) TrapInfo {
+	m := p.stage.Grounds[t.Map]
+	out := TrapInfo{Map: m.ID, X: t.At.X - m.Bounds.X, Y: t.At.Y - m.Bounds.Y, Steps: t.Steps, Sure: t.Sure}
+	out.Text = fmt.Sprintf("After %d steps, at %d, %d on %s, no way leads to the goal any more", t.Steps, out.X, out.Y, m.Name)
+	if !t.Sure {
+		out.Text = fmt.Sprintf("After %d steps, at %d, %d on %s, no way on was found", t.Steps, out.X, out.Y, m.Name)
+	}
+	if t.By >= 0 {
+		out.Text += ": " + p.stage.Thing(t.By).Name + " stays shut"
+	}
+	out.Text += "."
+	return out
+}
+
+// courseOf is what happens on a walk; it is worked out once for a walk.
+func (p *proving) courseOf(walk []play.Input) []document.CourseMark {
+	if len(p.walk) != len(walk) || len(walk) > 0 && &p.walk[0] != &walk[0] {
+		p.walk, p.course = walk, []document.CourseMark{}
+		if g, err := p.begins(); err == nil {
+			p.course = recorded(g, walk).Course
+		}
+	}
+	return p.course
+}
+
+// recorded plays a walk as a recording of it.
+func recorded(g *play.Game, walk []play.Input) document.Recording {
+	r := play.NewRecord(g)
+	for _, in := range walk {
+		r.Step(g, in)
+	}
+	return r.Whole()
+}
+
+// walkArgs name a walk: of the proof from a beginning, into a trap, or of an expectation.
+type walkArgs struct {
+	From document.ID `json:"from"`
+	// Trap is one more than the number of a trap; Expectation names one.
+	Trap        int         `json:"trap"`
+	Expectation document.ID `json:"expectation"`
+}
+
+// walkOf is what is held on a walk, and how its game begins.
+func (s *Session) walkOf(a walkArgs) ([]play.Input, *proving, error) {
+	p := s.provingFrom(a.From)
+	switch st := p.study; {
+	case a.Expectation != "":
+		if e := s.expecting[a.Expectation]; e != nil && e.verdict != nil && len(e.verdict.Walk) > 0 && e.stage == p.stage {
+			return e.verdict.Walk, p, nil
+		}
+		return nil, nil, errors.New("there is no walk that shows it")
+	case a.Trap > 0 && a.Trap <= len(st.Traps):
+		return st.Traps[a.Trap-1].Walk, p, nil
+	case a.Trap == 0 && st.Answer != nil && st.Answer.Is == proof.Can:
+		return st.Answer.Walk, p, nil
+	}
+	return nil, nil, errors.New("there is no walk to show yet")
+}
+
+// showWalk plays a walk from the beginning.
+func (s *Session) showWalk(a walkArgs) (zero View, err error) {
+	walk, p, err := s.walkOf(a)
 	if err != nil {
 		return zero, err
 	}
-	s.play = &playing{game: g, record: play.NewRecord(g), script: append([]play.Input{}, p.answer.Walk...), leads: leadsWalk, framed: &framed{}}
+	g, err := p.begins()
+	if err != nil {
+		return zero, err
+	}
+	s.play = &playing{game: g, record: play.NewRecord(g), script: append([]play.Input{}, walk...), leads: leadsWalk, framed: &framed{}}
 	return s.play.view(g, g.Told), nil
+}
+
+// keepWalk keeps a walk as a recording, which is played through again after every change.
+func (s *Session) keepWalk(a walkArgs) (zero Outcome, err error) {
+	walk, p, err := s.walkOf(a)
+	if err != nil {
+		return zero, err
+	}
+	g, err := p.begins()
+	if err != nil {
+		return zero, err
+	}
+	r := recorded(g, walk)
+	r.Name = "The walk that was found"
+	return s.added(author.AddRecording(s.doc(), r))
 }
 
 func init() {
@@ -81,6 +256,8 @@ func init() {
 	}
 	register(map[string]method{
 		"prove":    with((*Session).prove),
+		"study":    with((*Session).study),
 		"showWalk": with((*Session).showWalk),
+		"keepWalk": with((*Session).keepWalk),
 	})
 }

@@ -6,6 +6,7 @@ package session
 import (
 	"azzel/core/author"
 	"azzel/core/chart"
+	"azzel/core/check"
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/material"
@@ -22,7 +23,11 @@ type Session struct {
 	replica *replica.Replica
 	play    *playing
 	tried   *trying
-	proving proving
+	// proving is the question whether it can be finished, otherwise the same from elsewhere; par is in how few moves a map is.
+	proving, otherwise proving
+	par                par
+	checker            check.Checker
+	expecting          map[document.ID]*expecting
 	// following are the recordings that are compared with what happens now.
 	following map[document.ID]*following
 	staged    *world.Stage

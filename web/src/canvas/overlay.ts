@@ -21,6 +21,7 @@ import { outlineOf } from '../draw/outline'
 import { areaOf, boxOf, cellArea, frameOf } from '../draw/areas'
 import { drawBeads } from './beads'
 import { drawPin } from './pins'
+import { drawProof } from './proofWalk'
 import { drawWalking } from './walking'
 import { drawSolids } from './solids'
 import type { View } from '../draw/view.svelte'
@@ -63,6 +64,7 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 	const selected = new Set(w.selected)
 	if (doing.hover && !selected.has(doing.hover.id) && !w.hand.holding)
 		outline(ctx, frameOf(view, doing.hover), chalk, ink)
+	drawProof(ctx, w, m, view, dpr)
 	drawFindings(ctx, w, m, view, doing.hover, dpr)
 	if (!w.play.on || w.play.frozen) {
 		for (const p of w.project.head.pins) {

@@ -418,6 +418,11 @@ export interface Place {
 	nearest: Point | null
 }
 
+export interface CheckInfo {
+	findings: CheckFinding[]
+	sorts: SortInfo[]
+}
+
 export interface Grip {
 	what: 'nothing' | 'tiles' | 'material' | 'motif' | 'zone' | 'eraser' | 'entity'
 	cells?: number[]
@@ -565,6 +570,22 @@ export interface EntityChange {
 export interface Swap {
 	from: number
 	to: number
+}
+
+export interface Expectation {
+	id: ID
+	is: string
+	says: string
+}
+
+export interface ExpectationInfo {
+	verdict: string
+	why: string
+	walks: boolean
+	spoken: string
+	id: ID
+	is: string
+	says: string
 }
 
 export interface FigureParts {
@@ -771,6 +792,12 @@ export interface Kept {
 	seconds: number
 }
 
+export interface WalkArgs {
+	from: ID
+	trap: number
+	expectation: ID
+}
+
 export interface KindUses {
 	uses: KindUse[]
 	wrong: string[]
@@ -821,6 +848,14 @@ export interface TileMark {
 	own?: Point[][]
 }
 
+export interface FindingArgs {
+	what: string
+	map: ID
+	id: ID
+	why: string
+	on: boolean
+}
+
 export interface Piece {
 	w: number
 	h: number
@@ -843,6 +878,15 @@ export interface Pages {
 	broken: string
 	columns: number
 	rows: number
+}
+
+export interface ParInfo {
+	done: boolean
+	moves: number
+	fewest: boolean
+	why: string
+	three: number
+	two: number
 }
 
 export interface PickedUp {
@@ -905,6 +949,8 @@ export interface SelectArgs {
 export interface Proof {
 	is: string
 	steps: number
+	moves: number
+	fewest: boolean
 	lucky: boolean
 	why: string
 	map: ID
@@ -929,6 +975,12 @@ export interface Pulled {
 	name: string
 	text: string
 	traces: Trace[]
+}
+
+export interface ReachInfo {
+	box: Rect
+	runs: number[]
+	most: number
 }
 
 export interface Result {
@@ -1080,6 +1132,31 @@ export interface Standing {
 	free: boolean
 	why: string
 	reach: Span[]
+}
+
+export interface Beginning {
+	id: ID
+	name: string
+	pin: boolean
+}
+
+export interface StudyInfo {
+	from: ID
+	done: boolean
+	all: boolean
+	tried: number
+	missing: MissingInfo[]
+	traps: TrapInfo[]
+	walk: CourseMark[]
+	seconds: number
+	is: string
+	steps: number
+	moves: number
+	fewest: boolean
+	lucky: boolean
+	why: string
+	map: ID
+	entity: ID
 }
 
 export interface Wanted {
@@ -1435,6 +1512,27 @@ export interface Finding {
 	idle: boolean
 }
 
+export interface CheckFinding {
+	what: string
+	of: string
+	map: ID
+	id: ID
+	at: Point | null
+	text: string
+	as: string
+	mend: string
+	silenced: string
+	silent: boolean
+}
+
+export interface SortInfo {
+	as: string
+	what: string
+	name: string
+	usual: string
+	group: string
+}
+
 export interface Scatter {
 	odds?: number[]
 	nothing?: number
@@ -1513,6 +1611,9 @@ export interface Project {
 	languages?: string[]
 	gameValues?: KindValue[]
 	words?: WordChange[]
+	checks?: CheckChoice[]
+	silenced?: Silence[]
+	expectations?: Expectation[]
 	kept?: DocumentKept[]
 }
 
@@ -1759,6 +1860,30 @@ export interface Segment {
 	b: Point
 }
 
+export interface MissingInfo {
+	map: ID
+	entity: ID
+	text: string
+}
+
+export interface TrapInfo {
+	map: ID
+	x: number
+	y: number
+	steps: number
+	sure: boolean
+	text: string
+}
+
+export interface CourseMark {
+	tick: number
+	map: ID
+	x: number
+	y: number
+	is?: string
+	name?: string
+}
+
 export interface Told {
 	text: string
 	is: string
@@ -1811,15 +1936,6 @@ export interface Variant {
 	odds: number
 }
 
-export interface CourseMark {
-	tick: number
-	map: ID
-	x: number
-	y: number
-	is?: string
-	name?: string
-}
-
 export interface CourseMap {
 	id: ID
 	name: string
@@ -1840,6 +1956,18 @@ export interface Preset {
 export interface WordChange {
 	key: string
 	says: string
+}
+
+export interface CheckChoice {
+	what: string
+	as: string
+}
+
+export interface Silence {
+	what: string
+	map?: ID
+	id?: ID
+	why: string
 }
 
 export interface DocumentKept {
@@ -2063,6 +2191,7 @@ export interface Methods {
 	characters: { args: None; answer: Character[] }
 	chart: { args: None; answer: ChartInfo }
 	checkPlace: { args: PointArgs; answer: Place }
+	checks: { args: None; answer: CheckInfo }
 	choices: { args: {
 		grip: Grip
 	}; answer: Choice[] }
@@ -2123,6 +2252,10 @@ export interface Methods {
 		to: ID
 		laid: boolean
 	}; answer: Outcome }
+	expect: { args: Draft<Expectation>; answer: Outcome }
+	expectations: { args: {
+		ticks: number
+	}; answer: ExpectationInfo[] }
 	figureParts: { args: None; answer: FigureParts }
 	findTiles: { args: {
 		words: string[] | null
@@ -2168,6 +2301,7 @@ export interface Methods {
 	joined: { args: Draft<End>; answer: Joined }
 	keepGame: { args: None; answer: Kept }
 	keepSelected: { args: AreaArgs; answer: ID }
+	keepWalk: { args: WalkArgs; answer: Outcome }
 	kindUses: { args: ID; answer: KindUses }
 	liftArea: { args: AreaArgs; answer: Copied }
 	linePulled: { args: {
@@ -2201,6 +2335,11 @@ export interface Methods {
 		tiles: number[] | null
 		mark: TileMark
 	}; answer: Outcome }
+	matters: { args: {
+		what: string
+		as: string
+	}; answer: Outcome }
+	mend: { args: FindingArgs; answer: Outcome }
 	mergeDown: { args: {
 		map: ID
 		id: ID
@@ -2237,6 +2376,10 @@ export interface Methods {
 	oddLayers: { args: MapArgs; answer: ID[] }
 	offerStart: { args: MapArgs; answer: Outcome }
 	pages: { args: string; answer: Pages }
+	par: { args: {
+		map: ID
+		ticks: number
+	}; answer: ParInfo }
 	partText: { args: {
 		rule: ID
 		part: ID
@@ -2284,6 +2427,7 @@ export interface Methods {
 		ticks: number
 	}; answer: Proof }
 	pulling: { args: Pull; answer: Pulled }
+	reach: { args: MapArgs; answer: ReachInfo }
 	reached: { args: {
 		tries: number
 	}; answer: Result }
@@ -2444,12 +2588,13 @@ export interface Methods {
 		id: ID
 		where: string
 	}; answer: Outcome }
-	showWalk: { args: None; answer: View }
+	showWalk: { args: WalkArgs; answer: View }
 	sidePulled: { args: {
 		map: ID
 		side: Facing
 		to: Point
 	}; answer: Rect }
+	silence: { args: FindingArgs; answer: Outcome }
 	sketch: { args: Sketch; answer: Piece }
 	snapMove: { args: {
 		map: ID
@@ -2476,6 +2621,11 @@ export interface Methods {
 	}; answer: View }
 	stop: { args: None; answer: None }
 	stopTrying: { args: None; answer: None }
+	studiedFrom: { args: None; answer: Beginning[] }
+	study: { args: {
+		from: ID
+		ticks: number
+	}; answer: StudyInfo }
 	supply: { args: {
 		seq: number
 		revert: unknown[] | null
@@ -2483,6 +2633,7 @@ export interface Methods {
 	takePO: { args: {
 		text: string
 	}; answer: Outcome }
+	takePar: { args: MapArgs; answer: Outcome }
 	takeWording: { args: {
 		id: ID
 		to: string

@@ -4,6 +4,14 @@ import type { Grip, Head, Mirror } from './contract.gen'
 
 export type {
 	ChartInfo,
+	CheckFinding,
+	CheckInfo,
+	CourseMark,
+	ExpectationInfo,
+	ParInfo,
+	ReachInfo,
+	StudyInfo,
+	TrapInfo,
 	ChunkAt,
 	Counter,
 	Cover,

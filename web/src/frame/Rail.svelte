@@ -5,6 +5,7 @@
 	import Shapes from '@lucide/svelte/icons/shapes'
 	import Waypoints from '@lucide/svelte/icons/waypoints'
 	import Clapperboard from '@lucide/svelte/icons/clapperboard'
+	import FlagTriangleRight from '@lucide/svelte/icons/flag-triangle-right'
 	import Share2 from '@lucide/svelte/icons/share-2'
 	import ScrollText from '@lucide/svelte/icons/scroll-text'
 	import { workspace, type Station } from '../workspace/workspace.svelte'
@@ -27,7 +28,13 @@
 				{ id: 'game', name: 'Game', icon: Clapperboard },
 			],
 		},
-		{ name: 'Gate', stations: [{ id: 'share', name: 'Share', icon: Share2 }] },
+		{
+			name: 'Gate',
+			stations: [
+				{ id: 'check', name: 'Check', icon: FlagTriangleRight },
+				{ id: 'share', name: 'Share', icon: Share2 },
+			],
+		},
 	]
 </script>
 

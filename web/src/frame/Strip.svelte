@@ -21,9 +21,15 @@
 	const where = $derived(
 		w.station === 'map'
 			? (w.map?.name ?? 'no map yet')
-			: { chart: 'Chart', tilesets: 'Tilesets', kinds: 'Kinds', rules: 'Rules', game: 'Game', share: 'Share' }[
-					w.station
-				],
+			: {
+					chart: 'Chart',
+					tilesets: 'Tilesets',
+					kinds: 'Kinds',
+					rules: 'Rules',
+					game: 'Game',
+					check: 'Check',
+					share: 'Share',
+				}[w.station],
 	)
 	let naming = $state(false)
 

@@ -4,6 +4,8 @@
 	import Cabinet from '../cabinet/Cabinet.svelte'
 	import GameStation from '../game/GameStation.svelte'
 	import ChartStation from '../chart/ChartStation.svelte'
+	import CheckStation from '../check/CheckStation.svelte'
+	import Shown from '../check/Shown.svelte'
 	import KindBeside from '../kinds/KindBeside.svelte'
 	import KindsStation from '../kinds/KindsStation.svelte'
 	import MiniMap from '../canvas/MiniMap.svelte'
@@ -136,6 +138,7 @@
 						{#if w.map}
 							<MapCanvas />
 							<PlayScreen />
+							<Shown />
 							<AskPanel />
 							{#if w.layout.minimap && !w.play.on && w.beyondView}<MiniMap />{/if}
 							{#if w.depth && !w.play.on}<DepthView />{/if}
@@ -185,6 +188,8 @@
 			<ChartStation />
 		{:else if w.station === 'game'}
 			<GameStation />
+		{:else if w.station === 'check'}
+			<CheckStation />
 		{:else if w.station === 'share'}
 			<ShareStation />
 		{:else}

@@ -50,7 +50,10 @@ const said: Record<string, (name: string) => string> = {
 }
 
 /** What happened, in words. */
-export const told = (e: PlayEvent) => (e.rule ? ruled(e) : (said[e.is]?.(e.name) ?? e.is))
+export const told = (e: PlayEvent) => (e.rule ? ruled(e) : toldAs(e.is, e.name))
+
+/** Something that happened, in words. */
+export const toldAs = (is: string, name: string) => said[is]?.(name) ?? is
 
 /** A rule that ran, or that was asked and did not: what it asks for was not so. */
 function ruled(e: PlayEvent): string {

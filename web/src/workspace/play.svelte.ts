@@ -113,8 +113,8 @@ export class Play {
 	}
 
 	/** Plays the walk that was found, faster than one walks. */
-	showWalk() {
-		this.begin(this.project.ask('showWalk'))
+	showWalk(args: { from?: ID; trap?: number; expectation?: ID } = {}) {
+		this.begin(this.project.ask('showWalk', { from: '', trap: 0, expectation: '', ...args }))
 		this.speed = 2
 	}
 

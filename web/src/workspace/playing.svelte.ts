@@ -61,8 +61,8 @@ export class Playing {
 	}
 
 	/** Plays the walk that was found, from the beginning. */
-	showWalk() {
-		this.begin(() => this.w.play.showWalk())
+	showWalk(args: { from?: ID; trap?: number; expectation?: ID } = {}) {
+		this.begin(() => this.w.play.showWalk(args))
 	}
 
 	private placeSpawn() {

@@ -1,5 +1,6 @@
 import type { Proof } from '../core/types'
 import type { Project } from '../project/project.svelte'
+import { Checking } from './checking.svelte'
 
 /** How many ticks are looked ahead at once, and for how many milliseconds, so that nothing is held up. */
 const slice = 600
@@ -12,19 +13,24 @@ export class Proving {
 	answer = $state.raw<Proof | null>(null)
 	/** It is being looked for; the answer is that of before. */
 	busy = $state(false)
+	/** All else that is found out, where somebody looks. */
+	readonly checking: Checking
 	private timer = 0
 
 	constructor(
 		private readonly project: Project,
 		/** Whether there is something else to do now. */
 		private readonly waits: () => boolean,
-	) {}
+	) {
+		this.checking = new Checking(project, waits)
+	}
 
 	/** Asks anew, soon. */
 	later() {
 		clearTimeout(this.timer)
 		this.busy = true
 		this.timer = window.setTimeout(() => this.on(), pause)
+		this.checking.later()
 	}
 
 	private on() {
@@ -36,6 +42,7 @@ export class Proving {
 		if (said.is) {
 			this.answer = said
 			this.busy = false
+			this.checking.later(0)
 		} else this.timer = window.setTimeout(() => this.on(), 7)
 	}
 }

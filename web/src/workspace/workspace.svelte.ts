@@ -20,7 +20,7 @@ import { MapViews } from './mapViews'
 import { Charting } from './charting.svelte'
 import { chartScales, View } from '../draw/view.svelte'
 
-export type Station = 'chart' | 'map' | 'tilesets' | 'kinds' | 'rules' | 'game' | 'share'
+export type Station = 'chart' | 'map' | 'tilesets' | 'kinds' | 'rules' | 'game' | 'check' | 'share'
 
 /** What an act of selecting is made of. */
 export interface Picking {

@@ -23,6 +23,25 @@ export const stationsActions: Group = (w, { onMap }) => [
 		},
 	},
 	{ name: 'Game', group: 'Go to', run: () => w.open('game') },
+	{ name: 'Check', group: 'Go to', run: () => w.open('check') },
+	{
+		name: 'The walk to the goal, over the map',
+		group: 'Go to',
+		when: onMap,
+		run: () => {
+			w.proving.checking.walk = !w.proving.checking.walk
+			w.proving.checking.later(0)
+		},
+	},
+	{
+		name: 'In how few steps cells are come to',
+		group: 'Go to',
+		when: onMap,
+		run: () => {
+			w.proving.checking.reach = !w.proving.checking.reach
+			w.proving.checking.later(0)
+		},
+	},
 	{ name: 'Share', group: 'Go to', run: () => w.open('share') },
 	{
 		name: 'Texts and languages',

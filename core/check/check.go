@@ -1,0 +1,227 @@
+// Package check finds what is wrong or suspicious in a project: each finding with its place, how much it matters, and what mends
+// it where a press can do that.
+package check
+
+import (
+	"azzel/core/chart"
+	"azzel/core/document"
+	"azzel/core/grid"
+	"slices"
+)
+
+// Finding is something that a designer should know of.
+type Finding struct {
+	// What is the sort, a word of Sorts.
+	What string `json:"what"`
+	// Of is the type of what it is about, Map its map and ID itself; both are empty for the project.
+	Of  string      `json:"of"`
+	Map document.ID `json:"map"`
+	ID  document.ID `json:"id"`
+	// At is a cell of the map, where it is about one.
+	At   *grid.Point `json:"at"`
+	Text string      `json:"text"`
+	// As is how much it matters, one of document.Severities.
+	As string `json:"as"`
+	// Mend is what a press would do about it, empty for nothing.
+	Mend string `json:"mend"`
+	// Silenced is why it is not told, if it is.
+	Silenced string `json:"silenced"`
+	Silent   bool   `json:"silent"`
+}
+
+// Sort is one sort of findings.
+type Sort struct {
+	What string `json:"what"`
+	Name string `json:"name"`
+	// Usual is how much it matters unless the project says otherwise.
+	Usual string `json:"usual"`
+	// Group is the heading below which it stands.
+	Group string `json:"group"`
+	mend  string
+}
+
+// The sorts that are found here, besides those of chart.
+const (
+	InWall       = "in a wall"
+	Outside      = "outside"
+	OnEachOther  = "on each other"
+	NoGround     = "no ground"
+	SpawnHurts   = "spawn hurts"
+	NothingSolid = "nothing solid"
+	Unpainted    = "unpainted"
+	TilesGone    = "tiles gone"
+	EmptyLayer   = "empty layer"
+	DiagonalGap  = "diagonal gap"
+	LongWord     = "long word"
+	TextRuns     = "text runs on"
+	NotSaid      = "not said"
+	RuleDraft    = "rule draft"
+	RuleGone     = "rule names what is gone"
+	RuleEmpty    = "rule does nothing"
+	RuleEndless  = "rules without end"
+	PlainName    = "plain name"
+	FlagUnused   = "flag unused"
+	FlagNever    = "flag never set"
+	NoGoal       = "no goal"
+	// What the proof finds.
+	CannotFinish = "cannot be finished"
+	Trap         = "stuck for good"
+	NeverMap     = "map never come to"
+	NeverThing   = "thing never come to"
+	NeverRule    = "rule never runs"
+	Refuted      = "expectation refuted"
+)
+
+// Groups are the headings of findings.
+const (
+	groupFinish = "Finishing the game"
+	groupWays   = "Ways between maps"
+	groupThings = "Things on maps"
+	groupMaps   = "Maps and layers"
+	groupRules  = "Rules"
+	groupTexts  = "Texts"
+)
+
+const (
+	movesThere = "Move it to the nearest free place"
+	takesAway  = "Remove it"
+)
+
+// Sorts lists all sorts of findings, in the order in which they are told.
+var Sorts = []Sort{
+	{CannotFinish, "It cannot be finished", document.Stops, groupFinish, ""},
+	{Refuted, "An expectation does not hold", document.Stops, groupFinish, ""},
+	{Trap, "Somewhere one is stuck for good", document.Matters, groupFinish, ""},
+	{NoGoal, "Nothing finishes the game", document.Noted, groupFinish, ""},
+	{NeverMap, "A map that nobody comes to", document.Matters, groupFinish, ""},
+	{NeverThing, "Something that nobody comes to", document.Matters, groupFinish, ""},
+	{NeverRule, "A rule that can never run", document.Matters, groupFinish, ""},
+	{chart.LeadsNot, "An exit that leads nowhere", document.Stops, groupWays, ""},
+	{chart.NoWayIn, "A map without a way in", document.Stops, groupWays, ""},
+	{chart.NoStart, "A map without a spawn", document.Stops, groupWays, ""},
+	{chart.BrokenFrom, "An exit that cannot be reached", document.Stops, groupWays, movesThere},
+	{chart.BrokenTo, "An arrival in a wall or in water", document.Stops, groupWays, movesThere},
+	{chart.Lost, "A passage that lost an end", document.Stops, groupWays, "Remove the passage"},
+	{chart.NoWayOut, "A map without a way out", document.Matters, groupWays, ""},
+	{chart.Unused, "An arrival that nothing leads to", document.Noted, groupWays, takesAway},
+	{chart.Overlap, "Maps that lie over each other", document.Matters, groupWays, ""},
+	{NoGround, "A spawn without ground", document.Stops, groupThings, ""},
+	{SpawnHurts, "A spawn in danger", document.Stops, groupThings, movesThere},
+	{InWall, "Something in a wall", document.Matters, groupThings, movesThere},
+	{Outside, "Something outside its map", document.Matters, groupThings, movesThere},
+	{OnEachOther, "Things on each other", document.Matters, groupThings, takesAway},
+	{chart.CannotMove, "Something that cannot move", document.Matters, groupThings, movesThere},
+	{chart.NoKey, "A key that is nowhere", document.Matters, groupThings, ""},
+	{chart.NoPath, "A path without points", document.Matters, groupThings, ""},
+	{chart.NoLength, "Something that reaches nothing", document.Matters, groupThings, ""},
+	{chart.InCircle, "Things that carry each other", document.Matters, groupThings, ""},
+	{chart.NoMakes, "A source that makes nothing", document.Matters, groupThings, ""},
+	{chart.NoLane, "A lane without an end", document.Matters, groupThings, ""},
+	{chart.NoTime, "A timer without a time", document.Matters, groupThings, ""},
+	{NothingSolid, "A map where nothing is solid", document.Matters, groupMaps, ""},
+	{TilesGone, "Tiles whose tileset is gone", document.Matters, groupMaps, ""},
+	{Unpainted, "Cells that are not painted", document.Noted, groupMaps, ""},
+	{DiagonalGap, "Gaps between walls that meet at a corner", document.Noted, groupMaps, ""},
+	{EmptyLayer, "A layer with nothing on it", document.Noted, groupMaps, takesAway},
+	{RuleDraft, "A rule whose text cannot be read", document.Stops, groupRules, ""},
+	{RuleEndless, "Rules that wake each other without end", document.Stops, groupRules, ""},
+	{RuleGone, "A rule that names what was removed", document.Matters, groupRules, ""},
+	{RuleEmpty, "A rule that does nothing", document.Noted, groupRules, takesAway},
+	{FlagNever, "A flag that is asked for and never set", document.Matters, groupRules, ""},
+	{FlagUnused, "A flag that nothing uses", document.Noted, groupRules, takesAway},
+	{PlainName, "A rule that names something by a number", document.Noted, groupRules, ""},
+	{LongWord, "A word that is longer than a line", document.Matters, groupTexts, ""},
+	{NotSaid, "A text that a language lacks", document.Noted, groupTexts, ""},
+	{TextRuns, "A text that goes on with another page", document.Noted, groupTexts, ""},
+}
+
+var sortOf = func() map[string]*Sort {
+	out := map[string]*Sort{}
+	for i := range Sorts {
+		out[Sorts[i].What] = &Sorts[i]
+	}
+	return out
+}()
+
+// Matters is how much findings of a sort matter in a project.
+func Matters(p *document.Project, what string) string {
+	for _, c := range p.Checks {
+		if c.What == what {
+			return c.As
+		}
+	}
+	if s := sortOf[what]; s != nil {
+		return s.Usual
+	}
+	return document.Matters
+}
+
+// Checker finds what is wrong, and looks only at maps again that have changed.
+type Checker struct {
+	maps map[document.ID]*looked
+	d    *document.Document
+}
+
+// looked is what was found on a map alone.
+type looked struct {
+	of  *document.Map
+	out []Finding
+}
+
+// Find lists all that is wrong with a project: what matters most first, then by the order of Sorts. What is not looked for is left
+// out; what is silenced is told with its reason. More are findings that were computed elsewhere.
+func (c *Checker) Find(ch *chart.Chart, more ...Finding) []Finding {
+	d := ch.Doc()
+	if c.d == nil || !d.Tilesets.Same(c.d.Tilesets) || !d.Zones.Same(c.d.Zones) || !d.Materials.Same(c.d.Materials) || !d.Kinds.Same(c.d.Kinds) || d.Project != c.d.Project {
+		c.maps = map[document.ID]*looked{}
+	}
+	c.d = d
+	var all []Finding
+	for _, f := range ch.Findings() {
+		one := Finding{What: f.What, Of: document.TypeMap, Map: f.Map, ID: f.Map, Text: f.Text}
+		switch {
+		case f.Entity != "":
+			one.Of, one.ID = document.TypeEntity, f.Entity
+		case f.Passage != "":
+			one.Of, one.ID = document.TypePassage, f.Passage
+		}
+		all = append(all, one)
+	}
+	for _, m := range d.MapsInOrder() {
+		l := c.maps[m.ID]
+		if l == nil || l.of != m {
+			l = &looked{of: m}
+			onMap(d, ch.Solids(), m, func(f Finding) { l.out = append(l.out, f) })
+			c.maps[m.ID] = l
+		}
+		all = append(all, l.out...)
+	}
+	say := func(f Finding) { all = append(all, f) }
+	ofRules(d, say)
+	ofTexts(d, say)
+	all = append(all, more...)
+	return sorted(d, all)
+}
+
+func sorted(d *document.Document, all []Finding) []Finding {
+	out := []Finding{}
+	for _, f := range all {
+		if f.As = Matters(d.Project, f.What); f.As == document.Ignored {
+			continue
+		}
+		if s := sortOf[f.What]; s != nil {
+			f.Mend = s.mend
+		}
+		for _, s := range d.Project.Silenced {
+			if s.What == f.What && s.Map == f.Map && s.ID == f.ID {
+				f.Silent, f.Silenced = true, s.Why
+			}
+		}
+		out = append(out, f)
+	}
+	place := func(f *Finding) int {
+		return 1000*slices.Index(document.Severities, f.As) + slices.IndexFunc(Sorts, func(s Sort) bool { return s.What == f.What })
+	}
+	slices.SortStableFunc(out, func(a, b Finding) int { return place(&a) - place(&b) })
+	return out
+}

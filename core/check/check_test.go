@@ -1,0 +1,185 @@
+package check_test
+
+import (
+	"azzel/core/author"
+	"azzel/core/cells"
+	"azzel/core/chart"
+	"azzel/core/check"
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/grid"
+	"azzel/core/kind"
+	"azzel/core/rules"
+	"azzel/core/sample"
+	"fmt"
+	"slices"
+	"strings"
+	"testing"
+)
+
+// found are the findings of a sort.
+func found(d *document.Document, what string) (out []check.Finding) {
+	var c check.Checker
+	for _, f := range c.Find(chart.New(d, nil)) {
+		if f.What == what {
+			out = append(out, f)
+		}
+	}
+	return out
+}
+
+// thing is an entity of a kind at a place of the Quay.
+func thing(id document.ID, k string, x, y int, values ...kind.Value) edit.Primitive {
+	return edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: id},
+		document.Entity{ID: id, Layer: sample.Entities, Kind: k, Name: "Odd " + k, Facing: document.Down, X: x, Y: y, W: 16, H: 16, Values: values})
+}
+
+func region(x, y, w, h int) *grid.Region {
+	r := &grid.Region{}
+	r.AddRect(grid.Rect{X: x, Y: y, W: w, H: h})
+	return r
+}
+
+func rule(t *testing.T, d *document.Document, text string) *document.Document {
+	t.Helper()
+	r, err := rules.Read(d, text)
+	if err != nil {
+		t.Fatal(err)
+	}
+	c, err := author.AddRule(d, r.Copied())
+	if err != nil {
+		t.Fatal(err)
+	}
+	return sample.With(d, c.Do...)
+}
+
+// Each sort is found where it is, and nowhere else; what can be mended at a press is not found afterwards.
+func TestEverySortIsFoundAndMended(t *testing.T) {
+	plain := func(*testing.T, *document.Document) *document.Document { return nil }
+	do := func(all ...edit.Primitive) func(*testing.T, *document.Document) *document.Document {
+		return func(_ *testing.T, d *document.Document) *document.Document { return sample.With(d, all...) }
+	}
+	ruled := func(texts ...string) func(*testing.T, *document.Document) *document.Document {
+		return func(t *testing.T, d *document.Document) *document.Document {
+			d = sample.With(d, sample.Drawn()...)
+			for _, text := range texts {
+				d = rule(t, d, text)
+			}
+			return d
+		}
+	}
+	quay := edit.Ref{Type: edit.TypeMap, ID: sample.Quay}
+	for _, c := range []struct {
+		what string
+		make func(*testing.T, *document.Document) *document.Document
+		says string
+		mend bool
+	}{
+		{check.InWall, do(thing("inwallinwall", kind.Collectible, 0, 0)), "lies in something solid", true},
+		{check.Outside, do(thing("outsideoutsi", kind.Sign, -80, -80)), "lies outside Quay", true},
+		{check.OnEachOther, do(thing("oneachotherr", kind.Sign, 64, 64), thing("oneachothers", kind.Sign, 64, 64)), "lies on Odd sign", true},
+		{check.SpawnHurts, do(thing("hazardhazard", kind.Hazard, 32, 32)), "is hurt at once", true},
+		{check.NoGround, do(edit.Set(quay, "values", []kind.Value{{Key: kind.MapView, Value: kind.Of(kind.FromSide)}}), edit.Set(quay, "sides", []string{"", "", "fall", ""}),
+			sample.Paint(sample.Quay, sample.Things, region(0, 11, 20, 1), 0)), "falls out of the map", false},
+		{check.NothingSolid, do(sample.Paint(sample.Quay, sample.Things, region(0, 0, 20, 12), 0)), "Nothing on Quay is solid", false},
+		{check.Unpainted, do(sample.Paint(sample.Quay, sample.Ground, region(3, 3, 2, 1), 0)), "2 cells of Quay", false},
+		{check.TilesGone, do(sample.Paint(sample.Quay, sample.Things, region(3, 3, 1, 1), cells.TileCell(9, 1))), "One cell of the layer Things", false},
+		{check.EmptyLayer, plain, "layer Things of Pans", true},
+		{check.DiagonalGap, do(sample.Paint(sample.Quay, sample.Things, region(5, 5, 1, 1), sample.Wall), sample.Paint(sample.Quay, sample.Things, region(6, 6, 1, 1), sample.Wall)), "one place on Quay", false},
+		{chart.Unused, do(thing("unusedunused", kind.Arrival, 64, 64)), "No passage leads to", true},
+		{check.RuleEmpty, ruled("when\n\tthe hero uses Switch\nthen\n"), "does nothing yet", true},
+		{check.RuleGone, func(t *testing.T, d *document.Document) *document.Document {
+			return sample.With(rule(t, d, "when\n\tthe hero uses Switch\nthen\n\topen Door\n"), edit.Remove(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Door}))
+		}, "names something that was removed", false},
+		{check.RuleEndless, ruled("when\n\tsignal bell comes\nthen\n\tsend out drum\n", "when\n\tsignal drum comes\nthen\n\tsend out bell\n"), "wakes itself again and again", false},
+		{check.PlainName, func(t *testing.T, d *document.Document) *document.Document {
+			d = sample.With(d, edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Door}, "name", "Door 17"))
+			return rule(t, d, "when\n\tthe hero uses Switch\nthen\n\topen \"Door 17\"\n")
+		}, "names Door 17", false},
+		{check.FlagUnused, plain, "Nothing uses the flag Lit", true},
+		{check.FlagNever, ruled("when\n\tthe hero uses Switch\nif\n\tFlag is set\nthen\n\topen Door\n"), "no rule sets it", false},
+		{check.NoGoal, plain, "Nothing finishes the game", false},
+		{check.LongWord, do(thing("signsignsign", kind.Sign, 64, 64, kind.Value{Key: "says", Value: kind.Of(strings.Repeat("salt", 20))})), "longer than a line", false},
+	} {
+		d := sample.World()
+		if made := c.make(t, d); made != nil {
+			if n := len(found(d, c.what)); n > 0 {
+				t.Errorf("%s is found where it is not", c.what)
+			}
+			d = made
+		}
+		all := found(d, c.what)
+		if len(all) == 0 || !slices.ContainsFunc(all, func(f check.Finding) bool { return strings.Contains(f.Text, c.says) }) {
+			t.Errorf("%s: %+v, wanted %q", c.what, all, c.says)
+			continue
+		}
+		if (all[0].Mend != "") != c.mend {
+			t.Errorf("%s is mended by %q", c.what, all[0].Mend)
+		}
+		for n := 0; c.mend && len(all) > 0; n++ {
+			change, err := check.Mend(d, all[0])
+			if err != nil || n > 8 {
+				t.Fatalf("%s: %v after %d", c.what, err, n)
+			}
+			d = sample.With(d, change.Do...)
+			all = found(d, c.what)
+		}
+	}
+}
+
+// What a project says matters otherwise, or is silenced, is told so; what is not looked for is left out.
+func TestFindingsMatterAsTheProjectSays(t *testing.T) {
+	d := sample.World()
+	f := found(d, check.EmptyLayer)[0]
+	silent, err := check.Silence(d, document.Silence{What: f.What, Map: f.Map, ID: f.ID, Why: "for later"}, true)
+	if err != nil {
+		t.Fatal(err)
+	}
+	d = sample.With(d, silent.Do...)
+	if f = found(d, check.EmptyLayer)[0]; !f.Silent || f.Silenced != "for later" {
+		t.Errorf("it is %+v", f)
+	}
+	for _, as := range document.Severities {
+		choose, err := check.Choose(d, check.EmptyLayer, as)
+		if err != nil {
+			t.Fatal(err)
+		}
+		d = sample.With(d, choose.Do...)
+		all := found(d, check.EmptyLayer)
+		if (len(all) == 0) != (as == document.Ignored) || len(all) > 0 && all[0].As != as {
+			t.Errorf("%s: %+v", as, all)
+		}
+	}
+	if _, err := check.Choose(d, "weather", document.Stops); err == nil {
+		t.Error("there is a sort that there is not")
+	}
+	if _, err := check.Mend(d, check.Finding{What: check.InWall, Map: sample.Quay, ID: "gonegonegone"}); err == nil {
+		t.Error("what is gone is mended")
+	}
+}
+
+// A checker that goes on finds what one finds that begins.
+func TestCheckingGoesOn(t *testing.T) {
+	d := sample.World()
+	var goes check.Checker
+	var ch *chart.Chart
+	for i := range 30 {
+		p := sample.Paint(sample.Quay, sample.Things, region(1+i*7%17, 1+i*5%9, 1, 1), sample.Wall)
+		if i%5 == 4 {
+			p = thing(document.ID(fmt.Sprintf("thingthing%02d", i)), kind.Collectible, i*8, i*4)
+		}
+		d = sample.With(d, p)
+		ch = chart.New(d, ch)
+		var anew check.Checker
+		if a, b := fmt.Sprint(strip(goes.Find(ch))), fmt.Sprint(strip(anew.Find(chart.New(d, nil)))); a != b {
+			t.Fatalf("after %d: %s\n%s", i, a, b)
+		}
+	}
+}
+
+func strip(all []check.Finding) (out []string) {
+	for _, f := range all {
+		out = append(out, f.Text)
+	}
+	return out
+}

@@ -1,0 +1,213 @@
+package check
+
+import (
+	"azzel/core/cells"
+	"azzel/core/document"
+	"azzel/core/grid"
+	"azzel/core/kind"
+	"fmt"
+	"slices"
+	"strings"
+)
+
+// lies are the kinds that are to be come to, and so lie on free ground.
+var lies = map[string]bool{kind.Spawn: true, kind.Collectible: true, kind.Key: true, kind.Item: true, kind.Checkpoint: true, kind.Goal: true, kind.Spring: true}
+
+// maxAlike is how many findings of a sort are told of a map one by one.
+const maxAlike = 40
+
+// onMap finds what is wrong on a map alone.
+func onMap(d *document.Document, solids *document.Solids, m *document.Map, say func(Finding)) {
+	if m.Template {
+		return
+	}
+	counts := map[string]int{}
+	of := func(what string, e *document.Entity, text string, args ...any) {
+		if counts[what]++; counts[what] <= maxAlike {
+			say(Finding{What: what, Of: document.TypeEntity, Map: m.ID, ID: e.ID, Text: fmt.Sprintf(text, args...)})
+		}
+	}
+	at := func(what string, p grid.Point, text string, args ...any) {
+		say(Finding{What: what, Of: document.TypeMap, Map: m.ID, ID: m.ID, At: &p, Text: fmt.Sprintf(text, args...)})
+	}
+	things(d, solids, m, of)
+	ground(d, solids, m, at)
+	for _, l := range m.LayersInOrder() {
+		if l.Kind == document.LayerTiles && !l.Absent && l.Cells.Empty() {
+			say(Finding{What: EmptyLayer, Of: document.TypeLayer, Map: m.ID, ID: l.ID, Text: fmt.Sprintf("Nothing is painted on the layer %s of %s.", l.Name, m.Name)})
+		}
+	}
+}
+
+// spot is what things stand on each other by.
+type spot struct {
+	kind string
+	box  grid.Rect
+}
+
+func things(d *document.Document, solids *document.Solids, m *document.Map, of func(what string, e *document.Entity, text string, args ...any)) {
+	side := d.FromSide(m)
+	seen := map[spot]*document.Entity{}
+	hazards := []*document.Entity{}
+	for _, e := range m.Entities.All() {
+		if d.Acts(e) == kind.Hazard && !e.Disabled {
+			hazards = append(hazards, e)
+		}
+	}
+	for _, e := range document.InRank(m.Entities.All()) {
+		acts, box := d.Acts(e), e.Box(m)
+		if box.Intersect(m.Bounds).Empty() {
+			of(Outside, e, "%s lies outside %s.", e.Name, m.Name)
+			continue
+		}
+		s := spot{e.Kind, grid.Rect{X: e.X, Y: e.Y, W: e.W, H: e.H}}
+		if other := seen[s]; other != nil && acts != kind.GroundLine && acts != kind.Path {
+			of(OnEachOther, e, "%s lies on %s, which is the same and as large.", e.Name, other.Name)
+		}
+		seen[s] = e
+		if lies[acts] && !someFree(solids, m, box) {
+			of(InWall, e, "%s on %s lies in something solid: nobody can come to it.", e.Name, m.Name)
+			continue
+		}
+		if acts != kind.Spawn && acts != kind.Hero {
+			continue
+		}
+		p := grid.Point{X: box.X + (box.W-1)/2, Y: box.Y + box.H - 1}
+		_, hurts := solids.Here(m, p)
+		for _, h := range hazards {
+			hurts = hurts || !h.Box(m).Intersect(box).Empty()
+		}
+		if hurts {
+			of(SpawnHurts, e, "Whoever begins at %s on %s is hurt at once.", e.Name, m.Name)
+		}
+		if side && !grounded(d, solids, m, p) {
+			of(NoGround, e, "There is no ground below %s on %s: whoever begins there falls out of the map.", e.Name, m.Name)
+		}
+	}
+}
+
+// someFree reports whether some cell of a box is free.
+func someFree(solids *document.Solids, m *document.Map, box grid.Rect) bool {
+	box = box.Intersect(m.Bounds)
+	for y := box.Y; y < box.Y+box.H; y++ {
+		for x := box.X; x < box.X+box.W; x++ {
+			if !solids.At(m, grid.Point{X: x, Y: y}) {
+				return true
+			}
+		}
+	}
+	return false
+}
+
+// grounded reports whether something below a cell holds whoever falls from it: ground, a ladder, water, something that is stood on,
+// or an edge of the map that does.
+func grounded(d *document.Document, solids *document.Solids, m *document.Map, p grid.Point) bool {
+	if m.Side(document.Down) != document.SideFall {
+		return true
+	}
+	for ; p.Y < m.Bounds.Y+m.Bounds.H; p.Y++ {
+		ladder, _ := solids.Here(m, p)
+		if ladder || solids.At(m, p) || solids.Water(m, p) || solids.Broken(m, p) {
+			return true
+		}
+	}
+	return slices.ContainsFunc(m.Entities.All(), func(e *document.Entity) bool {
+		k := d.Kind(document.ID(e.Kind))
+		box := e.Box(m)
+		return k != nil && (k.Solid || d.Acts(e) == kind.GroundLine || d.Acts(e) == kind.Water || d.Acts(e) == kind.Ladder || d.Acts(e) == kind.Platform) && p.X >= box.X-1 && p.X <= box.X+box.W
+	})
+}
+
+// ground finds what is wrong with the cells of a map.
+func ground(d *document.Document, solids *document.Solids, m *document.Map, at func(what string, p grid.Point, text string, args ...any)) {
+	var painted []*document.Layer
+	begins := slices.ContainsFunc(m.Entities.All(), func(e *document.Entity) bool {
+		a := d.Acts(e)
+		return a == kind.Spawn || a == kind.Hero || a == kind.Arrival
+	})
+	numbers := map[int]bool{}
+	for _, s := range d.Tilesets.All() {
+		numbers[s.Number] = true
+	}
+	for _, l := range m.LayersInOrder() {
+		switch {
+		case l.Kind == document.LayerTiles && !l.Cells.Empty():
+			painted = append(painted, l)
+		case l.Kind == document.LayerPicture:
+			begins = false // what lies there is a picture
+		}
+	}
+	if len(painted) == 0 {
+		return
+	}
+	if begins && !solids.Any(m) {
+		at(NothingSolid, grid.Point{X: m.Bounds.X, Y: m.Bounds.Y}, "Nothing on %s is solid: say on the sheet which tiles are, or paint a zone that blocks.", m.Name)
+	}
+	covered := &grid.Region{}
+	for _, l := range painted {
+		gone, first := 0, grid.Point{}
+		covered.Union(l.Cells.Region(m.Bounds, func(c cells.Cell) bool { return c != 0 }))
+		lost := l.Cells.Region(m.Bounds, func(c cells.Cell) bool {
+			return c != 0 && !c.IsMaterial() && !numbers[c.Tileset()]
+		})
+		if gone = lost.Count(); gone > 0 {
+			s := lost.Spans()[0]
+			first = grid.Point{X: s.X0, Y: s.Y}
+			at(TilesGone, first, "%s of the layer %s on %s show tiles of a tileset that is gone.", cellsOf(gone), l.Name, m.Name)
+		}
+	}
+	if bare := m.Bounds.W*m.Bounds.H - covered.Count(); bare > 0 {
+		at(Unpainted, firstBare(covered, m.Bounds), "%s of %s are not painted on any layer.", cellsOf(bare), m.Name)
+	}
+	gaps, first := diagonals(solids, m)
+	if gaps > 0 && !d.FromSide(m) {
+		at(DiagonalGap, first, "In %s on %s walls meet at a corner only: it looks shut, and is where one walks aslant.", strings.ToLower(placesOf(gaps)), m.Name)
+	}
+}
+
+func cellsOf(n int) string {
+	if n == 1 {
+		return "One cell"
+	}
+	return fmt.Sprintf("%d cells", n)
+}
+
+func placesOf(n int) string {
+	if n == 1 {
+		return "One place"
+	}
+	return fmt.Sprintf("%d places", n)
+}
+
+// firstBare is the first cell of a rectangle that is not in a region.
+func firstBare(r *grid.Region, in grid.Rect) grid.Point {
+	for y := in.Y; y < in.Y+in.H; y++ {
+		for x := in.X; x < in.X+in.W; x++ {
+			if p := (grid.Point{X: x, Y: y}); !r.Has(p) {
+				return p
+			}
+		}
+	}
+	return grid.Point{X: in.X, Y: in.Y}
+}
+
+// diagonals counts the corners at which two solid cells meet while the two others are free.
+func diagonals(solids *document.Solids, m *document.Map) (n int, first grid.Point) {
+	if m.Bounds.W*m.Bounds.H > 1<<18 || !solids.Any(m) {
+		return 0, first
+	}
+	solid := solids.Region(m)
+	b := m.Bounds
+	for y := b.Y; y < b.Y+b.H-1; y++ {
+		for x := b.X; x < b.X+b.W-1; x++ {
+			a, c := solid.Has(grid.Point{X: x, Y: y}), solid.Has(grid.Point{X: x + 1, Y: y})
+			e, g := solid.Has(grid.Point{X: x, Y: y + 1}), solid.Has(grid.Point{X: x + 1, Y: y + 1})
+			if a == g && c == e && a != c {
+				if n++; n == 1 {
+					first = grid.Point{X: x, Y: y}
+				}
+			}
+		}
+	}
+	return n, first
+}

@@ -1,0 +1,131 @@
+package e2e
+
+import (
+	"azzel/core/check"
+	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/grid"
+	"azzel/core/kind"
+	"azzel/core/sample"
+	"fmt"
+	"testing"
+
+	"github.com/go-rod/rod/lib/input"
+)
+
+// The demo can be finished: Check says in how many steps, shows the walk on the map, plays it, hands it over and keeps it; the
+// fewest moves of a yard become its stars, and what is expected is refuted by a walk.
+func TestCheckOfTheDemo(t *testing.T) {
+	k := startWith(t, nil).open()
+	k.pressIn("nav button", "Check")
+	k.see("[data-testid=answer]", "Yes: in at most")
+	k.see("[data-testid=course]", "Took Salt crystal")
+	k.accessible("Check")
+	// what is expected
+	k.press("New expectation")
+	k.fill("main[aria-label=Check] textarea", "the hero is on the moon")
+	k.press("Keep it")
+	k.see("main[aria-label=Check] [role=alert]", "quotes")
+	k.fill("main[aria-label=Check] textarea", "the hero is on \"Lamp Room\"")
+	k.press("Keep it")
+	k.see("[data-testid=expectation]", "refuted")
+	k.see("[data-testid=finding]", "What is expected does not hold")
+	k.stored(func(d *document.Document) error {
+		if all := d.Project.Expectations; len(all) != 1 || all[0].Is != document.ExpectNever {
+			return fmt.Errorf("expected is %+v", all)
+		}
+		return nil
+	})
+	// par into stars
+	k.option("section[aria-labelledby=par] select", "One Crate")
+	k.see("[data-testid=par]", "there is no way in fewer")
+	k.pressIn("[data-testid=par] button", "Take them over")
+	k.stored(func(d *document.Document) error {
+		for _, m := range d.Maps.All() {
+			if m.Name == "One Crate" {
+				return want("stars", string(d.MapValue(m, kind.MapThreeStars)+d.MapValue(m, kind.MapTwoStars)), "1015")
+			}
+		}
+		return nil
+	})
+	// the walk is kept, shown on the map, and played
+	k.press("Keep as a recording")
+	k.stored(func(d *document.Document) error {
+		if d.Recordings.Len() != 1 || d.Recordings.All()[0].Name != "The walk that was found" {
+			return fmt.Errorf("there are %d recordings", d.Recordings.Len())
+		}
+		return nil
+	})
+	k.press("Show it on the map")
+	k.see("[data-testid=proof-shown]", "The walk to the goal")
+	within(t, soon, func() error {
+		return want("the walk is drawn", fmt.Sprint(k.drawn("map", "60,122,78") > 50), "true")
+	})
+	k.accessible("the walk on the map")
+	k.press("Put away what is drawn of the proof")
+	k.gone("[data-testid=proof-shown]")
+	k.pressIn("nav button", "Check")
+	k.press("Watch the walk")
+	k.see("[data-testid=playing]", "The walk that was found")
+	x, _ := k.hero()
+	within(t, soon, func() error {
+		if now, _ := k.hero(); now == x {
+			return fmt.Errorf("the walk stands at %d", now)
+		}
+		return nil
+	})
+	k.keys(input.KeyP)
+}
+
+// A wall round the goal is told, with what stands in the way; findings are mended, silenced with a reason, and matter as one says.
+func TestCheckFindsAndMends(t *testing.T) {
+	r := world(t)
+	r.place(document.Entity{Kind: kind.Goal, Name: "Goal", X: 160, Y: 96})
+	stuck := r.place(document.Entity{Kind: kind.Item, Name: "Lantern", X: 0, Y: 0})
+	k := r.open()
+	k.pressIn("nav button", "Check")
+	k.see("[data-testid=answer]", "Yes: in")
+	k.see("[data-testid=traps]", "None was found")
+	k.see("[data-testid=finding]", "Lantern on Quay lies in something solid")
+	k.press("Move it to the nearest free place")
+	k.stored(func(d *document.Document) error {
+		e := d.Entity(sample.Quay, stuck)
+		return want("the lantern", fmt.Sprint(e.X, e.Y), "16 16")
+	})
+	within(t, soon, func() error {
+		return want("the finding", k.eval(`() => String(document.body.textContent.includes("Lantern on Quay lies in something solid"))`), "false")
+	})
+	k.press("Undo")
+	k.see("[data-testid=finding]", "Lantern on Quay lies in something solid")
+	k.pressIn("button[aria-label^='Silence it: Lantern']", "")
+	k.fill("[aria-label='Why it is all right']", "it is a picture")
+	k.pressIn("form button", "Silence it")
+	k.stored(func(d *document.Document) error {
+		return want("silenced", fmt.Sprint(d.Project.Silenced), fmt.Sprintf("[{%s %s %s it is a picture}]", check.InWall, sample.Quay, stuck))
+	})
+	k.see("[data-testid=found]", "1 silenced")
+	k.press("What is looked for")
+	k.accessible("Check, what is looked for")
+	k.eval(`() => { const s = [...document.querySelectorAll('[data-testid=sorts] label')].find((l) => l.textContent.includes('A layer with nothing')).querySelector('select'); s.value = 'off'; s.dispatchEvent(new Event('change', { bubbles: true })); return '' }`)
+	k.stored(func(d *document.Document) error {
+		return want("what matters", fmt.Sprint(d.Project.Checks), fmt.Sprintf("[{%s %s}]", check.EmptyLayer, document.Ignored))
+	})
+	// a wall all around the goal
+	rim := &grid.Region{}
+	rim.AddRect(grid.Rect{X: 9, Y: 5, W: 3, H: 1})
+	rim.AddRect(grid.Rect{X: 9, Y: 7, W: 3, H: 1})
+	rim.AddRect(grid.Rect{X: 9, Y: 6, W: 1, H: 1})
+	rim.AddRect(grid.Rect{X: 11, Y: 6, W: 1, H: 1})
+	r.append(sample.Paint(sample.Quay, sample.Things, rim, sample.Wall))
+	k.see("[data-testid=answer]", "No, it cannot be finished")
+	k.see("[data-testid=finding]", "It cannot be finished")
+	// and one side of it is a door that asks for a key behind it
+	hole := &grid.Region{}
+	hole.AddRect(grid.Rect{X: 9, Y: 6, W: 1, H: 1})
+	door := document.Entity{ID: document.NewID(), Layer: sample.Entities, Kind: kind.Door, Name: "Iron door", Facing: document.Down, X: 144, Y: 96, W: 16, H: 16, Values: []kind.Value{{Key: "needs", Value: `"brass"`}}}
+	key := document.Entity{ID: document.NewID(), Layer: sample.Entities, Kind: kind.Key, Name: "Brass key", Facing: document.Down, X: 160, Y: 96, W: 16, H: 16, Values: []kind.Value{{Key: "opens", Value: `"brass"`}}}
+	r.append(sample.Paint(sample.Quay, sample.Things, hole, 0), edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: door.ID}, door), edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: key.ID}, key))
+	k.see("[data-testid=missing]", "Brass key lies behind Iron door, which it opens")
+	k.pressIn("[data-testid=missing] button", "Brass key")
+	k.see("[data-testid=details] input", "Iron door")
+}
