@@ -2,6 +2,8 @@ package cli
 
 import (
 	"azzel/core/chart"
+	"azzel/core/check"
+	"azzel/core/document"
 	"azzel/core/play"
 	"azzel/core/proof"
 	"azzel/core/rules"
@@ -19,14 +21,20 @@ type finding struct {
 	Thing   string `json:"thing,omitempty"`
 	Text    string `json:"text"`
 	Serious bool   `json:"serious"`
+	// As is how much it matters in the project; Silenced why it is not told there.
+	As       string `json:"as"`
+	Silenced string `json:"silenced,omitempty"`
+	silent   bool
 }
 
 // finish is whether the game can be finished.
 type finish struct {
 	Is    string `json:"is"`
 	Steps int    `json:"steps,omitempty"`
-	Lucky bool   `json:"lucky,omitempty"`
-	Why   string `json:"why,omitempty"`
+	// Fewest tells that there is no walk of fewer steps.
+	Fewest bool   `json:"fewest,omitempty"`
+	Lucky  bool   `json:"lucky,omitempty"`
+	Why    string `json:"why,omitempty"`
 }
 
 // effort is how many ticks of play are tried at most, unless said otherwise.
@@ -49,11 +57,14 @@ func checkCommand() *cobra.Command {
 		if err != nil {
 			return err
 		}
-		found, stops := findings(p)
-		can, _ := proven(p, most)
+		can, _, study := proven(p, most, false)
+		found, stops := findings(p, study)
 		var lines []string
 		for _, f := range found {
 			mark := "note"
+			if f.silent {
+				continue
+			}
 			if f.Serious {
 				mark = "stop"
 			}
@@ -79,22 +90,22 @@ func checkCommand() *cobra.Command {
 }
 
 // findings are all that is wrong, and whether any of it would stop a player.
-func findings(p *Project) (all []finding, stops bool) {
+// findings are what is wrong with a project, and what its proof says; stops tells that something would stop a player.
+func findings(p *Project, proven *proof.Study) (all []finding, stops bool) {
 	all = []finding{}
-	for _, f := range chart.New(p.Doc, nil).Findings() {
-		one := finding{What: f.What, Text: f.Text, Serious: f.Serious}
+	var c check.Checker
+	for _, f := range c.Find(chart.New(p.Doc, nil), check.Proven(proven)...) {
+		one := finding{What: f.What, Text: f.Text, As: f.As, Silenced: f.Silenced, silent: f.Silent, Serious: f.As == document.Stops && !f.Silent}
 		if m := p.Doc.Maps.Get(f.Map); m != nil {
 			one.Map = m.Name
 		}
-		if e := p.Doc.Entity(f.Map, f.Entity); e != nil {
+		if e := p.Doc.Entity(f.Map, f.ID); e != nil && f.Of == document.TypeEntity {
 			one.Thing = e.Name
 		}
-		all, stops = append(all, one), stops || f.Serious
-	}
-	for _, r := range p.Doc.RulesInOrder() {
-		if r.Draft != "" {
-			all, stops = append(all, finding{What: "rule", Map: "Rules", Thing: r.Name, Text: "a text that cannot be read yet is kept here", Serious: true}), true
+		if r := p.Doc.Rules.Get(f.ID); r != nil && f.Of == document.TypeRule {
+			one.Map, one.Thing = "Rules", r.Name
 		}
+		all, stops = append(all, one), stops || one.Serious
 	}
 	return all, stops
 }
@@ -104,6 +115,9 @@ func (f finish) sentence() string {
 	case proof.Can:
 		if f.Lucky {
 			return fmt.Sprintf("It can be finished with luck, in at most %d steps.", f.Steps)
+		}
+		if f.Fewest {
+			return fmt.Sprintf("It can be finished, in %d steps and no fewer.", f.Steps)
 		}
 		return fmt.Sprintf("It can be finished, in at most %d steps.", f.Steps)
 	case proof.Cannot:

@@ -52,15 +52,16 @@ func proveCommand() *cobra.Command {
 		if err != nil {
 			return err
 		}
-		all, _ := findings(p)
+		can, walk, study := proven(p, most, true)
+		all, _ := findings(p, study)
 		if err := keptFindings(findingsTo, all); err != nil {
 			return err
 		}
-		can, walk := proven(p, most)
 		answer := struct {
 			finish
-			Walk []stride `json:"walk"`
-		}{can, []stride{}}
+			Walk  []stride `json:"walk"`
+			Stuck []stuck  `json:"stuck"`
+		}{can, []stride{}, stuckIn(study)}
 		if len(walk) > 0 {
 			recording, err := walked(p.Doc, walk)
 			if err != nil {
@@ -93,16 +94,38 @@ func proveCommand() *cobra.Command {
 	return c
 }
 
-// proven looks for a walk to the goal: what is said of it, and what is held, tick by tick.
-func proven(p *Project, most int) (finish, []play.Input) {
-	s := proof.New(world.New(p.Doc, chart.New(p.Doc, nil), nil))
+// proven studies a project, to the end or until it is known whether it can be finished: what is said of that, what is held, tick by
+// tick, on the walk, and all that was found out.
+func proven(p *Project, most int, whole bool) (finish, []play.Input, *proof.Study) {
+	s := proof.NewStudy(world.New(p.Doc, chart.New(p.Doc, nil), nil), nil)
 	const bite = 20_000
-	for tried := 0; tried < most; tried += bite {
-		if a := s.Step(min(bite, most-tried)); a != nil {
-			return finish{string(a.Is), a.Steps, a.Lucky, a.Why}, a.Walk
+	for tried := 0; tried < most && !s.Step(min(bite, most-tried)); tried += bite {
+		if !whole && s.Answer != nil {
+			break
 		}
 	}
-	return finish{Is: string(proof.Open), Why: fmt.Sprintf("%d ticks were tried and no walk was found", most)}, nil
+	if a := s.Answer; a != nil {
+		return finish{Is: string(a.Is), Steps: a.Steps, Fewest: a.Fewest, Lucky: a.Lucky, Why: a.Why}, a.Walk, s
+	}
+	return finish{Is: string(proof.Open), Why: fmt.Sprintf("%d ticks were tried and no walk was found", most)}, nil, s
+}
+
+// stuck is where one is stuck for good.
+type stuck struct {
+	Map   string `json:"map"`
+	X     int    `json:"x"`
+	Y     int    `json:"y"`
+	Steps int    `json:"steps"`
+	Sure  bool   `json:"sure"`
+}
+
+func stuckIn(s *proof.Study) []stuck {
+	out := []stuck{}
+	for _, t := range s.Traps {
+		m := s.Stage().Grounds[t.Map]
+		out = append(out, stuck{m.Name, t.At.X - m.Bounds.X, t.At.Y - m.Bounds.Y, t.Steps, t.Sure})
+	}
+	return out
 }
 
 // walked plays a walk, as a recording of it.
@@ -181,15 +204,16 @@ type object = map[string]any
 func sarif(all []finding) object {
 	results := []object{}
 	for _, f := range all {
-		level := "warning"
-		if f.Serious {
-			level = "error"
-		}
+		level := map[string]string{document.Stops: "error", document.Matters: "warning", document.Noted: "note"}[f.As]
 		names := []object{{"name": f.Map, "kind": "module"}}
 		if f.Thing != "" {
 			names = append(names, object{"name": f.Thing, "kind": "object"})
 		}
-		results = append(results, object{"ruleId": f.What, "level": level, "message": object{"text": f.Text}, "locations": []object{{"logicalLocations": names}}})
+		one := object{"ruleId": f.What, "level": level, "message": object{"text": f.Text}, "locations": []object{{"logicalLocations": names}}}
+		if f.silent {
+			one["suppressions"] = []object{{"kind": "external", "justification": f.Silenced}}
+		}
+		results = append(results, one)
 	}
 	return object{"version": "2.1.0",
 		"runs": []object{{"tool": object{"driver": object{"name": "Azzel"}}, "results": results}}}

@@ -2,6 +2,7 @@ package format
 
 import (
 	"azzel/core/chart"
+	"azzel/core/check"
 	"azzel/core/document"
 	"azzel/core/rules"
 	"azzel/core/texts"
@@ -143,12 +144,16 @@ func textRows(d *document.Document) [][]string {
 
 func findingRows(d *document.Document) [][]string {
 	out := [][]string{{"map", "thing", "what", "serious"}}
-	for _, f := range chart.New(d, nil).Findings() {
-		row := []string{"", "", f.Text, strconv.FormatBool(f.Serious)}
+	var c check.Checker
+	for _, f := range c.Find(chart.New(d, nil)) {
+		if f.Silent {
+			continue
+		}
+		row := []string{"", "", f.Text, strconv.FormatBool(f.As == document.Stops)}
 		if m := d.Maps.Get(f.Map); m != nil {
 			row[0] = m.Name
 		}
-		if e := d.Entity(f.Map, f.Entity); e != nil {
+		if e := d.Entity(f.Map, f.ID); e != nil && f.Of == document.TypeEntity {
 			row[1] = e.Name
 		}
 		out = append(out, row)

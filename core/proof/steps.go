@@ -386,7 +386,7 @@ func (s *Steps) Traps(most int) (out []Trap) {
 		o := &s.all[n]
 		if at := (place{o.m, o.at}); len(out) < most && !seen[at] {
 			seen[at] = true
-			out = append(out, Trap{Map: o.m, At: o.at, Steps: int(o.steps), Walk: s.walkTo(n), Sure: s.Exact})
+			out = append(out, Trap{Map: o.m, At: o.at, Steps: int(o.steps), Walk: s.walkTo(n), Sure: s.Exact, By: world.None})
 		}
 	}
 	return out

@@ -41,41 +41,9 @@ func (s *Session) provenFindings() (out []check.Finding) {
 	if p.study == nil || p.stage != s.stage() {
 		return nil
 	}
-	st := p.stage
-	at := func(r world.Ref, f check.Finding) check.Finding {
-		if end := st.End(r); r >= 0 {
-			f.Of, f.Map, f.ID = document.TypeEntity, end.Map, end.Entity
-		}
-		return f
-	}
-	if a := p.study.Answer; a != nil && a.Is == proof.Cannot {
-		for _, m := range p.study.Missing {
-			out = append(out, at(m.Thing, check.Finding{What: check.CannotFinish, Of: document.TypeProject, Text: fmt.Sprintf("It cannot be finished: %s.", m.Text)}))
-		}
-		if len(p.study.Missing) == 0 {
-			out = append(out, at(a.By, check.Finding{What: check.CannotFinish, Of: document.TypeProject, Text: fmt.Sprintf("It cannot be finished: %s.", a.Why)}))
-		}
-	}
-	for i := range p.study.Traps {
-		t := p.trap(&p.study.Traps[i])
-		m := st.Grounds[p.study.Traps[i].Map]
-		out = append(out, check.Finding{What: check.Trap, Of: document.TypeMap, Map: t.Map, ID: t.Map, At: &grid.Point{X: t.X + m.Bounds.X, Y: t.Y + m.Bounds.Y}, Text: t.Text})
-	}
-	for _, n := range p.study.Never {
-		switch n.What {
-		case proof.NeverMap:
-			m := st.Grounds[n.Map]
-			out = append(out, check.Finding{What: check.NeverMap, Of: document.TypeMap, Map: m.ID, ID: m.ID, Text: fmt.Sprintf("Nobody ever comes to %s.", m.Name)})
-		case proof.NeverRule:
-			r := st.Rules[n.Rule]
-			out = append(out, check.Finding{What: check.NeverRule, Of: document.TypeRule, ID: r.ID, Text: fmt.Sprintf("%s can never run: what it waits for, or asks, never comes about.", check.Called(st.Doc, r))})
-		default:
-			t := st.Thing(n.Thing)
-			out = append(out, at(n.Thing, check.Finding{What: check.NeverThing, Text: fmt.Sprintf("Nobody ever comes to %s on %s.", t.Name, st.Grounds[t.Map].Name)}))
-		}
-	}
+	out = check.Proven(p.study)
 	for _, e := range s.doc().Project.Expectations {
-		if x := s.expecting[e.ID]; x != nil && x.stage == st && x.says == e && x.verdict != nil && x.verdict.Is == proof.Refuted {
+		if x := s.expecting[e.ID]; x != nil && x.stage == p.stage && x.says == e && x.verdict != nil && x.verdict.Is == proof.Refuted {
 			out = append(out, check.Finding{What: check.Refuted, Of: document.TypeProject, ID: e.ID, Text: "What is expected does not hold: " + spoken(e) + "."})
 		}
 	}

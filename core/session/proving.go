@@ -2,12 +2,12 @@ package session
 
 import (
 	"azzel/core/author"
+	"azzel/core/check"
 	"azzel/core/document"
 	"azzel/core/play"
 	"azzel/core/proof"
 	"azzel/core/world"
 	"errors"
-	"fmt"
 )
 
 // proving is the question whether the project can be finished from one beginning, as far as it has come.
@@ -164,16 +164,7 @@ func (p *proving) info() StudyInfo {
 
 func (p *proving) trap(t *proof.Trap) TrapInfo {
 	m := p.stage.Grounds[t.Map]
-	out := TrapInfo{Map: m.ID, X: t.At.X - m.Bounds.X, Y: t.At.Y - m.Bounds.Y, Steps: t.Steps, Sure: t.Sure}
-	out.Text = fmt.Sprintf("After %d steps, at %d, %d on %s, no way leads to the goal any more", t.Steps, out.X, out.Y, m.Name)
-	if !t.Sure {
-		out.Text = fmt.Sprintf("After %d steps, at %d, %d on %s, no way on was found", t.Steps, out.X, out.Y, m.Name)
-	}
-	if t.By >= 0 {
-		out.Text += ": " + p.stage.Thing(t.By).Name + " stays shut"
-	}
-	out.Text += "."
-	return out
+	return TrapInfo{Map: m.ID, X: t.At.X - m.Bounds.X, Y: t.At.Y - m.Bounds.Y, Steps: t.Steps, Sure: t.Sure, Text: check.Stuck(p.stage, t)}
 }
 
 // courseOf is what happens on a walk; it is worked out once for a walk.

@@ -1,0 +1,59 @@
+package check
+
+import (
+	"azzel/core/document"
+	"azzel/core/proof"
+	"azzel/core/world"
+	"fmt"
+)
+
+// Proven are the findings of what a study has found out so far.
+func Proven(s *proof.Study) (out []Finding) {
+	st := s.Stage()
+	at := func(r world.Ref, f Finding) Finding {
+		if end := st.End(r); r >= 0 {
+			f.Of, f.Map, f.ID = document.TypeEntity, end.Map, end.Entity
+		}
+		return f
+	}
+	if a := s.Answer; a != nil && a.Is == proof.Cannot {
+		for _, m := range s.Missing {
+			out = append(out, at(m.Thing, Finding{What: CannotFinish, Of: document.TypeProject, Text: fmt.Sprintf("It cannot be finished: %s.", m.Text)}))
+		}
+		if len(s.Missing) == 0 {
+			out = append(out, at(a.By, Finding{What: CannotFinish, Of: document.TypeProject, Text: fmt.Sprintf("It cannot be finished: %s.", a.Why)}))
+		}
+	}
+	for i := range s.Traps {
+		t := &s.Traps[i]
+		id := st.Grounds[t.Map].ID
+		out = append(out, Finding{What: Trap, Of: document.TypeMap, Map: id, ID: id, At: &t.At, Text: Stuck(st, t)})
+	}
+	for _, n := range s.Never {
+		switch n.What {
+		case proof.NeverMap:
+			m := st.Grounds[n.Map]
+			out = append(out, Finding{What: NeverMap, Of: document.TypeMap, Map: m.ID, ID: m.ID, Text: fmt.Sprintf("Nobody ever comes to %s.", m.Name)})
+		case proof.NeverRule:
+			r := st.Rules[n.Rule]
+			out = append(out, Finding{What: NeverRule, Of: document.TypeRule, ID: r.ID, Text: fmt.Sprintf("%s can never run: what it waits for, or asks, never comes about.", Called(st.Doc, r))})
+		default:
+			t := st.Thing(n.Thing)
+			out = append(out, at(n.Thing, Finding{What: NeverThing, Text: fmt.Sprintf("Nobody ever comes to %s on %s.", t.Name, st.Grounds[t.Map].Name)}))
+		}
+	}
+	return out
+}
+
+// Stuck says of a trap where it is, and what stays shut there.
+func Stuck(st *world.Stage, t *proof.Trap) string {
+	m := st.Grounds[t.Map]
+	says := "no way leads to the goal any more"
+	if !t.Sure {
+		says = "no way on was found"
+	}
+	if t.By >= 0 {
+		says += ": " + st.Thing(t.By).Name + " stays shut"
+	}
+	return fmt.Sprintf("After %d steps, at %d, %d on %s, %s.", t.Steps, t.At.X-m.Bounds.X, t.At.Y-m.Bounds.Y, m.Name, says)
+}
