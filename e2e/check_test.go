@@ -129,3 +129,37 @@ func TestCheckFindsAndMends(t *testing.T) {
 	k.pressIn("[data-testid=missing] button", "Brass key")
 	k.see("[data-testid=details] input", "Iron door")
 }
+
+// Before a press the ghost says what it would bring about: a wall in the only gap keeps one from the goal, one in a corner cuts off
+// what lies there, and one that does neither says nothing.
+func TestTheGhostWarns(t *testing.T) {
+	r := world(t)
+	r.place(document.Entity{Kind: kind.Goal, Name: "Goal", X: 256, Y: 96})
+	r.place(document.Entity{Kind: kind.Key, Name: "Crank", X: 16, Y: 160})
+	wall := &grid.Region{}
+	wall.AddRect(grid.Rect{X: 12, Y: 1, W: 1, H: 5})
+	wall.AddRect(grid.Rect{X: 12, Y: 7, W: 1, H: 4})
+	wall.AddRect(grid.Rect{X: 1, Y: 9, W: 1, H: 1})
+	wall.AddRect(grid.Rect{X: 3, Y: 10, W: 1, H: 1})
+	wall.AddRect(grid.Rect{X: 2, Y: 9, W: 1, H: 1})
+	wall.AddRect(grid.Rect{X: 3, Y: 9, W: 1, H: 1})
+	r.append(sample.Paint(sample.Quay, sample.Things, wall, sample.Wall), sample.Paint(sample.Quay, sample.Things, hole(3, 10), 0))
+	k := r.open()
+	k.see("[data-testid=proof]", "can be finished")
+	k.holdTile(1)
+	k.pressIn("aside[aria-label=Stack] ul button", "Things")
+	k.move(k.at(12, 6))
+	k.see("[data-testid=ghost]", "Then it cannot be finished")
+	k.move(k.at(3, 10))
+	k.see("[data-testid=ghost]", "Cuts off Crank")
+	k.move(k.at(8, 3))
+	within(t, soon, func() error {
+		return want("a harmless wall", k.eval(`() => document.querySelector('[data-testid=ghost]').textContent`), "puts down 1 × 1 on Things")
+	})
+}
+
+func hole(x, y int) *grid.Region {
+	r := &grid.Region{}
+	r.AddRect(grid.Rect{X: x, Y: y, W: 1, H: 1})
+	return r
+}

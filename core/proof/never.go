@@ -22,9 +22,15 @@ type Never struct {
 	Map, Thing, Rule world.Ref
 }
 
-// reachedKinds are what a player wants to come to.
-var reachedKinds = map[string]bool{kind.Collectible: true, kind.Key: true, kind.Item: true, kind.Container: true, kind.Goal: true, kind.Checkpoint: true,
-	kind.Switch: true, kind.Sign: true, kind.Character: true, kind.Sensor: true, kind.Exit: true}
+// reachedKinds are what a player wants to come to, and from how many cells away that counts: what is used is used from beside it.
+var reachedKinds = map[string]int{kind.Collectible: 0, kind.Key: 0, kind.Item: 0, kind.Container: 1, kind.Goal: 0, kind.Checkpoint: 0,
+	kind.Switch: 1, kind.Sign: 1, kind.Character: 1, kind.Sensor: 0, kind.Exit: 0}
+
+// comesTo reports whether the hero could come to a thing; ok that it is one that it wants to come to.
+func (f *May) comesTo(t *world.Thing) (comes, ok bool) {
+	cells, ok := reachedKinds[t.Acts]
+	return ok && f.near(t, cells), ok
+}
 
 // Never lists what nobody comes to from any of several beginnings, by what could be, which errs only for more: maps first, then what
 // lies on those that are come to, and rules that never run.
@@ -38,7 +44,8 @@ func never(st *world.Stage, from []*May) (out []Never) {
 	}
 	for r := range st.Things {
 		t := &st.Things[r]
-		if !reachedKinds[t.Acts] || !arrived(t.Map) || st.Grounds[t.Map].Template || t.Acts == kind.Switch && t.Doing.Worked != world.ByUse || any(func(f *May) bool { return f.near(t, 1) }) {
+		_, wanted := reachedKinds[t.Acts]
+		if !wanted || !arrived(t.Map) || st.Grounds[t.Map].Template || t.Acts == kind.Switch && t.Doing.Worked != world.ByUse || any(func(f *May) bool { comes, _ := f.comesTo(t); return comes }) {
 			continue
 		}
 		what := NeverThing
@@ -54,6 +61,24 @@ func never(st *world.Stage, from []*May) (out []Never) {
 		tree := rules.TreeOf(rule)
 		if len(tree.When) > 0 && !any(func(f *May) bool { return f.ran[r] }) && len(tree.Then) > 0 && len(tree.Otherwise) == 0 {
 			out = append(out, Never{What: NeverRule, Map: world.None, Thing: world.None, Rule: world.Ref(r)})
+		}
+	}
+	return out
+}
+
+// CutOff lists what could be come to before, is there still, and could not be come to any more after, by its number before.
+func CutOff(before, after *May) (out []world.Ref) {
+	for r := range before.st.Things {
+		t := &before.st.Things[r]
+		if comes, _ := before.comesTo(t); !comes {
+			continue
+		}
+		end := before.st.End(world.Ref(r))
+		if now := after.st.Thing(after.st.ThingOf(end.Map, end.Entity)); now != nil {
+			if comes, _ := after.comesTo(now); comes {
+				continue
+			}
+			out = append(out, world.Ref(r))
 		}
 	}
 	return out

@@ -136,6 +136,7 @@
 			w.hand.mirrors,
 			w.hand.seed,
 			w.charting.info,
+			press.ahead.warning,
 			w.proving.checking.walk,
 			w.proving.checking.reach,
 			w.proving.checking.study,
@@ -155,7 +156,7 @@
 		else if (g.refusal) w.ghost = g.refusal
 		else {
 			const what = g.removing ? 'removes' : 'puts down'
-			w.ghost = `${what} ${g.bounds.w} × ${g.bounds.h} on ${g.layerName}${distance(press.does)}`
+			w.ghost = `${what} ${g.bounds.w} × ${g.bounds.h} on ${g.layerName}${distance(press.does)}${press.ahead.warning && `. ${press.ahead.warning}`}`
 			w.drawn = g.drawn ?? []
 		}
 	})

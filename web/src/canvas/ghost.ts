@@ -1,6 +1,6 @@
 import type { Ghost, MapInfo, Rect } from '../core/types'
 import type { Workspace } from '../workspace/workspace.svelte'
-import { brick, chalk, type Context, drawFacing, drawLabel, ink, outline, saffron } from '../draw/frames'
+import { brick, chalk, type Context, drawFacing, drawLabel, ink, labelWidth, outline, saffron } from '../draw/frames'
 import { drawZone } from '../draw/hatches'
 import { boxOf, cellArea, cellsFrame, frameOf } from '../draw/areas'
 import type { View } from '../draw/view.svelte'
@@ -23,7 +23,7 @@ export function drawCell(ctx: Context, w: Workspace, cell: number, r: Rect, m?: 
 	}
 }
 
-export function drawGhost(ctx: Context, w: Workspace, m: MapInfo, view: View, g: Ghost, dpr: number) {
+export function drawGhost(ctx: Context, w: Workspace, m: MapInfo, view: View, g: Ghost, dpr: number, warning = '') {
 	if (g.refusal) return
 	const all = view.cellRect(m, g.bounds)
 	ctx.imageSmoothingEnabled = false
@@ -46,6 +46,11 @@ export function drawGhost(ctx: Context, w: Workspace, m: MapInfo, view: View, g:
 		if (one && w.project.kind(one.kind)?.faces) drawFacing(ctx, boxOf(view, one), one.facing)
 	}
 	outline(ctx, cellsFrame(view, m, g.bounds), g.removing ? brick : saffron, ink, 1)
+	if (warning) {
+		const room = labelWidth(ctx, warning, dpr) / 2
+		const x = Math.max(room, Math.min(view.width - room, all.x + all.w / 2))
+		drawLabel(ctx, warning, x, Math.min(all.y + all.h + 14 * dpr, view.height - 12 * dpr), dpr, brick)
+	}
 	if (g.bounds.w > 1 || g.bounds.h > 1) {
 		const text = `${g.bounds.w} × ${g.bounds.h}`
 		drawLabel(ctx, text, all.x + all.w / 2, Math.max(all.y - 10 * dpr, 12 * dpr), dpr, g.removing ? brick : ink)

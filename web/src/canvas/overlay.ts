@@ -30,6 +30,8 @@ import { drawFindings, drawNub, drawPassages, drawWire, drawWires, hasNub, nubOf
 /** What the pointer is doing, as far as it is drawn. */
 export interface Doing {
 	ghost: Ghost | null
+	/** What the press would bring about for finishing the game. */
+	warning: string
 	/** How far entities are dragged, in map pixels. */
 	moved: Point | null
 	/** How far selected cells are dragged. */
@@ -92,7 +94,7 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 	if (w.area?.map === m.id) drawArea(ctx, m, view, w.area, doing.shifted, dpr)
 	drawAxes(ctx, w, m, view, dpr)
 	if (doing.standing && w.cell) drawStanding(ctx, m, view, doing.standing, w.cell, dpr)
-	if (doing.ghost) drawGhost(ctx, w, m, view, doing.ghost, dpr)
+	if (doing.ghost) drawGhost(ctx, w, m, view, doing.ghost, dpr, doing.warning)
 	if (doing.band) {
 		ctx.fillStyle = 'rgb(226 165 42 / 0.18)'
 		ctx.fillRect(doing.band.x, doing.band.y, doing.band.w, doing.band.h)

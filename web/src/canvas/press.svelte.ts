@@ -1,4 +1,4 @@
-import { Foresight, inside } from './foresight'
+import { Foresight, inside } from './foresight.svelte'
 import type { Entity, ID, MapInfo, Point, Rect, Selected } from '../core/types'
 import type { Workspace } from '../workspace/workspace.svelte'
 import { barAt } from './bounds'
@@ -374,9 +374,9 @@ export class Press {
 
 	/** What has to be drawn above the map now. */
 	doing(): Doing {
-		const { does, w } = this
+		const { does, w, ahead } = this
 		return {
-			ghost: this.ahead.ghost(),
+			...ahead.shown(),
 			moved: null,
 			shifted: null,
 			band: null,
@@ -385,7 +385,7 @@ export class Press {
 			hover: this.hover,
 			handles: does === idle ? this.handles() : [],
 			dragged: null,
-			standing: this.ahead.standing(),
+			standing: ahead.standing(),
 			...does.shows?.(),
 		}
 	}

@@ -613,6 +613,18 @@ export interface Follows {
 	parts: Parting
 }
 
+export interface PressArgs {
+	map: ID
+	active: ID
+	grip: Grip
+	gesture: Gesture
+	mirror: Mirror
+}
+
+export interface Foreseen {
+	text: string
+}
+
 export interface GameInfo {
 	title: string
 	line: string
@@ -914,14 +926,6 @@ export interface Given {
 	flags: ID[]
 	taken: End[]
 	language: string
-}
-
-export interface PressArgs {
-	map: ID
-	active: ID
-	grip: Grip
-	gesture: Gesture
-	mirror: Mirror
 }
 
 export interface Ghost {
@@ -1591,6 +1595,21 @@ export interface Parting {
 	is?: CourseMark
 }
 
+export interface Gesture {
+	way: Point[] | null
+	remove: boolean
+	even?: boolean
+	seed?: number
+	at?: Point
+	trace?: Point[]
+}
+
+export interface Mirror {
+	mode: '' | 'left–right' | 'up–down' | 'both' | 'quarters'
+	x: number
+	y: number
+}
+
 export interface Course {
 	maps: CourseMap[]
 }
@@ -1799,21 +1818,6 @@ export interface Frame {
 export interface Value {
 	name: string
 	value: string
-}
-
-export interface Gesture {
-	way: Point[] | null
-	remove: boolean
-	even?: boolean
-	seed?: number
-	at?: Point
-	trace?: Point[]
-}
-
-export interface Mirror {
-	mode: '' | 'left–right' | 'up–down' | 'both' | 'quarters'
-	x: number
-	y: number
 }
 
 export interface Picking {
@@ -2265,6 +2269,7 @@ export interface Methods {
 		id: ID
 		ticks: number
 	}; answer: Follows }
+	foresee: { args: PressArgs; answer: Foreseen }
 	gameDetails: { args: None; answer: Detail[] }
 	gameInfo: { args: {
 		language: string

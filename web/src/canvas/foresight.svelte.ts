@@ -1,16 +1,27 @@
+import { untrack } from 'svelte'
 import { Paint } from './paint'
 import { Pan } from './pan'
 import type { Ghost, Point, Rect, Standing } from '../core/types'
 import { Press } from './press.svelte'
+/** How long the pointer rests before it is looked at what a press would bring about, in milliseconds. */
+const restsFor = 250
 /** Cells from which on a map is large. */
 const large = 500_000
 
 /** Tells what a press would do, before it is done. */
 export class Foresight {
 	private ghostOf: { key: string; hold: string; turn: number; ghost: Ghost } | null = null
+	/** What the press would bring about for finishing the game, once the pointer rests; empty for nothing that is known. */
+	warning = $state('')
+	private resting = 0
 	private standingOf: { key: string; standing: Standing } | null = null
 
 	constructor(private press: Press) {}
+
+	/** What is drawn of it. */
+	shown() {
+		return { ghost: this.ghost(), warning: this.warning }
+	}
 
 	/** What the press would do, asked from the core only when something differs. */
 	ghost(): Ghost | null {
@@ -37,16 +48,25 @@ export class Foresight {
 		if (before?.hold === hold && before.turn === w.project.turn && this.sameFill(before.ghost, last))
 			return before.ghost
 		if (this.ghostOf?.key !== key || this.ghostOf.turn !== w.project.turn) {
-			const ghost = w.project.ask('preview', {
-				map: m.id,
-				active: w.active,
-				grip: w.hand.grip,
-				gesture,
-				mirror,
-			})
+			const asked = { map: m.id, active: w.active, grip: w.hand.grip, gesture, mirror }
+			const ghost = w.project.ask('preview', asked)
 			this.ghostOf = { key, hold, turn: w.project.turn, ghost }
+			this.rests(asked, ghost)
 		}
 		return this.ghostOf.ghost
+	}
+
+	/** Looks at what the press would bring about when the pointer has rested for a while. */
+	private rests(asked: Parameters<typeof this.press.w.project.ask<'preview'>>[1], ghost: Ghost) {
+		const { w } = this.press
+		clearTimeout(this.resting)
+		// not while this is worked out for what is drawn
+		if (untrack(() => this.warning)) queueMicrotask(() => (this.warning = ''))
+		if (ghost.refusal || w.play.on || w.proving.busy || w.proving.answer?.is !== 'can') return
+		this.resting = window.setTimeout(() => {
+			if (this.ghostOf?.ghost !== ghost || !w.hand.holding || w.play.on) return
+			this.warning = w.project.ask('foresee', asked).text
+		}, restsFor)
 	}
 
 	/** Where a decoration stands freely, in pixels of the map; by keys it keeps to the cell. */

@@ -1,0 +1,67 @@
+package session
+
+import (
+	"azzel/core/chart"
+	"azzel/core/edit"
+	"azzel/core/proof"
+	"azzel/core/world"
+	"fmt"
+)
+
+// maxForeseen is how many cells a map can have on which consequences of a press are looked at before it.
+const maxForeseen = 1 << 16
+
+// Foreseen is what a press would bring about for finishing the game; empty for nothing that is known.
+type Foreseen struct {
+	Text string `json:"text"`
+}
+
+// foresee tells what a press would bring about, where that can be decided at once: that the game could not be finished any more, or
+// that something could not be come to. Where the walk that is known still wins, nothing is said of finishing.
+func (s *Session) foresee(a pressArgs) (out Foreseen, err error) {
+	p := &s.proving
+	if p.study == nil || p.stage != s.stage() || p.study.Answer == nil || p.study.Answer.Is != proof.Can {
+		return out, nil
+	}
+	m, plan, err := s.plan(a)
+	if err != nil || m == nil || !plan.Changes() || m.Bounds.W*m.Bounds.H > maxForeseen {
+		return out, nil // the ghost says what is wrong with it
+	}
+	do, _ := plan.Edit(s.doc(), m, a.Grip)
+	d := edit.Apply(s.doc(), &edit.Edit{Do: do}).Doc
+	st := world.New(d, chart.New(d, nil), p.stage)
+	begins := beginning(st, "")
+	if _, wins := proof.ReplayFrom(st, begins, p.study.Answer.Walk); !wins {
+		study := proof.NewStudy(st, begins)
+		for study.Answer == nil && !study.Bounded {
+			study.Step(1 << 16)
+		}
+		if answer := study.Answer; answer != nil && (answer.Is == proof.Cannot || answer.Is == proof.Nothing) {
+			return Foreseen{fmt.Sprintf("Then it cannot be finished: %s", answer.Why)}, nil
+		}
+	}
+	for !p.study.Bounded {
+		p.study.Step(maxForeseen)
+	}
+	g, err := begins()
+	if before := p.study.May(); err == nil && before != nil && p.study.Bounded {
+		after := proof.Could(st, g.Hero().Map, g.HeroCell())
+		if lost := proof.CutOff(before, after); len(lost) > 0 {
+			text := "Cuts off " + p.stage.Thing(lost[0]).Name
+			if n := len(lost) - 1; n == 1 {
+				text += " and " + p.stage.Thing(lost[1]).Name
+			} else if n > 1 {
+				text += fmt.Sprintf(" and %d others", n)
+			}
+			return Foreseen{text}, nil
+		}
+	}
+	return out, nil
+}
+
+func init() {
+	if !designs {
+		return
+	}
+	register(map[string]method{"foresee": with((*Session).foresee)})
+}
