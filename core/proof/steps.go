@@ -138,7 +138,7 @@ func newSteps(st *world.Stage, start func() (*play.Game, error), alone world.Ref
 	for _, m := range st.Grounds {
 		s.Exact = s.Exact && (m.Template || m.ByCells() && m.TimeLimit() == 0 && m.MoveLimit() == 0)
 	}
-	s.rested(-1, g, nil, 0)
+	s.rested(-1, g, nil, g.HeroCell())
 	return s
 }
 
@@ -189,7 +189,7 @@ func (s *Steps) goOn(n int32) {
 			}
 			hold(play.InputUse)
 			hold(0)
-			s.rested(n, next, keys, 0)
+			s.rested(n, next, keys, g.HeroCell())
 		}
 		return
 	}
@@ -225,11 +225,7 @@ func (s *Steps) goOn(n int32) {
 			}
 		}
 		hold(0)
-		steps := int32(0)
-		if next.Ground() != nil && (next.Hero().Map != m || next.HeroCell() != from) {
-			steps = 1
-		}
-		s.rested(n, next, keys, steps)
+		s.rested(n, next, keys, from)
 	}
 	use := func(hand string) {
 		next, keys := g.Clone(), []play.Input(nil)
@@ -243,7 +239,7 @@ func (s *Steps) goOn(n int32) {
 		}
 		hold(play.InputUse)
 		hold(0)
-		s.rested(n, next, keys, 0)
+		s.rested(n, next, keys, g.HeroCell())
 	}
 	use("")
 	for _, c := range g.Carried() {
@@ -264,7 +260,7 @@ func (s *Steps) holder(g *play.Game, keys *[]play.Input) func(play.Input) {
 }
 
 // rested waits until nothing goes on by itself and keeps the situation, if it is a new one.
-func (s *Steps) rested(from int32, g *play.Game, keys []play.Input, steps int32) {
+func (s *Steps) rested(from int32, g *play.Game, keys []play.Input, was grid.Point) {
 	w := &walk{s: &Search{}, game: g, keys: keys}
 	rests := w.rest()
 	s.ticks += w.s.ticks
@@ -280,6 +276,10 @@ func (s *Steps) rested(from int32, g *play.Game, keys []play.Input, steps int32)
 	}
 	if len(g.Timers) > 0 || g.Lucky() || len(g.Threads) > 0 {
 		s.Exact = false
+	}
+	steps := int32(0) // what is held for one goes into one cell at the most
+	if from >= 0 && (g.Hero().Map != s.all[from].m || g.HeroCell() != was) {
+		steps = 1
 	}
 	k := stopKey{g.Hash, g.Hero().Map, g.HeroCell(), g.Hero().Look(), s.lying(g), g.Hand}
 	won := s.done(g)
@@ -391,3 +391,6 @@ func (s *Steps) Traps(most int) (out []Trap) {
 	}
 	return out
 }
+
+// Situations is how many situations were come to.
+func (s *Steps) Situations() int { return len(s.all) }

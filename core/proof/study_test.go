@@ -26,6 +26,8 @@ func studied(t *testing.T, d *document.Document) *proof.Study {
 
 var byCells = kind.Value{Key: kind.MapWalking, Value: kind.Of(kind.WalksCells)}
 
+var fourWays = kind.Value{Key: kind.MapWays, Value: kind.Of("four")}
+
 // Worlds with known answers: what can be done, in how few steps, and where one is stuck for good.
 func TestStudiedWorlds(t *testing.T) {
 	for _, c := range []struct {

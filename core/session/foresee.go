@@ -19,6 +19,9 @@ type Foreseen struct {
 // foresee tells what a press would bring about, where that can be decided at once: that the game could not be finished any more, or
 // that something could not be come to. Where the walk that is known still wins, nothing is said of finishing.
 func (s *Session) foresee(a pressArgs) (out Foreseen, err error) {
+	if _, err := s.mapOf(a.Map); err != nil {
+		return out, err
+	}
 	p := &s.proving
 	if p.study == nil || p.stage != s.stage() || p.study.Answer == nil || p.study.Answer.Is != proof.Can {
 		return out, nil

@@ -1,0 +1,98 @@
+package proof_test
+
+import (
+	"azzel/core/chart"
+	"azzel/core/grid"
+	"azzel/core/play"
+	"azzel/core/proof"
+	"azzel/core/world"
+	"math/rand/v2"
+	"strings"
+	"testing"
+	"time"
+)
+
+// maze is a map of n×n cells with walls at random, a spawn and a goal at its corners.
+func maze(n int) string {
+	r := rand.New(rand.NewPCG(1, 2))
+	rows := make([]string, n)
+	for y := range rows {
+		row := []byte(strings.Repeat(".", n))
+		for x := range row {
+			if r.IntN(4) == 0 {
+				row[x] = '#'
+			}
+		}
+		rows[y] = string(row)
+	}
+	rows[0] = "@." + rows[0][2:]
+	rows[n-1] = rows[n-1][:n-2] + ".G"
+	return strings.Join(rows, "\n")
+}
+
+// BenchmarkFacts prints what could be on 512×512 cells, beside a plain breadth-first search over them.
+func BenchmarkFacts(b *testing.B) {
+	const n = 512
+	text := maze(n)
+	d := drawn(text)
+	st := world.New(d, chart.New(d, nil), nil)
+	m := world.Ref(0)
+	for i, g := range st.Grounds {
+		if g.Name == "Drawn" {
+			m = world.Ref(i)
+		}
+	}
+	proof.Could(st, m, grid.Point{}) // the ground is known from then on
+	walls := make([]bool, n*n)
+	for i, c := range strings.ReplaceAll(text, "\n", "") {
+		walls[i] = c == '#'
+	}
+	var plain, facts time.Duration
+	for range b.N {
+		from := time.Now()
+		seen, queue := make([]bool, n*n), make([]int32, 1, n*n)
+		seen[0] = true
+		for k := 0; k < len(queue); k++ {
+			i := int(queue[k])
+			for _, o := range [4]int{i - n, i + n, i - 1, i + 1} {
+				if o >= 0 && o < n*n && !(o == i-1 && i%n == 0) && !(o == i+1 && o%n == 0) && !seen[o] && !walls[o] {
+					seen[o] = true
+					queue = append(queue, int32(o))
+				}
+			}
+		}
+		plain += time.Since(from)
+		from = time.Now()
+		proof.Could(st, m, grid.Point{})
+		facts += time.Since(from)
+	}
+	b.ReportMetric(float64(facts.Microseconds())/float64(b.N)/1000, "ms/facts")
+	b.ReportMetric(float64(facts)/float64(plain), "×plain")
+}
+
+// BenchmarkSteps prints how many situations a second are come to, in a yard with a block and a plate, and how long it takes to
+// know the fewest steps, beside the explorer of the tests, which plays nothing.
+func BenchmarkSteps(b *testing.B) {
+	const yard = "##########\n#@.......#\n#.b......#\n#........#\n#...p....#\n#######D##\n######..G#\n##########"
+	d := drawn(yard, byCells, fourWays)
+	st := world.New(d, chart.New(d, nil), nil)
+	var took, plain time.Duration
+	situations, found := 0, 0
+	for range min(b.N, 3) {
+		from := time.Now()
+		s := proof.NewSteps(st, func() (*play.Game, error) { return play.Start(st, "", proof.Seed) })
+		for !s.Step(10_000) && (s.Found == nil || !s.Found.Fewest) {
+		}
+		took += time.Since(from)
+		situations += s.Situations()
+		if s.Found != nil {
+			found = s.Found.Steps
+		}
+		from = time.Now()
+		readWorld(strings.Split(yard, "\n")).fewest()
+		plain += time.Since(from)
+	}
+	b.ReportMetric(float64(situations)/took.Seconds(), "situations/s")
+	b.ReportMetric(float64(took)/float64(plain), "×plain")
+	b.ReportMetric(float64(found), "steps")
+}
