@@ -110,6 +110,8 @@ func TestCheckFindsAndMends(t *testing.T) {
 	k.stored(func(d *document.Document) error {
 		return want("what matters", fmt.Sprint(d.Project.Checks), fmt.Sprintf("[{%s %s}]", check.EmptyLayer, document.Ignored))
 	})
+	k.press("Keep as a recording")
+	k.stored(func(d *document.Document) error { return want("recordings", fmt.Sprint(d.Recordings.Len()), "1") })
 	// a wall all around the goal
 	rim := &grid.Region{}
 	rim.AddRect(grid.Rect{X: 9, Y: 5, W: 3, H: 1})
@@ -119,6 +121,9 @@ func TestCheckFindsAndMends(t *testing.T) {
 	r.append(sample.Paint(sample.Quay, sample.Things, rim, sample.Wall))
 	k.see("[data-testid=answer]", "No, it cannot be finished")
 	k.see("[data-testid=finding]", "It cannot be finished")
+	within(t, soon, func() error {
+		return contains(k.eval(`() => document.querySelector("[data-testid=found]").textContent`), "The recording The walk that was found goes otherwise now")
+	})
 	// and one side of it is a door that asks for a key behind it
 	hole := &grid.Region{}
 	hole.AddRect(grid.Rect{X: 9, Y: 6, W: 1, H: 1})

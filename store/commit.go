@@ -16,6 +16,13 @@ import (
 func (q *queue) commit(batch []job) (answers []Answer, head int64, err error) {
 	q.docMu.Lock()
 	defer q.docMu.Unlock()
+	if answers, head, doc, ok, err := q.quick(batch); ok || err != nil {
+		if err == nil {
+			q.doc, q.encoded, q.seq = doc, nil, head
+			q.keepSnapshot()
+		}
+		return answers, head, err
+	}
 	doc := q.doc
 	answers = make([]Answer, len(batch))
 	err = q.log.store.db.WithContext(q.log.ctx).Transaction(func(tx *gorm.DB) error {

@@ -70,6 +70,8 @@ const (
 	NeverThing   = "thing never come to"
 	NeverRule    = "rule never runs"
 	Refuted      = "expectation refuted"
+	// Parted is a recording that goes otherwise than it did.
+	Parted = "recording goes otherwise"
 )
 
 // Groups are the headings of findings.
@@ -92,6 +94,7 @@ var Sorts = []Sort{
 	{CannotFinish, "It cannot be finished", document.Stops, groupFinish, ""},
 	{Refuted, "An expectation does not hold", document.Stops, groupFinish, ""},
 	{Trap, "Somewhere one is stuck for good", document.Matters, groupFinish, ""},
+	{Parted, "A recording that goes otherwise now", document.Matters, groupFinish, ""},
 	{NoGoal, "Nothing finishes the game", document.Noted, groupFinish, ""},
 	{NeverMap, "A map that nobody comes to", document.Matters, groupFinish, ""},
 	{NeverThing, "Something that nobody comes to", document.Matters, groupFinish, ""},

@@ -80,7 +80,7 @@ func BenchmarkSteps(b *testing.B) {
 	situations, found := 0, 0
 	for range min(b.N, 3) {
 		from := time.Now()
-		s := proof.NewSteps(st, func() (*play.Game, error) { return play.Start(st, "", proof.Seed) })
+		s := proof.NewSteps(st, func() (*play.Game, error) { return play.Start(st, "", proof.Seed) }, nil)
 		for !s.Step(10_000) && (s.Found == nil || !s.Found.Fewest) {
 		}
 		took += time.Since(from)

@@ -26,6 +26,9 @@ type Never struct {
 var reachedKinds = map[string]int{kind.Collectible: 0, kind.Key: 0, kind.Item: 0, kind.Container: 1, kind.Goal: 0, kind.Checkpoint: 0,
 	kind.Switch: 1, kind.Sign: 1, kind.Character: 1, kind.Sensor: 0, kind.Exit: 0}
 
+// comesToMap reports whether the hero could come to a map.
+func (f *May) comesToMap(m world.Ref) bool { return f.arrived[m] }
+
 // comesTo reports whether the hero could come to a thing; ok that it is one that it wants to come to.
 func (f *May) comesTo(t *world.Thing) (comes, ok bool) {
 	cells, ok := reachedKinds[t.Acts]

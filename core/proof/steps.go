@@ -79,13 +79,11 @@ func (s *stops) Pop() any {
 	return last
 }
 
-// Stepwise reports whether a game can be gone through step by step: all of it is seen from above, and nothing moves by itself.
-func Stepwise(st *world.Stage) bool { return stepwise(st, world.None) }
-
-// stepwise is Stepwise for one map alone, None being all of them.
-func stepwise(st *world.Stage, alone world.Ref) bool {
+// Stepwise reports whether a game can be gone through step by step: all of it is seen from above, and nothing moves by itself. in
+// tells which maps belong to it, nil being all.
+func Stepwise(st *world.Stage, in func(world.Ref) bool) bool {
 	cells := 0
-	counts := func(m world.Ref) bool { return !st.Grounds[m].Template && (alone < 0 || m == alone) }
+	counts := func(m world.Ref) bool { return !st.Grounds[m].Template && (in == nil || in(m)) }
 	for m, g := range st.Grounds {
 		if !counts(world.Ref(m)) {
 			continue
@@ -111,7 +109,8 @@ func stepwise(st *world.Stage, alone world.Ref) bool {
 
 // NewPar begins to look for the fewest steps in which one map is finished, whatever follows it.
 func NewPar(st *world.Stage, m document.ID) *Steps {
-	return newSteps(st, func() (*play.Game, error) { return play.Start(st, m, Seed) }, st.MapOf(m))
+	of := st.MapOf(m)
+	return newSteps(st, func() (*play.Game, error) { return play.Start(st, m, Seed) }, of, func(o world.Ref) bool { return o == of })
 }
 
 // done reports whether what is looked for is so in a game.
@@ -122,21 +121,21 @@ func (s *Steps) done(g *play.Game) bool {
 	return finished(g, s.goals)
 }
 
-// NewSteps begins to go through a game from where it begins.
-func NewSteps(st *world.Stage, start func() (*play.Game, error)) *Steps {
-	return newSteps(st, start, world.None)
+// NewSteps begins to go through a game from where it begins; in tells which maps belong to it, nil being all.
+func NewSteps(st *world.Stage, start func() (*play.Game, error), in func(world.Ref) bool) *Steps {
+	return newSteps(st, start, world.None, in)
 }
 
-func newSteps(st *world.Stage, start func() (*play.Game, error), alone world.Ref) *Steps {
+func newSteps(st *world.Stage, start func() (*play.Game, error), alone world.Ref, in func(world.Ref) bool) *Steps {
 	s := &Steps{st: st, start: start, goals: Goals(st), seen: map[stopKey]int{}, Exact: true, alone: alone}
 	s.open.of = s
 	g, err := start()
-	if err != nil || !stepwise(st, alone) {
+	if err != nil || !Stepwise(st, in) {
 		s.over = true
 		return s
 	}
 	for _, m := range st.Grounds {
-		s.Exact = s.Exact && (m.Template || m.ByCells() && m.TimeLimit() == 0 && m.MoveLimit() == 0)
+		s.Exact = s.Exact && (m.Template || in != nil && !in(m.Ref) || m.ByCells() && m.TimeLimit() == 0 && m.MoveLimit() == 0)
 	}
 	s.rested(-1, g, nil, g.HeroCell())
 	return s

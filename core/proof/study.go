@@ -159,8 +159,8 @@ func (s *Study) answered(a *Answer) {
 		if len(s.Missing) > 0 {
 			s.Answer = &Answer{Is: Cannot, Why: s.Missing[0].Text, By: s.Missing[0].Thing}
 		}
-	case Stepwise(s.st):
-		s.steps = NewSteps(s.st, s.search.start)
+	case Stepwise(s.st, s.search.may.comesToMap):
+		s.steps = NewSteps(s.st, s.search.start, s.search.may.comesToMap)
 	case a.Is == Can:
 		s.beginTraps()
 	default:

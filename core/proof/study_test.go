@@ -94,7 +94,7 @@ func falls(t *testing.T, name string, st *world.Stage, trap proof.Trap) {
 		t.Errorf("%s: the walk into the trap at %v ends at %v: %v", name, trap.At, g.HeroCell(), err)
 		return
 	}
-	out := proof.NewSteps(st, start)
+	out := proof.NewSteps(st, start, nil)
 	for !out.Step(10_000) {
 	}
 	if out.Found != nil {

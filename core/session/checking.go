@@ -38,12 +38,22 @@ func (s *Session) checked(none) (CheckInfo, error) {
 // provenFindings are what the proof has found out so far of the project as it is.
 func (s *Session) provenFindings() (out []check.Finding) {
 	p := &s.proving
-	if p.study == nil || p.stage != s.stage() {
-		return nil
+	if p.study != nil && p.stage == s.stage() {
+		out = check.Proven(p.study)
 	}
-	out = check.Proven(p.study)
+	for _, r := range s.doc().RecordingsInOrder() {
+		f := s.following[r.ID]
+		switch {
+		case f == nil || f.stage != s.stage() || !f.known.Done:
+		case f.known.Why != "":
+			out = append(out, check.Finding{What: check.Parted, Of: document.TypeRecording, ID: r.ID, Text: fmt.Sprintf("The recording %s cannot be played any more: %s.", r.Name, f.known.Why)})
+		case f.known.Parts != nil:
+			at := f.known.Parts.Tick * 10 / play.TicksPerSecond
+			out = append(out, check.Finding{What: check.Parted, Of: document.TypeRecording, ID: r.ID, Text: fmt.Sprintf("The recording %s goes otherwise now, after %d.%d s.", r.Name, at/10, at%10)})
+		}
+	}
 	for _, e := range s.doc().Project.Expectations {
-		if x := s.expecting[e.ID]; x != nil && x.stage == p.stage && x.says == e && x.verdict != nil && x.verdict.Is == proof.Refuted {
+		if x := s.expecting[e.ID]; x != nil && x.stage == s.stage() && x.says == e && x.verdict != nil && x.verdict.Is == proof.Refuted {
 			out = append(out, check.Finding{What: check.Refuted, Of: document.TypeProject, ID: e.ID, Text: "What is expected does not hold: " + spoken(e) + "."})
 		}
 	}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { untrack } from 'svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 	import Answer from './Answer.svelte'
 	import Expectations from './Expectations.svelte'
@@ -8,6 +9,15 @@
 	// Can it be finished, in how few steps, where does one get stuck, and what is wrong.
 	const w = workspace()
 	$effect(() => w.proving.checking.look())
+	// recordings are played through again, and those that go otherwise are told
+	$effect(() => {
+		void [w.project.turn, w.project.head.recordings]
+		return untrack(() => w.moments.follow())
+	})
+	$effect(() => {
+		void w.moments.follows
+		untrack(() => w.proving.checking.again())
+	})
 </script>
 
 <main class="min-h-0 overflow-y-auto" aria-label="Check">

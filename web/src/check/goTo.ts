@@ -21,6 +21,9 @@ export function goToFinding(w: Workspace, f: CheckFinding) {
 			w.open('map')
 			return w.goTo(end.map, end.entity ?? '')
 		}
+		case 'recording':
+			w.open('map')
+			return w.moments.watchParting(f.id)
 		case 'project':
 			return
 	}

@@ -75,6 +75,12 @@ export class Checking {
 		this.info = this.project.ask('checks', {})
 	}
 
+	/** Something else has been found out: findings are told again. */
+	again() {
+		this.toldOf = ''
+		if (this.looks) this.findings()
+	}
+
 	begin(from: ID) {
 		this.from = from
 		this.study = null
