@@ -132,17 +132,24 @@ func facts(st *world.Stage) *May {
 func (f *May) fromHere(m world.Ref, from grid.Point) *May {
 	st := f.st
 	f.enter(spot{m: m, p: from})
-	// whoever can be led may be led from where it waits, and who is lost comes back in turn
+	// whoever can be led may be led from where it waits, and who is lost comes back in turn; one that is not there may be brought
 	for _, r := range append(play.Others(st, st.Grounds[m]), st.Heroes...) {
-		t := st.Thing(r)
-		box := t.Box(st.Grounds[t.Map].Map)
-		for y := box.Y; y < box.Y+box.H; y++ {
-			for x := box.X; x < box.X+box.W; x++ {
-				f.enter(spot{m: t.Map, p: grid.Point{X: x, Y: y}})
-			}
+		if !f.missing(r) {
+			f.leads(r)
 		}
 	}
 	return f
+}
+
+// leads has somebody be led from where it waits.
+func (f *May) leads(r world.Ref) {
+	t := f.st.Thing(r)
+	box := t.Box(f.st.Grounds[t.Map].Map)
+	for y := box.Y; y < box.Y+box.H; y++ {
+		for x := box.X; x < box.X+box.W; x++ {
+			f.enter(spot{m: t.Map, p: grid.Point{X: x, Y: y}})
+		}
+	}
 }
 
 // goOn goes on for so many cells; true when there is nothing more to add.

@@ -135,7 +135,7 @@ func newSteps(st *world.Stage, start func() (*play.Game, error), alone world.Ref
 		return s
 	}
 	for _, m := range st.Grounds {
-		s.Exact = s.Exact && (m.Template || in != nil && !in(m.Ref) || m.ByCells() && m.TimeLimit() == 0 && m.MoveLimit() == 0)
+		s.Exact = s.Exact && (m.Template || in != nil && !in(m.Ref) || m.ByCells() && m.TimeLimit() == 0)
 	}
 	s.rested(-1, g, nil, g.HeroCell())
 	return s
@@ -291,6 +291,9 @@ func (s *Steps) rested(from int32, g *play.Game, keys []play.Input, was grid.Poi
 			}
 		}
 		return
+	}
+	if lost := !won && g.Over != play.NotOver; lost {
+		s.Exact = s.Exact && g.Ground().MoveLimit() == 0 // fewer moves might have come there
 	}
 	n := int32(len(s.all))
 	s.seen[k] = int(n)

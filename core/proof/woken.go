@@ -294,6 +294,10 @@ func (f *May) doesTo(word string, t world.Ref, set func(*bool)) {
 		set(&f.shuts[t])
 	case rules.WordSend:
 		f.setAt(f.st.Thing(t))
+	case rules.WordBring:
+		if f.st.Thing(t).Acts == kind.Hero {
+			f.leads(t)
+		}
 	case rules.WordRemove:
 		set(&f.away[t])
 	case rules.WordDefeat, rules.WordHit:

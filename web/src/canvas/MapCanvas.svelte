@@ -138,6 +138,7 @@
 			w.charting.info,
 			press.ahead.warning,
 			w.proving.checking.walk,
+			w.proving.checking.trap,
 			w.proving.checking.reach,
 			w.proving.checking.study,
 			[...w.project.pointers.values()],

@@ -16,7 +16,8 @@ export function drawProof(ctx: Context, w: Workspace, m: MapInfo, view: View, dp
 	}
 	if (!checking.walk || !study) return
 	drawWalk(ctx, m, view, study.walk, dpr)
-	for (const t of study.traps) if (t.map === m.id) drawTrap(ctx, m, view, t, dpr)
+	const trap = study.traps[checking.trap] ?? study.traps[0]
+	if (trap?.map === m.id) drawTrap(ctx, m, view, trap, dpr)
 }
 
 /** Cells are the paler the more steps they take; those that nobody comes to are hatched. */

@@ -18,6 +18,8 @@ export class Checking {
 	/** What is drawn over the map: the walk with where one is stuck, and in how few steps cells are come to. */
 	walk = $state(false)
 	reach = $state(false)
+	/** Which of the places where one is stuck is drawn with the walk. */
+	trap = $state(0)
 	/** The steps of cells by map, of this state of the project. */
 	private steps = new Map<ID, ReachInfo | null>()
 	private stepsOf = -1
