@@ -146,7 +146,9 @@
 				<h3 class="font-semibold">Stuck for good</h3>
 				{#each s.traps as t, i (i)}
 					<div class="flex items-start gap-2 border-l-2 {t.sure ? 'border-brick' : 'border-line'} pl-2">
-						<button class="grow text-left hover:underline" onclick={() => ((checking.trap = i), onMap(t))}>{t.text}</button>
+						<button class="grow text-left hover:underline" onclick={() => ((checking.trap = i), onMap(t))}
+							>{t.text}</button
+						>
 						<button class="button shrink-0" onclick={() => watch({ trap: i + 1 })}>Watch</button>
 					</div>
 				{:else}
