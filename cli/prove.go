@@ -100,7 +100,7 @@ func proven(p *Project, most int, whole bool) (finish, []play.Input, *proof.Stud
 	s := proof.NewStudy(world.New(p.Doc, chart.New(p.Doc, nil), nil), nil)
 	const bite = 20_000
 	for tried := 0; tried < most && !s.Step(min(bite, most-tried)); tried += bite {
-		if !whole && s.Answer != nil {
+		if !whole && s.Answer != nil && s.Answer.Is != proof.Cannot { // else it is found out what is missing
 			break
 		}
 	}

@@ -30,6 +30,7 @@ func TestCheckOfTheDemo(t *testing.T) {
 	k.press("Keep it")
 	k.see("[data-testid=expectation]", "refuted")
 	k.see("[data-testid=finding]", "What is expected does not hold")
+	k.see("[data-testid=proof]", "1 expectation refuted")
 	k.stored(func(d *document.Document) error {
 		if all := d.Project.Expectations; len(all) != 1 || all[0].Is != document.ExpectNever {
 			return fmt.Errorf("expected is %+v", all)

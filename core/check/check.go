@@ -51,6 +51,8 @@ const (
 	Unpainted    = "unpainted"
 	TilesGone    = "tiles gone"
 	EmptyLayer   = "empty layer"
+	StarsOrder   = "stars out of order"
+	FewMoves     = "fewer moves than stars"
 	DiagonalGap  = "diagonal gap"
 	LongWord     = "long word"
 	TextRuns     = "text runs on"
@@ -121,6 +123,8 @@ var Sorts = []Sort{
 	{chart.NoMakes, "A source that makes nothing", document.Matters, groupThings, ""},
 	{chart.NoLane, "A lane without an end", document.Matters, groupThings, ""},
 	{chart.NoTime, "A timer without a time", document.Matters, groupThings, ""},
+	{StarsOrder, "Stars whose thresholds are out of order", document.Matters, groupMaps, ""},
+	{FewMoves, "A limit of moves that stars lie beyond", document.Matters, groupMaps, ""},
 	{NothingSolid, "A map where nothing is solid", document.Matters, groupMaps, ""},
 	{TilesGone, "Tiles whose tileset is gone", document.Matters, groupMaps, ""},
 	{Unpainted, "Cells that are not painted", document.Noted, groupMaps, ""},

@@ -82,6 +82,8 @@ func TestEverySortIsFoundAndMended(t *testing.T) {
 		{check.NoGround, do(edit.Set(quay, "values", []kind.Value{{Key: kind.MapView, Value: kind.Of(kind.FromSide)}}), edit.Set(quay, "sides", []string{"", "", "fall", ""}),
 			sample.Paint(sample.Quay, sample.Things, region(0, 11, 20, 1), 0)), "falls out of the map", false},
 		{check.NothingSolid, do(sample.Paint(sample.Quay, sample.Things, region(0, 0, 20, 12), 0)), "Nothing on Quay is solid", false},
+		{check.StarsOrder, do(edit.Set(quay, "values", []kind.Value{{Key: kind.MapStars, Value: kind.Of(kind.StarsMoves)}, {Key: kind.MapTwoStars, Value: "10"}, {Key: kind.MapThreeStars, Value: "12"}})), "three stars are easier than two", false},
+		{check.FewMoves, do(edit.Set(quay, "values", []kind.Value{{Key: kind.MapStars, Value: kind.Of(kind.StarsMoves)}, {Key: kind.MapTwoStars, Value: "20"}, {Key: kind.MapThreeStars, Value: "12"}, {Key: kind.MapMoveLimit, Value: "8"}})), "lost after 8", false},
 		{check.Unpainted, do(sample.Paint(sample.Quay, sample.Ground, region(3, 3, 2, 1), 0)), "2 cells of Quay", false},
 		{check.TilesGone, do(sample.Paint(sample.Quay, sample.Things, region(3, 3, 1, 1), cells.TileCell(9, 1))), "One cell of the layer Things", false},
 		{check.EmptyLayer, plain, "layer Things of Pans", true},

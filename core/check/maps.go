@@ -32,10 +32,27 @@ func onMap(d *document.Document, solids *document.Solids, m *document.Map, say f
 	}
 	things(d, solids, m, of)
 	ground(d, solids, m, at)
+	stars(d, m, func(what, text string, args ...any) {
+		say(Finding{What: what, Of: document.TypeMap, Map: m.ID, ID: m.ID, Text: fmt.Sprintf(text, args...)})
+	})
 	for _, l := range m.LayersInOrder() {
 		if l.Kind == document.LayerTiles && !l.Absent && l.Cells.Empty() {
 			say(Finding{What: EmptyLayer, Of: document.TypeLayer, Map: m.ID, ID: l.ID, Text: fmt.Sprintf("Nothing is painted on the layer %s of %s.", l.Name, m.Name)})
 		}
+	}
+}
+
+// stars finds thresholds of stars that nobody can earn in their order: three are to be harder than two, and a limit not harder still.
+func stars(d *document.Document, m *document.Map, say func(what, text string, args ...any)) {
+	by := d.MapValue(m, kind.MapStars).Word()
+	number := func(key string) int64 { return d.MapValue(m, key).Thousandths() / 1000 }
+	two, three, moves := number(kind.MapTwoStars), number(kind.MapThreeStars), number(kind.MapMoveLimit)
+	switch {
+	case by == kind.StarsNot:
+	case by == kind.StarsCollected && three < two, by != kind.StarsCollected && three > two:
+		say(StarsOrder, "On %s three stars are easier than two: %d and %d.", m.Name, three, two)
+	case by == kind.StarsMoves && moves > 0 && three > moves:
+		say(FewMoves, "On %s three stars are for %d moves, and it is lost after %d.", m.Name, three, moves)
 	}
 }
 

@@ -24,40 +24,59 @@ type obstacle struct {
 	door, way world.Ref
 }
 
-// missing finds what would have to be otherwise: each obstacle at the frontier of what could be is taken to be none, alone and then
-// in pairs, and what could be is computed anew. None is left out of a pair without which the other is not enough.
-func (s *Search) missing() (out []Missing) {
-	var all []obstacle
+// lacking looks for what would have to be otherwise, an obstacle at a time: each at the frontier of what could be is taken to be none,
+// alone and then in pairs, and what could be is computed anew.
+type lacking struct {
+	s     *Search
+	all   []obstacle
+	tried int
+	out   []Missing
+}
+
+func (s *Search) lacking() *lacking {
+	l := &lacking{s: s}
 	for r := range s.st.Things {
 		if len(s.may.shut[world.Ref(r)]) > 0 && s.st.Things[r].Acts == kind.Door {
-			all = append(all, obstacle{world.Ref(r), world.None})
+			l.all = append(l.all, obstacle{world.Ref(r), world.None})
 		}
 	}
 	for _, g := range s.may.gates {
-		if o := (obstacle{world.None, g.way}); g.way >= 0 && !slices.Contains(all, o) {
-			all = append(all, o)
+		if o := (obstacle{world.None, g.way}); g.way >= 0 && !slices.Contains(l.all, o) {
+			l.all = append(l.all, o)
 		}
 	}
-	for _, o := range all {
+	return l
+}
+
+// step tries the next; true when all were tried, or a pair was found.
+func (l *lacking) step() bool {
+	n, s := len(l.all), l.s
+	if l.tried < n {
+		o := l.all[l.tried]
 		if f, reaches := s.without(o); reaches {
-			out = append(out, Missing{s.thingOf(o), s.why(o, f)})
+			l.out = append(l.out, Missing{s.thingOf(o), s.why(o, f)})
 		}
+		l.tried++
+		return false
 	}
-	if len(out) > 0 {
-		return out
+	pair := l.tried - n
+	if len(l.out) > 0 || pair >= maxPairs {
+		return true
 	}
-	pairs := 0
-	for i, a := range all {
-		for _, b := range all[i+1:] {
-			if pairs++; pairs > maxPairs {
-				return nil
-			}
-			if f, reaches := s.without(a, b); reaches {
-				return []Missing{{s.thingOf(a), s.why(a, f)}, {s.thingOf(b), s.why(b, f)}}
-			}
+	for i := range l.all {
+		if rest := n - 1 - i; pair >= rest {
+			pair -= rest
+			continue
 		}
+		a, b := l.all[i], l.all[i+1+pair]
+		if f, reaches := s.without(a, b); reaches {
+			l.out = []Missing{{s.thingOf(a), s.why(a, f)}, {s.thingOf(b), s.why(b, f)}}
+			return true
+		}
+		l.tried++
+		return false
 	}
-	return nil
+	return true
 }
 
 // without computes what could be if obstacles were none, and whether the goal could be reached then.

@@ -11,7 +11,7 @@ import (
 )
 
 // MaxSituations is how many situations Steps keeps at the most.
-const MaxSituations = 60_000
+const MaxSituations = 40_000
 
 // Steps goes through all situations of a small game that is seen from above, nearest first by the cells that the hero enters
 // (Dijkstra, 1959): so the first walk that finishes has the fewest steps, blocks are pushed, and when there is nothing left it is
@@ -159,6 +159,12 @@ func (s *Steps) Step(budget int) bool {
 			break
 		}
 		s.goOn(heap.Pop(&s.open).(int32))
+	}
+	if s.over {
+		for i := range s.all {
+			s.all[i].game = nil // nothing is gone on from any more
+		}
+		s.open.ids = nil
 	}
 	return s.over
 }

@@ -14,6 +14,7 @@ type Study struct {
 	steps  *Steps
 	whole  *Search
 	traps  *trapped
+	lacks  *lacking
 
 	// Answer is whether it can be finished, nil for not known yet.
 	Answer *Answer
@@ -67,6 +68,11 @@ func (s *Study) Step(budget int) bool {
 	case !s.Bounded:
 		if s.search.bounded = s.search.may.goOn(budget); s.search.bounded {
 			s.answered(s.Answer)
+		}
+	case s.lacks != nil:
+		s.Done = s.lacks.step()
+		if s.Missing = s.lacks.out; len(s.Missing) > 0 {
+			s.Answer = &Answer{Is: Cannot, Why: s.Missing[0].Text, By: s.Missing[0].Thing}
 		}
 	case s.steps != nil:
 		if s.steps.Step(budget) {
@@ -155,10 +161,7 @@ func (s *Study) answered(a *Answer) {
 	s.Bounded, s.Never = true, never(s.st, append(s.courses(), s.search.may))
 	switch {
 	case a.Is == Cannot:
-		s.Missing, s.Done = s.search.missing(), true
-		if len(s.Missing) > 0 {
-			s.Answer = &Answer{Is: Cannot, Why: s.Missing[0].Text, By: s.Missing[0].Thing}
-		}
+		s.lacks = s.search.lacking()
 	case Stepwise(s.st, s.search.may.comesToMap):
 		s.steps = NewSteps(s.st, s.search.start, s.search.may.comesToMap)
 	case a.Is == Can:

@@ -2,14 +2,15 @@ package session
 
 import (
 	"azzel/core/chart"
+	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/proof"
 	"azzel/core/world"
 	"fmt"
 )
 
-// maxForeseen is how many cells a map can have on which consequences of a press are looked at before it.
-const maxForeseen = 1 << 16
+// maxForeseen is how many cells all maps can have together for which consequences of a press are looked at before it.
+const maxForeseen = 1 << 17
 
 // Foreseen is what a press would bring about for finishing the game; empty for nothing that is known.
 type Foreseen struct {
@@ -27,7 +28,7 @@ func (s *Session) foresee(a pressArgs) (out Foreseen, err error) {
 		return out, nil
 	}
 	m, plan, err := s.plan(a)
-	if err != nil || m == nil || !plan.Changes() || m.Bounds.W*m.Bounds.H > maxForeseen {
+	if err != nil || m == nil || !plan.Changes() || cellsOf(s.doc()) > maxForeseen {
 		return out, nil // the ghost says what is wrong with it
 	}
 	do, _ := plan.Edit(s.doc(), m, a.Grip)
@@ -60,6 +61,11 @@ func (s *Session) foresee(a pressArgs) (out Foreseen, err error) {
 		}
 	}
 	return out, nil
+}
+
+func cellsOf(d *document.Document) (n int) {
+	d.Maps.Each(func(m *document.Map) { n += m.Bounds.W * m.Bounds.H })
+	return n
 }
 
 func init() {

@@ -14,6 +14,7 @@
 	function go() {
 		if (answer?.is === 'can') w.playing.showWalk()
 		else if (answer?.entity) w.goTo(answer.map, answer.entity)
+		else w.open('check')
 	}
 </script>
 
@@ -38,17 +39,25 @@
 			<Hint
 				label="cannot: {answer.why}. Show it"
 				class="flex h-7 min-w-0 items-center gap-1.5 px-1.5 text-brick hover:bg-well disabled:hover:bg-transparent"
-				disabled={!answer.entity}
 				onclick={go}
 			>
 				<FlagOff size={15} />
 				<span class="truncate">cannot: {answer.why}</span>
 			</Hint>
 		{:else}
-			<span class="flex min-w-0 items-center gap-1.5 px-1.5 text-dim" title="Not decided: {answer.why}">
+			<Hint
+				label="Not decided: {answer.why}. See what was tried"
+				class="flex h-7 min-w-0 items-center gap-1.5 px-1.5 text-dim hover:bg-well"
+				onclick={() => w.open('check')}
+			>
 				<CircleHelp size={15} />
 				<span class="truncate">not decided: {answer.why}</span>
-			</span>
+			</Hint>
+		{/if}
+		{#if proving.checking.refuted}
+			<button class="shrink-0 px-1.5 font-semibold text-brick hover:underline" onclick={() => w.open('check')}
+				>{counted(proving.checking.refuted, 'expectation')} refuted</button
+			>
 		{/if}
 	</div>
 {/if}

@@ -43,7 +43,22 @@ export class Checking {
 	/** Asks anew, soon: the project has changed, or something else is asked. */
 	later(after = 400) {
 		clearTimeout(this.timer)
-		if (this.looks || this.walk || this.reach) this.timer = window.setTimeout(() => this.on(), after)
+		if (!this.expects) this.expectations = []
+		if (this.shown || this.expects) this.timer = window.setTimeout(() => this.on(), after)
+	}
+
+	/** Somebody sees what is found out. */
+	private get shown() {
+		return !!this.looks || this.walk || this.reach
+	}
+	/** What is expected is looked at after every change, whatever is shown. */
+	private get expects() {
+		return !!this.project.head.project.expectations?.length
+	}
+
+	/** How many expectations do not hold. */
+	get refuted() {
+		return this.expectations.filter((e) => e.verdict === 'refuted').length
 	}
 
 	get done() {
@@ -51,8 +66,13 @@ export class Checking {
 	}
 
 	private on() {
-		if (!this.looks && !this.walk && !this.reach) return
+		if (!this.shown && !this.expects) return
 		if (this.waits()) return this.later(200)
+		if (!this.shown) {
+			this.expectations = this.project.ask('expectations', { ticks: 2 * slice })
+			if (this.expectations.some((e) => !e.verdict)) this.timer = window.setTimeout(() => this.on(), 12)
+			return
+		}
 		const until = performance.now() + atOnce
 		const { from } = this
 		let study = this.project.ask('study', { from, ticks: slice })
