@@ -149,7 +149,7 @@ func TestTheGhostWarns(t *testing.T) {
 	wall.AddRect(grid.Rect{X: 3, Y: 10, W: 1, H: 1})
 	wall.AddRect(grid.Rect{X: 2, Y: 9, W: 1, H: 1})
 	wall.AddRect(grid.Rect{X: 3, Y: 9, W: 1, H: 1})
-	r.append(sample.Paint(sample.Quay, sample.Things, wall, sample.Wall), sample.Paint(sample.Quay, sample.Things, hole(3, 10), 0))
+	r.append(sample.Paint(sample.Quay, sample.Things, wall, sample.Wall), sample.Paint(sample.Quay, sample.Things, hole(grid.Point{X: 3, Y: 10}), 0))
 	k := r.open()
 	k.see("[data-testid=proof]", "can be finished")
 	k.holdTile(1)
@@ -164,8 +164,8 @@ func TestTheGhostWarns(t *testing.T) {
 	})
 }
 
-func hole(x, y int) *grid.Region {
+func hole(at grid.Point) *grid.Region {
 	r := &grid.Region{}
-	r.AddRect(grid.Rect{X: x, Y: y, W: 1, H: 1})
+	r.AddRect(grid.Rect{X: at.X, Y: at.Y, W: 1, H: 1})
 	return r
 }

@@ -34,9 +34,9 @@ func thing(id document.ID, k string, x, y int, values ...kind.Value) edit.Primit
 		document.Entity{ID: id, Layer: sample.Entities, Kind: k, Name: "Odd " + k, Facing: document.Down, X: x, Y: y, W: 16, H: 16, Values: values})
 }
 
-func region(x, y, w, h int) *grid.Region {
+func region(of grid.Rect) *grid.Region {
 	r := &grid.Region{}
-	r.AddRect(grid.Rect{X: x, Y: y, W: w, H: h})
+	r.AddRect(of)
 	return r
 }
 
@@ -80,14 +80,14 @@ func TestEverySortIsFoundAndMended(t *testing.T) {
 		{check.OnEachOther, do(thing("oneachotherr", kind.Sign, 64, 64), thing("oneachothers", kind.Sign, 64, 64)), "lies on Odd sign", true},
 		{check.SpawnHurts, do(thing("hazardhazard", kind.Hazard, 32, 32)), "is hurt at once", true},
 		{check.NoGround, do(edit.Set(quay, "values", []kind.Value{{Key: kind.MapView, Value: kind.Of(kind.FromSide)}}), edit.Set(quay, "sides", []string{"", "", "fall", ""}),
-			sample.Paint(sample.Quay, sample.Things, region(0, 11, 20, 1), 0)), "falls out of the map", false},
-		{check.NothingSolid, do(sample.Paint(sample.Quay, sample.Things, region(0, 0, 20, 12), 0)), "Nothing on Quay is solid", false},
+			sample.Paint(sample.Quay, sample.Things, region(grid.Rect{X: 0, Y: 11, W: 20, H: 1}), 0)), "falls out of the map", false},
+		{check.NothingSolid, do(sample.Paint(sample.Quay, sample.Things, region(grid.Rect{X: 0, Y: 0, W: 20, H: 12}), 0)), "Nothing on Quay is solid", false},
 		{check.StarsOrder, do(edit.Set(quay, "values", []kind.Value{{Key: kind.MapStars, Value: kind.Of(kind.StarsMoves)}, {Key: kind.MapTwoStars, Value: "10"}, {Key: kind.MapThreeStars, Value: "12"}})), "three stars are easier than two", false},
 		{check.FewMoves, do(edit.Set(quay, "values", []kind.Value{{Key: kind.MapStars, Value: kind.Of(kind.StarsMoves)}, {Key: kind.MapTwoStars, Value: "20"}, {Key: kind.MapThreeStars, Value: "12"}, {Key: kind.MapMoveLimit, Value: "8"}})), "lost after 8", false},
-		{check.Unpainted, do(sample.Paint(sample.Quay, sample.Ground, region(3, 3, 2, 1), 0)), "2 cells of Quay", false},
-		{check.TilesGone, do(sample.Paint(sample.Quay, sample.Things, region(3, 3, 1, 1), cells.TileCell(9, 1))), "One cell of the layer Things", false},
+		{check.Unpainted, do(sample.Paint(sample.Quay, sample.Ground, region(grid.Rect{X: 3, Y: 3, W: 2, H: 1}), 0)), "2 cells of Quay", false},
+		{check.TilesGone, do(sample.Paint(sample.Quay, sample.Things, region(grid.Rect{X: 3, Y: 3, W: 1, H: 1}), cells.TileCell(9, 1))), "One cell of the layer Things", false},
 		{check.EmptyLayer, plain, "layer Things of Pans", true},
-		{check.DiagonalGap, do(sample.Paint(sample.Quay, sample.Things, region(5, 5, 1, 1), sample.Wall), sample.Paint(sample.Quay, sample.Things, region(6, 6, 1, 1), sample.Wall)), "one place on Quay", false},
+		{check.DiagonalGap, do(sample.Paint(sample.Quay, sample.Things, region(grid.Rect{X: 5, Y: 5, W: 1, H: 1}), sample.Wall), sample.Paint(sample.Quay, sample.Things, region(grid.Rect{X: 6, Y: 6, W: 1, H: 1}), sample.Wall)), "one place on Quay", false},
 		{chart.Unused, do(thing("unusedunused", kind.Arrival, 64, 64)), "No passage leads to", true},
 		{check.RuleEmpty, ruled("when\n\tthe hero uses Switch\nthen\n"), "does nothing yet", true},
 		{check.RuleGone, func(t *testing.T, d *document.Document) *document.Document {
@@ -166,7 +166,7 @@ func TestCheckingGoesOn(t *testing.T) {
 	var goes check.Checker
 	var ch *chart.Chart
 	for i := range 30 {
-		p := sample.Paint(sample.Quay, sample.Things, region(1+i*7%17, 1+i*5%9, 1, 1), sample.Wall)
+		p := sample.Paint(sample.Quay, sample.Things, region(grid.Rect{X: 1 + i*7%17, Y: 1 + i*5%9, W: 1, H: 1}), sample.Wall)
 		if i%5 == 4 {
 			p = thing(document.ID(fmt.Sprintf("thingthing%02d", i)), kind.Collectible, i*8, i*4)
 		}

@@ -10,7 +10,6 @@ import (
 	"azzel/core/play"
 	"azzel/core/rules"
 	"azzel/core/world"
-	"slices"
 )
 
 // May is what could come about in a game: one least fixpoint of facts, to which events only
@@ -296,34 +295,6 @@ func (f *May) fills(g *world.Ground, p grid.Point) world.Ref {
 	return out
 }
 
-// holds reports whether all that is asked could be so.
-func (f *May) holds(asks []document.Gate) bool {
-	for _, a := range asks {
-		could := a.Not // what is not had at first could stay so
-		switch a.Asks {
-		case document.GateFlag:
-			if i := f.st.FlagOf(a.Flag); i >= 0 {
-				could = f.yes[i] && !a.Not || f.no[i] && a.Not
-			}
-		case document.GateItem:
-			r := f.st.ThingOf(a.Map, a.Entity)
-			could = could || r >= 0 && f.taken[r]
-		case document.GateCount:
-			n := 0
-			for r := range f.st.Things {
-				if f.taken[r] && document.ID(f.st.Things[r].Entity.Kind) == a.Kind {
-					n++
-				}
-			}
-			could = could || n >= a.Count
-		}
-		if !could {
-			return false
-		}
-	}
-	return true
-}
-
 // events lets happen what could; false when that adds nothing.
 func (f *May) events() bool {
 	before := len(f.queue)
@@ -358,62 +329,6 @@ func (f *May) events() bool {
 		}
 	}
 	return more || len(f.queue) > before
-}
-
-// has reports whether what is called by a word could be had: a key, an item, something of a
-// container, or what a hero begins with.
-func (f *May) has(word string) bool {
-	if word == f.bareWord && word != "" {
-		return false
-	}
-	for r := range f.st.Things {
-		t := &f.st.Things[r]
-		switch t.Acts {
-		case kind.Key, kind.Item:
-			if f.taken[r] && t.Doing.Word == word {
-				return true
-			}
-		case kind.Breakable:
-			if t.Doing.Word == word {
-				return true // it may be broken
-			}
-		case kind.Walker, kind.Flyer, kind.Shooter:
-			if slices.Contains(t.Doing.Holds, word) {
-				return true // it may be defeated
-			}
-		case kind.Container:
-			if (f.opened[r] || f.on(world.Ref(r))) && slices.Contains(t.Doing.Holds, word) {
-				return true
-			}
-		case kind.Hero:
-			if slices.Contains(f.st.Carries(world.Ref(r)), word) {
-				return true
-			}
-		}
-	}
-	if _, gives := slices.BinarySearch(f.gives, word); gives || f.now != nil && f.now.Has(word) {
-		return true
-	}
-	return slices.Contains(f.st.Carries(world.None), word)
-}
-
-// near reports whether the hero could come within so many cells of what a thing covers.
-func (f *May) near(t *world.Thing, cells int) bool {
-	if t.Doing.Goes {
-		return f.arrived[t.Map] // it may come anywhere
-	}
-	g := f.st.Grounds[t.Map]
-	from, to := g.CellAt(t.Body.Left, t.Body.Top), g.CellAt(t.Body.Right-1, t.Body.Bottom-1)
-	// a box of the hero reaches over the side of its middle's cell
-	cells++
-	for y := from.Y - cells; y <= to.Y+cells; y++ {
-		for x := from.X - cells; x <= to.X+cells; x++ {
-			if f.reached[t.Map].has(grid.Point{X: x, Y: y}) {
-				return true
-			}
-		}
-	}
-	return false
 }
 
 // Reaches reports whether the hero could touch a thing.
