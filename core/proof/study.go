@@ -15,6 +15,7 @@ type Study struct {
 	whole  *Search
 	traps  *trapped
 	lacks  *lacking
+	course *course
 
 	// Answer is whether it can be finished, nil for not known yet.
 	Answer *Answer
@@ -74,6 +75,14 @@ func (s *Study) Step(budget int) bool {
 		if s.Missing = s.lacks.out; len(s.Missing) > 0 {
 			s.Answer = &Answer{Is: Cannot, Why: s.Missing[0].Text, By: s.Missing[0].Thing}
 		}
+	case s.course != nil:
+		if s.course.step(budget) {
+			s.Tried += s.course.tried
+			if a := s.course.answer(s.search.start); a != nil {
+				s.Answer = a
+			}
+			s.course, s.Done = nil, true
+		}
 	case s.steps != nil:
 		if s.steps.Step(budget) {
 			if found := s.steps.Found; found != nil {
@@ -109,6 +118,15 @@ func (s *Study) Step(budget int) bool {
 		s.Done = true
 	}
 	return s.Done
+}
+
+// begins is the course of maps on which the game begins, nil where none follows.
+func (s *Study) begins() *course {
+	g, err := s.search.start()
+	if err != nil {
+		return nil
+	}
+	return newCourse(s.st, g.Hero().Map)
 }
 
 // addTraps puts traps that were found beside those that are known.
@@ -162,6 +180,8 @@ func (s *Study) answered(a *Answer) {
 	switch {
 	case a.Is == Cannot:
 		s.lacks = s.search.lacking()
+	case Stepwise(s.st, s.search.may.comesToMap) && s.begins() != nil:
+		s.course = s.begins()
 	case Stepwise(s.st, s.search.may.comesToMap):
 		s.steps = NewSteps(s.st, s.search.start, s.search.may.comesToMap)
 	case a.Is == Can:

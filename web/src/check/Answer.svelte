@@ -41,6 +41,13 @@
 			)
 	}
 
+	/** What is to be done first, where there is nothing to look for yet. */
+	const next = $derived.by(() => {
+		if (!w.project.head.maps.length) return { name: 'Make a map', run: () => w.open('map') }
+		const kind = s?.why.includes('spawn') ? 'spawn' : 'goal'
+		return { name: `Hold a ${kind}`, run: () => w.holdOnMap({ what: 'entity', kind }) }
+	})
+
 	const cell = (c: CourseMark) => {
 		const b = w.project.map(c.map)?.bounds
 		return { map: c.map, x: c.x - (b?.x ?? 0), y: c.y - (b?.y ?? 0) }
@@ -63,10 +70,11 @@
 			</label>
 		{/if}
 		<div data-testid="answer" role="status">
-			{#if !s?.is}
+			{#if !s?.is || (s.is === 'open' && !s.done)}
 				<p class="flex items-center gap-2 text-[17px] text-dim">
 					<LoaderCircle size={18} class="animate-spin" /> Looking for a walk…
 				</p>
+				{#if s?.tried}<p class="pt-1 text-dim">{counted(s.tried, 'situation')} so far.</p>{/if}
 			{:else if s.is === 'can'}
 				<p class="flex items-start gap-2 text-[19px] leading-tight font-semibold text-sage">
 					<FlagTriangleRight size={20} class="mt-0.5 shrink-0" />
@@ -86,6 +94,7 @@
 				<p class="pt-1 text-dim">
 					Put down a spawn and a goal, and how to come from one to the other is looked for at once.
 				</p>
+				<button class="mt-2 button button-main" onclick={next.run}>{next.name}</button>
 			{:else}
 				<p class="flex items-start gap-2 text-[19px] leading-tight font-semibold">
 					<CircleHelp size={20} class="mt-0.5 shrink-0" /> Not decided

@@ -60,6 +60,8 @@
 	{#if choosing}<Sorts />{/if}
 	{#if w.charting.left}
 		<p class="text-dim">Looking at the maps…</p>
+	{:else if !w.project.head.maps.length}
+		<p class="text-dim">There is nothing to look at yet: make a map first.</p>
 	{:else if !checking.info.findings.length && checking.study}
 		<p class="text-[15px] text-sage">Nothing is wrong, as far as can be seen.</p>
 	{:else if !found.length && words.length}
