@@ -26,6 +26,12 @@ func Later(g *play.Game) *May {
 		f.taken[r] = g.Is(ref, play.Taken) && !g.Is(ref, play.Spent)
 		f.opened[r] = f.opened[r] || g.Is(ref, play.Opened)
 		f.away[r] = g.Is(ref, play.Gone)
+		if t := st.Thing(ref); f.forgets(ref) { // it may be as at first again
+			f.opened[r], f.shuts[r] = f.opened[r] || t.Entity.On, f.shuts[r] || !t.Entity.On
+		}
+	}
+	for _, t := range g.Timers { // what goes back after a while
+		f.opened[t.Of], f.shuts[t.Of] = true, true
 	}
 	for n, s := range st.Sheets {
 		f.turns[n] = g.Lies(document.Object{Type: document.TypeLayer, Map: s.Map, ID: s.Layer}) == s.Absent
@@ -40,7 +46,18 @@ func Later(g *play.Game) *May {
 			f.enter(spot{m: p.Map, p: m.CellAt(p.X, p.Y)})
 		}
 	}
+	for _, t := range g.Threads { // what has begun goes on
+		tree := rules.TreeOf(st.Rules[t.Rule])
+		f.does(tree.Then, t.It, false, func(is *bool) { *is = true })
+		f.does(tree.Otherwise, t.It, false, func(is *bool) { *is = true })
+	}
 	return f
+}
+
+// forgets reports whether a thing may be as at first again: by what is set of it, or as its map starts afresh.
+func (f *May) forgets(r world.Ref) bool {
+	t := f.st.Thing(r)
+	return t.Memory != document.Remembered && (t.Memory != "" || !f.st.Grounds[t.Map].Remembers())
 }
 
 // on reports whether a thing is on, or open, where what could be is looked at from.
@@ -57,14 +74,14 @@ func (f *May) on(r world.Ref) bool {
 // missing reports whether a thing is not there from there on, unless it is brought.
 func (f *May) missing(r world.Ref) bool {
 	if f.now != nil {
-		return !f.now.There(r)
+		return !f.now.There(r) && !(f.forgets(r) && !f.st.Thing(r).Absent)
 	}
 	return f.st.Thing(r).Absent
 }
 
 // usedUp reports whether something was taken and used up, and nothing brings it back.
 func (f *May) usedUp(r world.Ref) bool {
-	return f.now != nil && f.now.Is(r, play.Taken) && !brought(f.st, r)
+	return f.now != nil && f.now.Is(r, play.Taken) && !brought(f.st, r) && !f.forgets(r)
 }
 
 // spent reports whether a rule has run that does so once.

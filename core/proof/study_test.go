@@ -117,3 +117,34 @@ func TestNever(t *testing.T) {
 		t.Errorf("never is %s", got)
 	}
 }
+
+// From a game in which a key was used up on the wrong door what could still be has no goal in it, and before that it has; a door that
+// falls open again by itself is none that keeps one in.
+func TestWhatCouldStillBe(t *testing.T) {
+	d := drawn("#########\n#k@..K..#\n#.....###\n##K######\n##G######\n#########", byCells, fourWays)
+	st := world.New(d, chart.New(d, nil), nil)
+	g, err := play.Start(st, "", proof.Seed)
+	if err != nil {
+		t.Fatal(err)
+	}
+	walk := func(in play.Input, ticks int) {
+		for range ticks {
+			g.Step(in)
+		}
+		g.Step(0)
+	}
+	still := func() bool {
+		f := proof.Later(g)
+		for !f.GoOn(1 << 16) {
+		}
+		return f.Reaches(proof.Goals(st)[0])
+	}
+	walk(play.InputLeft, 20)
+	if !g.Has("brass") || !still() {
+		t.Errorf("with the key in hand (%t) the goal could be reached: %t", g.Has("brass"), still())
+	}
+	walk(play.InputRight, 120)
+	if g.Has("brass") || still() {
+		t.Errorf("with the key used up (%t) at %v the goal could be reached: %t", !g.Has("brass"), g.HeroCell(), still())
+	}
+}
