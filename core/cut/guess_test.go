@@ -130,3 +130,19 @@ func TestGuessesTakeLittleMemory(t *testing.T) {
 		t.Errorf("a picture of %d MB took %d MB more", len(p.Pix)>>20, took>>20)
 	}
 }
+
+// Plain squares, as of a palette, are no cells with repeated edges of which hardly anything would be left.
+func TestPlainSquaresAreNotExtruded(t *testing.T) {
+	p := Picture{70, 50, make([]byte, 70*50*4)}
+	for y := range 50 {
+		for x := range 70 {
+			i := (y*70 + x) * 4
+			p.Pix[i], p.Pix[i+1], p.Pix[i+2], p.Pix[i+3] = byte(x/10*37), byte(y/10*53), byte(x/10*(y/10)*29+40), 255
+		}
+	}
+	for _, g := range Guesses(p) {
+		if g.Cut.Spacing > g.Cut.CellWidth {
+			t.Errorf("%+v: %s", g.Cut, g.Why)
+		}
+	}
+}

@@ -115,7 +115,7 @@ func (a *axis) repeated(size int) int {
 		}
 	}
 	by := 0
-	for next := 1; next <= maxGutter/2 && 2*next < size; next++ {
+	for next := 1; next <= maxGutter/2 && 4*next <= size; next++ {
 		for start := 0; start+size <= a.length; start += size {
 			if a.edge[start+next] != 0 || a.edge[start+size-next] != 0 {
 				next = size // no more

@@ -35,7 +35,7 @@ func (f *May) comesTo(t *world.Thing) (comes, ok bool) {
 	return ok && f.near(t, cells), ok
 }
 
-// Never lists what nobody comes to from any of several beginnings, by what could be, which errs only for more: maps first, then what
+// never lists what nobody comes to from any of several beginnings, by what could be, which errs only for more: maps first, then what
 // lies on those that are come to, and rules that never run.
 func never(st *world.Stage, from []*May) (out []Never) {
 	any := func(is func(*May) bool) bool { return slices.ContainsFunc(from, is) }

@@ -92,20 +92,20 @@ func (s *Study) Step(budget int) bool {
 				s.Answer = &Answer{Is: Cannot, By: world.None, Why: "every situation was tried, and none of them leads to a goal"}
 			}
 			s.Traps, s.All = s.steps.Traps(MaxTraps), s.steps.Gone && s.steps.Exact
-			s.Tried = len(s.steps.all)
+			s.Tried = max(s.Tried, len(s.steps.all))
 			s.steps = nil
 			if s.Done = s.All || s.Answer.Is != Can; !s.Done {
 				s.beginTraps()
 			}
 		} else {
-			s.Tried = len(s.steps.all)
+			s.Tried = max(s.Tried, len(s.steps.all))
 			if found := s.steps.Found; found != nil && (s.Answer.Is != Can || found.Steps < s.Answer.Steps || found.Fewest) {
 				s.Answer = found
 			}
 		}
 	case s.whole != nil:
 		s.whole.Step(budget)
-		s.Tried = s.whole.made
+		s.Tried = max(s.Tried, s.whole.made)
 		if s.whole.out != nil || s.whole.made > trapNodes || s.whole.ticks > trapTicks {
 			s.traps, s.whole = s.whole.stuck(), nil
 		}

@@ -141,7 +141,7 @@ type ParInfo struct {
 	Moves  int    `json:"moves"`
 	Fewest bool   `json:"fewest"`
 	Why    string `json:"why"`
-	// Kept are the moves of the best recording on the map, 0 for none.
+	// Three and Two are for how many moves it would give three and two stars.
 	Three int `json:"three"`
 	Two   int `json:"two"`
 }

@@ -11,6 +11,12 @@
 	const { proving } = w
 	const answer = $derived(proving.answer)
 
+	const says = $derived(
+		answer
+			? `can be finished${answer.lucky ? ' with luck' : ''}${answer.fewest ? ' in' : ', at most'} ${counted(answer.steps, 'step')}`
+			: '',
+	)
+
 	function go() {
 		if (answer?.is === 'can') w.playing.showWalk()
 		else if (answer?.entity) w.goTo(answer.map, answer.entity)
@@ -22,18 +28,13 @@
 	<div class="flex min-w-0 items-center {proving.busy ? 'opacity-60' : ''}" role="status" data-testid="proof">
 		{#if answer.is === 'can'}
 			<Hint
-				label="can be finished{answer.lucky ? ' with luck' : ''}, at most {counted(
-					answer.steps,
-					'step',
-				)}: see the walk that was played to the goal"
+				label="{says}: see the walk that was played to the goal"
 				class="flex h-7 min-w-0 items-center gap-1.5 px-1.5 text-sage hover:bg-well disabled:hover:bg-transparent"
 				disabled={proving.busy || !w.map}
 				onclick={go}
 			>
 				<FlagTriangleRight size={15} />
-				<span class="truncate"
-					>can be finished{answer.lucky ? ' with luck' : ''}, at most {counted(answer.steps, 'step')}</span
-				>
+				<span class="truncate">{says}</span>
 			</Hint>
 		{:else if answer.is === 'cannot'}
 			<Hint

@@ -44,8 +44,8 @@ const said: Record<string, (name: string) => string> = {
 	lay: (n) => `${n} was laid`,
 	lift: (n) => `${n} was lifted`,
 	skips: () => 'skipped the scene',
-	win: (n) => `won: ${n}`,
-	lose: (n) => `lost: ${n}`,
+	win: (n) => (n ? `won: ${n}` : 'won'),
+	lose: (n) => (n ? `lost: ${n}` : 'lost'),
 	read: (n) => `listened to ${n}`,
 }
 

@@ -1,4 +1,4 @@
-import type { CheckInfo, ExpectationInfo, ID, ParInfo, ReachInfo, StudyInfo } from '../core/types'
+import type { CheckInfo, ExpectationInfo, ID, ParInfo, Proof, ReachInfo, StudyInfo } from '../core/types'
 import type { Project } from '../project/project.svelte'
 
 /** How many ticks are looked ahead at once, and for how many milliseconds of a turn. */
@@ -29,6 +29,8 @@ export class Checking {
 	constructor(
 		private readonly project: Project,
 		private readonly waits: () => boolean,
+		/** What is known by then of a game that begins as a player's does. */
+		private readonly answers: (known: Proof) => void,
 	) {}
 
 	/** Somebody looks, until what is given back is called. */
@@ -78,6 +80,7 @@ export class Checking {
 		let study = this.project.ask('study', { from, ticks: slice })
 		while (!study.done && performance.now() < until) study = this.project.ask('study', { from, ticks: slice })
 		this.study = study
+		if (study.is && !from) this.answers(study)
 		if (study.is) this.expectations = this.project.ask('expectations', { ticks: 4 * slice })
 		if (this.parOf) {
 			const map = this.project.map(this.parOf)

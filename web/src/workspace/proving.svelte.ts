@@ -22,7 +22,7 @@ export class Proving {
 		/** Whether there is something else to do now. */
 		private readonly waits: () => boolean,
 	) {
-		this.checking = new Checking(project, waits)
+		this.checking = new Checking(project, waits, (known) => this.busy || (this.answer = known))
 	}
 
 	/** Asks anew, soon. */
