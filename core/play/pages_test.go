@@ -73,3 +73,15 @@ func FuzzPages(f *testing.F) {
 		}
 	})
 }
+
+// Scripts without spaces that want a dictionary end their lines where a zero-width space says that they may, which is not seen.
+func TestLinesEndAtZeroWidthSpaces(t *testing.T) {
+	words := strings.Repeat("ทะเล\u200b", 30)
+	p := play.PagesOf(words)
+	if p.Long != "" || len(p.Pages) == 0 || len(p.Pages[0]) < 2 {
+		t.Errorf("with marks it is %+v", p)
+	}
+	if p := play.PagesOf(strings.Repeat("ทะเล", 30)); p.Long == "" {
+		t.Error("without them it is not told that a word is longer than a line")
+	}
+}
