@@ -30,6 +30,9 @@ func SetGame(d *document.Document, key string, text *string) (Change, error) {
 	if at := document.ID(value.Word()); key == kind.GameBehind && at != "" && d.Maps.Get(at) == nil {
 		return Change{}, errors.New("that map is no longer there")
 	}
+	if with := document.ID(value.Word()); key == kind.GameWonWith && with != "" && d.Flags.Get(with) == nil && d.Kind(with) == nil {
+		return Change{}, errors.New("that is no longer there")
+	}
 	next, same := withValue(d.Project.GameValues, key, value, s.Default)
 	if same {
 		return Change{}, errors.New("it is like that already")

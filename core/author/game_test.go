@@ -30,7 +30,9 @@ func TestSetGame(t *testing.T) {
 		{kind.GameDark, text("1, 2, 3, 4, 5, 6, 7, 800"), "0 to 100", true},
 		{kind.GameBehind, text(string(sample.Pans)), `"` + string(sample.Pans) + `"`, false},
 		{kind.GameBehind, text("gonegonegone"), "no longer there", true},
-		{kind.GameGoal, text("sideways"), "reaching a goal", true},
+		{kind.GameGoal, text("sideways"), "is won by", true},
+		{kind.GameWonWith, text("gonegonegone"), "no longer there", true},
+		{kind.GameWonWith, text(string(sample.Lit)), `"` + string(sample.Lit) + `"`, false},
 		{kind.GameDay, nil, "0", false},
 		{"nothing", text("1"), "no setting", true},
 	} {

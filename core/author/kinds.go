@@ -144,6 +144,10 @@ func RemoveKind(d *document.Document, id document.ID) (Change, error) {
 	if at := slices.Index(d.Project.Pins, id); at >= 0 {
 		c.Do = append(c.Do, edit.Set(edit.Ref{Type: edit.TypeProject}, "pins", slices.Delete(slices.Clone(d.Project.Pins), at, at+1)))
 	}
+	if d.GameValue(kind.GameWonWith).Word() == string(id) {
+		next, _ := withValue(d.Project.GameValues, kind.GameWonWith, kind.Of(string(of.ID)), "")
+		c.Do = append(c.Do, edit.Set(edit.Ref{Type: edit.TypeProject}, "gameValues", next))
+	}
 	c.Do = append(c.Do, edit.Remove(edit.Ref{Type: edit.TypeKind, ID: id}))
 	if len(c.Do) > edit.MaxPrimitives {
 		return Change{}, fmt.Errorf("too many entities are of kind %s to change them in one step", k.Name)

@@ -54,6 +54,10 @@ func ofRules(d *document.Document, say func(Finding)) {
 	for _, r := range endless(d) {
 		rule(RuleEndless, r, "%s wakes itself again and again, by what it does: ask for something before.", Called(d, r))
 	}
+	by := d.GameValue(kind.GameGoal).Word()
+	if by == kind.GoalFlag {
+		asked[document.ID(d.GameValue(kind.GameWonWith).Word())] = true
+	}
 	uses := d.FlagUses()
 	for _, f := range d.FlagsByName() {
 		switch {
@@ -67,11 +71,14 @@ func ofRules(d *document.Document, say func(Finding)) {
 	for _, m := range d.Maps.All() {
 		for _, e := range m.Entities.All() {
 			acts := d.Acts(e)
-			ends, starts = ends || acts == kind.Goal, starts || acts == kind.Spawn || acts == kind.Hero
+			ends, starts = ends || by == kind.GoalWins && acts == kind.Goal || by == kind.GoalCollects && acts == kind.Collectible, starts || acts == kind.Spawn || acts == kind.Hero
 		}
 	}
+	ends = ends || by == kind.GoalFlag && d.Flags.Get(document.ID(d.GameValue(kind.GameWonWith).Word())) != nil
 	if starts && !ends && !wins {
-		say(Finding{What: NoGoal, Of: document.TypeProject, Text: "Nothing finishes the game yet: put a goal down, or let a rule win it."})
+		say(Finding{What: NoGoal, Of: document.TypeProject, Text: "Nothing finishes the game yet: " + map[string]string{
+			kind.GoalFlag: "choose under Game which flag wins it.", kind.GoalCollects: "put down what is to be collected.", kind.GoalGoesOn: "let a rule win it.", kind.GoalWins: "put a goal down, or let a rule win it.",
+		}[by]})
 	}
 }
 

@@ -49,6 +49,7 @@ const (
 	AsOn      = "on"      // a placing lies on it: a map, a layer
 	AsPlaced  = "placed"  // a placing put it down
 	AsHeard   = "heard"   // a sound is heard of it, or on it
+	AsWins    = "wins"    // the game is won by it
 )
 
 // Reference is one place where an object names another. All of them are told here
@@ -66,6 +67,13 @@ type Reference struct {
 func (d *Document) References(f func(Reference)) {
 	for _, pin := range d.Project.Pins {
 		f(Reference{By: Object{Type: TypeProject}, As: AsPinned, To: Object{Type: TypeKind, ID: pin}})
+	}
+	if with := ID(d.GameValue(kind.GameWonWith).Word()); with != "" {
+		to := TypeKind
+		if d.GameValue(kind.GameGoal).Word() == kind.GoalFlag {
+			to = TypeFlag
+		}
+		f(Reference{By: Object{Type: TypeProject}, As: AsWins, To: Object{Type: to, ID: with}})
 	}
 	for _, p := range d.Passages.All() {
 		p.references(f)

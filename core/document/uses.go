@@ -103,6 +103,8 @@ func (d *Document) use(r Reference) (Use, bool) {
 		u.What, u.Text = "carrier", fmt.Sprintf("%s, which travels along with %s", d.name(r.By), d.name(r.To))
 	case AsSetting:
 		u.What, u.Text = "setting", fmt.Sprintf("%s of %s", r.Setting, d.name(r.By))
+	case AsWins:
+		u.What, u.Text = "setting", "how the game is won"
 	default:
 		return u, false
 	}

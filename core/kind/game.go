@@ -9,6 +9,7 @@ const (
 	GameBehind     = "behind"
 	GameCredits    = "credits"
 	GameGoal       = "goal"
+	GameWonWith    = "wonWith"
 	GameMoves      = "moves"
 	GameDay        = "dayLasts"
 	GameBegins     = "dayBegins"
@@ -25,10 +26,12 @@ const (
 	GameShowGoals  = "showGoals"
 )
 
-// What GameGoal and GameMoves can be.
+// What GameGoal and GameMoves can be: by what a game is won, and what counts as a move.
 const (
 	GoalWins     = "wins"
 	GoalGoesOn   = "goesOn"
+	GoalCollects = "collects"
+	GoalFlag     = "flag"
 	MovesCells   = "cells"
 	MovesPresses = "presses"
 	MovesPushes  = "pushes"
@@ -50,7 +53,7 @@ var gameGroups = []struct {
 	keys []string
 }{
 	{"Title", []string{GameTitle, GameLine, GameBehind, GameCredits}},
-	{"From beginning to end", []string{GameGoal, GameChoose, GameMoves, GameSlots, GameKeeps}},
+	{"From beginning to end", []string{GameGoal, GameWonWith, GameChoose, GameMoves, GameSlots, GameKeeps}},
 	{"On the screen", []string{"showHearts", "showLives", "showPoints", "showCollected", "showItems", GameShowMoves, GameShowTime, "showClock", "showMap", GameShowGoals, "shown", GameShowPlaces, "heartTile", "lostTile", "livesTile", "collectedTile", "movesTile", "pointerTile"}},
 	{"What is said", []string{GameTextSpeed, "textPlace", "textSize", "textFont", "textColour", "textPaper", "textNames", "frameTile", GamePortraits}},
 	{"Day and night", []string{GameDay, GameBegins, GameDark, GameNight}},
@@ -69,6 +72,9 @@ func GameGroup(key string) string {
 // GameMatters says whether a setting of a game does anything, given what the others are.
 func GameMatters(key string, is func(key string) Datum) bool {
 	switch key {
+	case GameWonWith:
+		by := is(GameGoal).Word()
+		return by == GoalCollects || by == GoalFlag
 	case GameBegins, GameDark, GameNight, "showClock":
 		return is(GameDay).Thousandths() != 0
 	}
@@ -81,7 +87,8 @@ var OfGame = settings(
 	called("line below", written(GameLine, "A line below the title")),
 	called("picture behind", written(GameBehind, "The map that is seen behind the title; else where the game begins")),
 	called("credits", written(GameCredits, "Who made it; a line each")),
-	called("reaching a goal", chosen(GameGoal, GoalWins+"=wins the game, "+GoalGoesOn+"=is left to rules", "What a goal does that no rule waits for")),
+	called("is won by", chosen(GameGoal, GoalWins+"=reaching a goal, "+GoalCollects+"=collecting all, "+GoalFlag+"=a flag that is set, "+GoalGoesOn+"=rules alone", "What finishes the game, and a map that another one follows; rules can win it always")),
+	called("which", written(GameWonWith, "The flag that wins it; or which kind is to be collected, else whatever can be")),
 	called("choosing a map", chosen(GameChoose, "opened=of those that were opened, all=of all that follow each other, "+ChooseNever, "Which maps the title offers, where finishing one starts the next")),
 	called("a move is", chosen(GameMoves, MovesCells+"=each cell that is walked, "+MovesPresses+"=each press of use or jump, "+MovesPushes+"=each push of a block", "What is counted as a move")),
 	called("places to save", none("none", number(GameSlots, "3", "", 0, 9, "How many games can be kept beside each other"))),

@@ -6,6 +6,7 @@ import (
 	"azzel/core/kind"
 	"azzel/core/rules"
 	"azzel/core/world"
+	"slices"
 )
 
 // Round is what was counted since the hero began on the map that it is to finish: nothing of it is in a hash.
@@ -90,12 +91,38 @@ func (g *Game) concludes(how Over, says string) {
 	g.tell(map[Over]string{OverWon: rules.WordWin, OverLost: rules.WordLose, OverDone: rules.WordDone}[how], says)
 }
 
+// wins finishes the game, or a map that another one follows, when all is collected that is to be, or the flag is set that wins; what
+// is said about it is read before.
+func (g *Game) wins() {
+	b := &g.Stage.Book
+	m := g.Ground()
+	if g.Over != NotOver || m == nil || len(g.Lines) > 0 || g.Lost != NotLost || g.Held() || b.Flag < 0 && len(b.Collects) == 0 {
+		return
+	}
+	all := b.Flag >= 0 && g.bit(flagSlot(b.Flag))
+	if b.Flag < 0 {
+		some := false
+		all = !slices.ContainsFunc(b.Collects, func(r world.Ref) bool {
+			here := !m.Next || g.Stage.Thing(r).Map == m.Ref
+			some = some || here
+			return here && !g.Is(r, Taken)
+		}) && some
+	}
+	switch {
+	case !all:
+	case m.Next:
+		g.finishes(m)
+	default:
+		g.concludes(OverWon, "")
+	}
+}
+
 // reachesGoal has a goal do what no rule does of it.
 func (g *Game) reachesGoal(m *world.Ground, r world.Ref) {
 	switch h := (happening{on: rules.WordEnter, m: m.Ref, thing: r}); {
 	case g.waitedFor(h):
 		g.happen(h)
-	case m.Next:
+	case m.Next && g.Stage.Book.Flag < 0 && len(g.Stage.Book.Collects) == 0:
 		g.finishes(m)
 	case g.Stage.Book.GoalWins:
 		g.concludes(OverWon, "")

@@ -78,6 +78,7 @@ func (g *Game) Step(in Input) {
 		g.wait()
 	}
 	g.settle()
+	g.wins()
 	if g.last {
 		g.outOfMoves()
 	}

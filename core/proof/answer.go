@@ -56,5 +56,14 @@ func (s *Search) cannot() *Answer {
 			}
 		}
 	}
+	for _, r := range s.st.Book.Collects {
+		if !s.may.taken[r] {
+			a.By, a.Why = r, s.st.Thing(r).Name+" cannot be collected"
+			return a
+		}
+	}
+	if f := s.st.Book.Flag; f >= 0 {
+		a.Why = s.st.Doc.Flags.Get(s.st.Flags[f]).Name + " can never be set"
+	}
 	return a
 }

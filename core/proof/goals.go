@@ -10,13 +10,17 @@ import (
 )
 
 // Goals are the things by which a game is finished: goals on maps that no other map follows,
-// or any, where all are followed.
+// or any, where all are followed; none where something else wins it.
 func Goals(st *world.Stage) (out []world.Ref) {
+	if otherwise(st) {
+		return nil
+	}
 	var followed []world.Ref
 	for r := range st.Things {
 		t := &st.Things[r]
 		switch {
 		case t.Acts != kind.Goal || t.Absent && !brought(st, world.Ref(r)) || st.Grounds[t.Map].Template:
+		case !st.Grounds[t.Map].Next && !st.Book.GoalWins:
 		case st.Grounds[t.Map].Next:
 			followed = append(followed, world.Ref(r))
 		default:
@@ -29,9 +33,50 @@ func Goals(st *world.Stage) (out []world.Ref) {
 	return out
 }
 
-// wins reports whether a rule can win the game.
+// otherwise reports whether a game is won by what was collected, or by a flag.
+func otherwise(st *world.Stage) bool {
+	return st.Book.Flag >= 0 || len(st.Book.Collects) > 0
+}
+
+// goalless says why nothing finishes a game.
+func goalless(st *world.Stage) string {
+	switch st.Doc.GameValue(kind.GameGoal).Word() {
+	case kind.GoalFlag:
+		return "no flag is chosen yet that wins it"
+	case kind.GoalCollects:
+		return "there is nothing to collect yet"
+	case kind.GoalGoesOn:
+		return "no rule wins it yet"
+	}
+	return "there is no goal yet"
+}
+
+// aims takes over what the game is won by besides goals and rules.
+func (f *May) aims(set func(*bool)) {
+	b := &f.st.Book
+	if !otherwise(f.st) {
+		return
+	}
+	for m, g := range f.st.Grounds {
+		some := false
+		so := b.Flag >= 0 && f.yes[b.Flag] || b.Flag < 0 && !slices.ContainsFunc(b.Collects, func(r world.Ref) bool {
+			here := !g.Next || f.st.Thing(r).Map == world.Ref(m)
+			some = some || here
+			return here && !f.taken[r]
+		}) && some
+		switch {
+		case !so || !f.arrived[m]:
+		case g.Next:
+			set(&f.done[m])
+		default:
+			set(&f.won)
+		}
+	}
+}
+
+// wins reports whether a rule can win the game, or what it is set to be won by.
 func wins(st *world.Stage) bool {
-	return slices.ContainsFunc(st.Rules, func(rule *document.Rule) bool {
+	return otherwise(st) || slices.ContainsFunc(st.Rules, func(rule *document.Rule) bool {
 		tree, is := rules.TreeOf(rule), false
 		rules.Each(slices.Concat(tree.Then, tree.Otherwise), func(n *rules.Node) { is = is || n.Word == rules.WordWin || n.Word == rules.WordFinish })
 		return is && !rule.Off

@@ -68,10 +68,10 @@ func NewFrom(st *world.Stage, start func() (*play.Game, error)) *Search {
 	}
 	s.goals = Goals(st)
 	if len(s.goals) == 0 && !wins(st) {
-		s.out = &Answer{Is: Nothing, Why: "there is no goal yet", By: world.None}
+		s.out = &Answer{Is: Nothing, Why: goalless(st), By: world.None}
 		return s
 	}
-	s.hops = hops(st, s.goals)
+	s.hops = hops(st, slices.Concat(s.goals, st.Book.Collects))
 	if g.Tick == 0 {
 		s.may = begin(st, g.Hero().Map, g.HeroCell())
 	} else {

@@ -28,6 +28,7 @@ func (f *May) always(set func(*bool)) {
 		}
 		f.wakeAll(rules.Happening{Word: rules.WordNoneLeft, At: document.Object{Type: document.TypeKind, ID: k.ID}}, world.None, set)
 	}
+	f.aims(set)
 	for m, done := range f.done {
 		if done {
 			f.wakeAll(rules.Happening{Word: rules.WordDone, At: document.Object{Type: document.TypeMap, ID: f.st.Grounds[m].ID}}, world.None, set)

@@ -1,6 +1,7 @@
 package world
 
 import (
+	"azzel/core/document"
 	"azzel/core/kind"
 	"azzel/core/rules"
 	"slices"
@@ -10,6 +11,10 @@ import (
 type Rulebook struct {
 	// GoalWins tells that a goal that no rule waits for wins the game.
 	GoalWins bool
+	// Collects are the things of which all are to be collected to win, by their numbers; Flag is the one that wins when it is set, and
+	// None for none.
+	Collects []Ref
+	Flag     Ref
 	// Moves is what counts as a move, and Counts whether they are counted on all maps.
 	Moves  string
 	Counts bool
@@ -28,6 +33,7 @@ func (s *Stage) takeRulebook(before *Stage) {
 	d := s.Doc
 	b := &s.Book
 	b.GoalWins, b.Moves, b.Night = d.GameValue(kind.GameGoal).Word() == kind.GoalWins, d.GameValue(kind.GameMoves).Word(), d.GameValue(kind.GameNight).Word()
+	s.takeAims()
 	b.Dark = d.GameValue(kind.GameDark).Counts()
 	if b.Day = d.GameValue(kind.GameDay).Thousandths() * TicksPerSecond / 1_000_000; b.Day > 0 {
 		b.Begins = b.Day * (d.GameValue(kind.GameBegins).Thousandths() / 1000) / hours
@@ -39,6 +45,23 @@ func (s *Stage) takeRulebook(before *Stage) {
 	}
 	for _, r := range s.Rules {
 		b.Hours = b.Hours || !r.Off && slices.ContainsFunc(rules.TreeOf(r).When, func(n *rules.Node) bool { return n.Word == rules.WordHour })
+	}
+}
+
+// takeAims reads by what the game is won besides goals and rules.
+func (s *Stage) takeAims() {
+	by, with := s.Doc.GameValue(kind.GameGoal).Word(), s.Doc.GameValue(kind.GameWonWith).Word()
+	s.Book.Flag = None
+	switch by {
+	case kind.GoalFlag:
+		s.Book.Flag = s.FlagOf(document.ID(with))
+	case kind.GoalCollects:
+		for r := range s.Things {
+			t := &s.Things[r]
+			if t.Acts == kind.Collectible && t.Doing.By == None && !s.Grounds[t.Map].Template && (with == "" || t.Kind == with) {
+				s.Book.Collects = append(s.Book.Collects, Ref(r))
+			}
+		}
 	}
 }
 

@@ -1,13 +1,14 @@
 <script lang="ts">
 	import Monitor from '@lucide/svelte/icons/monitor'
 	import Smartphone from '@lucide/svelte/icons/smartphone'
-	import type { Detail, ID } from '../core/types'
+	import type { Detail } from '../core/types'
 	import SettingRow from '../entities/SettingRow.svelte'
 	import EntityPart from '../entities/EntityPart.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 	import CourseList from './CourseList.svelte'
 	import DayCurve from './DayCurve.svelte'
 	import GameFrame from './GameFrame.svelte'
+	import NamedRow from './NamedRow.svelte'
 	import GameWordList from './GameWordList.svelte'
 	import SoundList from './SoundList.svelte'
 	import ScreenCounters from './ScreenCounters.svelte'
@@ -20,6 +21,11 @@
 	})
 	const groups = $derived([...new Set(details.map((d) => d.group))])
 	let phone = $state(false)
+	const byFlag = $derived(details.find((d) => d.key === 'goal')?.value === 'flag')
+	/** What the game can be won with. */
+	const winning = $derived(
+		byFlag ? w.project.head.flags : w.project.head.kinds.filter((k) => k.counted),
+	)
 	const maps = $derived(w.project.head.maps.filter((m) => !m.template))
 
 	const set = (d: Detail, value: string | null) => w.project.try('setGame', { key: d.key, value })
@@ -35,17 +41,9 @@
 			<EntityPart title={group} open>
 				{#each details.filter((d) => d.group === group) as d (d.key)}
 					{#if d.key === 'behind'}
-						<label class="flex min-h-7 items-center gap-1.5" title={d.help}>
-							<span class="w-[84px] shrink-0 leading-tight {d.differs ? 'font-semibold' : 'text-dim'}">{d.name}</span>
-							<select
-								class="field min-w-0 grow"
-								value={maps.some((m) => m.id === d.value) ? d.value : ''}
-								onchange={(e) => set(d, (e.currentTarget.value as ID) || null)}
-							>
-								<option value="">where the game begins</option>
-								{#each maps as m (m.id)}<option value={m.id}>{m.name}</option>{/each}
-							</select>
-						</label>
+						<NamedRow detail={d} all={maps} none="where the game begins" set={(id) => set(d, id)} />
+					{:else if d.key === 'wonWith'}
+						<NamedRow detail={d} all={winning} none={byFlag ? 'none chosen yet' : 'whatever there is'} set={(id) => set(d, id)} />
 					{:else if long.includes(d.key)}
 						<label class="flex flex-col gap-0.5" title={d.help}>
 							<span class="leading-tight {d.differs ? 'font-semibold' : 'text-dim'}">{d.name}</span>
