@@ -6,7 +6,9 @@ import (
 	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/grid"
+	"fmt"
 	"slices"
+	"strings"
 )
 
 // Finding is something that a designer should know of.
@@ -42,38 +44,49 @@ type Sort struct {
 
 // The sorts that are found here, besides those of chart.
 const (
-	InWall       = "in a wall"
-	Outside      = "outside"
-	OnEachOther  = "on each other"
-	NoGround     = "no ground"
-	SpawnHurts   = "spawn hurts"
-	NothingSolid = "nothing solid"
-	Unpainted    = "unpainted"
-	TilesGone    = "tiles gone"
-	EmptyLayer   = "empty layer"
-	StarsOrder   = "stars out of order"
-	FewMoves     = "fewer moves than stars"
-	DiagonalGap  = "diagonal gap"
-	LongWord     = "long word"
-	TextRuns     = "text runs on"
-	NotSaid      = "not said"
-	RuleDraft    = "rule draft"
-	RuleGone     = "rule names what is gone"
-	RuleEmpty    = "rule does nothing"
-	RuleEndless  = "rules without end"
-	PlainName    = "plain name"
-	FlagUnused   = "flag unused"
-	FlagNever    = "flag never set"
-	NoGoal       = "no goal"
+	InWall         = "in a wall"
+	Outside        = "outside"
+	OnEachOther    = "on each other"
+	NoGround       = "no ground"
+	SpawnHurts     = "spawn hurts"
+	NothingSolid   = "nothing solid"
+	Unpainted      = "unpainted"
+	TilesGone      = "tiles gone"
+	EmptyLayer     = "empty layer"
+	StarsOrder     = "stars out of order"
+	FewMoves       = "fewer moves than stars"
+	DiagonalGap    = "diagonal gap"
+	Pocket         = "pocket"
+	OpenEdge       = "open edge"
+	LoneCell       = "lone cell"
+	MissingForms   = "missing forms"
+	UnevenTeams    = "uneven teams"
+	NothingToBuild = "nothing to build on"
+	LongWord       = "long word"
+	HardToRead     = "hard to read"
+	TextRuns       = "text runs on"
+	NotSaid        = "not said"
+	RuleDraft      = "rule draft"
+	RuleGone       = "rule names what is gone"
+	RuleEmpty      = "rule does nothing"
+	RuleEndless    = "rules without end"
+	RuleUndoes     = "rule takes back"
+	PlainName      = "plain name"
+	FlagUnused     = "flag unused"
+	FlagNever      = "flag never set"
+	NoGoal         = "no goal"
 	// What the proof finds.
 	CannotFinish = "cannot be finished"
 	Trap         = "stuck for good"
 	NeverMap     = "map never come to"
 	NeverThing   = "thing never come to"
 	NeverRule    = "rule never runs"
+	NeverStep    = "step never runs"
 	Refuted      = "expectation refuted"
 	// Parted is a recording that goes otherwise than it did.
 	Parted = "recording goes otherwise"
+	// PinGone is a pin from which nobody can go on.
+	PinGone = "pin gone"
 )
 
 // Groups are the headings of findings.
@@ -101,6 +114,8 @@ var Sorts = []Sort{
 	{NeverMap, "A map that nobody comes to", document.Matters, groupFinish, ""},
 	{NeverThing, "Something that nobody comes to", document.Matters, groupFinish, ""},
 	{NeverRule, "A rule that can never run", document.Matters, groupFinish, ""},
+	{NeverStep, "A part of a rule that can never run", document.Matters, groupFinish, ""},
+	{PinGone, "A pin that cannot be gone on from", document.Matters, groupFinish, takesAway},
 	{chart.LeadsNot, "An exit that leads nowhere", document.Stops, groupWays, ""},
 	{chart.NoWayIn, "A map without a way in", document.Stops, groupWays, ""},
 	{chart.NoStart, "A map without a spawn", document.Stops, groupWays, ""},
@@ -129,14 +144,22 @@ var Sorts = []Sort{
 	{TilesGone, "Tiles whose tileset is gone", document.Matters, groupMaps, ""},
 	{Unpainted, "Cells that are not painted", document.Noted, groupMaps, ""},
 	{DiagonalGap, "Gaps between walls that meet at a corner", document.Noted, groupMaps, ""},
+	{OpenEdge, "A gap in the walls around a map", document.Noted, groupMaps, ""},
+	{Pocket, "Ground that is shut in", document.Noted, groupMaps, ""},
+	{LoneCell, "A single cell of a material", document.Noted, groupMaps, ""},
+	{MissingForms, "A material that lacks forms", document.Noted, groupMaps, ""},
+	{UnevenTeams, "Teams with uneven places to begin", document.Matters, groupMaps, ""},
+	{NothingToBuild, "Waves, and nothing to build on", document.Noted, groupMaps, ""},
 	{EmptyLayer, "A layer with nothing on it", document.Noted, groupMaps, takesAway},
 	{RuleDraft, "A rule whose text cannot be read", document.Stops, groupRules, ""},
 	{RuleEndless, "Rules that wake each other without end", document.Stops, groupRules, ""},
+	{RuleUndoes, "Rules that take back what the other does", document.Matters, groupRules, ""},
 	{RuleGone, "A rule that names what was removed", document.Matters, groupRules, ""},
 	{RuleEmpty, "A rule that does nothing", document.Noted, groupRules, takesAway},
 	{FlagNever, "A flag that is asked for and never set", document.Matters, groupRules, ""},
 	{FlagUnused, "A flag that nothing uses", document.Noted, groupRules, takesAway},
 	{PlainName, "A rule that names something by a number", document.Noted, groupRules, ""},
+	{HardToRead, "Letters that cannot be told from their ground", document.Matters, groupTexts, ""},
 	{LongWord, "A word that is longer than a line", document.Matters, groupTexts, ""},
 	{NotSaid, "A text that a language lacks", document.Noted, groupTexts, ""},
 	{TextRuns, "A text that goes on with another page", document.Noted, groupTexts, ""},
@@ -167,12 +190,16 @@ func Matters(p *document.Project, what string) string {
 type Checker struct {
 	maps map[document.ID]*looked
 	d    *document.Document
+	// lacks is how many forms materials lack.
+	lacks map[*document.Material]int
 }
 
 // looked is what was found on a map alone.
 type looked struct {
 	of  *document.Map
 	out []Finding
+	// edges are the cells beyond its walls’ gaps, where another map could lie.
+	edges []grid.Point
 }
 
 // Find lists all that is wrong with a project: what matters most first, then by the order of Sorts. What is not looked for is left
@@ -199,15 +226,35 @@ func (c *Checker) Find(ch *chart.Chart, more ...Finding) []Finding {
 		if l == nil || l.of != m {
 			l = &looked{of: m}
 			onMap(d, ch.Solids(), m, func(f Finding) { l.out = append(l.out, f) })
+			l.edges = edges(d, ch.Solids(), m)
 			c.maps[m.ID] = l
 		}
 		all = append(all, l.out...)
+		all = append(all, open(ch, m, l.edges)...)
 	}
 	say := func(f Finding) { all = append(all, f) }
 	ofRules(d, say)
+	ofUndoing(d, say)
 	ofTexts(d, say)
+	c.ofLooks(d, say)
 	all = append(all, more...)
 	return sorted(d, all)
+}
+
+// open are the gaps in the walls around a map beyond which no other lies.
+func open(ch *chart.Chart, m *document.Map, edges []grid.Point) []Finding {
+	n, first := 0, grid.Point{}
+	for _, p := range edges {
+		if o, _, _ := ch.Beyond(m, p); o == nil {
+			if n++; n == 1 {
+				first = grid.Point{X: min(max(p.X, m.Bounds.X), m.Bounds.X+m.Bounds.W-1), Y: min(max(p.Y, m.Bounds.Y), m.Bounds.Y+m.Bounds.H-1)}
+			}
+		}
+	}
+	if n == 0 {
+		return nil
+	}
+	return []Finding{{What: OpenEdge, Of: document.TypeMap, Map: m.ID, ID: m.ID, At: &first, Text: fmt.Sprintf("The walls around %s have a gap where nothing follows: %s at its edge.", m.Name, strings.ToLower(cellsOf(n)))}}
 }
 
 func sorted(d *document.Document, all []Finding) []Finding {

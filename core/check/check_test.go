@@ -9,6 +9,7 @@ import (
 	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/kind"
+	"azzel/core/material"
 	"azzel/core/rules"
 	"azzel/core/sample"
 	"fmt"
@@ -32,6 +33,14 @@ func found(d *document.Document, what string) (out []check.Finding) {
 func thing(id document.ID, k string, x, y int, values ...kind.Value) edit.Primitive {
 	return edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: id},
 		document.Entity{ID: id, Layer: sample.Entities, Kind: k, Name: "Odd " + k, Facing: document.Down, X: x, Y: y, W: 16, H: 16, Values: values})
+}
+
+func team(name string) kind.Value { return kind.Value{Key: "team", Value: kind.Of(name)} }
+
+// lime is a material with a tile for one form alone.
+func lime() edit.Primitive {
+	return edit.Insert(edit.Ref{Type: edit.TypeMaterial, ID: "limelimelime"}, document.Material{ID: "limelimelime", Name: "Lime", Number: 7, By: material.ByBoth,
+		Tiles: []material.Tile{{Cell: cells.TileCell(1, 1), Form: 255, Odds: 1}}})
 }
 
 func region(of grid.Rect) *grid.Region {
@@ -98,6 +107,14 @@ func TestEverySortIsFoundAndMended(t *testing.T) {
 			d = sample.With(d, edit.Set(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: sample.Door}, "name", "Door 17"))
 			return rule(t, d, "when\n\tthe hero uses Switch\nthen\n\topen \"Door 17\"\n")
 		}, "names Door 17", false},
+		{check.Pocket, do(sample.Paint(sample.Quay, sample.Things, region(grid.Rect{X: 12, Y: 6, W: 3, H: 3}), sample.Wall), sample.Paint(sample.Quay, sample.Things, region(grid.Rect{X: 13, Y: 7, W: 1, H: 1}), 0)), "shut in by walls", false},
+		{check.OpenEdge, do(sample.Paint(sample.Quay, sample.Things, region(grid.Rect{X: 0, Y: 0, W: 20, H: 1}), sample.Wall), sample.Paint(sample.Quay, sample.Things, region(grid.Rect{X: 0, Y: 5, W: 1, H: 1}), 0)), "one cell at its edge", false},
+		{check.LoneCell, do(lime(), sample.Paint(sample.Quay, sample.Ground, region(grid.Rect{X: 4, Y: 4, W: 1, H: 1}), cells.MaterialCell(7, 0)), sample.Paint(sample.Quay, sample.Ground, region(grid.Rect{X: 8, Y: 4, W: 2, H: 1}), cells.MaterialCell(7, 0))), "A single cell of a material on the layer", false},
+		{check.MissingForms, do(lime()), "Lime lacks 46 of its 47 forms", false},
+		{check.UnevenTeams, do(thing("redspawnreds", kind.Spawn, 64, 64, team("red")), thing("redspawntwos", kind.Spawn, 96, 64, team("red")), thing("bluespawnblu", kind.Spawn, 128, 64, team("blue"))), "one team has 2 places to begin, and another 1", false},
+		{check.NothingToBuild, do(thing("entryentryen", kind.LaneEntry, 64, 64)), "no place to build on", false},
+		{check.HardToRead, do(edit.Set(edit.Ref{Type: edit.TypeProject}, "gameValues", []kind.Value{{Key: "textColour", Value: kind.Of("#777777")}, {Key: "textPaper", Value: kind.Of("#999999")}})), "contrast of 1.5 to 1", false},
+		{check.RuleUndoes, ruled("when\n\tthe hero uses Switch\nthen\n\topen Door\n", "when\n\tthe hero uses Switch\nthen\n\tshut Door\n"), "takes back what", false},
 		{check.FlagUnused, plain, "Nothing uses the flag Lit", true},
 		{check.FlagNever, ruled("when\n\tthe hero uses Switch\nif\n\tFlag is set\nthen\n\topen Door\n"), "no rule sets it", false},
 		{check.NoGoal, plain, "Nothing finishes the game", false},
@@ -157,6 +174,45 @@ func TestFindingsMatterAsTheProjectSays(t *testing.T) {
 	}
 	if _, err := check.Mend(d, check.Finding{What: check.InWall, Map: sample.Quay, ID: "gonegonegone"}); err == nil {
 		t.Error("what is gone is mended")
+	}
+}
+
+// On the chart a finding is as serious as the project says, and not drawn where it is silenced.
+func TestOnTheChart(t *testing.T) {
+	d := sample.World()
+	d = sample.With(d, thing("unusedunused", kind.Arrival, 64, 64))
+	on := func() (out []chart.Finding) {
+		for _, f := range check.OnChart(d.Project, chart.New(d, nil).Findings()) {
+			if f.What == chart.Unused {
+				out = append(out, f)
+			}
+		}
+		return out
+	}
+	if all := on(); len(all) != 1 || all[0].Serious {
+		t.Fatalf("there is %+v", all)
+	}
+	for _, as := range document.Severities {
+		choose, err := check.Choose(d, chart.Unused, as)
+		if err != nil {
+			t.Fatal(err)
+		}
+		d = sample.With(d, choose.Do...)
+		if all := on(); (len(all) == 0) != (as == document.Ignored) || len(all) > 0 && all[0].Serious != (as == document.Stops) {
+			t.Errorf("%s: %+v", as, all)
+		}
+	}
+	choose, err := check.Choose(d, chart.Unused, document.Stops)
+	if err != nil {
+		t.Fatal(err)
+	}
+	d = sample.With(d, choose.Do...)
+	silent, err := check.Silence(d, document.Silence{What: chart.Unused, Map: sample.Quay, ID: "unusedunused"}, true)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if d = sample.With(d, silent.Do...); len(on()) > 0 {
+		t.Errorf("what is silenced is drawn: %+v", on())
 	}
 }
 

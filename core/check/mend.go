@@ -31,6 +31,11 @@ func Mend(d *document.Document, f Finding) (author.Change, error) {
 			return author.Change{}, gone
 		}
 		return author.Change{Label: edit.Label{Text: "Removed a flag that nothing uses"}, Do: []edit.Primitive{edit.Remove(edit.Ref{Type: edit.TypeFlag, ID: f.ID})}}, nil
+	case PinGone:
+		if d.Pins.Get(f.ID) == nil {
+			return author.Change{}, gone
+		}
+		return author.Change{Label: edit.Label{Text: "Removed a pin whose map is gone"}, Do: []edit.Primitive{edit.Remove(edit.Ref{Type: edit.TypePin, ID: f.ID})}}, nil
 	case EmptyLayer:
 		if m == nil || m.Layers.Get(f.ID) == nil {
 			return author.Change{}, gone

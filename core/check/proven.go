@@ -37,6 +37,9 @@ func Proven(s *proof.Study) (out []Finding) {
 		case proof.NeverRule:
 			r := st.Rules[n.Rule]
 			out = append(out, Finding{What: NeverRule, Of: document.TypeRule, ID: r.ID, Text: fmt.Sprintf("%s can never run: what it waits for, or asks, never comes about.", Called(st.Doc, r))})
+		case proof.NeverStep:
+			r := st.Rules[n.Rule]
+			out = append(out, Finding{What: NeverStep, Of: document.TypeRule, ID: r.ID, Text: fmt.Sprintf("A part of %s can never run: “%s”.", Called(st.Doc, r), proof.Says(st, n))})
 		default:
 			t := st.Thing(n.Thing)
 			out = append(out, at(n.Thing, Finding{What: NeverThing, Text: fmt.Sprintf("Nobody ever comes to %s on %s.", t.Name, st.Grounds[t.Map].Name)}))

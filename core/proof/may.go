@@ -19,16 +19,17 @@ type May struct {
 	st *world.Stage
 	// reached are the cells that the hero's middle could be in, by map.
 	reached []cellSet
-	yes, no []bool // what flags could be
-	taken   []bool // things that could be had
-	opened  []bool // what could come to be open, or on
-	shuts   []bool // what could come to be shut, or off
-	away    []bool // what could be taken away
-	ran     []bool // rules that could have begun
-	beaten  []bool // what rules could defeat
-	turns   []bool // layers that could lie otherwise than at first
-	won     bool   // a rule could win the game
-	done    []bool // which maps could be finished, by their numbers
+	yes, no []bool               // what flags could be
+	taken   []bool               // things that could be had
+	opened  []bool               // what could come to be open, or on
+	shuts   []bool               // what could come to be shut, or off
+	away    []bool               // what could be taken away
+	ran     []bool               // rules that could have begun
+	came    map[document.ID]bool // parts of rules that could have been come to
+	beaten  []bool               // what rules could defeat
+	turns   []bool               // layers that could lie otherwise than at first
+	won     bool                 // a rule could win the game
+	done    []bool               // which maps could be finished, by their numbers
 	// least and most are what counters could be; added are the parts of rules that have added what they do once.
 	least, most []int64
 	added       []document.ID
@@ -114,7 +115,7 @@ func begin(st *world.Stage, m world.Ref, from grid.Point) *May {
 // facts are none yet.
 func facts(st *world.Stage) *May {
 	f := &May{st: st, yes: make([]bool, len(st.Flags)), no: make([]bool, len(st.Flags)), taken: make([]bool, len(st.Things)),
-		opened: make([]bool, len(st.Things)), shuts: make([]bool, len(st.Things)), away: make([]bool, len(st.Things)), ran: make([]bool, len(st.Rules)), beaten: make([]bool, len(st.Things)), turns: make([]bool, len(st.Sheets)), arrived: make([]bool, len(st.Grounds)), done: make([]bool, len(st.Grounds)), shut: map[world.Ref][]spot{},
+		opened: make([]bool, len(st.Things)), shuts: make([]bool, len(st.Things)), away: make([]bool, len(st.Things)), ran: make([]bool, len(st.Rules)), beaten: make([]bool, len(st.Things)), turns: make([]bool, len(st.Sheets)), arrived: make([]bool, len(st.Grounds)), done: make([]bool, len(st.Grounds)), shut: map[world.Ref][]spot{}, came: map[document.ID]bool{},
 		least: make([]int64, len(st.Counters)), most: make([]int64, len(st.Counters))}
 	for _, g := range st.Grounds {
 		f.reached = append(f.reached, newCells(g.Bounds))

@@ -1,10 +1,12 @@
 package proof
 
 import (
+	"azzel/core/document"
 	"azzel/core/kind"
 	"azzel/core/rules"
 	"azzel/core/world"
 	"slices"
+	"strings"
 )
 
 // What can never be come to.
@@ -13,6 +15,7 @@ const (
 	NeverExit  = "exit"
 	NeverMap   = "map"
 	NeverRule  = "rule"
+	NeverStep  = "step"
 )
 
 // Never is something that no player can come to, whatever is done.
@@ -20,6 +23,8 @@ type Never struct {
 	What string
 	// Map is that of a thing, or one that is never come to; Thing and Rule are None for nothing.
 	Map, Thing, Rule world.Ref
+	// Part is the first of a rule that never runs, where others do.
+	Part document.ID
 }
 
 // reachedKinds are what a player wants to come to, and from how many cells away that counts: what is used is used from beside it.
@@ -64,9 +69,46 @@ func never(st *world.Stage, from []*May) (out []Never) {
 		tree := rules.TreeOf(rule)
 		if len(tree.When) > 0 && !any(func(f *May) bool { return f.ran[r] }) && len(tree.Then) > 0 && len(tree.Otherwise) == 0 {
 			out = append(out, Never{What: NeverRule, Map: world.None, Thing: world.None, Rule: world.Ref(r)})
+			continue
+		}
+		if !any(func(f *May) bool { return f.ran[r] }) {
+			continue
+		}
+		came := func(id document.ID) bool { return any(func(f *May) bool { return f.came[id] }) }
+		if part := left(append(slices.Clone(tree.Then), tree.Otherwise...), came); part != "" {
+			out = append(out, Never{What: NeverStep, Map: world.None, Thing: world.None, Rule: world.Ref(r), Part: part})
 		}
 	}
 	return out
+}
+
+// left is the first of some steps, or of those in them, that is never come to; empty for none.
+func left(all []*rules.Node, came func(document.ID) bool) document.ID {
+	for _, n := range all {
+		if !came(n.ID) {
+			return n.ID
+		}
+		for _, within := range [][]*rules.Node{n.Then, n.Otherwise} {
+			if part := left(within, came); part != "" {
+				return part
+			}
+		}
+	}
+	return ""
+}
+
+// Says is the line of a rule that is never come to.
+func Says(st *world.Stage, n Never) string {
+	for _, l := range rules.Lines(st.Doc, st.Rules[n.Rule]) {
+		if l.Part == n.Part {
+			var words []string
+			for _, s := range l.Words {
+				words = append(words, s.Text)
+			}
+			return strings.Join(words, " ")
+		}
+	}
+	return ""
 }
 
 // CutOff lists what could be come to before, is there still, and could not be come to any more after, by its number before.

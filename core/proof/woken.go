@@ -229,6 +229,7 @@ func (f *May) targets(n *rules.Node, it world.Ref) (out []world.Ref) {
 // does takes over what steps could bring about; alone are those that are done once in a game.
 func (f *May) does(all []*rules.Node, it world.Ref, alone bool, set func(*bool)) {
 	for _, n := range all {
+		f.came[n.ID] = true
 		switch n.Word {
 		case rules.WordWhether, rules.WordAsLong:
 			could, fails := f.could(n.If, it)

@@ -3,6 +3,7 @@ package session
 import (
 	"azzel/core/author"
 	"azzel/core/chart"
+	"azzel/core/check"
 	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/kind"
@@ -124,7 +125,7 @@ func (s *Session) chart() ChartInfo {
 	for _, m := range s.doc().MapsInOrder() {
 		places = append(places, Placed{m.ID, c.Place(m.ID)})
 	}
-	return ChartInfo{places, append([]chart.Seam{}, c.Seams()...), append([]chart.Finding{}, c.Findings()...), c.Returning()}
+	return ChartInfo{places, append([]chart.Seam{}, c.Seams()...), check.OnChart(s.doc().Project, c.Findings()), c.Returning()}
 }
 
 // mapProperties are what maps have of the designer's own, as a person reads it.

@@ -52,6 +52,11 @@ func (s *Session) provenFindings() (out []check.Finding) {
 			out = append(out, check.Finding{What: check.Parted, Of: document.TypeRecording, ID: r.ID, Text: fmt.Sprintf("The recording %s goes otherwise now, after %d.%d s.", r.Name, at/10, at%10)})
 		}
 	}
+	for _, pin := range s.doc().Pins.All() {
+		if s.doc().Maps.Get(pin.Moment.Hero.Map) == nil {
+			out = append(out, check.Finding{What: check.PinGone, Of: document.TypePin, ID: pin.ID, Text: fmt.Sprintf("Nobody can go on from the pin %s: its map is gone.", pin.Name)})
+		}
+	}
 	for _, e := range s.doc().Project.Expectations {
 		if x := s.expecting[e.ID]; x != nil && x.stage == s.stage() && x.says == e && x.verdict != nil && x.verdict.Is == proof.Refuted {
 			out = append(out, check.Finding{What: check.Refuted, Of: document.TypeProject, ID: e.ID, Text: "What is expected does not hold: " + spoken(e) + "."})
