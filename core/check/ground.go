@@ -6,6 +6,7 @@ import (
 	"azzel/core/grid"
 	"azzel/core/kind"
 	"fmt"
+	"slices"
 )
 
 // maxEdges is how many open cells of a map's edge are remembered; with more it is not closed on purpose.
@@ -13,9 +14,9 @@ const maxEdges = 64
 
 // shut finds free ground that nobody can come to, seen from above: connected cells that walls close in and on which nothing lies. Where
 // layers come and go, or the edge is touched, it could be open.
-func shut(solids *document.Solids, m *document.Map, at func(what string, p grid.Point, text string, args ...any)) {
+func shut(solid []bool, m *document.Map, at func(what string, p grid.Point, text string, args ...any)) {
 	b := m.Bounds
-	if b.W*b.H > 1<<18 || !solids.Any(m) {
+	if solid == nil {
 		return
 	}
 	for _, l := range m.LayersInOrder() {
@@ -23,42 +24,43 @@ func shut(solids *document.Solids, m *document.Map, at func(what string, p grid.
 			return
 		}
 	}
-	solid := solids.Region(m)
 	lie := &grid.Region{}
 	for _, e := range m.Entities.All() {
 		box := e.Box(m)
 		lie.AddRect(grid.Rect{X: box.X - 1, Y: box.Y - 1, W: box.W + 2, H: box.H + 2}.Intersect(b))
 	}
-	seen := make([]bool, b.W*b.H)
-	var todo []grid.Point
+	seen, lies := slices.Clone(solid), flat(lie, b)
+	var todo []int
 	pockets, all, first := 0, 0, grid.Point{}
 	for i := range seen {
-		from := grid.Point{X: b.X + i%b.W, Y: b.Y + i/b.W}
-		if seen[i] || solid.Has(from) {
+		if seen[i] {
 			continue
 		}
-		seen[i], todo = true, append(todo[:0], from)
+		seen[i], todo = true, append(todo[:0], i)
 		size, open := 0, false
 		for len(todo) > 0 {
-			p := todo[len(todo)-1]
+			k := todo[len(todo)-1]
 			todo = todo[:len(todo)-1]
 			size++
-			open = open || lie.Has(p)
-			for _, way := range document.Facings {
-				dx, dy := way.Step()
-				q := grid.Point{X: p.X + dx, Y: p.Y + dy}
-				if !b.Contains(q) {
-					open = true
-					continue
+			x, y := k%b.W, k/b.W
+			if open = open || lies[k] || x == 0 || y == 0 || x == b.W-1 || y == b.H-1; x == 0 || y == 0 || x == b.W-1 || y == b.H-1 {
+				for _, way := range document.Facings {
+					dx, dy := way.Step()
+					if to := k + dx + dy*b.W; (grid.Rect{W: b.W, H: b.H}).Contains(grid.Point{X: x + dx, Y: y + dy}) && !seen[to] {
+						seen[to], todo = true, append(todo, to)
+					}
 				}
-				if k := (q.Y-b.Y)*b.W + q.X - b.X; !seen[k] && !solid.Has(q) {
-					seen[k], todo = true, append(todo, q)
+				continue
+			}
+			for _, to := range [...]int{k - 1, k + 1, k - b.W, k + b.W} {
+				if !seen[to] {
+					seen[to], todo = true, append(todo, to)
 				}
 			}
 		}
 		if !open {
 			if pockets++; pockets == 1 {
-				first = from
+				first = grid.Point{X: b.X + i%b.W, Y: b.Y + i/b.W}
 			}
 			all += size
 		}
@@ -66,6 +68,25 @@ func shut(solids *document.Solids, m *document.Map, at func(what string, p grid.
 	if pockets > 0 {
 		at(Pocket, first, "%s on %s shut in by walls, with nothing on it: nobody comes there (%s).", pocketsAre(pockets), m.Name, cellsOf(all))
 	}
+}
+
+// flat are the cells of a rectangle that are in a region, row by row.
+func flat(r *grid.Region, b grid.Rect) []bool {
+	out := make([]bool, b.W*b.H)
+	for _, s := range r.Spans() {
+		for x := max(s.X0, b.X); x < min(s.X1, b.X+b.W) && s.Y >= b.Y && s.Y < b.Y+b.H; x++ {
+			out[(s.Y-b.Y)*b.W+x-b.X] = true
+		}
+	}
+	return out
+}
+
+// walls are the cells of a map that are solid, row by row; nil where nothing is, or the map is too large to look at all of it after an edit.
+func walls(solids *document.Solids, m *document.Map) []bool {
+	if m.Bounds.W*m.Bounds.H > 1<<18 || !solids.Any(m) {
+		return nil
+	}
+	return flat(solids.Region(m), m.Bounds)
 }
 
 func pocketsAre(n int) string {

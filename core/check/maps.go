@@ -31,11 +31,12 @@ func onMap(d *document.Document, solids *document.Solids, m *document.Map, say f
 		say(Finding{What: what, Of: document.TypeMap, Map: m.ID, ID: m.ID, At: &p, Text: fmt.Sprintf(text, args...)})
 	}
 	things(d, solids, m, of)
-	ground(d, solids, m, at)
+	solid := walls(solids, m)
+	ground(d, solids, solid, m, at)
 	stars(d, m, func(what, text string, args ...any) {
 		say(Finding{What: what, Of: document.TypeMap, Map: m.ID, ID: m.ID, Text: fmt.Sprintf(text, args...)})
 	})
-	shut(solids, m, at)
+	shut(solid, m, at)
 	ofTeams(d, m, func(what, text string, args ...any) {
 		say(Finding{What: what, Of: document.TypeMap, Map: m.ID, ID: m.ID, Text: fmt.Sprintf(text, args...)})
 	})
@@ -143,7 +144,7 @@ func grounded(d *document.Document, solids *document.Solids, m *document.Map, p 
 }
 
 // ground finds what is wrong with the cells of a map.
-func ground(d *document.Document, solids *document.Solids, m *document.Map, at func(what string, p grid.Point, text string, args ...any)) {
+func ground(d *document.Document, solids *document.Solids, solid []bool, m *document.Map, at func(what string, p grid.Point, text string, args ...any)) {
 	var painted []*document.Layer
 	begins := slices.ContainsFunc(m.Entities.All(), func(e *document.Entity) bool {
 		a := d.Acts(e)
@@ -183,7 +184,7 @@ func ground(d *document.Document, solids *document.Solids, m *document.Map, at f
 	if bare := m.Bounds.W*m.Bounds.H - covered.Count(); bare > 0 {
 		at(Unpainted, firstBare(covered, m.Bounds), "%s of %s are not painted on any layer.", cellsOf(bare), m.Name)
 	}
-	gaps, first := diagonals(solids, m)
+	gaps, first := diagonals(solid, m.Bounds)
 	if gaps > 0 && !d.FromSide(m) {
 		at(DiagonalGap, first, "In %s on %s walls meet at a corner only: it looks shut, and is where one walks aslant.", strings.ToLower(placesOf(gaps)), m.Name)
 	}
@@ -216,19 +217,16 @@ func firstBare(r *grid.Region, in grid.Rect) grid.Point {
 }
 
 // diagonals counts the corners at which two solid cells meet while the two others are free.
-func diagonals(solids *document.Solids, m *document.Map) (n int, first grid.Point) {
-	if m.Bounds.W*m.Bounds.H > 1<<18 || !solids.Any(m) {
+func diagonals(solid []bool, b grid.Rect) (n int, first grid.Point) {
+	if solid == nil {
 		return 0, first
 	}
-	solid := solids.Region(m)
-	b := m.Bounds
-	for y := b.Y; y < b.Y+b.H-1; y++ {
-		for x := b.X; x < b.X+b.W-1; x++ {
-			a, c := solid.Has(grid.Point{X: x, Y: y}), solid.Has(grid.Point{X: x + 1, Y: y})
-			e, g := solid.Has(grid.Point{X: x, Y: y + 1}), solid.Has(grid.Point{X: x + 1, Y: y + 1})
-			if a == g && c == e && a != c {
+	for y := range b.H - 1 {
+		above, below := solid[y*b.W:(y+1)*b.W], solid[(y+1)*b.W:(y+2)*b.W]
+		for x := range b.W - 1 {
+			if a := above[x]; a == below[x+1] && above[x+1] == below[x] && a != above[x+1] {
 				if n++; n == 1 {
-					first = grid.Point{X: x, Y: y}
+					first = grid.Point{X: b.X + x, Y: b.Y + y}
 				}
 			}
 		}
