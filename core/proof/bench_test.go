@@ -2,9 +2,11 @@ package proof_test
 
 import (
 	"azzel/core/chart"
+	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/play"
 	"azzel/core/proof"
+	"azzel/core/sample"
 	"azzel/core/world"
 	"math/rand/v2"
 	"strings"
@@ -95,4 +97,36 @@ func BenchmarkSteps(b *testing.B) {
 	b.ReportMetric(float64(situations)/took.Seconds(), "situations/s")
 	b.ReportMetric(float64(took)/float64(plain), "×plain")
 	b.ReportMetric(float64(found), "steps")
+}
+
+// BenchmarkStroke prints how long it takes after a stroke of one wall on 512×512 cells until the stage is made and all is known again that
+// could be.
+func BenchmarkStroke(b *testing.B) {
+	const n = 512
+	d := drawn(maze(n))
+	m := d.MapsInOrder()[0]
+	var walls document.ID
+	for _, l := range m.LayersInOrder() {
+		if l.Kind == document.LayerTiles && !l.Cells.Empty() {
+			walls = l.ID
+		}
+	}
+	ch := chart.New(d, nil)
+	st := world.New(d, ch, nil)
+	proof.Could(st, 0, grid.Point{})
+	var stage, facts time.Duration
+	for i := range b.N {
+		at := &grid.Region{}
+		at.Add(grid.Point{X: 20 + i*37%400, Y: 20 + i*91%400})
+		d = sample.With(d, sample.Paint(m.ID, walls, at, sample.Wall))
+		ch = chart.New(d, ch)
+		from := time.Now()
+		st = world.New(d, ch, st)
+		stage += time.Since(from)
+		from = time.Now()
+		proof.Could(st, 0, grid.Point{})
+		facts += time.Since(from)
+	}
+	b.ReportMetric(float64(stage.Microseconds())/float64(b.N)/1000, "ms/stage")
+	b.ReportMetric(float64(facts.Microseconds())/float64(b.N)/1000, "ms/facts")
 }

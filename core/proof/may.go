@@ -43,6 +43,9 @@ type May struct {
 	gates []gate
 	// lined are the maps whose cells are divided by ground that is drawn freely, nil for all others.
 	lined []*lined
+	// pending are cells that are come to and not gone on from yet, by the words of rows; rows are those that have some.
+	pending []uint64
+	rows    []int
 	// now is the game from which on it is looked at what could be; nil is how a game begins.
 	now *play.Game
 	// unlocked are doors that are taken to be open, free the ways that are taken to ask for nothing: what would be if they were.
@@ -66,16 +69,20 @@ type gate struct {
 	way  world.Ref
 }
 
-// cellSet holds cells of one map.
+// cellSet holds cells of one map: a bit a cell, each row in whole words.
 type cellSet struct {
-	box  grid.Rect
-	bits []uint64
+	box   grid.Rect
+	words int
+	bits  []uint64
 }
 
-func newCells(b grid.Rect) cellSet { return cellSet{b, make([]uint64, (b.W*b.H+63)/64)} }
+func newCells(b grid.Rect) cellSet {
+	words := (b.W + 63) / 64
+	return cellSet{b, words, make([]uint64, words*b.H)}
+}
 
 func (c *cellSet) at(p grid.Point) (int, bool) {
-	return (p.Y-c.box.Y)*c.box.W + p.X - c.box.X, c.box.Contains(p)
+	return (p.Y-c.box.Y)*c.words*64 + p.X - c.box.X, c.box.Contains(p)
 }
 
 func (c *cellSet) has(p grid.Point) bool {
@@ -175,40 +182,6 @@ func (f *May) enter(s spot) {
 		f.queue = append(f.queue, s)
 		f.arrived[s.m] = true
 	}
-}
-
-// flood goes from cell to cell as far as could be; false when that were too many at once.
-func (f *May) flood(cells *int) bool {
-	for len(f.queue) > 0 {
-		if *cells--; *cells < 0 {
-			return false
-		}
-		s := f.queue[len(f.queue)-1]
-		f.queue = f.queue[:len(f.queue)-1]
-		g := f.st.Grounds[s.m]
-		for _, way := range document.Facings {
-			dx, dy := way.Step()
-			p := grid.Point{X: s.p.X + dx, Y: s.p.Y + dy}
-			if !g.Bounds.Contains(p) {
-				f.over(g, s.m, p, way)
-				continue
-			}
-			parts := f.across(s, p, way)
-			if parts == 0 && f.reached[s.m].has(p) || f.walled(g, p) {
-				continue
-			}
-			if by := f.fills(g, p); by != world.None {
-				f.shut[by] = append(f.shut[by], spot{m: s.m, p: p})
-				continue
-			}
-			if f.lined[s.m] != nil {
-				f.enterParts(spot{m: s.m, p: p}, parts)
-			} else {
-				f.enter(spot{m: s.m, p: p})
-			}
-		}
-	}
-	return true
 }
 
 // over goes over an edge of a map: through a seam, round to the other side.

@@ -25,6 +25,8 @@ type Ground struct {
 	last     grid.Point
 	lastOf   *block
 	near     [][]Ref
+	// open is which cells are free, nil while nobody has asked.
+	open *Open
 	// bare is where no thing stands that never leaves its place: what was found last.
 	bare Box
 	set  *settings

@@ -136,8 +136,8 @@ func (s *Stage) takeMaps(before *Stage) {
 		same = same && before.Grounds[i].ID == m.ID && before.Grounds[i].Map.Entities.Same(m.Entities) &&
 			before.Grounds[i].CellWidth == m.CellWidth && before.Grounds[i].CellHeight == m.CellHeight
 		g := newGround(s, m, Ref(i))
-		if looks && i < len(before.Grounds) && before.Grounds[i].Map == m {
-			g.blocks = before.Grounds[i].blocks
+		if looks && i < len(before.Grounds) {
+			g.takeBlocks(before.Grounds[i])
 		}
 		s.Grounds = append(s.Grounds, g)
 	}
@@ -145,6 +145,9 @@ func (s *Stage) takeMaps(before *Stage) {
 		s.Things, s.things, s.maps, s.Owned = before.Things, before.things, before.maps, before.Owned
 		for i, g := range before.Grounds {
 			s.Grounds[i].takeThings(g)
+			if looks && s.Grounds[i].Map == g.Map {
+				s.Grounds[i].open = g.open
+			}
 		}
 		return
 	}

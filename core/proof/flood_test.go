@@ -1,0 +1,58 @@
+package proof_test
+
+import (
+	"azzel/core/chart"
+	"azzel/core/grid"
+	"azzel/core/proof"
+	"azzel/core/world"
+	"math/rand/v2"
+	"strings"
+	"testing"
+)
+
+// What is come to over free ground is what a plain search from cell to cell comes to, whatever the size of the map.
+func TestFlood(t *testing.T) {
+	r := rand.New(rand.NewPCG(5, 6))
+	for n := range 60 {
+		w, h := 3+r.IntN(150), 2+r.IntN(40)
+		rows := make([][]byte, h)
+		for y := range rows {
+			rows[y] = []byte(strings.Repeat(".", w))
+			for x := range rows[y] {
+				if r.IntN(10) < n%7 {
+					rows[y][x] = '#'
+				}
+				if r.IntN(60) == 0 {
+					rows[y][x] = "csp"[r.IntN(3)]
+				}
+			}
+		}
+		at := grid.Point{X: r.IntN(w), Y: r.IntN(h)}
+		rows[at.Y][at.X] = '@'
+		lines := make([]string, h)
+		for y := range rows {
+			lines[y] = string(rows[y])
+		}
+		d := drawn(strings.Join(lines, "\n"))
+		st := world.New(d, chart.New(d, nil), nil)
+		may := proof.Could(st, 0, at)
+		seen := map[grid.Point]bool{at: true}
+		for todo := []grid.Point{at}; len(todo) > 0; todo = todo[1:] {
+			p := todo[0]
+			for _, q := range []grid.Point{{X: p.X - 1, Y: p.Y}, {X: p.X + 1, Y: p.Y}, {X: p.X, Y: p.Y - 1}, {X: p.X, Y: p.Y + 1}} {
+				if q.X >= 0 && q.Y >= 0 && q.X < w && q.Y < h && !seen[q] && rows[q.Y][q.X] != '#' {
+					seen[q] = true
+					todo = append(todo, q)
+				}
+			}
+		}
+		for y := range h {
+			for x := range w {
+				p := grid.Point{X: x, Y: y}
+				if got := may.Reached(0, p); got != seen[p] {
+					t.Fatalf("map %d of %d×%d from %v: %v is come to: %t, plainly: %t\n%s", n, w, h, at, p, got, seen[p], strings.Join(lines, "\n"))
+				}
+			}
+		}
+	}
+}
