@@ -9,6 +9,7 @@ import (
 	"azzel/core/material"
 	"azzel/core/sample"
 	"azzel/core/world"
+	"math/bits"
 	"math/rand/v2"
 	"testing"
 )
@@ -17,10 +18,15 @@ import (
 // themselves, with layers that come and go.
 func TestGroundAfterEdits(t *testing.T) {
 	r := rand.New(rand.NewPCG(3, 4))
+	// a material that is solid where an even number of sides are its own
+	var tiles []material.Tile
+	for n := range 16 {
+		form := material.Form(n&1 | n&2<<1 | n&4<<2 | n&8<<3)
+		tiles = append(tiles, material.Tile{Cell: []cells.Cell{sample.Wall, sample.Floor}[bits.OnesCount(uint(n))%2], Form: form, Odds: 1})
+	}
 	d := sample.With(sample.World(),
 		edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}, "bounds", grid.Rect{X: -7, Y: -3, W: 90, H: 70}),
-		edit.Insert(edit.Ref{Type: edit.TypeMaterial, ID: "limelimelime"}, document.Material{ID: "limelimelime", Name: "Lime", Number: 7, By: material.BySides,
-			Tiles: []material.Tile{{Cell: sample.Wall, Form: 0, Odds: 1}, {Cell: sample.Floor, Form: 255, Odds: 1}}}))
+		edit.Insert(edit.Ref{Type: edit.TypeMaterial, ID: "limelimelime"}, document.Material{ID: "limelimelime", Name: "Lime", Number: 7, By: material.BySides, Tiles: tiles}))
 	st := world.New(d, chart.New(d, nil), nil)
 	look := func(st *world.Stage) {
 		g := st.Grounds[st.MapOf(sample.Quay)]
