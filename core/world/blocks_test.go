@@ -38,7 +38,7 @@ func TestGroundAfterEdits(t *testing.T) {
 		g.Open()
 	}
 	look(st)
-	for n := range 120 {
+	for n := range 500 {
 		box := &grid.Region{}
 		// mostly where four blocks meet, which is 32 cells from the corner
 		at := grid.Rect{X: 20 + r.IntN(8), Y: 24 + r.IntN(8), W: 1 + r.IntN(3), H: 1 + r.IntN(3)}
