@@ -130,3 +130,15 @@ func BenchmarkStroke(b *testing.B) {
 	b.ReportMetric(float64(stage.Microseconds())/float64(b.N)/1000, "ms/stage")
 	b.ReportMetric(float64(facts.Microseconds())/float64(b.N)/1000, "ms/facts")
 }
+
+// BenchmarkRoom prints how long it takes until it is known that a room of 16×16 cells with two blocks and two plates can be finished.
+func BenchmarkRoom(b *testing.B) {
+	d := drawn(rooms[0].rows, byCells, fourWays)
+	st := world.New(d, chart.New(d, nil), nil)
+	for range b.N {
+		s := proof.New(st)
+		for s.Step(5000) == nil {
+		}
+	}
+	b.ReportMetric(float64(b.Elapsed().Microseconds())/float64(b.N)/1000, "ms/decided")
+}

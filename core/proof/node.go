@@ -28,6 +28,8 @@ type key struct {
 	m    world.Ref
 	x, y int64
 	mode play.Mode
+	// lies is where blocks lie.
+	lies uint64
 }
 
 // nodes are ordered by how far they seem from the beginning to a goal.

@@ -27,6 +27,8 @@ type Search struct {
 	hops []int
 	open nodes
 	seen map[key]bool
+	// plates are what blocks are pushed onto.
+	plates []plate
 	// been is what has been so in any situation.
 	been  novelty
 	ticks int
@@ -71,6 +73,7 @@ func NewFrom(st *world.Stage, start func() (*play.Game, error)) *Search {
 		s.out = &Answer{Is: Nothing, Why: goalless(st), By: world.None}
 		return s
 	}
+	s.plates = platesOf(st)
 	s.hops = hops(st, slices.Concat(s.goals, st.Book.Collects))
 	if g.Tick == 0 {
 		s.may = begin(st, g.Hero().Map, g.HeroCell())
@@ -145,10 +148,10 @@ func (s *Search) add(w *walk) {
 		return
 	}
 	h := g.Hero()
-	k := key{g.Hash, h.Map, h.X >> 11, h.Y >> 11, h.Mode}
+	k := key{g.Hash, h.Map, h.X >> 11, h.Y >> 11, h.Mode, 0}
 	if !m.Side {
 		p := g.HeroCell()
-		k.x, k.y, k.mode = int64(p.X), int64(p.Y), 0
+		k.x, k.y, k.mode, k.lies = int64(p.X), int64(p.Y), 0, lying(s.st, g)
 	}
 	if s.seen[k] {
 		return
@@ -163,7 +166,7 @@ func (s *Search) add(w *walk) {
 		next.news++
 	}
 	s.kept = append(s.kept, next)
-	next.far = next.long + hopTicks*s.before(g) - noveltyTicks*next.news
+	next.far = next.long + hopTicks*s.before(g) - noveltyTicks*next.news + pushTicks*s.unweighed(g)
 	heap.Push(&s.open, next)
 }
 
@@ -278,6 +281,7 @@ func (s *Search) look(n *node) {
 			n.targets = append(n.targets, target{at: g.HeroCell(), use: true, hand: word})
 		}
 	}
+	n.targets = s.pushes(n.targets, near, g, m)
 	n.targets = append(n.targets, near.edges(m)...)
 	if len(g.Party) > 0 {
 		n.targets = append(n.targets, target{at: g.HeroCell(), swap: true})
@@ -334,6 +338,9 @@ func (w *walk) goTo(t target, way []grid.Point) bool {
 		w.hold(0)
 		return w.rest()
 	}
+	if t.push != "" {
+		return w.push(t.push)
+	}
 	if t.turn != "" {
 		w.hold([4]play.Input{play.InputUp, play.InputRight, play.InputDown, play.InputLeft}[t.turn.Index()])
 	}
@@ -361,6 +368,8 @@ type target struct {
 	// over is the edge to go over from there.
 	over  document.Facing
 	grows bool
+	// push is which way a block is pushed from there.
+	push document.Facing
 	// swap leads another hero; hand takes an item in hand first.
 	swap bool
 	hand string

@@ -287,7 +287,7 @@ func (s *Steps) rested(from int32, g *play.Game, keys []play.Input, was grid.Poi
 	if from >= 0 && (g.Hero().Map != s.all[from].m || g.HeroCell() != was) {
 		steps = 1
 	}
-	k := stopKey{g.Hash, g.Hero().Map, g.HeroCell(), g.Hero().Look(), s.lying(g), g.Hand}
+	k := stopKey{g.Hash, g.Hero().Map, g.HeroCell(), g.Hero().Look(), lying(s.st, g), g.Hand}
 	won := s.done(g)
 	if is, known := s.seen[k]; known && !won {
 		if from >= 0 && int32(is) != from {
@@ -318,20 +318,6 @@ func (s *Steps) rested(from int32, g *play.Game, keys []play.Input, was grid.Poi
 			s.Found = a
 		}
 	}
-}
-
-// lying tells apart where blocks lie, to a quarter of a cell.
-func (s *Steps) lying(g *play.Game) (sum uint64) {
-	for i := range g.Bodies {
-		b := &g.Bodies[i]
-		if b.Of < 0 || s.st.Thing(b.Of).Acts != kind.Block {
-			continue
-		}
-		w, h := s.st.Grounds[b.Map].Cell()
-		sum = (sum ^ uint64(b.Of)<<40 ^ uint64(b.Map)<<32 ^ uint64(b.X*4/w)<<16 ^ uint64(b.Y*4/h)) * 0x9e3779b97f4a7c15
-		sum ^= sum >> 29
-	}
-	return sum
 }
 
 // walkTo is what is held from the beginning to a situation.
