@@ -1,6 +1,8 @@
 package proof
 
 import (
+	"azzel/core/document"
+	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/play"
 	"azzel/core/world"
@@ -52,6 +54,16 @@ func (s *Search) cannot() *Answer {
 			from := s.st.Ways[g.way].From
 			if t := s.st.Thing(s.st.ThingOf(from.Map, from.Entity)); t != nil {
 				a.By, a.Why = s.st.ThingOf(from.Map, from.Entity), t.Name+" asks for what cannot be had"
+				return a
+			}
+		}
+	}
+	for i := range s.may.pushed {
+		b := &s.may.pushed[i]
+		for _, way := range document.Facings {
+			dx, dy := way.Step()
+			if b.stuck && s.may.reached[b.m].has(grid.Point{X: b.first.X + dx, Y: b.first.Y + dy}) {
+				a.By, a.Why = b.of, s.st.Thing(b.of).Name+" lies in the way, and no push moves it"
 				return a
 			}
 		}

@@ -142,3 +142,32 @@ func BenchmarkRoom(b *testing.B) {
 	}
 	b.ReportMetric(float64(b.Elapsed().Microseconds())/float64(b.N)/1000, "ms/decided")
 }
+
+// BenchmarkUnfinishable prints of how many small worlds that cannot be finished, of those drawn at random, facts alone say so, and of how
+// many the whole study does.
+func BenchmarkUnfinishable(b *testing.B) {
+	all, byFacts, byStudy := 0, 0, 0
+	for seed := range 600 {
+		rows := pushed(rand.New(rand.NewPCG(uint64(seed), 15)))
+		if e := readWorld(rows); !e.begun || !e.hasGoal || e.fewest() >= 0 {
+			continue
+		}
+		all++
+		d := drawn(strings.Join(rows, "\n"), byCells, fourWays)
+		s := proof.NewStudy(world.New(d, chart.New(d, nil), nil), nil)
+		for s.Answer == nil {
+			s.Step(5000)
+		}
+		if s.Answer.Is == proof.Cannot {
+			byFacts++
+		}
+		for !s.Step(5000) {
+		}
+		if s.Answer.Is == proof.Cannot {
+			byStudy++
+		}
+	}
+	b.ReportMetric(float64(100*byFacts)/float64(all), "%facts")
+	b.ReportMetric(float64(100*byStudy)/float64(all), "%study")
+	b.ReportMetric(float64(all), "worlds")
+}

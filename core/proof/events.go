@@ -33,7 +33,11 @@ func (f *May) happens(ref world.Ref, t *world.Thing, set func(*bool)) {
 		}
 	case kind.Switch:
 		// what stands on one, and what strikes it, may be anywhere
-		if t.Doing.Worked != world.ByUse && f.arrived[t.Map] || f.near(t, 1) {
+		works := t.Doing.Worked != world.ByUse && f.arrived[t.Map] || f.near(t, 1)
+		if f.settled[t.Map] && (t.Doing.Worked == world.ByWeight || t.Doing.Worked == world.ByStep) {
+			works = f.weighs(t)
+		}
+		if works {
 			f.wake(rules.WordUse, ref, set)
 			f.opens(ref, set)
 			set(&f.shuts[r])

@@ -36,7 +36,7 @@ func (f *May) goes(g *world.Ground, s spot, way document.Facing) {
 		return
 	}
 	parts := f.across(s, p, way)
-	if parts == 0 && f.reached[s.m].has(p) || f.walled(g, p) {
+	if parts == 0 && f.reached[s.m].has(p) || f.walled(g, p) || f.bars(s.m, p) {
 		return
 	}
 	if by := f.fills(g, p); by != world.None {
@@ -76,7 +76,7 @@ func (f *May) spread(g *world.Ground, from spot) (looked int) {
 			continue
 		}
 		looked += words
-		free, reached := open.Free[row:row+words], set.bits[row:row+words]
+		free, reached := f.freeRow(from.m, open, row, words), set.bits[row:row+words]
 		// what was come to first is gone on from though it is known; all else is new
 		if y == from.p.Y-g.Bounds.Y {
 			i := (from.p.X - g.Bounds.X) >> 6
@@ -102,8 +102,9 @@ func (f *May) spread(g *world.Ground, from spot) (looked int) {
 				continue
 			}
 			next, adds := row+dy*words, false
+			beyond := f.freeRow(from.m, open, next, words)
 			for k, bits := range fresh {
-				if more := bits & open.Free[next+k] &^ set.bits[next+k]; more != 0 {
+				if more := bits & beyond[k] &^ set.bits[next+k]; more != 0 {
 					f.pending[next+k] |= more
 					adds = true
 				}
@@ -132,6 +133,19 @@ func (f *May) spread(g *world.Ground, from spot) (looked int) {
 		}
 	}
 	return looked / 4
+}
+
+// freeRow are the free cells of a row: without those in which a block lies that no push moves.
+func (f *May) freeRow(m world.Ref, open *world.Open, row, words int) []uint64 {
+	barred := f.barred[m]
+	if barred == nil {
+		return open.Free[row : row+words]
+	}
+	out := make([]uint64, words)
+	for k := range out {
+		out[k] = open.Free[row+k] &^ barred.bits[row+k]
+	}
+	return out
 }
 
 func spotAt(m world.Ref, g *world.Ground, x, y int) spot {

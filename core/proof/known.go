@@ -73,6 +73,24 @@ func (f *May) has(word string) bool {
 	return slices.Contains(f.st.Carries(world.None), word)
 }
 
+// whole reports whether on a map the hero is in one cell whenever it rests, and touches nothing besides: it goes from each to the next one,
+// never aslant, is no larger, and begins in the middle of one.
+func (f *May) whole(g *world.Ground) bool {
+	w, h := g.Cell()
+	if gait := f.st.Gait(g, world.None); g.Side || !gait.Cells || gait.Eight || gait.W > w || gait.H > h || len(f.st.Heroes) > 1 || f.lined[g.Ref] != nil {
+		return false
+	}
+	for r := g.First; r < g.After; r++ {
+		switch t := f.st.Thing(r); t.Acts {
+		case kind.Spawn, kind.Hero, kind.Arrival:
+			if t.W != g.CellWidth || t.H != g.CellHeight || grid.Mod(t.X, t.W) != 0 || grid.Mod(t.Y, t.H) != 0 {
+				return false
+			}
+		}
+	}
+	return true
+}
+
 // near reports whether the hero could come within so many cells of what a thing covers.
 func (f *May) near(t *world.Thing, cells int) bool {
 	if t.Doing.Goes {
@@ -80,8 +98,10 @@ func (f *May) near(t *world.Thing, cells int) bool {
 	}
 	g := f.st.Grounds[t.Map]
 	from, to := g.CellAt(t.Body.Left, t.Body.Top), g.CellAt(t.Body.Right-1, t.Body.Bottom-1)
-	// a box of the hero reaches over the side of its middle's cell
-	cells++
+	// a box of the hero reaches over the side of its middle's cell, where it does not go from one to the next
+	if cells > 0 || !f.exact[t.Map] {
+		cells++
+	}
 	for y := from.Y - cells; y <= to.Y+cells; y++ {
 		for x := from.X - cells; x <= to.X+cells; x++ {
 			if f.reached[t.Map].has(grid.Point{X: x, Y: y}) {

@@ -43,6 +43,12 @@ type May struct {
 	gates []gate
 	// lined are the maps whose cells are divided by ground that is drawn freely, nil for all others.
 	lined []*lined
+	// exact are the maps on which the hero touches the cell in which it is, and no other.
+	exact []bool
+	// pushed are blocks that only the hero moves, settled the maps on which that is so of all, barred the cells of blocks that no push moves yet.
+	pushed  []pushed
+	settled []bool
+	barred  []*cellSet
 	// pending are cells that are come to and not gone on from yet, by the words of rows; rows are those that have some.
 	pending []uint64
 	rows    []int
@@ -99,6 +105,12 @@ func (c *cellSet) add(p grid.Point) bool {
 	return true
 }
 
+func (c *cellSet) remove(p grid.Point) {
+	if i, in := c.at(p); in {
+		c.bits[i>>6] &^= 1 << (i & 63)
+	}
+}
+
 // Could computes what could come about from a cell of a map on.
 func Could(st *world.Stage, m world.Ref, from grid.Point) *May {
 	f := begin(st, m, from)
@@ -121,7 +133,7 @@ func begin(st *world.Stage, m world.Ref, from grid.Point) *May {
 
 // facts are none yet.
 func facts(st *world.Stage) *May {
-	f := &May{st: st, yes: make([]bool, len(st.Flags)), no: make([]bool, len(st.Flags)), taken: make([]bool, len(st.Things)),
+	f := &May{st: st, exact: make([]bool, len(st.Grounds)), settled: make([]bool, len(st.Grounds)), barred: make([]*cellSet, len(st.Grounds)), yes: make([]bool, len(st.Flags)), no: make([]bool, len(st.Flags)), taken: make([]bool, len(st.Things)),
 		opened: make([]bool, len(st.Things)), shuts: make([]bool, len(st.Things)), away: make([]bool, len(st.Things)), ran: make([]bool, len(st.Rules)), beaten: make([]bool, len(st.Things)), turns: make([]bool, len(st.Sheets)), arrived: make([]bool, len(st.Grounds)), done: make([]bool, len(st.Grounds)), shut: map[world.Ref][]spot{}, came: map[document.ID]bool{},
 		least: make([]int64, len(st.Counters)), most: make([]int64, len(st.Counters))}
 	for _, g := range st.Grounds {
@@ -138,6 +150,10 @@ func facts(st *world.Stage) *May {
 // fromHere has the hero be in a cell, and whoever can be led instead where that one waits.
 func (f *May) fromHere(m world.Ref, from grid.Point) *May {
 	st := f.st
+	for m, g := range st.Grounds {
+		f.exact[m] = f.whole(g)
+	}
+	f.takeBlocks()
 	f.enter(spot{m: m, p: from})
 	// whoever can be led may be led from where it waits, and who is lost comes back in turn; one that is not there may be brought
 	for _, r := range append(play.Others(st, st.Grounds[m]), st.Heroes...) {
@@ -276,6 +292,9 @@ func (f *May) events() bool {
 	set := func(is *bool) {
 		more = more || !*is
 		*is = true
+	}
+	if len(f.pushed) > 0 {
+		more = f.push()
 	}
 	for r := range f.st.Things {
 		t := &f.st.Things[r]
