@@ -82,6 +82,7 @@ const (
 	NeverThing   = "thing never come to"
 	NeverRule    = "rule never runs"
 	NeverStep    = "step never runs"
+	TightJump    = "tight jump"
 	Refuted      = "expectation refuted"
 	// Parted is a recording that goes otherwise than it did.
 	Parted = "recording goes otherwise"
@@ -115,6 +116,7 @@ var Sorts = []Sort{
 	{NeverThing, "Something that nobody comes to", document.Matters, groupFinish, ""},
 	{NeverRule, "A rule that can never run", document.Matters, groupFinish, ""},
 	{NeverStep, "A part of a rule that can never run", document.Matters, groupFinish, ""},
+	{TightJump, "A jump that leaves hardly any time", document.Noted, groupFinish, ""},
 	{PinGone, "A pin that cannot be gone on from", document.Matters, groupFinish, takesAway},
 	{chart.LeadsNot, "An exit that leads nowhere", document.Stops, groupWays, ""},
 	{chart.NoWayIn, "A map without a way in", document.Stops, groupWays, ""},

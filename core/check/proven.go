@@ -2,6 +2,7 @@ package check
 
 import (
 	"azzel/core/document"
+	"azzel/core/play"
 	"azzel/core/proof"
 	"azzel/core/world"
 	"fmt"
@@ -29,6 +30,12 @@ func Proven(s *proof.Study) (out []Finding) {
 		id := st.Grounds[t.Map].ID
 		out = append(out, Finding{What: Trap, Of: document.TypeMap, Map: id, ID: id, At: &t.At, Text: Stuck(st, t)})
 	}
+	for i := range s.Jumps {
+		if j := &s.Jumps[i]; j.Slack() <= TightTicks {
+			id := st.Grounds[j.Map].ID
+			out = append(out, Finding{What: TightJump, Of: document.TypeMap, Map: id, ID: id, At: &j.At, Text: Jumped(st, j)})
+		}
+	}
 	for _, n := range s.Never {
 		switch n.What {
 		case proof.NeverMap:
@@ -46,6 +53,23 @@ func Proven(s *proof.Study) (out []Finding) {
 		}
 	}
 	return out
+}
+
+// TightTicks is how many ticks a jump leaves at the most that is told.
+const TightTicks = 4
+
+// Jumped says of a jump of the walk how much time there is to begin it.
+func Jumped(st *world.Stage, j *proof.Jump) string {
+	m := st.Grounds[j.Map]
+	where := fmt.Sprintf("the jump at %d, %d on %s", j.At.X-m.Bounds.X, j.At.Y-m.Bounds.Y, m.Name)
+	switch n := j.Slack(); {
+	case n == 1:
+		return fmt.Sprintf("There is a single tick to begin %s in.", where)
+	case j.Late == 0 && n <= TightTicks:
+		return fmt.Sprintf("It goes on only with %s at the last moment: %d ticks to begin it in.", where, n)
+	default:
+		return fmt.Sprintf("There are %d ticks (%d.%02d s) to begin %s in.", n, n/play.TicksPerSecond, n%play.TicksPerSecond*100/play.TicksPerSecond, where)
+	}
 }
 
 // Stuck says of a trap where it is, and what stays shut there.

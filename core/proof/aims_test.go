@@ -55,6 +55,12 @@ func TestAims(t *testing.T) {
 			t.Errorf("%s: %+v, wanted %s, %q, %d steps", c.name, a, c.is, c.why, c.fewest)
 			continue
 		}
+		if a.Is == proof.Nothing {
+			want := map[string]string{kind.GoalCollects: kind.Collectible, kind.GoalFlag: "game", kind.GoalGoesOn: "game"}[c.by]
+			if got := proof.Wants(s.Stage(), func() (*play.Game, error) { return play.Start(s.Stage(), "", 1) }); got != want {
+				t.Errorf("%s: it wants %s first", c.name, got)
+			}
+		}
 		if a.Is != proof.Can {
 			continue
 		}

@@ -51,6 +51,21 @@ func goalless(st *world.Stage) string {
 	return "there is no goal yet"
 }
 
+// Wants is the kind of which one is to be put down first where there is nothing to look for yet, or “game” where something has to be chosen
+// for the game.
+func Wants(st *world.Stage, start func() (*play.Game, error)) string {
+	if _, err := start(); err != nil {
+		return kind.Spawn
+	}
+	switch st.Doc.GameValue(kind.GameGoal).Word() {
+	case kind.GoalFlag, kind.GoalGoesOn:
+		return "game"
+	case kind.GoalCollects:
+		return kind.Collectible
+	}
+	return kind.Goal
+}
+
 // aims takes over what the game is won by besides goals and rules.
 func (f *May) aims(set func(*bool)) {
 	b := &f.st.Book

@@ -4,6 +4,7 @@ import (
 	"azzel/core/kind"
 	"azzel/core/play"
 	"azzel/core/world"
+	"slices"
 )
 
 // Study finds out all that is told of a game, a little at a time: whether it can be finished, in how few steps, where one gets stuck,
@@ -16,6 +17,8 @@ type Study struct {
 	traps  *trapped
 	lacks  *lacking
 	course *course
+	slack  *slacks
+	jumped bool
 
 	// Answer is whether it can be finished, nil for not known yet.
 	Answer *Answer
@@ -27,6 +30,8 @@ type Study struct {
 	// Traps are where one is stuck for good; All tells that there are no others.
 	Traps []Trap
 	All   bool
+	// Jumps are those of the walk that was found, on maps that are seen from the side.
+	Jumps []Jump
 	// Done tells that nothing more is looked for.
 	Done bool
 	// Tried is how many situations were come to.
@@ -62,8 +67,22 @@ func (s *Study) Stage() *world.Stage { return s.st }
 
 // Step goes on for about so many ticks of play; true when it is done.
 func (s *Study) Step(budget int) bool {
+	s.goOn(budget)
+	if s.Done && !s.jumped && s.Answer != nil && s.Answer.Is == Can && slices.ContainsFunc(s.st.Grounds, func(g *world.Ground) bool { return g.Side && !g.Template }) {
+		s.jumped = true
+		s.slack = newSlacks(s.search.start, s.Answer.Walk)
+		s.Done = s.slack == nil
+	}
+	return s.Done
+}
+
+// goOn goes on with what is to be found out next.
+func (s *Study) goOn(budget int) {
 	switch {
 	case s.Done:
+	case s.slack != nil:
+		s.Done = s.slack.step(budget)
+		s.Jumps = s.slack.out
 	case s.Answer == nil:
 		s.answer(budget)
 	case !s.Bounded:
@@ -117,7 +136,6 @@ func (s *Study) Step(budget int) bool {
 	default:
 		s.Done = true
 	}
-	return s.Done
 }
 
 // begins is the course of maps on which the game begins, nil where none follows.

@@ -10,7 +10,7 @@ import (
 )
 
 // maxForeseen is how many cells all maps can have together for which consequences of a press are looked at before it.
-const maxForeseen = 1 << 17
+const maxForeseen = 1 << 20
 
 // Foreseen is what a press would bring about for finishing the game; empty for nothing that is known.
 type Foreseen struct {

@@ -8,6 +8,7 @@ import (
 	"azzel/core/proof"
 	"azzel/core/world"
 	"errors"
+	"slices"
 )
 
 // proving is the question whether the project can be finished from one beginning, as far as it has come.
@@ -33,6 +34,8 @@ type Proof struct {
 	// Lucky tells that chance helped on the way.
 	Lucky bool   `json:"lucky"`
 	Why   string `json:"why"`
+	// Wants is the kind of which one is to be put down first where there is nothing to look for, or “game” for what is set of that.
+	Wants string `json:"wants"`
 	// Map and Entity are what stands in the way, if anything does.
 	Map    document.ID `json:"map"`
 	Entity document.ID `json:"entity"`
@@ -79,6 +82,9 @@ func (p *proving) said() Proof {
 		return Proof{}
 	}
 	out := Proof{Is: string(a.Is), Steps: a.Steps, Moves: a.Moves, Fewest: a.Fewest, Lucky: a.Lucky, Why: a.Why}
+	if a.Is == proof.Nothing {
+		out.Wants = proof.Wants(p.stage, p.begins)
+	}
 	if a.By >= 0 {
 		end := p.stage.End(a.By)
 		out.Map, out.Entity = end.Map, end.Entity
@@ -107,6 +113,8 @@ type StudyInfo struct {
 	Tried   int           `json:"tried"`
 	Missing []MissingInfo `json:"missing"`
 	Traps   []TrapInfo    `json:"traps"`
+	// Jumps are those of the walk, seen from the side, the tightest first.
+	Jumps []JumpInfo `json:"jumps"`
 	// Walk is the course of the walk that was found: where the hero comes to, and what happens.
 	Walk []document.CourseMark `json:"walk"`
 	// Seconds is how long it takes to play it.
@@ -130,6 +138,16 @@ type TrapInfo struct {
 	Text  string      `json:"text"`
 }
 
+// JumpInfo is a jump of the walk: from a cell of a map, and how many ticks there are in which it can be begun.
+type JumpInfo struct {
+	Map   document.ID `json:"map"`
+	X     int         `json:"x"`
+	Y     int         `json:"y"`
+	Ticks int         `json:"ticks"`
+	Tight bool        `json:"tight"`
+	Text  string      `json:"text"`
+}
+
 // study goes on finding out for so many ticks of play.
 func (s *Session) study(a struct {
 	From  document.ID `json:"from"`
@@ -144,7 +162,7 @@ func (s *Session) study(a struct {
 
 func (p *proving) info() StudyInfo {
 	st := p.study
-	out := StudyInfo{Proof: p.said(), From: p.from, Done: st.Done, All: st.All, Tried: st.Tried, Missing: []MissingInfo{}, Traps: []TrapInfo{}, Walk: []document.CourseMark{}}
+	out := StudyInfo{Proof: p.said(), From: p.from, Done: st.Done, All: st.All, Tried: st.Tried, Missing: []MissingInfo{}, Traps: []TrapInfo{}, Jumps: []JumpInfo{}, Walk: []document.CourseMark{}}
 	for _, m := range st.Missing {
 		one := MissingInfo{Text: m.Text}
 		if m.Thing >= 0 {
@@ -156,6 +174,12 @@ func (p *proving) info() StudyInfo {
 	for i := range st.Traps {
 		out.Traps = append(out.Traps, p.trap(&st.Traps[i]))
 	}
+	for i := range st.Jumps {
+		j := &st.Jumps[i]
+		m := p.stage.Grounds[j.Map]
+		out.Jumps = append(out.Jumps, JumpInfo{Map: m.ID, X: j.At.X - m.Bounds.X, Y: j.At.Y - m.Bounds.Y, Ticks: j.Slack(), Tight: j.Slack() <= check.TightTicks, Text: check.Jumped(p.stage, j)})
+	}
+	slices.SortStableFunc(out.Jumps, func(a, b JumpInfo) int { return a.Ticks - b.Ticks })
 	if st.Answer != nil && len(st.Answer.Walk) > 0 {
 		out.Walk, out.Seconds = p.courseOf(st.Answer.Walk), len(st.Answer.Walk)/play.TicksPerSecond
 	}

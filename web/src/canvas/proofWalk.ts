@@ -1,4 +1,4 @@
-import type { CourseMark, MapInfo, ReachInfo, TrapInfo } from '../core/types'
+import type { CourseMark, JumpInfo, MapInfo, ReachInfo, TrapInfo } from '../core/types'
 import type { Workspace } from '../workspace/workspace.svelte'
 import { brick, cased, chalk, casedLine, type Context, drawLabel, ink, middle } from '../draw/frames'
 import type { View } from '../draw/view.svelte'
@@ -16,6 +16,7 @@ export function drawProof(ctx: Context, w: Workspace, m: MapInfo, view: View, dp
 	}
 	if (!checking.walk || !study) return
 	drawWalk(ctx, m, view, study.walk, dpr)
+	drawJumps(ctx, m, view, study.jumps, dpr)
 	const trap = study.traps[checking.trap] ?? study.traps[0]
 	if (trap?.map === m.id) drawTrap(ctx, m, view, trap, dpr)
 }
@@ -96,6 +97,20 @@ function drawWalk(ctx: Context, m: MapInfo, view: View, course: CourseMark[], dp
 		ctx.font = `600 ${9 * dpr}px 'Inter Variable', sans-serif`
 		ctx.fillText(String(i + 1), p.x, p.y + dpr / 2)
 	})
+}
+
+/** Where the walk jumps, and in how many ticks that can be begun: those that leave little time stand out. */
+function drawJumps(ctx: Context, m: MapInfo, view: View, jumps: JumpInfo[], dpr: number) {
+	for (const j of jumps) {
+		if (j.map !== m.id) continue
+		const r = view.cellRect(m, { x: j.x + m.bounds.x, y: j.y + m.bounds.y, w: 1, h: 1 })
+		const [x, y, half] = [r.x + r.w / 2, r.y + r.h, 7 * dpr]
+		const hop = new Path2D()
+		hop.moveTo(x - half, y)
+		hop.quadraticCurveTo(x, y - 2 * half, x + half, y)
+		casedLine(ctx, hop, j.tight ? brick : sage, 2 * dpr, 2 * dpr, dpr)
+		if (j.tight) drawLabel(ctx, j.ticks === 1 ? '1 tick' : `${j.ticks} ticks`, x, y + 10 * dpr, dpr, brick)
+	}
 }
 
 /** A cell from which on one is stuck for good. */

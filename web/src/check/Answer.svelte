@@ -44,7 +44,8 @@
 	/** What is to be done first, where there is nothing to look for yet. */
 	const next = $derived.by(() => {
 		if (!w.project.head.maps.length) return { name: 'Make a map', run: () => w.open('map') }
-		const kind = s?.why.includes('spawn') ? 'spawn' : 'goal'
+		const kind = s?.wants || 'goal'
+		if (kind === 'game') return { name: 'Say what wins it', run: () => w.open('game') }
 		return { name: `Hold a ${kind}`, run: () => w.holdOnMap({ what: 'entity', kind }) }
 	})
 
@@ -82,6 +83,7 @@
 				</p>
 				<p class="pt-1 text-dim">
 					{s.fewest ? 'There is no shorter walk.' : 'This walk was found and played; there may be a shorter one.'}
+					{s.jumps.length ? `It jumps ${counted(s.jumps.length, 'time')}.` : ''}
 					{s.moves && s.moves !== s.steps ? `It makes ${counted(s.moves, 'move')}.` : ''} It takes {time(s.seconds)} to play.
 				</p>
 			{:else if s.is === 'cannot'}
@@ -92,7 +94,8 @@
 			{:else if s.is === 'nothing'}
 				<p class="text-[17px]">{sentence(s.why)}</p>
 				<p class="pt-1 text-dim">
-					Put down a spawn and a goal, and how to come from one to the other is looked for at once.
+					Put down a spawn and what finishes the game, and how to come from one to the other is looked for at once. What
+					finishes it is chosen under Game.
 				</p>
 				<button class="mt-2 button button-main" onclick={next.run}>{next.name}</button>
 			{:else}
@@ -114,6 +117,15 @@
 				>
 				<button class="button" onclick={keep}>Keep as a recording</button>
 			</div>
+			{#if s.jumps.length}
+				<ul class="flex flex-col gap-1" aria-label="Jumps that leave the least time" data-testid="jumps">
+					{#each s.jumps.slice(0, s.jumps[0].tight ? 3 : 1) as j, i (i)}
+						<li class="border-l-2 {j.tight ? 'border-brick' : 'border-line'} pl-2">
+							<button class="text-left hover:underline" onclick={() => onMap(j)}>{j.text}</button>
+						</li>
+					{/each}
+				</ul>
+			{/if}
 			{#if happens.length}
 				<ol class="flex flex-col" aria-label="What happens on the walk" data-testid="course">
 					{#each all ? happens : happens.slice(0, 8) as c, i (i)}

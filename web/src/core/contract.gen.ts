@@ -957,6 +957,7 @@ export interface Proof {
 	fewest: boolean
 	lucky: boolean
 	why: string
+	wants: string
 	map: ID
 	entity: ID
 }
@@ -1151,6 +1152,7 @@ export interface StudyInfo {
 	tried: number
 	missing: MissingInfo[]
 	traps: TrapInfo[]
+	jumps: JumpInfo[]
 	walk: CourseMark[]
 	seconds: number
 	is: string
@@ -1159,6 +1161,7 @@ export interface StudyInfo {
 	fewest: boolean
 	lucky: boolean
 	why: string
+	wants: string
 	map: ID
 	entity: ID
 }
@@ -1876,6 +1879,15 @@ export interface TrapInfo {
 	y: number
 	steps: number
 	sure: boolean
+	text: string
+}
+
+export interface JumpInfo {
+	map: ID
+	x: number
+	y: number
+	ticks: number
+	tight: boolean
 	text: string
 }
 

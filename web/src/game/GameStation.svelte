@@ -23,9 +23,7 @@
 	let phone = $state(false)
 	const byFlag = $derived(details.find((d) => d.key === 'goal')?.value === 'flag')
 	/** What the game can be won with. */
-	const winning = $derived(
-		byFlag ? w.project.head.flags : w.project.head.kinds.filter((k) => k.counted),
-	)
+	const winning = $derived(byFlag ? w.project.head.flags : w.project.head.kinds.filter((k) => k.counted))
 	const maps = $derived(w.project.head.maps.filter((m) => !m.template))
 
 	const set = (d: Detail, value: string | null) => w.project.try('setGame', { key: d.key, value })
@@ -43,7 +41,12 @@
 					{#if d.key === 'behind'}
 						<NamedRow detail={d} all={maps} none="where the game begins" set={(id) => set(d, id)} />
 					{:else if d.key === 'wonWith'}
-						<NamedRow detail={d} all={winning} none={byFlag ? 'none chosen yet' : 'whatever there is'} set={(id) => set(d, id)} />
+						<NamedRow
+							detail={d}
+							all={winning}
+							none={byFlag ? 'none chosen yet' : 'whatever there is'}
+							set={(id) => set(d, id)}
+						/>
 					{:else if long.includes(d.key)}
 						<label class="flex flex-col gap-0.5" title={d.help}>
 							<span class="leading-tight {d.differs ? 'font-semibold' : 'text-dim'}">{d.name}</span>
