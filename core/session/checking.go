@@ -175,16 +175,22 @@ func (s *Session) parOf(a struct {
 	return out, nil
 }
 
+// maxPar is how many moves stars can be for.
+const maxPar = 60_000
+
 // takePar has a map give stars for few moves: three for as few as were found, two for half as many more.
-func (s *Session) takePar(a mapArgs) (zero Outcome, err error) {
+func (s *Session) takePar(a struct {
+	Map   document.ID `json:"map"`
+	Moves int         `json:"moves"`
+}) (zero Outcome, err error) {
 	m, err := s.mapOf(a.Map)
 	if err != nil {
 		return zero, err
 	}
-	if s.par.of != m.ID || s.par.stage != s.stage() || s.par.steps.Found == nil {
+	if a.Moves < 1 || a.Moves > maxPar {
 		return zero, errors.New("it is not known yet in how few moves it is finished")
 	}
-	moves := max(s.par.steps.Found.Moves, 1)
+	moves := a.Moves
 	d, all := s.doc(), author.Change{Label: edit.Label{Text: fmt.Sprintf("Stars of %s for %d moves", m.Name, moves)}}
 	for _, set := range []struct{ key, value string }{{kind.MapStars, kind.StarsMoves}, {kind.MapThreeStars, fmt.Sprint(moves)}, {kind.MapTwoStars, fmt.Sprint(moves * 3 / 2)}} {
 		value := set.value

@@ -6,6 +6,7 @@ import (
 	"azzel/core/edit"
 	"azzel/core/proof"
 	"azzel/core/world"
+	"encoding/json"
 	"fmt"
 )
 
@@ -17,23 +18,45 @@ type Foreseen struct {
 	Text string `json:"text"`
 }
 
-// foresee tells what a press would bring about, where that can be decided at once: that the game could not be finished any more, or
-// that something could not be come to. Where the walk that is known still wins, nothing is said of finishing.
-func (s *Session) foresee(a pressArgs) (out Foreseen, err error) {
+// Pressed is the edit that a press would make, nil where it would make none or the project is too large to look at what follows from it.
+type Pressed struct {
+	Edit json.RawMessage `json:"would"`
+}
+
+// pressed is what a press would do, so that another session can be asked what follows from it.
+func (s *Session) pressed(a pressArgs) (out Pressed, err error) {
 	if _, err := s.mapOf(a.Map); err != nil {
 		return out, err
-	}
-	p := &s.proving
-	if p.study == nil || p.stage != s.stage() || p.study.Answer == nil || p.study.Answer.Is != proof.Can {
-		return out, nil
 	}
 	m, plan, err := s.plan(a)
 	if err != nil || m == nil || !plan.Changes() || cellsOf(s.doc()) > maxForeseen {
 		return out, nil // the ghost says what is wrong with it
 	}
-	do, _ := plan.Edit(s.doc(), m, a.Grip)
-	d := edit.Apply(s.doc(), &edit.Edit{Do: do}).Doc
-	st := world.New(d, chart.New(d, nil), p.stage)
+	do, label := plan.Edit(s.doc(), m, a.Grip)
+	label.Kind = edit.Do
+	e := edit.Edit{Mark: edit.Mark{Client: s.replica.Client, Number: 1}, V: edit.Version, Do: do, Label: label}
+	if text := e.Text(); len(text) <= edit.MaxBytes {
+		out.Edit = text
+	}
+	return out, nil
+}
+
+// foresee tells what an edit would bring about, where that can be decided at once: that the game could not be finished any more, or
+// that something could not be come to. Where the walk that is known still wins, nothing is said of finishing.
+func (s *Session) foresee(a Pressed) (out Foreseen, err error) {
+	p := &s.proving
+	if p.study == nil || p.stage != s.stage() || p.study.Answer == nil || p.study.Answer.Is != proof.Can || len(a.Edit) == 0 {
+		return out, nil
+	}
+	e, err := edit.Decode(a.Edit)
+	if err != nil {
+		return out, err
+	}
+	d := edit.Apply(s.doc(), e).Doc
+	if cellsOf(d) > maxForeseen {
+		return out, nil
+	}
+	st := world.New(d, chart.New(d, s.plane()), p.stage)
 	begins := beginning(st, "")
 	if _, wins := proof.ReplayFrom(st, begins, p.study.Answer.Walk); !wins {
 		study := proof.NewStudy(st, begins)
@@ -72,5 +95,5 @@ func init() {
 	if !designs {
 		return
 	}
-	register(map[string]method{"foresee": with((*Session).foresee)})
+	register(map[string]method{"pressed": with((*Session).pressed), "foresee": with((*Session).foresee)})
 }

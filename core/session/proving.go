@@ -233,30 +233,76 @@ func (s *Session) walkOf(a walkArgs) ([]play.Input, *proving, error) {
 	case a.Trap == 0 && st.Answer != nil && st.Answer.Is == proof.Can:
 		return st.Answer.Walk, p, nil
 	}
-	return nil, nil, errors.New("there is no walk to show yet")
+	return nil, nil, errNoWalk
+}
+
+// WalkKeys is what is held on a walk: by turns an input and for how many ticks.
+type WalkKeys struct {
+	From document.ID `json:"from"`
+	Keys []int       `json:"keys"`
+}
+
+// walk gives what is held on a walk that was found, for a session that has not looked for it.
+func (s *Session) walk(a walkArgs) (out WalkKeys, err error) {
+	walk, _, err := s.walkOf(a)
+	if err != nil {
+		return out, err
+	}
+	out = WalkKeys{From: a.From, Keys: []int{}}
+	for i := 0; i < len(walk); {
+		k := i
+		for k < len(walk) && walk[k] == walk[i] {
+			k++
+		}
+		out.Keys = append(out.Keys, int(walk[i]), k-i)
+		i = k
+	}
+	return out, nil
+}
+
+// inputs are what is held tick by tick.
+func (k *WalkKeys) inputs() ([]play.Input, error) {
+	var out []play.Input
+	for i := 0; i+1 < len(k.Keys); i += 2 {
+		in, n := k.Keys[i], k.Keys[i+1]
+		if in < 0 || in > 1<<16-1 || n < 1 || len(out)+n > proof.MaxTicks {
+			return nil, errNoWalk
+		}
+		for range n {
+			out = append(out, play.Input(in))
+		}
+	}
+	if len(out) == 0 {
+		return nil, errNoWalk
+	}
+	return out, nil
+}
+
+var errNoWalk = errors.New("there is no walk to show yet")
+
+// walked is a walk with the game that begins it.
+func (s *Session) walked(k WalkKeys) ([]play.Input, *play.Game, error) {
+	walk, err := k.inputs()
+	if err != nil {
+		return nil, nil, err
+	}
+	g, err := beginning(s.stage(), k.From)()
+	return walk, g, err
 }
 
 // showWalk plays a walk from the beginning.
-func (s *Session) showWalk(a walkArgs) (zero View, err error) {
-	walk, p, err := s.walkOf(a)
+func (s *Session) showWalk(k WalkKeys) (zero View, err error) {
+	walk, g, err := s.walked(k)
 	if err != nil {
 		return zero, err
 	}
-	g, err := p.begins()
-	if err != nil {
-		return zero, err
-	}
-	s.play = &playing{game: g, record: play.NewRecord(g), script: append([]play.Input{}, walk...), leads: leadsWalk, framed: &framed{}}
+	s.play = &playing{game: g, record: play.NewRecord(g), script: walk, leads: leadsWalk, framed: &framed{}}
 	return s.play.view(g, g.Told), nil
 }
 
 // keepWalk keeps a walk as a recording, which is played through again after every change.
-func (s *Session) keepWalk(a walkArgs) (zero Outcome, err error) {
-	walk, p, err := s.walkOf(a)
-	if err != nil {
-		return zero, err
-	}
-	g, err := p.begins()
+func (s *Session) keepWalk(k WalkKeys) (zero Outcome, err error) {
+	walk, g, err := s.walked(k)
 	if err != nil {
 		return zero, err
 	}
@@ -272,6 +318,7 @@ func init() {
 	register(map[string]method{
 		"prove":    with((*Session).prove),
 		"study":    with((*Session).study),
+		"walk":     with((*Session).walk),
 		"showWalk": with((*Session).showWalk),
 		"keepWalk": with((*Session).keepWalk),
 	})

@@ -140,6 +140,7 @@
 			w.proving.checking.walk,
 			w.proving.checking.trap,
 			w.proving.checking.reach,
+			w.proving.checking.reached,
 			w.proving.checking.study,
 			[...w.project.pointers.values()],
 			w.play.pointed,

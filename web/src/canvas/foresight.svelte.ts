@@ -63,9 +63,13 @@ export class Foresight {
 		// not while this is worked out for what is drawn
 		if (untrack(() => this.warning)) queueMicrotask(() => (this.warning = ''))
 		if (ghost.refusal || w.play.on || w.proving.busy || w.proving.answer?.is !== 'can') return
-		this.resting = window.setTimeout(() => {
-			if (this.ghostOf?.ghost !== ghost || !w.hand.holding || w.play.on) return
-			this.warning = w.project.ask('foresee', asked).text
+		const stands = () => this.ghostOf?.ghost === ghost && w.hand.holding && !w.play.on
+		this.resting = window.setTimeout(async () => {
+			if (!stands()) return
+			const { would } = w.project.ask('pressed', asked)
+			if (!would) return
+			const { text } = await w.proving.thinker.ask('foresee', { would })
+			if (stands()) this.warning = text
 		}, restsFor)
 	}
 

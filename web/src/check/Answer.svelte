@@ -31,8 +31,9 @@
 		w.playing.showWalk({ from: checking.from, ...args })
 	}
 
-	function keep() {
-		const made = w.project.try('keepWalk', { from: checking.from, trap: 0, expectation: '' })
+	async function keep() {
+		const walk = await w.proving.walk({ from: checking.from })
+		const made = walk && w.project.try('keepWalk', walk)
 		if (made)
 			w.notices.say(
 				'The walk is kept as a recording: it is played through again after every change.',

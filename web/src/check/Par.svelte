@@ -16,7 +16,7 @@
 	)
 
 	function take() {
-		const made = w.project.try('takePar', { map: checking.parOf })
+		const made = w.project.try('takePar', { map: checking.parOf, moves: par?.moves ?? 0 })
 		if (made) w.notices.say(`Three stars for ${par?.three} moves, two for ${par?.two}.`, 'done', w.project.undoOf(made))
 	}
 </script>

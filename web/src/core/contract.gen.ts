@@ -613,12 +613,8 @@ export interface Follows {
 	parts: Parting
 }
 
-export interface PressArgs {
-	map: ID
-	active: ID
-	grip: Grip
-	gesture: Gesture
-	mirror: Mirror
+export interface Pressed {
+	would: unknown
 }
 
 export interface Foreseen {
@@ -804,10 +800,9 @@ export interface Kept {
 	seconds: number
 }
 
-export interface WalkArgs {
+export interface WalkKeys {
 	from: ID
-	trap: number
-	expectation: ID
+	keys: number[]
 }
 
 export interface KindUses {
@@ -926,6 +921,14 @@ export interface Given {
 	flags: ID[]
 	taken: End[]
 	language: string
+}
+
+export interface PressArgs {
+	map: ID
+	active: ID
+	grip: Grip
+	gesture: Gesture
+	mirror: Mirror
 }
 
 export interface Ghost {
@@ -1196,6 +1199,12 @@ export interface Trial {
 export interface Found {
 	layer: string
 	what: string
+}
+
+export interface WalkArgs {
+	from: ID
+	trap: number
+	expectation: ID
 }
 
 export interface Return {
@@ -1598,21 +1607,6 @@ export interface Parting {
 	is?: CourseMark
 }
 
-export interface Gesture {
-	way: Point[] | null
-	remove: boolean
-	even?: boolean
-	seed?: number
-	at?: Point
-	trace?: Point[]
-}
-
-export interface Mirror {
-	mode: '' | 'left–right' | 'up–down' | 'both' | 'quarters'
-	x: number
-	y: number
-}
-
 export interface Course {
 	maps: CourseMap[]
 }
@@ -1821,6 +1815,21 @@ export interface Frame {
 export interface Value {
 	name: string
 	value: string
+}
+
+export interface Gesture {
+	way: Point[] | null
+	remove: boolean
+	even?: boolean
+	seed?: number
+	at?: Point
+	trace?: Point[]
+}
+
+export interface Mirror {
+	mode: '' | 'left–right' | 'up–down' | 'both' | 'quarters'
+	x: number
+	y: number
 }
 
 export interface Picking {
@@ -2281,7 +2290,7 @@ export interface Methods {
 		id: ID
 		ticks: number
 	}; answer: Follows }
-	foresee: { args: PressArgs; answer: Foreseen }
+	foresee: { args: Pressed; answer: Foreseen }
 	gameDetails: { args: None; answer: Detail[] }
 	gameInfo: { args: {
 		language: string
@@ -2318,7 +2327,7 @@ export interface Methods {
 	joined: { args: Draft<End>; answer: Joined }
 	keepGame: { args: None; answer: Kept }
 	keepSelected: { args: AreaArgs; answer: ID }
-	keepWalk: { args: WalkArgs; answer: Outcome }
+	keepWalk: { args: WalkKeys; answer: Outcome }
 	kindUses: { args: ID; answer: KindUses }
 	liftArea: { args: AreaArgs; answer: Copied }
 	linePulled: { args: {
@@ -2438,6 +2447,7 @@ export interface Methods {
 		seed: number
 	}; answer: View }
 	press: { args: PressArgs; answer: Outcome }
+	pressed: { args: PressArgs; answer: Pressed }
 	preview: { args: PressArgs; answer: Ghost }
 	previewSelect: { args: SelectArgs; answer: Selected }
 	prove: { args: {
@@ -2605,7 +2615,7 @@ export interface Methods {
 		id: ID
 		where: string
 	}; answer: Outcome }
-	showWalk: { args: WalkArgs; answer: View }
+	showWalk: { args: WalkKeys; answer: View }
 	sidePulled: { args: {
 		map: ID
 		side: Facing
@@ -2650,7 +2660,10 @@ export interface Methods {
 	takePO: { args: {
 		text: string
 	}; answer: Outcome }
-	takePar: { args: MapArgs; answer: Outcome }
+	takePar: { args: {
+		map: ID
+		moves: number
+	}; answer: Outcome }
 	takeWording: { args: {
 		id: ID
 		to: string
@@ -2708,6 +2721,7 @@ export interface Methods {
 		to: End
 	}; answer: Outcome }
 	uses: { args: EntitiesArgs; answer: Use[] }
+	walk: { args: WalkArgs; answer: WalkKeys }
 	walkTo: { args: {
 		at: Point
 	}; answer: View }

@@ -54,8 +54,13 @@ function taken(answer: Answer): string {
 	return answer.ok ?? 'null'
 }
 
+/** Methods by which a project changes without a new edit. */
+const told = new Set<Method>(['adopt', 'receive', 'refuse'])
+
 /** The editing core: the same code as on the server, run as a WebAssembly module. */
 export class Core {
+	/** Told what changes the project, after it did. */
+	changed?: (method: Method, args: unknown, answer: Outcome | null) => void
 	private cells = new Uint8Array(4096)
 	private game = new Uint8Array(4096)
 
@@ -82,12 +87,18 @@ export class Core {
 	}
 
 	call<M extends Method>(method: M, args?: Args<M>): Answered<M> {
-		return JSON.parse(taken(this.exposed.call(method, args === undefined ? '' : JSON.stringify(args)))) as Answered<M>
+		const text = taken(this.exposed.call(method, args === undefined ? '' : JSON.stringify(args)))
+		const answer = JSON.parse(text) as Answered<M>
+		// an outcome begins with the edit, where there is one
+		if (text.startsWith('{"edit":') || told.has(method)) this.changed?.(method, args, answer as Outcome)
+		return answer
 	}
 
 	/** Makes the project what a stored state of it was. */
 	jump(state: Uint8Array, label: string): Outcome {
-		return JSON.parse(taken(this.exposed.jump(state, label))) as Outcome
+		const outcome = JSON.parse(taken(this.exposed.jump(state, label))) as Outcome
+		this.changed?.('adopt', { edits: [outcome.edit] }, outcome)
+		return outcome
 	}
 
 	/** The 1,024 cells of a chunk, or null when all are empty; good until the next call. */

@@ -25,11 +25,13 @@
 </script>
 
 {#if answer && answer.is !== 'nothing'}
-	<div class="flex min-w-0 items-center {proving.busy ? 'opacity-60' : ''}" role="status" data-testid="proof">
+	<div class="flex min-w-0 items-center" role="status" data-testid="proof">
 		{#if answer.is === 'can'}
 			<Hint
 				label="{says}: see the walk that was played to the goal"
-				class="flex h-7 min-w-0 items-center gap-1.5 px-1.5 text-sage hover:bg-well disabled:hover:bg-transparent"
+				class="flex h-7 min-w-0 items-center gap-1.5 px-1.5 hover:bg-well disabled:hover:bg-transparent {proving.busy
+					? 'text-dim'
+					: 'text-sage'}"
 				disabled={proving.busy || !w.map}
 				onclick={go}
 			>
@@ -39,7 +41,9 @@
 		{:else if answer.is === 'cannot'}
 			<Hint
 				label="cannot: {answer.why}. Show it"
-				class="flex h-7 min-w-0 items-center gap-1.5 px-1.5 text-brick hover:bg-well disabled:hover:bg-transparent"
+				class="flex h-7 min-w-0 items-center gap-1.5 px-1.5 hover:bg-well disabled:hover:bg-transparent {proving.busy
+					? 'text-dim'
+					: 'text-brick'}"
 				onclick={go}
 			>
 				<FlagOff size={15} />

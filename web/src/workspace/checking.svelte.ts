@@ -1,9 +1,9 @@
 import type { CheckInfo, ExpectationInfo, ID, ParInfo, Proof, ReachInfo, StudyInfo } from '../core/types'
 import type { Project } from '../project/project.svelte'
+import type { Thinker } from '../think/thinker'
 
-/** How many ticks are looked ahead at once, and for how many milliseconds of a turn. */
-const slice = 800
-const atOnce = 10
+/** How many ticks are looked ahead before something else can be asked. */
+const slice = 8000
 
 /** What Check finds out: all about finishing the game, findings, what is expected; a little at a time, while somebody looks. */
 export class Checking {
@@ -23,11 +23,16 @@ export class Checking {
 	/** The steps of cells by map, of this state of the project. */
 	private steps = new Map<ID, ReachInfo | null>()
 	private stepsOf = -1
+	/** Goes up when it is known of another map in how few steps one comes to its cells. */
+	reached = $state(0)
 	private timer = 0
 	private looks = 0
+	/** Which questions are asked: whatever is answered to earlier ones is not looked at. */
+	private round = 0
 
 	constructor(
 		private readonly project: Project,
+		private readonly thinker: Thinker,
 		private readonly waits: () => boolean,
 		/** What is known by then of a game that begins as a player's does. */
 		private readonly answers: (known: Proof) => void,
@@ -45,6 +50,7 @@ export class Checking {
 	/** Asks anew, soon: the project has changed, or something else is asked. */
 	later(after = 400) {
 		clearTimeout(this.timer)
+		this.round++
 		if (!this.expects) this.expectations = []
 		if (this.shown || this.expects) this.timer = window.setTimeout(() => this.on(), after)
 	}
@@ -67,43 +73,52 @@ export class Checking {
 		return !!this.study?.done && !this.expectations.some((e) => !e.verdict) && (!this.parOf || !!this.par?.done)
 	}
 
-	private on() {
+	private async on() {
 		if (!this.shown && !this.expects) return
 		if (this.waits()) return this.later(200)
-		if (!this.shown) {
-			this.expectations = this.project.ask('expectations', { ticks: 2 * slice })
-			if (this.expectations.some((e) => !e.verdict)) this.timer = window.setTimeout(() => this.on(), 12)
-			return
-		}
-		const until = performance.now() + atOnce
-		const { from } = this
-		let study = this.project.ask('study', { from, ticks: slice })
-		while (!study.done && performance.now() < until) study = this.project.ask('study', { from, ticks: slice })
-		this.study = study
-		if (study.is && !from) this.answers(study)
-		if (study.is) this.expectations = this.project.ask('expectations', { ticks: 4 * slice })
-		if (this.parOf) {
-			const map = this.project.map(this.parOf)
-			this.par = map ? this.project.ask('par', { map: map.id, ticks: 4 * slice }) : null
-			if (!map) this.parOf = ''
-		}
-		if (this.looks) this.findings()
-		if (!this.done) this.timer = window.setTimeout(() => this.on(), 8)
+		const { round, from, thinker } = this
+		const over = () => round !== this.round
+		do {
+			if (this.shown) {
+				const study = await thinker.ask('study', { from, ticks: slice })
+				if (over()) return
+				this.study = study
+				if (study.is && !from) this.answers(study)
+			}
+			if (!this.shown || this.study?.is) {
+				const expectations = await thinker.ask('expectations', { ticks: slice })
+				if (over()) return
+				this.expectations = expectations
+			}
+			if (this.shown && this.parOf) await this.seeks(over)
+			if (this.looks && !over()) await this.findings(over)
+		} while (!over() && (this.shown ? !this.done : this.expectations.some((e) => !e.verdict)))
+	}
+
+	/** Goes on looking for the fewest moves of a map. */
+	private async seeks(over: () => boolean) {
+		const map = this.project.map(this.parOf)
+		const par = map ? await this.thinker.ask('par', { map: map.id, ticks: slice }) : null
+		if (over()) return
+		this.par = par
+		if (!map) this.parOf = ''
 	}
 
 	private toldOf = ''
 	/** Findings are told again where there may be others. */
-	private findings() {
+	private async findings(over: () => boolean) {
 		const key = `${this.project.turn} ${this.study?.is} ${this.study?.traps.length} ${this.study?.done} ${this.expectations.map((e) => e.verdict)}`
 		if (key === this.toldOf) return
+		const info = await this.thinker.ask('checks', {})
+		if (over()) return
 		this.toldOf = key
-		this.info = this.project.ask('checks', {})
+		this.info = info
 	}
 
 	/** Something else has been found out: findings are told again. */
 	again() {
 		this.toldOf = ''
-		if (this.looks) this.findings()
+		if (this.looks) this.later(0)
 	}
 
 	begin(from: ID) {
@@ -123,15 +138,24 @@ export class Checking {
 	reachOn(map: ID): ReachInfo | null {
 		if (this.stepsOf !== this.project.turn) this.steps.clear()
 		this.stepsOf = this.project.turn
-		let found = this.steps.get(map)
+		const found = this.steps.get(map)
 		if (found === undefined) {
-			try {
-				found = this.project.ask('reach', { map })
-			} catch {
-				return null // it is not known yet
-			}
-			this.steps.set(map, found)
+			this.steps.set(map, null) // asked
+			void this.askReach(map, this.project.turn)
 		}
-		return found
+		return found ?? null
+	}
+
+	private async askReach(map: ID, turn: number) {
+		let found: ReachInfo | undefined
+		try {
+			found = await this.thinker.ask('reach', { map })
+		} catch {
+			// it is not known yet
+		}
+		if (turn !== this.stepsOf) return
+		if (found) this.steps.set(map, found)
+		else this.steps.delete(map)
+		if (found || this.study?.done) this.reached++
 	}
 }

@@ -2,9 +2,8 @@ import type { Follows, ID, Pin } from '../core/types'
 import { CoreError } from '../core/module'
 import type { Workspace } from './workspace.svelte'
 
-/** How many ticks of a recording are followed at once, and for how many milliseconds. */
-const slice = 2000
-const atOnce = 8
+/** How many ticks of a recording are followed before something else can be asked. */
+const slice = 10_000
 
 /** What is kept of games: pins to go on from, and recordings, which are compared with what happens now. */
 export class Moments {
@@ -80,23 +79,27 @@ export class Moments {
 	/** Follows the recordings on the project as it is, a little at a time, while somebody looks; gives what ends that. */
 	follow(): () => void {
 		this.follows = {}
-		const step = () => {
+		let looks = true
+		const step = async () => {
 			const next = this.w.project.head.recordings.find((r) => !this.follows[r.id]?.done)
-			if (!next) return
-			if (!this.w.canvas?.busy() && !this.w.play.runs) this.followOn(next.id)
+			if (!next || !looks) return
+			if (!this.w.canvas?.busy() && !this.w.play.runs) {
+				const said = await this.followOn(next.id)
+				if (!looks) return
+				if (said?.done) this.follows = { ...this.follows, [next.id]: said }
+			}
 			this.timer = window.setTimeout(step, 7)
 		}
 		this.timer = window.setTimeout(step, 400)
-		return () => clearTimeout(this.timer)
+		return () => {
+			looks = false
+			clearTimeout(this.timer)
+		}
 	}
 
-	private followOn(id: ID) {
-		const until = performance.now() + atOnce
+	private async followOn(id: ID): Promise<Follows | undefined> {
 		try {
-			let said: Follows
-			do said = this.w.project.ask('follow', { id, ticks: slice })
-			while (!said.done && performance.now() < until)
-			if (said.done) this.follows = { ...this.follows, [id]: said }
+			return await this.w.proving.thinker.ask('follow', { id, ticks: slice })
 		} catch (e) {
 			if (!(e instanceof CoreError)) throw e
 		}

@@ -1,5 +1,5 @@
 import { CoreError } from '../core/module'
-import type { Given, ID, PlayEvent, PlayView, Point, Spot } from '../core/types'
+import type { Given, ID, PlayEvent, PlayView, Point, Spot, WalkKeys } from '../core/types'
 import { Frames } from './frames'
 import { gameKeys } from './gameKeys.svelte'
 import { padInputs } from './pads'
@@ -113,8 +113,8 @@ export class Play {
 	}
 
 	/** Plays the walk that was found, faster than one walks. */
-	showWalk(args: { from?: ID; trap?: number; expectation?: ID } = {}) {
-		this.begin(this.project.ask('showWalk', { from: '', trap: 0, expectation: '', ...args }))
+	showWalk(walk: WalkKeys) {
+		this.begin(this.project.ask('showWalk', walk))
 		this.speed = 2
 	}
 

@@ -1,4 +1,4 @@
-import type { Given, ID, MapInfo, PlayView, Point } from '../core/types'
+import type { Given, ID, MapInfo, PlayView, Point, WalkArgs } from '../core/types'
 import { View } from '../draw/view.svelte'
 import { CoreError } from '../core/module'
 import type { Station, Workspace } from './workspace.svelte'
@@ -61,8 +61,9 @@ export class Playing {
 	}
 
 	/** Plays the walk that was found, from the beginning. */
-	showWalk(args: { from?: ID; trap?: number; expectation?: ID } = {}) {
-		this.begin(() => this.w.play.showWalk(args))
+	async showWalk(of: Partial<WalkArgs> = {}) {
+		const walk = await this.w.proving.walk(of)
+		if (walk) this.begin(() => this.w.play.showWalk(walk))
 	}
 
 	private placeSpawn() {

@@ -1,0 +1,135 @@
+import { CoreError, type Answered, type Args, type Method } from '../core/module'
+import type { Code } from '../core/contract.gen'
+import type { ID } from '../core/types'
+
+/** What the worker is asked: to open a state, or a method of the core. */
+export type Question =
+	{ id: number; state: Uint8Array; seq: number; person: ID; client: ID } | { id: number; method: Method; args: unknown }
+
+export type Told = { id: number; answer: unknown } | { id: number; wrong: string; code?: Code }
+
+/** Where a second instance of the core begins. */
+export interface Beginning {
+	state: Uint8Array
+	seq: number
+	person: ID
+	client: ID
+	/** The edits that are not confirmed, oldest first. */
+	waiting: string[]
+}
+
+interface Waits {
+	resolve: (answer: unknown) => void
+	reject: (error: Error) => void
+}
+
+/** How often a worker that broke is begun anew. */
+const mostStarts = 3
+
+/**
+ * Finds out what takes long in a worker, with a core of its own that is fed the same edits. Where there can be no worker, or it broke
+ * again and again, this page's core answers instead.
+ */
+export class Thinker {
+	private worker?: Worker
+	private opened?: Promise<void>
+	private waiting = new Map<number, Waits>()
+	/** What came in while the state was fetched. */
+	private fed: { method: Method; args: unknown }[] = []
+	private next = 1
+	private starts = 0
+
+	constructor(
+		private readonly begins: () => Promise<Beginning>,
+		/** Answers in this thread. */
+		private readonly here: <M extends Method>(method: M, args: Args<M>) => Answered<M>,
+	) {}
+
+	/** Tells it what the project's core was told. */
+	feed<M extends 'adopt' | 'receive' | 'refuse'>(method: M, args: Args<M>) {
+		if (!this.opened || this.helpless) return
+		if (!this.worker) this.fed.push({ method, args })
+		else this.post({ method, args }).catch(() => this.broke())
+	}
+
+	/** Asks it something that changes nothing. */
+	async ask<M extends Method>(method: M, args: Args<M>): Promise<Answered<M>> {
+		if (!this.helpless) {
+			try {
+				await this.open()
+				return (await this.post({ method, args })) as Answered<M>
+			} catch (e) {
+				if (e instanceof CoreError) throw e
+				this.broke()
+				if (!this.helpless) return this.ask(method, args)
+			}
+		}
+		return this.here(method, args)
+	}
+
+	/** Ends it, with the page that shows the project. */
+	end() {
+		this.starts = mostStarts
+		this.drop(new CoreError('The project is closed.'))
+	}
+
+	private get helpless() {
+		return this.starts >= mostStarts || typeof Worker === 'undefined'
+	}
+
+	private open(): Promise<void> {
+		return (this.opened ??= this.start())
+	}
+
+	private async start() {
+		const { waiting, ...at } = await this.begins()
+		const worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' })
+		worker.onmessage = (e: MessageEvent<Told>) => this.told(e.data)
+		worker.onerror = (e) => {
+			e.preventDefault()
+			if (this.worker === worker) this.broke()
+		}
+		this.worker = worker
+		const opening = this.post(at, [at.state.buffer])
+		// in the order in which they come to this page's core
+		const fed: { method: Method; args: unknown }[] = [
+			...waiting.map((text) => ({ method: 'adopt' as const, args: { edits: [JSON.parse(text)] } })),
+			...this.fed,
+		]
+		this.fed = []
+		for (const f of fed) this.post(f).catch(() => this.broke())
+		await opening
+	}
+
+	private post(question: object, moved: Transferable[] = []): Promise<unknown> {
+		const id = this.next++
+		return new Promise((resolve, reject) => {
+			if (!this.worker) return reject(new Error('The worker has ended.'))
+			this.waiting.set(id, { resolve, reject })
+			this.worker.postMessage({ id, ...question }, moved)
+		})
+	}
+
+	private told(told: Told) {
+		const waits = this.waiting.get(told.id)
+		this.waiting.delete(told.id)
+		if ('wrong' in told) waits?.reject(told.code ? new CoreError(told.wrong, told.code) : new Error(told.wrong))
+		else waits?.resolve(told.answer)
+	}
+
+	/** It is begun anew with the next question. */
+	private broke() {
+		if (!this.opened) return
+		this.starts++
+		this.drop(new Error('The worker broke.'))
+	}
+
+	private drop(why: Error) {
+		this.worker?.terminate()
+		this.worker = this.opened = undefined
+		this.fed = []
+		const all = [...this.waiting.values()]
+		this.waiting.clear()
+		for (const w of all) w.reject(why)
+	}
+}
