@@ -59,6 +59,7 @@ type rig struct {
 	dsn     string
 	store   *store.Store
 	server  *server.Server
+	options []server.Option
 	address string
 	project string
 }
@@ -124,7 +125,7 @@ func (r *rig) serve(address string) {
 	l, err := net.Listen("tcp", address)
 	must(r.t, err)
 	r.address = l.Addr().String()
-	r.server = server.New(r.store)
+	r.server = server.New(r.store, r.options...)
 	go func() { _ = r.server.Serve(l) }()
 }
 

@@ -59,6 +59,7 @@ func Operations() []Operation {
 		get(project+"/edits/{seq}/revert", "Gives what turns an edit back.", mediaJSON, "an edit"),
 		get(project+"/edits/{seq}/sketch", "Gives what a small picture of an edit is drawn from.", mediaJSON, "cells"),
 		post(project+"/edits", "Takes an edit that is too large for the socket, 8 MB at most.", mediaJSON, "an edit", 200, mediaJSON, "seq, its number"),
+		post(project+"/think", "Finds out a part more of what takes long: whether the project can be finished, and what is wrong with it. What is known already of a project with the same hash is answered at once.", mediaJSON, "method (prove, study, walk, checks, expectations, par, reach, foresee, follow) and args, as the core’s session has them", 200, mediaJSON, "the answer"),
 		post(project+"/edits/stored", "Tells which of some edits are stored.", mediaJSON, "a list of edits: client and number", 200, mediaJSON, "those that are"),
 		post(project+"/pictures", "Takes in a picture: PNG, WebP, GIF, JPEG or BMP, 16 megapixels at most.", mediaAny, "the picture", 200, mediaJSON, "its SHA-256, width and height, and how it is probably cut"),
 		post(project+"/starter", "Takes in the picture of the starter set.", "", "", 200, mediaJSON, "tilesets, kinds and materials to be put into the project"),

@@ -67,6 +67,9 @@ func (s *Server) state(c fiber.Ctx) error {
 	}
 	c.Set("X-Azzel-Seq", strconv.FormatInt(seq, 10))
 	c.Set("X-Azzel-Born", p.Born)
+	if len(state) > s.thinking.from {
+		c.Set("X-Azzel-Think", "here")
+	}
 	c.Set("X-Azzel-Last", string(edit.JSON(last)))
 	c.Set("Content-Type", "application/octet-stream")
 	return c.Send(state)

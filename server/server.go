@@ -43,6 +43,7 @@ type Server struct {
 	hosts []string
 	// decoding is held while a picture is worked on.
 	decoding sync.Mutex
+	thinking *thinking
 
 	mu        sync.Mutex
 	listening []*connections
@@ -58,7 +59,7 @@ func Hosts(names ...string) Option { return func(s *Server) { s.hosts = names } 
 // New makes a server; Close ends it.
 func New(st *store.Store, options ...Option) *Server {
 	ctx, stop := context.WithCancel(context.Background())
-	s := &Server{store: st, log: store.NewLog(st), stop: stop, hosts: []string{"localhost", "127.0.0.1", "[::1]"}}
+	s := &Server{store: st, log: store.NewLog(st), stop: stop, thinking: newThinking(), hosts: []string{"localhost", "127.0.0.1", "[::1]"}}
 	for _, o := range options {
 		o(s)
 	}
@@ -86,6 +87,7 @@ func (s *Server) tidy(ctx context.Context) {
 				s.log.Use(project)
 			}
 			s.log.Tidy(time.Now().Add(-idle))
+			s.thinking.tidy(time.Now().Add(-idle))
 		}
 	}
 }
@@ -149,6 +151,7 @@ func (s *Server) routes() {
 	project.Get("/edits/:seq/revert", s.revert)
 	project.Get("/edits/:seq/sketch", s.sketch)
 	project.Post("/edits", s.edit)
+	project.Post("/think", s.think)
 	project.Post("/edits/stored", small, s.stored)
 	project.Post("/pictures", s.oneAtATime, s.takePicture)
 	project.Post("/starter", small, s.oneAtATime, s.starter)

@@ -97,3 +97,14 @@ type Snapshot struct {
 	Seq       int64  `gorm:"primaryKey;autoIncrement:false"`
 	State     []byte
 }
+
+// Found is what was found out of a project with a hash.
+type Found struct {
+	Hash      string `gorm:"primaryKey"`
+	Question  string `gorm:"primaryKey"`
+	Answer    []byte
+	CreatedAt time.Time
+}
+
+// TableName is what its rows are kept in.
+func (Found) TableName() string { return "answers" }

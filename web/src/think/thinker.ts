@@ -27,8 +27,8 @@ interface Waits {
 const mostStarts = 3
 
 /**
- * Finds out what takes long in a worker, with a core of its own that is fed the same edits. Where there can be no worker, or it broke
- * again and again, this page's core answers instead.
+ * Finds out what takes long in a worker, with a core of its own that is fed the same edits; of large projects on the server. Where there can
+ * be no worker, or it broke again and again, this page's core answers instead.
  */
 export class Thinker {
 	private worker?: Worker
@@ -38,16 +38,20 @@ export class Thinker {
 	private fed: { method: Method; args: unknown }[] = []
 	private next = 1
 	private starts = 0
+	/** The server is asked: the project is too large for a second core. */
+	private far = false
 
 	constructor(
-		private readonly begins: () => Promise<Beginning>,
+		private readonly begins: () => Promise<Beginning | null>,
 		/** Answers in this thread. */
 		private readonly here: <M extends Method>(method: M, args: Args<M>) => Answered<M>,
+		/** Answers on the server, which is asked where there is nothing to begin with. */
+		private readonly there: <M extends Method>(method: M, args: Args<M>) => Promise<Answered<M>>,
 	) {}
 
 	/** Tells it what the project's core was told. */
 	feed<M extends 'adopt' | 'receive' | 'refuse'>(method: M, args: Args<M>) {
-		if (!this.opened || this.helpless) return
+		if (!this.opened || this.helpless || this.far) return
 		if (!this.worker) this.fed.push({ method, args })
 		else this.post({ method, args }).catch(() => this.broke())
 	}
@@ -57,6 +61,7 @@ export class Thinker {
 		if (!this.helpless) {
 			try {
 				await this.open()
+				if (this.far) return await this.there(method, args)
 				return (await this.post({ method, args })) as Answered<M>
 			} catch (e) {
 				if (e instanceof CoreError) throw e
@@ -82,7 +87,10 @@ export class Thinker {
 	}
 
 	private async start() {
-		const { waiting, ...at } = await this.begins()
+		const beginning = await this.begins()
+		this.far = !beginning
+		if (!beginning) return
+		const { waiting, ...at } = beginning
 		const worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' })
 		worker.onmessage = (e: MessageEvent<Told>) => this.told(e.data)
 		worker.onerror = (e) => {
