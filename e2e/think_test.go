@@ -5,7 +5,10 @@ import (
 	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/sample"
+	"azzel/core/session"
 	"azzel/server"
+	"encoding/json"
+	"strings"
 	"testing"
 
 	"github.com/go-rod/rod/lib/proto"
@@ -62,4 +65,38 @@ func TestCheckWithoutAWorker(t *testing.T) {
 	must(t, proto.NetworkSetBlockedURLs{Urls: []string{"*/worker-*"}}.Call(k.page))
 	k.reload()
 	answers(t, k)
+}
+
+// The module finds out to the byte what the core does natively: the answer, its walk, what is wrong.
+func TestTheModuleProvesAlike(t *testing.T) {
+	r := world(t)
+	walled(r)
+	r.place(document.Entity{Kind: kind.Block, Name: "Crate", X: 128, Y: 96})
+	k := r.open()
+	asked := []string{`study {"from":"","ticks":5000}`, `walk {"from":"","trap":0,"expectation":""}`, `checks {}`, `reach {"map":"` + string(sample.Quay) + `"}`, `par {"map":"` + string(sample.Quay) + `","ticks":5000}`}
+	var s session.Session
+	doc, seq := r.state()
+	must(t, s.Open(doc.Encode(), seq, "personperson", "clientclient"))
+	for _, a := range asked {
+		method, args, _ := strings.Cut(a, " ")
+		native := ""
+		for range 200 {
+			raw, err := s.Call(method, json.RawMessage(args))
+			must(t, err)
+			if native = string(raw); !strings.Contains(native, `"done":false`) {
+				break
+			}
+		}
+		module := k.eval(`(method, args) => {
+			let said = ''
+			for (let n = 0; n < 200; n++) {
+				said = azzelCore.call(method, args).ok
+				if (!said.includes('"done":false')) break
+			}
+			return said
+		}`, method, args)
+		if module != native {
+			t.Errorf("%s: the module says %.300s, and natively it is %.300s", a, module, native)
+		}
+	}
 }

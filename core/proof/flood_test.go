@@ -5,6 +5,7 @@ import (
 	"azzel/core/grid"
 	"azzel/core/proof"
 	"azzel/core/world"
+	"fmt"
 	"math/rand/v2"
 	"strings"
 	"testing"
@@ -54,5 +55,15 @@ func TestFlood(t *testing.T) {
 				}
 			}
 		}
+	}
+}
+
+// In how few steps cells are come to, row by row: over a wall never, round it in as many as one walks.
+func TestReachInSteps(t *testing.T) {
+	d := drawn("@..#.\n.#.#.\n.#...\n")
+	st := world.New(d, chart.New(d, nil), nil)
+	may := proof.Could(st, 0, grid.Point{})
+	if got, want := fmt.Sprint(may.Reach(0, grid.Point{})[0].Steps), "[0 1 2 -1 8 1 -1 3 -1 7 2 -1 4 5 6]"; got != want {
+		t.Errorf("cells are come to in %s steps, wanted %s", got, want)
 	}
 }

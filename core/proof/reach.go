@@ -26,8 +26,11 @@ func (f *May) Reach(m world.Ref, from grid.Point) []Reach {
 	exits := f.exits()
 	level, steps := []spot{}, int32(0)
 	put := func(s spot) {
-		i, in := f.reached[s.m].at(s.p)
-		if in && f.reached[s.m].has(s.p) && out[s.m].Steps[i] < 0 {
+		if !f.reached[s.m].has(s.p) {
+			return
+		}
+		b := out[s.m].Box
+		if i := (s.p.Y-b.Y)*b.W + s.p.X - b.X; out[s.m].Steps[i] < 0 {
 			out[s.m].Steps[i] = steps
 			level = append(level, s)
 		}
