@@ -8,6 +8,7 @@ import (
 	"azzel/core/session"
 	"azzel/server"
 	"encoding/json"
+	"fmt"
 	"strings"
 	"testing"
 
@@ -99,4 +100,38 @@ func TestTheModuleProvesAlike(t *testing.T) {
 			t.Errorf("%s: the module says %.300s, and natively it is %.300s", a, module, native)
 		}
 	}
+}
+
+// What the game is won by is chosen under Game, and Check asks for that; a check of the designer's own is made where findings are weighed.
+func TestWhatWinsAndWhatIsChecked(t *testing.T) {
+	r := world(t)
+	walled(r)
+	k := r.open()
+	k.see("[data-testid=proof]", "can be finished")
+	k.pressIn("nav button", "Game")
+	k.option("[aria-label='is won by']", "a flag that is set")
+	k.option("[aria-label=which]", "Lit")
+	within(t, soon, func() error {
+		d := r.doc()
+		return want("what wins", d.GameValue(kind.GameGoal).Word()+" "+d.GameValue(kind.GameWonWith).Word(), "flag "+string(sample.Lit))
+	})
+	k.accessible("the game, won by a flag")
+	k.pressIn("nav button", "Check")
+	k.see("[data-testid=answer]", "No, it cannot be finished")
+	k.see("[data-testid=finding]", "Lit can never be set")
+	k.press("What is looked for")
+	k.pressIn("[data-testid=own-checks] button", "New check")
+	k.see("[data-testid=found]", "at least 1 Checkpoint is wanted")
+	k.option("[aria-label='At least or at the most']", "at the most")
+	within(t, soon, func() error {
+		if all := r.doc().Project.OwnChecks; len(all) != 1 || !all[0].Most {
+			return fmt.Errorf("the checks are %+v", all)
+		}
+		return nil
+	})
+	k.accessible("checks of one's own")
+	k.press("Remove check 1")
+	within(t, soon, func() error { return want("checks", fmt.Sprint(len(r.doc().Project.OwnChecks)), "0") })
+	k.press("Undo")
+	within(t, soon, func() error { return want("checks", fmt.Sprint(len(r.doc().Project.OwnChecks)), "1") })
 }

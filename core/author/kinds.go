@@ -148,6 +148,17 @@ func RemoveKind(d *document.Document, id document.ID) (Change, error) {
 		next, _ := withValue(d.Project.GameValues, kind.GameWonWith, kind.Of(string(of.ID)), "")
 		c.Do = append(c.Do, edit.Set(edit.Ref{Type: edit.TypeProject}, "gameValues", next))
 	}
+	checks := slices.Clone(d.Project.OwnChecks)
+	for i := range checks {
+		for _, k := range []*string{&checks[i].Every, &checks[i].Has} {
+			if *k == string(id) {
+				*k = string(of.ID)
+			}
+		}
+	}
+	if !slices.Equal(checks, d.Project.OwnChecks) {
+		c.Do = append(c.Do, edit.Set(edit.Ref{Type: edit.TypeProject}, "ownChecks", checks))
+	}
 	c.Do = append(c.Do, edit.Remove(edit.Ref{Type: edit.TypeKind, ID: id}))
 	if len(c.Do) > edit.MaxPrimitives {
 		return Change{}, fmt.Errorf("too many entities are of kind %s to change them in one step", k.Name)

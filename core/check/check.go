@@ -84,6 +84,8 @@ const (
 	NeverStep    = "step never runs"
 	TightJump    = "tight jump"
 	Refuted      = "expectation refuted"
+	// OwnCheck is what a check of the designer's own asks for.
+	OwnCheck = "own check"
 	// Parted is a recording that goes otherwise than it did.
 	Parted = "recording goes otherwise"
 	// PinGone is a pin from which nobody can go on.
@@ -111,6 +113,7 @@ var Sorts = []Sort{
 	{Refuted, "An expectation does not hold", document.Stops, groupFinish, ""},
 	{Trap, "Somewhere one is stuck for good", document.Matters, groupFinish, ""},
 	{Parted, "A recording that goes otherwise now", document.Matters, groupFinish, ""},
+	{OwnCheck, "A check of your own", document.Matters, groupFinish, ""},
 	{NoGoal, "Nothing finishes the game", document.Noted, groupFinish, ""},
 	{NeverMap, "A map that nobody comes to", document.Matters, groupFinish, ""},
 	{NeverThing, "Something that nobody comes to", document.Matters, groupFinish, ""},
@@ -237,6 +240,7 @@ func (c *Checker) Find(ch *chart.Chart, more ...Finding) []Finding {
 	say := func(f Finding) { all = append(all, f) }
 	ofRules(d, say)
 	ofUndoing(d, say)
+	ofOwn(d, say)
 	ofTexts(d, say)
 	c.ofLooks(d, say)
 	all = append(all, more...)
@@ -262,7 +266,10 @@ func open(ch *chart.Chart, m *document.Map, edges []grid.Point) []Finding {
 func sorted(d *document.Document, all []Finding) []Finding {
 	out := []Finding{}
 	for _, f := range all {
-		if f.As = Matters(d.Project, f.What); f.As == document.Ignored {
+		if as := Matters(d.Project, f.What); f.As == "" || as == document.Ignored {
+			f.As = as // a check of one’s own matters as it says
+		}
+		if f.As == document.Ignored {
 			continue
 		}
 		if s := sortOf[f.What]; s != nil {

@@ -51,11 +51,42 @@ type Expectation struct {
 	Says string `json:"says"`
 }
 
+// On which maps a check of the designer's own holds; empty is on all.
+const (
+	WhereDark   = "dark"
+	WhereSide   = "side"
+	WhereAbove  = "above"
+	WhereBegins = "begins" // a game can begin there
+)
+
+// Wheres are the words of where such a check holds.
+var Wheres = []string{"", WhereDark, WhereSide, WhereAbove, WhereBegins}
+
+// EveryMap is what a check is about that is about maps.
+const EveryMap = "map"
+
+// OwnCheck is a check of the designer's own: that every map, or everything of a kind, has so many of another one, on its map or near it.
+type OwnCheck struct {
+	ID ID `json:"id"`
+	// Every is EveryMap or a kind, Where one of Wheres, Has a kind.
+	Every string `json:"every"`
+	Where string `json:"where,omitempty"`
+	Has   string `json:"has"`
+	// Most tells that it has so many at the most, not at least.
+	Most   bool `json:"most,omitempty"`
+	Number int  `json:"number"`
+	// Within is how many cells away they count; 0 is anywhere on the map.
+	Within int `json:"within,omitempty"`
+	// As is how much it matters.
+	As string `json:"as"`
+}
+
 // Limits of what Check is told.
 const (
 	MaxSilences     = 2000
 	MaxExpectations = 100
 	MaxExpected     = 2000
+	MaxOwnChecks    = 100
 )
 
 // checkChecks finds what is wrong with what Check is told.
@@ -65,6 +96,8 @@ func (p *Project) checkChecks() error {
 		return errors.New("there are not so many sorts of findings")
 	case len(p.Silenced) > MaxSilences:
 		return fmt.Errorf("at most %d findings are silenced", MaxSilences)
+	case len(p.OwnChecks) > MaxOwnChecks:
+		return fmt.Errorf("a project has at most %d checks of its own", MaxOwnChecks)
 	case len(p.Expectations) > MaxExpectations:
 		return fmt.Errorf("a project has at most %d expectations", MaxExpectations)
 	}
@@ -76,6 +109,15 @@ func (p *Project) checkChecks() error {
 	for _, s := range p.Silenced {
 		if s.What == "" || len(s.What) > MaxName || s.Map != "" && !s.Map.Valid() || s.ID != "" && !s.ID.Valid() || !utf8.ValidString(s.Why) || utf8.RuneCountInString(s.Why) > MaxText {
 			return errors.New("a finding that is silenced has no valid place")
+		}
+	}
+	for i, o := range p.OwnChecks {
+		kinds := o.Has != "" && len(o.Has) <= MaxName && o.Every != "" && len(o.Every) <= MaxName
+		if !o.ID.Valid() || slices.ContainsFunc(p.OwnChecks[:i], func(b OwnCheck) bool { return b.ID == o.ID }) || !kinds || !slices.Contains(Wheres, o.Where) || !slices.Contains(Severities, o.As) {
+			return errors.New("a check of one’s own says what every one of which kind has, and how much that matters")
+		}
+		if err := first(checkRange("the number of a check", o.Number, 0, MaxEntities), checkRange("how near it counts", o.Within, 0, 1000)); err != nil {
+			return err
 		}
 	}
 	for i, e := range p.Expectations {

@@ -39,6 +39,8 @@ type Project struct {
 	Checks       []CheckChoice `json:"checks,omitempty"`
 	Silenced     []Silence     `json:"silenced,omitempty"`
 	Expectations []Expectation `json:"expectations,omitempty"`
+	// OwnChecks are those of the designer's own.
+	OwnChecks []OwnCheck `json:"ownChecks,omitempty"`
 	// Kept are fields of its files that nothing here knows.
 	Kept []Kept `json:"kept,omitempty" jsonschema:"-"`
 }

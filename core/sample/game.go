@@ -17,6 +17,7 @@ func gameSteps() []edit.Primitive {
 		edit.Set(project, "checks", []document.CheckChoice{{What: "unused", As: document.Ignored}}),
 		edit.Set(project, "silenced", []document.Silence{{What: "unused", Map: Pans, ID: "arrivearrive", Why: "for the next chapter"}}),
 		edit.Set(project, "expectations", []document.Expectation{{ID: "neverneverne", Is: document.ExpectNever, Says: "Lit is set"}}),
+		edit.Set(project, "ownChecks", []document.OwnCheck{{ID: "lampslampsla", Every: kind.Spawn, Where: document.WhereDark, Has: kind.Light, Number: 1, Within: 5, As: document.Matters}}),
 		edit.Set(edit.Ref{Type: edit.TypeCounter, ID: "saltsaltsalt"}, "shown", "topRight"),
 		edit.Insert(edit.Ref{Type: edit.TypeSound, ID: "bellbellbell"}, document.Sound{ID: "bellbellbell", Name: "Bell", File: strings.Repeat("5", 64), Form: "ogg", Lasts: 3000, From: 250, To: 2750, Loud: 80,
 			As: []document.Hearing{{When: "take"}, {When: document.SoundAround, Kind: kind.Sound, Map: Quay}}}),

@@ -220,6 +220,7 @@ func init() {
 		"mend": authored(func(d *document.Document, a findingArgs) (author.Change, error) {
 			return check.Mend(d, check.Finding{What: a.What, Map: a.Map, ID: a.ID})
 		}),
+		"ownCheck": authored(check.Own),
 		"silence": authored(func(d *document.Document, a findingArgs) (author.Change, error) {
 			return check.Silence(d, document.Silence{What: a.What, Map: a.Map, ID: a.ID, Why: a.Why}, a.On)
 		}),

@@ -14,7 +14,7 @@ import (
 
 // Format is the version that edits, inverses and states are written in, and that
 // pages and servers agree on.
-const Format = 14
+const Format = 15
 
 // object is JSON as it is worked on: numbers stay as they are written.
 type object = map[string]any
@@ -38,7 +38,7 @@ var nothing = change{
 }
 
 // changes lead from format i+1 to i+2.
-var changes = []change{format2, format3, format4, format5, format6, format7, format8, format9, format10, format11, format12, format13, format14}
+var changes = []change{format2, format3, format4, format5, format6, format7, format8, format9, format10, format11, format12, format13, format14, format15}
 
 // ErrFormat is given for what a newer version wrote, or none did.
 var ErrFormat = errors.New("this was written by another version of Azzel")

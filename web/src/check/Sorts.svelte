@@ -1,4 +1,5 @@
 <script lang="ts">
+	import OwnChecks from './OwnChecks.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// How much each sort of finding matters in this project.
@@ -33,4 +34,5 @@
 			</fieldset>
 		{/each}
 	</div>
+	<OwnChecks {ways} />
 </div>

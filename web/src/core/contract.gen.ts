@@ -878,6 +878,17 @@ export interface Pose {
 	facing: Facing
 }
 
+export interface OwnCheck {
+	id: ID
+	every: string
+	where?: string
+	has: string
+	most?: boolean
+	number: number
+	within?: number
+	as: string
+}
+
 export interface Pages {
 	pages: string[][]
 	over: boolean
@@ -1630,6 +1641,7 @@ export interface Project {
 	checks?: CheckChoice[]
 	silenced?: Silence[]
 	expectations?: Expectation[]
+	ownChecks?: OwnCheck[]
 	kept?: DocumentKept[]
 }
 
@@ -2401,6 +2413,7 @@ export interface Methods {
 	}; answer: Outcome }
 	oddLayers: { args: MapArgs; answer: ID[] }
 	offerStart: { args: MapArgs; answer: Outcome }
+	ownCheck: { args: Draft<OwnCheck>; answer: Outcome }
 	pages: { args: string; answer: Pages }
 	par: { args: {
 		map: ID

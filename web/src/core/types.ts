@@ -13,6 +13,7 @@ export type {
 	StudyInfo,
 	TrapInfo,
 	JumpInfo,
+	OwnCheck,
 	WalkArgs,
 	WalkKeys,
 	ChunkAt,

@@ -13,6 +13,7 @@
 <label class="flex min-h-7 items-center gap-1.5" title={d.help}>
 	<span class="w-[84px] shrink-0 leading-tight {d.differs ? 'font-semibold' : 'text-dim'}">{d.name}</span>
 	<select
+		aria-label={d.name}
 		class="field min-w-0 grow"
 		value={all.some((one) => one.id === d.value) ? d.value : ''}
 		onchange={(e) => set((e.currentTarget.value as ID) || null)}
