@@ -1,11 +1,16 @@
 package check_test
 
 import (
+	"azzel/core/chart"
 	"azzel/core/check"
 	"azzel/core/document"
 	"azzel/core/edit"
+	"azzel/core/grid"
 	"azzel/core/kind"
+	"azzel/core/proof"
 	"azzel/core/sample"
+	"azzel/core/world"
+	"slices"
 	"strings"
 	"testing"
 )
@@ -72,5 +77,26 @@ func TestOwnChecksAreMade(t *testing.T) {
 	}
 	if len(d.Project.OwnChecks) != 0 {
 		t.Errorf("there is still %+v", d.Project.OwnChecks)
+	}
+}
+
+// What the proof has found out is a finding, also where nothing in particular stands in the way.
+func TestProvenFindings(t *testing.T) {
+	for _, c := range []struct {
+		name string
+		do   []edit.Primitive
+		says string
+	}{
+		{"a goal behind a wall", []edit.Primitive{thing("goalgoalgoal", kind.Goal, 256, 96), sample.Paint(sample.Quay, sample.Things, region(grid.Rect{X: 12, Y: 1, W: 1, H: 10}), sample.Wall)}, "It cannot be finished"},
+		{"a flag that nothing sets", []edit.Primitive{edit.Set(edit.Ref{Type: edit.TypeProject}, "gameValues", []kind.Value{{Key: kind.GameGoal, Value: kind.Of(kind.GoalFlag)}, {Key: kind.GameWonWith, Value: kind.Of(string(sample.Lit))}})}, "Lit can never be set"},
+		{"something behind a wall", []edit.Primitive{thing("goalgoalgoal", kind.Goal, 160, 96), thing("keykeykeykey", kind.Key, 256, 96), sample.Paint(sample.Quay, sample.Things, region(grid.Rect{X: 12, Y: 1, W: 1, H: 10}), sample.Wall)}, "Nobody ever comes to Odd key"},
+	} {
+		d := sample.With(sample.World(), c.do...)
+		s := proof.NewStudy(world.New(d, chart.New(d, nil), nil), nil)
+		for !s.Step(8000) {
+		}
+		if all := check.Proven(s); !slices.ContainsFunc(all, func(f check.Finding) bool { return strings.Contains(f.Text, c.says) }) {
+			t.Errorf("%s: %+v", c.name, all)
+		}
 	}
 }

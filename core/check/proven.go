@@ -12,7 +12,8 @@ import (
 func Proven(s *proof.Study) (out []Finding) {
 	st := s.Stage()
 	at := func(r world.Ref, f Finding) Finding {
-		if end := st.End(r); r >= 0 {
+		if r >= 0 {
+			end := st.End(r)
 			f.Of, f.Map, f.ID = document.TypeEntity, end.Map, end.Entity
 		}
 		return f

@@ -42,6 +42,16 @@ type Answer struct {
 // what cannot be had, or that nothing leads there.
 func (s *Search) cannot() *Answer {
 	a := &Answer{Is: Cannot, By: world.None, Why: "no way leads to the goal"}
+	for _, r := range s.st.Book.Collects {
+		if !s.may.taken[r] {
+			a.By, a.Why = r, s.st.Thing(r).Name+" cannot be collected"
+			return a
+		}
+	}
+	if f := s.st.Book.Flag; f >= 0 {
+		a.Why = s.st.Doc.Flags.Get(s.st.Flags[f]).Name + " can never be set"
+		return a
+	}
 	for r := range s.st.Things {
 		t := &s.st.Things[r]
 		if t.Acts == kind.Door && len(s.may.shut[world.Ref(r)]) > 0 {
@@ -67,15 +77,6 @@ func (s *Search) cannot() *Answer {
 				return a
 			}
 		}
-	}
-	for _, r := range s.st.Book.Collects {
-		if !s.may.taken[r] {
-			a.By, a.Why = r, s.st.Thing(r).Name+" cannot be collected"
-			return a
-		}
-	}
-	if f := s.st.Book.Flag; f >= 0 {
-		a.Why = s.st.Doc.Flags.Get(s.st.Flags[f]).Name + " can never be set"
 	}
 	return a
 }

@@ -278,8 +278,11 @@ func (s *Stage) Thing(r Ref) *Thing {
 	return &s.Things[r]
 }
 
-// End names a thing as passages do.
+// End names a thing as passages do; of None nothing.
 func (s *Stage) End(r Ref) document.End {
 	t := s.Thing(r)
+	if t == nil {
+		return document.End{}
+	}
 	return document.End{Map: s.Grounds[t.Map].ID, Entity: t.ID}
 }

@@ -52,38 +52,27 @@ export class Thinker {
 	/** Tells it what the project's core was told. */
 	feed<M extends 'adopt' | 'receive' | 'refuse'>(method: M, args: Args<M>) {
 		if (!this.opened || this.helpless || this.far) return
-		if (!this.worker) this.fed.push({ method, args })
-		else this.post({ method, args }).catch(() => this.broke())
+		if (this.worker) this.post({ method, args }).catch(this.breaks(this.opened))
+		else this.fed.push({ method, args })
 	}
 
 	/** Asks it something that changes nothing. */
 	async ask<M extends Method>(method: M, args: Args<M>): Promise<Answered<M>> {
-		if (!this.helpless) {
-			try {
-				await this.open()
-				if (this.far) return await this.there(method, args)
-				return (await this.post({ method, args })) as Answered<M>
-			} catch (e) {
-				if (e instanceof CoreError) throw e
-				this.broke()
-				if (!this.helpless) return this.ask(method, args)
-			}
+		if (this.helpless) return this.here(method, args)
+		const opened = (this.opened ??= this.start())
+		try {
+			await opened
+			if (this.far) return await this.there(method, args)
+			return (await this.post({ method, args })) as Answered<M>
+		} catch (e) {
+			if (e instanceof CoreError) throw e
+			this.breaks(opened)()
+			return this.ask(method, args)
 		}
-		return this.here(method, args)
-	}
-
-	/** Ends it, with the page that shows the project. */
-	end() {
-		this.starts = mostStarts
-		this.drop(new CoreError('The project is closed.'))
 	}
 
 	private get helpless() {
 		return this.starts >= mostStarts || typeof Worker === 'undefined'
-	}
-
-	private open(): Promise<void> {
-		return (this.opened ??= this.start())
 	}
 
 	private async start() {
@@ -95,7 +84,7 @@ export class Thinker {
 		worker.onmessage = (e: MessageEvent<Told>) => this.told(e.data)
 		worker.onerror = (e) => {
 			e.preventDefault()
-			if (this.worker === worker) this.broke()
+			if (this.worker === worker && this.opened) this.breaks(this.opened)()
 		}
 		this.worker = worker
 		const opening = this.post(at, [at.state.buffer])
@@ -105,7 +94,7 @@ export class Thinker {
 			...this.fed,
 		]
 		this.fed = []
-		for (const f of fed) this.post(f).catch(() => this.broke())
+		for (const f of fed) this.post(f).catch(this.breaks(this.opened!))
 		await opening
 	}
 
@@ -125,19 +114,17 @@ export class Thinker {
 		else waits?.resolve(told.answer)
 	}
 
-	/** It is begun anew with the next question. */
-	private broke() {
-		if (!this.opened) return
-		this.starts++
-		this.drop(new Error('The worker broke.'))
-	}
-
-	private drop(why: Error) {
-		this.worker?.terminate()
-		this.worker = this.opened = undefined
-		this.fed = []
-		const all = [...this.waiting.values()]
-		this.waiting.clear()
-		for (const w of all) w.reject(why)
+	/** Has it be begun anew with the next question, unless that was done already. */
+	private breaks(opened: Promise<void>) {
+		return () => {
+			if (this.opened !== opened) return
+			this.starts++
+			this.worker?.terminate()
+			this.worker = this.opened = undefined
+			this.fed = []
+			const all = [...this.waiting.values()]
+			this.waiting.clear()
+			for (const w of all) w.reject(new Error('The worker broke.'))
+		}
 	}
 }
