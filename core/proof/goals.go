@@ -51,6 +51,31 @@ func goalless(st *world.Stage) string {
 	return "there is no goal yet"
 }
 
+// aimed are the things at which rules wake that win a game which nothing else does, or set the flag that wins it; goals, where there are none.
+func aimed(st *world.Stage, goals []world.Ref) (out []world.Ref) {
+	if len(goals)+len(st.Book.Collects) > 0 {
+		return nil
+	}
+	for _, rule := range st.Rules {
+		tree, is := rules.TreeOf(rule), false
+		rules.Each(slices.Concat(tree.Then, tree.Otherwise), func(n *rules.Node) {
+			sets := n.Word == rules.WordSet && st.Book.Flag >= 0 && st.FlagOf(n.At.ID) == st.Book.Flag
+			is = is || n.Word == rules.WordWin || n.Word == rules.WordFinish || sets
+		})
+		for _, n := range tree.When {
+			if r := st.ThingOf(n.At.Map, n.At.ID); is && !rule.Off && r >= 0 {
+				out = append(out, r)
+			}
+		}
+	}
+	for r := range st.Things {
+		if len(out) == 0 && st.Things[r].Acts == kind.Goal && !st.Grounds[st.Things[r].Map].Template {
+			out = append(out, world.Ref(r))
+		}
+	}
+	return out
+}
+
 // Wants is the kind of which one is to be put down first where there is nothing to look for yet, or “game” where something has to be chosen
 // for the game.
 func Wants(st *world.Stage, start func() (*play.Game, error)) string {

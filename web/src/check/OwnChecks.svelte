@@ -41,11 +41,11 @@
 	function count(e: Event & { currentTarget: HTMLInputElement }, was: number, set: (n: number) => void) {
 		const n = Number(e.currentTarget.value)
 		if (Number.isInteger(n) && n >= 0 && n !== was) set(n)
-		else e.currentTarget.value = String(was)
+		else e.currentTarget.value = String(was || '')
 	}
 </script>
 
-<fieldset class="flex flex-col gap-2 border-t border-line p-4" data-testid="own-checks">
+<fieldset class="flex flex-col gap-2 border-b border-line p-4" data-testid="own-checks">
 	<legend class="float-left w-full pb-1 font-semibold">Checks of your own</legend>
 	{#each all as o, i (o.id)}
 		<div class="flex flex-wrap items-center gap-1.5" role="group" aria-label="Check {i + 1}">
@@ -95,10 +95,11 @@
 			<span>within</span>
 			<input
 				class="field w-14 font-mono"
-				aria-label="Within how many cells, 0 for anywhere on its map"
-				title="0 is anywhere on its map"
+				aria-label="Within how many cells, empty for anywhere on its map"
+				title="Empty is anywhere on its map"
 				inputmode="numeric"
-				value={o.within ?? 0}
+				placeholder="any"
+				value={o.within || ''}
 				onchange={(e) => count(e, o.within ?? 0, (within) => change(o, { within }))}
 			/>
 			<span>cells;</span>

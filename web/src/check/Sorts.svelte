@@ -15,6 +15,7 @@
 </script>
 
 <div class="cut" data-testid="sorts">
+	<OwnChecks {ways} />
 	<div class="grid grid-cols-[repeat(auto-fit,minmax(300px,1fr))] gap-4 p-4">
 		{#each groups as g (g)}
 			<fieldset class="flex flex-col gap-1">
@@ -34,5 +35,4 @@
 			</fieldset>
 		{/each}
 	</div>
-	<OwnChecks {ways} />
 </div>
