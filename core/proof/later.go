@@ -40,7 +40,7 @@ func Later(g *play.Game) *May {
 		f.arrived[m] = true
 	}
 	f.fromHere(g.Hero().Map, g.HeroCell())
-	if perilous(st) { // who is lost comes back
+	if perilous(st, nil) { // who is lost comes back
 		if p := g.Back; p.Map >= 0 {
 			m := st.Grounds[p.Map]
 			f.enter(spot{m: p.Map, p: m.CellAt(p.X, p.Y)})
@@ -89,10 +89,15 @@ func (f *May) spent(r *document.Rule, tree *rules.Tree) bool {
 	return f.now != nil && r.Once && !tree.OfKind && f.now.HasRun(f.st.RuleOf(r.ID))
 }
 
-// perilous reports whether anything could make the hero lose a heart, so that it comes back elsewhere.
-func perilous(st *world.Stage) bool {
+// perilous reports whether anything could make the hero lose a heart, so that it comes back elsewhere; in tells which maps belong to the game,
+// nil being all.
+func perilous(st *world.Stage, in func(world.Ref) bool) bool {
+	counts := func(m world.Ref) bool { return in == nil || in(m) }
 	for i := range st.Things {
 		t := &st.Things[i]
+		if !counts(t.Map) {
+			continue
+		}
 		switch t.Acts {
 		case kind.Hazard, kind.Beam, kind.Turner, kind.Shooter, kind.Charge, kind.Walker, kind.Flyer, kind.Source, kind.LaneEntry, kind.Water:
 			return true
@@ -107,7 +112,10 @@ func perilous(st *world.Stage) bool {
 			return true
 		}
 	}
-	for _, g := range st.Grounds {
+	for m, g := range st.Grounds {
+		if !counts(world.Ref(m)) {
+			continue
+		}
 		for _, side := range document.Facings {
 			if g.Map.Side(side) == document.SideFall {
 				return true

@@ -134,7 +134,7 @@ func newSteps(st *world.Stage, start func() (*play.Game, error), alone world.Ref
 		s.over = true
 		return s
 	}
-	s.Exact = !perilous(st) // where one comes back to is told apart by nothing
+	s.Exact = !perilous(st, in) // where one comes back to is told apart by nothing
 	for _, m := range st.Grounds {
 		s.Exact = s.Exact && (m.Template || in != nil && !in(m.Ref) || m.ByCells() && m.TimeLimit() == 0)
 	}
