@@ -83,10 +83,14 @@ func flat(r *grid.Region, b grid.Rect) []bool {
 
 // walls are the cells of a map that are solid, row by row; nil where nothing is, or the map is too large to look at all of it after an edit.
 func walls(solids *document.Solids, m *document.Map) []bool {
-	if m.Bounds.W*m.Bounds.H > 1<<18 || !solids.Any(m) {
+	if m.Bounds.W*m.Bounds.H > 1<<18 {
 		return nil
 	}
-	return flat(solids.Region(m), m.Bounds)
+	all := solids.Region(m)
+	if all.Empty() {
+		return nil
+	}
+	return flat(all, m.Bounds)
 }
 
 func pocketsAre(n int) string {
@@ -99,7 +103,7 @@ func pocketsAre(n int) string {
 // edges are the free cells at the edge of a map that walls close otherwise; none where more of it is open than closed.
 func edges(d *document.Document, solids *document.Solids, m *document.Map) (out []grid.Point) {
 	b := m.Bounds
-	if d.FromSide(m) || m.Template || !solids.Any(m) {
+	if d.FromSide(m) || m.Template {
 		return nil
 	}
 	walls := 0

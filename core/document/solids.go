@@ -219,7 +219,10 @@ func (s *Solids) Any(m *Map) bool {
 		}
 	}
 	for _, l := range s.ground(m).layers {
-		for _, at := range l.Cells.Region(m.Bounds, func(c cells.Cell) bool { return c.IsMaterial() || s.Cell(c) }).Points() {
+		if !l.Cells.Region(m.Bounds, func(c cells.Cell) bool { return !c.IsMaterial() && s.Cell(c) }).Empty() {
+			return true
+		}
+		for _, at := range l.Cells.Region(m.Bounds, cells.Cell.IsMaterial).Points() {
 			if s.Shown(m, l, at) {
 				return true
 			}
