@@ -177,6 +177,18 @@ func TestFindingsMatterAsTheProjectSays(t *testing.T) {
 	}
 }
 
+// On a map that nobody has begun to paint no layer is told to be empty.
+func TestNothingIsSaidOfLayersOfANewMap(t *testing.T) {
+	d := sample.World()
+	bare := sample.With(d, sample.Paint(sample.Pans, d.Maps.Get(sample.Pans).LayersInOrder()[0].ID, region(d.Maps.Get(sample.Pans).Bounds), 0))
+	if n := len(found(d, check.EmptyLayer)); n != 1 {
+		t.Fatalf("%d layers are empty", n)
+	}
+	if all := found(bare, check.EmptyLayer); len(all) > 0 {
+		t.Errorf("of a map without anything it is said %+v", all)
+	}
+}
+
 // On the chart a finding is as serious as the project says, and not drawn where it is silenced.
 func TestOnTheChart(t *testing.T) {
 	d := sample.World()

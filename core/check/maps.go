@@ -36,6 +36,8 @@ func onMap(d *document.Document, solids *document.Solids, m *document.Map, say f
 	stars(d, m, func(what, text string, args ...any) {
 		say(Finding{What: what, Of: document.TypeMap, Map: m.ID, ID: m.ID, Text: fmt.Sprintf(text, args...)})
 	})
+	// on a map that nobody has begun to paint no layer is too many
+	begun := slices.ContainsFunc(m.LayersInOrder(), func(l *document.Layer) bool { return !l.Cells.Empty() })
 	shut(solid, m, at)
 	ofTeams(d, m, func(what, text string, args ...any) {
 		say(Finding{What: what, Of: document.TypeMap, Map: m.ID, ID: m.ID, Text: fmt.Sprintf(text, args...)})
@@ -44,7 +46,7 @@ func onMap(d *document.Document, solids *document.Solids, m *document.Map, say f
 		if n, first := lone(l, m.Bounds); n > 0 {
 			say(Finding{What: LoneCell, Of: document.TypeLayer, Map: m.ID, ID: l.ID, At: &first, Text: fmt.Sprintf("%s of a material on the layer %s of %s, with none of it beside.", loneAre(n), l.Name, m.Name)})
 		}
-		if l.Kind == document.LayerTiles && !l.Absent && l.Cells.Empty() {
+		if l.Kind == document.LayerTiles && !l.Absent && l.Cells.Empty() && begun {
 			say(Finding{What: EmptyLayer, Of: document.TypeLayer, Map: m.ID, ID: l.ID, Text: fmt.Sprintf("Nothing is painted on the layer %s of %s.", l.Name, m.Name)})
 		}
 	}

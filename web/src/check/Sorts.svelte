@@ -11,7 +11,9 @@
 		{ as: 'note', name: 'worth a look' },
 		{ as: 'off', name: 'is not looked for' },
 	]
-	const groups = $derived([...new Set(checking.info.sorts.map((s) => s.group))])
+	/** How much a check of one's own matters is said where it stands. */
+	const sorts = $derived(checking.info.sorts.filter((s) => s.what !== 'own check'))
+	const groups = $derived([...new Set(sorts.map((s) => s.group))])
 </script>
 
 <div class="cut" data-testid="sorts">
@@ -20,7 +22,7 @@
 		{#each groups as g (g)}
 			<fieldset class="flex flex-col gap-1">
 				<legend class="pb-1 font-semibold">{g}</legend>
-				{#each checking.info.sorts.filter((s) => s.group === g) as s (s.what)}
+				{#each sorts.filter((s) => s.group === g) as s (s.what)}
 					<label class="flex items-center gap-2">
 						<span class="min-w-0 grow {s.as === s.usual ? '' : 'font-semibold'}">{s.name}</span>
 						<select

@@ -89,8 +89,9 @@ export class Core {
 	call<M extends Method>(method: M, args?: Args<M>): Answered<M> {
 		const text = taken(this.exposed.call(method, args === undefined ? '' : JSON.stringify(args)))
 		const answer = JSON.parse(text) as Answered<M>
-		// an outcome begins with the edit, where there is one
-		if (text.startsWith('{"edit":') || told.has(method)) this.changed?.(method, args, answer as Outcome)
+		// an outcome begins with the edit, where there is one, and says what changed
+		const outcome = text.startsWith('{"edit":') && 'change' in (answer as Outcome)
+		if (outcome || told.has(method)) this.changed?.(method, args, answer as Outcome)
 		return answer
 	}
 
