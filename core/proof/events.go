@@ -27,6 +27,9 @@ func (f *May) happens(ref world.Ref, t *world.Thing, set func(*bool)) {
 	case kind.Checkpoint, kind.Goal:
 		if f.near(t, 0) {
 			f.wake(rules.WordEnter, ref, set)
+			if t.Acts == kind.Checkpoint {
+				f.comesBack(t)
+			}
 			if t.Acts == kind.Goal && f.st.Grounds[t.Map].Next {
 				set(&f.done[t.Map])
 			}

@@ -83,7 +83,7 @@ func NewExpecting(st *world.Stage, e document.Expectation) *Expecting {
 			for i, c := range st.Counters {
 				f.least[i], f.most[i] = int64(c.Start), int64(c.Start)
 			}
-			x.may = f.fromHere(g.Hero().Map, g.HeroCell())
+			x.may = f.fromHere(heroSpot(g))
 		}
 	} else {
 		x.search.wanted = x.so

@@ -16,6 +16,10 @@ func (f *May) flood(cells *int) bool {
 		s := f.queue[len(f.queue)-1]
 		f.queue = f.queue[:len(f.queue)-1]
 		g := f.st.Grounds[s.m]
+		if f.leaps[s.m] != nil {
+			*cells -= f.leap(g, s)
+			continue
+		}
 		if first, after := g.Sheets(); f.lined[s.m] == nil && first == after && g.Open().IsFree(s.p.X-g.Bounds.X, s.p.Y-g.Bounds.Y) {
 			*cells -= f.spread(g, s)
 			continue

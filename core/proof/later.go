@@ -39,7 +39,7 @@ func Later(g *play.Game) *May {
 	for _, m := range g.Entered {
 		f.arrived[m] = true
 	}
-	f.fromHere(g.Hero().Map, g.HeroCell())
+	f.fromHere(heroSpot(g))
 	if perilous(st, nil) { // who is lost comes back
 		if p := g.Back; p.Map >= 0 {
 			m := st.Grounds[p.Map]

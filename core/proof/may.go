@@ -43,6 +43,8 @@ type May struct {
 	gates []gate
 	// lined are the maps whose cells are divided by ground that is drawn freely, nil for all others.
 	lined []*lined
+	// leaps are the maps on which jumps say what is come to, nil for all others.
+	leaps []*leaps
 	// exact are the maps on which the hero touches the cell in which it is, and no other.
 	exact []bool
 	// pushed are blocks that only the hero moves, settled the maps on which that is so of all, barred the cells of blocks that no push moves yet.
@@ -113,14 +115,21 @@ func (c *cellSet) remove(p grid.Point) {
 
 // Could computes what could come about from a cell of a map on.
 func Could(st *world.Stage, m world.Ref, from grid.Point) *May {
-	f := begin(st, m, from)
+	return could(st, spot{m: m, p: from})
+}
+
+// CouldFrom computes what could come about in a new game from where its hero is set down.
+func CouldFrom(g *play.Game) *May { return could(g.Stage, heroSpot(g)) }
+
+func could(st *world.Stage, at spot) *May {
+	f := begin(st, at)
 	for !f.goOn(1 << 20) {
 	}
 	return f
 }
 
 // begin is what is so at the beginning.
-func begin(st *world.Stage, m world.Ref, from grid.Point) *May {
+func begin(st *world.Stage, at spot) *May {
 	f := facts(st)
 	for i := range f.no {
 		f.no[i] = true
@@ -128,7 +137,7 @@ func begin(st *world.Stage, m world.Ref, from grid.Point) *May {
 	for i, c := range st.Counters {
 		f.least[i], f.most[i] = int64(c.Start), int64(c.Start)
 	}
-	return f.fromHere(m, from)
+	return f.fromHere(at)
 }
 
 // facts are none yet.
@@ -142,21 +151,21 @@ func facts(st *world.Stage) *May {
 		if first, after := g.Sheets(); first < after {
 			l = nil // what divides its cells changes
 		}
-		f.lined = append(f.lined, l)
+		f.lined, f.leaps = append(f.lined, l), append(f.leaps, leapsOf(g))
 	}
 	return f
 }
 
 // fromHere has the hero be in a cell, and whoever can be led instead where that one waits.
-func (f *May) fromHere(m world.Ref, from grid.Point) *May {
+func (f *May) fromHere(at spot) *May {
 	st := f.st
 	for m, g := range st.Grounds {
 		f.exact[m] = f.whole(g)
 	}
 	f.takeBlocks()
-	f.enter(spot{m: m, p: from})
+	f.enter(at)
 	// whoever can be led may be led from where it waits, and who is lost comes back in turn; one that is not there may be brought
-	for _, r := range append(play.Others(st, st.Grounds[m]), st.Heroes...) {
+	for _, r := range append(play.Others(st, st.Grounds[at.m]), st.Heroes...) {
 		if !f.missing(r) {
 			f.leads(r)
 		}
@@ -170,7 +179,7 @@ func (f *May) leads(r world.Ref) {
 	box := t.Box(f.st.Grounds[t.Map].Map)
 	for y := box.Y; y < box.Y+box.H; y++ {
 		for x := box.X; x < box.X+box.W; x++ {
-			f.enter(spot{m: t.Map, p: grid.Point{X: x, Y: y}})
+			f.enter(spot{m: t.Map, p: grid.Point{X: x, Y: y}, part: f.stands(t.Map)})
 		}
 	}
 }
@@ -192,6 +201,13 @@ func (f *May) enter(s spot) {
 	}
 	if l := f.lined[s.m]; l != nil {
 		f.enterParts(s, l.at(s.p).all())
+		return
+	}
+	if l := f.leaps[s.m]; l != nil {
+		if l.rests(f.st.Grounds[s.m], &s) {
+			f.reached[s.m].add(s.p)
+			f.queue, f.arrived[s.m] = append(f.queue, s), true
+		}
 		return
 	}
 	if f.reached[s.m].add(s.p) {
@@ -251,16 +267,19 @@ func (f *May) setDown(to *world.Thing, through gate) {
 	g := f.st.Grounds[to.Map]
 	box := to.Box(g.Map)
 	// the hero is set into the middle of it, or onto its floor
+	if f.leaps[to.Map] != nil {
+		box.Y, box.H = box.Y+box.H-1, 1
+	}
 	for y := box.Y; y < box.Y+box.H; y++ {
 		for x := box.X; x < box.X+box.W; x++ {
-			through.to = spot{m: to.Map, p: grid.Point{X: x, Y: y}}
+			through.to = spot{m: to.Map, p: grid.Point{X: x, Y: y}, part: f.stands(to.Map)}
 			f.pass(through)
 		}
 	}
 }
 
 func (f *May) pass(g gate) {
-	if f.reached[g.to.m].has(g.to.p) && (f.lined[g.to.m] == nil || f.lined[g.to.m].at(g.to.p).left() == 0) {
+	if f.leaps[g.to.m] == nil && f.reached[g.to.m].has(g.to.p) && (f.lined[g.to.m] == nil || f.lined[g.to.m].at(g.to.p).left() == 0) {
 		return
 	}
 	if f.free != nil && g.way >= 0 && f.free[g.way] || f.holds(g.asks) {

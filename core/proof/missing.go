@@ -2,6 +2,7 @@ package proof
 
 import (
 	"azzel/core/document"
+	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/rules"
 	"azzel/core/world"
@@ -14,14 +15,18 @@ type Missing struct {
 	// Thing is a door that stays shut, or what a way begins at; None for nothing in particular.
 	Thing world.Ref
 	Text  string
+	// Map and At are where it is otherwise, None for nowhere.
+	Map world.Ref
+	At  grid.Point
 }
 
 // maxPairs is how many pairs of what is in the way are tried together.
 const maxPairs = 64
 
-// obstacle is a door that stays shut, or a way that asks for what is not had.
+// obstacle is a door that stays shut, a way that asks for what is not had, or a jump that falls short.
 type obstacle struct {
 	door, way world.Ref
+	jump      *shortJump
 }
 
 // lacking looks for what would have to be otherwise, an obstacle at a time: each at the frontier of what could be is taken to be none,
@@ -37,13 +42,16 @@ func (s *Search) lacking() *lacking {
 	l := &lacking{s: s}
 	for r := range s.st.Things {
 		if len(s.may.shut[world.Ref(r)]) > 0 && s.st.Things[r].Acts == kind.Door {
-			l.all = append(l.all, obstacle{world.Ref(r), world.None})
+			l.all = append(l.all, obstacle{world.Ref(r), world.None, nil})
 		}
 	}
 	for _, g := range s.may.gates {
-		if o := (obstacle{world.None, g.way}); g.way >= 0 && !slices.Contains(l.all, o) {
+		if o := (obstacle{world.None, g.way, nil}); g.way >= 0 && !slices.Contains(l.all, o) {
 			l.all = append(l.all, o)
 		}
+	}
+	for _, j := range s.may.short() {
+		l.all = append(l.all, obstacle{world.None, world.None, &j})
 	}
 	return l
 }
@@ -54,7 +62,7 @@ func (l *lacking) step() bool {
 	if l.tried < n {
 		o := l.all[l.tried]
 		if f, reaches := s.without(o); reaches {
-			l.out = append(l.out, Missing{s.thingOf(o), s.why(o, f)})
+			l.out = append(l.out, s.missing(o, f))
 		}
 		l.tried++
 		return false
@@ -70,13 +78,21 @@ func (l *lacking) step() bool {
 		}
 		a, b := l.all[i], l.all[i+1+pair]
 		if f, reaches := s.without(a, b); reaches {
-			l.out = []Missing{{s.thingOf(a), s.why(a, f)}, {s.thingOf(b), s.why(b, f)}}
+			l.out = []Missing{s.missing(a, f), s.missing(b, f)}
 			return true
 		}
 		l.tried++
 		return false
 	}
 	return true
+}
+
+// missing says that of an obstacle; with is what could be if it were none.
+func (s *Search) missing(o obstacle, with *May) Missing {
+	if j := o.jump; j != nil {
+		return Missing{Thing: world.None, Text: j.text(s.st), Map: j.m, At: j.from}
+	}
+	return Missing{Thing: s.thingOf(o), Text: s.why(o, with), Map: world.None}
 }
 
 // without computes what could be if obstacles were none, and whether the goal could be reached then.
@@ -101,7 +117,13 @@ func (s *Search) without(all ...obstacle) (*May, bool) {
 	for i, c := range s.st.Counters {
 		f.least[i], f.most[i] = int64(c.Start), int64(c.Start)
 	}
-	f.fromHere(g.Hero().Map, g.HeroCell())
+	f.fromHere(heroSpot(g))
+	for _, o := range all {
+		if j := o.jump; j != nil {
+			f.leaps[j.m].run[j.run] = true
+			f.queue = append(f.queue, spot{m: j.m, p: j.to, part: onFloor})
+		}
+	}
 	for !f.goOn(1 << 20) {
 	}
 	return f, f.won || slices.ContainsFunc(s.goals, f.Reaches)

@@ -57,9 +57,9 @@ func TestKnownWorlds(t *testing.T) {
 		{"no spawn", "#######\n#....G#\n#######", nil, proof.Nothing, "no spawn", 0},
 		{"past what hurts", "#######\n#@.^..#\n###.###\n#....G#\n#######", nil, proof.Can, "", 5},
 		{"from the side, over a gap", "..........\n..........\n..........\n..........\n@........G\n###....###\n###....###\n###....###\n###....###\n###....###", []kind.Value{fromSide}, proof.Can, "", 0},
-		{"from the side, over one too wide", "................\n................\n................\n................\n@..............G\n##............##\n##............##\n##............##\n##............##\n##............##", []kind.Value{fromSide}, proof.Open, "no walk", 0},
+		{"from the side, over one too wide", "................\n................\n................\n................\n@..............G\n##............##\n##............##\n##............##\n##............##\n##............##", []kind.Value{fromSide}, proof.Cannot, "no way leads to the goal", 0},
 		{"from the side, up three", "......G\n......#\n.......\n@......\n#######", []kind.Value{fromSide}, proof.Can, "", 0},
-		{"from the side, up too many", "......G\n......#\n.......\n.......\n.......\n.......\n@......\n#######", []kind.Value{fromSide}, proof.Open, "no walk", 0},
+		{"from the side, up too many", "......G\n......#\n.......\n.......\n.......\n.......\n@......\n#######", []kind.Value{fromSide}, proof.Cannot, "no way leads to the goal", 0},
 	} {
 		st, a := answerOf(drawn(c.rows, c.values...))
 		if a.Is != c.is || !strings.Contains(a.Why, c.why) {

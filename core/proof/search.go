@@ -76,7 +76,7 @@ func NewFrom(st *world.Stage, start func() (*play.Game, error)) *Search {
 	s.plates = platesOf(st)
 	s.hops = hops(st, slices.Concat(s.goals, st.Book.Collects, aimed(st, s.goals)))
 	if g.Tick == 0 {
-		s.may = begin(st, g.Hero().Map, g.HeroCell())
+		s.may = begin(st, heroSpot(g))
 	} else {
 		s.may = Later(g)
 	}

@@ -185,7 +185,7 @@ func (s *Study) courses() (out []*May) {
 	for _, c := range s.st.Doc.Courses() {
 		if m := s.st.MapOf(c[0].ID); m >= 0 && !s.search.may.arrived[m] {
 			if g, err := play.Start(s.st, c[0].ID, Seed); err == nil && g.Hero().Map == m {
-				out = append(out, Could(s.st, m, g.HeroCell()))
+				out = append(out, CouldFrom(g))
 			}
 		}
 	}

@@ -72,7 +72,7 @@ func (s *Session) foresee(a Pressed) (out Foreseen, err error) {
 	}
 	g, err := begins()
 	if before := p.study.May(); err == nil && before != nil && p.study.Bounded {
-		after := proof.Could(st, g.Hero().Map, g.HeroCell())
+		after := proof.CouldFrom(g)
 		if lost := proof.CutOff(before, after); len(lost) > 0 {
 			text := "Cuts off " + p.stage.Thing(lost[0]).Name
 			if n := len(lost) - 1; n == 1 {

@@ -4,6 +4,7 @@ import (
 	"azzel/core/author"
 	"azzel/core/check"
 	"azzel/core/document"
+	"azzel/core/grid"
 	"azzel/core/play"
 	"azzel/core/proof"
 	"azzel/core/world"
@@ -126,6 +127,8 @@ type MissingInfo struct {
 	Map    document.ID `json:"map"`
 	Entity document.ID `json:"entity"`
 	Text   string      `json:"text"`
+	// At is the cell of the map that it is about, where that is no thing.
+	At *grid.Point `json:"at"`
 }
 
 // TrapInfo is a cell of a map from which on a player is stuck for good.
@@ -168,6 +171,9 @@ func (p *proving) info() StudyInfo {
 		if m.Thing >= 0 {
 			end := p.stage.End(m.Thing)
 			one.Map, one.Entity = end.Map, end.Entity
+		} else if m.Map >= 0 {
+			g := p.stage.Grounds[m.Map]
+			one.Map, one.At = g.ID, &grid.Point{X: m.At.X - g.Bounds.X, Y: m.At.Y - g.Bounds.Y}
 		}
 		out.Missing = append(out.Missing, one)
 	}

@@ -27,6 +27,9 @@ type Ground struct {
 	near     [][]Ref
 	// open is which cells are free, nil while nobody has asked.
 	open *Open
+	// footing is where one can stand, once footed.
+	footing *Footing
+	footed  bool
 	// bare is where no thing stands that never leaves its place: what was found last.
 	bare Box
 	set  *settings

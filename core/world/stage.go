@@ -63,6 +63,7 @@ type Stage struct {
 	from               map[document.End]Ref
 	gaits              map[gaitKey]*Gait
 	lastGait           *Gait
+	movesHero          uint8 // whether rules do: 0 is not known yet, 1 no, 2 yes
 	lastKey            gaitKey
 	// hero is the kind that walks where nobody was placed.
 	hero document.ID

@@ -157,6 +157,10 @@
 								class="text-left hover:underline"
 								onclick={() => (w.open('map'), w.goTo(m.map, m.entity))}>{sentence(m.text)}</button
 							>
+						{:else if m.at}
+							<button class="text-left hover:underline" onclick={() => onMap({ map: m.map, ...m.at! })}
+								>{sentence(m.text)}</button
+							>
 						{:else}{sentence(m.text)}{/if}
 					</li>
 				{/each}

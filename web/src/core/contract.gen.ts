@@ -1892,6 +1892,7 @@ export interface MissingInfo {
 	map: ID
 	entity: ID
 	text: string
+	at: Point
 }
 
 export interface TrapInfo {
