@@ -233,16 +233,17 @@ func KindUses(d *document.Document, id document.ID) (uses []KindUse, wrong []str
 			uses = append(uses, u)
 		}
 		if !m.Template && (u.Count < k.MapLeast || k.MapMost > 0 && u.Count > k.MapMost) {
-			wrong = append(wrong, fmt.Sprintf("%s has %d; it is to have %s.", m.Name, u.Count, between(k.MapLeast, k.MapMost)))
+			wrong = append(wrong, fmt.Sprintf("%s has %d; it is to have %s.", m.Name, u.Count, Between(k.MapLeast, k.MapMost)))
 		}
 	}
 	if sum < k.ProjectLeast || k.ProjectMost > 0 && sum > k.ProjectMost {
-		wrong = append(wrong, fmt.Sprintf("The project has %d; it is to have %s.", sum, between(k.ProjectLeast, k.ProjectMost)))
+		wrong = append(wrong, fmt.Sprintf("The project has %d; it is to have %s.", sum, Between(k.ProjectLeast, k.ProjectMost)))
 	}
 	return uses, wrong
 }
 
-func between(least, most int) string {
+// Between says how many there are to be; 0 as the most is no limit.
+func Between(least, most int) string {
 	switch {
 	case most == 0:
 		return fmt.Sprintf("at least %d", least)

@@ -47,6 +47,10 @@ const (
 	InWall         = "in a wall"
 	Outside        = "outside"
 	OnEachOther    = "on each other"
+	OutOfView      = "out of view"
+	UnseenExit     = "unseen exit"
+	WrongNumber    = "wrong number"
+	Flickers       = "flickers"
 	NoGround       = "no ground"
 	SpawnHurts     = "spawn hurts"
 	NothingSolid   = "nothing solid"
@@ -135,6 +139,9 @@ var Sorts = []Sort{
 	{InWall, "Something in a wall", document.Matters, groupThings, movesThere},
 	{Outside, "Something outside its map", document.Matters, groupThings, movesThere},
 	{OnEachOther, "Things on each other", document.Matters, groupThings, takesAway},
+	{WrongNumber, "Too few of a kind, or too many", document.Matters, groupThings, ""},
+	{OutOfView, "Something that the camera never shows", document.Noted, groupThings, ""},
+	{UnseenExit, "An exit that looks like the ground around it", document.Noted, groupThings, ""},
 	{chart.CannotMove, "Something that cannot move", document.Matters, groupThings, movesThere},
 	{chart.NoKey, "A key that is nowhere", document.Matters, groupThings, ""},
 	{chart.NoPath, "A path without points", document.Matters, groupThings, ""},
@@ -147,6 +154,7 @@ var Sorts = []Sort{
 	{FewMoves, "A limit of moves that stars lie beyond", document.Matters, groupMaps, ""},
 	{NothingSolid, "A map where nothing is solid", document.Matters, groupMaps, ""},
 	{TilesGone, "Tiles whose tileset is gone", document.Matters, groupMaps, ""},
+	{Flickers, "Something that flickers more than three times a second", document.Matters, groupMaps, ""},
 	{Unpainted, "Cells that are not painted", document.Noted, groupMaps, ""},
 	{DiagonalGap, "Gaps between walls that meet at a corner", document.Noted, groupMaps, ""},
 	{OpenEdge, "A gap in the walls around a map", document.Noted, groupMaps, ""},
@@ -205,6 +213,8 @@ type looked struct {
 	out []Finding
 	// edges are the cells beyond its walls’ gaps, where another map could lie.
 	edges []grid.Point
+	// counts are how many of each kind stand on it.
+	counts map[string]int
 }
 
 // Find lists all that is wrong with a project: what matters most first, then by the order of Sorts. What is not looked for is left
@@ -232,6 +242,7 @@ func (c *Checker) Find(ch *chart.Chart, more ...Finding) []Finding {
 			l = &looked{of: m}
 			onMap(d, ch.Solids(), m, func(f Finding) { l.out = append(l.out, f) })
 			l.edges = edges(d, ch.Solids(), m)
+			l.counts = countKinds(m)
 			c.maps[m.ID] = l
 		}
 		all = append(all, l.out...)
@@ -241,6 +252,8 @@ func (c *Checker) Find(ch *chart.Chart, more ...Finding) []Finding {
 	ofRules(d, say)
 	ofUndoing(d, say)
 	ofOwn(d, say)
+	c.ofNumbers(d, say)
+	ofFlicker(d, say)
 	ofTexts(d, say)
 	c.ofLooks(d, say)
 	all = append(all, more...)

@@ -87,6 +87,17 @@ func TestEverySortIsFoundAndMended(t *testing.T) {
 		{check.InWall, do(thing("inwallinwall", kind.Collectible, 0, 0)), "lies in something solid", true},
 		{check.Outside, do(thing("outsideoutsi", kind.Sign, -80, -80)), "lies outside Quay", true},
 		{check.OnEachOther, do(thing("oneachotherr", kind.Sign, 64, 64), thing("oneachothers", kind.Sign, 64, 64)), "lies on Odd sign", true},
+		{check.WrongNumber, do(edit.Insert(edit.Ref{Type: edit.TypeKind, ID: "lanternlante"}, document.Kind{ID: "lanternlante", Name: "Lantern", Of: kind.Light, MapMost: 1, Tags: []string{}, Layers: []string{}}),
+			thing("lanternonela", "lanternlante", 64, 64), thing("lanterntwola", "lanternlante", 96, 64)), "Quay has 2 of Lantern, and is to have at most 1", false},
+		{check.OutOfView, do(edit.Set(quay, "values", []kind.Value{{Key: "screenWidth", Value: "4"}, {Key: "screenHeight", Value: "4"}}), sample.Paint(sample.Quay, sample.Things, region(grid.Rect{X: 0, Y: 0, W: 20, H: 12}), sample.Wall),
+			sample.Paint(sample.Quay, sample.Things, region(grid.Rect{X: 2, Y: 2, W: 1, H: 1}), 0), thing("outofviewout", kind.Sign, 17*16, 9*16)), "Odd sign on Quay lies where the camera never comes", false},
+		{check.UnseenExit, do(thing("unseenexitun", kind.Exit, 13*16, 8*16)), "looks just like what is around it", false},
+		{check.Flickers, func(t *testing.T, d *document.Document) *document.Document {
+			info := document.NewTileInfo(3)
+			info.Frames = []document.Frame{{Tile: 3, Ms: 100}, {Tile: 4, Ms: 100}}
+			return sample.With(d, edit.Set(edit.Ref{Type: edit.TypeTileset, ID: sample.Coast}, "infos", []document.TileInfo{info}))
+		}, "Tile 3 of Coast repeats up to 5.0 times a second", false},
+		{check.Flickers, do(thing("beambeambeam", kind.Beam, 64, 64, kind.Value{Key: "onFor", Value: "100"}, kind.Value{Key: "offFor", Value: "100"})), "goes on and off 5.0 times a second", false},
 		{check.SpawnHurts, do(thing("hazardhazard", kind.Hazard, 32, 32)), "is hurt at once", true},
 		{check.NoGround, do(edit.Set(quay, "values", []kind.Value{{Key: kind.MapView, Value: kind.Of(kind.FromSide)}}), edit.Set(quay, "sides", []string{"", "", "fall", ""}),
 			sample.Paint(sample.Quay, sample.Things, region(grid.Rect{X: 0, Y: 11, W: 20, H: 1}), 0)), "falls out of the map", false},

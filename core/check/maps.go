@@ -32,7 +32,10 @@ func onMap(d *document.Document, solids *document.Solids, m *document.Map, say f
 	}
 	things(d, solids, m, of)
 	solid := walls(solids, m)
-	ground(d, solids, solid, m, at)
+	view := inView(d, solid, m)
+	ofView(d, solids, view, m, of)
+	blinks(d, m, of)
+	ground(d, solids, solid, view, m, at)
 	stars(d, m, func(what, text string, args ...any) {
 		say(Finding{What: what, Of: document.TypeMap, Map: m.ID, ID: m.ID, Text: fmt.Sprintf(text, args...)})
 	})
@@ -146,7 +149,7 @@ func grounded(d *document.Document, solids *document.Solids, m *document.Map, p 
 }
 
 // ground finds what is wrong with the cells of a map.
-func ground(d *document.Document, solids *document.Solids, solid []bool, m *document.Map, at func(what string, p grid.Point, text string, args ...any)) {
+func ground(d *document.Document, solids *document.Solids, solid, view []bool, m *document.Map, at func(what string, p grid.Point, text string, args ...any)) {
 	var painted []*document.Layer
 	begins := slices.ContainsFunc(m.Entities.All(), func(e *document.Entity) bool {
 		a := d.Acts(e)
@@ -183,7 +186,12 @@ func ground(d *document.Document, solids *document.Solids, solid []bool, m *docu
 			at(TilesGone, first, "%s of the layer %s on %s show tiles of a tileset that is gone.", cellsOf(gone), l.Name, m.Name)
 		}
 	}
-	if bare := m.Bounds.W*m.Bounds.H - covered.Count(); bare > 0 {
+	switch bare := m.Bounds.W*m.Bounds.H - covered.Count(); {
+	case bare > 0 && view != nil:
+		if bare, first := bareInView(covered, view, m.Bounds); bare > 0 {
+			at(Unpainted, first, "%s of %s that the camera shows are not painted on any layer.", cellsOf(bare), m.Name)
+		}
+	case bare > 0:
 		at(Unpainted, firstBare(covered, m.Bounds), "%s of %s are not painted on any layer.", cellsOf(bare), m.Name)
 	}
 	gaps, first := diagonals(solid, m.Bounds)
@@ -216,6 +224,18 @@ func firstBare(r *grid.Region, in grid.Rect) grid.Point {
 		}
 	}
 	return grid.Point{X: in.X, Y: in.Y}
+}
+
+// bareInView counts the cells in view that are not in a region.
+func bareInView(r *grid.Region, view []bool, b grid.Rect) (n int, first grid.Point) {
+	for i, painted := range flat(r, b) {
+		if view[i] && !painted {
+			if n++; n == 1 {
+				first = grid.Point{X: b.X + i%b.W, Y: b.Y + i/b.W}
+			}
+		}
+	}
+	return n, first
 }
 
 // diagonals counts the corners at which two solid cells meet while the two others are free.

@@ -1,6 +1,9 @@
 package world
 
-import "azzel/core/kind"
+import (
+	"azzel/core/document"
+	"azzel/core/kind"
+)
 
 // Lens is how the view of a player moves on a map, in 1/256 pixels.
 type Lens struct {
@@ -21,14 +24,13 @@ const (
 	usualHeight = 12
 )
 
-// lensOf is the camera of a map.
-func (s *Stage) lensOf(g *Ground) Lens {
-	d := s.Doc
-	number := func(key string) int64 { return d.MapValue(g.Map, key).Thousandths() }
-	w, h := g.Cell()
-	out := Lens{Mode: d.MapValue(g.Map, kind.MapCamera).Word(), DX: number("cameraRight") * w / 1000, DY: number("cameraDown") * h / 1000,
+// LensOf is the camera of a map.
+func LensOf(d *document.Document, m *document.Map) Lens {
+	number := func(key string) int64 { return d.MapValue(m, key).Thousandths() }
+	w, h := int64(m.CellWidth)*Unit, int64(m.CellHeight)*Unit
+	out := Lens{Mode: d.MapValue(m, kind.MapCamera).Word(), DX: number("cameraRight") * w / 1000, DY: number("cameraDown") * h / 1000,
 		FreeX: number(kind.MapFreeAcross) * w / 1000, FreeY: number(kind.MapFreeDown) * h / 1000,
-		Ends: d.MapValue(g.Map, "cameraEnds").Word() != "nowhere"}
+		Ends: d.MapValue(m, "cameraEnds").Word() != "nowhere"}
 	across, down := number("screenWidth")/1000, number("screenHeight")/1000
 	if across == 0 {
 		across = int64(d.Project.Screen.W)

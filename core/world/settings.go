@@ -35,7 +35,7 @@ func (g *Ground) settings() *settings {
 func (g *Ground) readSettings() {
 	d := g.stage.Doc
 	whole := func(key string) int { return int(d.MapValue(g.Map, key).Thousandths() / 1000) }
-	g.set = &settings{lens: g.stage.lensOf(g), darkness: whole(kind.MapDarkness), sight: whole(kind.MapSight),
+	g.set = &settings{lens: LensOf(g.stage.Doc, g.Map), darkness: whole(kind.MapDarkness), sight: whole(kind.MapSight),
 		remembersSight: d.MapValue(g.Map, kind.MapRemembers).Yes(), remembers: d.MapValue(g.Map, kind.MapEnteredAgain).Word() != kind.Afresh}
 	for r := g.First; r < g.After; r++ {
 		if acts := g.stage.Things[r].Acts; acts == kind.Beam || acts == kind.Turner || acts == kind.Shooter {

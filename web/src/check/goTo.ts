@@ -24,6 +24,15 @@ export function goToFinding(w: Workspace, f: CheckFinding) {
 		case 'recording':
 			w.open('map')
 			return w.moments.watchParting(f.id)
+		case 'tileset':
+			w.tilesetId = f.id
+			return w.open('tilesets')
+		case 'material':
+			w.materialId = f.id
+			return w.open('tilesets')
+		case 'kind':
+			w.kindId = f.id
+			return w.open('kinds')
 		case 'project':
 			return
 	}
