@@ -1,6 +1,7 @@
 package play
 
 import (
+	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/world"
 )
@@ -94,6 +95,25 @@ func (g *Game) Ways() *Ways {
 		return false
 	})
 	return out
+}
+
+// StandIn has the hero rest in the middle of a cell of its map, as if it had walked there from cell to cell with nothing happening.
+func (g *Game) StandIn(p grid.Point, looks document.Facing) {
+	m, b, w := g.Ground(), g.Hero(), g.gait()
+	cw, ch := m.Cell()
+	b.X, b.Y = int64(p.X)*cw+(cw-w.W)/2, int64(p.Y)*ch+(ch-w.H)/2
+	b.VX, b.VY, b.Steps = 0, 0, 0
+	b.Flags &^= Stepping
+	b.turn(looks)
+	g.Touching, g.Inside, g.State.Held = nil, world.None, 0
+}
+
+// Stands reports whether the hero stands in the middle of its cell.
+func (g *Game) Stands() bool {
+	m, b, w := g.Ground(), g.Hero(), g.gait()
+	cw, ch := m.Cell()
+	p := g.HeroCell()
+	return b.X == int64(p.X)*cw+(cw-w.W)/2 && b.Y == int64(p.Y)*ch+(ch-w.H)/2
 }
 
 // Toward is what has to be held to come to the middle of a cell; there is true where it is.

@@ -7,11 +7,14 @@ import (
 	"azzel/core/play"
 	"azzel/core/world"
 	"container/heap"
-	"slices"
 )
 
-// MaxSituations is how many situations Steps keeps at the most.
-const MaxSituations = 40_000
+// MaxSituations is how many situations that were played Steps keeps at the most; of those that are known over plain ground it keeps
+// maxEnds.
+const (
+	MaxSituations = 40_000
+	maxEnds       = 1_000_000
+)
 
 // Steps goes through all situations of a small game that is seen from above, nearest first by the cells that the hero enters
 // (Dijkstra, 1959): so the first walk that finishes has the fewest steps, blocks are pushed, and when there is nothing left it is
@@ -21,9 +24,20 @@ type Steps struct {
 	start func() (*play.Game, error)
 	goals []world.Ref
 	all   []stop
-	seen  map[stopKey]int
-	open  stops
-	ticks int
+	// classes are what tells situations apart besides where the hero is; seen are the numbers of stops by class, cell and facing.
+	classes []class
+	classOf map[classKey]int32
+	seen    map[uint64]int32
+	open    stops
+	ticks   int
+	// even tells that ways over plain ground are known without being played; plains are those that were looked at.
+	even   bool
+	plains map[plainsKey]*plains
+	pairs  int
+	played int
+	// failed tells that a walk over plain ground did not play, and all begins anew without.
+	failed bool
+	in     func(world.Ref) bool
 	// Exact tells that nothing that matters was left out: with chance, time, or walking between cells it is not.
 	Exact bool
 	// Found is the walk of the fewest steps, nil for none yet.
@@ -46,13 +60,22 @@ type stop struct {
 	won   bool
 	lost  bool
 	next  []int32
+	class int32
+	// over is one more than how the hero looks that came there over plain ground, 0 where it was played; done tells that it was gone on from.
+	over uint8
+	done bool
 }
 
-type stopKey struct {
+// class is all situations that differ only in where the hero is on a map: a game that is in one of them on plain ground, which is never
+// gone on with, and that ground.
+type class struct {
+	game   *play.Game
+	plains *plains
+}
+
+type classKey struct {
 	hash   [2]uint64
 	m      world.Ref
-	at     grid.Point
-	facing document.Facing
 	things uint64
 	hand   string
 }
@@ -127,19 +150,28 @@ func NewSteps(st *world.Stage, start func() (*play.Game, error), in func(world.R
 }
 
 func newSteps(st *world.Stage, start func() (*play.Game, error), alone world.Ref, in func(world.Ref) bool) *Steps {
-	s := &Steps{st: st, start: start, goals: Goals(st), seen: map[stopKey]int{}, Exact: true, alone: alone}
+	s := &Steps{st: st, start: start, goals: Goals(st), alone: alone, in: in, even: even(st)}
 	s.open.of = s
-	g, err := start()
-	if err != nil || !Stepwise(st, in) {
-		s.over = true
-		return s
+	if s.over = !Stepwise(st, in); !s.over {
+		s.begin()
 	}
-	s.Exact = !perilous(st, in) // where one comes back to is told apart by nothing
-	for _, m := range st.Grounds {
-		s.Exact = s.Exact && (m.Template || in != nil && !in(m.Ref) || m.ByCells() && m.TimeLimit() == 0)
+	return s
+}
+
+// begin begins, or begins anew.
+func (s *Steps) begin() {
+	s.all, s.open.ids, s.classes, s.pairs, s.played = nil, nil, nil, 0, 0
+	s.seen, s.classOf, s.plains = map[uint64]int32{}, map[classKey]int32{}, map[plainsKey]*plains{}
+	g, err := s.start()
+	if err != nil {
+		s.over = true
+		return
+	}
+	s.Exact = !perilous(s.st, s.in) // where one comes back to is told apart by nothing
+	for _, m := range s.st.Grounds {
+		s.Exact = s.Exact && (m.Template || s.in != nil && !s.in(m.Ref) || m.ByCells() && m.TimeLimit() == 0)
 	}
 	s.rested(-1, g, nil, g.HeroCell())
-	return s
 }
 
 // Step goes on for about so many ticks of play; true when there is nothing more to do.
@@ -155,11 +187,15 @@ func (s *Steps) Step(budget int) bool {
 			}
 			break
 		}
-		if len(s.all) > MaxSituations {
+		if s.played > MaxSituations || len(s.all) > maxEnds {
 			s.over = true
 			break
 		}
 		s.goOn(heap.Pop(&s.open).(int32))
+		if s.failed {
+			s.failed = false
+			s.begin()
+		}
 	}
 	if s.over {
 		for i := range s.all {
@@ -177,13 +213,29 @@ var strides = [8]struct {
 }{{play.InputUp, 0, -1}, {play.InputRight, 1, 0}, {play.InputDown, 0, 1}, {play.InputLeft, -1, 0},
 	{play.InputUp | play.InputRight, 1, -1}, {play.InputRight | play.InputDown, 1, 1}, {play.InputDown | play.InputLeft, -1, 1}, {play.InputLeft | play.InputUp, -1, -1}}
 
-// goOn tries everything that can be done next in a situation: to go or push each way, and to use what is there.
+// goOn tries everything that can be done next in a situation: to go or push each way, and to use what is there. On plain ground only
+// what is done at its border is played.
 func (s *Steps) goOn(n int32) {
 	at := &s.all[n]
-	g := at.game
-	at.game = nil
-	if at.won || at.lost || g == nil {
+	g, over, first := at.game, at.over, !at.done
+	at.game, at.done = nil, true
+	if at.won || at.lost || !first {
 		return
+	}
+	if over > 0 {
+		g = s.stood(at.class, at.at, over-1)
+	}
+	goes, uses := uint8(1<<8-1), over != anyway+1
+	if p := s.classes[at.class].plains; p != nil && len(g.Lines) == 0 && g.Stands() {
+		if i := p.at(at.at); i >= 0 && p.free[i] {
+			if over == 0 {
+				s.spread(n, p, i)
+			}
+			goes, uses = 0, uses && p.border[i] != 0
+			if over == anyway+1 {
+				goes = p.border[i]
+			}
+		}
 	}
 	if len(g.Lines) > 0 {
 		for k := range g.Lines[0].Answers {
@@ -203,7 +255,10 @@ func (s *Steps) goOn(n int32) {
 	if g.Ground().Eight() {
 		ways = strides[:]
 	}
-	for _, way := range ways {
+	for i, way := range ways {
+		if goes>>i&1 == 0 {
+			continue
+		}
 		in := way.in
 		next, keys := g.Clone(), []play.Input(nil)
 		hold := s.holder(next, &keys)
@@ -221,6 +276,9 @@ func (s *Steps) goOn(n int32) {
 			hold(do)
 			if next.Ground() == nil || next.Hero().Map != m || next.Hash != hash || next.Leaving >= 0 || next.Sent >= 0 || len(next.Lines) > 0 || next.Over != play.NotOver || next.Lost != play.NotLost {
 				break
+			}
+			if c := next.HeroCell(); c != from && c != to && next.Hero().Flags&play.Stepping == 0 && next.Ground().ByCells() {
+				break // round to the other side of the map
 			}
 			if h := next.Hero(); h.X == x && h.Y == y {
 				if stood++; stood > 24 {
@@ -246,6 +304,9 @@ func (s *Steps) goOn(n int32) {
 		hold(play.InputUse)
 		hold(0)
 		s.rested(n, next, keys, g.HeroCell())
+	}
+	if !uses {
+		return
 	}
 	use("")
 	for _, c := range g.Carried() {
@@ -287,48 +348,57 @@ func (s *Steps) rested(from int32, g *play.Game, keys []play.Input, was grid.Poi
 	if from >= 0 && (g.Hero().Map != s.all[from].m || g.HeroCell() != was) {
 		steps = 1
 	}
-	k := stopKey{g.Hash, g.Hero().Map, g.HeroCell(), g.Hero().Look(), lying(s.st, g), g.Hand}
+	c := s.class(g)
+	k := s.key(c, g.HeroCell(), uint8(g.Hero().Look().Index()))
 	won := s.done(g)
+	if from >= 0 {
+		steps += s.all[from].steps
+	}
 	if is, known := s.seen[k]; known && !won {
-		if from >= 0 && int32(is) != from {
-			s.all[from].next = append(s.all[from].next, int32(is))
-			if o := &s.all[is]; o.game != nil && o.steps > s.all[from].steps+steps { // this way is nearer
-				o.from, o.keys, o.steps = from, w.keys, s.all[from].steps+steps
-				heap.Push(&s.open, int32(is))
+		if from >= 0 && is != from {
+			s.all[from].next = append(s.all[from].next, is)
+			if o := &s.all[is]; !o.done && o.steps > steps { // this way is nearer
+				o.game, o.from, o.keys, o.steps, o.over = g, from, w.keys, steps, 0
+				heap.Push(&s.open, is)
 			}
 		}
 		return
 	}
-	if lost := !won && g.Over != play.NotOver; lost {
-		s.Exact = s.Exact && g.Ground().MoveLimit() == 0 // fewer moves might have come there
+	lost := !won && g.Over != play.NotOver
+	if lost && g.Ground().MoveLimit() > 0 {
+		s.Exact = s.Exact && s.st.Book.Moves == kind.MovesCells // fewer moves might have come there, if they are no steps
 	}
-	n := int32(len(s.all))
-	s.seen[k] = int(n)
-	if from >= 0 {
-		s.all[from].next = append(s.all[from].next, n)
-		steps += s.all[from].steps
-	}
-	s.all = append(s.all, stop{game: g, from: from, keys: w.keys, steps: steps, m: g.Hero().Map, at: g.HeroCell(), won: won, lost: !won && g.Over != play.NotOver})
+	n := s.keep(k, stop{game: g, from: from, keys: w.keys, steps: steps, m: g.Hero().Map, at: g.HeroCell(), won: won, lost: lost, class: c})
 	if !won {
-		heap.Push(&s.open, n)
 		return
 	}
 	if s.Found == nil || steps < int32(s.Found.Steps) {
 		if a, ok := replayed(s.start, s.walkTo(n), s.done); ok {
 			s.Found = a
+		} else if s.even { // something happens on plain ground after all
+			s.even, s.failed = false, true
 		}
 	}
 }
 
-// walkTo is what is held from the beginning to a situation.
-func (s *Steps) walkTo(n int32) []play.Input {
-	var parts [][]play.Input
-	for ; n >= 0; n = s.all[n].from {
-		parts = append(parts, s.all[n].keys)
+// keep keeps a new situation, and goes on from it later.
+func (s *Steps) keep(k uint64, o stop) int32 {
+	n := int32(len(s.all))
+	s.seen[k] = n
+	if o.from >= 0 {
+		s.all[o.from].next = append(s.all[o.from].next, n)
 	}
-	slices.Reverse(parts)
-	return slices.Concat(parts...)
+	if s.all = append(s.all, o); !o.won {
+		heap.Push(&s.open, n)
+	}
+	if s.pairs++; o.over == 0 {
+		s.played++
+	}
+	return n
 }
 
 // Situations is how many situations were come to.
 func (s *Steps) Situations() int { return len(s.all) }
+
+// Pairs is how many pairs of a cell and what is so were come to.
+func (s *Steps) Pairs() int { return s.pairs }

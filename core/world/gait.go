@@ -124,11 +124,19 @@ func (s *Stage) gaitOf(g *Ground, who *document.Entity) *Gait {
 
 // Carries are the items that a hero begins with; None is one that was placed nowhere.
 func (s *Stage) Carries(hero Ref) []string {
+	if out, known := s.carries[hero]; known {
+		return out
+	}
 	var who *document.Entity
 	if t := s.Thing(hero); t != nil {
 		who = t.Entity
 	}
-	return s.Doc.HeroValue(nil, who, s.hero, "carries").List()
+	out := s.Doc.HeroValue(nil, who, s.hero, "carries").List()
+	if s.carries == nil {
+		s.carries = map[Ref][]string{}
+	}
+	s.carries[hero] = out
+	return out
 }
 
 // Ticks is how many ticks a time in milliseconds takes, rounded up.

@@ -63,7 +63,8 @@ type Stage struct {
 	from               map[document.End]Ref
 	gaits              map[gaitKey]*Gait
 	lastGait           *Gait
-	movesHero          uint8 // whether rules do: 0 is not known yet, 1 no, 2 yes
+	carries            map[Ref][]string // what heroes begin with, as far as somebody asked
+	movesHero          uint8            // whether rules do: 0 is not known yet, 1 no, 2 yes
 	lastKey            gaitKey
 	// hero is the kind that walks where nobody was placed.
 	hero document.ID
@@ -123,7 +124,7 @@ func New(d *document.Document, c *chart.Chart, before *Stage) *Stage {
 // As is the same stage for a hero of another kind.
 func (s *Stage) As(hero document.ID) *Stage {
 	out := *s
-	out.hero, out.gaits, out.lastGait = hero, map[gaitKey]*Gait{}, nil
+	out.hero, out.gaits, out.lastGait, out.carries = hero, map[gaitKey]*Gait{}, nil, nil
 	return &out
 }
 
