@@ -59,6 +59,8 @@
 			w.project.head,
 			w.project.entityTurn,
 			w.wiring.links,
+			w.proving.checking.reach,
+			w.proving.checking.reached,
 		]
 		if (!frame) frame = requestAnimationFrame(draw)
 	})

@@ -9,6 +9,7 @@
 	import Context from '../controls/Context.svelte'
 	import { mapMenu } from '../stack/mapMenu'
 	import SearchField from '../controls/SearchField.svelte'
+	import Shown from '../check/Shown.svelte'
 	import Hint from '../controls/Hint.svelte'
 	import NewMap from '../stack/NewMap.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
@@ -120,6 +121,7 @@
 		{#if maps.length}
 			<ChartCanvas bind:this={canvas} bind:chosen {view} make={() => (making = true)} />
 			<AskPanel />
+			<Shown />
 			<div class="absolute right-2 bottom-2 flex items-center border border-line bg-chalk">
 				<button class="h-7 w-7 hover:bg-well" aria-label="Zoom out" onclick={() => view.zoom(-1)}>−</button>
 				<span class="w-12 text-center font-mono">{view.percent} %</span>

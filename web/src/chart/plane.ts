@@ -1,5 +1,6 @@
 import { Thumbs } from './thumbnails'
 import { drawAbove, drawFrame } from './above'
+import { drawFrontier } from './frontier'
 import { Sheets } from './sheets'
 import { type Plane, placesOf, rectOn } from './places'
 import { cobalt, type Context, ink, saffron } from '../draw/frames'
@@ -46,6 +47,7 @@ export function drawPlane(
 		const on = chosen.has(m.id)
 		drawFrame(ctx, s, on ? saffron : p.hover === m.id ? cobalt : ink, dpr, on)
 	}
+	drawFrontier(ctx, w, view, p)
 	if (kept === undefined) drawAbove(ctx, w, view, p, places, dpr)
 	return whole
 }

@@ -26,6 +26,13 @@
 		w.goToCell(c.x, c.y)
 	}
 
+	/** Draws over the maps, or all of them at once, where one could come. */
+	function frontier(on: 'map' | 'chart') {
+		checking.reach = true
+		checking.later(0)
+		w.open(on)
+	}
+
 	function watch(args: { from?: string; trap?: number }) {
 		w.open('map')
 		w.playing.showWalk({ from: checking.from, ...args })
@@ -166,6 +173,14 @@
 				{/each}
 			</ul>
 			{#if s.missing.length > 1}<p class="text-dim">Were any of these otherwise, it could be finished.</p>{/if}
+		{/if}
+		{#if s && (s.is === 'cannot' || s.is === 'open')}
+			<div class="flex flex-wrap gap-2">
+				<button class="button" onclick={() => frontier('map')}>Show how far one comes</button>
+				{#if w.project.head.maps.length > 1}
+					<button class="button" onclick={() => frontier('chart')}>On all maps</button>
+				{/if}
+			</div>
 		{/if}
 		{#if s && s.is === 'can'}
 			<div class="flex flex-col gap-1 border-t border-line pt-3" data-testid="traps">

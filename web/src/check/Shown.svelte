@@ -19,16 +19,16 @@
 	})
 </script>
 
-{#if (checking.walk || checking.reach) && !w.play.on}
+{#if ((checking.walk && w.station === 'map') || checking.reach) && (!w.play.on || w.station === 'chart')}
 	<div
 		class="absolute top-2 left-1/2 flex -translate-x-1/2 items-center gap-2 border border-line bg-chalk py-1 pr-1 pl-3"
 		role="status"
 		data-testid="proof-shown"
 	>
-		{#if checking.walk}<span>{says}</span>{/if}
+		{#if checking.walk && w.station === 'map'}<span>{says}</span>{/if}
 		{#if checking.reach}
 			<span class="flex items-center gap-1.5">
-				{checking.walk ? '·' : ''} few steps
+				{checking.walk && w.station === 'map' ? '·' : ''} few steps
 				<span class="inline-block h-3 w-16 bg-[linear-gradient(90deg,#1f9fad,#4dad20,#ad9b1f)]" aria-hidden="true"
 				></span>
 				many, dark is never

@@ -36,7 +36,7 @@ export const stationsActions: Group = (w, { onMap }) => [
 	{
 		name: 'In how few steps cells are come to',
 		group: 'Go to',
-		when: onMap,
+		when: () => onMap() || w.station === 'chart',
 		run: () => {
 			w.proving.checking.reach = !w.proving.checking.reach
 			w.proving.checking.later(0)
