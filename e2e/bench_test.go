@@ -23,7 +23,8 @@ import (
 const meter = `
 globalThis.work = { events: [], frames: [], apart: [] }
 const plain = requestAnimationFrame.bind(window)
-let pending = 0
+let pending = 0 // what events took since the last frame
+work.rest = () => (pending = 0)
 window.requestAnimationFrame = (f) => plain((t) => { const from = performance.now(); f(t); work.frames.push(performance.now() - from + pending); pending = 0 })
 for (const kind of ['pointerdown', 'pointermove', 'pointerup', 'wheel']) {
 	let from = 0
@@ -49,8 +50,9 @@ func (k *tab) meters(canvas string) (at func(x, y float64) proto.Point, report f
 	return at, func(what string) {
 		fmt.Printf("  %-22s %s\n", what, k.eval(`() => {
 			const q = (v, p) => [...v].sort((a, b) => a - b)[Math.floor(v.length * p)]?.toFixed(2) ?? '-'
-			const text = work.events.length + ' events; event and frame p95 ' + q(work.frames, 0.95) + ' ms (×' + (q(work.frames, 0.95) / plainFrame).toFixed(1) + ' plain); frames apart p50 ' + q(work.apart, 0.5) + ', p95 ' + q(work.apart, 0.95) + ' ms'
-			for (const k in work) work[k].length = 0
+			const text = work.events.length + ' events, p95 ' + q(work.events, 0.95) + ' ms; with their frame p95 ' + q(work.frames, 0.95) + ' ms (×' + (q(work.frames, 0.95) / plainFrame).toFixed(1) + ' plain); frames apart p50 ' + q(work.apart, 0.5) + ', p95 ' + q(work.apart, 0.95) + ' ms'
+			for (const k of ['events', 'frames', 'apart']) work[k].length = 0
+			work.rest() // events without a frame are none of the next one's
 			return text
 		}`))
 	}

@@ -220,7 +220,13 @@ func TestFindingsKeepUp(t *testing.T) {
 		c := chart.New(d, nil)
 		for range 25 {
 			d = edit.Apply(d, &edit.Edit{Do: sample.Primitives(r, d)}).Doc
+			if m := d.MapsInOrder(); len(m) > 0 && r.IntN(3) == 0 { // one that only moves, until it touches another one or does not any more
+				d = edit.Apply(d, &edit.Edit{Do: []edit.Primitive{edit.Set(edit.Ref{Type: edit.TypeMap, ID: m[r.IntN(len(m))].ID}, "chart", grid.Point{X: r.IntN(3) * 320, Y: r.IntN(2) * 192})}}).Doc
+			}
 			c = chart.New(d, c)
+			if got, want := c.Seams(), chart.New(d, nil).Seams(); !reflect.DeepEqual(got, want) {
+				t.Fatalf("seams kept: %v\nanew: %v", got, want)
+			}
 			if got, want := c.Findings(), chart.New(d, nil).Findings(); !reflect.DeepEqual(got, want) {
 				t.Fatalf("kept: %v\nanew: %v", got, want)
 			}

@@ -21,6 +21,8 @@ type Chart struct {
 	// lies on those in changed differs; it is let go of when both were used.
 	before  *Chart
 	changed map[document.ID]bool
+	// still is what holds as long as maps only move; it is let go of as before is.
+	still *settled
 
 	seams   []Seam
 	seamsOf map[document.ID][]*Seam
@@ -38,6 +40,9 @@ func New(d *document.Document, before *Chart) *Chart {
 		c.facts = before.facts
 		if d.Project == before.doc.Project && d.Maps.Len() == len(before.order) && c.goesOn(before) {
 			return c
+		}
+		if d.Project == before.doc.Project && d.Maps.Len() == len(before.order) && c.onlyMoved(before) {
+			c.settle(before)
 		}
 	}
 	c.places, c.order = Places(d), d.MapsInOrder()
@@ -162,7 +167,7 @@ func (c *Chart) checked() *ways {
 	if c.ways == nil {
 		c.ways = c.waysFrom(c.before)
 		c.Seams()
-		c.before = nil
+		c.before, c.still = nil, nil
 	}
 	return c.ways
 }
@@ -238,6 +243,10 @@ func (c *Chart) allWays() *ways {
 		w.after[m.ID] = before != nil && before.Next
 		before = m
 		w.check(m)
+	}
+	if was := c.still; was != nil && was.of.ways != nil && c.doc.Passages.Same(was.of.doc.Passages) {
+		w.ofPassage, w.both = was.of.ways.ofPassage, was.of.ways.both // what passages begin and end at did not move on its map
+		return w
 	}
 	for _, p := range w.passages {
 		w.passage(p)

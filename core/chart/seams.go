@@ -63,7 +63,9 @@ func (c *Chart) Seams() []Seam {
 	}
 	slices.SortFunc(pairs, func(a, b [2]int) int { return cmp.Or(a[0]-b[0], a[1]-b[1]) })
 	for _, p := range slices.Compact(pairs) {
-		if s, ok := c.seam(maps[p[0]], maps[p[1]]); ok {
+		if s, is := c.seamBefore(maps[p[0]], maps[p[1]]); is {
+			c.seams = append(c.seams, s)
+		} else if s, ok := c.seam(maps[p[0]], maps[p[1]]); ok {
 			c.seams = append(c.seams, s)
 		}
 	}

@@ -1,19 +1,24 @@
 <script lang="ts">
 	import X from '@lucide/svelte/icons/x'
-	import type { Gate } from '../core/types'
+	import type { Gate, MapInfo } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// What a way asks for before it opens: flags, things taken, numbers of them.
 	let { gates, change }: { gates: Gate[]; change: (gates: Gate[]) => void } = $props()
 	const w = workspace()
+	const takenOn = (m: MapInfo) => w.project.entities(m.id).filter((e) => w.project.kind(e.kind)?.taken)
+	/** All that can be taken, once somebody chooses among it. */
 	const things = $derived(
 		w.project.head.maps.flatMap((m) =>
-			w.project
-				.entities(m.id)
-				.filter((e) => w.project.kind(e.kind)?.taken)
-				.map((e) => ({ map: m.id, entity: e.id, name: `${e.name} on ${m.name}` })),
+			takenOn(m).map((e) => ({ map: m.id, entity: e.id, name: `${e.name} on ${m.name}` })),
 		),
 	)
+	const some = $derived(w.project.head.kinds.some((k) => k.taken))
+
+	function addThing() {
+		if (things.length) change([...gates, { asks: 'item', map: things[0].map, entity: things[0].entity }])
+		else w.notices.say('There is nothing to be taken yet: put down a collectible, a key or an item first.', 'wrong')
+	}
 	const kinds = $derived(w.project.head.kinds.filter((k) => k.counted))
 	const put = (i: number, to: Partial<Gate>) => change(gates.map((g, k) => (k === i ? { ...g, ...to } : g)))
 </script>
@@ -83,13 +88,7 @@
 				>+ a flag</button
 			>
 		{/if}
-		{#if things.length}
-			<button
-				class="button h-6"
-				onclick={() => change([...gates, { asks: 'item', map: things[0].map, entity: things[0].entity }])}
-				>+ a thing taken</button
-			>
-		{/if}
+		{#if some}<button class="button h-6" onclick={addThing}>+ a thing taken</button>{/if}
 		<button class="button h-6" onclick={() => change([...gates, { asks: 'count', kind: kinds[0].id, count: 1 }])}
 			>+ so many</button
 		>

@@ -1,7 +1,7 @@
-import { drawSeam, isSeam } from './seams'
+import { drawingSeams } from './seams'
 import { Workspace } from '../workspace/workspace.svelte'
 import { many } from './sheets'
-import { drawAsked, drawWays } from './ways'
+import { drawAsked, drawingWays } from './ways'
 import { drawPin } from '../canvas/pins'
 import type { ID, MapInfo, Rect } from '../core/types'
 import { View } from '../draw/view.svelte'
@@ -19,8 +19,24 @@ export function drawFrame(ctx: Context, s: Rect, colour: string, dpr: number, st
 
 /** Draws seams, ways, findings and names. */
 export function drawAbove(ctx: Context, w: Workspace, view: View, p: Plane, places: Map<ID, Rect>, dpr: number) {
-	for (const s of p.info.seams) drawSeam(ctx, w, view, places, s, isSeam(p.chosen, s), dpr)
-	drawWays(ctx, w, view, places, p, dpr)
+	const steps = drawingAbove(ctx, w, view, p, places, dpr)
+	while (!steps.next().done);
+}
+
+/** So many names are drawn at once. */
+const slice = 30
+
+/** Draws seams, ways, findings and names, some at a time. */
+export function* drawingAbove(
+	ctx: Context,
+	w: Workspace,
+	view: View,
+	p: Plane,
+	places: Map<ID, Rect>,
+	dpr: number,
+): Generator<void> {
+	yield* drawingSeams(ctx, w, view, places, p, dpr)
+	yield* drawingWays(ctx, w, view, places, p, dpr)
 	drawAsked(ctx, w, view, places)
 	for (const f of p.info.findings) {
 		if (view.scale < 0.2) break
@@ -49,6 +65,7 @@ export function drawAbove(ctx: Context, w: Workspace, view: View, p: Plane, plac
 	}
 	const wrong = new Map<ID, number>()
 	for (const f of p.info.findings) if (f.serious) wrong.set(f.map, (wrong.get(f.map) ?? 0) + 1)
+	let named = 0
 	for (const m of w.project.head.maps) {
 		const r = places.get(m.id)
 		if (!r) continue
@@ -61,6 +78,7 @@ export function drawAbove(ctx: Context, w: Workspace, view: View, p: Plane, plac
 		const text = `${m.name}${m.template ? ' (template)' : ''}${n ? ` · ${n}!` : ''}`
 		const room = Math.max(s.w, 90 * dpr)
 		drawLabel(ctx, fitted(ctx, text, room, dpr), s.x + s.w / 2, s.y - 12 * dpr, dpr, n ? brick : ink)
+		if (++named % slice === 0) yield
 	}
 }
 

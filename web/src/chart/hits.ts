@@ -2,27 +2,29 @@ import type { OnChart } from './places'
 import { Workspace } from '../workspace/workspace.svelte'
 import { seamLines } from './seams'
 import { View } from '../draw/view.svelte'
-import { endsOf, lineOf } from './ways'
+import { linesOf } from './ways'
 import { pinReach } from '../canvas/pins'
 import type { ID, Pin, Point, Rect } from '../core/types'
 import { type Plane, placesOf, rectOn } from './places'
 /** What lies under a place of the screen: a passage, a seam, or a map. */
 export function hitOn(w: Workspace, view: View, p: Plane, at: Point, dpr: number): OnChart {
 	const places = placesOf(p)
-	const line = (a: Point, b: Point) => away(view.screen(a.x, a.y), view.screen(b.x, b.y), at)
-	const all = endsOf(w)
+	// in pixels of the chart, where lines do not have to be brought onto the screen
+	const q = view.at(at.x, at.y)
+	const near = dpr / view.scale
 	let best: ID = ''
-	let least = 6 * dpr
-	for (const way of w.project.head.passages) {
-		const ends = lineOf(places, all.get(way.id))
-		const far = ends ? line(...ends) : Infinity
-		if (far < least) [best, least] = [way.id, far]
+	let least = 6 * near
+	for (const l of linesOf(w, places)) {
+		const far = away(l.ax, l.ay, l.bx, l.by, q)
+		if (far < least) [best, least] = [l.way.id, far]
 	}
 	if (best) return { is: 'passage', id: best }
 	for (const s of p.info.seams) {
-		if (seamLines(w, places, s).some(([a, b]) => line(a, b) < 7 * dpr)) return { is: 'seam', a: s.a, b: s.b }
+		const [a, b] = [places.get(s.a), places.get(s.b)]
+		if (!a || !b || !(within(a, q, 7 * near) && within(b, q, 7 * near))) continue
+		if (seamLines(w, places, s).some(([a, b]) => away(a.x, a.y, b.x, b.y, q) < 7 * near))
+			return { is: 'seam', a: s.a, b: s.b }
 	}
-	const q = view.at(at.x, at.y)
 	for (const m of [...w.project.head.maps].reverse()) {
 		const r = places.get(m.id)
 		if (r && q.x >= r.x && q.y >= r.y && q.x < r.x + r.w && q.y < r.y + r.h) return { is: 'maps', ids: [m.id] }
@@ -48,9 +50,12 @@ export function pinOn(w: Workspace, view: View, p: Plane, at: Point, dpr: number
 	})
 }
 
+const within = (r: Rect, q: Point, room: number) =>
+	q.x >= r.x - room && q.y >= r.y - room && q.x <= r.x + r.w + room && q.y <= r.y + r.h + room
+
 /** How far a place is from a line between two others. */
-function away(a: Point, b: Point, p: Point): number {
-	const [dx, dy] = [b.x - a.x, b.y - a.y]
-	const t = Math.max(0, Math.min(1, ((p.x - a.x) * dx + (p.y - a.y) * dy) / (dx * dx + dy * dy || 1)))
-	return Math.hypot(a.x + dx * t - p.x, a.y + dy * t - p.y)
+function away(ax: number, ay: number, bx: number, by: number, p: Point): number {
+	const [dx, dy] = [bx - ax, by - ay]
+	const t = Math.max(0, Math.min(1, ((p.x - ax) * dx + (p.y - ay) * dy) / (dx * dx + dy * dy || 1)))
+	return Math.hypot(ax + dx * t - p.x, ay + dy * t - p.y)
 }

@@ -12,10 +12,26 @@ export interface Plane {
 	hover: ID
 }
 
-/** Where the maps lie, those that are dragged included. */
+const nowhere = new Map<ID, Point>()
+let last: { info: ChartInfo; moved: Map<ID, Point>; all: Map<ID, Rect> } | undefined
+let resting: { info: ChartInfo; all: Map<ID, Rect> } | undefined
+
+/** Where the maps lie, those that are dragged included; the same map as long as that stays so. */
 export function placesOf(p: Plane): Map<ID, Rect> {
-	return new Map(p.info.places.map((r) => [r.map, { ...r, ...p.moved.get(r.map) }]))
+	if (!p.moved.size) return restingOf(p.info)
+	if (last?.info !== p.info || last.moved !== p.moved)
+		last = { info: p.info, moved: p.moved, all: laid(p.info, p.moved) }
+	return last.all
 }
+
+/** Where the maps lie that nobody drags. */
+export function restingOf(info: ChartInfo): Map<ID, Rect> {
+	if (resting?.info !== info) resting = { info, all: laid(info, nowhere) }
+	return resting.all
+}
+
+const laid = (info: ChartInfo, moved: Map<ID, Point>) =>
+	new Map(info.places.map((r) => [r.map, { ...r, ...moved.get(r.map) }]))
 
 export function rectOn(view: View, r: Rect): Rect {
 	const a = view.screen(r.x, r.y)

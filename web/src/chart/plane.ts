@@ -22,16 +22,20 @@ export function drawPlane(
 ): boolean {
 	const places = placesOf(p)
 	const chosen = p.chosen.is === 'maps' ? new Set(p.chosen.ids) : new Set<ID>()
-	const kept = sheets.draw(ctx, w, view, p, thumbs, dpr)
-	let whole = kept ?? true
+	const drawn = sheets.goOn(w, view, p, thumbs, dpr)
+	const kept = drawn !== undefined
+	let whole = drawn ?? true
+	if (kept) sheets.show(ctx, view, 'maps')
+	// nearer than that they are drawn as they are
+	const asKept = kept && view.scale < 1
 	ctx.imageSmoothingEnabled = view.scale < 1
 	const until = performance.now() + 6
 	for (const m of w.project.head.maps) {
 		const r = places.get(m.id)
-		if (!r || (kept !== undefined && !p.moved.has(m.id) && !chosen.has(m.id) && p.hover !== m.id)) continue
+		if (!r || (asKept && !p.moved.has(m.id) && !chosen.has(m.id) && p.hover !== m.id)) continue
 		const s = rectOn(view, r)
 		if (s.x > view.width || s.y > view.height || s.x + s.w < 0 || s.y + s.h < 0) continue
-		if (kept !== undefined && !p.moved.has(m.id)) {
+		if (asKept && !p.moved.has(m.id)) {
 			drawFrame(ctx, s, chosen.has(m.id) ? saffron : cobalt, dpr, chosen.has(m.id))
 			continue
 		}
@@ -48,6 +52,7 @@ export function drawPlane(
 		drawFrame(ctx, s, on ? saffron : p.hover === m.id ? cobalt : ink, dpr, on)
 	}
 	drawFrontier(ctx, w, view, p)
-	if (kept === undefined) drawAbove(ctx, w, view, p, places, dpr)
+	if (kept) sheets.show(ctx, view, 'ways')
+	else drawAbove(ctx, w, view, p, places, dpr)
 	return whole
 }

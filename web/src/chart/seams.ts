@@ -1,4 +1,4 @@
-import type { OnChart } from './places'
+import type { OnChart, Plane } from './places'
 import { Workspace } from '../workspace/workspace.svelte'
 import { View } from '../draw/view.svelte'
 import { type Context, brick, chalk, saffron } from '../draw/frames'
@@ -23,18 +23,35 @@ export function seamLines(w: Workspace, places: Map<ID, Rect>, s: Seam): [Point,
 
 export const isSeam = (c: OnChart, s: Seam) => c.is === 'seam' && c.a === s.a && c.b === s.b
 
-export function drawSeam(
+/** So many seams are drawn at once. */
+const slice = 100
+
+/** Draws the seams, some at a time. */
+export function* drawingSeams(
 	ctx: Context,
 	w: Workspace,
 	view: View,
 	places: Map<ID, Rect>,
-	s: Seam,
-	on: boolean,
+	p: Plane,
 	dpr: number,
-) {
+): Generator<void> {
+	for (const [i, s] of p.info.seams.entries()) {
+		drawSeam(ctx, w, view, places, s, isSeam(p.chosen, s), dpr)
+		if (i % slice === slice - 1) yield
+	}
+}
+
+function drawSeam(ctx: Context, w: Workspace, view: View, places: Map<ID, Rect>, s: Seam, on: boolean, dpr: number) {
 	const shut = s.closed || s.why !== '' || !s.open.length
 	for (const [from, to] of seamLines(w, places, s)) {
 		const [a, b] = [view.screen(from.x, from.y), view.screen(to.x, to.y)]
+		if (
+			Math.max(a.x, b.x) < 0 ||
+			Math.max(a.y, b.y) < 0 ||
+			Math.min(a.x, b.x) > view.width ||
+			Math.min(a.y, b.y) > view.height
+		)
+			continue
 		ctx.beginPath()
 		ctx.moveTo(a.x, a.y)
 		ctx.lineTo(b.x, b.y)

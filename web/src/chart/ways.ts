@@ -35,7 +35,31 @@ function onMap(w: Workspace, end: { map: ID; entity: ID; side?: Facing }): Ends[
 }
 
 /** The line of a passage, in pixels of the chart. */
-export function lineOf(places: Map<ID, Rect>, e: Ends | undefined): [Point, Point] | null {
+export interface Line {
+	way: Passage
+	ax: number
+	ay: number
+	bx: number
+	by: number
+}
+
+let kept: { ends: object; places: object; all: Line[] } | undefined
+
+/** The lines of all passages, as long as maps and passages stay where they are. */
+export function linesOf(w: Workspace, places: Map<ID, Rect>): Line[] {
+	const ends = endsOf(w)
+	if (kept?.ends !== ends || kept.places !== places) {
+		const all: Line[] = []
+		for (const way of w.project.head.passages) {
+			const line = lineOf(places, ends.get(way.id))
+			if (line) all.push({ way, ax: line[0].x, ay: line[0].y, bx: line[1].x, by: line[1].y })
+		}
+		kept = { ends, places, all }
+	}
+	return kept.all
+}
+
+function lineOf(places: Map<ID, Rect>, e: Ends | undefined): [Point, Point] | null {
 	const [a, b] = [e?.from && places.get(e.from.map), e?.to && places.get(e.to.map)]
 	if (!a || !b) return null
 	return [
@@ -63,28 +87,70 @@ function words(p: Passage): string {
 	return out.join(' · ')
 }
 
-export function drawWays(ctx: Context, w: Workspace, view: View, places: Map<ID, Rect>, p: Plane, dpr: number) {
-	const { passages } = w.project.head
+/** So many lines are drawn at once. */
+const slice = 25
+
+/** Draws the ways, some at a time. */
+export function* drawingWays(
+	ctx: Context,
+	w: Workspace,
+	view: View,
+	places: Map<ID, Rect>,
+	p: Plane,
+	dpr: number,
+): Generator<void> {
 	const both = new Set(p.info.returning)
-	const all = endsOf(w)
 	const wrong = new Set(p.info.findings.map((f) => f.passage))
-	const simple = passages.length > 400
+	const all = linesOf(w, places)
+	const simple = all.length > 400
+	for (let from = 0; from < all.length; from += slice) {
+		if (!simple) return drawLines(ctx, view, all, { both, wrong }, p, dpr)
+		for (const l of all.slice(from, from + slice)) drawSlim(ctx, view, l, wrong.has(l.way.id), p, dpr)
+		yield
+	}
+}
+
+/** One way among very many: alone, since many lines in one path take far longer to be drawn. */
+function drawSlim(ctx: Context, view: View, line: Line, broken: boolean, p: Plane, dpr: number) {
+	const [a, b] = [view.screen(line.ax, line.ay), view.screen(line.bx, line.by)]
+	if (Math.max(a.x, b.x) < 0 || Math.max(a.y, b.y) < 0) return
+	if (Math.min(a.x, b.x) > view.width || Math.min(a.y, b.y) > view.height) return
+	const stroke = (width: number, colour: string) => {
+		ctx.beginPath()
+		ctx.moveTo(a.x, a.y)
+		ctx.lineTo(b.x, b.y)
+		ctx.lineWidth = width * dpr
+		ctx.strokeStyle = colour
+		ctx.stroke()
+	}
+	if (p.chosen.is === 'passage' && p.chosen.id === line.way.id) stroke(10, saffron)
+	if (view.scale >= 0.25) stroke(4.5, chalk)
+	stroke(broken ? 2.5 : 1.5, broken ? brick : cobalt)
+}
+
+function drawLines(
+	ctx: Context,
+	view: View,
+	all: Line[],
+	{ both, wrong }: { both: Set<ID>; wrong: Set<ID | undefined> },
+	p: Plane,
+	dpr: number,
+) {
 	// double lines are drawn together: chalk, colour, and chalk in the middle
 	const lines = { plain: new Path2D(), broken: new Path2D(), chosen: new Path2D() }
 	const dots: [Point, string, string][] = []
 	const marks: [Point, string, string][] = []
 	const wires: [Point, Point, boolean][] = []
-	for (const way of passages) {
-		const line = lineOf(places, all.get(way.id))
-		if (!line) continue
-		const [a, b] = line.map((q) => view.screen(q.x, q.y))
+	for (const line of all) {
+		const { way } = line
+		const [a, b] = [view.screen(line.ax, line.ay), view.screen(line.bx, line.by)]
 		if (Math.max(a.x, b.x) < 0 || Math.max(a.y, b.y) < 0) continue
 		if (Math.min(a.x, b.x) > view.width || Math.min(a.y, b.y) > view.height) continue
 		const broken = wrong.has(way.id)
 		const into = [broken ? lines.broken : lines.plain]
 		if (p.chosen.is === 'passage' && p.chosen.id === way.id) into.push(lines.chosen)
 		// one way has barbs
-		if (!simple && !both.has(way.id)) {
+		if (!both.has(way.id)) {
 			wires.push([a, b, broken])
 			into.shift()
 		}
@@ -93,9 +159,9 @@ export function drawWays(ctx: Context, w: Workspace, view: View, places: Map<ID,
 			path.lineTo(b.x, b.y)
 		}
 		const told = words(way)
-		if (!simple && told && Math.hypot(b.x - a.x, b.y - a.y) > 60 * dpr)
+		if (told && Math.hypot(b.x - a.x, b.y - a.y) > 60 * dpr)
 			marks.push([{ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 + 16 * dpr }, told, broken ? brick : cobalt])
-		if (!simple) dots.push([a, chalk, broken ? brick : cobalt], [b, broken ? brick : cobalt, broken ? brick : cobalt])
+		dots.push([a, chalk, broken ? brick : cobalt], [b, broken ? brick : cobalt, broken ? brick : cobalt])
 	}
 	const stroke = (path: Path2D, width: number, colour: string) => {
 		ctx.lineWidth = width * dpr
@@ -103,17 +169,12 @@ export function drawWays(ctx: Context, w: Workspace, view: View, places: Map<ID,
 		ctx.stroke(path)
 	}
 	stroke(lines.chosen, 10, saffron)
-	const slim = simple && view.scale < 0.25
-	if (!slim) {
-		stroke(lines.plain, 7, chalk)
-		stroke(lines.broken, 7, chalk)
-	}
-	stroke(lines.plain, slim ? 1.5 : 4, cobalt)
-	stroke(lines.broken, slim ? 2.5 : 4, brick)
-	if (!slim) {
-		stroke(lines.plain, 1.5, chalk)
-		stroke(lines.broken, 1.5, chalk)
-	}
+	stroke(lines.plain, 7, chalk)
+	stroke(lines.broken, 7, chalk)
+	stroke(lines.plain, 4, cobalt)
+	stroke(lines.broken, 4, brick)
+	stroke(lines.plain, 1.5, chalk)
+	stroke(lines.broken, 1.5, chalk)
 	for (const [a, b, broken] of wires) drawWire(ctx, a, b, true, broken ? brick : cobalt)
 	for (const [at, text, colour] of marks) drawLabel(ctx, text, at.x, at.y, dpr, colour)
 	for (const [at, fill, colour] of dots) {
