@@ -16,6 +16,7 @@ import {
 import { drawGhost } from './ghost'
 import { drawAxes } from './mirrorLines'
 import { drawDraft, drawHandles, drawTraces, type Handle } from './handles'
+import { crowd, Kept } from '../draw/kept'
 import { nearby } from '../draw/nearby'
 import { outlineOf } from '../draw/outline'
 import { areaOf, boxOf, cellArea, frameOf } from '../draw/areas'
@@ -25,7 +26,17 @@ import { drawProof } from './proofWalk'
 import { drawWalking } from './walking'
 import { drawSolids } from './solids'
 import type { View } from '../draw/view.svelte'
-import { drawFindings, drawNub, drawPassages, drawWire, drawWires, hasNub, nubOf } from './wires'
+import {
+	drawFinding,
+	drawFindings,
+	drawLeads,
+	drawNub,
+	drawPassages,
+	drawWire,
+	drawWires,
+	hasNub,
+	nubOf,
+} from './wires'
 
 /** What the pointer is doing, as far as it is drawn. */
 export interface Doing {
@@ -50,6 +61,9 @@ export interface Doing {
 	standing: Standing | null
 }
 
+/** What marks the entities of a crowded map. */
+const kept = new Kept()
+
 /** Draws what lies above the map: grid, logic, selection, ghost, other people; true where it moves. */
 export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, doing: Doing, dpr: number): boolean {
 	let moves = false
@@ -60,14 +74,21 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 	if (w.resizing) drawResizing(ctx, w, m, view, dpr)
 	else if (!w.hand.holding && w.hand.mirrorOf(m).mode === '') drawSides(ctx, m, view, dpr)
 	const entities = w.project.entities(m.id)
-	drawPassages(ctx, w, m, view, entities, doing.hover, dpr)
-	drawBeads(ctx, w, view, nearby(entities, around(view, null)), dpr)
+	const standing = (c: Context, v: View) => {
+		drawPassages(c, w, m, v, entities, dpr)
+		drawBeads(c, w, v, nearby(entities, around(v, null)), dpr)
+		drawFindings(c, w, m, v, dpr)
+	}
+	const { head } = w.project
+	const key = [entities, head.passages, head.kinds, w.charting.info, w.theme, dpr]
+	if (entities.length <= crowd || !kept.draw(ctx, m, view, key, standing)) standing(ctx, view)
+	drawLeads(ctx, w, m, view, doing.hover, dpr)
 	drawWires(ctx, w, m, view, dpr)
 	const selected = new Set(w.selected)
 	if (doing.hover && !selected.has(doing.hover.id) && !w.hand.holding)
 		outline(ctx, frameOf(view, doing.hover), chalk, ink)
 	drawProof(ctx, w, m, view, dpr)
-	drawFindings(ctx, w, m, view, doing.hover, dpr)
+	drawFinding(ctx, w, m, view, doing.hover, dpr)
 	if (!w.play.on || w.play.frozen) {
 		for (const p of w.project.head.pins) {
 			if (p.at.map === m.id) drawPin(ctx, view.screen(p.at.x, p.at.y), p, view.scale >= 2, dpr)
@@ -137,7 +158,7 @@ function around(view: View, moved: Point | null): Rect {
 /** Of many that are selected the frames are drawn together. */
 function drawManySelected(ctx: Context, view: View, list: Entity[], selected: Set<string>, moved: Point | null) {
 	// from afar frames would only cover what they are around
-	const afar = list.length > 2000 && view.scale < 0.5
+	const afar = list.length > 1000 && view.scale < 0.5
 	const frames = new Path2D()
 	ctx.fillStyle = afar ? saffron : 'rgb(226 165 42 / 0.3)'
 	for (const e of list) {

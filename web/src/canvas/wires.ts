@@ -12,23 +12,17 @@ export const asked = '#0f6a6c'
 
 const seen = (view: View, r: Rect) => r.x < view.width && r.y < view.height && r.x + r.w > 0 && r.y + r.h > 0
 
+/** Where passages begin on a map. */
+const waysFrom = (w: Workspace, m: MapInfo) =>
+	new Map(w.project.head.passages.filter((p) => p.from.map === m.id).map((p) => [p.from.entity, p]))
+
 /** Joined exits have a double line; one that leads nowhere is dashed in brick. */
-export function drawPassages(
-	ctx: Context,
-	w: Workspace,
-	m: MapInfo,
-	view: View,
-	entities: Entity[],
-	hover: Entity | null,
-	dpr: number,
-) {
-	const from = new Map(w.project.head.passages.filter((p) => p.from.map === m.id).map((p) => [p.from.entity, p]))
+export function drawPassages(ctx: Context, w: Workspace, m: MapInfo, view: View, entities: Entity[], dpr: number) {
+	const from = waysFrom(w, m)
 	for (const e of nearby(entities, view.seen())) {
 		if (w.project.kind(e.kind)?.leads !== 'on' && !from.has(e.id)) continue
-		const r = boxOf(view, e)
-		if (!seen(view, r)) continue
-		const p = from.get(e.id)
-		if (!p) {
+		if (!seen(view, boxOf(view, e))) continue
+		if (!from.has(e.id)) {
 			ctx.setLineDash([4 * dpr, 3 * dpr])
 			casedArea(ctx, areaOf(view, e, 0.5), brick)
 			ctx.setLineDash([])
@@ -41,37 +35,76 @@ export function drawPassages(
 		ctx.lineWidth = 2
 		ctx.strokeStyle = chalk
 		ctx.stroke(area)
-		if (e === hover || w.selected.includes(e.id)) {
-			const to = w.project.map(p.to.map)
-			drawLabel(ctx, to ? `to ${to.name}` : 'to a map that was removed', r.x + r.w / 2, r.y - 8 * dpr, dpr, cobalt)
-		}
 	}
 }
 
-/** The entities of a map with whose ways something is wrong, and where they are marked. */
-function findingsOn(
-	w: Workspace,
-	m: MapInfo,
-	view: View,
-): { entity: Entity; at: Point; text: string; serious: boolean }[] {
-	return w.charting.of(m.id).flatMap((f) => {
-		const entity = (f.serious || f.idle) && f.entity ? w.project.entity(m.id, f.entity) : undefined
-		const r = entity && boxOf(view, entity)
-		return r && seen(view, r) ? { entity: entity!, at: { x: r.x + r.w, y: r.y }, text: f.text, serious: f.serious } : []
-	})
+/** Where exits lead that are pointed at or selected. */
+export function drawLeads(ctx: Context, w: Workspace, m: MapInfo, view: View, hover: Entity | null, dpr: number) {
+	const told = w.selection.length > 100 ? [] : [...w.selection]
+	if (hover && !told.includes(hover)) told.push(hover)
+	const from = told.length ? waysFrom(w, m) : undefined
+	for (const e of told) {
+		const p = from!.get(e.id)
+		const r = boxOf(view, e)
+		if (!p || !seen(view, r)) continue
+		const to = w.project.map(p.to.map)
+		drawLabel(ctx, to ? `to ${to.name}` : 'to a map that was removed', r.x + r.w / 2, r.y - 8 * dpr, dpr, cobalt)
+	}
+}
+
+interface Marked {
+	entity: Entity
+	at: Point
+	text: string
+	serious: boolean
+}
+
+let marks: { of: unknown; entities: unknown; all: Map<string, Omit<Marked, 'at'>[]> } | undefined
+
+/** What is wrong with the ways at entities of a map, by entity. */
+function marksOn(w: Workspace, m: MapInfo): Map<string, Omit<Marked, 'at'>[]> {
+	const [of, entities] = [w.charting.of(m.id), w.project.entities(m.id)]
+	if (marks?.of !== of || marks.entities !== entities) {
+		marks = { of, entities, all: new Map() }
+		for (const f of of) {
+			const entity = (f.serious || f.idle) && f.entity ? w.project.entity(m.id, f.entity) : undefined
+			if (!entity) continue
+			const one = { entity, text: f.text, serious: f.serious }
+			marks.all.set(entity.id, [...(marks.all.get(entity.id) ?? []), one])
+		}
+	}
+	return marks.all
+}
+
+/** Where the mark of an entity is. */
+function markOf(view: View, e: Entity): Point {
+	const r = boxOf(view, e)
+	return { x: r.x + r.w, y: r.y }
 }
 
 /** The entity whose mark lies under a point of the screen. */
 export function markedAt(w: Workspace, m: MapInfo, view: View, p: Point, dpr: number): Entity | null {
-	const near = (at: Point) => Math.hypot(at.x - p.x, at.y - p.y) <= 9 * dpr
-	return findingsOn(w, m, view).find((f) => near(f.at))?.entity ?? null
+	const all = marksOn(w, m)
+	if (!all.size) return null
+	const room = (10 * dpr) / view.scale
+	const at = view.seen()
+	const [x, y] = [at.x + p.x / view.scale, at.y + p.y / view.scale]
+	const near = view.diamond
+		? w.project.entities(m.id)
+		: nearby(w.project.entities(m.id), { x: x - room, y: y - room, w: 2 * room, h: 2 * room })
+	for (const e of near) {
+		if (!all.has(e.id)) continue
+		const mark = markOf(view, e)
+		if (Math.hypot(mark.x - p.x, mark.y - p.y) <= 9 * dpr) return e
+	}
+	return null
 }
 
-/** What is wrong with a way is marked where it is, and said when it is pointed at. */
-export function drawFindings(ctx: Context, w: Workspace, m: MapInfo, view: View, hover: Entity | null, dpr: number) {
-	const all = findingsOn(w, m, view)
-	for (const f of all) {
-		const { x, y } = f.at
+/** What is wrong with a way is marked where it is. */
+export function drawFindings(ctx: Context, w: Workspace, m: MapInfo, view: View, dpr: number) {
+	for (const all of marksOn(w, m).values()) {
+		if (!seen(view, boxOf(view, all[0].entity))) continue
+		const { x, y } = markOf(view, all[0].entity)
 		const s = 7 * dpr
 		ctx.beginPath()
 		ctx.moveTo(x, y - s)
@@ -81,27 +114,27 @@ export function drawFindings(ctx: Context, w: Workspace, m: MapInfo, view: View,
 		ctx.lineWidth = 3 * dpr
 		ctx.strokeStyle = chalk
 		ctx.stroke()
-		ctx.fillStyle = f.serious ? brick : doubt
+		ctx.fillStyle = all.some((f) => f.serious) ? brick : doubt
 		ctx.fill()
 		ctx.fillStyle = chalk
 		ctx.fillRect(x - dpr, y - s * 0.4, 2 * dpr, s * 0.6)
 		ctx.fillRect(x - dpr, y + s * 0.4, 2 * dpr, 2 * dpr)
 	}
-	const told = all.filter((f) => f.entity.id === hover?.id)
+}
+
+/** What is wrong is said where it is pointed at. */
+export function drawFinding(ctx: Context, w: Workspace, m: MapInfo, view: View, hover: Entity | null, dpr: number) {
+	const told = (hover && marksOn(w, m).get(hover.id)) ?? []
 	told.forEach((f, i) => {
+		const at = markOf(view, f.entity)
 		const room = labelWidth(ctx, f.text, dpr) / 2
-		const x = Math.max(room, Math.min(view.width - room, f.at.x))
-		drawLabel(
-			ctx,
-			f.text,
-			x,
-			Math.max(f.at.y - (30 + 18 * (told.length - 1 - i)) * dpr, 12 * dpr),
-			dpr,
-			f.serious ? brick : doubt,
-		)
+		const x = Math.max(room, Math.min(view.width - room, at.x))
+		const y = Math.max(at.y - (30 + 18 * (told.length - 1 - i)) * dpr, 12 * dpr)
+		drawLabel(ctx, f.text, x, y, dpr, f.serious ? brick : doubt)
 	})
 }
 
+/** Wires of the map, those of what is selected with their words. */
 export function drawWires(ctx: Context, w: Workspace, m: MapInfo, view: View, dpr: number) {
 	const labels: { text: string; x: number; y: number }[] = []
 	for (const wire of w.project.head.wires) {

@@ -2,6 +2,7 @@ import { drawGroundLine } from './groundLines'
 import { isGround } from './points'
 import { drawFigure, drawGlyph, glyphs } from './glyphs'
 import { casedArea } from './frames'
+import { crowd, Kept } from './kept'
 import { View } from './view.svelte'
 import { type Picture, Pictures } from './pictures'
 import { areaOf, boxOf } from './areas'
@@ -89,8 +90,14 @@ export class Figures {
 
 	entities(ctx: CanvasRenderingContext2D, m: MapInfo, l: Layer, view: View, play?: PlayView) {
 		this.beat = play?.tick ?? 0
-		const crowded = this.project.entities(m.id).length > 500
-		if (!play && crowded && m.cellWidth * view.scale < 5) return this.dots(ctx, m, l, view)
+		const list = this.project.entities(m.id)
+		if (!play && list.length > crowd && m.cellWidth * view.scale < 5) {
+			let kept = this.kept.get(l.id)
+			if (!kept) this.kept.set(l.id, (kept = new Kept()))
+			const dots = (c: CanvasRenderingContext2D, v: View) => this.dots(c, m, l, v)
+			if (!kept.draw(ctx, m, view, [list, this.project.head.kinds], dots)) this.dots(ctx, m, l, view)
+			return
+		}
 		const gone = play && new Set(play.gone)
 		const on = play && new Set(play.on)
 		for (const e of this.entitiesOf(m, view, play)) {
@@ -101,6 +108,9 @@ export class Figures {
 			ctx.globalAlpha = alpha
 		}
 	}
+
+	/** The dots of layers. */
+	private readonly kept = new Map<string, Kept>()
 
 	/** From afar entities are no more than dots, those of a colour drawn together. */
 	private dots(ctx: CanvasRenderingContext2D, m: MapInfo, l: Layer, view: View) {

@@ -1,6 +1,8 @@
 import type { ChartInfo, Finding, ID, MapInfo, Rect } from '../core/types'
 import type { Project } from '../project/project.svelte'
 
+const none: Finding[] = []
+
 const empty: ChartInfo = { places: [], seams: [], findings: [], returning: [] }
 
 /** How the maps hang together, as the core finds it after each change. */
@@ -62,8 +64,18 @@ export class Charting {
 		return { x, y, w: right - x, h: bottom - y }
 	}
 
+	private found: { in: ChartInfo; by: Map<ID, Finding[]> } = { in: empty, by: new Map() }
+
 	of(map: ID): Finding[] {
-		return this.info.findings.filter((f) => f.map === map)
+		if (this.found.in !== this.info) {
+			this.found = { in: this.info, by: new Map() }
+			for (const f of this.info.findings) {
+				const all = this.found.by.get(f.map)
+				if (all) all.push(f)
+				else this.found.by.set(f.map, [f])
+			}
+		}
+		return this.found.by.get(map) ?? none
 	}
 }
 
