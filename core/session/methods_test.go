@@ -305,3 +305,27 @@ func TestCodes(t *testing.T) {
 		t.Errorf("without a project: %v", err)
 	}
 }
+
+// A ghost that is known is not told again from another cell that would do the same, and anew once something changed.
+func TestTheSameGhostIsToldOnce(t *testing.T) {
+	s := open(t)
+	ask := func(x, y, known int) session.Ghost {
+		return call[session.Ghost](t, s, "preview", args{"map": sample.Quay, "active": sample.Ground, "known": known, "mirror": args{},
+			"grip": args{"what": "tiles", "shape": "fill", "cells": []any{sample.Floor}, "width": 1}, "gesture": args{"way": []args{{"x": x, "y": y}}, "seed": 1}})
+	}
+	first := ask(3, 3, 0)
+	if first.Refusal != "" || first.Number == 0 || first.Same {
+		t.Fatalf("the first is %+v", first)
+	}
+	if same := ask(4, 3, first.Number); !same.Same || same.Number != first.Number {
+		t.Errorf("from beside it is %+v", same)
+	}
+	if anew := ask(4, 3, 0); anew.Same || anew.Count != first.Count {
+		t.Errorf("told anew it is %+v", anew)
+	}
+	call[any](t, s, "press", args{"map": sample.Quay, "active": sample.Ground, "mirror": args{},
+		"grip": args{"what": "eraser", "shape": "freehand"}, "gesture": args{"way": []args{{"x": 9, "y": 9}}}})
+	if after := ask(4, 3, first.Number); after.Same || after.Count == 0 {
+		t.Errorf("after a press it is %+v", after)
+	}
+}

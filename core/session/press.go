@@ -16,6 +16,8 @@ type pressArgs struct {
 	Grip    hand.Grip    `json:"grip"`
 	Gesture hand.Gesture `json:"gesture"`
 	Mirror  grid.Mirror  `json:"mirror"`
+	// Known is the number of the ghost that is shown already, 0 for none.
+	Known int `json:"known,omitempty"`
 }
 
 // Ghost is what a press would do, for drawing.
@@ -25,9 +27,12 @@ type Ghost struct {
 	Bounds    grid.Rect   `json:"bounds"`
 	Count     int         `json:"count"`
 	Removing  bool        `json:"removing"`
-	// Cells is x, y, cell by turns when there are few; else Spans covers them.
+	// Number tells ghosts apart; Same is one that is known, and says nothing more.
+	Number int  `json:"number,omitempty"`
+	Same   bool `json:"same,omitempty"`
+	// Cells is x, y, cell by turns when there are few; else Rects covers them.
 	Cells    []int64            `json:"cells,omitempty"`
-	Spans    []grid.Span        `json:"spans,omitempty"`
+	Rects    []grid.Rect        `json:"rects,omitempty"`
 	Entities []*document.Entity `json:"entities,omitempty"`
 	Take     []document.ID      `json:"take,omitempty"`
 	// Drawn tells of a scatter how often each of its choices comes, then nothing.
@@ -39,9 +44,10 @@ type Ghost struct {
 	Hidden  bool        `json:"hidden,omitempty"`
 }
 
-// Limits of what a ghost draws cell by cell, and in spans.
+// Limits of what a ghost draws cell by cell, in rectangles, and in spans.
 const (
 	maxGhostCells = 3000
+	maxGhostRects = 4000
 	maxGhostSpans = 6000
 )
 
@@ -50,6 +56,7 @@ type cachedPlan struct {
 	within *grid.Region
 	args   pressArgs
 	plan   *hand.Plan
+	number int
 	// area is set where the plan is the same from anywhere in its region.
 	area bool
 }
@@ -82,7 +89,7 @@ func (s *Session) plan(a pressArgs) (*document.Map, *hand.Plan, error) {
 	// a fill from anywhere in the same area is the same fill, unless a block's
 	// pattern starts elsewhere or its images lie elsewhere
 	plain := a.Grip.What != hand.Entity && a.Grip.What != hand.Motif && (len(a.Grip.Cells) < 2 || a.Grip.Aligned || a.Grip.Scatter != nil)
-	*c = cachedPlan{s.doc(), w.Within, a, plan, plain && (a.Grip.Shape == hand.Fill && a.Mirror.Mode == "" || a.Grip.Shape == hand.Empties)}
+	*c = cachedPlan{s.doc(), w.Within, a, plan, c.number + 1, plain && (a.Grip.Shape == hand.Fill && a.Mirror.Mode == "" || a.Grip.Shape == hand.Empties)}
 	return m, plan, nil
 }
 
@@ -104,7 +111,10 @@ func (s *Session) preview(a pressArgs) (zero Ghost, err error) {
 		}
 		return g, nil
 	}
-	g := Ghost{Layer: plan.Layer, LayerName: m.Layers.Get(plan.Layer).Name, Bounds: plan.Region.Bounds(), Count: plan.Region.Count(), Removing: plan.Removing, Entities: plan.Place}
+	if a.Known > 0 && a.Known == s.ghost.number {
+		return Ghost{Number: a.Known, Same: true}, nil
+	}
+	g := Ghost{Number: s.ghost.number, Layer: plan.Layer, LayerName: m.Layers.Get(plan.Layer).Name, Bounds: plan.Region.Bounds(), Count: plan.Region.Count(), Removing: plan.Removing, Entities: plan.Place}
 	for _, e := range plan.Take {
 		g.Take = append(g.Take, e.ID)
 	}
@@ -112,8 +122,8 @@ func (s *Session) preview(a pressArgs) (zero Ghost, err error) {
 		g.Drawn = s.drawn(&a.Grip, plan)
 	}
 	if n := plan.Count(); n == 0 || n > maxGhostCells || plan.Removing {
-		g.Spans = plan.Region.Spans()
-		g.Spans = g.Spans[:min(len(g.Spans), maxGhostSpans)]
+		g.Rects = plan.Region.Rects()
+		g.Rects = g.Rects[:min(len(g.Rects), maxGhostRects)]
 		return g, nil
 	}
 	for _, w := range plan.Writes {

@@ -43,15 +43,14 @@ export class Foresight {
 		const last = way[way.length - 1]
 		const hold = `${m.id} ${w.active} ${gesture.remove} ${JSON.stringify([w.hand.grip, mirror, w.hand.seed, w.area?.count, w.area?.bounds])}`
 		const key = `${hold} ${way.length} ${last.x},${last.y} ${gesture.even} ${gesture.at?.x} ${gesture.at?.y} ${gesture.trace.length}`
-		// a fill from anywhere in the same area is the same fill
-		const before = this.ghostOf
-		if (before?.hold === hold && before.turn === w.project.turn && this.sameFill(before.ghost, last))
-			return before.ghost
+		const before = this.ghostOf?.hold === hold && this.ghostOf.turn === w.project.turn ? this.ghostOf.ghost : null
 		if (this.ghostOf?.key !== key || this.ghostOf.turn !== w.project.turn) {
 			const asked = { map: m.id, active: w.active, grip: w.hand.grip, gesture, mirror }
-			const ghost = w.project.ask('preview', asked)
+			const found = w.project.ask('preview', { ...asked, known: before?.number ?? 0 })
+			// a fill from another cell of its area does the same
+			const ghost = found.same && before ? before : found
 			this.ghostOf = { key, hold, turn: w.project.turn, ghost }
-			this.rests(asked, ghost)
+			if (ghost !== before) this.rests(asked, ghost)
 		}
 		return this.ghostOf.ghost
 	}
@@ -87,15 +86,6 @@ export class Foresight {
 		const { grip } = w.hand
 		const k = grip.what === 'entity' ? w.project.kind(grip.kind ?? '') : undefined
 		return k?.free && k.ways && w.pixel ? [{ ...w.pixel }] : []
-	}
-
-	/** Whether a fill from another cell is sure to do the same. */
-	private sameFill(g: Ghost, at: Point): boolean {
-		const { grip } = this.press.w.hand
-		const plain =
-			['eraser', 'zone', 'material'].includes(grip.what) || (grip.what === 'tiles' && grip.cells?.length === 1)
-		if (grip.shape !== 'fill' || !plain || g.refusal || this.press.w.hand.mirrorOf(this.press.m!).mode) return false
-		return (g.spans ?? []).some((s) => s.y === at.y && at.x >= s.x0 && at.x < s.x1)
 	}
 
 	/** With a hero in the hand: whether it could stand on the cell, and how far it jumps from there. */

@@ -61,19 +61,29 @@ function fillRegion(ctx: Context, m: MapInfo, view: View, g: Ghost, colour: stri
 	ctx.fillStyle = colour
 	if (g.cells) {
 		for (let i = 0; i < g.cells.length; i += 3) {
-			ctx.fill(cellArea(view, m, g.cells[i], g.cells[i + 1]))
+			const [x, y] = [g.cells[i], g.cells[i + 1]]
+			const r = view.diamond ? undefined : view.cellRect(m, { x, y, w: 1, h: 1 })
+			if (r) ctx.fillRect(r.x, r.y, r.w, r.h)
+			else ctx.fill(cellArea(view, m, x, y))
 		}
 		return
 	}
-	// many spans are kept as one path, in cells
-	if (spanned?.of !== g) {
+	if (!view.diamond) {
+		for (const r of g.rects ?? []) {
+			const s = view.cellRect(m, r)
+			if (s.x < view.width && s.y < view.height && s.x + s.w > 0 && s.y + s.h > 0) ctx.fillRect(s.x, s.y, s.w, s.h)
+		}
+		return
+	}
+	// many are kept as one path, in cells
+	if (covered?.of !== g) {
 		const path = new Path2D()
-		for (const s of g.spans ?? []) path.rect(s.x0, s.y, s.x1 - s.x0, 1)
-		spanned = { of: g, path }
+		for (const r of g.rects ?? []) path.rect(r.x, r.y, r.w, r.h)
+		covered = { of: g, path }
 	}
 	const placed = new Path2D()
-	placed.addPath(spanned.path, view.matrix(m))
+	placed.addPath(covered.path, view.matrix(m))
 	ctx.fill(placed)
 }
 
-let spanned: { of: Ghost; path: Path2D } | null = null
+let covered: { of: Ghost; path: Path2D } | null = null

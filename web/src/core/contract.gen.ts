@@ -940,6 +940,7 @@ export interface PressArgs {
 	grip: Grip
 	gesture: Gesture
 	mirror: Mirror
+	known?: number
 }
 
 export interface Ghost {
@@ -948,8 +949,10 @@ export interface Ghost {
 	bounds: Rect
 	count: number
 	removing: boolean
+	number?: number
+	same?: boolean
 	cells?: number[]
-	spans?: Span[]
+	rects?: Rect[]
 	entities?: Entity[]
 	take?: ID[]
 	drawn?: number[]
