@@ -1,0 +1,68 @@
+package main
+
+// row is a line of the table: a figure, in what it is told, and what was promised.
+type row struct {
+	name, key string
+	// over is the figure that it is a ratio to, empty for none.
+	over         string
+	unit, wanted string
+	// factor is what it is multiplied with, 0 for 1.
+	factor float64
+}
+
+func (r row) times() float64 {
+	if r.factor == 0 {
+		return 1
+	}
+	return r.factor
+}
+
+// what an event and its frame took.
+const frame = " | with their frame p95"
+
+var rows = []row{
+	{"An edit stored, committed", "StoreOneEdit ms/edit", "", "ms", "≤ 5", 0},
+	{"… beside a plain insert", "StoreOneEdit ×plain-insert", "", "×", "≤ 3", 0},
+	{"1,000 edits a second of 50 designers, p95", "FiftyDesigners ms/edit-p95", "", "ms", "≤ 30", 0},
+	{"10,000 edits at once", "Burst s/10000", "", "s", "≤ 2", 0},
+	{"Strokes, 512×512 cells of six layers, p95", "512×512 map of six layers | strokes" + frame, "", "ms", "≤ 8", 0},
+	{"… of a material", "512×512 map of six layers | strokes of a material" + frame, "", "ms", "≤ 8", 0},
+	{"Ghost", "512×512 map of six layers | ghost" + frame, "", "ms", "≤ 8", 0},
+	{"Ghost of a fill", "512×512 map of six layers | ghost of a fill" + frame, "", "ms", "≤ 8", 0},
+	{"Pan", "512×512 map of six layers | pan" + frame, "", "ms", "≤ 8", 0},
+	{"Zoom", "512×512 map of six layers | zoom" + frame, "", "ms", "≤ 8", 0},
+	{"A fill of 1024×1024 cells, wholly drawn", "a fill of 1024×1024 cells | filled | all drawn after", "", "ms", "≤ 1000", 0},
+	{"… its longest task", "a fill of 1024×1024 cells | filled | longest task", "", "ms", "≤ 50", 0},
+	{"… undone, wholly drawn", "a fill of 1024×1024 cells | undone | all drawn after", "", "ms", "≤ 1000", 0},
+	{"… its ghost", "a fill of 1024×1024 cells | its ghost" + frame, "", "ms", "≤ 16", 0},
+	{"10,000 entities: pan", "10,000 entities on a map | pan" + frame, "", "ms", "≤ 8", 0},
+	{"… pan of all", "10,000 entities on a map | pan of the whole map" + frame, "", "ms", "≤ 16", 0},
+	{"… zoom to all", "10,000 entities on a map | zoom, to the whole map" + frame, "", "ms", "≤ 16", 0},
+	{"… hover", "10,000 entities on a map | hover" + frame, "", "ms", "≤ 8", 0},
+	{"… a box over all", "10,000 entities on a map | select all by a box" + frame, "", "ms", "≤ 16", 0},
+	{"1,000 maps and 3,000 passages: zoom", "1,000 maps with 3,000 passages on the chart | zoom" + frame, "", "ms", "≤ 16", 0},
+	{"… hover", "1,000 maps with 3,000 passages on the chart | hover | p95", "", "ms", "≤ 16", 0},
+	{"… drag a map, the longest", "1,000 maps with 3,000 passages on the chart | drag a map" + frame, "", "ms", "≤ 16", 0},
+	{"A small project opened", "a project of 1 maps", "", "ms", "≤ 500", 0},
+	{"A project of 1,000 maps opened", "a project of 1000 maps", "", "ms", "", 0},
+	{"A million cells filled, uniform, beside a plain write", "FillMillion/uniform ns/op", "FillMillion/baseline-write ns/op", "×", "≤ 3", 0},
+	{"… in a noisy map", "FillMillion/noisy ns/op", "FillMillion/baseline-write ns/op", "×", "≤ 15", 0},
+	{"Solids of 1024×1024 cells of four layers merged", "MergeSolids/merge-1024x1024x4 ns/op", "", "ms", "≤ 60", 1e-6},
+	{"A million cells of a material fitted", "RefitMillion/both ns/op", "", "ms", "≤ 90", 1e-6},
+	{"What could be, 512×512 cells", "Facts ms/facts", "", "ms", "≤ 1", 0},
+	{"… beside a breadth-first search", "Facts ×plain", "", "×", "", 0},
+	{"… after a stroke, with the ground anew", "Stroke ms/facts", "", "ms", "≤ 3", 0},
+	{"Pairs of cell and situation, millions a second", "Pairs Mpairs/s", "", "", "≥ 10", 0},
+	{"… beside a breadth-first search over them", "Pairs ×plain", "", "×", "", 0},
+	{"A room of two blocks and two plates decided", "Room ms/decided", "", "ms", "≤ 100", 0},
+	{"Unfinishable small worlds: *cannot* by facts alone", "Unfinishable %facts", "", "%", "≥ 70", 0},
+	{"… by the whole study", "Unfinishable %study", "", "%", "≥ 95", 0},
+	{"The demo proven", "Proof/proven ns/op", "", "s", "≤ 0.2", 1e-9},
+	{"… its walk played again, as after a stroke", "Proof/walk ns/op", "", "ms", "≤ 30", 1e-6},
+	{"Findings after a cell, 512×512 cells", "Findings ms/cell", "", "ms", "≤ 30", 0},
+	{"Findings of 1,000 maps", "Findings s/1000maps", "", "s", "≤ 5", 0},
+	{"A hero alone, millions of ticks a second, from above", "Walkers/above ticks/s", "", "", "≥ 4", 1e-6},
+	{"A tick with 500 movers, native", "Crowd/above/500 µs/tick", "", "ms", "", 1e-3},
+	{"… event and frame in the browser", "500 movers on a map | play, 300 frames" + frame, "", "ms", "≤ 8", 0},
+	{"From the title to walking", "the demo as a game | title to walking | ", "", "ms", "", 0},
+}
