@@ -1,0 +1,62 @@
+package e2e
+
+import (
+	"azzel/core/edit"
+	"azzel/core/kind"
+	"azzel/core/sample"
+	"azzel/core/sample/drawn"
+	"strings"
+	"testing"
+)
+
+// A jump that is too wide is said to be, with its place and by how much; how far one comes is drawn over the map and over all maps at once;
+// and once somebody has the hero run faster, a walk is found.
+func TestAJumpThatIsTooWideIsShown(t *testing.T) {
+	air := strings.Repeat(".", 20) + "\n"
+	d, m := drawn.Map(strings.Repeat(air, 4)+"@..................G\n##########......####\n##########......####", kind.Value{Key: kind.MapView, Value: kind.Of(kind.FromSide)})
+	ref := edit.Ref{Type: edit.TypeMap, ID: m}
+	d = sample.With(d, edit.Remove(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}), edit.Set(ref, "sides", []string{"", "", "fall", ""}))
+	r := startWith(t, d)
+	k := r.open()
+	k.see("[data-testid=proof]", "cannot")
+	k.pressIn("nav button", "Check")
+	k.see("[data-testid=answer]", "No, it cannot be finished")
+	k.see("[data-testid=missing]", "The jump from 10, 4 to 15, 4")
+	k.pressIn("[data-testid=missing] button", "The jump from")
+	k.see("[data-testid=map]", "")
+	k.press("Put away what is drawn of the proof")
+	k.pressIn("nav button", "Check")
+	k.press("Show how far one comes")
+	k.see("[data-testid=proof-shown]", "dark is never")
+	far := func(canvas string) {
+		t.Helper()
+		within(t, 3*soon, func() error { // where nobody comes it is dark, where one does it is of a colour: over nothing on the map, over the maps on the chart
+			return want("two shades", k.eval(`(on) => {
+				const c = document.querySelector('[data-testid=' + on + ']')
+				const d = c.getContext('2d').getImageData(0, 0, c.width, c.height).data
+				let [never, comes] = [0, 0]
+				for (let i = 0; i < d.length; i += 4) {
+					const [r, g, b, a] = d.slice(i, i + 4)
+					if (a > 90 && a < 130) {
+						if (r < 40 && g < 52) never++
+						else if (g > 90) comes++
+					} else if (a > 250) {
+						if (Math.abs(r - g) < 14 && Math.abs(g - b) < 14 && r > 90 && r < 150) never++
+						else if (g > b + 10 && g > r + 3) comes++
+					}
+				}
+				return String(never > 500 && comes > 500)
+			}`, canvas), "true")
+		})
+	}
+	far("map")
+	k.pressIn("nav button", "Check")
+	k.press("On all maps")
+	k.see("[data-testid=proof-shown]", "dark is never")
+	far("chart")
+	k.accessible("how far one comes, on the chart")
+	k.press("Put away what is drawn of the proof")
+	k.gone("[data-testid=proof-shown]")
+	r.append(edit.Set(ref, "values", []kind.Value{{Key: kind.MapRun, Value: kind.Of(9)}, {Key: kind.MapView, Value: kind.Of(kind.FromSide)}}))
+	k.see("[data-testid=proof]", "can be finished")
+}
