@@ -3,6 +3,7 @@ package cli
 import (
 	"azzel/core/author"
 	"azzel/core/chart"
+	"azzel/core/check"
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/play"
@@ -59,9 +60,20 @@ func proveCommand() *cobra.Command {
 		}
 		answer := struct {
 			finish
-			Walk  []stride `json:"walk"`
-			Stuck []stuck  `json:"stuck"`
-		}{can, []stride{}, stuckIn(study)}
+			Walk    []stride `json:"walk"`
+			Stuck   []stuck  `json:"stuck"`
+			Jumps   []jump   `json:"jumps"`
+			Missing []string `json:"missing"`
+		}{can, []stride{}, stuckIn(study), jumpsOf(study), []string{}}
+		lines := []string{can.sentence()}
+		for _, m := range study.Missing {
+			answer.Missing = append(answer.Missing, m.Text)
+		}
+		for i := range study.Jumps {
+			if j := &study.Jumps[i]; j.Slack() <= check.TightTicks {
+				lines = append(lines, check.Jumped(study.Stage(), j))
+			}
+		}
 		if len(walk) > 0 {
 			recording, err := walked(p.Doc, walk)
 			if err != nil {
@@ -83,7 +95,7 @@ func proveCommand() *cobra.Command {
 		} else if walkTo != "" || keepIn != "" {
 			fmt.Fprintln(c.ErrOrStderr(), "There is no walk that could be kept.")
 		}
-		if err := said(c.OutOrStdout(), *asJSON, answer, []string{can.sentence()}); err != nil {
+		if err := said(c.OutOrStdout(), *asJSON, answer, lines); err != nil {
 			return err
 		}
 		if can.Is != string(proof.Can) {
@@ -124,6 +136,24 @@ func stuckIn(s *proof.Study) []stuck {
 	for _, t := range s.Traps {
 		m := s.Stage().Grounds[t.Map]
 		out = append(out, stuck{m.Name, t.At.X - m.Bounds.X, t.At.Y - m.Bounds.Y, t.Steps, t.Sure})
+	}
+	return out
+}
+
+// jump is one of the walk, and how many ticks there are to begin it in.
+type jump struct {
+	Map   string `json:"map"`
+	X     int    `json:"x"`
+	Y     int    `json:"y"`
+	Ticks int    `json:"ticks"`
+}
+
+func jumpsOf(s *proof.Study) []jump {
+	out := []jump{}
+	for i := range s.Jumps {
+		j := &s.Jumps[i]
+		m := s.Stage().Grounds[j.Map]
+		out = append(out, jump{m.Name, j.At.X - m.Bounds.X, j.At.Y - m.Bounds.Y, j.Slack()})
 	}
 	return out
 }

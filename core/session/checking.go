@@ -18,6 +18,8 @@ import (
 type CheckInfo struct {
 	Findings []check.Finding `json:"findings"`
 	Sorts    []SortInfo      `json:"sorts"`
+	// Pars are the maps that can be finished by themselves, so that fewest moves can be looked for.
+	Pars []document.ID `json:"pars"`
 }
 
 // SortInfo is a sort of findings, and how much it matters in this project.
@@ -32,7 +34,26 @@ func (s *Session) checked(none) (CheckInfo, error) {
 	for _, one := range check.Sorts {
 		out.Sorts = append(out.Sorts, SortInfo{one, check.Matters(s.doc().Project, one.What)})
 	}
+	out.Pars = s.pars()
 	return out, nil
+}
+
+// pars are the maps on which a game can begin and be finished: at a goal of theirs, or, where something else wins, wherever one begins.
+func (s *Session) pars() []document.ID {
+	out := []document.ID{}
+	st := s.stage()
+	for _, g := range st.Grounds {
+		if g.Template || len(play.Starts(st, g)) == 0 {
+			continue
+		}
+		for r := g.First; r < g.After; r++ {
+			if t := st.Thing(r); !st.Book.GoalWins || t.Acts == kind.Goal {
+				out = append(out, g.ID)
+				break
+			}
+		}
+	}
+	return out
 }
 
 // provenFindings are what the proof has found out so far of the project as it is.

@@ -5,11 +5,7 @@
 	// In how few moves a map is finished, and its stars for that.
 	const w = workspace()
 	const { checking } = w.proving
-	const maps = $derived(
-		w.project.head.maps.filter(
-			(m) => !m.template && w.project.entities(m.id).some((e) => [e.kind, w.project.kind(e.kind)?.of].includes('goal')),
-		),
-	)
+	const maps = $derived(w.project.head.maps.filter((m) => checking.info.pars.includes(m.id)))
 	const par = $derived(checking.par)
 	const best = $derived(
 		Math.min(...w.project.head.recordings.filter((r) => r.map === checking.parOf).map((r) => Math.ceil(r.ticks / 60))),

@@ -421,6 +421,7 @@ export interface Place {
 export interface CheckInfo {
 	findings: CheckFinding[]
 	sorts: SortInfo[]
+	pars: ID[]
 }
 
 export interface Grip {

@@ -10,7 +10,7 @@ export class Checking {
 	/** From which map or pin it is studied; empty is as a player begins. */
 	from = $state<ID>('')
 	study = $state.raw<StudyInfo | null>(null)
-	info = $state.raw<CheckInfo>({ findings: [], sorts: [] })
+	info = $state.raw<CheckInfo>({ findings: [], sorts: [], pars: [] })
 	expectations = $state.raw<ExpectationInfo[]>([])
 	/** The map whose fewest moves are looked for. */
 	parOf = $state<ID>('')
