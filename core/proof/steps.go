@@ -102,34 +102,6 @@ func (s *stops) Pop() any {
 	return last
 }
 
-// Stepwise reports whether a game can be gone through step by step: all of it is seen from above, and nothing moves by itself. in
-// tells which maps belong to it, nil being all.
-func Stepwise(st *world.Stage, in func(world.Ref) bool) bool {
-	cells := 0
-	counts := func(m world.Ref) bool { return !st.Grounds[m].Template && (in == nil || in(m)) }
-	for m, g := range st.Grounds {
-		if !counts(world.Ref(m)) {
-			continue
-		}
-		if cells += g.Bounds.W * g.Bounds.H; g.Side || cells > MaxCells/8 {
-			return false
-		}
-	}
-	for i := range st.Things {
-		t := &st.Things[i]
-		if counts(t.Map) && (t.Doing.Goes && t.Acts != kind.Block && t.Acts != kind.Hero || t.Doing.Timed) {
-			return false
-		}
-	}
-	heroes := 0
-	for _, r := range st.Heroes {
-		if counts(st.Thing(r).Map) {
-			heroes++
-		}
-	}
-	return len(st.Rounds) == 0 && heroes < 2
-}
-
 // NewPar begins to look for the fewest steps in which one map is finished, whatever follows it.
 func NewPar(st *world.Stage, m document.ID) *Steps {
 	of := st.MapOf(m)

@@ -150,41 +150,6 @@ func TestGhostOfAFillFollowsTheDocument(t *testing.T) {
 	}
 }
 
-// A plan that was kept is made anew for another hand: held, layer, mirror, side of the press.
-func TestGhostOfAFillFollowsTheHand(t *testing.T) {
-	for name, change := range map[string]func(a, gesture args){
-		"another tile": func(a, _ args) {
-			a["grip"] = hand.Grip{What: hand.Tiles, Shape: hand.Fill, Width: 1, Cells: []cells.Cell{cells.TileCell(1, 7)}}
-		},
-		"another layer": func(a, _ args) { a["active"] = sample.Things },
-		"removing":      func(_, g args) { g["remove"] = true },
-		"a mirror":      func(a, _ args) { a["mirror"] = args{"mode": "left-right", "x": 20, "y": 12} },
-	} {
-		press := func() (args, args) {
-			gesture := args{"way": way(2, 2), "remove": false}
-			return args{"map": sample.Pans, "active": sample.Ground, "grip": tile(hand.Fill), "gesture": gesture}, gesture
-		}
-		kept, fresh := open(t), open(t)
-		first, _ := press()
-		was := call[session.Ghost](t, kept, "preview", first)
-		other, gesture := press()
-		change(other, gesture)
-		asked := func(s *session.Session) []byte {
-			g := call[session.Ghost](t, s, "preview", other)
-			g.Number = 0 // how many were asked for before
-			return mustJSON(t, g)
-		}
-		was.Number = 0
-		got, want := asked(kept), asked(fresh)
-		if string(got) != string(want) {
-			t.Errorf("%s: the ghost is %s, wanted %s", name, got, want)
-		}
-		if name != "a mirror" && string(got) == string(mustJSON(t, was)) {
-			t.Errorf("%s: the ghost is what it was", name)
-		}
-	}
-}
-
 func TestUndoRedoAndTheServersAnswer(t *testing.T) {
 	s := open(t)
 	start := s.Hash()
