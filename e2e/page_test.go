@@ -274,8 +274,8 @@ func TestTheDemoIsPlayedToItsEnd(t *testing.T) {
 	d := k.rig.doc()
 	k.alone(1280, 800)
 	k.fed(d)
-	k.keys(input.Enter)                                 // New game has the focus
-	k.see("[data-testid=game]", "You are late, warden") // the lamp is reached, and a scene begins
+	k.keys(input.Enter)                                                      // New game has the focus
+	within(t, 6*soon, k.shows("[data-testid=game]", "You are late, warden")) // the lamp is reached, and a scene begins
 	k.keys(input.Backspace)
 	k.ends("The ships saw it")
 	k.see("[data-testid=over]", "13 of 13 collected")

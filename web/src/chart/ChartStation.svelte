@@ -72,7 +72,7 @@
 					{#each found.filter((m) => (m.folder ?? '') === folder) as m (m.id)}
 						{@const wrong = w.charting.of(m.id).filter((f) => f.serious).length}
 						{@const on = chosen.is === 'maps' && chosen.ids.includes(m.id)}
-						<li class="flex items-center row-far {on ? 'bg-well' : ''}">
+						<li class="flex items-center {on ? 'bg-well' : ''}">
 							<Context choices={() => mapMenu(w, m)} class="flex min-w-0 grow">
 								<button
 									class="flex h-7 min-w-0 grow items-center gap-1.5 px-2.5 text-left hover:bg-well {on

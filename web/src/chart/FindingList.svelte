@@ -20,7 +20,7 @@
 	</h2>
 	<ul class="min-h-0 overflow-y-auto pb-1">
 		{#each all.slice(0, 300) as f, i (i)}
-			<li class="row-far">
+			<li>
 				<button
 					class="w-full border-l-2 px-2.5 py-1 text-left leading-tight hover:bg-well {f.serious
 						? 'border-brick'

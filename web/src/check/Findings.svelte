@@ -80,10 +80,7 @@
 							<h4 class="pb-1 text-dim">{sortOf(what)?.name ?? what}</h4>
 							<ul>
 								{#each shown as f (key(f))}
-									<li
-										class="border-l-2 row-far {h.mark} py-1 pl-2 {f.silent ? 'opacity-60' : ''}"
-										data-testid="finding"
-									>
+									<li class="border-l-2 {h.mark} py-1 pl-2 {f.silent ? 'opacity-60' : ''}" data-testid="finding">
 										<div class="flex items-start gap-2">
 											<button class="min-w-0 grow text-left hover:underline" onclick={() => goToFinding(w, f)}
 												>{f.text}</button

@@ -31,7 +31,7 @@
 {/if}
 <ul class="max-h-40 shrink-0 overflow-y-auto pb-1" aria-label="Maps" {@attach roving}>
 	{#each maps as m (m.id)}
-		<li class="flex row-far {w.map?.id === m.id ? 'bg-well' : ''}">
+		<li class="flex {w.map?.id === m.id ? 'bg-well' : ''}">
 			{#if naming === m.id}
 				<!-- svelte-ignore a11y_autofocus -->
 				<input
