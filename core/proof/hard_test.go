@@ -4,6 +4,7 @@ import (
 	"azzel/core/author"
 	"azzel/core/document"
 	"azzel/core/edit"
+	"azzel/core/kind"
 	"azzel/core/proof"
 	"azzel/core/sample"
 	"strings"
@@ -14,6 +15,11 @@ import (
 func TestHardWorlds(t *testing.T) {
 	wrapped := func(d *document.Document) *document.Document {
 		return sample.With(d, edit.Set(edit.Ref{Type: edit.TypeMap, ID: d.MapsInOrder()[0].ID}, "sides", []string{"", document.SideWrap, "", document.SideWrap}))
+	}
+	moves := func(n int) func(*document.Document) *document.Document {
+		return func(d *document.Document) *document.Document {
+			return sample.With(d, edit.Set(edit.Ref{Type: edit.TypeMap, ID: d.MapsInOrder()[0].ID}, "values", []kind.Value{byCells, fourWays, {Key: kind.MapMoveLimit, Value: kind.Of(n)}}))
+		}
 	}
 	for _, c := range []struct {
 		name, rows string
@@ -35,6 +41,9 @@ func TestHardWorlds(t *testing.T) {
 		{"two blocks in a row", "########\n#@bb..G#\n########", nil, nil, proof.Cannot, 0, "no push moves it", false},
 		{"a way over the wrap", "#######\n.@#.G.#\n#######", nil, nil, proof.Cannot, 0, "", false},
 		{"a way over the wrap, open", "#######\n.@#.G..\n#######", nil, wrapped, proof.Can, 3, "", false},
+		{"a way over the wrap, and on at once", ".@.......\n########G", nil, wrapped, proof.Can, 2, "", false},
+		{"as many moves as it takes", "#######\n#@...G#\n#######", nil, moves(4), proof.Can, 3, "", false},
+		{"a move fewer than it takes", "#######\n#@...G#\n#.....#\n#######", nil, moves(3), proof.Cannot, 0, "every situation", false},
 		{"a plate that only the hero could hold", "########\n#@..p..#\n####D###\n####G###\n########", nil, nil, proof.Can, 0, "", false},
 		{"a plate away from its door", "#########\n#@p.....#\n#######D#\n#######G#\n#########", nil, nil, proof.Cannot, 0, "", false},
 		{"taken, though something asks that it was not", "#######\n#@c.s.#\n#...#D#\n#...#G#\n###D###\n#######", []string{"when\n\tthe hero takes \"collectible 2\"\nthen\n\tset Flag", "when\n\tthe hero uses \"switch 3\"\nif\n\tnone of these\n\t\tFlag is set\nthen\n\ttake away \"door 4\""}, nil, proof.Can, 7, "", true},

@@ -242,7 +242,9 @@ func (s *Steps) goOn(n int32) {
 			if there {
 				break
 			}
-			if do&in == 0 {
+			if m := next.Ground(); m != nil && m.ByCells() {
+				do = in // who came round to another side stands off the middle of its cell
+			} else if do&in == 0 {
 				do |= in
 			}
 			hold(do)
