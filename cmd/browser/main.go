@@ -7,8 +7,10 @@ package main
 import (
 	"azzel/core/document"
 	"azzel/core/session"
+	"encoding/binary"
 	"encoding/json"
 	"runtime/debug"
+	"strings"
 	"syscall/js"
 )
 
@@ -27,6 +29,7 @@ func spare(state int) int {
 func main() {
 	var s session.Session
 	frame := make([]byte, 4096)
+	var told []byte // of chunks
 	answer := func(out json.RawMessage, err error) any {
 		if err != nil {
 			return js.ValueOf(map[string]any{"error": err.Error(), "code": session.CodeOf(err)})
@@ -53,6 +56,26 @@ func main() {
 			}
 			js.CopyBytesToJS(args[4], out[:])
 			return true
+		}),
+		// chunks(map: string, layers: string with commas, at: Int32Array of cx, cy by turns as bytes, into: Uint8Array): number, how many bytes
+		"chunks": js.FuncOf(func(_ js.Value, args []js.Value) any {
+			places := make([]byte, args[2].Length())
+			js.CopyBytesToGo(places, args[2])
+			at := make([]session.ChunkPlace, len(places)/8)
+			for i := range at {
+				at[i].CX = int(int32(binary.LittleEndian.Uint32(places[8*i:])))
+				at[i].CY = int(int32(binary.LittleEndian.Uint32(places[8*i+4:])))
+			}
+			var layers []document.ID
+			for id := range strings.SplitSeq(args[1].String(), ",") {
+				layers = append(layers, document.ID(id))
+			}
+			if room := args[3].Length(); len(told) < room {
+				told = make([]byte, room)
+			}
+			n := s.Chunks(document.ID(args[0].String()), layers, at, told)
+			js.CopyBytesToJS(args[3], told[:n])
+			return n
 		}),
 		// frame(into: Uint8Array): number, how many bytes it is
 		"frame": js.FuncOf(func(_ js.Value, args []js.Value) any {

@@ -18,50 +18,84 @@ func Fill(p Plane, bounds grid.Rect, start grid.Point, reach Reach) *grid.Region
 	if !bounds.Contains(start) || reach.Within != nil && !reach.Within.Has(start) {
 		return region
 	}
-	f := filler{plane: p, bounds: bounds, reach: reach, value: p.At(start.X, start.Y), region: region, open: map[place]*grid.Mask{}}
+	f := filler{plane: p, bounds: bounds, reach: reach, value: p.At(start.X, start.Y)}
+	f.left, f.top = grid.FloorDiv(bounds.X, side), grid.FloorDiv(bounds.Y, side)
+	f.w = grid.FloorDiv(bounds.X+bounds.W-1, side) - f.left + 1
+	f.h = grid.FloorDiv(bounds.Y+bounds.H-1, side) - f.top + 1
+	f.spots = make([]spot, f.w*f.h)
 	cx, cy := grid.FloorDiv(start.X, side), grid.FloorDiv(start.Y, side)
-	var seed grid.Mask
-	seed[start.Y-cy*side] = 1 << uint(start.X-cx*side)
-	f.push(cx, cy, seed)
+	f.pushRow(cx, cy, start.Y-cy*side, 1<<uint(start.X-cx*side))
 	for len(f.queue) > 0 {
 		next := f.queue[0]
 		f.queue = f.queue[1:]
 		f.flood(next)
 	}
+	for i := range f.spots {
+		if filled := f.spots[i].filled; filled != nil {
+			*region.At(f.left+i%f.w, f.top+i/f.w) = *filled
+		}
+	}
 	return region
 }
 
-// place is a chunk's column and row.
-type place struct{ cx, cy int }
+// spot is a chunk: which of its cells are of the value, and which are filled; nil where that is not known yet, and where none is.
+type spot struct{ open, filled *grid.Mask }
 
-type filler struct {
-	plane  Plane
-	bounds grid.Rect
-	reach  Reach
-	value  Cell
-	region *grid.Region
-	open   map[place]*grid.Mask // cells of the value, by chunk
-	queue  []grid.ChunkMask
+// seed is cells of a chunk from which to go on; of one that is filled as a whole, none.
+type seed struct {
+	cx, cy int
+	rows   *grid.Mask
 }
 
-func (f *filler) matching(cx, cy int) (m *grid.Mask) {
-	key := place{cx, cy}
-	if m, ok := f.open[key]; ok {
-		return m
+// whole is a chunk all of whose cells are of the value, or filled; it is shared and never written.
+var whole = grid.FullMask
+
+type filler struct {
+	plane     Plane
+	bounds    grid.Rect
+	reach     Reach
+	value     Cell
+	left, top int // the first chunk of bounds
+	w, h      int // in chunks
+	spots     []spot
+	queue     []seed
+}
+
+// spot is what is known of a chunk; nil outside bounds.
+func (f *filler) spot(cx, cy int) *spot {
+	x, y := cx-f.left, cy-f.top
+	if x < 0 || y < 0 || x >= f.w || y >= f.h {
+		return nil
 	}
-	m = new(grid.Mask)
+	s := &f.spots[y*f.w+x]
+	if s.open == nil {
+		s.open = f.matching(cx, cy)
+	}
+	return s
+}
+
+func (f *filler) matching(cx, cy int) *grid.Mask {
 	chunk := f.plane.Chunk(cx, cy)
-	if v, ok := chunk.Uniform(); ok {
+	v, uniform := chunk.Uniform()
+	b := f.bounds
+	inside := cx*side >= b.X && cy*side >= b.Y && (cx+1)*side <= b.X+b.W && (cy+1)*side <= b.Y+b.H
+	if uniform && v == f.value && inside && f.reach.Within == nil {
+		return &whole
+	}
+	m := new(grid.Mask)
+	if uniform {
 		if v == f.value {
 			*m = grid.FullMask
 		}
 	} else {
 		for y := range side {
 			var row uint32
-			for x, c := range chunk.cells[y*side : (y+1)*side] {
+			for x, c := range (*[side]Cell)(chunk.cells[y*side:]) {
+				var is uint32
 				if c == f.value {
-					row |= 1 << uint(x)
+					is = 1
 				}
+				row |= is << uint(x)
 			}
 			m[y] = row
 		}
@@ -73,61 +107,95 @@ func (f *filler) matching(cx, cy int) (m *grid.Mask) {
 			m[y] &= within[y]
 		}
 	}
-	f.open[key] = m
 	return m
 }
 
-// push queues seeds that are open and not filled yet.
-func (f *filler) push(cx, cy int, seed grid.Mask) {
-	open := f.matching(cx, cy)
-	filled := f.region.At(cx, cy)
-	fresh := false
-	for y := range seed {
-		seed[y] &= open[y] &^ filled[y]
-		fresh = fresh || seed[y] != 0
+// push queues cells that are open and not filled yet; a chunk that is open all over is filled at once.
+func (f *filler) push(cx, cy int, rows *grid.Mask) {
+	s := f.spot(cx, cy)
+	if s == nil || s.filled == &whole {
+		return
 	}
-	if fresh {
-		f.queue = append(f.queue, grid.ChunkMask{CX: cx, CY: cy, Rows: seed})
+	var fresh grid.Mask
+	any := uint32(0)
+	for y := range rows {
+		fresh[y] = rows[y] & s.open[y]
+		if s.filled != nil {
+			fresh[y] &^= s.filled[y]
+		}
+		any |= fresh[y]
+	}
+	if any != 0 {
+		f.enqueue(s, seed{cx, cy, &fresh})
 	}
 }
 
-func (f *filler) flood(c grid.ChunkMask) {
-	open := f.matching(c.CX, c.CY)
-	got := c.Rows
-	if *open == grid.FullMask {
-		got = grid.FullMask
-	} else {
-		spread(&got, open, f.reach.Corners)
+// pushRow is push for one row.
+func (f *filler) pushRow(cx, cy, y int, row uint32) {
+	s := f.spot(cx, cy)
+	if s == nil || s.filled == &whole {
+		return
 	}
-	filled := f.region.At(c.CX, c.CY)
+	row &= s.open[y]
+	if s.filled != nil {
+		row &^= s.filled[y]
+	}
+	if row == 0 {
+		return
+	}
+	if s.open == &whole {
+		f.enqueue(s, seed{cx: cx, cy: cy})
+		return
+	}
+	var rows grid.Mask
+	rows[y] = row
+	f.enqueue(s, seed{cx, cy, &rows})
+}
+
+func (f *filler) enqueue(s *spot, from seed) {
+	if s.open == &whole {
+		s.filled, from.rows = &whole, nil
+	}
+	f.queue = append(f.queue, from)
+}
+
+func (f *filler) flood(c seed) {
+	got := whole
+	if c.rows != nil {
+		s := f.spot(c.cx, c.cy)
+		got = *c.rows
+		spread(&got, s.open, f.reach.Corners)
+		if s.filled == nil {
+			s.filled = new(grid.Mask)
+		}
+		for y := range got {
+			got[y] &^= s.filled[y]
+			s.filled[y] |= got[y]
+		}
+	}
 	var left, right grid.Mask
+	sides := [2]uint32{}
 	for y := range got {
-		got[y] &^= filled[y]
-		filled[y] |= got[y]
 		left[y] = got[y] & 1 << 31
 		right[y] = got[y] >> 31
+		sides[0] |= left[y]
+		sides[1] |= right[y]
 	}
 	if f.reach.Corners {
-		f.pushCorners(c.CX, c.CY, &got, &left, &right)
+		f.pushCorners(c.cx, c.cy, &got, &left, &right)
 	}
 	if row := got[0]; row != 0 {
-		f.pushRow(c.CX, c.CY-1, side-1, f.widened(row))
+		f.pushRow(c.cx, c.cy-1, side-1, f.widened(row))
 	}
 	if row := got[side-1]; row != 0 {
-		f.pushRow(c.CX, c.CY+1, 0, f.widened(row))
+		f.pushRow(c.cx, c.cy+1, 0, f.widened(row))
 	}
-	if left != (grid.Mask{}) {
-		f.push(c.CX-1, c.CY, left)
+	if sides[0] != 0 {
+		f.push(c.cx-1, c.cy, &left)
 	}
-	if right != (grid.Mask{}) {
-		f.push(c.CX+1, c.CY, right)
+	if sides[1] != 0 {
+		f.push(c.cx+1, c.cy, &right)
 	}
-}
-
-func (f *filler) pushRow(cx, cy, y int, row uint32) {
-	var m grid.Mask
-	m[y] = row
-	f.push(cx, cy, m)
 }
 
 func (f *filler) widened(row uint32) uint32 {
@@ -165,31 +233,33 @@ func spread(got, open *grid.Mask, corners bool) {
 	if corners {
 		near = func(row uint32) uint32 { return row | row<<1 | row>>1 }
 	}
-	for {
-		before := *got
-		for y := range got {
-			if y > 0 {
-				got[y] |= near(got[y-1]) & open[y]
-			}
+	for y := range got {
+		if got[y] != 0 {
 			got[y] = alongRow(got[y], open[y])
 		}
-		for y := side - 2; y >= 0; y-- {
-			got[y] = alongRow(got[y]|near(got[y+1])&open[y], open[y])
+	}
+	// a row that nothing came to is closed along itself already
+	for grown := true; grown; {
+		grown = false
+		for y := 1; y < side; y++ {
+			if more := near(got[y-1]) & open[y] &^ got[y]; more != 0 {
+				got[y], grown = alongRow(got[y]|more, open[y]), true
+			}
 		}
-		if *got == before {
-			return
+		for y := side - 2; y >= 0; y-- {
+			if more := near(got[y+1]) & open[y] &^ got[y]; more != 0 {
+				got[y], grown = alongRow(got[y]|more, open[y]), true
+			}
 		}
 	}
 }
 
-// alongRow extends bits over the runs of open bits that they lie in, both ways,
+// alongRow extends bits over the runs of open bits that they lie in: upward by the carry of a sum, which goes through a run of ones, downward
 // by parallel prefix (Kogge and Stone, IEEE Trans. Computers C-22(8), 1973).
 func alongRow(got, open uint32) uint32 {
-	up, down := got, got
-	left, right := open, open
+	up := open &^ (open + got)
+	down, right := got, open
 	for s := uint(1); s < 32; s *= 2 {
-		up |= left & (up << s)
-		left &= left << s
 		down |= right & (down >> s)
 		right &= right >> s
 	}

@@ -234,9 +234,45 @@ func oldValues(old *Chunk, c *ChunkPatch) ChunkPatch {
 		out.Cells = old.cells[:] // chunks never change, so the array can be shared
 		return out
 	}
+	if v, ok := alike(old.cells, c.Mask); ok {
+		out.Value = v
+		return out
+	}
 	out.Cells = make([]Cell, 0, c.count())
-	c.each(func(i int, _ Cell) { out.Cells = append(out.Cells, old.cells[i]) })
-	return out.packed()
+	for y, row := range c.Mask {
+		cells := old.cells[y*side : (y+1)*side]
+		if row == ^uint32(0) {
+			out.Cells = append(out.Cells, cells...)
+			continue
+		}
+		for ; row != 0; row &= row - 1 {
+			out.Cells = append(out.Cells, cells[bits.TrailingZeros32(row)&(side-1)])
+		}
+	}
+	return out
+}
+
+// alike gives the one value of all marked cells, if they have one; there is at least one.
+func alike(cells *[chunkArea]Cell, mask *grid.Mask) (value Cell, ok bool) {
+	first := true
+	for y, row := range mask {
+		of := (*[side]Cell)(cells[y*side:])
+		if first && row != 0 {
+			value, first = of[bits.TrailingZeros32(row)&(side-1)], false
+		}
+		var other uint32 // where something else lies, marked or not
+		for x, v := range of {
+			var is uint32
+			if v != value {
+				is = 1
+			}
+			other |= is << uint(x)
+		}
+		if other&row != 0 {
+			return 0, false
+		}
+	}
+	return value, true
 }
 
 func written(old *Chunk, c *ChunkPatch) *Chunk {
@@ -252,7 +288,21 @@ func written(old *Chunk, c *ChunkPatch) *Chunk {
 		return normal(next)
 	}
 	old.Copy(next)
-	c.each(func(i int, v Cell) { next[i] = v })
+	if c.Cells != nil {
+		c.each(func(i int, v Cell) { next[i] = v })
+		return normal(next)
+	}
+	for y, row := range c.Mask {
+		of := next[y*side : (y+1)*side]
+		for row != 0 { // run by run
+			from := bits.TrailingZeros32(row)
+			n := bits.TrailingZeros32(^(row >> uint(from)))
+			for x := range of[from : from+n] {
+				of[from+x] = c.Value
+			}
+			row &^= (1<<uint(n) - 1) << uint(from)
+		}
+	}
 	return normal(next)
 }
 

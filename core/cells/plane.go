@@ -324,3 +324,31 @@ func Flattened(planes []Plane) Plane {
 	}
 	return out
 }
+
+// SameEdge reports whether two chunks hold the same cells along the side, or at the corner, that lies toward (dx, dy), each −1, 0 or 1.
+func SameEdge(a, b *Chunk, dx, dy int) bool {
+	if a == b {
+		return true
+	}
+	x0, x1 := along(dx)
+	y0, y1 := along(dy)
+	for y := y0; y <= y1; y++ {
+		for x := x0; x <= x1; x++ {
+			if a.At(x, y) != b.At(x, y) {
+				return false
+			}
+		}
+	}
+	return true
+}
+
+// along is the first and last of a chunk's columns, or rows, that lie toward d.
+func along(d int) (from, to int) {
+	switch d {
+	case -1:
+		return 0, 0
+	case 1:
+		return side - 1, side - 1
+	}
+	return 0, side - 1
+}

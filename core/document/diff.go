@@ -102,20 +102,38 @@ func (c *Change) layers(old, m *Map) {
 	}
 }
 
-// Around adds to chunks those beside them, whose materials may show otherwise.
-func Around(chunks []ChunkAt) []ChunkAt {
-	seen := map[ChunkAt]bool{}
-	var out []ChunkAt
+// Around adds to chunks that differ from a to b those beside them whose materials may show otherwise, since what they border on
+// differs. How a cell of a material shows depends on the eight around it.
+func Around(chunks []ChunkAt, a, b *Document) []ChunkAt {
+	seen := make(map[ChunkAt]bool, len(chunks))
 	for _, c := range chunks {
+		seen[c] = true
+	}
+	for _, c := range chunks {
+		before, after := a.plane(c), b.plane(c)
+		x, y := before.Chunk(c.CX, c.CY), after.Chunk(c.CX, c.CY)
 		for dy := -1; dy <= 1; dy++ {
 			for dx := -1; dx <= 1; dx++ {
 				at := ChunkAt{c.Map, c.Layer, c.CX + dx, c.CY + dy}
-				if !seen[at] {
-					seen[at] = true
-					out = append(out, at)
+				if seen[at] || after.Chunk(at.CX, at.CY) == nil || cells.SameEdge(x, y, dx, dy) {
+					continue
 				}
+				seen[at] = true
+				chunks = append(chunks, at)
 			}
 		}
 	}
-	return out
+	return chunks
+}
+
+// plane is what lies on the layer of a chunk; nothing where there is none.
+func (d *Document) plane(c ChunkAt) cells.Plane {
+	if d != nil {
+		if m := d.Maps.Get(c.Map); m != nil {
+			if l := m.Layers.Get(c.Layer); l != nil {
+				return l.Cells
+			}
+		}
+	}
+	return cells.Plane{}
 }

@@ -311,24 +311,43 @@ func TestCodes(t *testing.T) {
 // A ghost that is known is not told again from another cell that would do the same, and anew once something changed.
 func TestTheSameGhostIsToldOnce(t *testing.T) {
 	s := open(t)
-	ask := func(x, y, known int) session.Ghost {
+	ask := func(x, y int, known ...int) session.Ghost {
 		return call[session.Ghost](t, s, "preview", args{"map": sample.Quay, "active": sample.Ground, "known": known, "mirror": args{},
 			"grip": args{"what": "tiles", "shape": "fill", "cells": []any{sample.Floor}, "width": 1}, "gesture": args{"way": []args{{"x": x, "y": y}}, "seed": 1}})
 	}
-	first := ask(3, 3, 0)
+	first := ask(3, 3)
 	if first.Refusal != "" || first.Number == 0 || first.Same {
 		t.Fatalf("the first is %+v", first)
 	}
 	if same := ask(4, 3, first.Number); !same.Same || same.Number != first.Number {
 		t.Errorf("from beside it is %+v", same)
 	}
-	if anew := ask(4, 3, 0); anew.Same || anew.Count != first.Count {
+	if anew := ask(4, 3); anew.Same || anew.Count != first.Count {
 		t.Errorf("told anew it is %+v", anew)
 	}
 	call[any](t, s, "press", args{"map": sample.Quay, "active": sample.Ground, "mirror": args{},
 		"grip": args{"what": "eraser", "shape": "freehand"}, "gesture": args{"way": []args{{"x": 9, "y": 9}}}})
-	if after := ask(4, 3, first.Number); after.Same || after.Count == 0 {
+	after := ask(4, 3, first.Number)
+	if after.Same || after.Count == 0 {
 		t.Errorf("after a press it is %+v", after)
+	}
+	// of two areas that the pointer goes over by turns both are known
+	for y := range 12 {
+		call[any](t, s, "press", args{"map": sample.Quay, "active": sample.Ground, "mirror": args{},
+			"grip": args{"what": "tiles", "shape": "freehand", "cells": []any{sample.Wall}, "width": 1}, "gesture": args{"way": []args{{"x": 6, "y": y}}}})
+	}
+	left, right := ask(3, 3), ask(7, 3)
+	if left.Number == right.Number || left.Count == right.Count {
+		t.Fatalf("the areas are %+v and %+v", left, right)
+	}
+	for _, x := range []int{4, 8, 5} {
+		want := left.Number
+		if x > 6 {
+			want = right.Number
+		}
+		if again := ask(x, 4, left.Number, right.Number); !again.Same || again.Number != want {
+			t.Errorf("from %d it is %+v", x, again)
+		}
 	}
 }
 

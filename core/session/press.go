@@ -7,6 +7,7 @@ import (
 	"azzel/core/hand"
 	"errors"
 	"reflect"
+	"slices"
 	"strings"
 )
 
@@ -16,8 +17,8 @@ type pressArgs struct {
 	Grip    hand.Grip    `json:"grip"`
 	Gesture hand.Gesture `json:"gesture"`
 	Mirror  grid.Mirror  `json:"mirror"`
-	// Known is the number of the ghost that is shown already, 0 for none.
-	Known int `json:"known,omitempty"`
+	// Known are the numbers of ghosts that need not be told again.
+	Known []int `json:"known,omitempty"`
 }
 
 // Ghost is what a press would do, for drawing.
@@ -51,14 +52,15 @@ const (
 	maxGhostSpans = 6000
 )
 
+// areasKept is how many areas that fills of what is held come to are kept, since a pointer goes over several by turns.
+const areasKept = 6
+
 type cachedPlan struct {
 	doc    *document.Document
 	within *grid.Region
 	args   pressArgs
 	plan   *hand.Plan
 	number int
-	// area is set where the plan is the same from anywhere in its region.
-	area bool
 }
 
 func (s *Session) work(m *document.Map, active document.ID) hand.Work {
@@ -71,15 +73,19 @@ func (s *Session) plan(a pressArgs) (*document.Map, *hand.Plan, error) {
 	if err != nil {
 		return nil, nil, err
 	}
-	c := &s.ghost
 	last := grid.Point{}
 	if n := len(a.Gesture.Way); n > 0 {
 		last = a.Gesture.Way[n-1]
 	}
 	w := s.work(m, a.Active)
-	if c.area && c.doc == s.doc() && c.within == w.Within && len(a.Gesture.Way) > 0 && sameHold(c.args, a) &&
-		(a.Grip.Shape == hand.Empties || c.plan.Region.Has(last)) {
-		return m, c.plan, nil
+	if c := &s.ghost; c.doc != s.doc() || c.within != w.Within || !sameHold(c.args, a) {
+		s.areas = nil
+	}
+	for _, c := range s.areas {
+		if len(a.Gesture.Way) > 0 && (a.Grip.Shape == hand.Empties || c.plan.Region.Has(last)) {
+			s.ghost = c
+			return m, c.plan, nil
+		}
 	}
 	w.Mirror = a.Mirror
 	plan, err := hand.Resolve(w, a.Grip, a.Gesture)
@@ -89,7 +95,11 @@ func (s *Session) plan(a pressArgs) (*document.Map, *hand.Plan, error) {
 	// a fill from anywhere in the same area is the same fill, unless a block's
 	// pattern starts elsewhere or its images lie elsewhere
 	plain := a.Grip.What != hand.Entity && a.Grip.What != hand.Motif && (len(a.Grip.Cells) < 2 || a.Grip.Aligned || a.Grip.Scatter != nil)
-	*c = cachedPlan{s.doc(), w.Within, a, plan, c.number + 1, plain && (a.Grip.Shape == hand.Fill && a.Mirror.Mode == "" || a.Grip.Shape == hand.Empties)}
+	s.ghosts++
+	s.ghost = cachedPlan{s.doc(), w.Within, a, plan, s.ghosts}
+	if plain && (a.Grip.Shape == hand.Fill && a.Mirror.Mode == "" || a.Grip.Shape == hand.Empties) {
+		s.areas = append(s.areas[max(0, len(s.areas)+1-areasKept):], s.ghost)
+	}
 	return m, plan, nil
 }
 
@@ -111,8 +121,8 @@ func (s *Session) preview(a pressArgs) (zero Ghost, err error) {
 		}
 		return g, nil
 	}
-	if a.Known > 0 && a.Known == s.ghost.number {
-		return Ghost{Number: a.Known, Same: true}, nil
+	if slices.Contains(a.Known, s.ghost.number) {
+		return Ghost{Number: s.ghost.number, Same: true}, nil
 	}
 	g := Ghost{Number: s.ghost.number, Layer: plan.Layer, LayerName: m.Layers.Get(plan.Layer).Name, Bounds: plan.Region.Bounds(), Count: plan.Region.Count(), Removing: plan.Removing, Entities: plan.Place}
 	for _, e := range plan.Take {

@@ -9,7 +9,6 @@ import (
 	"azzel/core/check"
 	"azzel/core/document"
 	"azzel/core/edit"
-	"azzel/core/material"
 	"azzel/core/replica"
 	"azzel/core/rules"
 	"azzel/core/world"
@@ -36,6 +35,8 @@ type Session struct {
 	sheetsOf  *document.Document
 	fits      fitting
 	ghost     cachedPlan
+	ghosts    int          // how many there were
+	areas     []cachedPlan // of what is held now, the latest last: each the same from anywhere in its region
 	selected  selection
 	told      told
 	// texts are rules as they were when somebody began to write their text.
@@ -151,7 +152,7 @@ func (s *Session) looks() *document.Sheets {
 func (s *Session) outcome(before *document.Document) Outcome {
 	change := document.Diff(before, s.doc())
 	if s.doc().Materials.Len() > 0 {
-		change.Chunks = document.Around(change.Chunks)
+		change.Chunks = document.Around(change.Chunks, before, s.doc())
 	}
 	return Outcome{Change: change, CanUndo: s.replica.CanUndo(), CanRedo: s.replica.CanRedo(),
 		Pending: len(s.replica.Pending())}
@@ -203,32 +204,4 @@ func (s *Session) Hash() string { return s.doc().Hash() }
 func (s *Session) Storable() error {
 	_, err := document.Decode(s.doc().Encode())
 	return err
-}
-
-// Chunk copies what the 1,024 cells of a layer's chunk show, 4 bytes each,
-// lowest first, into out; false when all are empty. Materials are fitted; what
-// is put together of quarters is told as fitting says.
-func (s *Session) Chunk(m, layer document.ID, cx, cy int, out *[4096]byte) bool {
-	where := s.doc().Maps.Get(m)
-	if where == nil {
-		return false
-	}
-	l := where.Layers.Get(layer)
-	if l == nil {
-		return false
-	}
-	chunk := l.Cells.Chunk(cx, cy)
-	if chunk == nil {
-		return false
-	}
-	var shown [1024]material.Shown
-	fitted := l.Kind == document.LayerTiles && s.fitter().Chunk(l.Cells, where.Bounds, cx, cy, &shown)
-	for i := range 1024 {
-		c := chunk.At(i%32, i/32)
-		if fitted {
-			c = s.fits.code(c, shown[i])
-		}
-		out[i*4], out[i*4+1], out[i*4+2], out[i*4+3] = byte(c), byte(c>>8), byte(c>>16), byte(c>>24)
-	}
-	return true
 }

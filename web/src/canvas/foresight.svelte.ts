@@ -5,12 +5,16 @@ import type { Ghost, Point, Rect, Standing } from '../core/types'
 import { Press } from './press.svelte'
 /** How long the pointer rests before it is looked at what a press would bring about, in milliseconds. */
 const restsFor = 250
+/** How many ghosts of what is held are kept. */
+const kept = 8
 /** Cells from which on a map is large. */
 const large = 500_000
 
 /** Tells what a press would do, before it is done. */
 export class Foresight {
 	private ghostOf: { key: string; hold: string; turn: number; ghost: Ghost } | null = null
+	/** The last ghosts of what is held, by their numbers: fills of areas that the pointer goes over by turns. */
+	private lately = new Map<number, Ghost>()
 	/** What the press would bring about for finishing the game, once the pointer rests; empty for nothing that is known. */
 	warning = $state('')
 	private resting = 0
@@ -46,9 +50,12 @@ export class Foresight {
 		const before = this.ghostOf?.hold === hold && this.ghostOf.turn === w.project.turn ? this.ghostOf.ghost : null
 		if (this.ghostOf?.key !== key || this.ghostOf.turn !== w.project.turn) {
 			const asked = { map: m.id, active: w.active, grip: w.hand.grip, gesture, mirror }
-			const found = w.project.ask('preview', { ...asked, known: before?.number ?? 0 })
+			if (!before) this.lately.clear()
+			const found = w.project.ask('preview', { ...asked, known: [...this.lately.keys()] })
 			// a fill from another cell of its area does the same
-			const ghost = found.same && before ? before : found
+			const ghost = (found.same && this.lately.get(found.number ?? 0)) || found
+			if (ghost.number) this.lately.set(ghost.number, ghost)
+			if (this.lately.size > kept) this.lately.delete([...this.lately.keys()][0])
 			this.ghostOf = { key, hold, turn: w.project.turn, ghost }
 			if (ghost !== before) this.rests(asked, ghost)
 		}

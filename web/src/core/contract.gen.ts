@@ -941,7 +941,7 @@ export interface PressArgs {
 	grip: Grip
 	gesture: Gesture
 	mirror: Mirror
-	known?: number
+	known?: number[]
 }
 
 export interface Ghost {

@@ -24,6 +24,7 @@ interface Exposed {
 	open(state: Uint8Array, seq: number, person: ID, client: ID): Answer
 	call(method: string, args: string): Answer
 	chunk(map: ID, layer: ID, cx: number, cy: number, into: Uint8Array): boolean
+	chunks(map: ID, layers: string, at: Uint8Array, into: Uint8Array): number
 	frame(into: Uint8Array): number
 	jump(state: Uint8Array, label: string): Answer
 	hash(): string
@@ -62,6 +63,7 @@ export class Core {
 	/** Told what changes the project, after it did. */
 	changed?: (method: Method, args: unknown, answer: Outcome | null) => void
 	private cells = new Uint8Array(4096)
+	private several = new Uint8Array(0)
 	private game = new Uint8Array(4096)
 
 	private constructor(
@@ -105,6 +107,19 @@ export class Core {
 	/** The 1,024 cells of a chunk, or null when all are empty; good until the next call. */
 	chunk(map: ID, layer: ID, cx: number, cy: number): Uint32Array | null {
 		return this.exposed.chunk(map, layer, cx, cy, this.cells) ? new Uint32Array(this.cells.buffer) : null
+	}
+
+	/**
+	 * What chunks of layers show, place by place (`at` is their columns and rows by turns) and of each the layers in their
+	 * order: how many cells follow (0 of an empty chunk, 1 of one whose cells are all alike, else 1,024), and those. One
+	 * call for many, since a call takes longer than what it asks for. Good until the next call.
+	 */
+	chunksOf(map: ID, layers: ID[], at: number[]): Uint32Array {
+		const room = (at.length / 2) * layers.length * 4100
+		if (this.several.length < room) this.several = new Uint8Array(room)
+		const places = new Uint8Array(Int32Array.from(at).buffer)
+		const n = this.exposed.chunks(map, layers.join(), places, this.several.subarray(0, room))
+		return new Uint32Array(this.several.buffer, 0, n / 4)
 	}
 
 	/** What moves in the game, as it was shown last, or null where nothing is played; good until the next call. */

@@ -13,8 +13,10 @@ const largest = 2
 /** How many regions are kept: a quarter of a megabyte each. */
 const most = 320
 /** How long a frame may draw what comes into view, in milliseconds, and what was edited. */
-const perFrame = 14
-const perEdit = 20
+const perFrame = 5
+const perEdit = 10
+/** How many chunks of a layer are asked for at once: some hundred kilobytes. */
+const atOnce = 48
 
 /** Whether a map is seen from so far that a cell is no more than a dot. */
 export const isAfar = (view: View, m: MapInfo) =>
@@ -23,6 +25,8 @@ export const isAfar = (view: View, m: MapInfo) =>
 /** A square of a map as some layers show it, one pixel a cell. */
 interface Region {
 	place: string
+	/** The layers that it shows. */
+	layers: string[]
 	dots: OffscreenCanvasRenderingContext2D
 	/** The chunks that have to be drawn, by their place in the region. */
 	dirty: Set<number>
@@ -56,17 +60,17 @@ export class Afar {
 
 	forget(changed: ChunkAt[]) {
 		if (!this.regions.size) return
-		const of = new Map<string, number[]>()
+		const of = new Map<string, { layer: string; spot: number }[]>()
 		for (const c of changed) {
 			const [rx, ry] = [Math.floor(c.cx / across), Math.floor(c.cy / across)]
 			const place = `${c.map} ${rx},${ry}`
 			const spot = (c.cy - ry * across) * across + c.cx - rx * across
 			const known = of.get(place)
-			if (known) known.push(spot)
-			else of.set(place, [spot])
+			if (known) known.push({ layer: c.layer, spot })
+			else of.set(place, [{ layer: c.layer, spot }])
 		}
 		for (const r of this.regions.values()) {
-			for (const spot of of.get(r.place) ?? []) r.dirty.add(spot)
+			for (const { layer, spot } of of.get(r.place) ?? []) if (r.layers.includes(layer)) r.dirty.add(spot)
 		}
 	}
 
@@ -95,7 +99,7 @@ export class Afar {
 		if (view.diamond) ctx.setTransform(view.matrix(m))
 		for (let ry = Math.floor(from.y / side); ry <= Math.floor(to.y / side); ry++) {
 			for (let rx = Math.floor(from.x / side); rx <= Math.floor(to.x / side); rx++) {
-				const region = this.region(`${m.id} ${rx},${ry}`, of, m)
+				const region = this.region(`${m.id} ${rx},${ry}`, of, m, run)
 				if (!this.bringUp(region, m, run, rx, ry)) whole = false
 				const cells = { x: rx * side, y: ry * side, w: side, h: side }
 				const r = view.diamond ? cells : view.cellRect(m, cells)
@@ -106,14 +110,15 @@ export class Afar {
 		return whole
 	}
 
-	private region(place: string, of: string, m: MapInfo): Region {
+	private region(place: string, of: string, m: MapInfo, run: Layer[]): Region {
 		const key = `${place} ${of}`
 		let r = this.regions.get(key)
 		const { x, y, w, h } = m.bounds
 		if (!r) {
 			if (this.regions.size >= most) this.evict()
 			const dots = new OffscreenCanvas(side, side).getContext('2d')!
-			r = { place, dots, dirty: new Set(everything), drawn: false, bounds: { x, y, w, h }, used: 0 }
+			const layers = run.map((l) => l.id)
+			r = { place, layers, dots, dirty: new Set(everything), drawn: false, bounds: { x, y, w, h }, used: 0 }
 			this.regions.set(key, r)
 		}
 		r.used = this.turn
@@ -133,48 +138,73 @@ export class Afar {
 	/** Draws what is not yet as it should be, as far as there is time. */
 	private bringUp(region: Region, m: MapInfo, run: Layer[], rx: number, ry: number): boolean {
 		const until = region.drawn ? this.editsUntil : this.until
-		for (const place of region.dirty) {
+		const most = Math.max(1, Math.floor(atOnce / run.length))
+		while (region.dirty.size) {
 			if (performance.now() > until) return false
-			region.dirty.delete(place)
-			const [column, row] = [place % across, Math.floor(place / across)]
-			const dots = this.chunk(m, run, rx * across + column, ry * across + row)
-			region.dots.putImageData(new ImageData(dots, chunkSide, chunkSide), column * chunkSide, row * chunkSide)
+			const places: number[] = []
+			for (const place of region.dirty) {
+				if (places.length === most) break
+				places.push(place)
+				region.dirty.delete(place)
+			}
+			this.lay(region, m, run, places, rx * across, ry * across)
 		}
 		region.drawn = true
 		return true
 	}
 
-	/** The pixels of a chunk: the uppermost layers first, until nothing shows through. */
-	private chunk(m: MapInfo, run: Layer[], cx: number, cy: number): Uint8ClampedArray<ArrayBuffer> {
-		const out = new Uint32Array(chunkSide * chunkSide)
-		const [x, y] = [cx * chunkSide, cy * chunkSide]
-		const b = m.bounds
-		if (x < b.x + b.w && y < b.y + b.h && x + chunkSide > b.x && y + chunkSide > b.y) {
-			try {
-				for (const l of [...run].reverse()) this.lay(m, l, cx, cy, out)
-			} catch (error) {
-				// the rest of the map is drawn all the same
-				out.forEach((_, i) => (out[i] = (i ^ (i >> 5)) & 4 ? 0xff2c44b1 : 0xfff5fafc))
-				this.faulty(error)
-			}
-			for (let i = 0; i < out.length; i++) {
-				const [ax, ay] = [x + (i % chunkSide), y + (i >> 5)]
-				if (ax < b.x || ay < b.y || ax >= b.x + b.w || ay >= b.y + b.h) out[i] = 0
-			}
+	/** Draws chunks of a region, given by their places in it; (left, top) is its first chunk. */
+	private lay(region: Region, m: MapInfo, run: Layer[], places: number[], left: number, top: number) {
+		// the uppermost layers first, until nothing shows through
+		const layers = [...run].reverse()
+		const at = places.flatMap((place) => [left + (place % across), top + Math.floor(place / across)])
+		let words: Uint32Array | null = null
+		try {
+			words = this.core.chunksOf(
+				m.id,
+				layers.map((l) => l.id),
+				at,
+			)
+		} catch (error) {
+			this.faulty(error)
 		}
-		return new Uint8ClampedArray(out.buffer)
+		let next = 0
+		places.forEach((_, k) => {
+			const [cx, cy] = [at[2 * k], at[2 * k + 1]]
+			const out = new Uint32Array(chunkSide * chunkSide)
+			let drawn = words !== null
+			for (const l of words ? layers : []) {
+				const n = words![next]
+				const cells = words!.subarray(next + 1, next + 1 + n)
+				next += 1 + n
+				try {
+					this.layer(l, cells, out)
+				} catch (error) {
+					drawn = false
+					this.faulty(error)
+				}
+			}
+			// the rest of the map is drawn all the same
+			if (!drawn) out.forEach((_, i) => (out[i] = (i ^ (i >> 5)) & 4 ? 0xff2c44b1 : 0xfff5fafc))
+			clip(out, m.bounds, cx * chunkSide, cy * chunkSide)
+			const dots = new ImageData(new Uint8ClampedArray(out.buffer), chunkSide, chunkSide)
+			region.dots.putImageData(dots, (cx - left) * chunkSide, (cy - top) * chunkSide)
+		})
 	}
 
-	private lay(m: MapInfo, l: Layer, cx: number, cy: number, out: Uint32Array) {
-		const cells = this.core.chunk(m.id, l.id, cx, cy)?.slice()
-		if (!cells) return
-		let [last, colour] = [0, 0]
-		for (let i = 0; i < cells.length; i++) {
+	/** Lays the cells of a layer below what is there; a single one stands for all. */
+	private layer(l: Layer, cells: Uint32Array, out: Uint32Array) {
+		if (!cells.length) return
+		const step = cells.length === 1 ? 0 : 1
+		let last = 0
+		let colour = 0
+		for (let i = 0, k = 0; i < out.length; i++, k += step) {
 			const above = out[i]
-			if (!cells[i] || above >>> 24 === 255) continue
-			if (cells[i] !== last) {
-				last = cells[i]
-				colour = thinned(l.kind === 'zones' ? this.zoneColour(last) : this.pictures.colourOf(last), l.opacity)
+			const cell = cells[k]
+			if (!cell || above >>> 24 === 255) continue
+			if (cell !== last) {
+				last = cell
+				colour = thinned(l.kind === 'zones' ? this.zoneColour(cell) : this.pictures.colourOf(cell), l.opacity)
 			}
 			out[i] = above ? under(above, colour) : colour
 		}
@@ -183,6 +213,16 @@ export class Afar {
 	private zoneColour(cell: number): number {
 		const rgb = parseInt((this.zone(tilesetOf(cell))?.colour ?? '#808080').slice(1), 16)
 		return ((0xa0 << 24) | ((rgb & 255) << 16) | (rgb & 0xff00) | (rgb >> 16)) >>> 0
+	}
+}
+
+/** Empties what lies outside of the map, of a chunk that begins at cell (x, y). */
+function clip(out: Uint32Array, b: Rect, x: number, y: number) {
+	if (x >= b.x && y >= b.y && x + chunkSide <= b.x + b.w && y + chunkSide <= b.y + b.h) return
+	for (let i = 0; i < out.length; i++) {
+		const ax = x + (i % chunkSide)
+		const ay = y + (i >> 5)
+		if (ax < b.x || ay < b.y || ax >= b.x + b.w || ay >= b.y + b.h) out[i] = 0
 	}
 }
 

@@ -15,6 +15,8 @@ const perEdit = 24
 /** A bitmap of a chunk, and which of its cells the last change drew anew. */
 interface Sheet {
 	place: string
+	/** The layers that it shows. */
+	layers: string[]
 	bitmap: OffscreenCanvas | null
 	bytes: number
 	used: number
@@ -60,7 +62,10 @@ export class Chunks {
 
 	forget(changed: ChunkAt[]) {
 		for (const c of changed) {
-			for (const key of this.places.get(`${c.map},${c.cx},${c.cy}`) ?? []) this.sheets.get(key)!.stale = true
+			for (const key of this.places.get(`${c.map},${c.cx},${c.cy}`) ?? []) {
+				const sheet = this.sheets.get(key)!
+				if (sheet.layers.includes(c.layer)) sheet.stale = true
+			}
 		}
 	}
 
@@ -99,7 +104,7 @@ export class Chunks {
 		}
 		// put together in a frame of its own when drawing the parts took the time
 		if (!found && performance.now() > this.until) return undefined
-		return this.compose(m, run, found ?? this.add(key, `${m.id},${cx},${cy}`), parts, level)
+		return this.compose(m, run, found ?? this.add(key, `${m.id},${cx},${cy}`, run), parts, level)
 	}
 
 	/** Whether animated tiles have moved on since a sheet was drawn. */
@@ -154,7 +159,7 @@ export class Chunks {
 			sheet.used = this.turn
 			return sheet
 		}
-		sheet ??= this.add(key, `${m.id},${cx},${cy}`)
+		sheet ??= this.add(key, `${m.id},${cx},${cy}`, [l])
 		sheet.stale = false
 		sheet.used = this.turn
 		try {
@@ -224,9 +229,10 @@ export class Chunks {
 		return sheet.bitmap
 	}
 
-	private add(key: string, place: string): Sheet {
+	private add(key: string, place: string, run: Layer[]): Sheet {
 		const sheet: Sheet = {
 			place,
+			layers: run.map((l) => l.id),
 			bitmap: null,
 			bytes: 0,
 			used: this.turn,
