@@ -31,11 +31,20 @@ const watch = `addEventListener('securitypolicyviolation', (e) => console.error(
 // open opens the project in a browser context of its own, as another computer would.
 func (r *rig) open() *tab {
 	r.t.Helper()
+	k := r.blank()
+	k.visit("/p/" + r.project)
+	k.ready()
+	return k
+}
+
+// blank is a page in a context of its own, in which nothing is open yet.
+func (r *rig) blank() *tab {
+	r.t.Helper()
 	ctx, err := browser.Incognito()
 	must(r.t, err)
 	r.t.Cleanup(func() { _ = ctx.Close() })
 	k := &tab{T: r.t, rig: r, ctx: ctx}
-	k.another()
+	k.page = k.newPage()
 	r.t.Cleanup(k.checkQuiet)
 	return k
 }

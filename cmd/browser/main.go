@@ -57,7 +57,7 @@ func main() {
 			js.CopyBytesToJS(args[4], out[:])
 			return true
 		}),
-		// chunks(map: string, layers: string with commas, at: Int32Array of cx, cy by turns as bytes, into: Uint8Array): number, how many bytes
+		// chunks(map: string, layers: string with commas, at: cx, cy by turns as bytes of int32, step: number, into: Uint8Array): number, how many bytes
 		"chunks": js.FuncOf(func(_ js.Value, args []js.Value) any {
 			places := make([]byte, args[2].Length())
 			js.CopyBytesToGo(places, args[2])
@@ -70,11 +70,11 @@ func main() {
 			for id := range strings.SplitSeq(args[1].String(), ",") {
 				layers = append(layers, document.ID(id))
 			}
-			if room := args[3].Length(); len(told) < room {
+			if room := args[4].Length(); len(told) < room {
 				told = make([]byte, room)
 			}
-			n := s.Chunks(document.ID(args[0].String()), layers, at, told)
-			js.CopyBytesToJS(args[3], told[:n])
+			n := s.Chunks(document.ID(args[0].String()), layers, at, args[3].Int(), told)
+			js.CopyBytesToJS(args[4], told[:n])
 			return n
 		}),
 		// frame(into: Uint8Array): number, how many bytes it is

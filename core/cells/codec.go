@@ -63,29 +63,55 @@ func (p Patch) Encode() []byte {
 }
 
 func appendRuns(b []byte, cells []Cell) []byte {
-	var palette []Cell
-	number := map[Cell]int{}
-	var runs []byte
+	p := palette{cells: make([]Cell, 0, fewValues)}
+	runs := make([]byte, 0, 2*len(cells))
 	for i := 0; i < len(cells); {
 		n := 1
 		for i+n < len(cells) && cells[i+n] == cells[i] {
 			n++
 		}
-		k, ok := number[cells[i]]
-		if !ok {
-			k = len(palette)
-			number[cells[i]] = k
-			palette = append(palette, cells[i])
+		k := p.place(cells[i])
+		if n|k < 0x80 {
+			runs = append(runs, byte(n), byte(k))
+		} else {
+			runs = binary.AppendUvarint(binary.AppendUvarint(runs, uint64(n)), uint64(k))
 		}
-		runs = binary.AppendUvarint(runs, uint64(n))
-		runs = binary.AppendUvarint(runs, uint64(k))
 		i += n
 	}
-	b = binary.AppendUvarint(b, uint64(len(palette)))
-	for _, v := range palette {
+	b = binary.AppendUvarint(b, uint64(len(p.cells)))
+	for _, v := range p.cells {
 		b = binary.AppendUvarint(b, uint64(v))
 	}
 	return append(b, runs...)
+}
+
+// fewValues is how many values are looked for one by one, which is faster than a map.
+const fewValues = 24
+
+// palette is the values of some cells in the order in which they come.
+type palette struct {
+	cells  []Cell
+	places map[Cell]int // of those behind the first few
+}
+
+func (p *palette) place(v Cell) int {
+	for i, c := range p.cells[:min(len(p.cells), fewValues)] {
+		if c == v {
+			return i
+		}
+	}
+	if i, ok := p.places[v]; ok {
+		return i
+	}
+	p.cells = append(p.cells, v)
+	i := len(p.cells) - 1
+	if i >= fewValues {
+		if p.places == nil {
+			p.places = map[Cell]int{}
+		}
+		p.places[v] = i
+	}
+	return i
 }
 
 // DecodePatch reads what Encode writes. It accepts only sorted chunks, marked
@@ -182,18 +208,26 @@ func (r *reader) chunk() (ChunkPatch, bool) {
 	for i := range palette {
 		palette[i] = r.cell()
 	}
-	c.Cells = make([]Cell, 0, size)
-	for len(c.Cells) < size && !r.bad {
+	c.Cells = make([]Cell, size)
+	for at := 0; at < size && !r.bad; {
+		if d := r.data; len(d) >= 2 && d[0] == 1 && d[1] < 0x80 && uint64(d[1]) < colours { // a single cell
+			c.Cells[at] = palette[d[1]]
+			r.data = d[2:]
+			at++
+			continue
+		}
 		n, k := r.uvarint(), r.uvarint()
-		if n == 0 || n > uint64(size-len(c.Cells)) || k >= colours {
+		if n == 0 || n > uint64(size-at) || k >= colours {
 			return c, false
 		}
-		for range int(n) {
-			c.Cells = append(c.Cells, palette[k])
+		v := palette[k]
+		for end := at + int(n); at < end; at++ {
+			c.Cells[at] = v
 		}
 	}
 	return c, !r.bad
 }
+
 
 var deflaters = sync.Pool{New: func() any {
 	w, err := flate.NewWriter(io.Discard, flate.BestSpeed)

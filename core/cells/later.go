@@ -23,6 +23,16 @@ func Later(encoded []byte) Plane {
 // Read reports whether the plane's cells have been read.
 func (p Plane) Read() bool { return p.later == nil || p.later.plane.Load() != nil }
 
+// Unread is how many bytes of it have not been read yet.
+func (p Plane) Unread() int {
+	if p.later != nil {
+		if raw := p.later.raw.Load(); raw != nil {
+			return len(*raw)
+		}
+	}
+	return 0
+}
+
 // read is the plane with its cells read.
 func (p Plane) read() Plane {
 	if p.later == nil {
@@ -34,7 +44,7 @@ func (p Plane) read() Plane {
 	var out Plane
 	if raw := p.later.raw.Load(); raw != nil {
 		if patch, err := DecodePatch(*raw); err == nil {
-			out, _ = patch.Apply(Plane{})
+			out = patch.alone()
 		}
 	}
 	if p.later.plane.CompareAndSwap(nil, &out) {

@@ -1,6 +1,7 @@
 package cells
 
 import (
+	"azzel/core/grid"
 	"bytes"
 	"encoding/json"
 	"strings"
@@ -51,4 +52,30 @@ func TestTextThatIsNoPatch(t *testing.T) {
 			t.Errorf("%s was taken", bad)
 		}
 	}
+}
+
+// BenchmarkCodec writes a million cells as they are stored, none like the one beside it, and reads them; the baseline is a plain write of
+// as many.
+func BenchmarkCodec(b *testing.B) {
+	bounds := grid.Rect{W: 1024, H: 1024}
+	all := &grid.Region{}
+	all.AddRect(bounds)
+	block := make([]Cell, 35)
+	for i := range block {
+		block[i] = TileCell(1, 8+i*3%8)
+	}
+	p, _ := Paint(all, bounds, block, 7, grid.Point{}).Apply(Plane{})
+	data := EncodeWhole(p)
+	b.Run("write", func(b *testing.B) {
+		for b.Loop() {
+			EncodeWhole(p)
+		}
+	})
+	b.Run("read", func(b *testing.B) {
+		for b.Loop() {
+			if Later(data).Empty() {
+				b.Fatal("nothing is there")
+			}
+		}
+	})
 }

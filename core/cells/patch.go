@@ -224,6 +224,22 @@ func (p Patch) Apply(to Plane) (Plane, Patch) {
 	return to.with(changes), inverse
 }
 
+// alone is what the patch writes over an empty plane. Cells of whole chunks are taken over, and have to stay as they are.
+func (p Patch) alone() Plane {
+	chunks := make([]Placed, 0, len(p))
+	for i := range p {
+		c := &p[i]
+		chunk := (*Chunk)(nil)
+		if c.Mask == nil && len(c.Cells) == chunkArea {
+			chunk = normal((*[chunkArea]Cell)(c.Cells))
+		} else {
+			chunk = written(nil, c)
+		}
+		chunks = append(chunks, Placed{c.CX, c.CY, chunk})
+	}
+	return Plane{}.with(chunks)
+}
+
 func oldValues(old *Chunk, c *ChunkPatch) ChunkPatch {
 	out := ChunkPatch{CX: c.CX, CY: c.CY, Mask: c.Mask}
 	if v, ok := old.Uniform(); ok {

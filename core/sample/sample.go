@@ -184,14 +184,16 @@ func Rooms(n int) *document.Document {
 	return d
 }
 
+// id is the i-th id of a sort.
+func id(what byte, i int) document.ID {
+	return document.ID(fmt.Sprintf("%c%c%c%c%caaaaaaa", what, 'a'+i/17576%26, 'a'+i/676%26, 'a'+i/26%26, 'a'+i%26))
+}
+
 // Maps is a project of n maps of 20×12 cells that lie edge to edge on the chart,
 // with passages between them.
 func Maps(n, passages int) *document.Document {
 	d := World()
 	one := d.Maps.Get(Pans)
-	id := func(what byte, i int) document.ID {
-		return document.ID(fmt.Sprintf("%c%c%c%c%caaaaaaa", what, 'a'+i/17576%26, 'a'+i/676%26, 'a'+i/26%26, 'a'+i%26))
-	}
 	for i := range n {
 		m := *one
 		m.ID, m.Name, m.Order = id('m', i), fmt.Sprint("Map ", i), i

@@ -26,7 +26,7 @@ func TestChunksAreToldTogether(t *testing.T) {
 	layers := []document.ID{sample.Things, sample.Ground, "nolayernolay"}
 	at := []session.ChunkPlace{{CX: 0, CY: 0}, {CX: 1, CY: 0}, {CX: 9, CY: -9}, {CX: 0, CY: 1}}
 	out := make([]byte, len(at)*len(layers)*4100)
-	words := out[:s.Chunks(sample.Quay, layers, at, out)]
+	words := out[:s.Chunks(sample.Quay, layers, at, 1, out)]
 	next := func() (v uint32) {
 		v, words = binary.LittleEndian.Uint32(words), words[4:]
 		return v
@@ -57,7 +57,23 @@ func TestChunksAreToldTogether(t *testing.T) {
 	if len(words) > 0 || short != 1 {
 		t.Errorf("%d bytes are left over, %d chunks were all alike", len(words), short)
 	}
-	if n := s.Chunks("nomapnomapno", layers, at, out); n != 4*len(at)*len(layers) {
+	// with a step, one cell of so many
+	for _, step := range []int{2, 8, 32} {
+		words = out[:s.Chunks(sample.Quay, []document.ID{sample.Ground}, at[:1], step, out)]
+		n := 32 / step
+		if got := int(next()); got != n*n || len(words) != 4*n*n {
+			t.Fatalf("with step %d it is told as %d cells", step, got)
+		}
+		var alone [4096]byte
+		s.Chunk(sample.Quay, sample.Ground, 0, 0, &alone)
+		for i := range n * n {
+			x, y := i%n*step+step/2, i/n*step+step/2
+			if c, want := next(), binary.LittleEndian.Uint32(alone[4*(y*32+x):]); c != want {
+				t.Errorf("with step %d cell %d is %d, wanted %d", step, i, c, want)
+			}
+		}
+	}
+	if n := s.Chunks("nomapnomapno", layers, at, 1, out); n != 4*len(at)*len(layers) {
 		t.Errorf("of no map %d bytes are told", n)
 	}
 }

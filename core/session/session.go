@@ -174,25 +174,28 @@ func (s *Session) described(before *document.Document, e *edit.Edit, res edit.Re
 	return o
 }
 
-// readAhead reads cells that were not needed yet, of a few layers at a time, so that
+// readAhead reads cells that were not needed yet, of as many layers as take some milliseconds, so that
 // the whole project can be asked about without a halt. It tells how many layers are left.
 func (s *Session) readAhead(none) (int, error) {
-	left := 0
+	left, room := 0, aheadAtOnce
 	s.doc().Maps.Each(func(m *document.Map) {
 		m.Layers.Each(func(l *document.Layer) {
 			if l.Cells.Read() {
 				return
 			}
-			if left++; left <= aheadAtOnce {
-				_ = l.Cells.Empty() // reads it
+			if room <= 0 {
+				left++
+				return
 			}
+			room -= max(l.Cells.Unread(), aheadAtOnce/32)
+			_ = l.Cells.Empty() // reads it
 		})
 	})
-	return max(0, left-aheadAtOnce), nil
+	return left, nil
 }
 
-// aheadAtOnce is how many layers readAhead reads in a call: some milliseconds.
-const aheadAtOnce = 8
+// aheadAtOnce is how many bytes of cells readAhead reads in a call, 32 layers at most: some milliseconds.
+const aheadAtOnce = 256 << 10
 
 // Encode is the document that the designer sees, as it would be stored.
 func (s *Session) Encode() []byte { return s.doc().Encode() }

@@ -24,7 +24,7 @@ interface Exposed {
 	open(state: Uint8Array, seq: number, person: ID, client: ID): Answer
 	call(method: string, args: string): Answer
 	chunk(map: ID, layer: ID, cx: number, cy: number, into: Uint8Array): boolean
-	chunks(map: ID, layers: string, at: Uint8Array, into: Uint8Array): number
+	chunks(map: ID, layers: string, at: Uint8Array, step: number, into: Uint8Array): number
 	frame(into: Uint8Array): number
 	jump(state: Uint8Array, label: string): Answer
 	hash(): string
@@ -111,14 +111,15 @@ export class Core {
 
 	/**
 	 * What chunks of layers show, place by place (`at` is their columns and rows by turns) and of each the layers in their
-	 * order: how many cells follow (0 of an empty chunk, 1 of one whose cells are all alike, else 1,024), and those. One
-	 * call for many, since a call takes longer than what it asks for. Good until the next call.
+	 * order: how many cells follow (0 of an empty chunk, 1 of one whose cells are all alike, else all, or one of every
+	 * `step` along each side), and those. One call for many, since a call takes longer than what it asks for. Good until
+	 * the next call.
 	 */
-	chunksOf(map: ID, layers: ID[], at: number[]): Uint32Array {
-		const room = (at.length / 2) * layers.length * 4100
+	chunksOf(map: ID, layers: ID[], at: number[], step = 1): Uint32Array {
+		const room = (at.length / 2) * layers.length * (4 + 4096 / (step * step))
 		if (this.several.length < room) this.several = new Uint8Array(room)
 		const places = new Uint8Array(Int32Array.from(at).buffer)
-		const n = this.exposed.chunks(map, layers.join(), places, this.several.subarray(0, room))
+		const n = this.exposed.chunks(map, layers.join(), places, step, this.several.subarray(0, room))
 		return new Uint32Array(this.several.buffer, 0, n / 4)
 	}
 

@@ -4,10 +4,8 @@ import { chunkSide } from './chunks'
 import { tilesetOf, type Context, type Pictures } from './pictures'
 import type { View } from './view.svelte'
 
-/** Chunks along a region's side. */
-const across = 8
-/** Cells along it, and pixels: from afar a cell is one pixel. */
-const side = across * chunkSide
+/** Pixels along a region's side. */
+const side = 256
 /** Cells that are no larger, in pixels of the screen, are seen from afar. */
 const largest = 2
 /** How many regions are kept: a quarter of a megabyte each. */
@@ -22,12 +20,29 @@ const atOnce = 48
 export const isAfar = (view: View, m: MapInfo) =>
 	m.cellWidth * view.scale <= largest && m.cellHeight * view.scale <= largest
 
-/** A square of a map as some layers show it, one pixel a cell. */
+/**
+ * How many cells a pixel stands for, along each side: a power of two, so that there are at least two pixels of the bitmap to
+ * one of the screen. Of a map that is seen from very far not every cell is looked at.
+ */
+function stepOf(view: View, m: MapInfo): number {
+	let step = 1
+	while (step < chunkSide && step * 4 * Math.max(m.cellWidth, m.cellHeight) * view.scale <= 1) step *= 2
+	return step
+}
+
+/** A square of a map as some layers show it, one pixel for `step` × `step` cells. */
 interface Region {
-	place: string
+	map: string
+	step: number
+	/** Its first chunk, and how many lie along its side. */
+	left: number
+	top: number
+	across: number
 	/** The layers that it shows. */
 	layers: string[]
 	dots: OffscreenCanvasRenderingContext2D
+	/** Its pixels, where a chunk has too few to be drawn by itself. */
+	pixels: Uint32Array<ArrayBuffer> | null
 	/** The chunks that have to be drawn, by their place in the region. */
 	dirty: Set<number>
 	/** All of it was drawn at some time. */
@@ -36,7 +51,7 @@ interface Region {
 	used: number
 }
 
-/** Maps from afar: neighbouring layers together, one pixel a cell, in few large bitmaps. */
+/** Maps from afar: neighbouring layers together, one pixel a cell or several, in few large bitmaps. */
 export class Afar {
 	private regions = new Map<string, Region>()
 	private turn = 0
@@ -59,18 +74,12 @@ export class Afar {
 	}
 
 	forget(changed: ChunkAt[]) {
-		if (!this.regions.size) return
-		const of = new Map<string, { layer: string; spot: number }[]>()
-		for (const c of changed) {
-			const [rx, ry] = [Math.floor(c.cx / across), Math.floor(c.cy / across)]
-			const place = `${c.map} ${rx},${ry}`
-			const spot = (c.cy - ry * across) * across + c.cx - rx * across
-			const known = of.get(place)
-			if (known) known.push({ layer: c.layer, spot })
-			else of.set(place, [{ layer: c.layer, spot }])
-		}
 		for (const r of this.regions.values()) {
-			for (const { layer, spot } of of.get(r.place) ?? []) if (r.layers.includes(layer)) r.dirty.add(spot)
+			for (const c of changed) {
+				const [x, y] = [c.cx - r.left, c.cy - r.top]
+				if (c.map !== r.map || x < 0 || y < 0 || x >= r.across || y >= r.across) continue
+				if (r.layers.includes(c.layer)) r.dirty.add(y * r.across + x)
+			}
 		}
 	}
 
@@ -91,18 +100,19 @@ export class Afar {
 			x: Math.min(b.x + b.w - 1, Math.floor((seen.x + seen.w) / m.cellWidth)),
 			y: Math.min(b.y + b.h - 1, Math.floor((seen.y + seen.h) / m.cellHeight)),
 		}
-		const of = run.map((l) => `${l.id}/${l.opacity}`).join()
 		let whole = true
 		ctx.save()
 		ctx.globalAlpha = 1
 		ctx.imageSmoothingEnabled = m.cellWidth * view.scale < 1
 		if (view.diamond) ctx.setTransform(view.matrix(m))
-		for (let ry = Math.floor(from.y / side); ry <= Math.floor(to.y / side); ry++) {
-			for (let rx = Math.floor(from.x / side); rx <= Math.floor(to.x / side); rx++) {
-				const region = this.region(`${m.id} ${rx},${ry}`, of, m, run)
-				if (!this.bringUp(region, m, run, rx, ry)) whole = false
-				const cells = { x: rx * side, y: ry * side, w: side, h: side }
-				const r = view.diamond ? cells : view.cellRect(m, cells)
+		const step = stepOf(view, m)
+		const cells = side * step
+		for (let ry = Math.floor(from.y / cells); ry <= Math.floor(to.y / cells); ry++) {
+			for (let rx = Math.floor(from.x / cells); rx <= Math.floor(to.x / cells); rx++) {
+				const region = this.region(m, run, step, rx, ry)
+				if (!this.bringUp(region, m, run)) whole = false
+				const place = { x: rx * cells, y: ry * cells, w: cells, h: cells }
+				const r = view.diamond ? place : view.cellRect(m, place)
 				ctx.drawImage(region.dots.canvas, r.x, r.y, r.w, r.h)
 			}
 		}
@@ -110,24 +120,48 @@ export class Afar {
 		return whole
 	}
 
-	private region(place: string, of: string, m: MapInfo, run: Layer[]): Region {
-		const key = `${place} ${of}`
+	private region(m: MapInfo, run: Layer[], step: number, rx: number, ry: number): Region {
+		const key = `${m.id} ${step} ${rx},${ry} ${run.map((l) => `${l.id}/${l.opacity}`).join()}`
 		let r = this.regions.get(key)
 		const { x, y, w, h } = m.bounds
 		if (!r) {
 			if (this.regions.size >= most) this.evict()
-			const dots = new OffscreenCanvas(side, side).getContext('2d')!
-			const layers = run.map((l) => l.id)
-			r = { place, layers, dots, dirty: new Set(everything), drawn: false, bounds: { x, y, w, h }, used: 0 }
+			const across = (side * step) / chunkSide
+			r = {
+				map: m.id,
+				step,
+				left: rx * across,
+				top: ry * across,
+				across,
+				layers: run.map((l) => l.id),
+				dots: new OffscreenCanvas(side, side).getContext('2d')!,
+				pixels: step > 1 ? new Uint32Array(side * side) : null,
+				dirty: new Set(),
+				drawn: false,
+				bounds: { x, y, w: 0, h: 0 },
+				used: 0,
+			}
 			this.regions.set(key, r)
 		}
 		r.used = this.turn
 		const was = r.bounds
 		if (was.x !== x || was.y !== y || was.w !== w || was.h !== h) {
+			// what lies outside now has to be emptied as well
+			for (const b of [was, { x, y, w, h }]) this.within(r, b)
 			r.bounds = { x, y, w, h }
-			r.dirty = new Set(everything)
 		}
 		return r
+	}
+
+	/** Has the chunks of a region drawn that lie within bounds, in cells. */
+	private within(r: Region, b: Rect) {
+		const last = (from: number, n: number, first: number) =>
+			Math.min(r.across, Math.floor((from + n - 1) / chunkSide) - first + 1)
+		for (let y = Math.max(0, Math.floor(b.y / chunkSide) - r.top); y < last(b.y, b.h, r.top); y++) {
+			for (let x = Math.max(0, Math.floor(b.x / chunkSide) - r.left); x < last(b.x, b.w, r.left); x++) {
+				r.dirty.add(y * r.across + x)
+			}
+		}
 	}
 
 	private evict() {
@@ -136,47 +170,49 @@ export class Afar {
 	}
 
 	/** Draws what is not yet as it should be, as far as there is time. */
-	private bringUp(region: Region, m: MapInfo, run: Layer[], rx: number, ry: number): boolean {
+	private bringUp(region: Region, m: MapInfo, run: Layer[]): boolean {
 		const until = region.drawn ? this.editsUntil : this.until
-		const most = Math.max(1, Math.floor(atOnce / run.length))
-		while (region.dirty.size) {
-			if (performance.now() > until) return false
+		const most = Math.max(1, Math.floor((atOnce * region.step) / run.length))
+		let some = false
+		while (region.dirty.size && performance.now() <= until) {
 			const places: number[] = []
 			for (const place of region.dirty) {
 				if (places.length === most) break
 				places.push(place)
 				region.dirty.delete(place)
 			}
-			this.lay(region, m, run, places, rx * across, ry * across)
+			this.lay(region, m, run, places)
+			some = true
 		}
-		region.drawn = true
-		return true
+		if (some && region.pixels) {
+			region.dots.putImageData(new ImageData(new Uint8ClampedArray(region.pixels.buffer), side, side), 0, 0)
+		}
+		region.drawn ||= !region.dirty.size
+		return !region.dirty.size
 	}
 
-	/** Draws chunks of a region, given by their places in it; (left, top) is its first chunk. */
-	private lay(region: Region, m: MapInfo, run: Layer[], places: number[], left: number, top: number) {
+	/** Draws chunks of a region, given by their places in it. */
+	private lay(region: Region, m: MapInfo, run: Layer[], places: number[]) {
 		// the uppermost layers first, until nothing shows through
 		const layers = [...run].reverse()
-		const at = places.flatMap((place) => [left + (place % across), top + Math.floor(place / across)])
+		const { across, step, pixels } = region
+		const at = places.flatMap((p) => [region.left + (p % across), region.top + Math.floor(p / across)])
+		const ids = layers.map((l) => l.id)
 		let words: Uint32Array | null = null
 		try {
-			words = this.core.chunksOf(
-				m.id,
-				layers.map((l) => l.id),
-				at,
-			)
+			words = this.core.chunksOf(m.id, ids, at, step)
 		} catch (error) {
 			this.faulty(error)
 		}
 		let next = 0
-		places.forEach((_, k) => {
-			const [cx, cy] = [at[2 * k], at[2 * k + 1]]
-			const out = new Uint32Array(chunkSide * chunkSide)
+		const n = chunkSide / step
+		places.forEach((place, k) => {
+			const out = new Uint32Array(n * n)
 			let drawn = words !== null
 			for (const l of words ? layers : []) {
-				const n = words![next]
-				const cells = words!.subarray(next + 1, next + 1 + n)
-				next += 1 + n
+				const count = words![next]
+				const cells = words!.subarray(next + 1, next + 1 + count)
+				next += 1 + count
 				try {
 					this.layer(l, cells, out)
 				} catch (error) {
@@ -186,9 +222,10 @@ export class Afar {
 			}
 			// the rest of the map is drawn all the same
 			if (!drawn) out.forEach((_, i) => (out[i] = (i ^ (i >> 5)) & 4 ? 0xff2c44b1 : 0xfff5fafc))
-			clip(out, m.bounds, cx * chunkSide, cy * chunkSide)
-			const dots = new ImageData(new Uint8ClampedArray(out.buffer), chunkSide, chunkSide)
-			region.dots.putImageData(dots, (cx - left) * chunkSide, (cy - top) * chunkSide)
+			clip(out, m.bounds, at[2 * k] * chunkSide, at[2 * k + 1] * chunkSide, step)
+			const [x, y] = [(place % across) * n, Math.floor(place / across) * n]
+			if (pixels) for (let row = 0; row < n; row++) pixels.set(out.subarray(row * n, row * n + n), (y + row) * side + x)
+			else region.dots.putImageData(new ImageData(new Uint8ClampedArray(out.buffer), n, n), x, y)
 		})
 	}
 
@@ -216,17 +253,17 @@ export class Afar {
 	}
 }
 
-/** Empties what lies outside of the map, of a chunk that begins at cell (x, y). */
-function clip(out: Uint32Array, b: Rect, x: number, y: number) {
+/** Empties what lies outside of the map, of a chunk that begins at cell (x, y) and has a pixel for `step` cells. */
+function clip(out: Uint32Array, b: Rect, x: number, y: number, step: number) {
 	if (x >= b.x && y >= b.y && x + chunkSide <= b.x + b.w && y + chunkSide <= b.y + b.h) return
+	const n = chunkSide / step
+	const middle = step >> 1
 	for (let i = 0; i < out.length; i++) {
-		const ax = x + (i % chunkSide)
-		const ay = y + (i >> 5)
+		const ax = x + (i % n) * step + middle
+		const ay = y + Math.floor(i / n) * step + middle
 		if (ax < b.x || ay < b.y || ax >= b.x + b.w || ay >= b.y + b.h) out[i] = 0
 	}
 }
-
-const everything = Array.from({ length: across * across }, (_, i) => i)
 
 /** A colour, as the bytes of a pixel, of which only so many parts in a hundred cover. */
 const thinned = (colour: number, percent: number) =>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { ChunkAt, Layer, MapInfo } from '../core/types'
+	import { inTurn } from '../draw/turns'
 	import { View } from '../draw/view.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 
@@ -26,15 +27,19 @@
 	// not while a stroke is drawn: a little later
 	$effect(() => {
 		void [turn, map, layer, w.project.entityTurn, w.theme]
-		let timer = setTimeout(draw, 120)
+		let done = () => {}
+		const timer = setTimeout(() => (done = inTurn(draw)), 120)
 		function draw() {
 			const ctx = canvas.getContext('2d')!
 			view.width = canvas.width = width * devicePixelRatio
 			view.height = canvas.height = height * devicePixelRatio
 			view.whole(map)
-			if (!w.scene.draw(ctx, map, view, { solo: layer?.id, small: true })) timer = setTimeout(draw, 30)
+			return w.scene.draw(ctx, map, view, { solo: layer?.id, small: true })
 		}
-		return () => clearTimeout(timer)
+		return () => {
+			clearTimeout(timer)
+			done()
+		}
 	})
 </script>
 
