@@ -288,3 +288,17 @@ func BenchmarkFillMillion(b *testing.B) {
 		})
 	}
 }
+
+// Any of a plane is whether anything is in the region of the same.
+func TestAnyIsARegionThatIsNotEmpty(t *testing.T) {
+	r := rand.New(rand.NewPCG(4, 2))
+	p, _ := plane1M(r, 40)
+	for n := range 300 {
+		b := grid.Rect{X: r.IntN(1100) - 40, Y: r.IntN(1100) - 40, W: r.IntN(200), H: r.IntN(200)}
+		v := []Cell{TileCell(1, 1), TileCell(1, 2), TileCell(1, 3), 0}[n%4]
+		f := func(c Cell) bool { return c != 0 && c == v }
+		if got, want := p.Any(b, f), !p.Region(b, f).Empty(); got != want {
+			t.Errorf("%v in %v: %v, wanted %v", v, b, got, want)
+		}
+	}
+}

@@ -214,13 +214,20 @@ func (s *Solids) Any(m *Map) bool {
 	}
 	blocks := func(c cells.Cell) bool { return s.zones[c.Tileset()] == ZoneBlocked }
 	for _, l := range s.ground(m).zoned {
-		if !l.Cells.Region(m.Bounds, blocks).Empty() {
+		if l.Cells.Any(m.Bounds, blocks) {
 			return true
 		}
 	}
 	for _, l := range s.ground(m).layers {
-		if !l.Cells.Region(m.Bounds, func(c cells.Cell) bool { return !c.IsMaterial() && s.Cell(c) }).Empty() {
+		fitted := false
+		if l.Cells.Any(m.Bounds, func(c cells.Cell) bool {
+			fitted = fitted || c.IsMaterial()
+			return !c.IsMaterial() && s.Cell(c)
+		}) {
 			return true
+		}
+		if !fitted {
+			continue
 		}
 		for _, at := range l.Cells.Region(m.Bounds, cells.Cell.IsMaterial).Points() {
 			if s.Shown(m, l, at) {

@@ -28,8 +28,8 @@ type had struct {
 
 // had goes over all that the hero has, in the order of the things that it came from, and then what the heroes began with.
 func (g *Game) had(yield func(had) bool) {
-	for k := range g.Stage.Things {
-		t, r := &g.Stage.Things[k], world.Ref(k)
+	for _, r := range g.Stage.Holding {
+		t := &g.Stage.Things[r]
 		switch t.Acts {
 		case kind.Key, kind.Item:
 			if g.Is(r, Taken) && !g.Is(r, Spent) && !yield(had{t.Doing.Word, r, int(g.hitsLeft(r, t)), t.Acts == kind.Key}) {
@@ -197,8 +197,8 @@ func (g *Game) used(word string) {
 
 // resting is the thing by which it is known how long an item is not ready after it was used; None where it is at once.
 func (g *Game) resting(word string) world.Ref {
-	for k := range g.Stage.Things {
-		if t, r := &g.Stage.Things[k], world.Ref(k); t.Acts == kind.Item && t.Doing.Every > 0 && t.Doing.Word == word && g.Is(r, Taken) {
+	for _, r := range g.Stage.Holding {
+		if t := &g.Stage.Things[r]; t.Acts == kind.Item && t.Doing.Every > 0 && t.Doing.Word == word && g.Is(r, Taken) {
 			return r
 		}
 	}
@@ -220,8 +220,8 @@ func (g *Game) Rests(word string) int {
 
 // spend takes one away of an item that is used up.
 func (g *Game) spend(word string) {
-	for k := range g.Stage.Things {
-		t, r := &g.Stage.Things[k], world.Ref(k)
+	for _, r := range g.Stage.Holding {
+		t := &g.Stage.Things[r]
 		if t.Acts != kind.Item || t.Doing.Word != word || !t.Doing.UsedUp || !g.Is(r, Taken) || g.Is(r, Spent) {
 			continue
 		}

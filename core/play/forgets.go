@@ -23,9 +23,13 @@ func (g *Game) forgets(r world.Ref) {
 
 // forgetsAll has the things be as at first that are remembered only so long, on one map, or on all for None.
 func (g *Game) forgetsAll(m world.Ref, memory string) {
-	for r := range g.Stage.Things {
-		if t := &g.Stage.Things[r]; t.Memory == memory && (m < 0 || t.Map == m) && world.Ref(r) != g.Hero().Of {
-			g.forgets(world.Ref(r))
+	from, after := world.Ref(0), world.Ref(len(g.Stage.Things))
+	if m >= 0 {
+		from, after = g.Stage.Grounds[m].First, g.Stage.Grounds[m].After
+	}
+	for r := from; r < after; r++ {
+		if t := &g.Stage.Things[r]; t.Memory == memory && (m < 0 || t.Map == m) && r != g.Hero().Of {
+			g.forgets(r)
 		}
 	}
 }

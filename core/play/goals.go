@@ -3,7 +3,6 @@ package play
 import (
 	"azzel/core/document"
 	"azzel/core/grid"
-	"azzel/core/kind"
 	"azzel/core/world"
 )
 
@@ -15,10 +14,9 @@ func (g *Game) Goals() []grid.Point {
 		return nil
 	}
 	on := map[document.ID][]world.Ref{}
-	for i := range g.Stage.Things {
-		r := world.Ref(i)
-		if t := &g.Stage.Things[i]; t.Acts == kind.Goal && g.acts(r) && !g.Is(r, Reached) {
-			at := g.Stage.Ground(t.Map).ID
+	for _, r := range g.Stage.Goals {
+		if g.acts(r) && !g.Is(r, Reached) {
+			at := g.Stage.Ground(g.Stage.Things[r].Map).ID
 			on[at] = append(on[at], r)
 		}
 	}

@@ -2,7 +2,6 @@ package play
 
 import (
 	"azzel/core/chance"
-	"azzel/core/kind"
 	"azzel/core/rules"
 	"azzel/core/world"
 	"fmt"
@@ -199,8 +198,8 @@ func (g *Game) builds(r world.Ref, t *world.Thing) bool {
 
 // Purse is how many collectibles the hero has and has not paid with.
 func (g *Game) Purse() (n int) {
-	for k := range g.Stage.Things {
-		if t := &g.Stage.Things[k]; t.Acts == kind.Collectible && g.Is(world.Ref(k), Taken) && !g.Is(world.Ref(k), Spent) {
+	for _, r := range g.Stage.Collectibles {
+		if g.Is(r, Taken) && !g.Is(r, Spent) {
 			n++
 		}
 	}
@@ -209,8 +208,8 @@ func (g *Game) Purse() (n int) {
 
 // pay uses up so many of the collectibles that the hero has.
 func (g *Game) pay(n int) {
-	for k := range g.Stage.Things {
-		if r := world.Ref(k); n > 0 && g.Stage.Things[k].Acts == kind.Collectible && g.Is(r, Taken) && !g.Is(r, Spent) {
+	for _, r := range g.Stage.Collectibles {
+		if n > 0 && g.Is(r, Taken) && !g.Is(r, Spent) {
 			g.setThing(r, Spent, true)
 			n--
 		}

@@ -97,6 +97,16 @@ func mix(z uint64) uint64 {
 // Is reports whether something is so of a thing; of nothing it is not.
 func (g *Game) Is(t world.Ref, b Bit) bool { return t >= 0 && g.bit(thingSlot(g.Stage, t, b)) }
 
+// Untouched reports whether nothing became of a thing: all of its bits are as at first.
+func (g *Game) Untouched(t world.Ref) bool {
+	at := thingSlot(g.Stage, t, 0)
+	word := g.Bits[at>>6] >> (at & 63)
+	if n := 64 - at&63; n < int(bitsOfThing) {
+		word |= g.Bits[at>>6+1] << n
+	}
+	return word&(1<<bitsOfThing-1) == 0
+}
+
 func (g *Game) setThing(t world.Ref, b Bit, is bool) {
 	if t >= 0 {
 		g.set(thingSlot(g.Stage, t, b), is)

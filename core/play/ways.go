@@ -3,7 +3,6 @@ package play
 import (
 	"azzel/core/document"
 	"azzel/core/grid"
-	"azzel/core/kind"
 	"azzel/core/rules"
 	"azzel/core/world"
 	"fmt"
@@ -205,8 +204,8 @@ func (g *Game) holds(gates []document.Gate) bool {
 
 // taken counts the collectibles of a kind that the hero has.
 func (g *Game) taken(k document.ID) (n int) {
-	for r := range g.Stage.Things {
-		if t := &g.Stage.Things[r]; t.Acts == kind.Collectible && document.ID(t.Entity.Kind) == k && g.Is(world.Ref(r), Taken) {
+	for _, r := range g.Stage.Collectibles {
+		if document.ID(g.Stage.Things[r].Entity.Kind) == k && g.Is(r, Taken) {
 			n++
 		}
 	}

@@ -94,9 +94,8 @@ func (g *Game) opens(r world.Ref, t *world.Thing) bool {
 		return false
 	}
 	g.switchTo(r, true)
-	for k := range g.Stage.Things {
-		o := &g.Stage.Things[k]
-		if ref := world.Ref(k); o.Acts == kind.Key && o.Doing.Word == word && o.Doing.UsedUp && g.Is(ref, Taken) && !g.Is(ref, Spent) {
+	for _, ref := range g.Stage.Holding {
+		if o := &g.Stage.Things[ref]; o.Acts == kind.Key && o.Doing.Word == word && o.Doing.UsedUp && g.Is(ref, Taken) && !g.Is(ref, Spent) {
 			g.setThing(ref, Spent, true)
 			break
 		}

@@ -152,6 +152,9 @@ func (v *View) bodies(g *play.Game, m *world.Ground) {
 func (v *View) things(g *play.Game, m *world.Ground) {
 	for r := m.First; r < m.After; r++ {
 		t := g.Stage.Thing(r)
+		if g.Untouched(r) && t.Plain() {
+			continue
+		}
 		if in := g.Appears(r); in != nil && in.Look != 0 {
 			v.Looks = append(v.Looks, drawnLook{t.ID, in.Look})
 		} else if look, there := g.Look(r); there && look != 0 {

@@ -193,12 +193,10 @@ func (p *playing) view(g *play.Game, told []play.Event) View {
 	v.Pose, v.Beat = g.Pose(b)
 	v.Coming = g.Leaving < 0 && g.Sent < 0 && g.Lost == play.NotLost
 	st := g.Stage
-	for r := range st.Things {
-		if st.Things[r].Acts == kind.Collectible {
-			v.Total++
-			if g.Is(world.Ref(r), play.Taken) {
-				v.Taken++
-			}
+	v.Total = len(st.Collectibles)
+	for _, r := range st.Collectibles {
+		if g.Is(r, play.Taken) {
+			v.Taken++
 		}
 	}
 	m := g.Ground()

@@ -28,8 +28,9 @@ type Stage struct {
 	Things  []Thing
 	// Owned is how many flags and counters things have of their own.
 	Owned int
-	// Heroes are the things that can be led, Guised those that have guises, ascending.
-	Heroes, Guised []Ref
+	// Heroes are the things that can be led, Guised those that have guises, Holding those from which a hero can have something,
+	// Collectibles what is collected, Goals what finishes a game; all ascending.
+	Heroes, Guised, Holding, Collectibles, Goals []Ref
 	// Flags are in the order of their ids, Rules in theirs, Ways are the passages by id.
 	Flags []document.ID
 	// Counters are in the order of their ids.
@@ -93,6 +94,12 @@ type Thing struct {
 	OwnFrom int
 }
 
+// Plain reports whether a thing is there from the beginning as it is drawn while one designs: nothing of it has to be told of until
+// something becomes of it.
+func (t *Thing) Plain() bool {
+	return !t.Absent && !t.Unseen && !t.On && t.Doing.By < 0 && len(t.Guises) == 0 && len(t.Variants) == 0
+}
+
 // Box is a box between two corners, in 1/256 map pixels.
 type Box = document.Extent
 
@@ -110,15 +117,31 @@ func New(d *document.Document, c *chart.Chart, before *Stage) *Stage {
 	s.takeRules(before)
 	s.takeRulebook(before)
 	s.takeSheets()
+	s.takeSorts(before)
+	return s
+}
+
+// takeSorts lists things of some sorts, so that nobody goes over all of them in a tick.
+func (s *Stage) takeSorts(before *Stage) {
+	if before != nil && len(s.Things) > 0 && len(before.Things) == len(s.Things) && &before.Things[0] == &s.Things[0] {
+		s.Heroes, s.Guised, s.Holding, s.Collectibles, s.Goals = before.Heroes, before.Guised, before.Holding, before.Collectibles, before.Goals
+		return
+	}
 	for r := range s.Things {
-		if s.Things[r].Acts == kind.Hero {
-			s.Heroes = append(s.Heroes, Ref(r))
-		}
 		if len(s.Things[r].Guises) > 0 {
 			s.Guised = append(s.Guised, Ref(r))
 		}
+		switch s.Things[r].Acts {
+		case kind.Hero:
+			s.Heroes = append(s.Heroes, Ref(r))
+		case kind.Collectible:
+			s.Collectibles = append(s.Collectibles, Ref(r))
+		case kind.Goal:
+			s.Goals = append(s.Goals, Ref(r))
+		case kind.Key, kind.Item, kind.Breakable, kind.Walker, kind.Flyer, kind.Shooter, kind.Container:
+			s.Holding = append(s.Holding, Ref(r))
+		}
 	}
-	return s
 }
 
 // As is the same stage for a hero of another kind.
