@@ -2,6 +2,8 @@ package e2e
 
 import (
 	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/grid"
 	"azzel/core/sample"
 	"fmt"
 	"os"
@@ -31,7 +33,9 @@ func (k *tab) rests() {
 // connects waits until a large project is open and all of it stored.
 func (k *tab) connects() {
 	k.Helper()
-	within(k.T, 12*soon, func() error { return contains(k.eval(`() => document.querySelector('[data-testid=saved]')?.dataset.state`), "saved") })
+	within(k.T, 12*soon, func() error {
+		return contains(k.eval(`() => document.querySelector('[data-testid=saved]')?.dataset.state`), "saved")
+	})
 }
 
 // opens prints how long a project takes to be opened: to its first picture, and until all of it that is in view is drawn.
@@ -44,7 +48,7 @@ func opens(t *testing.T, what string, doc *document.Document) *tab {
 		k.connects()
 		k.rests()
 	}
-	fmt.Printf("browser, %s: first picture after %s ms; all in view drawn after %s ms\n", what, k.eval(`() => seen.first.toFixed(0)`), k.eval(`() => seen.last.toFixed(0)`))
+	fmt.Printf("browser, opening %s\n  %-22s after %s ms; all in view drawn after %s ms\n", what, "first picture", k.eval(`() => seen.first.toFixed(0)`), k.eval(`() => seen.last.toFixed(0)`))
 	return k
 }
 
@@ -66,7 +70,8 @@ func TestBrowserBenchLimits(t *testing.T) {
 	}
 	before := held()
 	k := opens(t, "all limits at once", sample.Limits())
-	fmt.Printf("browser, all limits at once: the server holds %d MB\n", held()-before)
+	server := held() - before
+	fmt.Println("browser, all limits at once")
 	at, report := k.meters("[data-testid=map]")
 	k.eval(plainly)
 	k.holdTile(5)
@@ -95,8 +100,39 @@ func TestBrowserBenchLimits(t *testing.T) {
 	k.openChart()
 	k.rests()
 	report("chart")
-	fmt.Printf("browser, all limits at once: the core holds %s MB, scripts %s MB\n", k.eval(`() => (azzel.held() / 1048576).toFixed(0)`), k.eval(`() => (performance.memory.usedJSHeapSize / 1048576).toFixed(0)`))
+	fmt.Printf("  %-22s by the server %d MB; by the core %s MB; by scripts %s MB\n", "held", server, k.eval(`() => (azzel.held() / 1048576).toFixed(0)`), k.eval(`() => (performance.memory.usedJSHeapSize / 1048576).toFixed(0)`))
 	k.same()
+}
+
+// TestBrowserBenchPlaced prints what putting down as many entities as one press can takes, and taking them back.
+func TestBrowserBenchPlaced(t *testing.T) {
+	if os.Getenv("AZZEL_BENCH") == "" {
+		t.Skip("only in ./azzel bench")
+	}
+	d := sample.With(sample.World(), edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}, "bounds", grid.Rect{W: 50, H: 40}))
+	k := metered(t, d)
+	k.holdKind("Sign")
+	k.focusMap()
+	at, report := k.meters("[data-testid=map]")
+	fmt.Println("browser, 2,000 entities at once")
+	k.keys(input.KeyF)
+	k.move(at(300, 300))
+	report("ghost")
+	k.drag(left, at(300, 300))
+	k.saved()
+	report("put down")
+	k.with(input.ControlLeft, input.KeyZ)
+	k.saved()
+	report("undo")
+	k.drag(left, at(300, 300))
+	k.saved()
+	report("put down again")
+	k.stored(func(d *document.Document) error {
+		if n := d.Maps.Get(sample.Quay).Entities.Len(); n < 1900 {
+			return fmt.Errorf("there are %d entities", n)
+		}
+		return nil
+	})
 }
 
 // held is how many megabytes are in use by the server, which runs in the tests' own process.
