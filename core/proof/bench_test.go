@@ -187,6 +187,23 @@ func gathered(rows [][]byte, things int) int {
 	return -1
 }
 
+// BenchmarkLookUp prints how many situations of a game are looked up in a second among a million that are known.
+func BenchmarkLookUp(b *testing.B) {
+	d := drawn("@..c..G", byCells, fourWays)
+	st := world.New(d, chart.New(d, nil), nil)
+	begin := func() (*play.Game, error) { return play.Start(st, "", proof.Seed) }
+	g, err := begin()
+	if err != nil {
+		b.Fatal(err)
+	}
+	const times = 2_000_000
+	found, took := proof.NewSteps(st, begin, nil).LookUp(g, times)
+	if found == 0 || found == times {
+		b.Errorf("%d of %d are known", found, times)
+	}
+	b.ReportMetric(times/took.Seconds()/1e6, "Msituations/s")
+}
+
 // BenchmarkStroke prints how long it takes after a stroke of one wall on 512×512 cells until the stage is made and all is known again that
 // could be.
 func BenchmarkStroke(b *testing.B) {
