@@ -135,3 +135,34 @@ func TestWhatWinsAndWhatIsChecked(t *testing.T) {
 	k.press("Undo")
 	within(t, soon, func() error { return want("checks", fmt.Sprint(len(r.doc().Project.OwnChecks)), "1") })
 }
+
+// Nothing is said to be right before it was looked at.
+func TestNothingIsRightBeforeItWasLookedAt(t *testing.T) {
+	k := startWith(t, nil).blank()
+	_, err := k.page.EvalOnNewDocument(`
+const post = Worker.prototype.postMessage
+globalThis.held = []
+Worker.prototype.postMessage = function (m, ...rest) {
+	if (m.method === 'checks' && held) held.push(() => post.call(this, m, ...rest))
+	else post.call(this, m, ...rest)
+}`)
+	must(t, err)
+	k.visit("/p/" + k.rig.project)
+	k.ready()
+	k.press("Check")
+	within(t, soon, func() error {
+		if k.eval(`() => held.length`) == "0" {
+			return fmt.Errorf("findings are not asked for")
+		}
+		return nil
+	})
+	k.see("main", "Looking for what is wrong")
+	if text := k.text("main"); strings.Contains(text, "Nothing is wrong") || strings.Contains(text, "Findings (0)") {
+		t.Error("it says that nothing is wrong before it looked")
+	}
+	k.eval(`() => { const all = held; held = null; all.forEach((f) => f()) }`)
+	k.see("[data-testid=finding]", "")
+	if text := k.text("main"); strings.Contains(text, "Looking for what is wrong") {
+		t.Error("it goes on saying that it looks")
+	}
+}

@@ -228,7 +228,6 @@ func (r *reader) chunk() (ChunkPatch, bool) {
 	return c, !r.bad
 }
 
-
 var deflaters = sync.Pool{New: func() any {
 	w, err := flate.NewWriter(io.Discard, flate.BestSpeed)
 	if err != nil {

@@ -50,7 +50,7 @@
 
 <section class="flex min-w-0 flex-col gap-4" aria-labelledby="found" data-testid="found">
 	<div class="flex flex-wrap items-center gap-3">
-		<h2 id="found" class="heading">Findings ({found.length})</h2>
+		<h2 id="found" class="heading">Findings{checking.looked ? ` (${found.length})` : ''}</h2>
 		<div class="min-w-48 grow"><SearchField label="Look for findings" bind:value={wanted} /></div>
 		{#if quiet}<label class="flex items-center gap-1.5"
 				><input type="checkbox" bind:checked={silenced} /> {quiet} silenced</label
@@ -62,7 +62,9 @@
 		<p class="text-dim">Looking at the maps…</p>
 	{:else if !w.project.head.maps.length}
 		<p class="text-dim">There is nothing to look at yet: make a map first.</p>
-	{:else if !checking.info.findings.length && checking.study}
+	{:else if !checking.looked}
+		<p class="text-dim" role="status">Looking for what is wrong…</p>
+	{:else if !checking.info.findings.length}
 		<p class="text-[15px] text-sage">Nothing is wrong, as far as can be seen.</p>
 	{:else if !found.length && words.length}
 		<p class="text-dim">No finding has these words.</p>

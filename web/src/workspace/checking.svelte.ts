@@ -105,6 +105,11 @@ export class Checking {
 	}
 
 	private toldOf = ''
+	/** Something is known of findings: until then there is not nothing to be found. */
+	get looked() {
+		return this.info.sorts.length > 0
+	}
+
 	/** Findings are told again where there may be others. */
 	private async findings(over: () => boolean) {
 		const key = `${this.project.turn} ${this.study?.is} ${this.study?.traps.length} ${this.study?.done} ${this.expectations.map((e) => e.verdict)}`
