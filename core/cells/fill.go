@@ -74,7 +74,7 @@ func (f *filler) spot(cx, cy int) *spot {
 	return s
 }
 
-func (f *filler) matching(cx, cy int) *grid.Mask {
+func (f *filler) matching(cx, cy int) (m *grid.Mask) {
 	chunk := f.plane.Chunk(cx, cy)
 	v, uniform := chunk.Uniform()
 	b := f.bounds
@@ -82,7 +82,7 @@ func (f *filler) matching(cx, cy int) *grid.Mask {
 	if uniform && v == f.value && inside && f.reach.Within == nil {
 		return &whole
 	}
-	m := new(grid.Mask)
+	m = new(grid.Mask)
 	if uniform {
 		if v == f.value {
 			*m = grid.FullMask
