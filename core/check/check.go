@@ -29,6 +29,8 @@ type Finding struct {
 	// Silenced is why it is not told, if it is.
 	Silenced string `json:"silenced"`
 	Silent   bool   `json:"silent"`
+	// more stands for all that is not told one by one, and is mended by no press.
+	more bool
 }
 
 // Sort is one sort of findings.
@@ -286,7 +288,9 @@ func sorted(d *document.Document, all []Finding) []Finding {
 			continue
 		}
 		if s := sortOf[f.What]; s != nil {
-			f.Mend = s.mend
+			if !f.more {
+				f.Mend = s.mend
+			}
 		}
 		for _, s := range d.Project.Silenced {
 			if s.What == f.What && s.Map == f.Map && s.ID == f.ID {

@@ -188,6 +188,32 @@ func TestFindingsMatterAsTheProjectSays(t *testing.T) {
 	}
 }
 
+// Of very many findings of a sort some are told one by one, and of the others how many there are: no press mends those.
+func TestManyOfASortAreCounted(t *testing.T) {
+	d := sample.World()
+	m := *d.Maps.Get(sample.Quay)
+	before := len(found(d, check.InWall))
+	for i := range 50 {
+		e := document.Entity{ID: document.NewID(), Layer: sample.Entities, Kind: kind.Collectible, Name: fmt.Sprint("Pearl ", i), Facing: document.Down, X: i % 20 * 16, Y: i / 20 * 176, W: 16, H: 16}
+		if i >= 40 {
+			e.X, e.Y = 0, (i-39)*16
+		}
+		m.Entities = m.Entities.With(e.ID, &e)
+	}
+	d.Maps = d.Maps.With(m.ID, &m)
+	all, counted := found(d, check.InWall), 0
+	for _, f := range all {
+		if strings.Contains(f.Text, "10 more on Quay") {
+			if counted++; f.Mend != "" || f.Map != sample.Quay {
+				t.Errorf("they are told as %+v", f)
+			}
+		}
+	}
+	if before != 0 || len(all) != 41 || counted != 1 {
+		t.Errorf("%d are told, and %d times how many more there are (%d before)", len(all), counted, before)
+	}
+}
+
 // On a map that nobody has begun to paint no layer is told to be empty.
 func TestNothingIsSaidOfLayersOfANewMap(t *testing.T) {
 	d := sample.World()

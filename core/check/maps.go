@@ -35,6 +35,11 @@ func onMap(d *document.Document, solids *document.Solids, m *document.Map, say f
 	view := inView(d, solid, m)
 	ofView(d, solids, view, m, of)
 	blinks(d, m, of)
+	for _, s := range Sorts {
+		if n := counts[s.What] - maxAlike; n > 0 {
+			say(Finding{What: s.What, Of: document.TypeMap, Map: m.ID, ID: m.ID, more: true, Text: fmt.Sprintf("%d more on %s, which are told when some of these are mended.", n, m.Name)})
+		}
+	}
 	ground(d, solids, solid, view, m, at)
 	stars(d, m, func(what, text string, args ...any) {
 		say(Finding{What: what, Of: document.TypeMap, Map: m.ID, ID: m.ID, Text: fmt.Sprintf(text, args...)})
