@@ -222,3 +222,32 @@ func TestGridOfDiamonds(t *testing.T) {
 	k.see("[data-testid=playing]", "")
 	k.same()
 }
+
+// Whoever looks closely at a part of a map that is cut off sees what is left of the map, and not nothing.
+func TestWhatIsLeftOfAMapIsSeen(t *testing.T) {
+	k := world(t).open()
+	box := k.box("[data-testid=map]")
+	near := proto.NewPoint(box.X+box.Width/2-120, box.Y+box.Height/2)
+	must(t, k.page.Mouse.MoveTo(near))
+	must(t, k.page.Keyboard.Press(input.ControlLeft))
+	for range 8 {
+		must(t, k.page.Mouse.Scroll(0, -100, 1))
+	}
+	must(t, k.page.Keyboard.Release(input.ControlLeft))
+	seen := func() bool { // whether cell columns from 18 on are in view
+		return k.eval(`() => { const v = azzel.view(), c = document.querySelector('[data-testid=map]'); return v.x + c.width / v.scale > 18 * 16 + 4 }`) == "true"
+	}
+	if seen() {
+		t.Fatal("it is not looked at closely enough")
+	}
+	k.press("Size, shift, exchange or clear Quay")
+	k.write("[aria-label='Cells more at the left']", "-18")
+	k.press("Resize")
+	k.stored(boundsAre(grid.Rect{X: 18, Y: 0, W: 2, H: 12}))
+	within(t, soon, func() error {
+		if !seen() {
+			return fmt.Errorf("nothing of the map is seen: %s", k.eval(`() => JSON.stringify(azzel.view())`))
+		}
+		return nil
+	})
+}

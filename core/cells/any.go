@@ -30,7 +30,7 @@ func along(d int) (from, to int) {
 	return 0, side - 1
 }
 
-// Any reports whether f is true of any cell inside bounds. It is asked once for a chunk of one value, and seldom again for a value that
+// Any reports whether f is true of any cell inside bounds that is not empty, or lies in a chunk with one that is not. It is asked once for a chunk of one value, and seldom again for a value that
 // it was just asked for.
 func (p Plane) Any(bounds grid.Rect, f func(Cell) bool) bool {
 	const kept = 256

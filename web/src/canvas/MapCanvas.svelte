@@ -208,6 +208,11 @@
 		})
 	})
 
+	$effect(() => {
+		const m = w.map
+		if (m && !w.play.on) untrack(() => w.views.resized(m))
+	})
+
 	onMount(() => {
 		const told = () => stale++
 		w.scene.onStale.add(told)

@@ -3,6 +3,9 @@ import type { View } from '../draw/view.svelte'
 
 type Saved = ReturnType<View['save']>
 
+/** What is nearer to the canvas's side, in pixels, is as good as not seen. */
+const edge = 24
+
 /** Remembers how each map lay in the view when it was left, and turns the view to the one that is shown. */
 export class MapViews {
 	/** The map that the view shows. */
@@ -23,6 +26,25 @@ export class MapViews {
 		const before = this.left.get(m.id)
 		if (before) view.restore(before)
 		else this.showWhole(m)
+	}
+
+	private sized = ''
+
+	/** A map that was made smaller, or larger, on the side that is seen: some of it is brought into view where there was none left. */
+	resized(m: MapInfo) {
+		const { view } = this
+		const b = m.bounds
+		const sized = `${m.id} ${b.x},${b.y} ${b.w}×${b.h}`
+		const another = !this.sized.startsWith(m.id)
+		if (this.sized === sized) return
+		this.sized = sized
+		if (another || this.of !== m.id) return
+		const r = view.cellRect(m, b)
+		const seen = r.x < view.width - edge && r.x + r.w > edge && r.y < view.height - edge && r.y + r.h > edge
+		if (seen) return
+		const middle = view.cell(m, view.width / 2, view.height / 2)
+		const nearest = (at: number, from: number, n: number) => Math.min(Math.max(at, from), from + n - 1)
+		view.bring(m, { x: nearest(middle.x, b.x, b.w), y: nearest(middle.y, b.y, b.h) })
 	}
 
 	private showWhole(m: MapInfo) {
