@@ -16,7 +16,7 @@ func (f *May) happens(ref world.Ref, t *world.Thing, set func(*bool)) {
 			f.wake(rules.WordTake, ref, set)
 		}
 	case kind.Container:
-		if !f.opened[r] && (t.Doing.Needs == "" || f.has(t.Doing.Needs)) && f.near(t, 1) {
+		if !f.opened[r] && (t.Doing.Needs == "" || f.unlocks(ref, t)) && f.near(t, 1) {
 			f.opens(ref, set)
 		}
 	case kind.Sensor:
@@ -63,7 +63,7 @@ func (f *May) happens(ref world.Ref, t *world.Thing, set func(*bool)) {
 			f.through(f.st.WayFrom(f.st.End(ref)))
 		}
 	case kind.Door:
-		if !f.opened[r] && t.Doing.Needs != "" && f.near(t, 1) && f.has(t.Doing.Needs) {
+		if !f.opened[r] && t.Doing.Needs != "" && f.near(t, 1) && f.unlocks(ref, t) {
 			f.opens(ref, set)
 		}
 		if t.Doing.Returns == world.WhenLeft && f.opened[r] {

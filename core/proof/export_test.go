@@ -3,6 +3,7 @@ package proof
 import (
 	"azzel/core/grid"
 	"azzel/core/play"
+	"azzel/core/world"
 	"time"
 )
 
@@ -36,4 +37,22 @@ func (s *Steps) LookUp(g *play.Game, times int) (found int, took time.Duration) 
 		}
 	}
 	return found, time.Since(from)
+}
+
+// RunOut tells whether the keys of a game run out, by all ways in which they could be spent; asked that there is something to ask.
+func RunOut(st *world.Stage) (asked, dry bool) {
+	s := New(st)
+	for s.may != nil && !s.may.goOn(1<<20) {
+	}
+	if s.may == nil || !s.reaches(s.may) {
+		return false, false
+	}
+	k := newKeyring(s.may, s.begin, s.reaches)
+	if k == nil {
+		return false, false
+	}
+	for done := false; !done; {
+		done, dry = k.step(1 << 20)
+	}
+	return true, dry
 }

@@ -42,10 +42,15 @@ func (f *May) has(word string) bool {
 	if word == f.bareWord && word != "" {
 		return false
 	}
+	return f.keys(word) > 0 || f.hasOtherwise(word)
+}
+
+// hasOtherwise reports whether what is called by a word could be had from something else than a key.
+func (f *May) hasOtherwise(word string) bool {
 	for r := range f.st.Things {
 		t := &f.st.Things[r]
 		switch t.Acts {
-		case kind.Key, kind.Item:
+		case kind.Item:
 			if f.taken[r] && t.Doing.Word == word {
 				return true
 			}

@@ -59,6 +59,8 @@ type May struct {
 	// unlocked are doors that are taken to be open, free the ways that are taken to ask for nothing: what would be if they were.
 	unlocked []bool
 	free     []bool
+	// kept are locks on which no key is spent; nil for none.
+	kept []bool
 	// What is taken never to be: one more than a flag that is set, a map that is come to, a thing that is open, and an item.
 	bareFlag, bareMap, bareThing world.Ref
 	bareWord                     string

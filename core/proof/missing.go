@@ -126,7 +126,7 @@ func (s *Search) without(all ...obstacle) (*May, bool) {
 	}
 	for !f.goOn(1 << 20) {
 	}
-	return f, f.won || slices.ContainsFunc(s.goals, f.Reaches)
+	return f, s.reaches(f)
 }
 
 func (s *Search) thingOf(o obstacle) world.Ref {

@@ -18,7 +18,10 @@ type Search struct {
 	may   *May
 	// bounded tells that all is known that could be.
 	bounded bool
-	goals   []world.Ref
+	// keys tells whether they run out, while it is not known; short is the answer where they do.
+	keys  *keyring
+	short bool
+	goals []world.Ref
 	// used are the items that rules wait for being used on things; an empty word waits for being spoken to.
 	used map[document.End][]string
 	// wielded are those that rules wait for being used wherever one is.
@@ -75,22 +78,42 @@ func NewFrom(st *world.Stage, start func() (*play.Game, error)) *Search {
 	}
 	s.plates = platesOf(st)
 	s.hops = hops(st, slices.Concat(s.goals, st.Book.Collects, aimed(st, s.goals)))
-	if g.Tick == 0 {
-		s.may = begin(st, heroSpot(g))
-	} else {
-		s.may = Later(g)
-	}
+	s.may = s.begin()
 	if w := (&walk{s: s, game: g}); w.rest() {
 		s.add(w)
 	}
 	return s
 }
 
+// begin begins with what could be.
+func (s *Search) begin() *May {
+	g, err := s.start()
+	if err == nil && g.Tick > 0 {
+		return Later(g)
+	}
+	return begin(s.st, heroSpot(g))
+}
+
+// reaches reports whether a goal is in what could be.
+func (s *Search) reaches(f *May) bool { return f.won || slices.ContainsFunc(s.goals, f.Reaches) }
+
 // Step goes on for about so many ticks of play, or cells; the answer is nil until there is one.
 func (s *Search) Step(budget int) *Answer {
 	if s.out == nil && !s.bounded {
-		if s.bounded = s.may.goOn(budget); s.bounded && !s.may.won && !slices.ContainsFunc(s.goals, s.may.Reaches) {
+		if s.bounded = s.may.goOn(budget); s.bounded && !s.reaches(s.may) {
 			s.out = s.cannot()
+		} else if s.bounded && s.wanted == nil && s.skips == nil && !s.whole {
+			s.keys = newKeyring(s.may, s.begin, s.reaches)
+		}
+		return s.out
+	}
+	if s.keys != nil {
+		done, dry := s.keys.step(budget)
+		if dry {
+			s.out, s.short = s.keys.why(s.st), true
+		}
+		if done {
+			s.keys = nil
 		}
 		return s.out
 	}

@@ -196,6 +196,8 @@ func (s *Study) courses() (out []*May) {
 func (s *Study) answered(a *Answer) {
 	s.Bounded, s.Never = true, never(s.st, append(s.courses(), s.search.may))
 	switch {
+	case s.search.short:
+		s.Missing, s.Done = []Missing{{Thing: a.By, Text: a.Why, Map: world.None}}, true
 	case a.Is == Cannot:
 		s.lacks = s.search.lacking()
 	case Stepwise(s.st, s.search.may.comesToMap) && s.begins() != nil:

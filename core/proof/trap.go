@@ -19,6 +19,9 @@ type Trap struct {
 	By world.Ref
 }
 
+// spendingLater is how many ways of spending keys are tried at the most from one situation.
+const spendingLater = 100
+
 // MaxTraps is how many traps are told.
 const MaxTraps = 12
 
@@ -30,6 +33,9 @@ type trapped struct {
 	out   []Trap
 	bad   map[*node]bool
 	now   *May
+	// keys tells whether those that are left there run out, while that is asked; asked that it was.
+	keys  *keyring
+	asked bool
 }
 
 // Situations that a search has come to, in the order in which it did.
@@ -57,7 +63,20 @@ func (t *trapped) step(budget int) bool {
 		}
 		budget -= 2000
 		n := t.nodes[t.at]
-		if !t.now.won && !slices.ContainsFunc(t.s.goals, t.now.Reaches) {
+		if t.s.reaches(t.now) && !t.asked {
+			t.asked, t.keys = true, newKeyring(t.now, func() *May { return Later(n.game) }, t.s.reaches)
+			if t.keys != nil {
+				t.keys.left = min(t.keys.left, spendingLater)
+			}
+		}
+		dry := false
+		if t.keys != nil {
+			done := false
+			if done, dry = t.keys.step(budget); !done {
+				return false
+			}
+		}
+		if dry || !t.s.reaches(t.now) {
 			t.bad[n] = true
 			var parts [][]play.Input
 			for k := n; k != nil; k = k.before {
@@ -66,15 +85,18 @@ func (t *trapped) step(budget int) bool {
 			slices.Reverse(parts)
 			walk := slices.Concat(parts...)
 			out := Trap{Map: n.game.Hero().Map, At: n.game.HeroCell(), Steps: entered(t.s.start, walk), Walk: walk, Sure: true, By: world.None}
+			if dry {
+				out.By = t.keys.why(t.s.st).By
+			}
 			for r := range t.s.st.Things {
-				if len(t.now.shut[world.Ref(r)]) > 0 {
+				if !dry && len(t.now.shut[world.Ref(r)]) > 0 {
 					out.By = world.Ref(r)
 					break
 				}
 			}
 			t.out = append(t.out, out)
 		}
-		t.now = nil
+		t.now, t.keys, t.asked = nil, nil, false
 		t.at++
 	}
 	return false
