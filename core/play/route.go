@@ -9,93 +9,112 @@ import (
 // strides are the steps from a cell to the ones around it, those to the corners last.
 var strides = [8][2]int{{0, -1}, {1, 0}, {0, 1}, {-1, 0}, {1, -1}, {1, 1}, {-1, 1}, {-1, -1}}
 
-// spread goes over the cells that the hero can walk to, the nearest first, until found says so of
-// one; it gives for each the one before. Seen from the side there are none. (Breadth first:
-// every step costs the same; corners are not cut.)
-func (g *Game) spread(found func(p grid.Point, far int) bool) map[grid.Point]grid.Point {
-	m := g.Ground()
-	if m == nil || m.Side {
+// Ways are the cells that a hero can walk to: of each how far it is, and from which side one comes. They are rows of a box.
+type Ways struct {
+	from grid.Point
+	box  grid.Rect
+	// far is one more than how many steps a cell is away, 0 where it is not come to; by is the stride that leads into it.
+	far []int32
+	by  []uint8
+	// Cells is how many are come to, Looked how many were looked at for it.
+	Cells, Looked int
+}
+
+func (w *Ways) at(p grid.Point) int { return (p.Y-w.box.Y)*w.box.W + p.X - w.box.X }
+
+// Far is how many steps a cell is away; false where one does not come to it.
+func (w *Ways) Far(p grid.Point) (int, bool) {
+	if !w.box.Contains(p) || w.far[w.at(p)] == 0 {
+		return 0, false
+	}
+	return int(w.far[w.at(p)]) - 1, true
+}
+
+// To is the way to a cell, as Route gives it.
+func (w *Ways) To(to grid.Point) []grid.Point {
+	far, ok := w.Far(to)
+	if !ok || far == 0 {
 		return nil
+	}
+	out := make([]grid.Point, far+1)
+	for p := to; far >= 0; far-- {
+		out[far] = p
+		way := strides[w.by[w.at(p)]]
+		p = grid.Point{X: p.X - way[0], Y: p.Y - way[1]}
+	}
+	return out
+}
+
+// What is known of a cell that is looked at.
+const (
+	freeCell uint8 = iota + 1
+	shutCell
+)
+
+// spread goes over the cells that the hero can walk to, the nearest first, until found says so of one, nil being never. Seen from the
+// side there are none. (Breadth first: every step costs the same; corners are not cut.)
+func (g *Game) spread(found func(p grid.Point) bool) *Ways {
+	m, from := g.Ground(), g.HeroCell()
+	out := &Ways{from: from}
+	if m == nil || m.Side {
+		return out
+	}
+	if b := m.Bounds; !(grid.Rect{X: b.X - 1, Y: b.Y - 1, W: b.W + 2, H: b.H + 2}).Contains(from) {
+		return out // it is far beyond an edge, where nothing is
 	}
 	w := g.gait()
 	cw, ch := m.Cell()
-	known := map[grid.Point]bool{}
+	out.box = m.Bounds.Union(grid.Rect{X: from.X, Y: from.Y, W: 1, H: 1})
+	out.far, out.by = make([]int32, out.box.W*out.box.H), make([]uint8, out.box.W*out.box.H)
+	known := make([]uint8, len(out.far))
 	free := func(p grid.Point) bool {
-		is, ok := known[p]
-		if !ok {
-			x, y := int64(p.X)*cw+(cw-w.W)/2, int64(p.Y)*ch+(ch-w.H)/2
-			is = m.Bounds.Contains(p) && (g.Roam || m.At(p)&world.Whole == 0 && !g.blocked(m, g.Hero(), boxAt(w, 0, x, y), boxAt(w, 0, x, y)))
-			known[p] = is
+		if !m.Bounds.Contains(p) {
+			return false
 		}
-		return is
-	}
-	from := g.HeroCell()
-	came := map[grid.Point]grid.Point{from: from}
-	level, next := []grid.Point{from}, []grid.Point(nil)
-	for far := 0; len(level) > 0; far++ {
-		for _, p := range level {
-			if found(p, far) {
-				return came
+		i := out.at(p)
+		if known[i] == 0 {
+			out.Looked++
+			x, y := int64(p.X)*cw+(cw-w.W)/2, int64(p.Y)*ch+(ch-w.H)/2
+			known[i] = shutCell
+			if g.Roam || m.At(p)&world.Whole == 0 && !g.blocked(m, g.Hero(), boxAt(w, 0, x, y), boxAt(w, 0, x, y)) {
+				known[i] = freeCell
 			}
-			for _, way := range strides {
+		}
+		return known[i] == freeCell
+	}
+	out.far[out.at(from)] = 1
+	level, next := []grid.Point{from}, []grid.Point(nil)
+	for far := int32(2); len(level) > 0; far++ {
+		for _, p := range level {
+			if out.Cells++; found != nil && found(p) {
+				return out
+			}
+			for n, way := range strides {
 				slant := way[0] != 0 && way[1] != 0
 				q := grid.Point{X: p.X + way[0], Y: p.Y + way[1]}
-				if _, seen := came[q]; seen || slant && !w.Eight || !free(q) {
+				if slant && !w.Eight || !m.Bounds.Contains(q) || out.far[out.at(q)] != 0 || !free(q) {
 					continue
 				}
 				if slant && !(free(grid.Point{X: q.X, Y: p.Y}) && free(grid.Point{X: p.X, Y: q.Y})) {
 					continue
 				}
-				came[q] = p
+				out.far[out.at(q)], out.by[out.at(q)] = far, uint8(n)
 				next = append(next, q)
 			}
 		}
 		level, next = next, level[:0]
 	}
-	return came
+	return out
 }
 
 // Route is the shortest way of the hero over cells to one of them, the first of them its own;
 // nil where there is none.
 func (g *Game) Route(to grid.Point) []grid.Point {
-	from := g.HeroCell()
-	return (&Ways{from, g.spread(func(p grid.Point, _ int) bool { return p == to }), nil}).To(to)
+	return g.spread(func(p grid.Point) bool { return p == to }).To(to)
 }
 
-// To is the way to a cell, as Route gives it.
-func (w *Ways) To(to grid.Point) []grid.Point {
-	from, came := w.from, w.came
-	if _, ok := came[to]; !ok || from == to {
-		return nil
-	}
-	out := []grid.Point{to}
-	for p := to; p != from; {
-		p = came[p]
-		out = append(out, p)
-	}
-	for i, k := 0, len(out)-1; i < k; i, k = i+1, k-1 {
-		out[i], out[k] = out[k], out[i]
-	}
-	return out
-}
-
-// Ways are all cells that the hero can walk to.
-type Ways struct {
-	from grid.Point
-	came map[grid.Point]grid.Point
-	// Far is how many steps each of them is away.
-	Far map[grid.Point]int
-}
-
-// Ways finds them.
-func (g *Game) Ways() *Ways {
-	out := &Ways{from: g.HeroCell(), Far: map[grid.Point]int{}}
-	out.came = g.spread(func(p grid.Point, far int) bool {
-		out.Far[p] = far
-		return false
-	})
-	return out
-}
+// Ways finds all cells that the hero can walk to.
+func (g *Game) Ways() *Ways { return g.spread(nil) }
 
 // StandIn has the hero rest in the middle of a cell of its map, as if it had walked there from cell to cell with nothing happening.
 func (g *Game) StandIn(p grid.Point, looks document.Facing) {

@@ -124,7 +124,7 @@ func (s *Search) pushes(out []target, near spots, g *play.Game, m *world.Ground)
 			default:
 				next.Y, stand.Y = from.Y-1, to.Y+1
 			}
-			if far, ok := near[stand]; ok && m.Bounds.Contains(next) && m.At(next)&world.Whole == 0 {
+			if far, ok := near.Far(stand); ok && m.Bounds.Contains(next) && m.At(next)&world.Whole == 0 {
 				out = append(out, target{at: stand, far: far, push: way})
 			}
 		}

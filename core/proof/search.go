@@ -251,8 +251,8 @@ func (s *Search) look(n *node) {
 	g := n.game
 	m := g.Ground()
 	n.ways = g.Ways()
-	s.ticks += len(n.ways.Far) / 4
-	near := spots(n.ways.Far)
+	s.ticks += (n.ways.Looked + int(m.After-m.First)) / 4
+	near := spots{n.ways}
 	for r := m.First; r < m.After; r++ {
 		t := s.st.Thing(r)
 		if !g.There(r) {
@@ -320,6 +320,7 @@ func (s *Search) look(n *node) {
 // tryAbove tries the next of what can be walked to.
 func (s *Search) tryAbove(n *node) {
 	if n.tried == len(n.targets) {
+		n.ways, n.targets = nil, nil // nothing is left to be tried
 		return
 	}
 	t := n.targets[n.tried]
@@ -329,6 +330,7 @@ func (s *Search) tryAbove(n *node) {
 	switch {
 	case went && t.grows && w.game.Hash != n.game.Hash:
 		s.add(w)
+		n.ways, n.targets = nil, nil
 		return // the rest is tried from there
 	case went && !t.grows:
 		s.add(w)

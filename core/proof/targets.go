@@ -9,7 +9,7 @@ import (
 )
 
 // spots are the cells that the hero can walk to, each with how far it is.
-type spots map[grid.Point]int
+type spots struct{ *play.Ways }
 
 // touching adds the nearest cell in which the hero touches a thing, or in which its middle
 // lies in it: that is how things lead on.
@@ -49,7 +49,7 @@ func (s spots) nearest(out []target, from, to grid.Point, like target) []target 
 	for y := from.Y; y <= to.Y; y++ {
 		for x := from.X; x <= to.X; x++ {
 			p := grid.Point{X: x, Y: y}
-			if far, ok := s[p]; ok && (best < 0 || far < best) {
+			if far, ok := s.Far(p); ok && (best < 0 || far < best) {
 				best = far
 				like.at, like.far = p, far
 			}
@@ -78,7 +78,7 @@ func (s spots) edges(m *world.Ground) []target {
 			best.far = -1
 		}
 		for i := range n {
-			far, ok := s[at(i)]
+			far, ok := s.Far(at(i))
 			if !ok {
 				flush()
 				continue
