@@ -40,11 +40,17 @@ type desk struct {
 
 func newDesk(t *testing.T) *desk {
 	t.Helper()
+	return newDeskOf(t, sample.World())
+}
+
+// newDeskOf is one with another project.
+func newDeskOf(t *testing.T, doc *document.Document) *desk {
+	t.Helper()
 	d := &desk{T: t, dsn: database.Fresh(t)}
 	d.store = database.Open(t, d.dsn)
 	owner, _, err := d.store.NewPerson(ctx, "Owner")
 	d.must(err)
-	_, err = d.store.NewProject(ctx, project, sample.World(), owner.ID)
+	_, err = d.store.NewProject(ctx, project, doc, owner.ID)
 	d.must(err)
 	d.base = d.serve(d.store)
 	d.client = browser(t)

@@ -64,7 +64,7 @@ type measured struct {
 
 var (
 	bench   = regexp.MustCompile(`^Benchmark([\w/-]+?)(?:-\d+)?\s+\d+\s+(.*)$`)
-	heading = regexp.MustCompile(`^browser, ([^:(]+)`)
+	heading = regexp.MustCompile(`^(?:browser|server), ([^:(]+)`)
 	line    = regexp.MustCompile(`^  (\S.{21}) (.*)$`)
 	figure  = regexp.MustCompile(`([a-z][a-z0-9 ]*?) (-?[\d.]+) (?:ms|MB)`)
 	opened  = regexp.MustCompile(`^browser, (a project of \d+ maps).*opened in (\d+) ms`)
