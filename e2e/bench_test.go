@@ -219,6 +219,14 @@ func TestBrowserBench(t *testing.T) {
 		k.drag(left, points...)
 	}
 	report("strokes")
+	var long []proto.Point
+	for i := range 15 {
+		for j := range 40 {
+			long = append(long, at(60+float64(j)*16, 60+float64(i*32)), at(60+float64(j)*16, 76+float64(i*32)))
+		}
+	}
+	k.drag(left, long[:600]...)
+	report("one long stroke")
 	k.press("Materials")
 	k.pressIn("aside li button", "Sea")
 	k.focusMap()

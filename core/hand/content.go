@@ -86,6 +86,9 @@ func (w *Work) origin(g *Grip, ges *Gesture) grid.Point {
 	if g.Aligned {
 		return grid.Point{X: w.Map.Bounds.X, Y: w.Map.Bounds.Y}
 	}
+	if w.Began != nil {
+		return *w.Began
+	}
 	return ges.Way[0]
 }
 

@@ -34,6 +34,8 @@ type Work struct {
 	// Within keeps everything inside a set of cells; nil does not.
 	Within *grid.Region
 	Mirror grid.Mirror
+	// Began is where a stroke began of which the gesture is only the last part; nil where it is all of it.
+	Began *grid.Point
 	// Sheets answers for the document; made when it is nil.
 	Sheets *document.Sheets
 	// Kept finds arrangements that are held without being motifs; may be nil.

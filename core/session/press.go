@@ -19,6 +19,9 @@ type pressArgs struct {
 	Mirror  grid.Mirror  `json:"mirror"`
 	// Known are the numbers of ghosts that need not be told again.
 	Known []int `json:"known,omitempty"`
+	// Of is the number of the ghost of a stroke that is led on: its way had After points, and the gesture has those that came since.
+	Of    int `json:"of,omitempty"`
+	After int `json:"after,omitempty"`
 }
 
 // Ghost is what a press would do, for drawing.
@@ -31,7 +34,14 @@ type Ghost struct {
 	// Number tells ghosts apart; Same is one that is known, and says nothing more.
 	Number int  `json:"number,omitempty"`
 	Same   bool `json:"same,omitempty"`
-	// Cells is x, y, cell by turns when there are few; else Rects covers them.
+	// More is a ghost that is led on: its cells are to be added to those that are known, of which some may be otherwise now; all else is of
+	// all of it.
+	// Lost tells that it is not known any more: the whole way is to be told.
+	More bool `json:"more,omitempty"`
+	// Covered tells that it is too much to be drawn cell by cell: cells that are known of it count no more.
+	Covered bool `json:"covered,omitempty"`
+	Lost    bool `json:"lost,omitempty"`
+	// Cells is x, y, cell by turns when there are few; Rects covers them.
 	Cells    []int64            `json:"cells,omitempty"`
 	Rects    []grid.Rect        `json:"rects,omitempty"`
 	Entities []*document.Entity `json:"entities,omitempty"`
@@ -109,6 +119,10 @@ func sameHold(a, b pressArgs) bool {
 }
 
 func (s *Session) preview(a pressArgs) (zero Ghost, err error) {
+	if a.Of != 0 {
+		return s.leadOn(a)
+	}
+	s.stroke = nil
 	m, plan, err := s.plan(a)
 	if m == nil {
 		return zero, err
@@ -131,25 +145,43 @@ func (s *Session) preview(a pressArgs) (zero Ghost, err error) {
 	if a.Grip.What == hand.Tiles && a.Grip.Scatter != nil && !plan.Removing {
 		g.Drawn = s.drawn(&a.Grip, plan)
 	}
-	if n := plan.Count(); n == 0 || n > maxGhostCells || plan.Removing {
-		g.Rects = plan.Region.Rects()
-		g.Rects = g.Rects[:min(len(g.Rects), maxGhostRects)]
-		return g, nil
+	g.Rects = covering(written(plan))
+	if n := plan.Count(); n > 0 && n <= maxGhostCells && !plan.Removing {
+		for _, w := range plan.Writes {
+			l := m.Layers.Get(w.Layer)
+			s.ghostCells(&g, m, l, l.Cells, w.Cells)
+		}
 	}
-	for _, w := range plan.Writes {
-		s.ghostCells(&g, m, m.Layers.Get(w.Layer), w.Cells)
-	}
+	s.beginStroke(a, plan, m, &g)
 	return g, nil
 }
 
-// ghostCells adds what a layer would show: what is written, and the materials
-// beside it that would fit otherwise then.
-func (s *Session) ghostCells(g *Ghost, m *document.Map, l *document.Layer, patch cells.Patch) {
+// written is the cells that a plan touches, without those that a scatter leaves as they are.
+func written(plan *hand.Plan) *grid.Region {
+	if n := plan.Count(); plan.Removing || n == 0 || n >= plan.Region.Count() {
+		return plan.Region
+	}
+	out := &grid.Region{}
+	for _, w := range plan.Writes {
+		out.Union(w.Cells.Region())
+	}
+	return out
+}
+
+// covering is a region as rectangles, as many as are drawn.
+func covering(r *grid.Region) []grid.Rect {
+	all := r.Rects()
+	return all[:min(len(all), maxGhostRects)]
+}
+
+// ghostCells adds what a layer of these cells would show: what is written, and the materials beside it that would fit otherwise then. It
+// gives the cells as they would be.
+func (s *Session) ghostCells(g *Ghost, m *document.Map, l *document.Layer, before cells.Plane, patch cells.Patch) cells.Plane {
 	if l.Kind != document.LayerTiles || !s.fitter().Any() {
 		patch.Each(func(p grid.Point, v cells.Cell) { g.Cells = append(g.Cells, int64(p.X), int64(p.Y), shown(l.Kind, v)) })
-		return
+		return before
 	}
-	after, _ := patch.Apply(l.Cells)
+	after, _ := patch.Apply(before)
 	region := patch.Region()
 	near := region.Clone()
 	for _, span := range region.Spans() {
@@ -164,6 +196,7 @@ func (s *Session) ghostCells(g *Ghost, m *document.Map, l *document.Layer, patch
 		code := s.fits.code(c, s.fitter().At(after, m.Bounds, p.X, p.Y))
 		g.Cells = append(g.Cells, int64(p.X), int64(p.Y), int64(code))
 	}
+	return after
 }
 
 // shown is a cell as it is drawn: zones are told apart from tiles by their sign.

@@ -36,6 +36,7 @@ type Session struct {
 	fits      fitting
 	ghost     cachedPlan
 	ghosts    int          // how many there were
+	stroke    *stroke      // that is led on
 	areas     []cachedPlan // of what is held now, the latest last: each the same from anywhere in its region
 	selected  selection
 	told      told

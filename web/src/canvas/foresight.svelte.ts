@@ -1,6 +1,7 @@
 import { untrack } from 'svelte'
 import { Paint } from './paint'
 import { Pan } from './pan'
+import type { Args } from '../core/module'
 import type { Ghost, Point, Rect, Standing } from '../core/types'
 import { Press } from './press.svelte'
 /** How long the pointer rests before it is looked at what a press would bring about, in milliseconds. */
@@ -12,7 +13,10 @@ const large = 500_000
 
 /** Tells what a press would do, before it is done. */
 export class Foresight {
-	private ghostOf: { key: string; hold: string; turn: number; ghost: Ghost } | null = null
+	private ghostOf: { key: string; hold: string; turn: number; way: Point[]; ghost: Ghost } | null = null
+	/** Where in the cells of a stroke's ghost each of them stands. */
+	private cellsAt = new Map<number, number>()
+	private cellsOf: number[] = []
 	/** The last ghosts of what is held, by their numbers: fills of areas that the pointer goes over by turns. */
 	private lately = new Map<number, Ghost>()
 	/** What the press would bring about for finishing the game, once the pointer rests; empty for nothing that is known. */
@@ -51,19 +55,61 @@ export class Foresight {
 		if (this.ghostOf?.key !== key || this.ghostOf.turn !== w.project.turn) {
 			const asked = { map: m.id, active: w.active, grip: w.hand.grip, gesture, mirror }
 			if (!before) this.lately.clear()
-			const found = w.project.ask('preview', { ...asked, known: [...this.lately.keys()] })
-			// a fill from another cell of its area does the same
-			const ghost = (found.same && this.lately.get(found.number ?? 0)) || found
-			if (ghost.number) this.lately.set(ghost.number, ghost)
-			if (this.lately.size > kept) this.lately.delete([...this.lately.keys()][0])
-			this.ghostOf = { key, hold, turn: w.project.turn, ghost }
+			const ghost = (before && this.ledOn(before, asked)) ?? this.whole(asked)
+			this.ghostOf = { key, hold, turn: w.project.turn, way, ghost }
 			if (ghost !== before) this.rests(asked, ghost)
 		}
 		return this.ghostOf.ghost
 	}
 
+	/** Asks for all of a ghost. */
+	private whole(asked: Args<'preview'>): Ghost {
+		const found = this.press.w.project.ask('preview', { ...asked, known: [...this.lately.keys()] })
+		// a fill from another cell of its area does the same
+		const ghost = (found.same && this.lately.get(found.number ?? 0)) || found
+		if (ghost.number && asked.grip.shape !== 'freehand') this.lately.set(ghost.number, ghost)
+		if (this.lately.size > kept) this.lately.delete([...this.lately.keys()][0])
+		return ghost
+	}
+
+	/** Asks only for what a stroke does besides that is led on; null where it is another one. */
+	private ledOn(before: Ghost, asked: Args<'preview'>): Ghost | null {
+		const known = this.ghostOf?.way ?? []
+		const way = asked.gesture.way ?? []
+		const on =
+			known.length > 0 &&
+			way.length > known.length &&
+			way[0] === known[0] &&
+			way[known.length - 1] === known[known.length - 1]
+		if (!on || !before.number || before.refusal || asked.grip.shape !== 'freehand') return null
+		const gesture = { ...asked.gesture, way: way.slice(known.length) }
+		const more = this.press.w.project.ask('preview', { ...asked, gesture, of: before.number, after: known.length })
+		if (!more.more) return null
+		if (more.cells && before.cells) this.addCells(before.cells, more.cells)
+		const { number, bounds, count, drawn, rects } = more
+		return { ...before, number, bounds, count, drawn, rects, cells: more.covered ? undefined : before.cells }
+	}
+
+	/** Adds cells to those of a ghost; what is there already is as it is told last. */
+	private addCells(cells: number[], more: number[]) {
+		const at = (list: number[], i: number) => (list[i + 1] << 16) + list[i]
+		if (this.cellsOf !== cells) {
+			this.cellsOf = cells
+			this.cellsAt.clear()
+			for (let i = 0; i < cells.length; i += 3) this.cellsAt.set(at(cells, i), i)
+		}
+		for (let i = 0; i < more.length; i += 3) {
+			const here = this.cellsAt.get(at(more, i))
+			if (here !== undefined) cells[here + 2] = more[i + 2]
+			else {
+				this.cellsAt.set(at(more, i), cells.length)
+				cells.push(more[i], more[i + 1], more[i + 2])
+			}
+		}
+	}
+
 	/** Looks at what the press would bring about when the pointer has rested for a while. */
-	private rests(asked: Parameters<typeof this.press.w.project.ask<'preview'>>[1], ghost: Ghost) {
+	private rests(asked: Args<'preview'>, ghost: Ghost) {
 		const { w } = this.press
 		clearTimeout(this.resting)
 		// not while this is worked out for what is drawn

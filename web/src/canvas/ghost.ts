@@ -59,15 +59,6 @@ export function drawGhost(ctx: Context, w: Workspace, m: MapInfo, view: View, g:
 
 function fillRegion(ctx: Context, m: MapInfo, view: View, g: Ghost, colour: string) {
 	ctx.fillStyle = colour
-	if (g.cells) {
-		for (let i = 0; i < g.cells.length; i += 3) {
-			const [x, y] = [g.cells[i], g.cells[i + 1]]
-			const r = view.diamond ? undefined : view.cellRect(m, { x, y, w: 1, h: 1 })
-			if (r) ctx.fillRect(r.x, r.y, r.w, r.h)
-			else ctx.fill(cellArea(view, m, x, y))
-		}
-		return
-	}
 	if (!view.diamond) {
 		for (const r of g.rects ?? []) {
 			const s = view.cellRect(m, r)

@@ -942,6 +942,8 @@ export interface PressArgs {
 	gesture: Gesture
 	mirror: Mirror
 	known?: number[]
+	of?: number
+	after?: number
 }
 
 export interface Ghost {
@@ -952,6 +954,9 @@ export interface Ghost {
 	removing: boolean
 	number?: number
 	same?: boolean
+	more?: boolean
+	covered?: boolean
+	lost?: boolean
 	cells?: number[]
 	rects?: Rect[]
 	entities?: Entity[]

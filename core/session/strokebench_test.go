@@ -1,0 +1,58 @@
+package session_test
+
+import (
+	"azzel/core/cells"
+	"azzel/core/hand"
+	"azzel/core/sample"
+	"azzel/core/session"
+	"encoding/json"
+	"fmt"
+	"testing"
+)
+
+// BenchmarkStrokePreview leads a stroke on by a cell, after it came to so many, beside telling it whole; what is allocated for it is printed
+// as well.
+func BenchmarkStrokePreview(b *testing.B) {
+	d := sample.Square(512, 6, 6)
+	layer := d.Maps.Get(sample.Large).LayersInOrder()[0].ID
+	for _, long := range []int{10, 1000, 10_000} {
+		var s session.Session
+		if err := s.Open(d.Encode(), 0, "personperson", me); err != nil {
+			b.Fatal(err)
+		}
+		at := func(i int) (x, y int) { return i % 500, i / 500 }
+		ask := func(way []args, of, after int) (g session.Ghost) {
+			raw, err := json.Marshal(args{"map": sample.Large, "active": layer, "mirror": args{}, "of": of, "after": after, "gesture": args{"way": way},
+				"grip": hand.Grip{What: hand.Tiles, Shape: hand.Freehand, Width: 1, Cells: []cells.Cell{sample.Wall}}})
+			if err == nil {
+				raw, err = s.Call("preview", raw)
+			}
+			if err == nil {
+				err = json.Unmarshal(raw, &g)
+			}
+			if err != nil || g.Lost || g.Refusal != "" {
+				b.Fatal(err, g)
+			}
+			return g
+		}
+		var whole []args
+		for i := range long {
+			x, y := at(i)
+			whole = append(whole, way(x, y)...)
+		}
+		b.Run(fmt.Sprint("whole/", long), func(b *testing.B) {
+			for b.Loop() {
+				ask(whole, 0, 0)
+			}
+		})
+		b.Run(fmt.Sprint("on/", long), func(b *testing.B) {
+			b.ReportAllocs()
+			g, n := ask(whole, 0, 0), long
+			for b.Loop() {
+				x, y := at(n)
+				g = ask(way(x, y), g.Number, n)
+				n++
+			}
+		})
+	}
+}
