@@ -7,6 +7,7 @@ import (
 	"azzel/core/play"
 	"azzel/core/proof"
 	"azzel/core/rules"
+	"azzel/core/shade"
 	"azzel/core/world"
 	"fmt"
 	"slices"
@@ -89,11 +90,10 @@ func checkCommand() *cobra.Command {
 	return c
 }
 
-// findings are all that is wrong, and whether any of it would stop a player.
 // findings are what is wrong with a project, and what its proof says; stops tells that something would stop a player.
 func findings(p *Project, proven *proof.Study) (all []finding, stops bool) {
 	all = []finding{}
-	var c check.Checker
+	c := check.Checker{Shades: p.shades()}
 	for _, f := range c.Find(chart.New(p.Doc, nil), check.Proven(proven)...) {
 		one := finding{What: f.What, Text: f.Text, As: f.As, Silenced: f.Silenced, silent: f.Silent, Serious: f.As == document.Stops && !f.Silent}
 		if m := p.Doc.Maps.Get(f.Map); m != nil {
@@ -108,6 +108,30 @@ func findings(p *Project, proven *proof.Study) (all []finding, stops bool) {
 		all, stops = append(all, one), stops || one.Serious
 	}
 	return all, stops
+}
+
+// shades looks at the pictures of a project, each when it is asked for first.
+func (p *Project) shades() check.Shades {
+	type look struct {
+		of    *document.Tileset
+		tiles []shade.Shade
+	}
+	var seen []look
+	return func(t *document.Tileset) []shade.Shade {
+		for _, l := range seen {
+			if l.of == t {
+				return l.tiles
+			}
+		}
+		l := look{of: t}
+		if t.Width*t.Height <= shade.MaxPixels {
+			if tiles, err := shade.Of(p.Pictures[t.Picture], t.Cut); err == nil {
+				l.tiles = tiles
+			}
+		}
+		seen = append(seen, l)
+		return l.tiles
+	}
 }
 
 func (f finish) sentence() string {

@@ -18,7 +18,7 @@ import (
 // allowed are the packages outside the core that it may import. What is not here
 // could make a result differ from one machine to another, or is no part of the job.
 var allowed = []string{"archive/zip", "bufio", "bytes", "cmp", "compress/flate", "container/heap", "crypto/rand", "crypto/sha256", "embed", "encoding/base32", "encoding/base64",
-	"encoding/binary", "encoding/csv", "encoding/hex", "encoding/json", "encoding/xml", "errors", "fmt", "hash/fnv", "io", "maps", "math/bits", "path", "reflect", "regexp", "slices", "sort",
+	"encoding/binary", "encoding/csv", "encoding/hex", "encoding/json", "encoding/xml", "errors", "fmt", "hash/fnv", "image", "image/color", "image/png", "io", "maps", "math/bits", "path", "reflect", "regexp", "slices", "sort",
 	"strconv", "strings", "sync", "sync/atomic", "unicode", "unicode/utf8",
 	// where lines of text may end, by tables
 	"github.com/rivo/uniseg"}

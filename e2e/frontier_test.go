@@ -18,7 +18,7 @@ func TestAJumpThatIsTooWideIsShown(t *testing.T) {
 	d = sample.With(d, edit.Remove(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}), edit.Set(ref, "sides", []string{"", "", "fall", ""}))
 	r := startWith(t, d)
 	k := r.open()
-	k.see("[data-testid=proof]", "cannot")
+	k.see("[data-testid=proof]", "the jump from 10, 4 to 15, 4") // said without Check being opened
 	k.pressIn("nav button", "Check")
 	k.see("[data-testid=answer]", "No, it cannot be finished")
 	k.see("[data-testid=missing]", "The jump from 10, 4 to 15, 4")

@@ -131,6 +131,9 @@ func (t *thought) ask(ctx context.Context, s *Server, doc *document.Document, se
 		t.doc, t.hash, t.known = doc, "", map[document.ID]*finding{}
 	}
 	t.session.Look(doc, seq)
+	see := func() {
+		t.session.See(func(sha string) ([]byte, error) { return s.store.PictureBytes(ctx, sha) })
+	}
 	var of struct {
 		From        document.ID `json:"from"`
 		Trap        int         `json:"trap"`
@@ -141,6 +144,8 @@ func (t *thought) ask(ctx context.Context, s *Server, doc *document.Document, se
 		known = t.knows(ctx, s, of.From)
 	}
 	switch {
+	case method == "unseen":
+		return json.RawMessage("[]"), nil // pictures are at hand here
 	case known == nil:
 	case method == "study", method == "prove":
 		return known.Study, nil
@@ -149,9 +154,12 @@ func (t *thought) ask(ctx context.Context, s *Server, doc *document.Document, se
 	case method == "walk" && of.Expectation == "" && of.Trap >= 0 && of.Trap < len(known.Walks) && string(known.Walks[of.Trap]) != "null":
 		return known.Walks[of.Trap], nil
 	}
+	if method == "checks" {
+		see()
+	}
 	answer, err := t.session.Call(method, args)
 	if err == nil && method == "study" {
-		t.keep(ctx, s, of.From, answer)
+		t.keep(ctx, s, of.From, answer, see)
 	}
 	return answer, err
 }
@@ -178,8 +186,8 @@ func (t *thought) knows(ctx context.Context, s *Server, from document.ID) *findi
 	return &k
 }
 
-// keep keeps what was found out, once it is all that is looked for.
-func (t *thought) keep(ctx context.Context, s *Server, from document.ID, study json.RawMessage) {
+// keep keeps what was found out, once it is all that is looked for; see has pictures be looked at first.
+func (t *thought) keep(ctx context.Context, s *Server, from document.ID, study json.RawMessage, see func()) {
 	var is struct {
 		Done  bool `json:"done"`
 		Traps []struct{}
@@ -200,6 +208,7 @@ func (t *thought) keep(ctx context.Context, s *Server, from document.ID, study j
 		k.Walks = append(k.Walks, walk)
 	}
 	if from == "" {
+		see()
 		if checks, err := t.session.Call("checks", json.RawMessage("{}")); err == nil {
 			k.Checks = checks
 		}

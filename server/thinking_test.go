@@ -1,6 +1,7 @@
 package server_test
 
 import (
+	"azzel/core/cells"
 	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/edit"
@@ -10,8 +11,11 @@ import (
 	"azzel/core/world"
 	"azzel/e2e/database"
 	"azzel/store"
+	"bytes"
 	"encoding/json"
 	"fmt"
+	"image"
+	"image/png"
 	"strings"
 	"sync"
 	"testing"
@@ -98,6 +102,31 @@ func TestTheServerThinks(t *testing.T) {
 	}
 	if status, _, _ := d.do("POST", "/api/projects/gonegonegone/think", []byte(`{"method":"study","args":{"from":"","ticks":1}}`)); status != 404 {
 		t.Errorf("a project that is not there: %d", status)
+	}
+}
+
+// The server looks at pictures by itself: that the hero is of the ground's colour is found, and nobody can show it other pictures.
+func TestTheServerSeesPictures(t *testing.T) {
+	d := newDesk(t)
+	d.do("GET", "/api/session", nil)
+	img := image.NewGray(image.Rect(0, 0, 128, 128))
+	for i := range img.Pix {
+		img.Pix[i] = 120
+	}
+	var out bytes.Buffer
+	d.must(png.Encode(&out, img))
+	sha, err := d.store.SavePicture(ctx, out.Bytes(), 128, 128)
+	d.must(err)
+	d.append(edit.Set(edit.Ref{Type: edit.TypeTileset, ID: sample.Coast}, "picture", sha),
+		edit.Set(edit.Ref{Type: edit.TypeProject}, "hero", document.Hero{Frames: [4][]cells.Cell{{}, {}, {cells.TileCell(1, 30)}, {}}, Speed: 5}))
+	if status, body := d.think("unseen", `{}`); status != 200 || body != "[]" {
+		t.Errorf("it asks for %d %s", status, body)
+	}
+	if status, body := d.think("checks", `{}`); status != 200 || !strings.Contains(body, "hardly stands out from 180 cells of Quay") {
+		t.Errorf("it finds %d %.400s", status, body)
+	}
+	if status, _ := d.think("seen", fmt.Sprintf(`{"picture":%q,"png":""}`, sha)); status != 400 {
+		t.Errorf("it is shown a picture: %d", status)
 	}
 }
 

@@ -6,6 +6,7 @@ import (
 	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/grid"
+	"azzel/core/shade"
 	"fmt"
 	"slices"
 	"strings"
@@ -51,6 +52,7 @@ const (
 	OnEachOther    = "on each other"
 	OutOfView      = "out of view"
 	UnseenExit     = "unseen exit"
+	HardToSee      = "hard to see"
 	WrongNumber    = "wrong number"
 	Flickers       = "flickers"
 	NoGround       = "no ground"
@@ -156,6 +158,7 @@ var Sorts = []Sort{
 	{FewMoves, "A limit of moves that stars lie beyond", document.Matters, groupMaps, ""},
 	{NothingSolid, "A map where nothing is solid", document.Matters, groupMaps, ""},
 	{TilesGone, "Tiles whose tileset is gone", document.Matters, groupMaps, ""},
+	{HardToSee, "Ground from which the hero hardly stands out", document.Noted, groupMaps, ""},
 	{Flickers, "Something that flickers more than three times a second", document.Matters, groupMaps, ""},
 	{Unpainted, "Cells that are not painted", document.Noted, groupMaps, ""},
 	{DiagonalGap, "Gaps between walls that meet at a corner", document.Noted, groupMaps, ""},
@@ -207,6 +210,13 @@ type Checker struct {
 	d    *document.Document
 	// lacks is how many forms materials lack.
 	lacks map[*document.Material]int
+	// Shades tells how tiles look, nil for not knowing; Known counts what it has come to know, so that it is asked again.
+	Shades Shades
+	Known  int
+	hero   shade.Shade
+	asked  int
+	// round counts how often it came to look otherwise where the hero is hardly seen.
+	round int
 }
 
 // looked is what was found on a map alone.
@@ -217,6 +227,9 @@ type looked struct {
 	edges []grid.Point
 	// counts are how many of each kind stand on it.
 	counts map[string]int
+	// hides is where the hero is hardly seen, as it was looked for in a round.
+	hides  []Finding
+	sought int
 }
 
 // Find lists all that is wrong with a project: what matters most first, then by the order of Sorts. What is not looked for is left
@@ -227,6 +240,11 @@ func (c *Checker) Find(ch *chart.Chart, more ...Finding) []Finding {
 		c.maps = map[document.ID]*looked{}
 	}
 	c.d = d
+	hero := c.heroShade(d)
+	if hero != c.hero || c.asked != c.Known {
+		c.hero, c.asked = hero, c.Known
+		c.round++
+	}
 	var all []Finding
 	for _, f := range ch.Findings() {
 		one := Finding{What: f.What, Of: document.TypeMap, Map: f.Map, ID: f.Map, Text: f.Text}
@@ -249,13 +267,17 @@ func (c *Checker) Find(ch *chart.Chart, more ...Finding) []Finding {
 		}
 		all = append(all, l.out...)
 		all = append(all, open(ch, m, l.edges)...)
+		if l.sought != c.round {
+			l.hides, l.sought = c.standsOut(d, ch.Solids(), m, &hero), c.round
+		}
+		all = append(all, l.hides...)
 	}
 	say := func(f Finding) { all = append(all, f) }
 	ofRules(d, say)
 	ofUndoing(d, say)
 	ofOwn(d, say)
 	c.ofNumbers(d, say)
-	ofFlicker(d, say)
+	c.ofFlicker(d, say)
 	ofTexts(d, say)
 	c.ofLooks(d, say)
 	all = append(all, more...)

@@ -9,12 +9,15 @@ import (
 // flashes is how many times a second something may change at the most without harm (WCAG 2.2, 2.3.1).
 const flashes = 3
 
-// ofFlicker finds tiles whose pictures repeat more than three times a second.
-func ofFlicker(d *document.Document, say func(Finding)) {
+// flash is how much lighter and darker something becomes that flashes, in ten-thousandths of the light of white (WCAG 2.2, general flash).
+const flash = 1000
+
+// ofFlicker finds tiles whose pictures repeat more than three times a second, and are not about equally light.
+func (c *Checker) ofFlicker(d *document.Document, say func(Finding)) {
 	for _, s := range d.TilesetsInOrder() {
 		n, first, most := 0, 0, 0
 		for _, i := range s.Infos {
-			if often := often(frameTime(i.Frames)); often > flashes*10 {
+			if often := often(frameTime(i.Frames)); often > flashes*10 && c.flashing(s, i.Frames) {
 				if n++; n == 1 {
 					first = i.Tile
 				}
@@ -29,6 +32,21 @@ func ofFlicker(d *document.Document, say func(Finding)) {
 			say(Finding{What: Flickers, Of: document.TypeTileset, ID: s.ID, Text: fmt.Sprintf("%s up to %d.%d times a second: more than three flashes a second can make people ill.", tiles, most/10, most%10)})
 		}
 	}
+}
+
+// flashing reports whether frames of a tileset differ in how light they are, or it is not known.
+func (c *Checker) flashing(t *document.Tileset, frames []document.Frame) bool {
+	if c.Shades == nil {
+		return true
+	}
+	all, least, most := c.Shades(t), 10_000, 0
+	for _, f := range frames {
+		if f.Tile >= len(all) {
+			return true
+		}
+		least, most = min(least, all[f.Tile].Light*all[f.Tile].Covers/100), max(most, all[f.Tile].Light*all[f.Tile].Covers/100)
+	}
+	return most-least >= flash
 }
 
 // blinks finds what goes on and off as often on a map.

@@ -4,6 +4,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/kind"
 	"azzel/core/material"
+	"azzel/core/shade"
 	"fmt"
 	"slices"
 	"strconv"
@@ -34,24 +35,16 @@ func (c *Checker) ofLooks(d *document.Document, say func(Finding)) {
 	}
 }
 
-// light is the linear light of sRGB values 0, 8, 16 … 256, in ten-thousandths (IEC 61966-2-1).
-var light = [...]int{0, 24, 52, 91, 144, 212, 296, 395, 513, 648, 802, 976, 1170, 1384, 1620, 1878, 2159, 2462, 2789, 3140, 3515, 3916, 4342, 4793, 5271, 5776, 6308, 6867, 7454, 8069, 8714, 9387, 10090}
-
 // luminance is how bright a colour is, #rrggbb, in ten-thousandths; 0 for what is no colour.
 func luminance(rgb string) int {
 	if len(rgb) != 7 {
 		return 0
 	}
-	out := 0
-	for i, share := range [...]int{2126, 7152, 722} {
-		v, err := strconv.ParseUint(rgb[1+2*i:3+2*i], 16, 8)
-		if err != nil {
-			return 0
-		}
-		at, part := int(v)/8, int(v)%8
-		out += share * (light[at]*8 + (light[at+1]-light[at])*part) / 8
+	v, err := strconv.ParseUint(rgb[1:], 16, 32)
+	if err != nil {
+		return 0
 	}
-	return out / 10_000
+	return shade.Luminance(uint8(v>>16), uint8(v>>8), uint8(v))
 }
 
 // contrast is the ratio of two colours' light, in hundredths (WCAG 2.2).

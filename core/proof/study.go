@@ -59,6 +59,9 @@ func (s *Study) Stands(a *Answer) {
 	}
 }
 
+// Lacking tells that it cannot be finished, and that it is looked for what is missing.
+func (s *Study) Lacking() bool { return !s.Done && s.lacks != nil }
+
 // May is what could be, nil where there is nothing to ask.
 func (s *Study) May() *May { return s.search.may }
 

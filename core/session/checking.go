@@ -30,6 +30,7 @@ type SortInfo struct {
 
 // checked finds what is wrong, what the proof has found from the beginning among it.
 func (s *Session) checked(none) (CheckInfo, error) {
+	s.checker.Shades = s.shadesOf
 	out := CheckInfo{Findings: s.checker.Find(s.plane(), s.provenFindings()...)}
 	for _, one := range check.Sorts {
 		out.Sorts = append(out.Sorts, SortInfo{one, check.Matters(s.doc().Project, one.What)})

@@ -35,6 +35,8 @@ type Proof struct {
 	// Lucky tells that chance helped on the way.
 	Lucky bool   `json:"lucky"`
 	Why   string `json:"why"`
+	// More tells that what stands in the way is being looked for still.
+	More bool `json:"more"`
 	// Wants is the kind of which one is to be put down first where there is nothing to look for, or “game” for what is set of that.
 	Wants string `json:"wants"`
 	// Map and Entity are what stands in the way, if anything does.
@@ -82,7 +84,7 @@ func (p *proving) said() Proof {
 	if a == nil {
 		return Proof{}
 	}
-	out := Proof{Is: string(a.Is), Steps: a.Steps, Moves: a.Moves, Fewest: a.Fewest, Lucky: a.Lucky, Why: a.Why}
+	out := Proof{Is: string(a.Is), Steps: a.Steps, Moves: a.Moves, Fewest: a.Fewest, Lucky: a.Lucky, Why: a.Why, More: p.study.Lacking()}
 	if a.Is == proof.Nothing {
 		out.Wants = proof.Wants(p.stage, p.begins)
 	}
@@ -93,12 +95,13 @@ func (p *proving) said() Proof {
 	return out
 }
 
-// prove goes on looking for so many ticks of play, until there is an answer.
+// prove goes on looking for so many ticks of play, until there is an answer; where it cannot be finished, until it is known what stands in the
+// way as well.
 func (s *Session) prove(a struct {
 	Ticks int `json:"ticks"`
 }) (Proof, error) {
 	p := s.provingFrom("")
-	if p.study.Answer == nil {
+	if p.study.Answer == nil || p.study.Lacking() {
 		p.study.Step(max(1, min(a.Ticks, 100_000)))
 	}
 	return p.said(), nil

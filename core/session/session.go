@@ -26,7 +26,9 @@ type Session struct {
 	proving, otherwise proving
 	par                par
 	checker            check.Checker
-	expecting          map[document.ID]*expecting
+	// shades are how tiles look.
+	shades    []shading
+	expecting map[document.ID]*expecting
 	// following are the recordings that are compared with what happens now.
 	following map[document.ID]*following
 	staged    *world.Stage

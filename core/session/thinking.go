@@ -7,7 +7,7 @@ import (
 )
 
 // thinking are the methods that change nothing and can take long: they are asked of a session apart from the one that is edited.
-var thinking = []string{"prove", "study", "walk", "checks", "expectations", "par", "reach", "foresee", "follow"}
+var thinking = []string{"prove", "study", "walk", "checks", "expectations", "par", "reach", "foresee", "follow", "unseen"}
 
 // Thinks reports whether a method is one of those.
 func Thinks(method string) bool { return slices.Contains(thinking, method) }

@@ -980,6 +980,7 @@ export interface Proof {
 	fewest: boolean
 	lucky: boolean
 	why: string
+	more: boolean
 	wants: string
 	map: ID
 	entity: ID
@@ -1184,6 +1185,7 @@ export interface StudyInfo {
 	fewest: boolean
 	lucky: boolean
 	why: string
+	more: boolean
 	wants: string
 	map: ID
 	entity: ID
@@ -2555,6 +2557,10 @@ export interface Methods {
 	ruleWords: { args: {
 		what: string
 	}; answer: UsedWord[] }
+	seen: { args: {
+		picture: string
+		png: string
+	}; answer: None }
 	select: { args: SelectArgs; answer: Selected }
 	selectAll: { args: {
 		map: ID
@@ -2738,6 +2744,7 @@ export interface Methods {
 	under: { args: PointArgs; answer: Found[] }
 	undo: { args: None; answer: Outcome }
 	undoOf: { args: Mark; answer: Outcome }
+	unseen: { args: None; answer: string[] }
 	unwire: { args: {
 		rule: ID
 		from: End

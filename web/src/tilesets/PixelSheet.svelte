@@ -5,6 +5,7 @@
 	import type { Rect, Taken, Tileset } from '../core/types'
 	import { cellOf, tileRect } from '../draw/pictures'
 	import { send } from '../live/http'
+	import { base64 } from '../project/base64'
 	import { workspace } from '../workspace/workspace.svelte'
 	import PixelFrame from './PixelFrame.svelte'
 	import { framesOf, PixelWork } from './pixels.svelte'
@@ -32,12 +33,6 @@
 		next.tile = tile
 		await next.begin()
 		work = next
-	}
-
-	function base64(bytes: Uint8ClampedArray): string {
-		let out = ''
-		for (let i = 0; i < bytes.length; i += 8192) out += String.fromCharCode(...bytes.subarray(i, i + 8192))
-		return btoa(out)
 	}
 
 	function small(of: ImageData | undefined): OffscreenCanvas | null {

@@ -1,4 +1,7 @@
+import { CoreError } from '../core/module'
 import type { CheckInfo, ExpectationInfo, ID, ParInfo, Proof, ReachInfo, StudyInfo } from '../core/types'
+import { Pictures } from '../draw/pictures'
+import { base64 } from '../project/base64'
 import type { Project } from '../project/project.svelte'
 import type { Thinker } from '../think/thinker'
 
@@ -25,6 +28,7 @@ export class Checking {
 	private stepsOf = -1
 	/** Goes up when it is known of another map in how few steps one comes to its cells. */
 	reached = $state(0)
+	private missing = new Set<string>()
 	private timer = 0
 	private looks = 0
 	/** Which questions are asked: whatever is answered to earlier ones is not looked at. */
@@ -114,10 +118,30 @@ export class Checking {
 	private async findings(over: () => boolean) {
 		const key = `${this.project.turn} ${this.study?.is} ${this.study?.traps.length} ${this.study?.done} ${this.expectations.map((e) => e.verdict)}`
 		if (key === this.toldOf) return
+		await this.sees(over)
+		if (over()) return
 		const info = await this.thinker.ask('checks', {})
 		if (over()) return
 		this.toldOf = key
 		this.info = info
+	}
+
+	/** Has pictures of tilesets be looked at that were not yet: what is hard to see is found by them. */
+	private async sees(over: () => boolean) {
+		for (;;) {
+			const pictures = (await this.thinker.ask('unseen', {})).filter((p) => !this.missing.has(p))
+			if (!pictures.length) return
+			for (const picture of pictures) {
+				try {
+					const png = new Uint8Array(await (await Pictures.source(picture)).arrayBuffer())
+					if (over()) return
+					await this.thinker.ask('seen', { picture, png: base64(png) })
+				} catch (e) {
+					if (e instanceof CoreError) throw e
+					this.missing.add(picture) // it is not to be had
+				}
+			}
+		}
 	}
 
 	/** Something else has been found out: findings are told again. */

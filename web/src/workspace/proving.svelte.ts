@@ -58,9 +58,11 @@ export class Proving {
 		do {
 			said = await this.thinker.ask('prove', { ticks: slice })
 			if (round !== this.round) return
-		} while (!said.is)
-		this.answer = said
-		this.busy = false
+			if (said.is) {
+				this.answer = said
+				this.busy = false
+			}
+		} while (!said.is || said.more)
 		this.checking.later(0)
 	}
 }
