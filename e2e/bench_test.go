@@ -9,6 +9,7 @@ import (
 	"azzel/core/kind"
 	"azzel/core/material"
 	"azzel/core/sample"
+	"azzel/web"
 	"fmt"
 	"os"
 	"testing"
@@ -125,6 +126,9 @@ func TestBrowserBenchOpen(t *testing.T) {
 	if os.Getenv("AZZEL_BENCH") == "" {
 		t.Skip("only in ./azzel bench")
 	}
+	small, err := web.Dist.ReadFile("dist/azzel.wasm.br")
+	must(t, err)
+	fmt.Printf("browser, the module\n  %-22s as it is sent %.2f MB\n", "compressed", float64(len(small))/(1<<20))
 	for _, n := range []int{1, 1000} {
 		t.Run(fmt.Sprint(n), func(t *testing.T) {
 			k := startWith(t, sample.Rooms(n)).open()

@@ -19,14 +19,16 @@ import (
 type file struct {
 	data    []byte
 	gzipped bool
-	kind    string
-	etag    string
+	// small is the same in Brotli, nil where there is none.
+	small []byte
+	kind  string
+	etag  string
 }
 
-// serveFiles serves the built interface from the binary. Files were gzipped by
-// the build; names with a hash are kept by browsers for good.
+// serveFiles serves the built interface from the binary. Files were gzipped by the build, the module is there in Brotli as well; names with a
+// hash are kept by browsers for good.
 func serveFiles() fiber.Handler {
-	files := map[string]file{}
+	files, small := map[string]file{}, map[string][]byte{}
 	root, err := fs.Sub(web.Dist, "dist")
 	if err != nil {
 		panic(err) // the folder is embedded
@@ -39,6 +41,10 @@ func serveFiles() fiber.Handler {
 		if err != nil {
 			return err
 		}
+		if plain, is := strings.CutSuffix(name, ".br"); is {
+			small["/"+plain] = data
+			return nil
+		}
 		plain, gzipped := strings.CutSuffix(name, ".gz")
 		kind := mime.TypeByExtension(path.Ext(plain))
 		switch path.Ext(plain) {
@@ -47,9 +53,14 @@ func serveFiles() fiber.Handler {
 		case ".js":
 			kind = "text/javascript; charset=utf-8"
 		}
-		files["/"+plain] = file{data, gzipped, kind, fmt.Sprintf(`"%x"`, sha256.Sum256(data))}
+		files["/"+plain] = file{data, gzipped, nil, kind, fmt.Sprintf(`"%x"`, sha256.Sum256(data))}
 		return nil
 	})
+	for name, data := range small {
+		f := files[name]
+		f.small = data
+		files[name] = f
+	}
 	return func(c fiber.Ctx) error {
 		name := string([]byte(c.Path()))
 		f, ok := files[name]
@@ -78,6 +89,10 @@ func serveFiles() fiber.Handler {
 		}
 		if !f.gzipped {
 			return c.Send(f.data)
+		}
+		if f.small != nil && strings.Contains(c.Get("Accept-Encoding"), "br") {
+			c.Set("Content-Encoding", "br")
+			return c.Send(f.small)
 		}
 		if strings.Contains(c.Get("Accept-Encoding"), "gzip") {
 			c.Set("Content-Encoding", "gzip")

@@ -237,6 +237,10 @@ func TestHeadersAndFiles(t *testing.T) {
 	if _, _, h := d.do("GET", "/azzel.wasm", nil); h.Get("Content-Type") != "application/wasm" {
 		t.Errorf("the module is sent as %s", h.Get("Content-Type"))
 	}
+	_, plain, _ := d.do("GET", "/azzel.wasm", nil, "Accept-Encoding", "identity")
+	if _, small, h := d.do("GET", "/azzel.wasm", nil, "Accept-Encoding", "gzip, br"); h.Get("Content-Encoding") != "br" || len(small) > 3<<20 || len(plain) < 3*len(small) {
+		t.Errorf("of %d bytes the module is sent in %d, as %q", len(plain), len(small), h.Get("Content-Encoding"))
+	}
 	if status, _, _ := d.do("GET", "/assets/none.js", nil); status != 404 {
 		t.Errorf("a file that is not there gives %d", status)
 	}

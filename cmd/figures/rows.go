@@ -51,6 +51,7 @@ var rows = []row{
 	{"… 1,000 maps", "a project of 1000 maps", "", "ms", "", 0},
 	{"… 1024×1024 cells of four layers", "opening 1024×1024 cells of 4 layers | first picture | after", "", "ms", "≤ 1500", 0},
 	{"… 2048×2048 cells of eight layers", "opening 2048×2048 cells of 8 layers | first picture | after", "", "ms", "≤ 4000", 0},
+	{"The module, as it is sent", "the module | compressed | as it is sent", "", "MB", "≤ 3", 0},
 	{"All limits at once: opened", "opening all limits at once | first picture | after", "", "ms", "", 0},
 	{"… a stroke", "all limits at once | strokes again" + frame, "", "ms", "", 0},
 	{"… hover", "all limits at once | hover" + frame, "", "ms", "", 0},
