@@ -7,6 +7,7 @@ import (
 	"reflect"
 	"strconv"
 	"strings"
+	"sync"
 )
 
 func itoa(n int) string { return strconv.Itoa(n) }
@@ -14,14 +15,28 @@ func itoa(n int) string { return strconv.Itoa(n) }
 // field finds the struct field with this JSON name; ids and what is stored
 // outside the object's own JSON cannot be reached.
 func field(obj reflect.Value, name string) (reflect.Value, error) {
-	t := obj.Type()
-	for i := range t.NumField() {
-		tag, _, _ := strings.Cut(t.Field(i).Tag.Get("json"), ",")
-		if tag == name && tag != "-" && tag != "id" {
-			return obj.Field(i), nil
-		}
+	if i, ok := settable(obj.Type())[name]; ok {
+		return obj.Field(i), nil
 	}
 	return reflect.Value{}, fmt.Errorf("there is no field “%.40s” to set", name)
+}
+
+// settables are the fields of types that can be set, by type: their numbers by the names that they have in JSON.
+var settables sync.Map
+
+func settable(t reflect.Type) map[string]int {
+	if known, ok := settables.Load(t); ok {
+		return known.(map[string]int)
+	}
+	out := map[string]int{}
+	for i := range t.NumField() {
+		tag, _, _ := strings.Cut(t.Field(i).Tag.Get("json"), ",")
+		if _, twice := out[tag]; tag != "" && tag != "-" && tag != "id" && !twice {
+			out[tag] = i
+		}
+	}
+	settables.Store(t, out)
+	return out
 }
 
 // FieldNames lists the fields of an object that can be set, by the names that
@@ -55,7 +70,11 @@ func WithField[T any](obj *T, name string, value json.RawMessage) (*T, error) {
 		return nil, err
 	}
 	f.SetZero() // a decoder would reuse the old value's slices
-	if err := Strict(value, f.Addr().Interface()); err != nil {
+	read := Strict
+	if k := f.Kind(); k == reflect.Int || k == reflect.String || k == reflect.Bool {
+		read = json.Unmarshal // as strict, where there are no fields
+	}
+	if err := read(value, f.Addr().Interface()); err != nil {
 		return nil, fmt.Errorf("the value of “%s” is not of its type", name)
 	}
 	return &next, nil

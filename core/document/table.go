@@ -23,7 +23,14 @@ type held[T any] struct {
 	names atomic.Pointer[Names]
 	// made is what was worked out from all objects.
 	made atomic.Pointer[any]
+	// by made it and may go on changing it, in the shards that are its own, a bit each.
+	by   *Maker
+	mine uint64
 }
+
+// Maker is an edit in the making: tables that it has made it changes in place, since nobody else has seen them yet. It must not be used any
+// more once somebody has.
+type Maker struct{ _ bool }
 
 type row[T any] struct {
 	id  ID
@@ -68,6 +75,48 @@ func (t Table[T]) With(id ID, obj *T) Table[T] {
 		return t.put(id, append(next, shard[i+1:]...), 0)
 	}
 	return t.put(id, append(next, shard[i:]...), 1)
+}
+
+// own gives what is held, the shard of an id being the maker's own, as large as before.
+func (t Table[T]) own(by *Maker, at int) *held[T] {
+	h := t.held
+	if h == nil || by == nil || h.by != by {
+		h = &held[T]{by: by}
+		if t.held != nil {
+			h.shards = t.held.shards
+		}
+	}
+	if h.mine>>at&1 == 0 {
+		h.shards[at], h.mine = slices.Clone(h.shards[at]), h.mine|1<<at
+	}
+	h.sorted.Store(nil)
+	h.made.Store(nil)
+	return h
+}
+
+// WithBy is With for a maker.
+func (t Table[T]) WithBy(by *Maker, id ID, obj *T) Table[T] {
+	_, i, ok := t.find(id)
+	at := shardOf(id)
+	h := t.own(by, at)
+	if ok {
+		h.shards[at][i].obj = obj
+		return Table[T]{h, t.count}
+	}
+	h.shards[at] = slices.Insert(h.shards[at], i, row[T]{id, obj})
+	return Table[T]{h, t.count + 1}
+}
+
+// WithoutBy is Without for a maker.
+func (t Table[T]) WithoutBy(by *Maker, id ID) Table[T] {
+	_, i, ok := t.find(id)
+	if !ok {
+		return t
+	}
+	at := shardOf(id)
+	h := t.own(by, at)
+	h.shards[at] = slices.Delete(h.shards[at], i, i+1)
+	return Table[T]{h, t.count - 1}
 }
 
 // TableOf is a table of objects; of those with the same id the last one is in it.

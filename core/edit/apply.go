@@ -30,7 +30,7 @@ type Result struct {
 // Apply does an edit. Parts whose target is gone are dropped and reported; the
 // rest is done. It never changes d and depends on nothing but d and e.
 func Apply(d *document.Document, e *Edit) Result {
-	a := applier{w: working{doc: *d, tables: map[Ref]objects{}}}
+	a := applier{w: working{doc: *d, tables: map[Ref]objects{}, by: new(document.Maker)}}
 	for i := range e.Do {
 		if err := a.do(&e.Do[i]); err != nil && !slices.Contains(a.res.Dropped, err.Error()) {
 			a.res.Dropped = append(a.res.Dropped, err.Error())

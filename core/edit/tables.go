@@ -25,6 +25,8 @@ type objects interface {
 	check(id document.ID) error
 	// keepNames hands the names in use on to the table as it is now.
 	keepNames()
+	// makes says who changes the table.
+	makes(by *document.Maker)
 }
 
 // table is the objects in a Table[T] that is read and written through the working copy.
@@ -37,9 +39,12 @@ type table[T any] struct {
 	// name is nil for types without names.
 	name  func(*T) *string
 	names *document.Names // made when first needed
+	by    *document.Maker
 	// fits refuses an object that cannot stand here.
 	fits func(*T) error
 }
+
+func (t *table[T]) makes(by *document.Maker) { t.by = by }
 
 func (t *table[T]) get(id document.ID) json.RawMessage {
 	obj := t.read().Get(id)
@@ -99,7 +104,7 @@ func (t *table[T]) set(id document.ID, field string, value json.RawMessage) erro
 		}
 	}
 	t.rename(old, next)
-	t.write(t.read().With(id, next))
+	t.write(t.read().WithBy(t.by, id, next))
 	return nil
 }
 
@@ -123,14 +128,14 @@ func (t *table[T]) insert(id document.ID, value json.RawMessage) error {
 		}
 	}
 	t.rename(nil, obj)
-	t.write(t.read().With(id, obj))
+	t.write(t.read().WithBy(t.by, id, obj))
 	return nil
 }
 
 func (t *table[T]) remove(id document.ID) {
 	if old := t.read().Get(id); old != nil {
 		t.rename(old, nil)
-		t.write(t.read().Without(id))
+		t.write(t.read().WithoutBy(t.by, id))
 	}
 }
 
@@ -170,6 +175,9 @@ type working struct {
 	tables map[Ref]objects // by type and map
 	// opened lists the keys of tables in the order in which they were opened.
 	opened []Ref
+	// by is who makes it; made is the map that it has made last, which it changes in place.
+	by   *document.Maker
+	made *document.Map
 }
 
 // forget leaves a table whose objects changed otherwise, or went with their map.
@@ -184,10 +192,15 @@ func (w *working) keepNames() {
 }
 
 func (w *working) editMap(id document.ID, change func(*document.Map)) {
-	if m := w.doc.Maps.Get(id); m != nil {
+	m := w.doc.Maps.Get(id)
+	switch {
+	case m == nil:
+	case m == w.made:
+		change(m)
+	default:
 		next := *m
 		change(&next)
-		w.doc.Maps = w.doc.Maps.With(id, &next)
+		w.doc.Maps, w.made = w.doc.Maps.WithBy(w.by, id, &next), &next
 	}
 }
 
@@ -199,6 +212,7 @@ func (w *working) objects(ref Ref) objects {
 	}
 	t := w.open(key)
 	if t != nil {
+		t.makes(w.by)
 		w.tables[key] = t
 		w.opened = append(w.opened, key)
 	}

@@ -2,6 +2,7 @@ import { Sketches } from '../project/sketches.svelte'
 import { Project } from '../project/project.svelte'
 import { Play } from './play.svelte'
 import { Proving } from './proving.svelte'
+import { inGroups } from './groups'
 import { Hand } from './hand.svelte'
 import { send } from '../live/http'
 import { Notices } from '../project/notices.svelte'
@@ -224,7 +225,8 @@ export class Workspace {
 	/** Selects entities, together with those of their groups; alone leaves groups out. */
 	select(ids: ID[], alone = false) {
 		const m = this.map
-		if (!alone && m && ids.length) ids = this.project.ask('grouped', { map: m.id, ids, dx: 0, dy: 0 })
+		if (!alone && m && inGroups(this.project.entities(m.id), ids))
+			ids = this.project.ask('grouped', { map: m.id, ids, dx: 0, dy: 0 })
 		this.selected = ids
 	}
 
