@@ -47,7 +47,18 @@ type thought struct {
 	doc   *document.Document
 	hash  string
 	known map[document.ID]*finding
-	used  time.Time
+	// expected is what became of what is expected; asked tells that it was looked whether that is kept.
+	expected *expected
+	asked    bool
+	used     time.Time
+}
+
+// hashed is the hash of the project as it is looked at.
+func (t *thought) hashed() string {
+	if t.hash == "" {
+		t.hash = t.doc.Hash()
+	}
+	return t.hash
 }
 
 // finding is what was found out of a project from one beginning, to its end.
@@ -128,7 +139,7 @@ func (s *Server) think(c fiber.Ctx) error {
 
 func (t *thought) ask(ctx context.Context, s *Server, doc *document.Document, seq int64, method string, args json.RawMessage) (json.RawMessage, error) {
 	if t.doc != doc {
-		t.doc, t.hash, t.known = doc, "", map[document.ID]*finding{}
+		t.doc, t.hash, t.known, t.expected, t.asked = doc, "", map[document.ID]*finding{}, nil, false
 	}
 	t.session.Look(doc, seq)
 	see := func() {
@@ -142,6 +153,14 @@ func (t *thought) ask(ctx context.Context, s *Server, doc *document.Document, se
 	var known *finding
 	if len(args) == 0 || json.Unmarshal(args, &of) == nil { // else the session says what is wrong with it
 		known = t.knows(ctx, s, of.From)
+	}
+	if e := t.knowsExpected(ctx, s); e != nil {
+		if method == "expectations" {
+			return e.Answer, nil
+		}
+		if walk := e.walk(of.Expectation); method == "walk" && walk != nil {
+			return walk, nil
+		}
 	}
 	switch {
 	case method == "unseen":
@@ -161,6 +180,9 @@ func (t *thought) ask(ctx context.Context, s *Server, doc *document.Document, se
 	if err == nil && method == "study" {
 		t.keep(ctx, s, of.From, answer, see)
 	}
+	if err == nil && method == "expectations" {
+		t.keepExpected(ctx, s, answer)
+	}
 	return answer, err
 }
 
@@ -169,11 +191,8 @@ func (t *thought) knows(ctx context.Context, s *Server, from document.ID) *findi
 	if k, asked := t.known[from]; asked {
 		return k
 	}
-	if t.hash == "" {
-		t.hash = t.doc.Hash()
-	}
 	t.known[from] = nil
-	data, err := s.store.KnownAnswer(ctx, t.hash, "study "+string(from))
+	data, err := s.store.KnownAnswer(ctx, t.hashed(), "study "+string(from))
 	if err != nil {
 		slog.Warn("an answer that was kept cannot be read", "error", err)
 		return nil
@@ -193,6 +212,10 @@ func (t *thought) keep(ctx context.Context, s *Server, from document.ID, study j
 		Traps []struct{}
 	}
 	if json.Unmarshal(study, &is) != nil || !is.Done {
+		return
+	}
+	// what is wrong is kept with it, and that has what became of expectations and recordings
+	if from == "" && (len(t.doc.Project.Expectations) > 0 && t.expected == nil || t.doc.Recordings.Len() > 0) {
 		return
 	}
 	k := finding{Study: study}
@@ -216,7 +239,7 @@ func (t *thought) keep(ctx context.Context, s *Server, from document.ID, study j
 	t.known[from] = &k
 	data, err := json.Marshal(k)
 	if err == nil {
-		err = s.store.KeepAnswer(ctx, t.hash, "study "+string(from), data)
+		err = s.store.KeepAnswer(ctx, t.hashed(), "study "+string(from), data)
 	}
 	if err != nil {
 		slog.Warn("an answer is not kept", "error", err)

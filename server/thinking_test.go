@@ -105,6 +105,48 @@ func TestTheServerThinks(t *testing.T) {
 	}
 }
 
+// What became of expectations is kept as well: another server tells it at once, with the walk that refutes one, and that it does not hold is
+// among what is wrong.
+func TestTheServerKnowsWhatIsExpected(t *testing.T) {
+	d := newDesk(t)
+	d.do("GET", "/api/session", nil)
+	goal := document.Entity{ID: "goalgoalgoal", Layer: sample.Entities, Kind: kind.Goal, Name: "Goal", Facing: document.Down, X: 256, Y: 96, W: 16, H: 16}
+	d.append(edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: goal.ID}, goal),
+		edit.Set(edit.Ref{Type: edit.TypeProject}, "expectations", []document.Expectation{{ID: "neverneverne", Is: document.ExpectNever, Says: "Switch is on"}, {ID: "possiblyposs", Is: document.ExpectSometimes, Says: "Switch is on"}}))
+	all := func() (body string, asked int) {
+		d.Helper()
+		for asked = 1; asked < 5000; asked++ {
+			if _, body = d.think("expectations", `{"ticks":8000}`); !strings.Contains(body, `"verdict":""`) {
+				return body, asked
+			}
+		}
+		d.Fatal("it comes to no end")
+		return
+	}
+	d.studied()
+	first, _ := all()
+	if !strings.Contains(first, `"refuted"`) || !strings.Contains(first, `"proven"`) {
+		t.Fatalf("it says %s", first)
+	}
+	d.studied()
+	_, walk := d.think("walk", `{"from":"","trap":0,"expectation":"neverneverne"}`)
+	_, wrong := d.think("checks", `{}`)
+	if !strings.Contains(walk, `"keys":[`) || !strings.Contains(wrong, "What is expected does not hold") {
+		t.Errorf("the walk is %.200s, and what is wrong %.300s", walk, wrong)
+	}
+	d.base = d.serve(database.Open(t, d.dsn))
+	d.do("GET", "/api/session", nil)
+	if again, asked := all(); asked != 1 || again != first {
+		t.Errorf("another server was asked %d times and says %s", asked, again)
+	}
+	if _, is := d.think("walk", `{"from":"","trap":0,"expectation":"neverneverne"}`); is != walk {
+		t.Errorf("its walk is %.200s", is)
+	}
+	if _, is := d.think("checks", `{}`); is != wrong {
+		t.Errorf("another server finds %.300s", is)
+	}
+}
+
 // The server looks at pictures by itself: that the hero is of the ground's colour is found, and nobody can show it other pictures.
 func TestTheServerSeesPictures(t *testing.T) {
 	d := newDesk(t)
