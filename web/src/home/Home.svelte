@@ -94,112 +94,114 @@
 		new Date(t).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 </script>
 
-<main class="mx-auto flex h-full max-w-2xl flex-col gap-6 overflow-y-auto px-6 py-16">
-	<div class="flex items-center gap-4">
-		<img src="/icon.svg" alt="" width="44" height="44" />
-		<div>
-			<h1 class="text-[26px] leading-tight font-semibold">Azzel</h1>
-			<p class="text-dim">Paint maps, join them, say what happens, walk through.</p>
+<main class="h-full overflow-y-auto">
+	<div class="mx-auto flex max-w-2xl flex-col gap-6 px-6 py-16">
+		<div class="flex items-center gap-4">
+			<img src="/icon.svg" alt="" width="44" height="44" />
+			<div>
+				<h1 class="text-[26px] leading-tight font-semibold">Azzel</h1>
+				<p class="text-dim">Paint maps, join them, say what happens, walk through.</p>
+			</div>
 		</div>
-	</div>
-	{#if gone}
-		<p class="flex items-center gap-3 border-l-2 border-glaze pl-2" role="status">
-			<span class="grow">{gone.name} is removed.</span>
-			<button
-				class="button"
-				onclick={async () => {
-					if (gone && (await act(gone, 'bring-back'))) gone = null
-				}}>Undo</button
-			>
-		</p>
-	{/if}
-	{#if wrong}<p class="border-l-2 border-brick pl-2 text-brick" role="alert">{wrong}</p>{/if}
-	<form class="flex gap-2" onsubmit={make}>
-		<input
-			class="field h-9 grow"
-			placeholder="Name of a new project"
-			aria-label="Name of a new project"
-			maxlength="80"
-			bind:value={name}
-		/>
-		<button class="button h-9 button-main">New project</button>
-		<FileButton
-			says={reading ? 'Reading…' : 'Bring in a ZIP…'}
-			label="A ZIP of a project"
-			accept=".zip,application/zip"
-			class="button h-9"
-			disabled={!!reading}
-			chosen={(file) => void bring(file)}
-		/>
-	</form>
-	<section class="cut shrink-0">
-		<h2 class="px-4 pt-3 pb-1 heading">Projects</h2>
-		<ul class="pb-2">
-			{#each projects ?? [] as p (p.id)}
-				<li>
-					<Context choices={() => menu(p)} class="flex h-10 items-center pr-2 hover:bg-well">
-						{#if naming === p.id}
-							<!-- svelte-ignore a11y_autofocus -->
-							<input
-								class="mx-3 field grow font-semibold"
-								value={p.name}
-								maxlength="80"
-								aria-label="Name of the project"
-								autofocus
-								onblur={(e) => void rename(p, e.currentTarget)}
-								onkeydown={(e) => {
-									if (e.key === 'Escape') e.currentTarget.value = p.name
-									if (e.key === 'Enter' || e.key === 'Escape') e.currentTarget.blur()
-								}}
-							/>
-						{:else}
-							<a
-								class="flex h-10 min-w-0 grow items-center gap-3 px-4"
-								href="/p/{p.id}"
-								onkeydown={(e) => e.key === 'F2' && (naming = p.id)}
-							>
-								<span class="grow truncate font-semibold">{p.name}</span>
-								<span class="text-dim">{when(p.changed)}</span>
-							</a>
-						{/if}
-						<Menu choices={menu(p)} side="bottom">
-							{#snippet trigger()}
-								<DropdownMenu.Trigger class="button-plain" aria-label="What to do with {p.name}"
-									><Ellipsis size={16} /></DropdownMenu.Trigger
+		{#if gone}
+			<p class="flex items-center gap-3 border-l-2 border-glaze pl-2" role="status">
+				<span class="grow">{gone.name} is removed.</span>
+				<button
+					class="button"
+					onclick={async () => {
+						if (gone && (await act(gone, 'bring-back'))) gone = null
+					}}>Undo</button
+				>
+			</p>
+		{/if}
+		{#if wrong}<p class="border-l-2 border-brick pl-2 text-brick" role="alert">{wrong}</p>{/if}
+		<form class="flex gap-2" onsubmit={make}>
+			<input
+				class="field h-9 grow"
+				placeholder="Name of a new project"
+				aria-label="Name of a new project"
+				maxlength="80"
+				bind:value={name}
+			/>
+			<button class="button h-9 button-main">New project</button>
+			<FileButton
+				says={reading ? 'Reading…' : 'Bring in a ZIP…'}
+				label="A ZIP of a project"
+				accept=".zip,application/zip"
+				class="button h-9"
+				disabled={!!reading}
+				chosen={(file) => void bring(file)}
+			/>
+		</form>
+		<section class="cut shrink-0">
+			<h2 class="px-4 pt-3 pb-1 heading">Projects</h2>
+			<ul class="pb-2">
+				{#each projects ?? [] as p (p.id)}
+					<li>
+						<Context choices={() => menu(p)} class="flex h-10 items-center pr-2 hover:bg-well">
+							{#if naming === p.id}
+								<!-- svelte-ignore a11y_autofocus -->
+								<input
+									class="mx-3 field grow font-semibold"
+									value={p.name}
+									maxlength="80"
+									aria-label="Name of the project"
+									autofocus
+									onblur={(e) => void rename(p, e.currentTarget)}
+									onkeydown={(e) => {
+										if (e.key === 'Escape') e.currentTarget.value = p.name
+										if (e.key === 'Enter' || e.key === 'Escape') e.currentTarget.blur()
+									}}
+								/>
+							{:else}
+								<a
+									class="flex h-10 min-w-0 grow items-center gap-3 px-4"
+									href="/p/{p.id}"
+									onkeydown={(e) => e.key === 'F2' && (naming = p.id)}
 								>
-							{/snippet}
-						</Menu>
-					</Context>
-				</li>
-			{:else}
-				<li class="px-4 py-2 text-dim">{projects ? 'None yet: name one above.' : 'Looking…'}</li>
-			{/each}
-		</ul>
-	</section>
-	{#if removed.length}
-		<details class="shrink-0">
-			<summary class="cursor-pointer heading">Removed ({removed.length})</summary>
-			<ul class="flex flex-col gap-1 pt-2">
-				{#each removed as p (p.id)}
-					<li class="flex min-h-8 items-center gap-2 px-4">
-						{#if deleting === p.id}
-							<span class="grow text-brick">{p.name} and all of its history go for good.</span>
-							<button
-								class="button text-brick"
-								onclick={() => {
-									deleting = ''
-									void act(p, 'delete')
-								}}>Delete it</button
-							>
-							<button class="button" onclick={() => (deleting = '')}>Keep it</button>
-						{:else}
-							<span class="min-w-0 grow truncate">{p.name}</span>
-							<button class="button" onclick={() => void act(p, 'bring-back')}>Bring back</button>
-							<button class="button hover:text-brick" onclick={() => (deleting = p.id)}>Delete for good…</button>
-						{/if}
+									<span class="grow truncate font-semibold">{p.name}</span>
+									<span class="text-dim">{when(p.changed)}</span>
+								</a>
+							{/if}
+							<Menu choices={menu(p)} side="bottom">
+								{#snippet trigger()}
+									<DropdownMenu.Trigger class="button-plain" aria-label="What to do with {p.name}"
+										><Ellipsis size={16} /></DropdownMenu.Trigger
+									>
+								{/snippet}
+							</Menu>
+						</Context>
 					</li>
+				{:else}
+					<li class="px-4 py-2 text-dim">{projects ? 'None yet: name one above.' : 'Looking…'}</li>
 				{/each}
 			</ul>
-		</details>
-	{/if}
+		</section>
+		{#if removed.length}
+			<details class="shrink-0">
+				<summary class="cursor-pointer heading">Removed ({removed.length})</summary>
+				<ul class="flex flex-col gap-1 pt-2">
+					{#each removed as p (p.id)}
+						<li class="flex min-h-8 items-center gap-2 px-4">
+							{#if deleting === p.id}
+								<span class="grow text-brick">{p.name} and all of its history go for good.</span>
+								<button
+									class="button text-brick"
+									onclick={() => {
+										deleting = ''
+										void act(p, 'delete')
+									}}>Delete it</button
+								>
+								<button class="button" onclick={() => (deleting = '')}>Keep it</button>
+							{:else}
+								<span class="min-w-0 grow truncate">{p.name}</span>
+								<button class="button" onclick={() => void act(p, 'bring-back')}>Bring back</button>
+								<button class="button hover:text-brick" onclick={() => (deleting = p.id)}>Delete for good…</button>
+							{/if}
+						</li>
+					{/each}
+				</ul>
+			</details>
+		{/if}
+	</div>
 </main>
