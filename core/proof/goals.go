@@ -141,3 +141,15 @@ func brought(st *world.Stage, r world.Ref) bool {
 func finished(g *play.Game, goals []world.Ref) bool {
 	return g.Over == play.OverWon || slices.ContainsFunc(goals, func(r world.Ref) bool { return g.Is(r, play.Reached) })
 }
+
+// begin begins with what could be.
+func (s *Search) begin() *May {
+	g, err := s.start()
+	if err == nil && g.Tick > 0 {
+		return Later(g)
+	}
+	return begin(s.st, heroSpot(g))
+}
+
+// reaches reports whether a goal is in what could be.
+func (s *Search) reaches(f *May) bool { return f.won || slices.ContainsFunc(s.goals, f.Reaches) }

@@ -2,6 +2,7 @@ package proof
 
 import (
 	"azzel/core/kind"
+	"azzel/core/play"
 	"azzel/core/world"
 	"fmt"
 	"slices"
@@ -153,6 +154,16 @@ func (k *keyring) spend(spent uint64) {
 func (f *May) keys(word string) (n int) {
 	for r := range f.st.Things {
 		if t := &f.st.Things[r]; t.Acts == kind.Key && t.Doing.Word == word && f.taken[r] {
+			n++
+		}
+	}
+	return n
+}
+
+// inHand is how many keys that are called by a word the hero has where what could be is looked at from.
+func (f *May) inHand(word string) (n int) {
+	for r := range f.st.Things {
+		if t := &f.st.Things[r]; t.Acts == kind.Key && t.Doing.Word == word && f.now.Is(world.Ref(r), play.Taken) && !f.now.Is(world.Ref(r), play.Spent) {
 			n++
 		}
 	}

@@ -127,6 +127,7 @@ func TestKeysRunOutInLargeGames(t *testing.T) {
 		{"the next key behind each door", "##############\n#@.k.K.kK.k.K#\n############G#", nil, proof.Can, "", false},
 		{"a key less than is wanted", "##############\n#@.k.K.kK...K#\n############G#", nil, proof.Cannot, "run out before", false},
 		{"one key, and a door too many", "##############\n#@.k.K......G#\n#.############\n#K############\n#.############", nil, proof.Can, "", true},
+		{"keys in hand, and too few once one is wasted", "##############\n#@kkkK.K.K..G#\n#K############\n#.############", nil, proof.Can, "", true},
 		{"a key behind each of two doors, and both wanted", "##############\n#k@.K.k.K.K.G#\n#...##########\n#K############\n#.############", nil, proof.Cannot, "run out before", false},
 	} {
 		d := drawn(hall(c.rows), byCells, fourWays)

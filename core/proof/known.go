@@ -72,7 +72,7 @@ func (f *May) hasOtherwise(word string) bool {
 			}
 		}
 	}
-	if _, gives := slices.BinarySearch(f.gives, word); gives || f.now != nil && f.now.Has(word) {
+	if _, gives := slices.BinarySearch(f.gives, word); gives || f.now != nil && f.now.Amount(word) > int64(f.inHand(word)) {
 		return true
 	}
 	return slices.Contains(f.st.Carries(world.None), word)

@@ -85,18 +85,6 @@ func NewFrom(st *world.Stage, start func() (*play.Game, error)) *Search {
 	return s
 }
 
-// begin begins with what could be.
-func (s *Search) begin() *May {
-	g, err := s.start()
-	if err == nil && g.Tick > 0 {
-		return Later(g)
-	}
-	return begin(s.st, heroSpot(g))
-}
-
-// reaches reports whether a goal is in what could be.
-func (s *Search) reaches(f *May) bool { return f.won || slices.ContainsFunc(s.goals, f.Reaches) }
-
 // Step goes on for about so many ticks of play, or cells; the answer is nil until there is one.
 func (s *Search) Step(budget int) *Answer {
 	if s.out == nil && !s.bounded {

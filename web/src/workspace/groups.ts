@@ -1,8 +1,10 @@
-import type { Entity, ID } from '../core/types'
+import type { ID } from '../core/types'
+import type { Project } from '../project/project.svelte'
 
-/** Whether any of some entities is in a group, so that there is more to them. */
-export function inGroups(all: Entity[], ids: ID[]): boolean {
-	if (!ids.length || !all.some((e) => e.group)) return false
+/** Entities of a map, with all that are in a group with one of them. */
+export function withGroups(project: Project, map: ID, ids: ID[]): ID[] {
+	const grouped = project.entities(map).filter((e) => e.group)
+	if (!ids.length || !grouped.length) return ids
 	const some = new Set(ids)
-	return all.some((e) => e.group && some.has(e.id))
+	return grouped.some((e) => some.has(e.id)) ? project.ask('grouped', { map, ids, dx: 0, dy: 0 }) : ids
 }

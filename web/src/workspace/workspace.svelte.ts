@@ -2,7 +2,7 @@ import { Sketches } from '../project/sketches.svelte'
 import { Project } from '../project/project.svelte'
 import { Play } from './play.svelte'
 import { Proving } from './proving.svelte'
-import { inGroups } from './groups'
+import { withGroups } from './groups'
 import { Hand } from './hand.svelte'
 import { send } from '../live/http'
 import { Notices } from '../project/notices.svelte'
@@ -224,9 +224,7 @@ export class Workspace {
 
 	/** Selects entities, together with those of their groups; alone leaves groups out. */
 	select(ids: ID[], alone = false) {
-		const m = this.map
-		if (!alone && m && inGroups(this.project.entities(m.id), ids))
-			ids = this.project.ask('grouped', { map: m.id, ids, dx: 0, dy: 0 })
+		if (!alone && this.map) ids = withGroups(this.project, this.map.id, ids)
 		this.selected = ids
 	}
 
