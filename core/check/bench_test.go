@@ -4,10 +4,12 @@ import (
 	"azzel/core/cells"
 	"azzel/core/chart"
 	"azzel/core/check"
+	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/proof"
 	"azzel/core/sample"
+	"azzel/core/shade"
 	"azzel/core/world"
 	"math/rand/v2"
 	"testing"
@@ -30,7 +32,13 @@ func BenchmarkFindings(b *testing.B) {
 	all := grid.Rect{W: n, H: n}
 	d := sample.With(sample.World(), edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}, "bounds", all),
 		sample.Paint(sample.Quay, sample.Ground, region(all), sample.Floor), sample.Paint(sample.Quay, sample.Things, walls, sample.Wall))
-	var c check.Checker
+	// it is known how tiles look, and the hero is one
+	d = sample.With(d, edit.Set(edit.Ref{Type: edit.TypeProject}, "hero", document.Hero{Frames: [4][]cells.Cell{{}, {}, {cells.TileCell(1, 15)}, {}}, Speed: 5}))
+	shades := make([]shade.Shade, 64)
+	for i := range shades {
+		shades[i] = evenly(i * 4)
+	}
+	c := check.Checker{Shades: func(*document.Tileset) []shade.Shade { return shades }}
 	ch := chart.New(d, nil)
 	c.Find(ch)
 	var took time.Duration

@@ -257,10 +257,12 @@ func (c *Checker) Find(ch *chart.Chart, more ...Finding) []Finding {
 		all = append(all, one)
 	}
 	for _, m := range d.MapsInOrder() {
+		var solid []bool
 		l := c.maps[m.ID]
 		if l == nil || l.of != m {
 			l = &looked{of: m}
-			onMap(d, ch.Solids(), m, func(f Finding) { l.out = append(l.out, f) })
+			solid = walls(ch.Solids(), m)
+			onMap(d, ch.Solids(), solid, m, func(f Finding) { l.out = append(l.out, f) })
 			l.edges = edges(d, ch.Solids(), m)
 			l.counts = countKinds(m)
 			c.maps[m.ID] = l
@@ -268,7 +270,10 @@ func (c *Checker) Find(ch *chart.Chart, more ...Finding) []Finding {
 		all = append(all, l.out...)
 		all = append(all, open(ch, m, l.edges)...)
 		if l.sought != c.round {
-			l.hides, l.sought = c.standsOut(d, ch.Solids(), m, &hero), c.round
+			if solid == nil && hero.Covers > 0 {
+				solid = walls(ch.Solids(), m)
+			}
+			l.hides, l.sought = c.standsOut(d, solid, m, &hero), c.round
 		}
 		all = append(all, l.hides...)
 	}

@@ -16,8 +16,8 @@ var lies = map[string]bool{kind.Spawn: true, kind.Collectible: true, kind.Key: t
 // maxAlike is how many findings of a sort are told of a map one by one.
 const maxAlike = 40
 
-// onMap finds what is wrong on a map alone.
-func onMap(d *document.Document, solids *document.Solids, m *document.Map, say func(Finding)) {
+// onMap finds what is wrong on a map alone; solid is which of its cells are, as walls gives them.
+func onMap(d *document.Document, solids *document.Solids, solid []bool, m *document.Map, say func(Finding)) {
 	if m.Template {
 		return
 	}
@@ -31,7 +31,6 @@ func onMap(d *document.Document, solids *document.Solids, m *document.Map, say f
 		say(Finding{What: what, Of: document.TypeMap, Map: m.ID, ID: m.ID, At: &p, Text: fmt.Sprintf(text, args...)})
 	}
 	things(d, solids, m, of)
-	solid := walls(solids, m)
 	view := inView(d, solid, m)
 	ofView(d, solids, view, m, of)
 	blinks(d, m, of)

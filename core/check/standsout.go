@@ -77,9 +77,19 @@ const (
 	hidesCells = 4
 )
 
-// standsOut finds where the hero is hardly seen: on cells that it can stand in whose ground looks as it does.
-func (c *Checker) standsOut(d *document.Document, solids *document.Solids, m *document.Map, hero *shade.Shade) []Finding {
-	solid := walls(solids, m)
+// groundLook is how a cell of a layer looks under the hero.
+type groundLook struct {
+	of cells.Cell
+	// unknown is one of which it is not known, thin one that what lies below shows through, hides one from which the hero hardly stands out.
+	unknown, thin, hides bool
+}
+
+// thinCovers is how many hundredths of a tile are to be covered for it to be what is seen there.
+const thinCovers = 60
+
+// standsOut finds where the hero is hardly seen: on cells that it can stand in whose ground looks as it does. solid is which cells it cannot
+// stand in, row by row.
+func (c *Checker) standsOut(d *document.Document, solid []bool, m *document.Map, hero *shade.Shade) []Finding {
 	if m.Template || hero.Covers == 0 || solid == nil || !walksOn(d, m) {
 		return nil
 	}
@@ -90,37 +100,53 @@ func (c *Checker) standsOut(d *document.Document, solids *document.Solids, m *do
 			layers = append(layers, l.Cells)
 		}
 	}
-	known := map[cells.Cell]*shade.Shade{}
+	known := map[cells.Cell]groundLook{}
+	look := func(v cells.Cell) groundLook {
+		g, seen := known[v]
+		if !seen {
+			s := c.shadeOf(d, v)
+			g = groundLook{of: v, unknown: s == nil, thin: s != nil && s.Covers < thinCovers, hides: s != nil && hero.Hides(s)}
+			known[v] = g
+		}
+		return g
+	}
 	b := m.Bounds
 	free, hides, first := 0, 0, grid.Point{}
-	for y := range b.H {
-		for x := range b.W {
-			if solid[y*b.W+x] {
-				continue
-			}
-			free++
+	last := make([]groundLook, len(layers)) // what was seen last of each, which is often what comes next
+	var chunks []*cells.Chunk
+	const size = grid.ChunkSize
+	for cy := grid.FloorDiv(b.Y, size); cy*size < b.Y+b.H; cy++ {
+		for cx := grid.FloorDiv(b.X, size); cx*size < b.X+b.W; cx++ {
+			chunks = chunks[:0]
 			for _, plane := range layers {
-				v := plane.At(b.X+x, b.Y+y)
-				if v == 0 {
-					continue
-				}
-				s, seen := known[v]
-				if !seen {
-					s = c.shadeOf(d, v)
-					known[v] = s
-				}
-				if s == nil {
-					break // it is not known what is there
-				}
-				if s.Covers < 60 {
-					continue // what lies below is seen more
-				}
-				if hero.Hides(s) {
-					if hides++; hides == 1 {
-						first = grid.Point{X: b.X + x, Y: b.Y + y}
+				chunks = append(chunks, plane.Chunk(cx, cy))
+			}
+			part := grid.Rect{X: cx * size, Y: cy * size, W: size, H: size}.Intersect(b)
+			for y := part.Y; y < part.Y+part.H; y++ {
+				for x := part.X; x < part.X+part.W; x++ {
+					if solid[(y-b.Y)*b.W+x-b.X] {
+						continue
+					}
+					free++
+					for i, chunk := range chunks {
+						v := chunk.At(x-cx*size, y-cy*size)
+						if v == 0 {
+							continue
+						}
+						if last[i].of != v {
+							last[i] = look(v)
+						}
+						if last[i].thin {
+							continue // what lies below is seen more
+						}
+						if last[i].hides && !last[i].unknown {
+							if hides++; hides == 1 || y < first.Y || y == first.Y && x < first.X {
+								first = grid.Point{X: x, Y: y}
+							}
+						}
+						break
 					}
 				}
-				break
 			}
 		}
 	}

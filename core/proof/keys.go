@@ -11,7 +11,7 @@ import (
 // What is tried at the most to find whether keys run out: so many locks, and so many ways of spending keys on them.
 const (
 	maxLocks    = 64
-	maxSpending = 2000
+	maxSpending = 1000
 	// spendingWork is how many things are looked at in all of it.
 	spendingWork = 40_000_000
 )
