@@ -24,7 +24,7 @@ func (c *Checker) shadeOf(d *document.Document, v cells.Cell) *shade.Shade {
 			return nil
 		}
 		for _, t := range m.Tiles {
-			if t.Form.Key(m.By) == material.Form(255).Key(m.By) {
+			if t.Form.Key(m.By) == material.Form(255).Key(m.By) && !t.Cell.IsMaterial() {
 				return c.shadeOf(d, t.Cell)
 			}
 		}

@@ -95,13 +95,12 @@ func (s *Session) leadOn(a pressArgs) (zero Ghost, err error) {
 		if t.told && t.region.Count()+fresh.Count() > maxGhostCells {
 			t.told, t.planes = false, nil // from here on only what it covers is told
 		}
-		if t.told {
-			for _, one := range plan.Writes {
-				l := m.Layers.Get(one.Layer)
+		for _, one := range plan.Writes {
+			if len(t.drawn) > 0 {
+				s.drawnMore(&a.Grip, t, &one)
+			}
+			if l := m.Layers.Get(one.Layer); t.told {
 				plane := t.plane(l)
-				if len(t.drawn) > 0 {
-					s.drawnMore(&a.Grip, t, &one)
-				}
 				*plane = s.ghostCells(&g, m, l, *plane, one.Cells)
 			}
 		}

@@ -121,7 +121,7 @@ func TestAStrokeBecomesLong(t *testing.T) {
 	if err := s.Open(d.Encode(), 0, "personperson", me); err != nil {
 		t.Fatal(err)
 	}
-	grip := hand.Grip{What: hand.Tiles, Shape: hand.Freehand, Width: 1, Cells: []cells.Cell{sample.Wall}, Size: 40}
+	grip := hand.Grip{What: hand.Tiles, Shape: hand.Freehand, Width: 2, Cells: []cells.Cell{sample.Wall, sample.Floor}, Size: 40, Scatter: &hand.Scatter{}}
 	ask := func(way []args, of, after int) session.Ghost {
 		return call[session.Ghost](t, &s, "preview", args{"map": sample.Large, "active": layer, "grip": grip, "mirror": args{}, "of": of, "after": after, "gesture": args{"way": way}})
 	}
@@ -136,6 +136,15 @@ func TestAStrokeBecomesLong(t *testing.T) {
 		if g = ask(way(c.x, 20), g.Number, i+1); !g.More || g.Count != c.count || g.Covered != c.covered || (len(g.Cells) > 0) == c.covered || len(g.Rects) != 1 {
 			t.Errorf("to %d it is %d cells in %v, covered: %t, cells of %d", c.x, g.Count, g.Rects, g.Covered, len(g.Cells))
 		}
+		if whole := ask(way(20, 20, c.x, 20), 0, 0); !slices.Equal(g.Drawn, whole.Drawn) {
+			t.Errorf("to %d %v are drawn, told whole %v", c.x, g.Drawn, whole.Drawn)
+		}
+		var on []args // the stroke anew, since it was told whole
+		for x := range i + 1 {
+			on = append(on, way([]int{40, 80, 90}[x], 20)...)
+		}
+		g = ask(way(20, 20), 0, 0)
+		g = ask(on, g.Number, 1)
 	}
 }
 
