@@ -188,7 +188,7 @@ func TestBrowserBench(t *testing.T) {
 	if os.Getenv("AZZEL_BENCH") == "" {
 		t.Skip("only in ./azzel bench")
 	}
-	r := startWith(t, big())
+	r := startWith(t, big()).pictured()
 	all := &grid.Region{}
 	all.AddRect(grid.Rect{W: 512, H: 512})
 	r.append(sample.Paint(sample.Quay, sample.Ground, all, sample.Floor))

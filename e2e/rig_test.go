@@ -90,9 +90,13 @@ func startWith(t *testing.T, doc *document.Document) *rig {
 
 // world is sample.World with a picture that is there: tile i is plain paint(i).
 func world(t *testing.T) *rig {
-	r := startWith(t, sample.World())
+	return startWith(t, sample.World()).pictured()
+}
+
+// pictured has the sample's tileset have a picture that is there.
+func (r *rig) pictured() *rig {
 	sha, err := r.store.SavePicture(context.Background(), sheet(8, 8, 16), 128, 128)
-	must(t, err)
+	must(r.t, err)
 	r.append(edit.Set(edit.Ref{Type: edit.TypeTileset, ID: sample.Coast}, "picture", sha))
 	return r
 }

@@ -34,8 +34,8 @@ type Ghost struct {
 	// Number tells ghosts apart; Same is one that is known, and says nothing more.
 	Number int  `json:"number,omitempty"`
 	Same   bool `json:"same,omitempty"`
-	// More is a ghost that is led on: its cells are to be added to those that are known, of which some may be otherwise now; all else is of
-	// all of it.
+	// More is a ghost that is led on: its cells are to be added to those that are known, of which some may be otherwise now, and its rectangles
+	// are those of the chunks in which they lie, each in one; all else is of all of it.
 	// Lost tells that it is not known any more: the whole way is to be told.
 	More bool `json:"more,omitempty"`
 	// Covered tells that it is too much to be drawn cell by cell: cells that are known of it count no more.
@@ -145,7 +145,9 @@ func (s *Session) preview(a pressArgs) (zero Ghost, err error) {
 	if a.Grip.What == hand.Tiles && a.Grip.Scatter != nil && !plan.Removing {
 		g.Drawn = s.drawn(&a.Grip, plan)
 	}
-	g.Rects = covering(written(plan))
+	if g.Rects = covering(written(plan)); ledOn(&a) {
+		g.Rects = pieces(written(plan), written(plan).Chunks())
+	}
 	if n := plan.Count(); n > 0 && n <= maxGhostCells && !plan.Removing {
 		for _, w := range plan.Writes {
 			l := m.Layers.Get(w.Layer)
@@ -172,6 +174,17 @@ func written(plan *hand.Plan) *grid.Region {
 func covering(r *grid.Region) []grid.Rect {
 	all := r.Rects()
 	return all[:min(len(all), maxGhostRects)]
+}
+
+// pieces is what of a region lies in some chunks, as rectangles that end at their sides.
+func pieces(r *grid.Region, in []grid.ChunkMask) (out []grid.Rect) {
+	for _, c := range in {
+		one := &grid.Region{}
+		one.AddRect(grid.Rect{X: c.CX * grid.ChunkSize, Y: c.CY * grid.ChunkSize, W: grid.ChunkSize, H: grid.ChunkSize})
+		one.Intersect(r)
+		out = append(out, one.Rects()...)
+	}
+	return out[:min(len(out), maxGhostRects)]
 }
 
 // ghostCells adds what a layer of these cells would show: what is written, and the materials beside it that would fit otherwise then. It

@@ -87,13 +87,13 @@ func (s *Session) leadOn(a pressArgs) (zero Ghost, err error) {
 	t.points, t.last = t.points+len(a.Gesture.Way), ges.Way[len(ges.Way)-1]
 	s.ghosts++
 	t.number = s.ghosts
-	g := Ghost{Number: t.number, More: true}
+	g := Ghost{Number: t.number, More: true, Covered: !t.told}
 	plan, err := hand.Resolve(w, a.Grip, ges)
 	if err == nil {
 		fresh := plan.Region.Clone()
 		fresh.Subtract(t.region)
 		if t.told && t.region.Count()+fresh.Count() > maxGhostCells {
-			t.told, t.planes = false, nil // from here on only what it covers is told
+			t.told, t.planes, g.Covered = false, nil, true // from here on only what it covers is told
 		}
 		for _, one := range plan.Writes {
 			if len(t.drawn) > 0 {
@@ -106,7 +106,9 @@ func (s *Session) leadOn(a pressArgs) (zero Ghost, err error) {
 		}
 		t.region.Union(fresh)
 		if plan.Removing || plan.Count() > 0 {
-			t.written.Union(written(plan))
+			more := written(plan)
+			t.written.Union(more)
+			g.Rects = pieces(t.written, more.Chunks())
 		}
 		if n := len(t.drawn) - 1; n >= 0 {
 			t.drawn[n] = t.region.Count()
@@ -115,8 +117,6 @@ func (s *Session) leadOn(a pressArgs) (zero Ghost, err error) {
 			}
 		}
 	} // else its last part lies outside of the map, and adds nothing
-	g.Covered = !t.told
-	g.Rects = covering(t.written)
 	g.Bounds, g.Count, g.Drawn = t.region.Bounds(), t.region.Count(), slices.Clone(t.drawn)
 	return g, nil
 }

@@ -3,7 +3,9 @@ import { Paint } from './paint'
 import { Pan } from './pan'
 import type { Args } from '../core/module'
 import type { Ghost, Point, Rect, Standing } from '../core/types'
+import { chunkSide } from '../draw/chunks'
 import { Press } from './press.svelte'
+
 /** How long the pointer rests before it is looked at what a press would bring about, in milliseconds. */
 const restsFor = 250
 /** How many ghosts of what is held are kept. */
@@ -17,6 +19,9 @@ export class Foresight {
 	/** Where in the cells of a stroke's ghost each of them stands. */
 	private cellsAt = new Map<number, number>()
 	private cellsOf: number[] = []
+	/** The rectangles of a stroke's ghost by their chunks. */
+	private pieces = new Map<string, Rect[]>()
+	private piecesOf?: Rect[]
 	/** The last ghosts of what is held, by their numbers: fills of areas that the pointer goes over by turns. */
 	private lately = new Map<number, Ghost>()
 	/** What the press would bring about for finishing the game, once the pointer rests; empty for nothing that is known. */
@@ -86,8 +91,16 @@ export class Foresight {
 		const more = this.press.w.project.ask('preview', { ...asked, gesture, of: before.number, after: known.length })
 		if (!more.more) return null
 		if (more.cells && before.cells) this.addCells(before.cells, more.cells)
-		const { number, bounds, count, drawn, rects } = more
+		const { number, bounds, count, drawn } = more
+		const rects = this.withPieces(before.rects ?? [], more.rects ?? [])
 		return { ...before, number, bounds, count, drawn, rects, cells: more.covered ? undefined : before.cells }
+	}
+
+	/** The rectangles of a ghost, those of some chunks being otherwise now. */
+	private withPieces(rects: Rect[], more: Rect[]): Rect[] {
+		if (this.piecesOf !== rects) this.pieces = byChunk(rects)
+		for (const [chunk, some] of byChunk(more)) this.pieces.set(chunk, some)
+		return (this.piecesOf = [...this.pieces.values()].flat())
 	}
 
 	/** Adds cells to those of a ghost; what is there already is as it is told last. */
@@ -184,6 +197,17 @@ export class Foresight {
 	get covered(): Rect | null {
 		return this.ghostOf?.ghost.bounds ?? null
 	}
+}
+
+function byChunk(rects: Rect[]): Map<string, Rect[]> {
+	const out = new Map<string, Rect[]>()
+	for (const r of rects) {
+		const chunk = `${Math.floor(r.x / chunkSide)},${Math.floor(r.y / chunkSide)}`
+		const some = out.get(chunk)
+		if (some) some.push(r)
+		else out.set(chunk, [r])
+	}
+	return out
 }
 
 export const inside = (b: Rect, p: Point) => p.x >= b.x && p.y >= b.y && p.x < b.x + b.w && p.y < b.y + b.h
