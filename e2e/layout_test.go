@@ -122,3 +122,25 @@ func TestMapsLieAsTheyWereLeft(t *testing.T) {
 	k.pressIn("aside ul button", "Pans")
 	within(t, soon, func() error { return want("the view of the Pans", view(), pans) })
 }
+
+// The status line stays one line, all of it in the window, however much there is to say.
+func TestTheStatusLineIsOneLine(t *testing.T) {
+	k := world(t).open()
+	must(t, k.page.SetViewport(&proto.EmulationSetDeviceMetricsOverride{Width: 820, Height: 700, DeviceScaleFactor: 1}))
+	k.holdTile(5)
+	k.focusMap()
+	k.keys(input.KeyB)
+	k.move(k.at(3, 3))
+	must(t, k.page.Mouse.Down(left, 1))
+	k.move(k.at(9, 7))
+	k.see("[data-testid=ghost]", "puts down 7 × 5")
+	if got := k.eval(`() => {
+		const line = document.querySelector('[data-testid=status]').getBoundingClientRect()
+		const zoom = document.querySelector('[aria-label="Zoom in"]').getBoundingClientRect()
+		const high = [...document.querySelectorAll('[data-testid=status] > *')].filter((e) => e.getBoundingClientRect().height > line.height)
+		return [...high.map((e) => e.innerText), zoom.right <= innerWidth ? 'in the window' : 'out of it'].join('; ')
+	}`); got != "in the window" {
+		t.Errorf("higher than the line, and how far it goes: %s", got)
+	}
+	must(t, k.page.Mouse.Up(left, 1))
+}

@@ -64,23 +64,30 @@
 			}}
 		/>
 	{:else}
-		<button class="w-32 text-left font-mono hover:underline" title="Go to a cell" onclick={() => (w.seeking = true)}
+		<button
+			class="w-32 shrink-0 text-left font-mono hover:underline"
+			title="Go to a cell"
+			onclick={() => (w.seeking = true)}
 			>{inside ? `cell ${w.cell!.x - m!.bounds.x}, ${w.cell!.y - m!.bounds.y}` : 'no cell'}</button
 		>
 	{/if}
-	<span class="w-32 font-mono">{inside && w.pixel ? `pixel ${w.pixel.x}, ${w.pixel.y}` : ''}</span>
+	<span class="w-32 shrink-0 font-mono whitespace-nowrap"
+		>{inside && w.pixel ? `pixel ${w.pixel.x}, ${w.pixel.y}` : ''}</span
+	>
 	<span class="min-w-0 grow truncate text-ink" data-testid="here" title={here}>{here}</span>
 	{#if wrong}<span class="shrink-0 text-brick" data-testid="wrong">{wrong}</span>{/if}
-	{#if w.ghost}<span class="truncate font-mono text-saffron" data-testid="ghost">{w.ghost}</span>{/if}
-	{#if !here}<span class="truncate">{hint}</span>{/if}
-	{#if w.area}<span class="font-mono text-ink" data-testid="area"
+	{#if w.ghost}<span class="min-w-0 truncate font-mono text-saffron" data-testid="ghost">{w.ghost}</span>{/if}
+	{#if !here}<span class="min-w-0 truncate">{hint}</span>{/if}
+	{#if w.area}<span class="shrink-0 font-mono whitespace-nowrap text-ink" data-testid="area"
 			>selected {w.area.bounds.w} × {w.area.bounds.h}{w.area.count !== w.area.bounds.w * w.area.bounds.h
 				? `, ${w.area.count} cells`
 				: ''}</span
 		>
-	{:else if w.selected.length > 1}<span class="font-mono text-ink">{w.selected.length} entities selected</span>{/if}
-	{#if m}<span class="font-mono">{m.bounds.w} × {m.bounds.h} cells</span>{/if}
-	<span class="flex items-center">
+	{:else if w.selected.length > 1}<span class="shrink-0 font-mono whitespace-nowrap text-ink"
+			>{w.selected.length} entities selected</span
+		>{/if}
+	{#if m}<span class="shrink-0 font-mono whitespace-nowrap">{m.bounds.w} × {m.bounds.h} cells</span>{/if}
+	<span class="flex shrink-0 items-center">
 		<button class="h-6 w-6 hover:bg-well" aria-label="Zoom out" onclick={() => w.view.zoom(-1)}>−</button>
 		<span class="w-12 text-center font-mono" data-testid="zoom">{w.view.percent} %</span>
 		<button class="h-6 w-6 hover:bg-well" aria-label="Zoom in" onclick={() => w.view.zoom(1)}>+</button>
