@@ -4,7 +4,6 @@ import (
 	"azzel/core/document"
 	"context"
 	"encoding/json"
-	"log/slog"
 	"slices"
 )
 
@@ -39,13 +38,8 @@ func (t *thought) knowsExpected(ctx context.Context, s *Server) *expected {
 		return t.expected
 	}
 	t.asked = true
-	data, err := s.store.KnownAnswer(ctx, t.hashed(), keptExpected)
-	if err != nil {
-		slog.Warn("an answer that was kept cannot be read", "error", err)
-		return nil
-	}
 	var e expected
-	if len(data) == 0 || json.Unmarshal(data, &e) != nil {
+	if !t.kept(ctx, s, keptExpected, &e) {
 		return nil
 	}
 	t.expected = &e
@@ -81,11 +75,5 @@ func (t *thought) keepExpected(ctx context.Context, s *Server, answer json.RawMe
 		e.Walks = append(e.Walks, expectedWalk{one.ID, walk})
 	}
 	t.expected, t.asked = &e, true
-	data, err := json.Marshal(e)
-	if err == nil {
-		err = s.store.KeepAnswer(ctx, t.hashed(), keptExpected, data)
-	}
-	if err != nil {
-		slog.Warn("an answer is not kept", "error", err)
-	}
+	t.keeps(ctx, s, keptExpected, e)
 }

@@ -142,9 +142,6 @@ func (t *thought) ask(ctx context.Context, s *Server, doc *document.Document, se
 		t.doc, t.hash, t.known, t.expected, t.asked = doc, "", map[document.ID]*finding{}, nil, false
 	}
 	t.session.Look(doc, seq)
-	see := func() {
-		t.session.See(func(sha string) ([]byte, error) { return s.store.PictureBytes(ctx, sha) })
-	}
 	var of struct {
 		From        document.ID `json:"from"`
 		Trap        int         `json:"trap"`
@@ -174,11 +171,11 @@ func (t *thought) ask(ctx context.Context, s *Server, doc *document.Document, se
 		return known.Walks[of.Trap], nil
 	}
 	if method == "checks" {
-		see()
+		t.see(ctx, s)
 	}
 	answer, err := t.session.Call(method, args)
 	if err == nil && method == "study" {
-		t.keep(ctx, s, of.From, answer, see)
+		t.keep(ctx, s, of.From, answer)
 	}
 	if err == nil && method == "expectations" {
 		t.keepExpected(ctx, s, answer)
@@ -192,21 +189,41 @@ func (t *thought) knows(ctx context.Context, s *Server, from document.ID) *findi
 		return k
 	}
 	t.known[from] = nil
-	data, err := s.store.KnownAnswer(ctx, t.hashed(), "study "+string(from))
-	if err != nil {
-		slog.Warn("an answer that was kept cannot be read", "error", err)
-		return nil
-	}
 	var k finding
-	if len(data) == 0 || json.Unmarshal(data, &k) != nil {
+	if !t.kept(ctx, s, "study "+string(from), &k) {
 		return nil
 	}
 	t.known[from] = &k
 	return &k
 }
 
-// keep keeps what was found out, once it is all that is looked for; see has pictures be looked at first.
-func (t *thought) keep(ctx context.Context, s *Server, from document.ID, study json.RawMessage, see func()) {
+// see has pictures be looked at that were not yet, so that what is hard to see is found.
+func (t *thought) see(ctx context.Context, s *Server) {
+	t.session.See(func(sha string) ([]byte, error) { return s.store.PictureBytes(ctx, sha) })
+}
+
+// kept reads what was found out of the project, by this process or another one; false for nothing yet.
+func (t *thought) kept(ctx context.Context, s *Server, question string, into any) bool {
+	data, err := s.store.KnownAnswer(ctx, t.hashed(), question)
+	if err != nil {
+		slog.Warn("an answer that was kept cannot be read", "error", err)
+	}
+	return err == nil && len(data) > 0 && json.Unmarshal(data, into) == nil
+}
+
+// keeps keeps what was found out of the project.
+func (t *thought) keeps(ctx context.Context, s *Server, question string, found any) {
+	data, err := json.Marshal(found)
+	if err == nil {
+		err = s.store.KeepAnswer(ctx, t.hashed(), question, data)
+	}
+	if err != nil {
+		slog.Warn("an answer is not kept", "error", err)
+	}
+}
+
+// keep keeps what was found out, once it is all that is looked for.
+func (t *thought) keep(ctx context.Context, s *Server, from document.ID, study json.RawMessage) {
 	var is struct {
 		Done  bool `json:"done"`
 		Traps []struct{}
@@ -231,17 +248,11 @@ func (t *thought) keep(ctx context.Context, s *Server, from document.ID, study j
 		k.Walks = append(k.Walks, walk)
 	}
 	if from == "" {
-		see()
+		t.see(ctx, s)
 		if checks, err := t.session.Call("checks", json.RawMessage("{}")); err == nil {
 			k.Checks = checks
 		}
 	}
 	t.known[from] = &k
-	data, err := json.Marshal(k)
-	if err == nil {
-		err = s.store.KeepAnswer(ctx, t.hashed(), "study "+string(from), data)
-	}
-	if err != nil {
-		slog.Warn("an answer is not kept", "error", err)
-	}
+	t.keeps(ctx, s, "study "+string(from), k)
 }

@@ -77,7 +77,7 @@ func (t Table[T]) With(id ID, obj *T) Table[T] {
 	return t.put(id, append(next, shard[i:]...), 1)
 }
 
-// own gives what is held, the shard of an id being the maker's own, as large as before.
+// own gives what is held, with one shard that the maker may change; both are copied where it has not made them.
 func (t Table[T]) own(by *Maker, at int) *held[T] {
 	h := t.held
 	if h == nil || by == nil || h.by != by {

@@ -11,13 +11,12 @@ var strides = [8][2]int{{0, -1}, {1, 0}, {0, 1}, {-1, 0}, {1, -1}, {1, 1}, {-1, 
 
 // Ways are the cells that a hero can walk to: of each how far it is, and from which side one comes. They are rows of a box.
 type Ways struct {
-	from grid.Point
-	box  grid.Rect
+	box grid.Rect
 	// far is one more than how many steps a cell is away, 0 where it is not come to; by is the stride that leads into it.
 	far []int32
 	by  []uint8
-	// Cells is how many are come to, Looked how many were looked at for it.
-	Cells, Looked int
+	// Looked is how many cells were looked at for it.
+	Looked int
 }
 
 func (w *Ways) at(p grid.Point) int { return (p.Y-w.box.Y)*w.box.W + p.X - w.box.X }
@@ -55,7 +54,7 @@ const (
 // side there are none. (Breadth first: every step costs the same; corners are not cut.)
 func (g *Game) spread(found func(p grid.Point) bool) *Ways {
 	m, from := g.Ground(), g.HeroCell()
-	out := &Ways{from: from}
+	out := &Ways{}
 	if m == nil || m.Side {
 		return out
 	}
@@ -86,7 +85,7 @@ func (g *Game) spread(found func(p grid.Point) bool) *Ways {
 	level, next := []grid.Point{from}, []grid.Point(nil)
 	for far := int32(2); len(level) > 0; far++ {
 		for _, p := range level {
-			if out.Cells++; found != nil && found(p) {
+			if found != nil && found(p) {
 				return out
 			}
 			for n, way := range strides {

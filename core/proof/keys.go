@@ -110,8 +110,8 @@ func (k *keyring) step(budget int) (done, dry bool) {
 // spend adds the sets that follow from one: a lock more where a key is left for it; all at once where there are enough for all.
 func (k *keyring) spend(spent uint64) {
 	f := k.now
-	var shut uint64
-	enough, one := spent, false
+	var shut, some uint64
+	enough := spent
 	for i, l := range k.locks {
 		if spent>>i&1 != 0 || f.opened[l.of] || !f.near(f.st.Thing(l.of), 1) {
 			continue
@@ -130,22 +130,18 @@ func (k *keyring) spend(spent uint64) {
 		case left >= wanted:
 			enough |= 1 << i
 		default:
-			one = true
+			some |= 1 << i
 		}
 	}
 	if enough != spent {
 		k.put(enough)
 		return
 	}
-	if !one {
-		for i := range k.locks {
-			k.dry[i] += int(shut >> i & 1)
-		}
-		return
-	}
-	for i, l := range k.locks {
-		if spent>>i&1 == 0 && shut>>i&1 == 0 && !f.opened[l.of] && f.near(f.st.Thing(l.of), 1) {
+	for i := range k.locks {
+		if some>>i&1 != 0 {
 			k.put(spent | 1<<i)
+		} else if some == 0 {
+			k.dry[i] += int(shut >> i & 1)
 		}
 	}
 }

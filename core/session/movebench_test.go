@@ -4,7 +4,6 @@ import (
 	"azzel/core/document"
 	"azzel/core/kind"
 	"azzel/core/sample"
-	"azzel/core/session"
 	"encoding/json"
 	"fmt"
 	"testing"
@@ -22,10 +21,7 @@ func BenchmarkMoveAll(b *testing.B) {
 		ids = append(ids, e.ID)
 	}
 	d.Maps = d.Maps.With(m.ID, &m)
-	var s session.Session
-	if err := s.Open(d.Encode(), 0, "personperson", me); err != nil {
-		b.Fatal(err)
-	}
+	s := opened(b, d)
 	raw, err := json.Marshal(args{"map": sample.Large, "ids": ids, "dx": 1, "dy": 1})
 	for b.Loop() {
 		if err == nil {

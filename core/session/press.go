@@ -145,8 +145,10 @@ func (s *Session) preview(a pressArgs) (zero Ghost, err error) {
 	if a.Grip.What == hand.Tiles && a.Grip.Scatter != nil && !plan.Removing {
 		g.Drawn = s.drawn(&a.Grip, plan)
 	}
-	if g.Rects = covering(written(plan)); ledOn(&a) {
-		g.Rects = pieces(written(plan), written(plan).Chunks())
+	if on := written(plan); ledOn(&a) {
+		g.Rects = pieces(on, on.Chunks())
+	} else {
+		g.Rects = covering(on)
 	}
 	if n := plan.Count(); n > 0 && n <= maxGhostCells && !plan.Removing {
 		for _, w := range plan.Writes {

@@ -19,10 +19,16 @@ import (
 
 const me = document.ID("clientclient")
 
-func open(t *testing.T) *session.Session {
+func open(t testing.TB) *session.Session {
+	t.Helper()
+	return opened(t, sample.World())
+}
+
+// opened is a session of a project.
+func opened(t testing.TB, d *document.Document) *session.Session {
 	t.Helper()
 	var s session.Session
-	if err := s.Open(sample.World().Encode(), 0, "personperson", me); err != nil {
+	if err := s.Open(d.Encode(), 0, "personperson", me); err != nil {
 		t.Fatal(err)
 	}
 	return &s

@@ -40,15 +40,6 @@ func (t *told) add(g *session.Ghost) {
 	}
 }
 
-func openFull(t *testing.T) *session.Session {
-	t.Helper()
-	var s session.Session
-	if err := s.Open(sample.Full().Encode(), 0, "personperson", me); err != nil {
-		t.Fatal(err)
-	}
-	return &s
-}
-
 // A stroke that is led on point by point comes to the same ghost as one that is told whole, whatever is held, wherever it goes.
 func TestAStrokeThatIsLedOn(t *testing.T) {
 	block := hand.Grip{What: hand.Tiles, Shape: hand.Freehand, Width: 2, Cells: []cells.Cell{cells.TileCell(1, 1), cells.TileCell(1, 2), cells.TileCell(1, 3), 0}}
@@ -68,7 +59,7 @@ func TestAStrokeThatIsLedOn(t *testing.T) {
 	} {
 		r := rand.New(rand.NewPCG(28, 11))
 		for range 8 {
-			s, whole := openFull(t), openFull(t)
+			s, whole := opened(t, sample.Full()), opened(t, sample.Full())
 			at := grid.Point{X: r.IntN(18), Y: r.IntN(12)}
 			way := []grid.Point{at}
 			ask := func(s *session.Session, way []grid.Point, of, after int) session.Ghost {
@@ -124,13 +115,10 @@ func TestAStrokeThatIsLedOn(t *testing.T) {
 func TestAStrokeBecomesLong(t *testing.T) {
 	d := sample.Square(128, 2, 1)
 	layer := d.Maps.Get(sample.Large).LayersInOrder()[0].ID
-	var s session.Session
-	if err := s.Open(d.Encode(), 0, "personperson", me); err != nil {
-		t.Fatal(err)
-	}
+	s := opened(t, d)
 	grip := hand.Grip{What: hand.Tiles, Shape: hand.Freehand, Width: 2, Cells: []cells.Cell{sample.Wall, sample.Floor}, Size: 40, Scatter: &hand.Scatter{}}
 	ask := func(way []args, of, after int) session.Ghost {
-		return call[session.Ghost](t, &s, "preview", args{"map": sample.Large, "active": layer, "grip": grip, "mirror": args{}, "of": of, "after": after, "gesture": args{"way": way}})
+		return call[session.Ghost](t, s, "preview", args{"map": sample.Large, "active": layer, "grip": grip, "mirror": args{}, "of": of, "after": after, "gesture": args{"way": way}})
 	}
 	g := ask(way(20, 20), 0, 0)
 	if len(g.Cells) != 3*1600 {

@@ -16,10 +16,7 @@ func BenchmarkStrokePreview(b *testing.B) {
 	d := sample.Square(512, 6, 6)
 	layer := d.Maps.Get(sample.Large).LayersInOrder()[0].ID
 	for _, long := range []int{10, 1000, 10_000} {
-		var s session.Session
-		if err := s.Open(d.Encode(), 0, "personperson", me); err != nil {
-			b.Fatal(err)
-		}
+		s := opened(b, d)
 		at := func(i int) (x, y int) { return i % 500, i / 500 }
 		ask := func(way []args, of, after int) (g session.Ghost) {
 			raw, err := json.Marshal(args{"map": sample.Large, "active": layer, "mirror": args{}, "of": of, "after": after, "gesture": args{"way": way},

@@ -28,7 +28,6 @@ export class Checking {
 	private stepsOf = -1
 	/** Goes up when it is known of another map in how few steps one comes to its cells. */
 	reached = $state(0)
-	private missing = new Set<string>()
 	private timer = 0
 	private looks = 0
 	/** Which questions are asked: whatever is answered to earlier ones is not looked at. */
@@ -128,8 +127,9 @@ export class Checking {
 
 	/** Has pictures of tilesets be looked at that were not yet: what is hard to see is found by them. */
 	private async sees(over: () => boolean) {
+		const missing = new Set<string>()
 		for (;;) {
-			const pictures = (await this.thinker.ask('unseen', {})).filter((p) => !this.missing.has(p))
+			const pictures = (await this.thinker.ask('unseen', {})).filter((p) => !missing.has(p))
 			if (!pictures.length) return
 			for (const picture of pictures) {
 				try {
@@ -138,7 +138,7 @@ export class Checking {
 					await this.thinker.ask('seen', { picture, png: base64(png) })
 				} catch (e) {
 					if (e instanceof CoreError) throw e
-					this.missing.add(picture) // it is not to be had
+					missing.add(picture) // it is not to be had now
 				}
 			}
 		}
