@@ -61,7 +61,7 @@ func TestACharacterOfTwoGuises(t *testing.T) {
 	// as it is from the beginning with the flag
 	k.pressIn("aside [role=tab]", "Pins")
 	k.press("Begin a game…")
-	k.find("[data-testid=begin] label", "Lit").MustClick()
+	k.pressIn("[data-testid=begin] label", "Lit")
 	k.pressIn("[data-testid=begin] button", "Begin")
 	k.see("[data-testid=playing]", "Playing Quay")
 	k.walk(input.KeyW, func() error { return contains(k.eval(`() => azzel.hero()`), "up") })

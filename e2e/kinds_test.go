@@ -244,7 +244,7 @@ func TestKindsPictures(t *testing.T) {
 	})
 	k.pressIn("nav button", "Map")
 	k.pressIn("aside [role=tab]", "Kinds")
-	k.find("aside ul button", "Character 2").MustClick()
+	k.pressIn("aside ul button", "Character 2")
 	k.focusMap()
 	k.click(k.at(8, 6))
 	k.keys(input.Escape)

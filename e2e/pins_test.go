@@ -40,7 +40,7 @@ func TestAPinIsGoneOnFrom(t *testing.T) {
 	k.stored(func(d *document.Document) error {
 		return want("its name", d.PinsInOrder()[0].Name, "Before the gate")
 	})
-	k.find("[aria-label='Go on from Before the gate']", "").MustClick()
+	k.pressIn("[aria-label='Go on from Before the gate']", "")
 	k.see("[data-testid=count]", "1 of 1 collected")
 	if now, _ := k.hero(); now > x {
 		t.Errorf("the pin was set before %d, and it goes on at %d", x, now)
@@ -62,7 +62,7 @@ func TestAPinIsGoneOnFrom(t *testing.T) {
 	k.keys(input.Escape)
 	k.openChart()
 	k.clickWith(k.onChart(pin.At.X, pin.At.Y), proto.InputMouseButtonRight)
-	k.find("[role=menuitem]", "Go on from this pin").MustClick()
+	k.pressIn("[role=menuitem]", "Go on from this pin")
 	k.see("[data-testid=count]", "1 of 1 collected")
 	k.keys(input.KeyP)
 	// a pin whose map is gone says so
@@ -71,9 +71,9 @@ func TestAPinIsGoneOnFrom(t *testing.T) {
 	k.press("Map")
 	k.press("Pins")
 	k.see("ul[aria-label=Pins]", "a removed map")
-	k.find("[aria-label='Go on from Before the gate']", "").MustClick()
+	k.pressIn("[aria-label='Go on from Before the gate']", "")
 	k.notice("no longer there")
-	k.find("[aria-label='Delete Before the gate']", "").MustClick()
+	k.pressIn("[aria-label='Delete Before the gate']", "")
 	k.stored(func(d *document.Document) error { return want("the pins", fmt.Sprint(d.Pins.Len()), "0") })
 }
 
@@ -83,7 +83,7 @@ func TestARecordingIsFollowed(t *testing.T) {
 	k.focusMap()
 	k.keys(input.KeyP)
 	k.walk(input.ArrowRight, k.shows("[data-testid=count]", "1 of 1 collected"))
-	k.find("[aria-label='Keep the game as a recording']", "").MustClick()
+	k.pressIn("[aria-label='Keep the game as a recording']", "")
 	k.stored(func(d *document.Document) error { return want("recordings", fmt.Sprint(d.Recordings.Len()), "1") })
 	k.keys(input.KeyP)
 	k.press("Show it")
@@ -96,7 +96,7 @@ func TestARecordingIsFollowed(t *testing.T) {
 	k.see("[data-testid=playing]", "Frozen on Quay")
 	k.see("[data-testid=count]", "0 of 1 collected")
 	k.keys(input.KeyP)
-	k.find("[aria-label='Watch Played from Quay']", "").MustClick()
+	k.pressIn("[aria-label='Watch Played from Quay']", "")
 	k.see("[data-testid=playing]", "A recording, on Quay")
 	k.see("[data-testid=playing]", "Playing Quay")
 	k.same()
@@ -108,8 +108,8 @@ func TestBeginningOtherwise(t *testing.T) {
 	k.focusMap()
 	k.with(input.ControlLeft, input.KeyP)
 	k.see("[data-testid=begin]", "Begin a game")
-	k.find("[data-testid=begin] label", "Quay: Exit → Pans").MustClick()
-	k.find("[data-testid=begin] label", "Pearl").MustClick()
+	k.pressIn("[data-testid=begin] label", "Quay: Exit → Pans")
+	k.pressIn("[data-testid=begin] label", "Pearl")
 	k.see("[data-testid=begin] button", "With nothing")
 	k.pressIn("[data-testid=begin] button", "Begin")
 	k.see("[data-testid=playing]", "Playing Pans")

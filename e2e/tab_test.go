@@ -242,11 +242,33 @@ func (k *tab) press(text string) {
 	k.pressIn("button, a, [role=menuitem], [role=option], [role=tab], [role=radio]", text)
 }
 
+// pressIn presses the middle of what is found, once it lies still and nothing covers it; one call into the page tells all of that, since
+// a test's time goes into such calls.
 func (k *tab) pressIn(selector, text string) {
 	k.Helper()
-	within(k.T, soon, func() error { // what is pressed may still be moving
-		e := k.find(selector, text)
-		return e.Click(proto.InputMouseButtonLeft, 1)
+	within(k.T, soon, func() error {
+		at := k.eval(`async (s, t) => {
+			const seen = [...document.querySelectorAll(s)].filter((e) => e.getClientRects().length && !e.disabled)
+			const text = (e) => (e.innerText || '').trim()
+			const e = seen.find((e) => text(e) === t || e.ariaLabel === t) ?? seen.find((e) => text(e).includes(t) || e.ariaLabel?.includes(t))
+			if (!e) return 'it is not there'
+			e.scrollIntoViewIfNeeded()
+			const middle = () => { const r = e.getClientRects()[0]; return r ? [r.left + r.width / 2, r.top + r.height / 2] : [] }
+			const was = middle()
+			await new Promise(requestAnimationFrame)
+			const is = middle()
+			if (is.join() !== was.join()) return 'it moves'
+			const hit = document.elementFromPoint(...is)
+			if (e.contains(hit)) return is.join()
+			e.scrollIntoView({ block: 'center' }) // as a person does who sees it under a notice
+			return 'it is covered by ' + hit?.outerHTML.slice(0, 200)
+		}`, selector, text)
+		var p proto.Point
+		if _, err := fmt.Sscanf(at, "%g,%g", &p.X, &p.Y); err != nil {
+			return fmt.Errorf("%s with %q cannot be pressed: %s", selector, text, at)
+		}
+		k.click(p)
+		return nil
 	})
 }
 

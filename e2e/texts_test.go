@@ -110,6 +110,6 @@ func TestCharactersAreListed(t *testing.T) {
 		}
 		return nil
 	})
-	k.find("[aria-label='Show Lamp keeper on Quay']", "").MustClick()
+	k.pressIn("[aria-label='Show Lamp keeper on Quay']", "")
 	k.see("aside", "Mind the tide.")
 }

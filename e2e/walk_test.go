@@ -19,7 +19,7 @@ func (k *tab) beginOn(name string) {
 	if name != "Quay" {
 		from = "→ " + name
 	}
-	k.find("[data-testid=begin] label", from).MustClick()
+	k.pressIn("[data-testid=begin] label", from)
 	k.pressIn("[data-testid=begin] button", "Begin")
 	k.see("[data-testid=playing]", "Playing "+name)
 	within(k.T, soon, func() error {

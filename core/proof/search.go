@@ -18,7 +18,7 @@ type Search struct {
 	may   *May
 	// bounded tells that all is known that could be.
 	bounded bool
-	// keys tells whether they run out, while it is not known; short is the answer where they do.
+	// keys tells whether they run out, while it is not known; short tells that they do, or time or moves, which is the answer.
 	keys  *keyring
 	short bool
 	goals []world.Ref
@@ -91,7 +91,10 @@ func (s *Search) Step(budget int) *Answer {
 		if s.bounded = s.may.goOn(budget); s.bounded && !s.reaches(s.may) {
 			s.out = s.cannot()
 		} else if s.bounded && s.wanted == nil && s.skips == nil && !s.whole {
-			s.keys = newKeyring(s.may, s.begin, s.reaches)
+			if s.out = s.late(); s.out == nil {
+				s.keys = newKeyring(s.may, s.begin, s.reaches)
+			}
+			s.short = s.out != nil
 		}
 		return s.out
 	}

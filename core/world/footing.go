@@ -56,10 +56,31 @@ func (g *Ground) Footing() *Footing {
 	return g.footing
 }
 
-// falls reports whether nothing but gravity and its own legs moves the hero on a map.
+// falls reports whether nothing but gravity and its own legs moves the hero on a map that is seen from the side.
 func (g *Ground) falls() bool {
 	s := g.stage
-	if first, after := g.Sheets(); !g.Side || g.HasLines() || first < after || len(s.Heroes) > 1 || s.moved() {
+	if !g.Side || !g.Walked() {
+		return false
+	}
+	w := s.Gait(g, None)
+	if w.Gravity <= 0 || w.Wall || w.Wet || w.Slow {
+		return false
+	}
+	for _, seam := range s.Chart.SeamsOf(g.ID) {
+		for _, id := range []document.ID{seam.A, seam.B} {
+			if o := s.Grounds[s.MapOf(id)]; !o.Side || *s.Gait(o, None) != *w {
+				return false // who comes from there may be faster
+			}
+		}
+	}
+	return true
+}
+
+// Walked reports whether nothing but its own legs, gravity, and rules and ways that send it somewhere move the hero on a map, all of
+// them alike.
+func (g *Ground) Walked() bool {
+	s := g.stage
+	if first, after := g.Sheets(); g.HasLines() || first < after || len(s.Heroes) > 1 || s.moved() {
 		return false
 	}
 	w := s.Gait(g, None)
@@ -68,20 +89,13 @@ func (g *Ground) falls() bool {
 			return false
 		}
 	}
-	if w.Gravity <= 0 || w.Wall || w.Wet || w.Slow || w.WindX != 0 || w.WindY != 0 {
+	if w.WindX != 0 || w.WindY != 0 {
 		return false
 	}
 	for r := g.First; r < g.After; r++ {
 		t := s.Thing(r)
 		if !slices.Contains(still, t.Acts) || t.Doing.Goes && t.Acts != kind.Hero && t.Doing.Habit != Stands || t.Doing.Way != nil || t.Doing.Carrier >= 0 || t.Area != nil && (t.Area.FlowX != 0 || t.Area.FlowY != 0) {
 			return false
-		}
-	}
-	for _, seam := range s.Chart.SeamsOf(g.ID) {
-		for _, id := range []document.ID{seam.A, seam.B} {
-			if o := s.Grounds[s.MapOf(id)]; !o.Side || *s.Gait(o, None) != *w {
-				return false // who comes from there may be faster
-			}
 		}
 	}
 	return true

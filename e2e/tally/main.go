@@ -22,7 +22,7 @@ type event struct {
 
 func main() {
 	start := time.Now()
-	args := append([]string{"test", "-json", "-timeout", "20m"}, os.Args[1:]...)
+	args := append([]string{"test", "-json", "-timeout", "45m"}, os.Args[1:]...)
 	cmd := exec.Command("go", append(args, "./...")...)
 	cmd.Stderr = os.Stderr
 	out, err := cmd.StdoutPipe()

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import ContextHost from './controls/ContextHost.svelte'
 	import { Notices } from './project/notices.svelte'
 	import Workbench from './frame/Workbench.svelte'
 	import Home from './home/Home.svelte'
@@ -27,6 +28,7 @@
 	}
 </script>
 
+<ContextHost />
 {#if id}
 	{#await open(id)}
 		<main class="flex h-full items-center justify-center gap-3 text-dim">

@@ -1,7 +1,6 @@
 <script lang="ts">
-	import { ContextMenu } from 'bits-ui'
 	import type { Snippet } from 'svelte'
-	import { keys } from './keys.svelte'
+	import { contextMenu } from './contextMenu.svelte'
 	import type { Choice } from './Menu.svelte'
 
 	// What lies in it has a menu: by the secondary button, a long press, or the menu key.
@@ -10,25 +9,36 @@
 		class: classes = '',
 		children,
 	}: { choices: () => Choice[]; class?: string; children: Snippet } = $props()
-	let open = $state(false)
-	const list = $derived(open ? choices() : [])
+	/** How long a finger rests for the menu, in milliseconds. */
+	const rest = 700
+	let resting = 0
+
+	function open(e: MouseEvent) {
+		clearTimeout(resting)
+		if (e.defaultPrevented) return
+		e.preventDefault()
+		contextMenu.open(choices, e.clientX, e.clientY)
+	}
+
+	function down(e: PointerEvent) {
+		if (e.pointerType === 'mouse') return
+		clearTimeout(resting)
+		resting = window.setTimeout(() => contextMenu.open(choices, e.clientX, e.clientY), rest)
+	}
+
+	const away = (e: PointerEvent) => e.pointerType !== 'mouse' && clearTimeout(resting)
+	$effect(() => () => clearTimeout(resting))
 </script>
 
-<ContextMenu.Root bind:open>
-	<ContextMenu.Trigger class={classes}>{@render children()}</ContextMenu.Trigger>
-	<ContextMenu.Portal>
-		<ContextMenu.Content class="menu-list" preventScroll={false}>
-			{#each list as c, i (i)}
-				{#if c.heading}
-					<div class="menu-heading">{c.heading}</div>
-				{:else}
-					<ContextMenu.Item class="menu-item" onSelect={() => c.run?.()} textValue={c.label}>
-						<span class="grow {c.chosen ? 'font-semibold' : ''}">{c.label}</span>
-						{#if c.hint}<span class="opacity-75">{c.hint}</span>{/if}
-						{#if c.keys}<span class="key">{keys.now(c.keys)}</span>{/if}
-					</ContextMenu.Item>
-				{/if}
-			{/each}
-		</ContextMenu.Content>
-	</ContextMenu.Portal>
-</ContextMenu.Root>
+<!-- svelte-ignore a11y_no_static_element_interactions -->
+<div
+	class={classes}
+	tabindex="-1"
+	oncontextmenu={open}
+	onpointerdown={down}
+	onpointermove={away}
+	onpointercancel={away}
+	onpointerup={away}
+>
+	{@render children()}
+</div>

@@ -2,9 +2,9 @@
 	import Ellipsis from '@lucide/svelte/icons/ellipsis'
 	import Plus from '@lucide/svelte/icons/plus'
 	import Text from '@lucide/svelte/icons/text-initial'
-	import { DropdownMenu } from 'bits-ui'
 	import Hint from '../controls/Hint.svelte'
-	import Menu, { type Choice } from '../controls/Menu.svelte'
+	import { contextMenu } from '../controls/contextMenu.svelte'
+	import type { Choice } from '../controls/Menu.svelte'
 	import type { ToldRule } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { Arranging } from './arranging.svelte'
@@ -143,13 +143,12 @@
 				>
 					<Text size={15} />
 				</Hint>
-				<Menu choices={doings} side="bottom">
-					{#snippet trigger()}
-						<DropdownMenu.Trigger class="button-plain" aria-label="More about this rule"
-							><Ellipsis size={15} /></DropdownMenu.Trigger
-						>
-					{/snippet}
-				</Menu>
+				<button
+					class="button-plain"
+					aria-label="More about this rule"
+					aria-haspopup="menu"
+					onclick={(e) => contextMenu.below(() => doings, e.currentTarget)}><Ellipsis size={15} /></button
+				>
 			</div>
 		</div>
 		{#if rule.after}<p class="px-2 pb-1 text-[12px] text-dim" data-testid="after">Afterwards {rule.after}.</p>{/if}

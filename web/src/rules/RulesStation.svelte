@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Plus from '@lucide/svelte/icons/plus'
 	import ClipboardPaste from '@lucide/svelte/icons/clipboard-paste'
+	import { Growing } from '../controls/growing.svelte'
 	import SearchField from '../controls/SearchField.svelte'
 	import type { ToldRule } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
@@ -12,6 +13,7 @@
 	import WordList from './WordList.svelte'
 
 	const w = workspace()
+	const few = 8
 	let wanted = $state('')
 	const maps = $derived(w.project.head.maps)
 	const text = (r: ToldRule) => [r.name ?? '', ...r.sentence.map((s) => s.text)].join(' ').toLowerCase()
@@ -23,6 +25,11 @@
 		})
 	})
 	const elsewhere = $derived(rules.filter((r) => !maps.some((m) => m.id === r.place)))
+	/** The rules in the order in which their cards stand. */
+	const order = $derived([...elsewhere, ...maps.flatMap((m) => rules.filter((r) => r.place === m.id))].map((r) => r.id))
+	const cards = new Growing(few, () => order.length)
+	// one that is gone to is there as well
+	const there = $derived(new Set(order.slice(0, Math.max(cards.many, order.indexOf(w.rule) + few))))
 
 	function made(id: string | undefined) {
 		if (id) w.rule = id
@@ -40,9 +47,9 @@
 	}
 </script>
 
-{#snippet cards(all: ToldRule[])}
+{#snippet grid(all: ToldRule[])}
 	<div class="grid grid-cols-2 items-start gap-3">
-		{#each all as rule (rule.id)}<RuleCard {rule} />{/each}
+		{#each all as rule (rule.id)}{#if there.has(rule.id)}<RuleCard {rule} />{/if}{/each}
 	</div>
 {/snippet}
 
@@ -76,7 +83,7 @@
 						<button class="button" onclick={addEverywhere}><Plus size={15} /> New rule</button>
 					</div>
 					{#if elsewhere.length}
-						{@render cards(elsewhere)}
+						{@render grid(elsewhere)}
 					{:else}
 						<p class="text-dim">
 							Rules that are bound to no map: what happens when a game begins, when a counter reaches a number, whatever
@@ -97,7 +104,7 @@
 							>
 						</div>
 						{#if here.length}
-							{@render cards(here)}
+							{@render grid(here)}
 						{:else}
 							<p class="text-dim">
 								Nothing happens here by rule yet. On the map, drag from a switch’s nub to a door, or press New rule.
@@ -110,6 +117,7 @@
 				<button class="button button-main" onclick={() => w.open('map')}>Go to Map</button>
 			{/each}
 			{#if wanted && !rules.length}<p class="text-dim">No rule says that.</p>{/if}
+			<div {@attach cards.end}></div>
 		{/if}
 	</main>
 	<aside class="min-h-0 overflow-y-auto border-l border-line p-3" aria-label="Flags and counters">
