@@ -122,6 +122,10 @@ func TestCheckFindsAndMends(t *testing.T) {
 	r.append(sample.Paint(sample.Quay, sample.Things, rim, sample.Wall))
 	k.see("[data-testid=answer]", "No, it cannot be finished")
 	k.see("[data-testid=finding]", "It cannot be finished")
+	// what is kept as a table has what the proof told
+	k.eval(`() => { const make = URL.createObjectURL; URL.createObjectURL = (b) => { b.text().then((t) => (globalThis.kept = t)); return make(b) }; return '' }`)
+	k.press("Keep the findings as a table (CSV)")
+	within(t, soon, func() error { return contains(k.eval(`() => globalThis.kept ?? ''`), "It cannot be finished") })
 	within(t, soon, func() error {
 		return contains(k.eval(`() => document.querySelector("[data-testid=found]").textContent`), "The recording The walk that was found goes otherwise now")
 	})

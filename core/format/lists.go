@@ -143,9 +143,18 @@ func textRows(d *document.Document) [][]string {
 }
 
 func findingRows(d *document.Document) [][]string {
-	out := [][]string{{"map", "thing", "what", "serious"}}
 	var c check.Checker
-	for _, f := range c.Find(chart.New(d, nil)) {
+	return rowsOf(d, c.Find(chart.New(d, nil)))
+}
+
+// Findings is a table of findings, as a CSV: what was found by looking at the project alone, or by proof and pictures as well.
+func Findings(d *document.Document, found []check.Finding) []byte {
+	return listOf(func(d *document.Document) [][]string { return rowsOf(d, found) })(d)
+}
+
+func rowsOf(d *document.Document, found []check.Finding) [][]string {
+	out := [][]string{{"map", "thing", "what", "serious"}}
+	for _, f := range found {
 		if f.Silent {
 			continue
 		}

@@ -5,6 +5,7 @@ import (
 	"azzel/core/check"
 	"azzel/core/document"
 	"azzel/core/edit"
+	"azzel/core/format"
 	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/play"
@@ -37,6 +38,16 @@ func (s *Session) checked(none) (CheckInfo, error) {
 	}
 	out.Pars = s.pars()
 	return out, nil
+}
+
+// tableArgs are findings that somebody wants to keep.
+type tableArgs struct {
+	Findings []check.Finding `json:"findings"`
+}
+
+// findingsTable is what was found as a table, whoever found it: the page, its worker, or the server.
+func (s *Session) findingsTable(a tableArgs) (string, error) {
+	return string(format.Findings(s.doc(), a.Findings)), nil
 }
 
 // pars are the maps on which a game can begin and be finished: at a goal of theirs, or, where something else wins, wherever one begins.
@@ -234,11 +245,12 @@ func init() {
 		return
 	}
 	register(map[string]method{
-		"checks":      with((*Session).checked),
-		"studiedFrom": with((*Session).studiedFrom),
-		"reach":       with((*Session).reach),
-		"par":         with((*Session).parOf),
-		"takePar":     with((*Session).takePar),
+		"checks":        with((*Session).checked),
+		"studiedFrom":   with((*Session).studiedFrom),
+		"reach":         with((*Session).reach),
+		"findingsTable": with((*Session).findingsTable),
+		"par":           with((*Session).parOf),
+		"takePar":       with((*Session).takePar),
 		"mend": authored(func(d *document.Document, a findingArgs) (author.Change, error) {
 			return check.Mend(d, check.Finding{What: a.What, Map: a.Map, ID: a.ID})
 		}),

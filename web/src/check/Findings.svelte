@@ -1,9 +1,12 @@
 <script lang="ts">
 	import BellOff from '@lucide/svelte/icons/bell-off'
+	import Download from '@lucide/svelte/icons/download'
 	import Wrench from '@lucide/svelte/icons/wrench'
+	import Hint from '../controls/Hint.svelte'
 	import SearchField from '../controls/SearchField.svelte'
 	import type { CheckFinding } from '../core/types'
 	import { counted } from '../project/counted'
+	import { fileName, keep } from '../share/exchange'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { goToFinding } from './goTo'
 	import Sorts from './Sorts.svelte'
@@ -37,6 +40,12 @@
 	)
 	const quiet = $derived(checking.info.findings.filter((f) => f.silent).length)
 
+	/** What is shown, with what the proof and the pictures told, as a file. */
+	function table() {
+		const text = w.project.ask('findingsTable', { findings: found })
+		keep(new Blob([text], { type: 'text/csv' }), `${fileName(w.project.head.project.name)} – findings.csv`)
+	}
+
 	function mend(f: CheckFinding) {
 		const made = w.project.try('mend', { what: f.what, map: f.map, id: f.id, why: '', on: false })
 		if (made) w.notices.say(`Mended: ${f.text}`, 'done', w.project.undoOf(made))
@@ -55,6 +64,10 @@
 		{#if quiet}<label class="flex items-center gap-1.5"
 				><input type="checkbox" bind:checked={silenced} /> {quiet} silenced</label
 			>{/if}
+		{#if found.length}
+			<Hint label="Keep the findings as a table (CSV)" class="button-plain" onclick={table}><Download size={15} /></Hint
+			>
+		{/if}
 		<button class="button" aria-expanded={choosing} onclick={() => (choosing = !choosing)}>What is looked for</button>
 	</div>
 	{#if choosing}<Sorts />{/if}

@@ -601,6 +601,10 @@ export interface NamedTile {
 	name: string
 }
 
+export interface TableArgs {
+	findings: CheckFinding[]
+}
+
 export interface Use {
 	what: 'passage' | 'rule' | 'gate' | 'carrier' | 'setting'
 	map?: ID
@@ -2309,6 +2313,7 @@ export interface Methods {
 	findTiles: { args: {
 		words: string[] | null
 	}; answer: NamedTile[] }
+	findingsTable: { args: TableArgs; answer: string }
 	flagUses: { args: None; answer: Record<string, Use[]> }
 	follow: { args: {
 		id: ID

@@ -7,6 +7,7 @@
 	import type { Hearing, Sound, SoundWord } from '../core/contract.gen'
 	import type { ID } from '../core/types'
 	import { OwnSounds, readied } from '../play/ownSounds'
+	import { sounding } from '../play/sounding'
 	import { workspace } from '../workspace/workspace.svelte'
 	import SoundWave from './SoundWave.svelte'
 
@@ -46,7 +47,6 @@
 	}
 
 	// heard while it is chosen
-	let context: AudioContext | null = null
 	let source: AudioBufferSourceNode | null = null
 	let at = $state(-1)
 	let frame = 0
@@ -63,7 +63,7 @@
 		const buffer = await OwnSounds.decoded(sound.file)
 		if (!buffer) return
 		const part = readied(sound, buffer)
-		context ??= new AudioContext()
+		const context = sounding()
 		const gain = context.createGain()
 		gain.gain.value = part.loud
 		source = context.createBufferSource()
@@ -80,10 +80,7 @@
 		}
 		follow()
 	}
-	onDestroy(() => {
-		stop()
-		void context?.close()
-	})
+	onDestroy(stop)
 </script>
 
 <article class="flex flex-col gap-1 border border-line p-2" aria-label={sound.name}>

@@ -1,5 +1,6 @@
 import type { HeardView } from '../core/types'
 import type { Ready } from './ownSounds'
+import { sounding, whenSounding } from './sounding'
 import { dull, type Maker, noise } from './tones'
 
 // What is heard in a game, made of noise and tones when it is first asked for: nothing is loaded.
@@ -66,15 +67,18 @@ export type Loop = Omit<HeardView, 'own'> & { own?: Ready; volume: number }
 
 /** Plays what the core says is heard; it is silent until it is told to play. */
 export class Ambience {
-	private context?: AudioContext
+	private wanted: Loop[] = []
 	private buffers = new Map<string, AudioBuffer>()
 	private voices = new Map<string, Voice>()
 
 	/** Takes over what is heard now, and how loud it is meant to be: near things within a moment, what is all over a map less fast. */
 	hear(all: Loop[]) {
-		if (!all.length && !this.voices.size) return
-		this.context ??= new AudioContext()
-		const now = this.context.currentTime
+		this.wanted = all
+		if (all.length || this.voices.size) whenSounding(() => this.wanted === all && this.sound(all))
+	}
+
+	private sound(all: Loop[]) {
+		const now = sounding().currentTime
 		// of two that play the same the louder is heard
 		const loudest = new Map<string, Loop>()
 		for (const h of all) {
@@ -97,8 +101,7 @@ export class Ambience {
 	}
 
 	private voice(name: string, h: Loop): Voice | undefined {
-		const c = this.context
-		if (!c) return
+		const c = sounding()
 		const buffer = h.own?.buffer ?? this.made(c, h.plays)
 		if (!buffer) return
 		const [source, gain, side] = [c.createBufferSource(), c.createGain(), c.createStereoPanner()]

@@ -1,4 +1,5 @@
 import type { Ready } from './ownSounds'
+import { sounding } from './sounding'
 import { dull, type Maker, noise } from './tones'
 
 // Sounds that are heard once, made when they are first asked for: nothing is loaded.
@@ -94,7 +95,6 @@ const heights = [1, 0.94, 1.05, 0.98, 1.09, 0.91]
 
 /** Lets a sound be heard, which goes over by itself. */
 export class Effects {
-	private context?: AudioContext
 	private buffers = new Map<string, AudioBuffer>()
 	private last = new Map<string, number>()
 	private n = 0
@@ -116,7 +116,7 @@ export class Effects {
 		if ((!make && !own) || volume <= 0) return
 		this.asked.push(own ? `${word}: ${own.sound.name}` : word)
 		if (this.asked.length > 200) this.asked.shift()
-		const c = (this.context ??= new AudioContext())
+		const c = sounding()
 		if (own) return this.hear(c, own, volume)
 		let buffer = this.buffers.get(word)
 		if (!buffer) {

@@ -1,3 +1,5 @@
+import { sounding, whenSounding } from './sounding'
+
 // Music that Azzel plays itself: patterns in a key and a mood, a bar at a time, more of it in danger. Nothing is loaded.
 
 interface Mood {
@@ -84,7 +86,6 @@ export function bar(mood: string, key: number, n: number, danger: boolean): Note
 
 /** Plays on and on what a map is to sound like; another mood begins with the next bar. */
 export class Music {
-	private context?: AudioContext
 	private out?: GainNode
 	private timer = 0
 	private next = 0
@@ -97,7 +98,11 @@ export class Music {
 		if (mood !== this.now.mood) this.n = 0
 		this.now = { mood, key, danger }
 		if (!mood) return this.end()
-		const c = (this.context ??= new AudioContext())
+		whenSounding(() => this.now.mood && this.begin(volume))
+	}
+
+	private begin(volume: number) {
+		const c = sounding()
 		if (!this.out) {
 			this.out = c.createGain()
 			this.out.gain.value = 0
@@ -113,16 +118,16 @@ export class Music {
 	private end() {
 		clearInterval(this.timer)
 		this.timer = 0
-		if (!this.out || !this.context) return
+		if (!this.out) return
 		const { out } = this
 		this.out = undefined
-		out.gain.setTargetAtTime(0, this.context.currentTime, 0.25)
+		out.gain.setTargetAtTime(0, sounding().currentTime, 0.25)
 		setTimeout(() => out.disconnect(), 2000)
 	}
 
 	/** Writes down the bars that begin soon. */
 	private ahead() {
-		const c = this.context!
+		const c = sounding()
 		const mood = moods[this.now.mood]
 		if (!mood || !this.out) return
 		// a tab that was asleep goes on from now
@@ -136,7 +141,7 @@ export class Music {
 	}
 
 	private sound(note: Note, mood: Mood, long: number) {
-		const c = this.context!
+		const c = sounding()
 		const [from, lasts] = [this.next + note.at * long, note.lasts * long]
 		const o = c.createOscillator()
 		const g = c.createGain()

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import CircleHelp from '@lucide/svelte/icons/circle-question-mark'
 	import MapPin from '@lucide/svelte/icons/map-pin'
+	import { Growing } from '../controls/growing.svelte'
 	import Hint from '../controls/Hint.svelte'
 	import GripPicture from '../hand/GripPicture.svelte'
 	import { gripOf } from '../hand/looks'
@@ -13,6 +14,8 @@
 		void w.project.turn
 		return w.project.ask('characters')
 	})
+
+	const rows = new Growing(30, () => all.length)
 
 	function rename(map: string, id: string, input: HTMLInputElement, before: string) {
 		if (input.value.trim() !== before && input.value.trim())
@@ -28,7 +31,7 @@
 			Who speaks or can be spoken to, as the player sees them beside what they say.
 		</p>
 		<ul class="flex flex-col gap-1">
-			{#each all as c (c.map + c.id)}
+			{#each all.slice(0, rows.many) as c (c.map + c.id)}
 				<li class="flex items-center gap-1">
 					{#key `${c.kind} ${c.look}`}<GripPicture grip={gripOf(c)} size={26} />{/key}
 					<input
@@ -54,5 +57,6 @@
 				</li>
 			{/each}
 		</ul>
+		<div {@attach rows.end}></div>
 	</section>
 {/if}

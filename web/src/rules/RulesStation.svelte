@@ -13,7 +13,6 @@
 	import WordList from './WordList.svelte'
 
 	const w = workspace()
-	const few = 8
 	let wanted = $state('')
 	const maps = $derived(w.project.head.maps)
 	const text = (r: ToldRule) => [r.name ?? '', ...r.sentence.map((s) => s.text)].join(' ').toLowerCase()
@@ -24,12 +23,20 @@
 			return words.every((word) => said.includes(word))
 		})
 	})
-	const elsewhere = $derived(rules.filter((r) => !maps.some((m) => m.id === r.place)))
+	/** The rules by the map on which they are; those that are bound to none by ''. */
+	const places = $derived.by(() => {
+		const out = new Map<string, ToldRule[]>([['', []], ...maps.map((m): [string, ToldRule[]] => [m.id, []])])
+		for (const r of rules) (out.get(r.place ?? '') ?? out.get('')!).push(r)
+		return out
+	})
+	const elsewhere = $derived(places.get('')!)
 	/** The rules in the order in which their cards stand. */
-	const order = $derived([...elsewhere, ...maps.flatMap((m) => rules.filter((r) => r.place === m.id))].map((r) => r.id))
-	const cards = new Growing(few, () => order.length)
+	const order = $derived([...places.values()].flat())
+	const cards = new Growing(8, () => order.length)
 	// one that is gone to is there as well
-	const there = $derived(new Set(order.slice(0, Math.max(cards.many, order.indexOf(w.rule) + few))))
+	const there = $derived(new Set(order.slice(0, Math.max(cards.many, order.findIndex((r) => r.id === w.rule) + 8))))
+	const parts = new Growing(20, () => maps.length)
+	const last = $derived(maps.findLastIndex((m) => places.get(m.id)!.some((r) => r.id === w.rule || there.has(r))))
 
 	function made(id: string | undefined) {
 		if (id) w.rule = id
@@ -49,7 +56,7 @@
 
 {#snippet grid(all: ToldRule[])}
 	<div class="grid grid-cols-2 items-start gap-3">
-		{#each all as rule (rule.id)}{#if there.has(rule.id)}<RuleCard {rule} />{/if}{/each}
+		{#each all as rule (rule.id)}{#if there.has(rule)}<RuleCard {rule} />{/if}{/each}
 	</div>
 {/snippet}
 
@@ -92,8 +99,8 @@
 					{/if}
 				</section>
 			{/if}
-			{#each maps as m (m.id)}
-				{@const here = rules.filter((r) => r.place === m.id)}
+			{#each maps.slice(0, Math.max(parts.many, last + 1)) as m (m.id)}
+				{@const here = places.get(m.id)!}
 				{#if !wanted || here.length}
 					<section class="mb-6">
 						<div class="mb-2 flex items-center gap-3">
@@ -117,7 +124,7 @@
 				<button class="button button-main" onclick={() => w.open('map')}>Go to Map</button>
 			{/each}
 			{#if wanted && !rules.length}<p class="text-dim">No rule says that.</p>{/if}
-			<div {@attach cards.end}></div>
+			<div {@attach cards.end} {@attach parts.end}></div>
 		{/if}
 	</main>
 	<aside class="min-h-0 overflow-y-auto border-l border-line p-3" aria-label="Flags and counters">

@@ -2,6 +2,7 @@
 	import CircleHelp from '@lucide/svelte/icons/circle-question-mark'
 	import Plus from '@lucide/svelte/icons/plus'
 	import Trash2 from '@lucide/svelte/icons/trash-2'
+	import { Growing } from '../controls/growing.svelte'
 	import Hint from '../controls/Hint.svelte'
 	import type { Counter, Flag } from '../core/types'
 	import { counted } from '../project/counted'
@@ -10,6 +11,7 @@
 	// The flags or the counters of the project: their names, what counters start with, where they are used.
 	let { of, all }: { of: 'flag' | 'counter'; all: (Flag | Counter)[] } = $props()
 	const w = workspace()
+	const rows = new Growing(30, () => all.length)
 	const names = { flag: 'Flag', counter: 'Counter' }
 	const uses = $derived.by(() => {
 		void w.project.turn
@@ -52,7 +54,7 @@
 			: 'A counter is a number that rules change and ask. The game starts with what stands here.'}
 	</p>
 	<ul class="flex flex-col gap-1">
-		{#each all as f (f.id)}
+		{#each all.slice(0, rows.many) as f (f.id)}
 			<li class="flex items-center gap-1">
 				<input
 					class="field min-w-0 grow"
@@ -96,4 +98,5 @@
 			</li>
 		{/each}
 	</ul>
+	<div {@attach rows.end}></div>
 </section>
