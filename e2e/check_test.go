@@ -173,3 +173,20 @@ func hole(at grid.Point) *grid.Region {
 	r.AddRect(grid.Rect{X: at.X, Y: at.Y, W: 1, H: 1})
 	return r
 }
+
+// A limit of time that nobody can keep is told at once, with how long it takes at the least; with more time there is a walk.
+func TestALimitThatIsTooShort(t *testing.T) {
+	r := world(t)
+	r.place(document.Entity{Kind: kind.Goal, Name: "Goal", X: 160, Y: 96})
+	limit := func(ms string) {
+		r.append(edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}, "values", []kind.Value{{Key: kind.MapTimeLimit, Value: kind.Datum(ms)}}))
+	}
+	limit("300")
+	k := r.open()
+	k.see("[data-testid=proof]", "cannot: it takes at least")
+	k.pressIn("nav button", "Check")
+	k.see("[data-testid=answer]", "No, it cannot be finished")
+	k.see("[data-testid=answer]", "to come to Goal, and Quay is lost after 0.3 seconds")
+	limit("60000")
+	k.see("[data-testid=answer]", "Yes: in")
+}
