@@ -20,7 +20,10 @@ func (g *Game) worldsTurn(in, pressed *Input) bool {
 	left := g.Count(Turn)
 	if left == 0 {
 		b := g.Hero()
-		if rests := b.Flags&Stepping == 0 && b.Push == 0; rests && (g.Count(Points) <= 0 || *pressed&InputSkip != 0) {
+		if *pressed&InputSkip != 0 {
+			g.setCount(Points, 0) // a turn that is ended in the middle of a step is over after it
+		}
+		if rests := b.Flags&Stepping == 0 && b.Push == 0; rests && g.Count(Points) <= 0 {
 			left = TurnTicks
 		}
 	}

@@ -48,6 +48,13 @@ func TestATurnByPoints(t *testing.T) {
 	if x := r.g.HeroCell().X; x != 6 {
 		t.Errorf("held down, the hero comes to %d", x)
 	}
+	// ended in the middle of a step, it is over after that
+	r = start()
+	walker = r.thing(kind.Walker)
+	r.hold(play.InputRight, 2)
+	r.hold(play.InputSkip, 1)
+	r.hold(0, 2*play.TurnTicks+2)
+	is("ended in the middle of a step", "3 points, hero {1 0}, walker moved true")
 	// a pin has them
 	again, err := play.Resume(r.g.Stage, r.g.Moment())
 	if err != nil || again.Count(play.Points) != r.g.Count(play.Points) {
