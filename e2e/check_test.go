@@ -39,7 +39,7 @@ func TestCheckOfTheDemo(t *testing.T) {
 	})
 	// par into stars
 	k.option("section[aria-labelledby=par] select", "One Crate")
-	k.see("[data-testid=par]", "there is no way in fewer")
+	within(t, 6*soon, k.shows("[data-testid=par]", "there is no way in fewer")) // all situations are gone through
 	k.pressIn("[data-testid=par] button", "Take them over")
 	k.stored(func(d *document.Document) error {
 		for _, m := range d.Maps.All() {

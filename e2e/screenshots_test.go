@@ -113,6 +113,13 @@ func TestScreenshots(t *testing.T) {
 	shot("material")
 	k.pressIn("aside button", "Coast")
 	k.pressIn("nav button", "Rules")
+	within(t, soon, func() error { // cards are there as one nears them
+		return want("the card", k.eval(`() => {
+			const is = !!document.querySelector("[aria-label='Rule The lamp keeper']")
+			if (!is) document.querySelector('main[aria-label=Rules]').scrollBy(0, 600)
+			return String(is)
+		}`), "true")
+	})
 	k.eval(`() => {
 		const card = document.querySelector("[aria-label='Rule The lamp keeper']")
 		for (const b of card.querySelectorAll("button")) if (/more lines|Write it as text/.test(b.textContent + b.ariaLabel)) b.click()
