@@ -186,7 +186,7 @@ func TestALimitThatIsTooShort(t *testing.T) {
 	k.see("[data-testid=proof]", "cannot: it takes at least")
 	k.pressIn("nav button", "Check")
 	k.see("[data-testid=answer]", "No, it cannot be finished")
-	k.see("[data-testid=answer]", "to come to Goal, and Quay is lost after 0.3 seconds")
+	k.see("[data-testid=missing]", "to come to Goal, and Quay is lost after 0.3 seconds")
 	limit("60000")
 	k.see("[data-testid=answer]", "Yes: in")
 }
