@@ -9,6 +9,7 @@ import (
 	"testing"
 
 	"github.com/go-rod/rod/lib/input"
+	"github.com/go-rod/rod/lib/proto"
 )
 
 // Of hundreds of rules only those are made that one comes near to: by scrolling, by looking for one, by going to one.
@@ -47,4 +48,37 @@ func TestHundredsOfRules(t *testing.T) {
 		}
 		return nil
 	})
+}
+
+// The one menu of all rows opens by a finger that rests on one, and by keys; it is gone through by keys, and its row has the focus again.
+func TestMenuOfARowByFingersAndKeys(t *testing.T) {
+	d := sample.World()
+	c, err := author.TextRule(d, "when\n\ta new game begins\nthen\n\tsay \"One.\"\n\tsay \"Two.\"\n")
+	must(t, err)
+	k := startWith(t, sample.With(d, c.Do...)).open()
+	k.pressIn("nav button", "Rules")
+	k.see("[data-testid=rule]", "Two.")
+	k.eval(`() => document.querySelectorAll('[aria-label="Move or change this line"]')[2].focus()`)
+	k.keys(input.Enter)
+	k.see("[role=menu]", "Move up")
+	k.keys(input.ArrowDown, input.ArrowDown, input.Home, input.Enter)
+	k.gone("[role=menu]")
+	says := func(first string) {
+		t.Helper()
+		within(t, soon, func() error {
+			return contains(k.eval(`() => document.querySelectorAll('[data-line]')[1].innerText`), first)
+		})
+	}
+	says("Two.")
+	within(t, soon, func() error {
+		return want("the focus", k.eval(`() => document.activeElement.ariaLabel`), "Move or change this line")
+	})
+	k.fingers()
+	box := k.box("[data-line='1'] [data-testid=lead]")
+	on := proto.NewPoint(box.X+box.Width/2, box.Y+box.Height/2)
+	k.touch(start, on)
+	k.see("[role=menu]", "Move down")
+	k.touch(end)
+	k.pressIn("[role=menuitem]", "Move down")
+	says("One.")
 }

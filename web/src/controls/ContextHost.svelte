@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { ContextMenu } from 'bits-ui'
 	import { contextMenu } from './contextMenu.svelte'
-	import { keys } from './keys.svelte'
+	import MenuLines from './MenuLines.svelte'
 
 	// The menu of all that lies in a Context: it is asked what is in it when it opens.
 	let open = $state(false)
@@ -17,17 +17,7 @@
 	<ContextMenu.Trigger bind:ref={host} class="fixed top-0 left-0 size-0" />
 	<ContextMenu.Portal>
 		<ContextMenu.Content class="menu-list" preventScroll={false}>
-			{#each list as c, i (i)}
-				{#if c.heading}
-					<div class="menu-heading">{c.heading}</div>
-				{:else}
-					<ContextMenu.Item class="menu-item" onSelect={() => c.run?.()} textValue={c.label}>
-						<span class="grow {c.chosen ? 'font-semibold' : ''}">{c.label}</span>
-						{#if c.hint}<span class="opacity-75">{c.hint}</span>{/if}
-						{#if c.keys}<span class="key">{keys.now(c.keys)}</span>{/if}
-					</ContextMenu.Item>
-				{/if}
-			{/each}
+			<MenuLines choices={list} />
 		</ContextMenu.Content>
 	</ContextMenu.Portal>
 </ContextMenu.Root>

@@ -13,7 +13,7 @@
 <script lang="ts">
 	import { DropdownMenu } from 'bits-ui'
 	import type { Snippet } from 'svelte'
-	import { keys } from './keys.svelte'
+	import MenuLines from './MenuLines.svelte'
 
 	let {
 		choices,
@@ -26,17 +26,7 @@
 	{@render trigger()}
 	<DropdownMenu.Portal>
 		<DropdownMenu.Content class="menu-list" {side} align="start" sideOffset={4} preventScroll={false}>
-			{#each choices as c, i (i)}
-				{#if c.heading}
-					<div class="menu-heading">{c.heading}</div>
-				{:else}
-					<DropdownMenu.Item class="menu-item" onSelect={() => c.run?.()} textValue={c.label}>
-						<span class="grow {c.chosen ? 'font-semibold' : ''}">{c.label}</span>
-						{#if c.hint}<span class="opacity-75">{c.hint}</span>{/if}
-						{#if c.keys}<span class="key">{keys.now(c.keys)}</span>{/if}
-					</DropdownMenu.Item>
-				{/if}
-			{/each}
+			<MenuLines {choices} />
 		</DropdownMenu.Content>
 	</DropdownMenu.Portal>
 </DropdownMenu.Root>
