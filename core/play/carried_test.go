@@ -170,3 +170,23 @@ func TestBlowsRest(t *testing.T) {
 		t.Error("it does not strike when it is ready")
 	}
 }
+
+// Seen from above, whoever steps from the ground onto what carries it over what hurts is not hurt, nor where it steps off: over cells and over areas.
+func TestSteppingOntoWhatCarries(t *testing.T) {
+	for _, c := range []struct {
+		rows string
+		area bool
+	}{{"\n...........\n@..^^^^^^..\n...........", false}, {"\n...........\n@..........\n...........", true}} {
+		r := drawn(t, c.rows).with(kind.Platform, 3, 1, 2, 1, true, document.Right, value("range", "4"), value("speed", "4"), value("pause", "3000"))
+		if c.area {
+			r.with(kind.Hazard, 3, 1, 6, 1, true, document.Down)
+		}
+		r.hold(0, 310) // until it is back where it began
+		r.until(play.InputRight, func() bool { return r.hero().X >= 4*cell })
+		r.hold(0, 260) // until it stands at its other end
+		r.until(play.InputRight, func() bool { return r.hero().X >= 10*cell })
+		if n := r.g.Count(play.Hearts); n != 3 {
+			t.Errorf("area: %t: whoever was carried over what hurts has %d hearts", c.area, n)
+		}
+	}
+}

@@ -130,3 +130,22 @@ func (g *Game) carried(m *world.Ground) bool {
 	})
 	return on
 }
+
+// bridged reports whether something that carries lies over all that a box has in common with a part of the ground, seen from above: whoever steps
+// onto it, or off it, is not in what is below.
+func (g *Game) bridged(m *world.Ground, box, ground world.Box) (is bool) {
+	if m.Side {
+		return false
+	}
+	part := world.Box{Left: max(box.Left, ground.Left), Top: max(box.Top, ground.Top), Right: min(box.Right, ground.Right), Bottom: min(box.Bottom, ground.Bottom)}
+	g.findLively(m)
+	g.around.near(m, part, func(i int32) bool {
+		b := &g.Bodies[i]
+		if g.Stage.Thing(b.Of).Acts == kind.Platform || b.Flags&Sunk != 0 {
+			at := g.extent(b)
+			is = at.Left <= part.Left && at.Top <= part.Top && at.Right >= part.Right && at.Bottom >= part.Bottom
+		}
+		return !is
+	})
+	return is
+}

@@ -197,7 +197,7 @@ func (g *Game) hurts(m *world.Ground, box world.Box, quiet bool) {
 	}
 	if m.Areas() {
 		for _, r := range g.touched(m, in) {
-			if t := g.Stage.Thing(r); t.Area != nil && t.Area.Is&world.Hazard != 0 && g.works(r, t) {
+			if t := g.Stage.Thing(r); t.Area != nil && t.Area.Is&world.Hazard != 0 && g.works(r, t) && !g.bridged(m, in, g.Where(r)) {
 				g.struck(g.Where(r), t.Name, t.Area.Harm)
 				return
 			}
@@ -211,7 +211,7 @@ func (g *Game) hurts(m *world.Ground, box world.Box, quiet bool) {
 	for y := from.Y; y <= to.Y; y++ {
 		for x := from.X; x <= to.X; x++ {
 			cell := world.Box{Left: int64(x) * w, Top: int64(y) * h, Right: int64(x+1) * w, Bottom: int64(y+1) * h}
-			if m.At(grid.Point{X: x, Y: y})&world.Hazard != 0 && !g.filled(m, cell) {
+			if m.At(grid.Point{X: x, Y: y})&world.Hazard != 0 && !g.filled(m, cell) && !g.bridged(m, in, cell) {
 				g.struck(cell, "", 1)
 				return
 			}

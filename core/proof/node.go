@@ -30,6 +30,8 @@ type key struct {
 	mode play.Mode
 	// lies is where blocks lie.
 	lies uint64
+	// stirs is where that is which moves near it, while the search is patient.
+	stirs uint64
 }
 
 // nodes are ordered by how far they seem from the beginning to a goal.

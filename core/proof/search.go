@@ -42,6 +42,8 @@ type Search struct {
 	kept  []*node
 	// wanted is what is looked for in place of a goal, nil for a goal; skips is what is not gone on from, nil for nothing.
 	wanted, skips func(*play.Game) bool
+	// patient waits for what moves of itself.
+	patient bool
 }
 
 // Seed is what games draw from that are proven.
@@ -109,6 +111,10 @@ func (s *Search) Step(budget int) *Answer {
 		return s.out
 	}
 	for until := s.ticks + budget; s.out == nil && s.ticks < until; {
+		if len(s.open) == 0 && !s.patient && !s.whole && s.restless() {
+			s.again()
+			break
+		}
 		if len(s.open) == 0 || s.ticks > MaxTicks || s.made > MaxNodes {
 			s.out = &Answer{Is: Open, Why: "no walk was found", By: world.None}
 			if s.ticks > MaxTicks || s.made > MaxNodes {
@@ -162,10 +168,13 @@ func (s *Search) add(w *walk) {
 		return
 	}
 	h := g.Hero()
-	k := key{g.Hash, h.Map, h.X >> 11, h.Y >> 11, h.Mode, 0}
+	k := key{hash: g.Hash, m: h.Map, x: h.X >> 11, y: h.Y >> 11, mode: h.Mode}
 	if !m.Side {
 		p := g.HeroCell()
 		k.x, k.y, k.mode, k.lies = int64(p.X), int64(p.Y), 0, lying(s.st, g)
+	}
+	if s.patient {
+		k.stirs = stirring(g)
 	}
 	if s.seen[k] {
 		return
@@ -182,58 +191,6 @@ func (s *Search) add(w *walk) {
 	s.kept = append(s.kept, next)
 	next.far = next.long + hopTicks*s.before(g) - noveltyTicks*next.news + pushTicks*s.unweighed(g)
 	heap.Push(&s.open, next)
-}
-
-// walk plays inputs on from a situation, until it rests.
-type walk struct {
-	s      *Search
-	before *node
-	game   *play.Game
-	keys   []play.Input
-	// asked is how many questions in a row it was asked.
-	asked int
-}
-
-func (s *Search) from(n *node) *walk { return &walk{s: s, before: n, game: n.game.Clone()} }
-
-// long is how many ticks it took from the beginning.
-func (w *walk) long() int {
-	if w.before == nil {
-		return len(w.keys)
-	}
-	return w.before.long + len(w.keys)
-}
-
-func (w *walk) hold(in play.Input) {
-	w.game.Step(in)
-	w.keys = append(w.keys, in)
-	w.s.ticks++
-}
-
-// rest reads what is said and waits until nothing goes on by itself.
-func (w *walk) rest() bool {
-	for range 1200 {
-		g := w.game
-		switch {
-		case g.Ground() == nil:
-			return false
-		case g.Over != play.NotOver:
-			return true
-		case g.Skippable():
-			w.hold(play.InputSkip)
-			w.hold(0)
-		case len(g.Lines) > 0 && len(g.Lines[0].Answers) > 0:
-			return true
-		case len(g.Lines) > 0:
-			w.hold(play.InputUse)
-			w.hold(0)
-		case g.Leaving >= 0 || g.Fade > 0 || slices.ContainsFunc(g.Threads, func(t play.Thread) bool { return t.Wait > 0 && t.For < play.ForSo }) || g.Held() || g.Lost != play.NotLost || g.Hero().Push > 0 || g.Hero().Flags&play.Stepping != 0:
-			w.hold(0)
-		default:
-			return true
-		}
-	}
-	return false
 }
 
 // look finds what can be walked to on a map that is seen from above, the nearest first. What can
@@ -297,6 +254,9 @@ func (s *Search) look(n *node) {
 	}
 	n.targets = s.pushes(n.targets, near, g, m)
 	n.targets = append(n.targets, near.edges(m)...)
+	if s.patient {
+		s.patiently(n)
+	}
 	if len(g.Party) > 0 {
 		n.targets = append(n.targets, target{at: g.HeroCell(), swap: true})
 	}
@@ -329,52 +289,6 @@ func (s *Search) tryAbove(n *node) {
 	heap.Push(&s.open, n)
 }
 
-// goTo walks to a target and does what there is to do; false where the engine does not go there.
-func (w *walk) goTo(t target, way []grid.Point) bool {
-	hash, m := w.game.Hash, w.game.Hero().Map
-	if len(way) == 0 && w.game.HeroCell() != t.at {
-		return false
-	}
-	for limit := 240 * (len(way) + 1); len(way) > 0 && limit > 0; limit-- {
-		in, there := w.game.Toward(way[0])
-		if there {
-			way = way[1:]
-			continue
-		}
-		w.hold(in)
-		if g := w.game; g.Ground() == nil || len(g.Lines) > 0 || g.Leaving >= 0 || g.Sent >= 0 || g.Over != play.NotOver || g.Lost != play.NotLost || g.Hero().Map != m || t.grows && g.Hash != hash {
-			return w.rest()
-		}
-	}
-	if len(way) > 0 {
-		return false
-	}
-	if t.swap {
-		w.hold(play.InputSwap)
-		w.hold(0)
-		return w.rest()
-	}
-	if t.push != "" {
-		return w.push(t.push)
-	}
-	if t.turn != "" {
-		w.hold([4]play.Input{play.InputUp, play.InputRight, play.InputDown, play.InputLeft}[t.turn.Index()])
-	}
-	if t.hand != "" && !w.take(t.hand) {
-		return false
-	}
-	if t.use {
-		w.hold(0)
-		w.hold(play.InputUse)
-		w.hold(0)
-	}
-	// over an edge, or into what holds the middle of the hero
-	for n := 0; t.over != "" && n < 90 && w.game.Hero().Map == m && w.game.Leaving < 0; n++ {
-		w.hold([4]play.Input{play.InputUp, play.InputRight, play.InputDown, play.InputLeft}[t.over.Index()])
-	}
-	return w.rest()
-}
-
 // target is somewhere to go, and what to do there.
 type target struct {
 	at   grid.Point
@@ -389,4 +303,6 @@ type target struct {
 	// swap leads another hero; hand takes an item in hand first.
 	swap bool
 	hand string
+	// wait is for how many ticks it waits there.
+	wait int
 }

@@ -165,7 +165,7 @@ func (s *Study) addTraps(all []Trap) {
 
 func (s *Study) answer(budget int) {
 	a := s.search.Step(budget)
-	s.Bounded, s.Tried = s.search.bounded, s.search.made
+	s.Bounded, s.Tried = s.search.bounded, max(s.Tried, s.search.made)
 	if a == nil {
 		return
 	}

@@ -113,8 +113,12 @@ var tries = []struct {
 
 // trySide tries the next that a hero could do on a map that is seen from the side.
 func (s *Search) trySide(n *node) {
+	if n.tried == len(tries) {
+		s.waitSide(n)
+		return
+	}
 	try := tries[n.tried]
-	if n.tried++; n.tried < len(tries) {
+	if n.tried++; n.tried < len(tries) || s.patient {
 		heap.Push(&s.open, n)
 	}
 	hash, m := n.game.Hash, n.game.Hero().Map
