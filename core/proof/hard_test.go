@@ -75,3 +75,24 @@ func TestHardWorlds(t *testing.T) {
 		}
 	}
 }
+
+// A block that nothing holds is a step as well, seen from the side: where it lies tells situations apart.
+func TestABlockAsAStep(t *testing.T) {
+	for _, c := range []struct {
+		rows string
+		is   proof.Is
+	}{
+		{"..........\n.........G\n.........#\n.........#\n.........#\n@..b.....#\n##########", proof.Can},
+		{"..........\n.........G\n.........#\n.........#\n.........#\n.........#\n@..b.....#\n##########", proof.Open},
+	} {
+		st, a := answerOf(drawn(c.rows, fromSide))
+		if a.Is != c.is {
+			t.Errorf("%s\n%s, %q", c.rows, a.Is, a.Why)
+		}
+		if a.Is == proof.Can {
+			if _, ok := proof.Replay(st, a.Walk); !ok {
+				t.Error("its walk does not play")
+			}
+		}
+	}
+}

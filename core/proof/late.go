@@ -12,29 +12,49 @@ import (
 )
 
 // late is the answer where all that finishes the game lies farther away than a limit of time or moves lets the hero come on the map on which
-// it begins, whatever else it does; nil where that is not so, or where something could bring it there sooner than its legs.
+// it begins, or on one that follows, whatever else it does; nil where that is not so, or where something could bring it there sooner than its legs.
 func (s *Search) late() *Answer {
 	g, err := s.start()
-	if err != nil || g.Ground() == nil || g.Round.Map != g.Hero().Map || !s.walksOn(g.Ground()) {
+	if err != nil || g.Ground() == nil {
 		return nil
 	}
+	out, on := s.lateOn(g)
+	if c := newCourse(s.st, g.Hero().Map); c != nil {
+		for _, id := range c.maps[1:] {
+			if !on || out != nil {
+				break
+			}
+			if g, err = play.Start(s.st, id, Seed); err != nil || g.Ground() == nil {
+				return nil
+			}
+			out, on = s.lateOn(g)
+		}
+	}
+	return out
+}
+
+// lateOn is late for the map on which a game is; on tells that it is left by finishing it alone.
+func (s *Search) lateOn(g *play.Game) (a *Answer, on bool) {
 	m := g.Ground()
+	if g.Round.Map != m.Ref && m.Judged() || !s.walksOn(m) {
+		return nil, false
+	}
 	moves := int64(m.MoveLimit())
 	if s.st.Book.Moves != kind.MovesCells {
 		moves = 0
 	}
 	if m.TimeLimit() == 0 && moves == 0 || m.Bounds.W*m.Bounds.H > MaxCells {
-		return nil
+		return nil, true
 	}
 	steps, ticks := s.farthest(g)
 	switch {
 	case steps.to == world.None:
 	case m.TimeLimit() > 0 && ticks.takes > m.TimeLimit()-g.Round.Ticks:
-		return &Answer{Is: Cannot, By: ticks.to, Why: fmt.Sprintf("it takes at least %s to come to %s, and %s is lost after %s", seconds(ticks.takes), s.st.Thing(ticks.to).Name, m.Name, seconds(m.TimeLimit()))}
+		a = &Answer{Is: Cannot, By: ticks.to, Why: fmt.Sprintf("it takes at least %s to come to %s, and %s is lost after %s", seconds(ticks.takes), s.st.Thing(ticks.to).Name, m.Name, seconds(m.TimeLimit()))}
 	case moves > 0 && steps.takes > moves-int64(g.Round.Moves):
-		return &Answer{Is: Cannot, By: steps.to, Why: fmt.Sprintf("it takes at least %d moves to come to %s, and %s is lost after %d", steps.takes, s.st.Thing(steps.to).Name, m.Name, moves)}
+		a = &Answer{Is: Cannot, By: steps.to, Why: fmt.Sprintf("it takes at least %d moves to come to %s, and %s is lost after %d", steps.takes, s.st.Thing(steps.to).Name, m.Name, moves)}
 	}
-	return nil
+	return a, true
 }
 
 // seconds writes ticks to a tenth of a second.
@@ -50,7 +70,7 @@ func seconds(ticks int64) string {
 var elsewhere = []string{rules.WordSend, rules.WordWin, rules.WordFinish}
 
 // walksOn reports whether the hero goes over a map on its own legs alone, and leaves it by finishing it alone. Where it comes back to
-// after a loss it has been before, but for checkpoints.
+// after a loss it has been before, but for spawns by turns.
 func (s *Search) walksOn(m *world.Ground) bool {
 	st := s.st
 	if !m.Walked() || st.Book.Flag >= 0 || len(st.Chart.SeamsOf(m.ID)) > 0 {
@@ -66,22 +86,39 @@ func (s *Search) walksOn(m *world.Ground) bool {
 			return false
 		}
 	}
-	for r := m.First; r < m.After; r++ {
-		if st.Thing(r).Acts == kind.Checkpoint {
-			return false
-		}
-	}
 	return !slices.ContainsFunc(st.Rules, func(r *document.Rule) (is bool) {
 		r.Parts.Each(func(p *document.RulePart) { is = is || slices.Contains(elsewhere, p.Word) })
 		return is
 	})
 }
 
+// begins are the cells on the map of a game from which somebody may set out: where the hero is, and the spawns of others and of other turns.
+func (s *Search) begins(g *play.Game) []grid.Point {
+	m := g.Ground()
+	out := []grid.Point{g.HeroCell()}
+	for _, r := range play.Others(s.st, m) {
+		box := s.st.Thing(r).Body
+		out = append(out, m.CellAt((box.Left+box.Right)/2, (box.Top+box.Bottom)/2))
+		if m.Side {
+			out = append(out, m.CellAt((box.Left+box.Right)/2, box.Bottom-s.st.Gait(m, world.None).H/2))
+		}
+	}
+	return out
+}
+
 // farthest is what has to be come to on the map of a game, over how many cells and in how many ticks at the least: the nearest goal, or the
 // farthest of what is to be collected; None where that is not known.
 func (s *Search) farthest(g *play.Game) (steps, ticks distance) {
-	st, m, begins := s.st, g.Ground(), g.HeroCell()
+	st, m, begins := s.st, g.Ground(), s.begins(g)
 	far := s.may.steps(m, begins)
+	columns := func(x int) (n int64) {
+		for i, p := range begins {
+			if d := int64(max(x-p.X, p.X-x)); i == 0 || d < n {
+				n = d
+			}
+		}
+		return n
+	}
 	near := func(r world.Ref) (steps, ticks int64) {
 		t, w := st.Thing(r), st.Gait(m, g.Hero().Of)
 		from := m.CellAt(t.Body.Left-w.W/2-world.Unit, t.Body.Top-w.H/2-world.Unit)
@@ -94,7 +131,7 @@ func (s *Search) farthest(g *play.Game) (steps, ticks distance) {
 					continue
 				}
 				if n := far[(y-m.Bounds.Y)*m.Bounds.W+x-m.Bounds.X]; n >= 0 {
-					if took := leastTicks(st, m, int64(n), int64(max(x-begins.X, begins.X-x))); steps < 0 {
+					if took := leastTicks(st, m, int64(n), columns(x)); steps < 0 {
 						steps, ticks = int64(n), took
 					} else {
 						steps, ticks = min(steps, int64(n)), min(ticks, took)
@@ -135,21 +172,21 @@ func (d *distance) holds(r world.Ref, takes int64, farther bool) {
 	}
 }
 
-// steps is over how many cells of a map the hero's middle goes at the least until it is in each, row by row, −1 for never: in eight ways,
-// unless it walks from cell to cell in four.
-func (f *May) steps(m *world.Ground, from grid.Point) []int32 {
+// steps is over how many cells of a map the hero's middle goes at the least, from any of some, until it is in each, row by row, −1 for never: in
+// eight ways, unless it walks from cell to cell in four.
+func (f *May) steps(m *world.Ground, from []grid.Point) []int32 {
 	b := m.Bounds
 	out := make([]int32, b.W*b.H)
 	for i := range out {
 		out[i] = -1
 	}
-	if !b.Contains(from) {
-		return out
-	}
 	four := !m.Side && m.ByCells() && !m.Eight()
 	at := func(p grid.Point) int { return (p.Y-b.Y)*b.W + p.X - b.X }
-	out[at(from)] = 0
-	for todo := []grid.Point{from}; len(todo) > 0; todo = todo[1:] {
+	todo := slices.DeleteFunc(slices.Clone(from), func(p grid.Point) bool { return !b.Contains(p) })
+	for _, p := range todo {
+		out[at(p)] = 0
+	}
+	for ; len(todo) > 0; todo = todo[1:] {
 		p := todo[0]
 		for dy := -1; dy <= 1; dy++ {
 			for dx := -1; dx <= 1; dx++ {

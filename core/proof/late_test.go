@@ -1,9 +1,11 @@
 package proof_test
 
 import (
+	"azzel/core/author"
 	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/edit"
+	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/play"
 	"azzel/core/proof"
@@ -87,6 +89,15 @@ func TestTooFarIsOnlyForItsOwnLegs(t *testing.T) {
 		{"wind", []kind.Value{{Key: kind.MapWind, Value: kind.Of(string(document.Right))}, {Key: kind.MapWindForce, Value: kind.Of(4)}}, nil, false},
 		{"one comes in again on the other side", nil, sides(document.SideWrap), false},
 		{"one falls", nil, sides(document.SideFall), true},
+		{"a checkpoint", nil, func(d *document.Document) *document.Document {
+			return put(d, kind.Checkpoint, 11, 0, 1, 1, document.Down)
+		}, true},
+		{"one comes back at another spawn, after a turn", nil, func(d *document.Document) *document.Document {
+			return put(d, kind.Spawn, 11, 0, 1, 1, document.Down, "turn=2")
+		}, false},
+		{"another team begins nearer", nil, func(d *document.Document) *document.Document {
+			return put(d, kind.Spawn, 11, 0, 1, 1, document.Down, `team="other"`)
+		}, false},
 	} {
 		d := drawn("@............G", append(c.values, limit)...)
 		if c.change != nil {
@@ -95,6 +106,30 @@ func TestTooFarIsOnlyForItsOwnLegs(t *testing.T) {
 		a := studied(t, d).Answer
 		if is := a.Is == proof.Cannot && strings.Contains(a.Why, "it takes at least"); is != c.is {
 			t.Errorf("%s: %s, %q", c.name, a.Is, a.Why)
+		}
+	}
+}
+
+// Of maps that follow each other the limit of each counts: the later one is looked at from where one begins there.
+func TestTooFarOnALaterMap(t *testing.T) {
+	for _, c := range []struct {
+		first, second int // their limits in milliseconds, 0 is none
+		late          string
+	}{{0, 0, ""}, {0, 500, "Later"}, {500, 0, "Drawn"}, {60_000, 60_000, ""}, {60_000, 500, "Later"}} {
+		d := drawn("@............G")
+		first := d.MapsInOrder()[0]
+		change, err := author.CopyMap(d, first, "Later", grid.Point{X: 100, Y: 0}, false)
+		if err != nil {
+			t.Fatal(err)
+		}
+		d = sample.With(d, change.Do...)
+		limit := func(m document.ID, ms int) edit.Primitive {
+			return edit.Set(edit.Ref{Type: edit.TypeMap, ID: m}, "values", []kind.Value{byCells, fourWays, {Key: kind.MapTimeLimit, Value: kind.Of(ms)}})
+		}
+		d = sample.With(d, limit(first.ID, c.first), limit(change.Made, c.second), edit.Set(edit.Ref{Type: edit.TypeMap, ID: first.ID}, "next", true))
+		a := studied(t, d).Answer
+		if is := a.Is == proof.Cannot; is != (c.late != "") || is && !strings.Contains(a.Why, c.late+" is lost after 0.5 seconds") {
+			t.Errorf("%d, %d: %s, %q", c.first, c.second, a.Is, a.Why)
 		}
 	}
 }

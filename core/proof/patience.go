@@ -37,7 +37,7 @@ func (s *Search) restless() bool {
 // again begins once more from the beginning, patiently: the hero waits as well, goes cell by cell where something moves near it, and
 // situations are told apart by where that is. So a hero who goes at once, which is what is looked for first, is not held up by it.
 func (s *Search) again() {
-	s.patient, s.ticks, s.made = true, 0, 0
+	s.patient, s.made = true, 0
 	s.seen, s.kept, s.been = map[key]bool{}, nil, novelty{}
 	g, err := s.start()
 	if err != nil {

@@ -51,7 +51,7 @@ const Seed = 1
 
 // MaxTicks is how many ticks a search plays at the most, MaxNodes how many situations it keeps.
 const (
-	MaxTicks = 6_000_000
+	MaxTicks = 4_000_000
 	MaxNodes = 20_000
 	// MaxCells is how large a map can be that a walk is looked for on.
 	MaxCells = 1 << 18
@@ -168,10 +168,10 @@ func (s *Search) add(w *walk) {
 		return
 	}
 	h := g.Hero()
-	k := key{hash: g.Hash, m: h.Map, x: h.X >> 11, y: h.Y >> 11, mode: h.Mode}
+	k := key{hash: g.Hash, m: h.Map, x: h.X >> 11, y: h.Y >> 11, mode: h.Mode, lies: lying(s.st, g)}
 	if !m.Side {
 		p := g.HeroCell()
-		k.x, k.y, k.mode, k.lies = int64(p.X), int64(p.Y), 0, lying(s.st, g)
+		k.x, k.y, k.mode = int64(p.X), int64(p.Y), 0
 	}
 	if s.patient {
 		k.stirs = stirring(g)
