@@ -96,3 +96,24 @@ func TestABlockAsAStep(t *testing.T) {
 		}
 	}
 }
+
+// Another hero or team is led on where the first cannot go, from above and from the side; where those who wait stand tells situations apart.
+func TestAnotherHeroIsLed(t *testing.T) {
+	const gap, walls = "................\n................\n@..............G\n##............##\n##............##\n##............##", "##############\n@..p.##....D.G\n##############"
+	for _, c := range []struct {
+		name string
+		d    *document.Document
+	}{
+		{"a hero beyond a gap", put(drawn(gap, fromSide), kind.Hero, 14, 2, 1, 1, document.Down)},
+		{"a team beyond a gap", put(drawn(gap, fromSide), kind.Spawn, 14, 2, 1, 1, document.Down, `team="other"`)},
+		{"one holds the door for the other, from above", put(drawn(walls), kind.Hero, 7, 1, 1, 1, document.Down)},
+		{"one holds the door for the other, from the side", put(drawn(walls, fromSide), kind.Hero, 7, 1, 1, 1, document.Down)},
+	} {
+		st, a := answerOf(c.d)
+		if a.Is != proof.Can {
+			t.Errorf("%s: %s, %q", c.name, a.Is, a.Why)
+		} else if _, ok := proof.Replay(st, a.Walk); !ok {
+			t.Errorf("%s: its walk does not play", c.name)
+		}
+	}
+}

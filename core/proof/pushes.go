@@ -163,7 +163,7 @@ func slides(g *play.Game) bool {
 	return false
 }
 
-// lying tells apart where blocks lie, to a quarter of a cell.
+// lying tells apart where blocks lie, to a quarter of a cell, and in which cells other heroes wait.
 func lying(st *world.Stage, g *play.Game) (sum uint64) {
 	for i := range g.Bodies {
 		b := &g.Bodies[i]
@@ -172,6 +172,14 @@ func lying(st *world.Stage, g *play.Game) (sum uint64) {
 		}
 		w, h := st.Grounds[b.Map].Cell()
 		sum = (sum ^ uint64(b.Of)<<40 ^ uint64(b.Map)<<32 ^ uint64(b.X*4/w)<<16 ^ uint64(b.Y*4/h)) * 0x9e3779b97f4a7c15
+		sum ^= sum >> 29
+	}
+	for i, p := range g.Party {
+		if p.Of >= 0 && st.Thing(p.Of).Doing.Along || p.Map < 0 {
+			continue
+		}
+		w, h := st.Grounds[p.Map].Cell()
+		sum = (sum ^ uint64(p.Of)<<40 ^ uint64(i)<<56 ^ uint64(p.Map)<<32 ^ uint64(p.X/w)<<16 ^ uint64(p.Y/h)) * 0x9e3779b97f4a7c15
 		sum ^= sum >> 29
 	}
 	return sum

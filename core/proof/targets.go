@@ -114,13 +114,15 @@ var tries = []struct {
 // trySide tries the next that a hero could do on a map that is seen from the side.
 func (s *Search) trySide(n *node) {
 	if n.tried == len(tries) {
-		s.waitSide(n)
+		s.swap(n)
+		if s.patient {
+			s.waitSide(n)
+		}
 		return
 	}
 	try := tries[n.tried]
-	if n.tried++; n.tried < len(tries) || s.patient {
-		heap.Push(&s.open, n)
-	}
+	n.tried++
+	heap.Push(&s.open, n)
 	hash, m := n.game.Hash, n.game.Hero().Map
 	w := s.from(n)
 	// the tick in which it jumps
@@ -150,6 +152,19 @@ func (s *Search) trySide(n *node) {
 	}
 	w.hold(0) // a key that is pressed next is pressed anew
 	if w.rest() && w.game.Count(play.Hearts) >= n.game.Count(play.Hearts) {
+		s.add(w)
+	}
+}
+
+// swap leads another hero, where there is one.
+func (s *Search) swap(n *node) {
+	if len(n.game.Party) == 0 {
+		return
+	}
+	w := s.from(n)
+	w.hold(play.InputSwap)
+	w.hold(0)
+	if w.rest() {
 		s.add(w)
 	}
 }
