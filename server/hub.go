@@ -1,6 +1,7 @@
 package server
 
 import (
+	"azzel/core/edit"
 	"azzel/store"
 	"context"
 	"log/slog"
@@ -77,6 +78,21 @@ func (h *hub) wake(project string, _ int64) {
 	if r != nil {
 		for _, s := range r.all() {
 			s.poke()
+		}
+	}
+}
+
+// knows tells the socket of the page that made an edit, whichever way it came, whether that has its steps: then it is not sent back whole.
+func (h *hub) knows(project, of string, e *edit.Edit, whole bool) {
+	h.mu.Lock()
+	r := h.rooms[project]
+	h.mu.Unlock()
+	if r == nil || len(e.Do) == 0 {
+		return // of one without steps the page needs what the log made of it
+	}
+	for _, s := range r.all() {
+		if s.client == string(e.Client) && s.person == of {
+			s.knows(e.Mark, whole)
 		}
 	}
 }

@@ -170,8 +170,10 @@ func (s *Server) edit(c fiber.Ctx) error {
 	if err != nil {
 		return bad(err)
 	}
+	s.hub.knows(projectOf(c), personOf(c).ID, e, true)
 	answer := <-s.log.Append(projectOf(c), personOf(c).ID, e)
 	if answer.Err != nil {
+		s.hub.knows(projectOf(c), personOf(c).ID, e, false)
 		return fmt.Errorf("append: %w", answer.Err)
 	}
 	return c.JSON(fiber.Map{"seq": answer.Seq})

@@ -66,7 +66,7 @@ type socket struct {
 	once   sync.Once
 
 	mu sync.Mutex
-	// sent are edits that came over this socket and need not be sent back whole.
+	// sent are edits that came from this page and need not be sent back whole.
 	sent map[edit.Mark]bool
 	// owed are answers that have to arrive, however slow the page is.
 	owed []message
@@ -191,9 +191,7 @@ func (k *socket) take(project, role string, raw json.RawMessage) {
 	}
 	if len(e.Do) > 0 {
 		// of one without steps the page needs what the log made of it
-		k.mu.Lock()
-		k.sent[e.Mark] = true
-		k.mu.Unlock()
+		k.knows(e.Mark, true)
 	}
 	answer := k.server.log.Append(project, k.person, e)
 	go func() {
@@ -220,10 +218,19 @@ func (k *socket) take(project, role string, raw json.RawMessage) {
 func (k *socket) refuse(raw json.RawMessage, why string) {
 	var mark edit.Mark
 	_ = json.Unmarshal(raw, &mark) // a mark that cannot be read stays empty
-	k.mu.Lock()
-	delete(k.sent, mark)
-	k.mu.Unlock()
+	k.knows(mark, false)
 	k.owe(message{T: "refused", Mark: &mark, Why: why})
+}
+
+// knows notes whether the page has an edit whole.
+func (k *socket) knows(mark edit.Mark, whole bool) {
+	k.mu.Lock()
+	defer k.mu.Unlock()
+	if whole {
+		k.sent[mark] = true
+	} else {
+		delete(k.sent, mark)
+	}
 }
 
 // owe sends a message that must not be lost.

@@ -185,6 +185,27 @@ func TestSocketBadMessages(t *testing.T) {
 	}
 }
 
+// An edit comes back without its steps to the page that made it, whether it came over the socket or, being large, was posted; to others it comes whole.
+func TestOwnEditsComeBackShort(t *testing.T) {
+	d := newDesk(t)
+	mine, other := d.dialAs("clientmineaa", 0), d.stranger().dialAs("clientother2", 0)
+	mine.hear("people")
+	other.hear("people")
+	for n := int64(1); n <= 2; n++ {
+		if n == 1 {
+			mine.say(map[string]any{"t": "edit", "edit": json.RawMessage(name("clientmineaa", n, "Over the socket"))})
+		} else if status, body, _ := d.do("POST", "/api/projects/"+project+"/edits", name("clientmineaa", n, "Posted")); status != 200 {
+			t.Fatalf("%d %s", status, body)
+		}
+		if row := mine.hear("rows").Rows[0]; row.Mark.Number != n || row.Edit != nil {
+			t.Errorf("edit %d came back as %v, whole: %t", n, row.Mark, row.Edit != nil)
+		}
+		if row := other.hear("rows").Rows[0]; row.Mark.Number != n || row.Edit == nil {
+			t.Errorf("edit %d came to the other as %v, whole: %t", n, row.Mark, row.Edit != nil)
+		}
+	}
+}
+
 func TestPeopleAndPointers(t *testing.T) {
 	d := newDesk(t)
 	a := d.dialAs("aaaaaaaaaaaa", 0)
