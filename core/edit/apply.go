@@ -211,7 +211,8 @@ func (a *applier) insert(p *Primitive) error {
 	if p.Content != nil && !p.Content.Whole() {
 		return errors.New("something that the " + p.Ref.Type + " holds is missing")
 	}
-	if err := t.insert(p.Ref.ID, p.Value); err != nil {
+	renamed, err := t.insert(p)
+	if err != nil {
 		return err
 	}
 	a.touch(p.Ref)
@@ -231,7 +232,11 @@ func (a *applier) insert(p *Primitive) error {
 		a.back(Primitive{Op: OpRemove, Ref: p.Ref})
 		return nil
 	}
-	a.back(Primitive{Op: OpInsertBack, Ref: p.Ref, WasValue: t.get(p.Ref.ID)})
+	was := p.Value
+	if !p.plain || renamed {
+		was = t.get(p.Ref.ID)
+	}
+	a.back(Primitive{Op: OpInsertBack, Ref: p.Ref, WasValue: was, plain: true})
 	return nil
 }
 
@@ -270,7 +275,7 @@ func (a *applier) remove(p *Primitive) error {
 		}
 		a.res.Restored++
 	}
-	a.back(Primitive{Op: OpInsert, Ref: p.Ref, Value: now, Content: content})
+	a.back(Primitive{Op: OpInsert, Ref: p.Ref, Value: now, Content: content, plain: true})
 	t.remove(p.Ref.ID)
 	if p.Ref.Type == TypeLayer && content != nil {
 		a.w.editMap(p.Ref.Map, func(m *document.Map) {

@@ -7,6 +7,7 @@ import (
 	"azzel/core/cells"
 	"azzel/core/document"
 	"azzel/core/upcast"
+	"bytes"
 	"encoding/json"
 	"errors"
 	"fmt"
@@ -56,7 +57,36 @@ func (e *Edit) Text() []byte {
 	if e.text != nil {
 		return e.text
 	}
-	return JSON(e)
+	short := *e
+	short.Do = []Primitive{}
+	out := bytes.TrimSuffix(JSON(&short), []byte("]}"))
+	for i := range e.Do {
+		if i > 0 {
+			out = append(out, ',')
+		}
+		out = e.Do[i].appendTo(out)
+	}
+	return append(out, "]}"...)
+}
+
+// appendTo writes a primitive as JSON does, without writing plain values anew.
+func (p *Primitive) appendTo(out []byte) []byte {
+	if !p.plain {
+		return append(out, JSON(p)...)
+	}
+	rest := *p
+	rest.Value, rest.WasValue = nil, nil
+	if rest.Cells != nil || rest.Was != nil || rest.Content != nil {
+		return append(out, JSON(p)...)
+	}
+	out = append(out, bytes.TrimSuffix(JSON(&rest), []byte("}"))...)
+	if p.Value != nil {
+		out = append(append(out, `,"value":`...), p.Value...)
+	}
+	if p.WasValue != nil {
+		out = append(append(out, `,"wasValue":`...), p.WasValue...)
+	}
+	return append(out, '}')
 }
 
 // Kinds of edit for the history.
@@ -142,6 +172,10 @@ type Primitive struct {
 	Cells    cells.Patch       `json:"cells,omitempty"`
 	Was      cells.Patch       `json:"was,omitempty"`
 	Content  *document.Content `json:"content,omitempty"`
+	// plain tells that its values were written by JSON, and need not be looked at to be written again; made is what Value was written from, where
+	// reading it would give just that.
+	plain bool
+	made  *document.Entity
 }
 
 // Decode takes in an edit that somebody sent: it is small enough, whatever it is
@@ -303,7 +337,27 @@ func InsertRule(r document.Rule) Primitive {
 
 // Insert is the primitive that inserts an object; its id must be that of ref.
 func Insert(ref Ref, object any) Primitive {
-	return Primitive{Op: OpInsert, Ref: ref, Value: JSON(object)}
+	p := Primitive{Op: OpInsert, Ref: ref, Value: JSON(object), plain: true}
+	switch e := object.(type) {
+	case document.Entity:
+		p.made = bare(e)
+	case *document.Entity:
+		p.made = bare(*e)
+	}
+	return p
+}
+
+// bare is an entity that is nothing but words and numbers, and so is read as it was written; nil for another.
+func bare(e document.Entity) *document.Entity {
+	for _, text := range []string{e.Name, e.Group, e.Tint, e.Memory, e.Kind, string(e.ID), string(e.Layer), string(e.Carrier), string(e.Facing)} {
+		if !utf8.ValidString(text) {
+			return nil
+		}
+	}
+	if len(e.Values)+len(e.Points)+len(e.Variants)+len(e.Guises) > 0 {
+		return nil
+	}
+	return &e
 }
 
 // Remove is the primitive that removes an object.

@@ -19,7 +19,8 @@ type objects interface {
 	set(id document.ID, field string, value json.RawMessage) error
 	// written is a value of a field in the form in which it is written now, nil when it is none.
 	written(id document.ID, field string, value json.RawMessage) json.RawMessage
-	insert(id document.ID, value json.RawMessage) error
+	// insert tells whether the object's name was taken, so that it has got another one.
+	insert(p *Primitive) (renamed bool, err error)
 	remove(id document.ID)
 	// check finds what is wrong with an object; nil when it is gone.
 	check(id document.ID) error
@@ -55,8 +56,12 @@ func (t *table[T]) get(id document.ID) json.RawMessage {
 }
 
 func (t *table[T]) is(id document.ID, value json.RawMessage) bool {
+	now := t.get(id)
+	if bytes.Equal(now, value) {
+		return true
+	}
 	old := new(T)
-	return document.Strict(value, old) == nil && sameJSON(t.get(id), JSON(old))
+	return document.Strict(value, old) == nil && sameJSON(now, JSON(old))
 }
 
 func (t *table[T]) field(id document.ID, name string) (json.RawMessage, error) {
@@ -108,28 +113,34 @@ func (t *table[T]) set(id document.ID, field string, value json.RawMessage) erro
 	return nil
 }
 
-func (t *table[T]) insert(id document.ID, value json.RawMessage) error {
-	obj := new(T)
-	if err := document.Strict(value, obj); err != nil {
-		return fmt.Errorf("the %s cannot be read", t.word)
+func (t *table[T]) insert(p *Primitive) (renamed bool, err error) {
+	id, obj := p.Ref.ID, new(T)
+	if made, ok := any(p.made).(*T); ok && made != nil {
+		*obj = *made
+	} else if err := document.Strict(p.Value, obj); err != nil {
+		return false, fmt.Errorf("the %s cannot be read", t.word)
 	}
 	if t.id(obj) != id {
-		return fmt.Errorf("the %s has another id than the edit says", t.word)
+		return false, fmt.Errorf("the %s has another id than the edit says", t.word)
 	}
 	if t.read().Get(id) != nil {
-		return fmt.Errorf("the %s is there already", t.word)
+		return false, fmt.Errorf("the %s is there already", t.word)
 	}
 	if t.read().Len() >= t.limit {
-		return fmt.Errorf("there are %d of this already, and no more are possible: %s", t.limit, t.word)
+		return false, fmt.Errorf("there are %d of this already, and no more are possible: %s", t.limit, t.word)
 	}
 	if t.fits != nil {
 		if err := t.fits(obj); err != nil {
-			return err
+			return false, err
 		}
+	}
+	asked := ""
+	if t.name != nil {
+		asked = *t.name(obj)
 	}
 	t.rename(nil, obj)
 	t.write(t.read().WithBy(t.by, id, obj))
-	return nil
+	return t.name != nil && *t.name(obj) != asked, nil
 }
 
 func (t *table[T]) remove(id document.ID) {

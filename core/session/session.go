@@ -83,7 +83,23 @@ func (s *Session) Call(name string, args json.RawMessage) (json.RawMessage, erro
 	if err != nil {
 		return nil, err
 	}
+	if o, ok := out.(Outcome); ok && len(o.Edit) > 0 {
+		return o.written()
+	}
 	return json.Marshal(out)
+}
+
+// written is the outcome as JSON, its edit, which is JSON already, not looked at again.
+func (o Outcome) written() (json.RawMessage, error) {
+	text := o.Edit
+	o.Edit = nil
+	rest, err := json.Marshal(o)
+	if err != nil {
+		return nil, err
+	}
+	out := make([]byte, 0, len(text)+len(rest)+len(`"edit":,`))
+	out = append(append(append(out, `{"edit":`...), text...), ',')
+	return append(out, rest[1:]...), nil
 }
 
 // Open starts a session from a stored document, as edit number seq left it.
