@@ -44,16 +44,14 @@ func Guesses(p Picture) []Guess {
 	x := look(p.Width, p.Height, func(i, j int) int { return (j*p.Width + i) * 4 }, p.Pix, ground)
 	y := look(p.Height, p.Width, func(i, j int) int { return (i*p.Width + j) * 4 }, p.Pix, ground)
 	all := repeating(&x, &y)
-	for s := smallest; s <= largest; s++ {
-		for _, g := range guttered(&x, &y, s) {
-			// cells with their gutters repeat just as well
-			for _, o := range all {
-				if step := s + g.Cut.Spacing; g.Cut.Spacing > 0 && o.Cut.CellWidth == step && o.Cut.CellHeight == step {
-					g.score = max(g.score, o.score+1)
-				}
+	for _, g := range guttered(&x, &y) {
+		// cells with their gutters repeat just as well
+		for _, o := range all {
+			if g.Cut.Spacing > 0 && o.Cut.CellWidth == g.Cut.CellWidth+g.Cut.Spacing && o.Cut.CellHeight == g.Cut.CellHeight+g.Cut.Spacing {
+				g.score = max(g.score, o.score+1)
 			}
-			all = append(all, g)
 		}
+		all = append(all, g)
 	}
 	for i := range all {
 		c := all[i].Cut

@@ -48,6 +48,10 @@ func TestGuessesFindTheCut(t *testing.T) {
 		{CellWidth: 16, CellHeight: 16, Margin: 1, Spacing: 1},
 		{CellWidth: 32, CellHeight: 32, Margin: 2, Spacing: 4},
 		{CellWidth: 48, CellHeight: 48, Margin: 3},
+		{CellWidth: 20, CellHeight: 28, Margin: 3, Spacing: 2},
+		{CellWidth: 24, CellHeight: 16, Margin: 1, Spacing: 1},
+		{CellWidth: 16, CellHeight: 24, Spacing: 1},
+		{CellWidth: 32, CellHeight: 48, Spacing: 2},
 	} {
 		for _, gutter := range []byte{0, 255} {
 			got := Guesses(sheet(c, 7, 5, gutter))

@@ -8,40 +8,77 @@ import (
 // maxGutter is the widest margin and spacing that are looked for, in pixels.
 const maxGutter = 8
 
+// between is how an axis is cut with gutters: how rare it is that all lines between the cells are flat in one colour, and how many of the
+// lines inside them are as well.
+type between struct {
+	size, rare, stray int
+	exact             bool
+}
+
+// cuts are the sizes for which every line between cells is flat in one colour.
+func (a *axis) cuts(margin, spacing int) (out []between) {
+	for size := smallest; size <= largest && size <= a.length-2*margin; size++ {
+		n := (a.length - 2*margin + spacing) / (size + spacing)
+		over := a.length - 2*margin + spacing - n*(size+spacing)
+		if over >= size {
+			continue
+		}
+		if stray, ok := gutters(a, size, margin, spacing, n); ok {
+			out = append(out, between{size, a.rarity(2*margin + spacing*(n-1)), stray, over == 0})
+		}
+	}
+	return out
+}
+
 // guttered finds the margins and spacings for which every line between cells
 // is one flat colour, the same for all.
-func guttered(x, y *axis, size int) []Guess {
-	var out []Guess
+func guttered(x, y *axis) (out []Guess) {
 	for margin := 0; margin <= maxGutter; margin++ {
 		for spacing := 0; spacing <= maxGutter; spacing++ {
 			if margin == 0 && spacing == 0 {
 				continue
 			}
-			c := document.Cut{CellWidth: size, CellHeight: size, Margin: margin, Spacing: spacing}
-			columns, rows := c.Tiles(x.length, y.length)
-			right, bottom := c.Unused(x.length, y.length)
-			if columns*rows < 2 || right >= size || bottom >= size {
-				continue
+			across, down := x.cuts(margin, spacing), y.cuts(margin, spacing)
+			var best Guess
+			for _, a := range across {
+				for _, b := range down {
+					g, ok := a.with(b, margin, spacing, x, y)
+					switch {
+					case !ok:
+					case a.size == b.size:
+						out = append(out, g)
+					case spacing > 0 && g.score > best.score:
+						best = g
+					}
+				}
 			}
-			strayX, okX := gutters(x, size, margin, spacing, columns)
-			strayY, okY := gutters(y, size, margin, spacing, rows)
-			if !okX || !okY {
-				continue
+			if best.score > 0 {
+				best.Why, best.score = "flat lines between cells, not square", best.score*9/10
+				out = append(out, best)
 			}
-			// that so many lines are flat by chance becomes rarer with each
-			sure := x.rarity(2*margin+spacing*(columns-1)) + y.rarity(2*margin+spacing*(rows-1)) - 25*16
-			if sure <= 0 {
-				continue
-			}
-			// flat lines inside the cells speak for smaller ones
-			score := sure*2 + 10*(margin+spacing) + size - min(sure, 20*(strayX+strayY))
-			if right == 0 && bottom == 0 {
-				score *= 2
-			}
-			out = append(out, Guess{Cut: c, Why: "flat lines between cells", score: score})
 		}
 	}
 	return out
+}
+
+// with is a guess from how both axes are cut; ok tells that it is no chance.
+func (a between) with(b between, margin, spacing int, x, y *axis) (g Guess, ok bool) {
+	c := document.Cut{CellWidth: a.size, CellHeight: b.size, Margin: margin, Spacing: spacing}
+	columns, rows := c.Tiles(x.length, y.length)
+	if columns*rows < 2 {
+		return g, false
+	}
+	// that so many lines are flat by chance becomes rarer with each
+	sure := a.rare + b.rare - 25*16
+	if sure <= 0 {
+		return g, false
+	}
+	// flat lines inside the cells speak for smaller ones
+	score := sure*2 + 10*(margin+spacing) + min(a.size, b.size) - min(sure, 20*(a.stray+b.stray))
+	if a.exact && b.exact {
+		score *= 2
+	}
+	return Guess{Cut: c, Why: "flat lines between cells", score: score}, true
 }
 
 // rarity is how rare it is, in sixteenths of bits, that n lines are flat where they are wanted.
