@@ -43,7 +43,12 @@ func Guesses(p Picture) []Guess {
 	ground := groundOf(p)
 	x := look(p.Width, p.Height, func(i, j int) int { return (j*p.Width + i) * 4 }, p.Pix, ground)
 	y := look(p.Height, p.Width, func(i, j int) int { return (i*p.Width + j) * 4 }, p.Pix, ground)
-	all := repeating(&x, &y)
+	all := append(repeating(&x, &y), bordered(&x, &y, ground)...)
+	for _, g := range slices.Clone(all) {
+		if round, ok := within(&x, &y, g); ok {
+			all = append(all, round)
+		}
+	}
 	for _, g := range guttered(&x, &y) {
 		// cells with their gutters repeat just as well
 		for _, o := range all {
@@ -52,6 +57,9 @@ func Guesses(p Picture) []Guess {
 			}
 		}
 		all = append(all, g)
+		if round, ok := rounder(&x, &y, g); ok {
+			all = append(all, round)
+		}
 	}
 	for i := range all {
 		c := all[i].Cut
