@@ -144,3 +144,23 @@ func TestTheStatusLineIsOneLine(t *testing.T) {
 	}
 	must(t, k.page.Mouse.Up(left, 1))
 }
+
+// On a tablet that is held upright nothing is squeezed so far that it cannot be read or pressed: the strip says where one is and whether the game can be
+// finished, in each station what is named and set has room, and nothing lies outside of the window.
+func TestOnATabletHeldUpright(t *testing.T) {
+	k := startWith(t, nil).open()
+	must(t, k.page.SetViewport(&proto.EmulationSetDeviceMetricsOverride{Width: 820, Height: 1100, DeviceScaleFactor: 1}))
+	within(t, 3*soon, k.shows("[data-testid=proof]", "finish"))
+	for _, station := range []string{"Chart", "Map", "Tilesets", "Kinds", "Rules", "Game", "Check", "Share"} {
+		k.pressIn("nav button", station)
+		k.see("nav [aria-current=page]", station)
+		within(t, soon, func() error {
+			return want("what is too narrow or outside in "+station, k.eval(`() => [...document.querySelectorAll('main, aside, header, section')].flatMap((part) => [...part.querySelectorAll('button, input, select, h2, [data-testid=proof]')]).filter((e) => {
+				const r = e.getBoundingClientRect()
+				if (!r.width || e.type === 'file' || e.closest('[data-testid=map], .sr-only') || getComputedStyle(e).position === 'absolute') return false
+				const least = e.matches('input:not([type=checkbox], [type=radio], [type=range], [type=color], .w-16), select, [data-testid=proof]') ? 40 : 12
+				return r.width < least || r.right > innerWidth + 1 && !e.closest('.overflow-x-auto, .overflow-auto')
+			}).map((e) => (e.getAttribute('aria-label') || e.innerText || e.placeholder || e.tagName).slice(0, 30) + ' ' + Math.round(e.getBoundingClientRect().width)).join('; ')`), "")
+		})
+	}
+}

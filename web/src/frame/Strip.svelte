@@ -83,7 +83,12 @@
 		<span class="text-dim">›</span>
 		<h1 class="truncate">{where}</h1>
 	</div>
-	<div class="flex w-36 shrink-0 items-center gap-1.5 pl-2" role="status" data-testid="saved" data-state={p.saved}>
+	<div
+		class="flex w-36 shrink-0 items-center gap-1.5 pl-2 max-[1000px]:w-auto max-[1000px]:min-w-20"
+		role="status"
+		data-testid="saved"
+		data-state={p.saved}
+	>
 		{#if p.saved === 'saved' || (p.saved === 'saving' && !slow)}
 			<Check size={15} class="text-sage" />
 			<span class="text-sage">{p.saved === 'saved' ? 'Saved' : 'Saving'}</span>
@@ -136,10 +141,14 @@
 			{p.people.length} here
 		</span>
 	{/if}
-	<button class="button w-56 shrink-0 justify-start text-dim" onclick={() => (w.finderOpen = true)}>
+	<button
+		class="button w-56 shrink-0 justify-start text-dim max-[1000px]:w-auto"
+		aria-label="Search everything"
+		onclick={() => (w.finderOpen = true)}
+	>
 		<Search size={14} />
-		<span class="grow text-left">Search everything</span>
-		<span class="key">Ctrl+K</span>
+		<span class="grow text-left max-[1000px]:hidden">Search everything</span>
+		<span class="key max-[1000px]:hidden">Ctrl+K</span>
 	</button>
 	<Hint label="Keys that work here" keys="?" class="button-plain" onclick={() => (w.keysOpen = true)}
 		><Keyboard size={17} /></Hint

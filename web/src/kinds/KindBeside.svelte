@@ -36,7 +36,7 @@
 			>
 		</div>
 		<div class="min-h-0 grow">
-			{#key kind.id}<KindPanel {kind} {add} narrow />{/key}
+			{#key kind.id}<KindPanel {kind} {add} />{/key}
 		</div>
 	</aside>
 {/if}

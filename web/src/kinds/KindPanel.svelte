@@ -16,11 +16,7 @@
 
 	// One kind: what all entities of it have in common. Built-in ones are shown as
 	// they are; one's own are made from them.
-	let {
-		kind: k,
-		add,
-		narrow = false,
-	}: { kind: Kind; add: (from: string, variant?: string) => void; narrow?: boolean } = $props()
+	let { kind: k, add }: { kind: Kind; add: (from: string, variant?: string) => void } = $props()
 	const readyMade = $derived(k.variants.map((v) => ({ label: v.name, hint: v.help, run: () => add(k.id, v.name) })))
 	const w = workspace()
 	/** A setting as it would be while it is dragged. */
@@ -56,10 +52,10 @@
 	}
 </script>
 
-<div class="flex h-full min-h-0 max-w-[760px] flex-col">
-	<div class="flex items-center gap-3 px-5 pt-4 pb-3">
+<div class="@container flex h-full min-h-0 max-w-[760px] flex-col">
+	<div class="flex flex-wrap items-center gap-3 px-5 pt-4 pb-3">
 		<GripPicture grip={{ what: 'entity', kind: k.id, shape: 'freehand' }} size={40} />
-		<div class="min-w-0 grow">
+		<div class="min-w-40 flex-1 grow">
 			{#if own}
 				{#key k.name}
 					<input
@@ -106,7 +102,7 @@
 			</div>
 		{/if}
 		{#if own}
-			<div class="grid gap-x-8 gap-y-4 {narrow ? '' : 'grid-cols-2'}">
+			<div class="grid gap-x-8 gap-y-4 @xl:grid-cols-2">
 				<div class="flex flex-col gap-1.5" role="group" aria-label="About it">
 					<h3 class="heading">About it</h3>
 					<label class="flex items-center gap-2"

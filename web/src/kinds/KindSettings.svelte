@@ -247,7 +247,7 @@
 			</div>
 		{/if}
 	{/each}
-	<div class="flex items-center gap-2">
+	<div class="flex flex-wrap items-center gap-2">
 		{#if own}
 			<button class="button" onclick={() => addSetting()}>Add a setting</button>
 			<button class="button" onclick={() => addSetting('number', true)}>Add a counter</button>

@@ -49,8 +49,10 @@
 	bind:open={() => w.making === 'figure', (on) => (w.making = on ? 'figure' : '')}
 	made={(id) => ([w.kindId, query] = [id, ''])}
 />
-<div class="grid min-h-0 grid-cols-[264px_minmax(0,1fr)_260px]">
-	<aside class="flex min-h-0 flex-col border-r border-line" aria-label="Kinds">
+<div
+	class="grid min-h-0 grid-cols-[264px_minmax(0,1fr)_260px] max-[1000px]:grid-cols-[196px_minmax(0,1fr)] max-[1000px]:grid-rows-[minmax(0,1fr)_auto]"
+>
+	<aside class="flex min-h-0 flex-col border-r border-line max-[1000px]:row-span-2" aria-label="Kinds">
 		<div class="flex flex-col gap-2 p-2">
 			<button class="button button-main" onclick={() => add('')}><Plus size={15} /> A kind from nothing</button>
 			<button class="button" onclick={() => (w.making = 'figure')}><PersonStanding size={15} /> A figure…</button>
@@ -97,7 +99,10 @@
 		<main class="min-h-0" aria-label="Kind {kind.name}">
 			{#key kind.id}<KindPanel {kind} {add} />{/key}
 		</main>
-		<aside class="flex min-h-0 flex-col overflow-y-auto border-l border-line" aria-label="Where it is used">
+		<aside
+			class="flex min-h-0 flex-col overflow-y-auto border-l border-line max-[1000px]:max-h-44 max-[1000px]:border-t max-[1000px]:border-l-0"
+			aria-label="Where it is used"
+		>
 			<KindUses {kind} />
 		</aside>
 	{/if}
