@@ -42,11 +42,13 @@
 		return { x: (e.clientX - r.left) * dpr, y: (e.clientY - r.top) * dpr }
 	}
 
+	/** Whether a press would be refused. */
+	let refused = $state(false)
 	const cursorStyle = $derived.by(() => {
 		if (press.does.what === 'pan') return 'grabbing'
 		if (press.spaceDown) return 'grab'
 		if (w.picking) return 'crosshair'
-		if (w.hand.holding) return press.ahead.ghost()?.refusal ? 'not-allowed' : 'crosshair'
+		if (w.hand.holding) return refused ? 'not-allowed' : 'crosshair'
 		return press.hover && !w.play.on ? 'pointer' : 'default'
 	})
 
@@ -149,10 +151,17 @@
 		plan(false)
 	})
 
-	// the ghost is told in words as well, for who cannot see it
+	// the ghost is told in words as well, for who cannot see it; with the next frame, which draws it, so that a press is done before
 	$effect(() => {
-		void [w.cell, w.hand.grip, w.active, w.project.turn, press.does, w.area, w.hand.mirrors, w.hand.seed]
+		void [w.cell, w.hand.grip, w.hand.holding, w.active, w.map, w.picking, w.project.turn, w.area]
+		void [press.does, press.ahead.warning, w.hand.mirrors, w.hand.seed]
+		const frame = requestAnimationFrame(inWords)
+		return () => cancelAnimationFrame(frame)
+	})
+
+	function inWords() {
 		const g = press.ahead.ghost()
+		refused = !!g?.refusal
 		w.drawn = []
 		if (!g) w.ghost = ''
 		else if (g.refusal) w.ghost = g.refusal
@@ -161,7 +170,7 @@
 			w.ghost = `${what} ${g.bounds.w} × ${g.bounds.h} on ${g.layerName}${distance(press.does)}${press.ahead.warning && `. ${press.ahead.warning}`}`
 			w.drawn = g.drawn ?? []
 		}
-	})
+	}
 
 	/** How far the press has come, in steps along the grid. */
 	function distance(does: Gesture): string {
