@@ -22,13 +22,25 @@ type leaps struct {
 // onFloor is the part of a spot that stands for the floor of its cell.
 const onFloor = 255
 
-// maxLeaps is how many cells of a map are looked at in jumps, at the most.
-const maxLeaps = 24 << 20
+// maxLeaps is how many cells of a map are looked at in jumps, at the most; maxLeapt about how many in one from a single cell.
+const (
+	maxLeaps = 24 << 20
+	maxLeapt = 4096
+)
 
 // leapsOf is what is kept of jumps on a map; nil where the hero could be moved otherwise.
 func leapsOf(g *world.Ground) *leaps {
 	f := g.Footing()
-	if f == nil || len(f.Runs)*len(f.Of) > maxLeaps {
+	if f == nil {
+		return nil
+	}
+	begins := len(f.Runs)
+	for _, is := range f.Of {
+		if is == world.Odd {
+			begins++
+		}
+	}
+	if len(f.Runs)*len(f.Of) > maxLeaps || begins*min(len(f.Of), maxLeapt) > maxLeaps {
 		return nil
 	}
 	return &leaps{Footing: f, rested: make([]bool, len(f.Of)), run: make([]bool, len(f.Runs)), seen: make([]int32, len(f.Of))}

@@ -2,14 +2,17 @@ package proof_test
 
 import (
 	"azzel/core/chart"
+	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/play"
 	"azzel/core/proof"
 	"azzel/core/world"
+	"bytes"
 	"fmt"
 	"math/rand/v2"
 	"os"
+	"slices"
 	"strconv"
 	"strings"
 	"testing"
@@ -28,13 +31,7 @@ func strewn(r *rand.Rand) string {
 
 // Wherever somebody comes who presses keys at random is where one could come to. 150 worlds in the normal run, AZZEL_WORLDS=n for more.
 func TestNobodyComesFartherThanJumpsLead(t *testing.T) {
-	worlds := 150
-	if n, err := strconv.Atoi(os.Getenv("AZZEL_WORLDS")); err == nil {
-		worlds = n / 4
-	}
-	all, come, weighed := 0, 0, 0
-	for seed := range worlds {
-		r := rand.New(rand.NewPCG(uint64(seed), 33))
+	roams(t, 150, func(r *rand.Rand) (*document.Document, string) {
 		text := strewn(r)
 		values := []kind.Value{fromSide}
 		if r.IntN(3) == 0 {
@@ -44,6 +41,59 @@ func TestNobodyComesFartherThanJumpsLead(t *testing.T) {
 		if r.IntN(2) == 0 {
 			d = fallsOut(d)
 		}
+		return d, text
+	})
+}
+
+// The same where the hero jumps low, and things carry, throw, blow and strike it, from which it comes farther.
+func TestNobodyComesFartherThanWhatMovesLeads(t *testing.T) {
+	roams(t, 100, func(r *rand.Rand) (*document.Document, string) {
+		const w, h = 24, 14
+		rows := make([][]byte, h)
+		for y := range rows {
+			rows[y] = []byte(strings.Repeat(".", w))
+			for x := range rows[y] {
+				if y == h-3 && r.IntN(8) > 0 || y > 2 && y < h-4 && r.IntN(14) == 0 {
+					rows[y][x] = '#'
+				}
+			}
+		}
+		rows[h-4][2], rows[h-3][2], rows[0][w-1] = '@', '#', 'G'
+		text := string(bytes.Join(rows, []byte("\n")))
+		d := fallsOut(drawn(text, fromSide, kind.Value{Key: kind.MapJump, Value: kind.Of(1.2)}))
+		number := func(key string, most int) string { return fmt.Sprintf("%s=%d", key, r.IntN(most)) }
+		for n := 1 + r.IntN(3); n > 0; n-- {
+			k := []string{kind.Platform, kind.Walker, kind.Flyer, kind.Spring, kind.Fan, kind.Conveyor, kind.Faller, kind.Beam, kind.Turner, kind.Shooter, kind.Wind}[r.IntN(11)]
+			wide, facing := 1, document.Facings[r.IntN(4)]
+			values := []string{number("range", 8), number("speed", 6), number("pause", 1000), number("height", 9), number("reach", 9), number("force", 24), number("length", 8), number("arm", 4), "harm=1", "sight=0", "health=99"}
+			switch k {
+			case kind.Platform, kind.Conveyor:
+				wide += r.IntN(3)
+			case kind.Spring:
+				facing = document.Up
+			}
+			x, y := 1+r.IntN(9), h-4-r.IntN(3)
+			values = slices.DeleteFunc(values, func(v string) bool {
+				key, _, _ := strings.Cut(v, "=")
+				return kind.Keyed(kind.Find(document.ID(k)).Settings, key) == nil
+			})
+			d = put(d, k, x, y, wide, 1, facing, values...)
+			text += fmt.Sprintf("\n%s at %d, %d, %d wide, facing %s, %v", k, x, y, wide, facing, values)
+		}
+		return sturdy(d), text
+	})
+}
+
+// roams presses keys at random on worlds in which it is known where one could come to.
+func roams(t *testing.T, worlds int, draw func(*rand.Rand) (*document.Document, string)) {
+	t.Helper()
+	if n, err := strconv.Atoi(os.Getenv("AZZEL_WORLDS")); err == nil {
+		worlds = n / 4
+	}
+	all, come, weighed := 0, 0, 0
+	for seed := range worlds {
+		r := rand.New(rand.NewPCG(uint64(seed), 33))
+		d, text := draw(r)
 		st := world.New(d, chart.New(d, nil), nil)
 		g, err := play.Start(st, "", proof.Seed)
 		if err != nil {
@@ -58,10 +108,10 @@ func TestNobodyComesFartherThanJumpsLead(t *testing.T) {
 		seen := map[string]bool{}
 		in := play.Input(0)
 		for tick := range 4000 {
-			if r.IntN(7) == 0 {
-				in = play.Input(0)
-				for _, key := range []play.Input{play.InputLeft, play.InputRight, play.InputUp, play.InputDown, play.InputJump, play.InputJump, play.InputUse} {
-					if r.IntN(3) == 0 {
+			if r.IntN(10) == 0 {
+				in = []play.Input{0, play.InputLeft, play.InputRight, play.InputRight}[r.IntN(4)]
+				for i, key := range []play.Input{play.InputJump, play.InputUp, play.InputDown, play.InputUse} {
+					if r.IntN(2+2*i) == 0 {
 						in |= key
 					}
 				}
@@ -140,6 +190,48 @@ func TestFarIsAsFarAsAJump(t *testing.T) {
 		}
 		if high > f.Best[f.Top] {
 			t.Fatalf("the hero is %d high, and %d is the most", high, f.Best[f.Top])
+		}
+	}
+}
+
+// What moves on the near side, or elsewhere, helps nobody over a gap; what carries, throws or strikes in it may.
+func TestAGapWithWhatMoves(t *testing.T) {
+	const gap = "..............................\n..............................\n..............................\n..............................\n@............................G\n############............######\n############............######"
+	for _, c := range []struct {
+		name string
+		with func(*document.Document) *document.Document
+		is   proof.Is
+	}{
+		{"nothing", func(d *document.Document) *document.Document { return d }, proof.Cannot},
+		{"somebody who walks on this side", func(d *document.Document) *document.Document {
+			return put(d, kind.Walker, 4, 4, 1, 1, document.Left, "range=2", "sight=0")
+		}, proof.Cannot},
+		{"somebody who walks beyond", func(d *document.Document) *document.Document {
+			return put(d, kind.Walker, 26, 4, 1, 1, document.Left, "range=1", "sight=0")
+		}, proof.Cannot},
+		{"a platform behind the hero, a spring, a beam", func(d *document.Document) *document.Document {
+			d = put(d, kind.Spring, 2, 4, 1, 1, document.Up, "height=1")
+			return put(put(d, kind.Platform, 0, 3, 2, 1, document.Up, "range=2"), kind.Beam, 5, 0, 1, 1, document.Down, "length=5")
+		}, proof.Cannot},
+		{"a platform in the gap", func(d *document.Document) *document.Document {
+			return put(d, kind.Platform, 14, 5, 2, 1, document.Right, "range=8")
+		}, proof.Can},
+		{"a spring at its edge", func(d *document.Document) *document.Document {
+			return put(d, kind.Spring, 11, 4, 1, 1, document.Up, "height=30")
+		}, proof.Can},
+		{"somebody who flies over it", func(d *document.Document) *document.Document {
+			return put(d, kind.Flyer, 17, 5, 1, 1, document.Left, "range=3", "sight=0", "health=99")
+		}, proof.Can},
+		{"somebody who comes after the hero", func(d *document.Document) *document.Document {
+			return put(d, kind.Flyer, 4, 2, 1, 1, document.Left, `seeing="follows"`)
+		}, proof.Open},
+	} {
+		a := studied(t, fallsOut(c.with(drawn(gap, fromSide)))).Answer
+		if a.Is != c.is && !(c.is == proof.Can && a.Is == proof.Open) {
+			t.Errorf("%s: %s, %q; wanted %s", c.name, a.Is, a.Why, c.is)
+		}
+		if a.Is == proof.Cannot && !strings.Contains(a.Why, "too wide") {
+			t.Errorf("%s: %q", c.name, a.Why)
 		}
 	}
 }

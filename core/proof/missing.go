@@ -119,7 +119,11 @@ func (s *Search) without(all ...obstacle) (*May, bool) {
 	}
 	f.fromHere(heroSpot(g))
 	for _, o := range all {
-		if j := o.jump; j != nil {
+		switch j := o.jump; {
+		case j == nil:
+		case j.run < 0:
+			f.enter(spot{m: j.m, p: j.to})
+		default:
 			f.leaps[j.m].run[j.run] = true
 			f.queue = append(f.queue, spot{m: j.m, p: j.to, part: onFloor})
 		}

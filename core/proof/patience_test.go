@@ -26,13 +26,20 @@ func put(d *document.Document, k string, x, y, w, h int, f document.Facing, valu
 	return sample.With(d, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}, e))
 }
 
-// frail has the hero jump a cell high, stand one hit, and come back once.
+// frail has the hero jump a cell high, stand one hit, and come back once; sturdy has it stand many.
 func frail(d *document.Document) *document.Document {
+	return hero(d, "1", kind.HeroHealth, kind.HeroLives, document.HeroJump)
+}
+
+func sturdy(d *document.Document) *document.Document { return hero(d, "999", kind.HeroHealth) }
+
+// hero has a hero of its own kind, some of whose settings are otherwise.
+func hero(d *document.Document, is kind.Datum, keys ...string) *document.Document {
 	k := *kind.Find(kind.Hero)
 	k.ID, k.Of, k.Name = "ownheroownhe", kind.Hero, "Warden"
 	k.Settings = slices.Clone(k.Settings)
-	for _, key := range []string{kind.HeroHealth, kind.HeroLives, document.HeroJump} {
-		kind.Keyed(k.Settings, key).Default = "1"
+	for _, key := range keys {
+		kind.Keyed(k.Settings, key).Default = is
 	}
 	return sample.With(d, edit.Insert(edit.Ref{Type: edit.TypeKind, ID: k.ID}, document.Lean(&k)))
 }

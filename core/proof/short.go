@@ -11,7 +11,7 @@ import (
 // shortJump is a jump that is too wide or too high, from level ground that could be come to.
 type shortJump struct {
 	m world.Ref
-	// from and to are cells at its ends, run the number of the ground beyond.
+	// from and to are cells at its ends, run the number of the ground beyond, −1 where something moves there.
 	from, to grid.Point
 	run      int
 	// wide and high are how much it is too much, in 1/256 pixels; one of them is 0.
@@ -21,6 +21,40 @@ type shortJump struct {
 // maxShort is how many jumps that fall short are tried, those that lack least first.
 const maxShort = 24
 
+// level is level ground, or what lies beside it where something moves: known tells that one comes to it.
+type level struct {
+	world.Run
+	run   int
+	known bool
+}
+
+// maxLevels is how many levels of a map are held against each other at the most.
+const maxLevels = 1500
+
+// levels are all level ground of a map, that on which something moves cut where one comes to a part of it alone.
+func (l *leaps) levels(g *world.Ground) (out []level) {
+	for n, r := range l.Runs {
+		out = append(out, level{r, n, l.run[n]})
+	}
+	b := g.Bounds
+	w, h := g.Cell()
+	for y := range b.H {
+		for x := range b.W {
+			at := grid.Point{X: b.X + x, Y: b.Y + y}
+			i := y*b.W + x
+			if l.Of[i] != world.Odd || g.At(at)&world.Whole != 0 || g.At(grid.Point{X: at.X, Y: at.Y + 1})&world.Whole == 0 {
+				continue
+			}
+			if n := len(out) - 1; n >= len(l.Runs) && out[n].Row == y && out[n].To == x-1 && out[n].known == l.rested[i] {
+				out[n].To, out[n].Right = x, int64(at.X+1)*w
+				continue
+			}
+			out = append(out, level{world.Run{Left: int64(at.X) * w, Right: int64(at.X+1) * w, Feet: int64(at.Y+1) * h, Row: y, From: x, To: x}, -1, l.rested[i]})
+		}
+	}
+	return out[:min(len(out), maxLevels)]
+}
+
 // short finds the jumps that fall short of ground that nobody comes to, one for each.
 func (f *May) short() (out []shortJump) {
 	for m, l := range f.leaps {
@@ -28,16 +62,17 @@ func (f *May) short() (out []shortJump) {
 			continue
 		}
 		g := f.st.Grounds[m]
-		for n, to := range l.Runs {
-			if l.run[n] {
+		all := l.levels(g)
+		for _, to := range all {
+			if to.known {
 				continue
 			}
-			best := shortJump{run: -1}
-			for k, from := range l.Runs {
-				if !l.run[k] {
+			best := shortJump{m: world.None}
+			for _, from := range all {
+				if !from.known {
 					continue
 				}
-				one := shortJump{m: world.Ref(m), run: n, from: nearest(g, from, to), to: nearest(g, to, from)}
+				one := shortJump{m: world.Ref(m), run: to.run, from: nearest(g, from.Run, to.Run), to: nearest(g, to.Run, from.Run)}
 				higher := from.Feet - to.Feet
 				apart := max(0, to.Left-from.Right, from.Left-to.Right)
 				switch far := l.Far(higher); {
@@ -48,11 +83,11 @@ func (f *May) short() (out []shortJump) {
 				default:
 					continue // something else is in the way
 				}
-				if best.run < 0 || one.lacks() < best.lacks() {
+				if best.m < 0 || one.lacks() < best.lacks() {
 					best = one
 				}
 			}
-			if best.run >= 0 {
+			if best.m >= 0 {
 				out = append(out, best)
 			}
 		}

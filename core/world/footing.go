@@ -56,10 +56,13 @@ func (g *Ground) Footing() *Footing {
 	return g.footing
 }
 
-// falls reports whether nothing but gravity and its own legs moves the hero on a map that is seen from the side.
+// falls reports whether nothing but gravity and its own legs moves the hero on a map that is seen from the side, but where what moves it comes to.
 func (g *Ground) falls() bool {
 	s := g.stage
-	if !g.Side || !g.Walked() {
+	if !g.Side || !g.onLegs() {
+		return false
+	}
+	if _, ok := g.sweeps(); !ok {
 		return false
 	}
 	w := s.Gait(g, None)
@@ -79,6 +82,20 @@ func (g *Ground) falls() bool {
 // Walked reports whether nothing but its own legs, gravity, and rules and ways that send it somewhere move the hero on a map, all of
 // them alike.
 func (g *Ground) Walked() bool {
+	if !g.onLegs() {
+		return false
+	}
+	for r := g.First; r < g.After; r++ {
+		t := g.stage.Thing(r)
+		if !slices.Contains(still, t.Acts) || !t.stays() || t.Area != nil && (t.Area.FlowX != 0 || t.Area.FlowY != 0) {
+			return false
+		}
+	}
+	return true
+}
+
+// onLegs is Walked for all but the things of the map.
+func (g *Ground) onLegs() bool {
 	s := g.stage
 	if first, after := g.Sheets(); g.HasLines() || first < after || len(s.Heroes) > 1 || s.moved() {
 		return false
@@ -89,16 +106,7 @@ func (g *Ground) Walked() bool {
 			return false
 		}
 	}
-	if w.WindX != 0 || w.WindY != 0 {
-		return false
-	}
-	for r := g.First; r < g.After; r++ {
-		t := s.Thing(r)
-		if !slices.Contains(still, t.Acts) || t.Doing.Goes && t.Acts != kind.Hero && t.Doing.Habit != Stands || t.Doing.Way != nil || t.Doing.Carrier >= 0 || t.Area != nil && (t.Area.FlowX != 0 || t.Area.FlowY != 0) {
-			return false
-		}
-	}
-	return true
+	return w.WindX == 0 && w.WindY == 0
 }
 
 // moved reports whether rules move the hero.
@@ -198,6 +206,11 @@ func (g *Ground) oddCells() []bool {
 			continue
 		}
 		box := reach(t)
+		from, to := g.CellAt(box.Left, box.Top), g.CellAt(box.Right-1, box.Bottom-1)
+		mark(from.X-b.X-2, from.Y-b.Y-2, to.X-b.X+2, to.Y-b.Y+2)
+	}
+	sweeps, _ := g.sweeps()
+	for _, box := range sweeps {
 		from, to := g.CellAt(box.Left, box.Top), g.CellAt(box.Right-1, box.Bottom-1)
 		mark(from.X-b.X-2, from.Y-b.Y-2, to.X-b.X+2, to.Y-b.Y+2)
 	}
