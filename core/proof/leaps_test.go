@@ -58,6 +58,9 @@ func TestNobodyComesFartherThanWhatMovesLeads(t *testing.T) {
 				}
 			}
 		}
+		for n := r.IntN(10); n > 0; n-- {
+			rows[h-4-r.IntN(4)][3+r.IntN(w-4)] = `-H^/\~_"#/\`[r.IntN(11)]
+		}
 		rows[h-4][2], rows[h-3][2], rows[0][w-1] = '@', '#', 'G'
 		text := string(bytes.Join(rows, []byte("\n")))
 		d := fallsOut(drawn(text, fromSide, kind.Value{Key: kind.MapJump, Value: kind.Of(1.2)}))

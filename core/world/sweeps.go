@@ -9,71 +9,67 @@ import (
 // sweeps are the boxes within which what moves, carries, throws, blows or strikes on a map may act on a hero; ok is false where that cannot
 // be told. Wherever it acts, the hero could rest there as well, and whatever it does then is no more than to jump from there.
 func (g *Ground) sweeps() (out []Box, ok bool) {
-	var walks []*Thing
+	var walked []Box // by who walks
 	for r := g.First; r < g.After; r++ {
 		t := g.stage.Thing(r)
-		if slices.Contains(still, t.Acts) && t.stays() {
-			if t.Area != nil && (t.Area.FlowX != 0 || t.Area.FlowY != 0) {
-				out = append(out, reach(t))
-			}
+		moves := t.Area != nil && (t.Area.FlowX != 0 || t.Area.FlowY != 0)
+		switch is := slices.Contains(still, t.Acts); {
+		case is && (t.stays() || t.Doing.Carrier >= 0 && !t.Solid && t.Area == nil) && !moves:
+			continue
+		case t.Doing.Carrier >= 0 || t.Doing.Sight > 0 && (t.Doing.Seeing == Follows || t.Doing.Seeing == Flees):
+			return nil, false
+		case is && moves:
+			out = append(out, reach(t))
 			continue
 		}
-		if t.Doing.Carrier >= 0 || t.Doing.Sight > 0 && (t.Doing.Seeing == Follows || t.Doing.Seeing == Flees) {
+		box, ok := g.sweptBy(t)
+		if !ok {
 			return nil, false
 		}
-		box := reach(t)
-		switch t.Acts {
-		case kind.Walker:
-			if walks = append(walks, t); t.Doing.Way == nil {
-				continue
-			}
-			box = alongWay(box, t.Doing.Way)
-		case kind.Platform, kind.Flyer:
-			if t.Doing.Way != nil {
-				box = alongWay(box, t.Doing.Way)
-			} else {
-				box = grown(box, t.Doing.RangeX, t.Doing.RangeY)
-			}
-		case kind.Faller:
-			box.Bottom = int64(g.Bounds.Y+g.Bounds.H) * int64(g.CellHeight) * Unit
-		case kind.Conveyor, kind.Wind:
-		case kind.Fan, kind.Beam, kind.Turner, kind.Shooter:
-			box = grown(box, t.Doing.RangeX, t.Doing.RangeY)
-		case kind.Spring:
-			if box, ok = g.thrownBy(t, box); !ok {
-				return nil, false
-			}
-		default:
-			return nil, false
-		}
-		out = append(out, box)
-	}
-	// who walks is carried, thrown and blown as well
-	for _, t := range walks {
-		box, ok := Box{}, true
-		if t.Doing.Way == nil {
-			box, ok = g.walkedBy(t)
+		if t.Acts == kind.Walker {
+			walked = append(walked, box)
 		} else {
-			box = alongWay(reach(t), t.Doing.Way)
-		}
-		if !ok || slices.ContainsFunc(out, func(o Box) bool {
-			return o != box && !apart(o, grown(box, int64(g.CellWidth)*Unit, int64(g.CellHeight)*Unit))
-		}) {
-			return nil, false
-		}
-	}
-	for _, t := range walks {
-		if t.Doing.Way == nil {
-			box, _ := g.walkedBy(t)
 			out = append(out, box)
 		}
 	}
-	return out, true
+	// who walks is carried, thrown and blown as well
+	for _, w := range walked {
+		near := grown(w, int64(g.CellWidth)*Unit, int64(g.CellHeight)*Unit)
+		if slices.ContainsFunc(out, func(o Box) bool { return !apart(o, near) }) {
+			return nil, false
+		}
+	}
+	return append(out, walked...), true
+}
+
+// sweptBy is the box within which a thing may act on a hero; not ok where that cannot be told.
+func (g *Ground) sweptBy(t *Thing) (Box, bool) {
+	box := reach(t)
+	switch t.Acts {
+	case kind.Platform, kind.Flyer, kind.Walker:
+		switch {
+		case t.Doing.Way != nil:
+			return alongWay(box, t.Doing.Way), true
+		case t.Acts == kind.Walker:
+			return g.walkedBy(t)
+		}
+		return grown(box, t.Doing.RangeX, t.Doing.RangeY), true
+	case kind.Faller:
+		box.Bottom = int64(g.Bounds.Y+g.Bounds.H) * int64(g.CellHeight) * Unit
+		return box, true
+	case kind.Conveyor, kind.Wind:
+		return box, true
+	case kind.Fan, kind.Beam, kind.Turner, kind.Shooter:
+		return grown(box, t.Doing.RangeX, t.Doing.RangeY), true
+	case kind.Spring:
+		return g.thrownBy(t, box)
+	}
+	return box, false
 }
 
 // stays reports whether a thing that does not move the hero stays where it is.
 func (t *Thing) stays() bool {
-	return !(t.Doing.Goes && t.Acts != kind.Hero && t.Doing.Habit != Stands) && t.Doing.Way == nil && t.Doing.Carrier < 0
+	return !(t.Doing.Goes && t.Acts != kind.Hero && t.Doing.Habit != Stands && t.Doing.Habit != LooksAround) && t.Doing.Way == nil && t.Doing.Carrier < 0
 }
 
 func grown(b Box, x, y int64) Box {
@@ -125,8 +121,8 @@ func (g *Ground) walkedBy(t *Thing) (Box, bool) {
 		to.X++
 	}
 	out := Box{Left: min(box.Left, int64(from.X)*int64(g.CellWidth)*Unit), Right: max(box.Right, int64(to.X+1)*int64(g.CellWidth)*Unit), Top: box.Top, Bottom: int64(feet) * ch}
-	// the ground goes on where it is not level, and on what is solid
-	for _, x := range []int{from.X - 1, to.X + 1} {
+	// it comes elsewhere over what is not level, and over what is solid
+	for x := from.X - 1; x <= to.X+1; x++ {
 		for y := from.Y; y <= feet; y++ {
 			if at := g.At(grid.Point{X: x, Y: y}); at != 0 && at&Whole == 0 {
 				return box, false
