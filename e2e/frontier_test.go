@@ -1,6 +1,7 @@
 package e2e
 
 import (
+	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/kind"
 	"azzel/core/sample"
@@ -10,12 +11,18 @@ import (
 )
 
 // A jump that is too wide is said to be, with its place and by how much; how far one comes is drawn over the map and over all maps at once;
-// and once somebody has the hero run faster, a walk is found.
+// and once somebody has the hero run faster, a walk is found. Somebody who walks about keeps nobody from being told, and a platform in the gap is waited for.
 func TestAJumpThatIsTooWideIsShown(t *testing.T) {
 	air := strings.Repeat(".", 20) + "\n"
 	d, m := drawn.Map(strings.Repeat(air, 4)+"@..................G\n##########......####\n##########......####", kind.Value{Key: kind.MapView, Value: kind.Of(kind.FromSide)})
 	ref := edit.Ref{Type: edit.TypeMap, ID: m}
-	d = sample.With(d, edit.Remove(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}), edit.Set(ref, "sides", []string{"", "", "fall", ""}))
+	stands := d.Maps.Get(m).Entities.All()[0].Layer
+	put := func(id document.ID, kind string, x, y int, values ...kind.Value) edit.Primitive {
+		return edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m, ID: id}, document.Entity{ID: id, Layer: stands, Kind: kind, Name: string(id), On: true,
+			Facing: document.Right, X: 16 * x, Y: 16 * y, W: 16, H: 16, Values: values})
+	}
+	d = sample.With(d, edit.Remove(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}), edit.Set(ref, "sides", []string{"", "", "fall", ""}),
+		put("walkerwalker", kind.Walker, 4, 4, kind.Value{Key: "range", Value: "1"}))
 	r := startWith(t, d)
 	k := r.open()
 	k.see("[data-testid=proof]", "the jump from 10, 4 to 15, 4") // said without Check being opened
@@ -59,4 +66,8 @@ func TestAJumpThatIsTooWideIsShown(t *testing.T) {
 	k.gone("[data-testid=proof-shown]")
 	r.append(edit.Set(ref, "values", []kind.Value{{Key: kind.MapRun, Value: kind.Of(9)}, {Key: kind.MapView, Value: kind.Of(kind.FromSide)}}))
 	k.see("[data-testid=proof]", "can be finished")
+	r.append(edit.Set(ref, "values", []kind.Value{{Key: kind.MapView, Value: kind.Of(kind.FromSide)}}))
+	k.see("[data-testid=proof]", "the jump from 10, 4 to 15, 4")
+	r.append(put("platformplat", kind.Platform, 10, 5, kind.Value{Key: "range", Value: "4"}))
+	within(t, 6*soon, k.shows("[data-testid=proof]", "can be finished"))
 }

@@ -143,11 +143,10 @@
 	{/if}
 	<button
 		class="button w-56 shrink-0 justify-start text-dim max-[1000px]:w-auto"
-		aria-label="Search everything"
 		onclick={() => (w.finderOpen = true)}
 	>
 		<Search size={14} />
-		<span class="grow text-left max-[1000px]:hidden">Search everything</span>
+		<span class="grow text-left max-[1000px]:sr-only">Search everything</span>
 		<span class="key max-[1000px]:hidden">Ctrl+K</span>
 	</button>
 	<Hint label="Keys that work here" keys="?" class="button-plain" onclick={() => (w.keysOpen = true)}
