@@ -84,6 +84,13 @@ func guttered(x, y *axis) (out []Guess) {
 				continue
 			}
 			across, down := x.cuts(margin, spacing), y.cuts(margin, spacing)
+			// several square cells with what is between them are no oblong one
+			several := func(w, h int) bool {
+				return slices.ContainsFunc(across, func(s between) bool {
+					whole := (w+spacing)%(s.size+spacing) == 0 && (h+spacing)%(s.size+spacing) == 0
+					return whole && slices.ContainsFunc(down, func(o between) bool { return o.size == s.size })
+				})
+			}
 			var best Guess
 			for _, a := range across {
 				for _, b := range down {
@@ -92,7 +99,7 @@ func guttered(x, y *axis) (out []Guess) {
 					case !ok:
 					case a.size == b.size:
 						out = append(out, g)
-					case spacing > 0 && g.score > best.score:
+					case spacing > 0 && g.score > best.score && !several(a.size, b.size):
 						best = g
 					}
 				}
