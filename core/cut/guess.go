@@ -45,7 +45,7 @@ func Guesses(p Picture) []Guess {
 	y := look(p.Height, p.Width, func(i, j int) int { return (i*p.Width + j) * 4 }, p.Pix, ground)
 	all := append(repeating(&x, &y), bordered(&x, &y, ground)...)
 	for _, g := range slices.Clone(all) {
-		if round, ok := within(&x, &y, g); ok {
+		if round, ok := lessGutters(&x, &y, g); ok {
 			all = append(all, round)
 		}
 	}

@@ -41,9 +41,9 @@ func rounder(x, y *axis, g Guess) (Guess, bool) {
 	return out, true
 }
 
-// within are rounder cells within those that repeat, where the lines at the sides of all of them are flat: these may lie between cells as
+// lessGutters are rounder cells within those that repeat, where the lines at the sides of all of them are flat: these may lie between cells as
 // well. Not ok where there are none.
-func within(x, y *axis, g Guess) (Guess, bool) {
+func lessGutters(x, y *axis, g Guess) (Guess, bool) {
 	c := g.Cut
 	if c.Margin+c.Spacing > 0 {
 		return g, false

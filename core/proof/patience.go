@@ -126,7 +126,7 @@ func (w *walk) waits(ticks int) bool {
 			break
 		}
 		w.hold(0)
-		if g := w.game; g.Ground() == nil || g.Hero().Map != m || g.Leaving >= 0 || g.Sent >= 0 || g.Over != play.NotOver || g.Lost != play.NotLost || g.Hash != hash || len(g.Lines) > 0 {
+		if stopped(w.game, m) || w.game.Hash != hash {
 			break
 		}
 	}

@@ -248,7 +248,7 @@ func (s *Steps) goOn(n int32) {
 				do |= in
 			}
 			hold(do)
-			if next.Ground() == nil || next.Hero().Map != m || next.Hash != hash || next.Leaving >= 0 || next.Sent >= 0 || len(next.Lines) > 0 || next.Over != play.NotOver || next.Lost != play.NotLost {
+			if stopped(next, m) || next.Hash != hash {
 				break
 			}
 			if c := next.HeroCell(); c != from && c != to && next.Hero().Flags&play.Stepping == 0 && next.Ground().ByCells() {

@@ -140,7 +140,7 @@ func (s *Search) trySide(n *node) {
 		}
 		x := g.Hero().X
 		w.hold(in)
-		if g.Ground() == nil || g.Hero().Map != m || g.Leaving >= 0 || g.Sent >= 0 || g.Over != play.NotOver || g.Lost != play.NotLost || g.Hash != hash || len(g.Lines) > 0 {
+		if stopped(g, m) || g.Hash != hash {
 			break
 		}
 		if tick > from+4 && try.jump > 0 && g.Hero().Mode != play.Airborne {

@@ -3,6 +3,7 @@ package proof
 import (
 	"azzel/core/grid"
 	"azzel/core/play"
+	"azzel/core/world"
 	"slices"
 )
 
@@ -58,6 +59,11 @@ func (w *walk) rest() bool {
 	return false
 }
 
+// stopped reports whether something came about that ends whatever a hero was doing on a map.
+func stopped(g *play.Game, m world.Ref) bool {
+	return g.Ground() == nil || g.Hero().Map != m || len(g.Lines) > 0 || g.Leaving >= 0 || g.Sent >= 0 || g.Over != play.NotOver || g.Lost != play.NotLost
+}
+
 // goTo walks to a target and does what there is to do; false where the engine does not go there.
 func (w *walk) goTo(t target, way []grid.Point) bool {
 	hash, m := w.game.Hash, w.game.Hero().Map
@@ -71,7 +77,7 @@ func (w *walk) goTo(t target, way []grid.Point) bool {
 			continue
 		}
 		w.hold(in)
-		if g := w.game; g.Ground() == nil || len(g.Lines) > 0 || g.Leaving >= 0 || g.Sent >= 0 || g.Over != play.NotOver || g.Lost != play.NotLost || g.Hero().Map != m || t.grows && g.Hash != hash {
+		if stopped(w.game, m) || t.grows && w.game.Hash != hash {
 			return w.rest()
 		}
 	}
