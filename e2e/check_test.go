@@ -23,11 +23,14 @@ func TestCheckOfTheDemo(t *testing.T) {
 	k.accessible("Check")
 	// what is expected
 	k.press("New expectation")
-	k.fill("main[aria-label=Check] textarea", "the hero is on the moon")
+	must(t, k.page.InsertText("the hero is on the moon")) // what is typed goes into it at once
 	k.press("Keep it")
 	k.see("main[aria-label=Check] [role=alert]", "quotes")
 	k.fill("main[aria-label=Check] textarea", "the hero is on \"Lamp Room\"")
 	k.press("Keep it")
+	k.keys(input.Enter) // the keys are where it was opened
+	k.press("Cancel")
+	k.gone("main[aria-label=Check] textarea")
 	k.see("[data-testid=expectation]", "refuted")
 	k.see("[data-testid=finding]", "What is expected does not hold")
 	k.see("[data-testid=proof]", "1 expectation refuted")

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Plus from '@lucide/svelte/icons/plus'
 	import type { ExpectationInfo } from '../core/types'
+	import { tick } from 'svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// What the designer expects of the game, in the words of rules' conditions: proven, refuted with a walk, or not decided.
@@ -13,6 +14,7 @@
 	]
 	let editing = $state<{ id: string; is: string; says: string } | null>(null)
 	let wrong = $state('')
+	let begin = $state<HTMLButtonElement>()
 	const marks: Record<string, string> = { proven: 'text-sage', refuted: 'text-brick', 'not decided': 'text-dim' }
 	const spoken = (e: ExpectationInfo) => e.spoken[0].toUpperCase() + e.spoken.slice(1)
 
@@ -21,11 +23,18 @@
 		if (!editing) return
 		try {
 			w.project.make('expect', { ...editing })
-			;[editing, wrong] = [null, '']
+			leave()
 			checking.later(0)
 		} catch (error) {
 			wrong = (error as Error).message
 		}
+	}
+
+	/** Closes the field; the keys are where it was opened. */
+	async function leave() {
+		;[editing, wrong] = [null, '']
+		await tick()
+		begin?.focus()
 	}
 
 	function watch(e: ExpectationInfo) {
@@ -82,16 +91,20 @@
 						class="field h-20 py-1 font-mono"
 						spellcheck="false"
 						bind:value={editing.says}
+						{@attach (field) => field.focus()}
 						placeholder={'the hero is on "Lamp Room"\nBeacons is below 2'}></textarea>
 				</label>
 				{#if wrong}<p class="text-brick" role="alert">{wrong}</p>{/if}
 				<div class="flex gap-2">
 					<button class="button button-main">Keep it</button>
-					<button type="button" class="button" onclick={() => ((editing = null), (wrong = ''))}>Cancel</button>
+					<button type="button" class="button" onclick={leave}>Cancel</button>
 				</div>
 			</form>
 		{:else}
-			<button class="button self-start" onclick={() => ((editing = { id: '', is: 'never', says: '' }), (wrong = ''))}
+			<button
+				class="button self-start"
+				bind:this={begin}
+				onclick={() => ((editing = { id: '', is: 'never', says: '' }), (wrong = ''))}
 				><Plus size={15} /> New expectation</button
 			>
 		{/if}
