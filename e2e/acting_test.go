@@ -46,7 +46,9 @@ func TestThingsActInAGame(t *testing.T) {
 	// and a raft takes the hero along
 	k.toColumn(1)
 	k.toRow(8)
-	k.toColumn(3)
+	k.walk(input.ArrowRight, func() error {
+		return at(k, func(x, _ int) bool { return x >= 44 })
+	})
 	from, _ := k.hero()
 	within(t, soon, func() error {
 		x, _ := k.hero()

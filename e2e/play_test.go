@@ -105,7 +105,13 @@ func (k *tab) stand(down bool, on int) {
 		case away > 2:
 			k.keys(more)
 		default:
-			return nil
+			// steps that were pressed may still be to come
+			if k.eval(`async () => {
+				for (let n = 0; n < 5; n++) await new Promise(requestAnimationFrame)
+				return azzel.hero().split(' ', 2).join(' ')
+			}`) == fmt.Sprint(x, y) {
+				return nil
+			}
 		}
 		return fmt.Errorf("the hero is at %d,%d, not on %d", x, y, on)
 	})

@@ -209,9 +209,21 @@ func (k *tab) showsTile(x, y, tile int) {
 func (k *tab) at(x, y int) proto.Point {
 	k.Helper()
 	var v struct{ Scale, X, Y, Left, Top float64 }
-	raw := k.eval(`() => {
-		const r = document.querySelector('[data-testid=map]').getBoundingClientRect()
-		return JSON.stringify({ ...azzel.view(), left: r.left, top: r.top })
+	raw := k.eval(`async () => {
+		const look = () => {
+			const r = document.querySelector('[data-testid=map]').getBoundingClientRect()
+			return JSON.stringify({ ...azzel.view(), left: r.left, top: r.top })
+		}
+		// a game that begins brings the hero into view with its first frames
+		const frame = () => new Promise(requestAnimationFrame)
+		let seen = look()
+		for (let n = 0, same = 0; n < 20 && same < 2 && azzel.hero()[0] !== 'u'; n++) {
+			await frame()
+			const now = look()
+			same = now === seen ? same + 1 : 0
+			seen = now
+		}
+		return seen
 	}`)
 	must(k.T, json.Unmarshal([]byte(raw), &v))
 	return proto.NewPoint(v.Left+(float64(x*16+8)-v.X)*v.Scale, v.Top+(float64(y*16+8)-v.Y)*v.Scale)
