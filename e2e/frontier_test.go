@@ -33,13 +33,11 @@ func TestAJumpThatIsTooWideIsShown(t *testing.T) {
 	k.see("[data-testid=map]", "")
 	k.press("Put away what is drawn of the proof")
 	k.pressIn("nav button", "Check")
-	k.press("Show how far one comes")
-	k.see("[data-testid=proof-shown]", "dark is never")
 	far := func(canvas string) {
 		t.Helper()
 		within(t, 3*soon, func() error { // where nobody comes it is dark, where one does it is of a colour: over nothing on the map, over the maps on the chart
 			return want("two shades", k.eval(`(on) => {
-				const c = document.querySelector('[data-testid=' + on + ']')
+				const c = document.querySelector(on)
 				const d = c.getContext('2d').getImageData(0, 0, c.width, c.height).data
 				let [never, comes] = [0, 0]
 				for (let i = 0; i < d.length; i += 4) {
@@ -56,11 +54,17 @@ func TestAJumpThatIsTooWideIsShown(t *testing.T) {
 			}`, canvas), "true")
 		})
 	}
-	far("map")
+	// at once beside the answer, and larger at a press
+	k.see("[data-testid=frontier]", "cells")
+	far("[data-testid=frontier] canvas")
+	k.accessible("a game that cannot be finished")
+	k.pressIn("[data-testid=frontier] button", "cells")
+	k.see("[data-testid=proof-shown]", "dark is never")
+	far("[data-testid=map]")
 	k.pressIn("nav button", "Check")
 	k.press("On all maps")
 	k.see("[data-testid=proof-shown]", "dark is never")
-	far("chart")
+	far("[data-testid=chart]")
 	k.accessible("how far one comes, on the chart")
 	k.press("Put away what is drawn of the proof")
 	k.gone("[data-testid=proof-shown]")

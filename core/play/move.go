@@ -57,6 +57,14 @@ func (g *Game) thingIn(m *world.Ground, box world.Box, but world.Ref) (in bool) 
 	return in
 }
 
+// entersThing reports whether a thing that is in the way and never leaves its place touches a box, and did not touch it where it was.
+func (g *Game) entersThing(m *world.Ground, was, box world.Box) (in bool) {
+	m.Near(box, func(r world.Ref, t *world.Thing) {
+		in = in || m.Solid(t) && meets(t.Body, box) && !meets(t.Body, was) && g.stops(r, t)
+	})
+	return in
+}
+
 func meets(a, b world.Box) bool {
 	return a.Left < b.Right && a.Right > b.Left && a.Top < b.Bottom && a.Bottom > b.Top
 }
@@ -73,9 +81,9 @@ func (g *Game) move(b *Body, dx, dy int64) bool {
 		b.X, b.Y = b.X+dx, b.Y+dy
 		return true
 	case g.blockedAt(b, b.X, b.Y):
-		// one that stands inside something, painted while it played, may walk out; through a wall only if it stands in one
+		// one that stands inside something, painted while it played, may walk out; through a wall only if it stands in one, and into nothing else
 		m, here := g.ground(b.Map), g.extent(b)
-		if there := shifted(here, -dx, -dy); g.walled(m, here, there) && !g.walled(m, here, here) {
+		if there := shifted(here, -dx, -dy); g.walled(m, here, there) && !g.walled(m, here, here) || g.entersThing(m, here, there) {
 			return false
 		}
 		b.X, b.Y = g.within(g.ground(b.Map), b, b.X+dx, b.Y+dy)

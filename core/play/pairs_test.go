@@ -76,6 +76,14 @@ func TestPairs(t *testing.T) {
 			r.hold(play.InputRight, 60)
 			return in && r.cell().X == 3
 		}},
+		{"who stands in a door that falls shut goes through no other", true, func() bool {
+			r := drawn(t, "\n#######\n#@...##\n#######").with(kind.Door, 2, 1, 1, 1, true, document.Down).with(kind.Door, 3, 1, 1, 1, false, document.Down).
+				with(kind.Sensor, 2, 1, 1, 1, true, document.Down).reads("when\n\tsomebody comes to any \"Sensor area\"\nthen\n\tshut every Door")
+			r.hold(play.InputRight, 60)
+			in := r.cell().X == 2
+			r.hold(play.InputLeft, 60)
+			return in && r.cell().X == 1
+		}},
 		{"a belt takes a block along", true, func() bool {
 			r := drawn(t, free).with(kind.Conveyor, 3, 1, 6, 1, true, document.Right, value("speed", "2")).with(kind.Block, 4, 1, 1, 1, false, document.Down)
 			x, _ := r.where(kind.Block)

@@ -6,6 +6,7 @@ import (
 	"azzel/core/kind"
 	"azzel/core/play"
 	"azzel/core/world"
+	"slices"
 )
 
 // Is says how a question ended.
@@ -77,6 +78,20 @@ func (s *Search) cannot() *Answer {
 				return a
 			}
 		}
+	}
+	if r := winsByWhatIsGone(s.st); r != nil && !slices.ContainsFunc(s.goals, func(r world.Ref) bool { return !s.st.Grounds[s.st.Thing(r).Map].Next }) {
+		a.Why = called(r) + " wins the game, and waits for something that was removed"
+		return a
+	}
+	// of the maps on the way to a goal, the first to which nobody comes
+	at := world.None
+	for m, far := range s.hops {
+		if far < len(s.hops) && !s.may.arrived[m] && (at < 0 || far > s.hops[at]) {
+			at = world.Ref(m)
+		}
+	}
+	if at >= 0 {
+		a.Why = "nothing that one can come to leads to " + s.st.Grounds[at].Name
 	}
 	return a
 }

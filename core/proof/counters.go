@@ -5,7 +5,6 @@ import (
 	"azzel/core/kind"
 	"azzel/core/rules"
 	"azzel/core/world"
-	"slices"
 )
 
 // draws widens what a counter could be by what could be drawn for it.
@@ -16,7 +15,7 @@ func (f *May) draws(n *rules.Node, set func(*bool)) {
 	}
 	least, from := f.number(n.Blank("number"))
 	to, most := f.number(n.Blank("most"))
-	f.between(c, min(f.least[c], least, to), max(f.most[c], from, most), set)
+	f.puts(c, min(least, to), max(from, most), set)
 }
 
 // calls widens what counters could be by the number that comes with a signal.
@@ -26,7 +25,7 @@ func (f *May) calls(n *rules.Node, set func(*bool)) {
 		for _, p := range rules.TreeOf(r).When {
 			into, ok := document.Named(p.Blank("into"))
 			if c := f.st.CounterOf(into.ID); ok && c >= 0 && p.Blank("signal").Word() == n.Blank("signal").Word() {
-				f.between(c, min(f.least[c], least), max(f.most[c], most), set)
+				f.puts(c, least, most, set)
 			}
 		}
 	}
@@ -41,7 +40,7 @@ func (f *May) number(value kind.Datum) (least, most int64) {
 }
 
 // changesCounter widens what a counter could be.
-func (f *May) changesCounter(n *rules.Node, alone bool, set func(*bool)) {
+func (f *May) changesCounter(n *rules.Node, times run, set func(*bool)) {
 	c := f.st.CounterOf(n.At.ID)
 	if c < 0 {
 		return
@@ -53,12 +52,16 @@ func (f *May) changesCounter(n *rules.Node, alone bool, set func(*bool)) {
 	least, most := f.least[c], f.most[c]
 	switch {
 	case n.Word == rules.WordPut:
-		least, most = min(least, from), max(most, to)
-	case n.Word == rules.WordAdd && alone && n.By == "":
-		if i, has := slices.BinarySearch(f.added, n.ID); !has {
+		f.puts(c, from, to, set)
+		return
+	case n.Word == rules.WordAdd && times.once && n.By == "":
+		if by := (added{n.ID, times.it, times.word}); !f.added[by] {
 			// what is done once adds once, whatever else it is by then
-			f.added = slices.Insert(f.added, i, n.ID)
-			least, most = least+min(0, from), most+max(0, to)
+			f.added[by] = true
+			less, more := min(0, from), max(0, to)
+			f.tallies[c].less += less
+			f.tallies[c].more += more
+			least, most = least+less, most+more
 		}
 	default:
 		if from < 0 || n.Word == rules.WordMultiply {
@@ -66,6 +69,27 @@ func (f *May) changesCounter(n *rules.Node, alone bool, set func(*bool)) {
 		}
 		if to > 0 || n.Word == rules.WordMultiply {
 			most = document.MaxNumber
+		}
+	}
+	f.between(c, least, most, set)
+}
+
+// tally is what was added to a counter by what is done once, and how often something it could be put to was more than before.
+type tally struct {
+	less, more int64
+	puts       int
+}
+
+// maxPuts is how often that may be: with more, counters are put to each other and added to without an end.
+const maxPuts = 100
+
+// puts has a counter be put to something between two numbers. What is added once may be added before or after it.
+func (f *May) puts(c world.Ref, least, most int64, set func(*bool)) {
+	t := &f.tallies[c]
+	least, most = min(f.least[c], least+t.less), max(f.most[c], most+t.more)
+	if least < f.least[c] || most > f.most[c] {
+		if t.puts++; t.puts > maxPuts {
+			least, most = -document.MaxNumber, document.MaxNumber
 		}
 	}
 	f.between(c, least, most, set)

@@ -56,3 +56,6 @@ func RunOut(st *world.Stage) (asked, dry bool) {
 	}
 	return true, dry
 }
+
+// Wins reports whether the game could be won, by a goal or a rule.
+func (f *May) Wins() bool { return (&Search{st: f.st, goals: Goals(f.st)}).reaches(f) }

@@ -123,18 +123,18 @@ func wins(st *world.Stage) bool {
 	})
 }
 
-// brought reports whether a rule puts a thing there.
-func brought(st *world.Stage, r world.Ref) bool {
-	end := st.End(r)
-	return slices.ContainsFunc(st.Rules, func(rule *document.Rule) bool {
-		tree, brings := rules.TreeOf(rule), false
-		rules.Each(slices.Concat(tree.Then, tree.Otherwise), func(n *rules.Node) {
-			it := n.At.Map == end.Map && n.At.ID == end.Entity || n.At.Type == document.TypeIt ||
-				st.Doc.Covers(n.At, document.ID(st.Thing(r).Kind)) || n.At.Type == document.TypeWithin && n.At.Map == end.Map
-			brings = brings || n.Word == rules.WordBring && it
-		})
-		return brings && !rule.Off
-	})
+// winsByWhatIsGone is a rule that wins the game and waits for nothing but things that were removed; nil for none.
+func winsByWhatIsGone(st *world.Stage) *document.Rule {
+	for _, rule := range st.Rules {
+		tree, is := rules.TreeOf(rule), false
+		rules.Each(slices.Concat(tree.Then, tree.Otherwise), func(n *rules.Node) { is = is || n.Word == rules.WordWin || n.Word == rules.WordFinish })
+		if is && !rule.Off && len(tree.When) > 0 && !slices.ContainsFunc(tree.When, func(n *rules.Node) bool {
+			return n.At.Type != document.TypeEntity || st.ThingOf(n.At.Map, n.At.ID) >= 0
+		}) {
+			return rule
+		}
+	}
+	return nil
 }
 
 // finished reports whether a game is won, or a goal of it reached.
@@ -152,4 +152,6 @@ func (s *Search) begin() *May {
 }
 
 // reaches reports whether a goal is in what could be.
-func (s *Search) reaches(f *May) bool { return f.won || slices.ContainsFunc(s.goals, f.Reaches) }
+func (s *Search) reaches(f *May) bool {
+	return f.won || slices.ContainsFunc(s.goals, func(r world.Ref) bool { return f.able(r) && f.Reaches(r) })
+}

@@ -48,8 +48,8 @@ func Later(g *play.Game) *May {
 	}
 	for _, t := range g.Threads { // what has begun goes on
 		tree := rules.TreeOf(st.Rules[t.Rule])
-		f.does(tree.Then, t.It, false, func(is *bool) { *is = true })
-		f.does(tree.Otherwise, t.It, false, func(is *bool) { *is = true })
+		f.does(tree.Then, t.It, anyTimes, func(is *bool) { *is = true })
+		f.does(tree.Otherwise, t.It, anyTimes, func(is *bool) { *is = true })
 	}
 	return f
 }

@@ -32,7 +32,9 @@ type May struct {
 	done    []bool               // which maps could be finished, by their numbers
 	// least and most are what counters could be; added are the parts of rules that have added what they do once.
 	least, most []int64
-	added       []document.ID
+	added       map[added]bool
+	tallies     []tally
+	enabled     []bool   // what rules could have enabled
 	signals     []string // that could be sent out, ascending
 	gives       []string // items that rules could give, ascending
 	arrived     []bool   // maps that could have been entered
@@ -145,7 +147,7 @@ func begin(st *world.Stage, at spot) *May {
 // facts are none yet.
 func facts(st *world.Stage) *May {
 	f := &May{st: st, exact: make([]bool, len(st.Grounds)), settled: make([]bool, len(st.Grounds)), barred: make([]*cellSet, len(st.Grounds)), yes: make([]bool, len(st.Flags)), no: make([]bool, len(st.Flags)), taken: make([]bool, len(st.Things)),
-		opened: make([]bool, len(st.Things)), shuts: make([]bool, len(st.Things)), away: make([]bool, len(st.Things)), ran: make([]bool, len(st.Rules)), beaten: make([]bool, len(st.Things)), turns: make([]bool, len(st.Sheets)), arrived: make([]bool, len(st.Grounds)), done: make([]bool, len(st.Grounds)), shut: map[world.Ref][]spot{}, came: map[document.ID]bool{},
+		opened: make([]bool, len(st.Things)), shuts: make([]bool, len(st.Things)), away: make([]bool, len(st.Things)), ran: make([]bool, len(st.Rules)), beaten: make([]bool, len(st.Things)), turns: make([]bool, len(st.Sheets)), arrived: make([]bool, len(st.Grounds)), done: make([]bool, len(st.Grounds)), shut: map[world.Ref][]spot{}, came: map[document.ID]bool{}, added: map[added]bool{}, tallies: make([]tally, len(st.Counters)), enabled: make([]bool, len(st.Things)),
 		least: make([]int64, len(st.Counters)), most: make([]int64, len(st.Counters))}
 	for _, g := range st.Grounds {
 		f.reached = append(f.reached, newCells(g.Bounds))

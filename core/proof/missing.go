@@ -23,10 +23,11 @@ type Missing struct {
 // maxPairs is how many pairs of what is in the way are tried together.
 const maxPairs = 64
 
-// obstacle is a door that stays shut, a way that asks for what is not had, or a jump that falls short.
+// obstacle is a door that stays shut, a way that asks for what is not had, a jump that falls short, or what rules never bring about.
 type obstacle struct {
 	door, way world.Ref
 	jump      *shortJump
+	wish      *wish
 }
 
 // lacking looks for what would have to be otherwise, an obstacle at a time: each at the frontier of what could be is taken to be none,
@@ -42,16 +43,19 @@ func (s *Search) lacking() *lacking {
 	l := &lacking{s: s}
 	for r := range s.st.Things {
 		if len(s.may.shut[world.Ref(r)]) > 0 && s.st.Things[r].Acts == kind.Door {
-			l.all = append(l.all, obstacle{world.Ref(r), world.None, nil})
+			l.all = append(l.all, obstacle{door: world.Ref(r), way: world.None})
 		}
 	}
 	for _, g := range s.may.gates {
-		if o := (obstacle{world.None, g.way, nil}); g.way >= 0 && !slices.Contains(l.all, o) {
+		if o := (obstacle{door: world.None, way: g.way}); g.way >= 0 && !slices.Contains(l.all, o) {
 			l.all = append(l.all, o)
 		}
 	}
 	for _, j := range s.may.short() {
-		l.all = append(l.all, obstacle{world.None, world.None, &j})
+		l.all = append(l.all, obstacle{door: world.None, way: world.None, jump: &j})
+	}
+	for _, w := range s.may.wishes() {
+		l.all = append(l.all, obstacle{door: world.None, way: world.None, wish: &w})
 	}
 	return l
 }
@@ -92,6 +96,9 @@ func (s *Search) missing(o obstacle, with *May) Missing {
 	if j := o.jump; j != nil {
 		return Missing{Thing: world.None, Text: j.text(s.st), Map: j.m, At: j.from}
 	}
+	if o.wish != nil {
+		return Missing{Thing: o.wish.thing, Text: o.wish.text, Map: world.None}
+	}
 	return Missing{Thing: s.thingOf(o), Text: s.why(o, with), Map: world.None}
 }
 
@@ -116,6 +123,11 @@ func (s *Search) without(all ...obstacle) (*May, bool) {
 	}
 	for i, c := range s.st.Counters {
 		f.least[i], f.most[i] = int64(c.Start), int64(c.Start)
+	}
+	for _, o := range all {
+		if o.wish != nil {
+			o.wish.grant(f)
+		}
 	}
 	f.fromHere(heroSpot(g))
 	for _, o := range all {

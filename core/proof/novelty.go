@@ -6,6 +6,9 @@ import "azzel/core/play"
 // in any situation before.
 const noveltyTicks = 1000
 
+// againTicks is how much farther a situation seems for each that was come to before about the same place.
+const againTicks = 100
+
 // novelty is what has been so in any situation: bits that were set, bits that were not, and what counts have been. The search
 // looks first where something new came about. (Width-based search, N. Lipovetzky and H. Geffner, 2012, of width 1, added up along
 // a walk and joined with the distance to a goal.)

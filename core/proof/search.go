@@ -30,6 +30,8 @@ type Search struct {
 	hops []int
 	open nodes
 	seen map[key]bool
+	// often is how many situations were come to about a place.
+	often map[key]int
 	// plates are what blocks are pushed onto.
 	plates []plate
 	// been is what has been so in any situation.
@@ -67,7 +69,7 @@ func atFirst(st *world.Stage) func() (*play.Game, error) {
 
 // NewFrom begins to look for an answer from where a function begins games, each time alike.
 func NewFrom(st *world.Stage, start func() (*play.Game, error)) *Search {
-	s := &Search{st: st, start: start, seen: map[key]bool{}, used: usedOn(st.Doc), wielded: wielded(st)}
+	s := &Search{st: st, start: start, seen: map[key]bool{}, often: map[key]int{}, used: usedOn(st.Doc), wielded: wielded(st)}
 	g, err := start()
 	if err != nil {
 		s.out = &Answer{Is: Nothing, Why: "there is no spawn yet", By: world.None}
@@ -189,7 +191,9 @@ func (s *Search) add(w *walk) {
 		next.news++
 	}
 	s.kept = append(s.kept, next)
-	next.far = next.long + hopTicks*s.before(g) - noveltyTicks*next.news + pushTicks*s.unweighed(g)
+	place := key{m: k.m, x: k.x, y: k.y}
+	next.far = next.long + hopTicks*s.before(g) - noveltyTicks*next.news + pushTicks*s.unweighed(g) + againTicks*s.often[place]
+	s.often[place]++
 	heap.Push(&s.open, next)
 }
 

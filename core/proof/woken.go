@@ -64,16 +64,19 @@ func (f *May) wakeAll(h rules.Happening, it world.Ref, set func(*bool)) {
 		could, fails := f.could(tree.If, it)
 		if could {
 			set(&f.ran[f.st.RuleOf(r.ID)])
-			f.does(tree.Then, it, r.Once && !tree.OfKind, set)
+			f.does(tree.Then, it, f.often(r, tree, h.Word, it), set)
 		}
 		if fails {
-			f.does(tree.Otherwise, it, false, set)
+			f.does(tree.Otherwise, it, anyTimes, set)
 		}
 	}
 }
 
-// means reports whether what a rule waits for more closely could be: an item that is used, a signal.
+// means reports whether what a rule waits for more closely could be: an item that is used, a signal, a number that is come to.
 func (f *May) means(tree *rules.Tree, h rules.Happening) bool {
+	if h.Word == rules.WordCounts {
+		return f.comes(tree, h.At.ID)
+	}
 	if h.Word != rules.WordUseOn && h.Word != rules.WordHears && h.Word != rules.WordBrings && h.Word != rules.WordGain && h.Word != rules.WordWields {
 		return true
 	}
@@ -226,23 +229,27 @@ func (f *May) targets(n *rules.Node, it world.Ref) (out []world.Ref) {
 	return out
 }
 
-// does takes over what steps could bring about; alone are those that are done once in a game.
-func (f *May) does(all []*rules.Node, it world.Ref, alone bool, set func(*bool)) {
+// does takes over what steps could bring about that could be come to so often.
+func (f *May) does(all []*rules.Node, it world.Ref, times run, set func(*bool)) {
 	for _, n := range all {
 		f.came[n.ID] = true
 		switch n.Word {
 		case rules.WordWhether, rules.WordAsLong:
 			could, fails := f.could(n.If, it)
+			inside := times
+			if n.Word == rules.WordAsLong {
+				inside = anyTimes
+			}
 			if could {
-				f.does(n.Then, it, alone && n.Word == rules.WordWhether, set)
+				f.does(n.Then, it, inside, set)
 			}
 			if fails {
-				f.does(n.Otherwise, it, alone, set)
+				f.does(n.Otherwise, it, inside, set)
 			}
 		case rules.WordRepeat:
-			f.does(n.Then, it, false, set)
+			f.does(n.Then, it, anyTimes, set)
 		case rules.WordAsk, rules.WordAnswer, rules.WordScene, rules.WordTogether:
-			f.does(n.Then, it, alone, set)
+			f.does(n.Then, it, times, set)
 		case rules.WordWin:
 			set(&f.won)
 		case rules.WordFinish:
@@ -268,7 +275,7 @@ func (f *May) does(all []*rules.Node, it world.Ref, alone bool, set func(*bool))
 				set(&f.no[i])
 			}
 		case rules.WordAdd, rules.WordPut, rules.WordMultiply:
-			f.changesCounter(n, alone, set)
+			f.changesCounter(n, times, set)
 		case rules.WordSignal, rules.WordCall:
 			f.signals = f.more(f.signals, n.Blank("signal").Word(), set)
 			if n.Word == rules.WordCall {
@@ -300,6 +307,8 @@ func (f *May) doesTo(word string, t world.Ref, set func(*bool)) {
 		if f.st.Thing(t).Acts == kind.Hero {
 			f.leads(t)
 		}
+	case rules.WordEnable:
+		set(&f.enabled[t])
 	case rules.WordRemove:
 		set(&f.away[t])
 	case rules.WordDefeat, rules.WordHit:

@@ -6,6 +6,7 @@
 	import type { CourseMark } from '../core/types'
 	import { counted } from '../project/counted'
 	import { workspace } from '../workspace/workspace.svelte'
+	import Frontier from './Frontier.svelte'
 	import { happening, sentence, toldOf } from './told'
 
 	// Whether the game can be finished, with the walk, what is missing, and where one is stuck for good.
@@ -24,13 +25,6 @@
 		w.show(c.map)
 		w.open('map')
 		w.goToCell(c.x, c.y)
-	}
-
-	/** Draws over the maps, or all of them at once, where one could come. */
-	function frontier(on: 'map' | 'chart') {
-		checking.reach = true
-		checking.later(0)
-		w.open(on)
 	}
 
 	function watch(args: { from?: string; trap?: number }) {
@@ -175,12 +169,7 @@
 			{#if s.missing.length > 1}<p class="text-dim">Were any of these otherwise, it could be finished.</p>{/if}
 		{/if}
 		{#if s && (s.is === 'cannot' || s.is === 'open')}
-			<div class="flex flex-wrap gap-2">
-				<button class="button" onclick={() => frontier('map')}>Show how far one comes</button>
-				{#if w.project.head.maps.length > 1}
-					<button class="button" onclick={() => frontier('chart')}>On all maps</button>
-				{/if}
-			</div>
+			<Frontier />
 		{/if}
 		{#if s && s.is === 'can'}
 			<div class="flex flex-col gap-1 border-t border-line pt-3" data-testid="traps">
