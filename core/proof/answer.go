@@ -79,7 +79,7 @@ func (s *Search) cannot() *Answer {
 			}
 		}
 	}
-	if r := winsByWhatIsGone(s.st); r != nil && !slices.ContainsFunc(s.goals, func(r world.Ref) bool { return !s.st.Grounds[s.st.Thing(r).Map].Next }) {
+	if r := winsByWhatIsGone(s.st); r != nil && !slices.ContainsFunc(s.goals, func(r world.Ref) bool { return s.may.arrived[s.st.Thing(r).Map] }) {
 		a.Why = called(r) + " wins the game, and waits for something that was removed"
 		return a
 	}
