@@ -25,7 +25,7 @@
 </script>
 
 {#if answer && answer.is !== 'nothing'}
-	<div class="flex min-w-0 items-center" role="status" data-testid="proof">
+	<div class="flex min-w-0 shrink-[4] items-center" role="status" data-testid="proof">
 		{#if answer.is === 'can'}
 			<Hint
 				label="{says}: see the walk that was played to the goal"
@@ -35,7 +35,7 @@
 				disabled={proving.busy || !w.map}
 				onclick={go}
 			>
-				<FlagTriangleRight size={15} />
+				<FlagTriangleRight size={15} class="shrink-0" />
 				<span class="truncate">{says}</span>
 			</Hint>
 		{:else if answer.is === 'cannot'}
@@ -46,7 +46,7 @@
 					: 'text-brick'}"
 				onclick={go}
 			>
-				<FlagOff size={15} />
+				<FlagOff size={15} class="shrink-0" />
 				<span class="truncate">cannot: {answer.why}</span>
 			</Hint>
 		{:else}
@@ -55,7 +55,7 @@
 				class="flex h-7 min-w-0 items-center gap-1.5 px-1.5 text-dim hover:bg-well"
 				onclick={() => w.open('check')}
 			>
-				<CircleHelp size={15} />
+				<CircleHelp size={15} class="shrink-0" />
 				<span class="truncate">not decided: {answer.why}</span>
 			</Hint>
 		{/if}

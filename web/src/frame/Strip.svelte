@@ -81,7 +81,7 @@
 			</button>
 		{/if}
 		<span class="text-dim">›</span>
-		<h1 class="truncate">{where}</h1>
+		<h1 class="max-w-48 shrink-0 truncate">{where}</h1>
 	</div>
 	<div
 		class="flex w-36 shrink-0 items-center gap-1.5 pl-2 max-[1000px]:w-auto max-[1000px]:min-w-20"
