@@ -74,6 +74,66 @@ func (f *May) changesCounter(n *rules.Node, times run, set func(*bool)) {
 	f.between(c, least, most, set)
 }
 
+// giving counts what a rule gives of an item.
+func (f *May) giving(n *rules.Node, times run, set func(*bool)) {
+	word := n.Blank("item").Word()
+	switch by := (added{n.ID, times.it, times.word}); {
+	case f.given[word] == document.MaxNumber:
+		return
+	case !times.once || n.By != "":
+		f.given[word] = document.MaxNumber
+	case !f.added[by]:
+		f.added[by] = true
+		f.given[word] = min(f.given[word]+max(0, n.Number), document.MaxNumber)
+	default:
+		return
+	}
+	f.moved(set)
+}
+
+// Amount is how many of what is called by a word could be had at once. What is had is so of things, so that none counts twice, however often it
+// is put back and taken again.
+func (f *May) Amount(word string) (n int64) {
+	if word == f.bareWord && word != "" {
+		return 0
+	}
+	if f.now != nil { // of what was given and paid it is not known from what it came
+		return map[bool]int64{true: document.MaxNumber}[f.has(word)]
+	}
+	for _, r := range f.st.Holding {
+		t := f.st.Thing(r)
+		switch t.Acts {
+		case kind.Key, kind.Item:
+			if f.taken[r] && t.Doing.Word == word {
+				n += int64(max(1, t.Doing.Health))
+			}
+		case kind.Breakable:
+			if t.Doing.Word == word {
+				n++ // it may be broken
+			}
+		case kind.Walker, kind.Flyer, kind.Shooter, kind.Container:
+			if t.Acts == kind.Container && !f.opened[r] && !f.on(r) {
+				continue
+			}
+			n += occurs(t.Doing.Holds, word)
+		}
+	}
+	for _, hero := range append([]world.Ref{world.None}, f.st.Heroes...) {
+		n += occurs(f.st.Carries(hero), word)
+	}
+	return min(n+f.given[word], document.MaxNumber)
+}
+
+// occurs is how often a word stands in a list.
+func occurs(all []string, word string) (n int64) {
+	for _, one := range all {
+		if one == word {
+			n++
+		}
+	}
+	return n
+}
+
 // tally is what was added to a counter by what is done once, and how often something it could be put to was more than before.
 type tally struct {
 	less, more int64

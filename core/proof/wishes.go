@@ -22,6 +22,7 @@ const maxWishes = 40
 // wishes are those that would have rules do more than they could.
 func (f *May) wishes() (out []wish) {
 	asked := map[world.Ref]bool{} // counters
+	var items []string
 	flags := map[world.Ref]bool{}
 	ask := func(r *document.Rule, n *rules.Node) {
 		c, flag := f.st.CounterOf(n.At.ID), f.st.FlagOf(n.At.ID)
@@ -32,6 +33,11 @@ func (f *May) wishes() (out []wish) {
 			name := f.st.Doc.Counters.Get(f.st.Counters[c].ID).Name
 			out = append(out, wish{world.None, fmt.Sprintf("%s comes to %d at the most, and %s asks for %d", name, f.most[c], called(r), n.Number),
 				func(f *May) { f.most[c] = document.MaxNumber }})
+		case n.Word == rules.WordHasMany && n.By == "" && f.Amount(n.Blank("item").Word()) < n.Number && !slices.Contains(items, n.Blank("item").Word()):
+			word, most := n.Blank("item").Word(), f.Amount(n.Blank("item").Word())
+			items = append(items, word)
+			out = append(out, wish{world.None, fmt.Sprintf("the hero comes to %d %s at the most, and %s asks for %d", most, word, called(r), n.Number),
+				func(f *May) { f.gives, f.given[word] = append(f.gives, word), document.MaxNumber }})
 		case n.Word == rules.WordIsSet && flag >= 0 && !f.yes[flag] && !flags[flag]:
 			flags[flag] = true
 			out = append(out, wish{world.None, fmt.Sprintf("“%s” is never set, and %s asks for it", f.st.Doc.Flags.Get(f.st.Flags[flag]).Name, called(r)),

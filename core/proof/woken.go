@@ -131,7 +131,7 @@ func (f *May) condition(n *rules.Node, it world.Ref) (could, fails bool) {
 	case rules.WordHas, rules.WordLacks, rules.WordHasMany:
 		has := f.has(n.Blank("item").Word()) // what is had may be used up
 		if least, _ := f.number(n.Blank("number")); n.Word == rules.WordHasMany {
-			has = has || least <= 0 // nobody has fewer
+			has = f.Amount(n.Blank("item").Word()) >= least
 		}
 		return has || n.Word == rules.WordLacks, true
 	case rules.WordVisited, rules.WordUnvisited:
@@ -283,6 +283,7 @@ func (f *May) does(all []*rules.Node, it world.Ref, times run, set func(*bool)) 
 			}
 		case rules.WordGive:
 			f.gives = f.more(f.gives, n.Blank("item").Word(), set)
+			f.giving(n, times, set)
 		default:
 			for _, r := range f.targets(n, it) {
 				f.doesTo(n.Word, r, set)
