@@ -2,12 +2,15 @@ package demo
 
 import (
 	"azzel/core/chart"
+	"azzel/core/document"
 	"azzel/core/edit"
+	"azzel/core/grid"
 	"azzel/core/play"
 	"azzel/core/proof"
 	"azzel/core/sample"
 	"azzel/core/world"
 	"fmt"
+	"slices"
 	"strings"
 	"testing"
 )
@@ -72,4 +75,78 @@ func TestTheDemoBroken(t *testing.T) {
 			t.Errorf("%s: %s, %s; wanted %s, %s", c.takes, s.Answer.Is, why, c.is, c.why)
 		}
 	}
+}
+
+// A wall over the walk is gone around where that can be done, or it is told that it cannot; before the brine house's door it cannot.
+func TestAWallOverTheWalk(t *testing.T) {
+	d := Project(Coast(), fmt.Sprintf("%064x", 1))
+	st := world.New(d, chart.New(d, nil), nil)
+	answer := func(st *world.Stage) (a *proof.Answer) {
+		s := proof.New(st)
+		for n := 0; n < 100 && a == nil; n++ {
+			a = s.Step(10_000)
+		}
+		return a
+	}
+	g, err := play.Start(st, "", proof.Seed)
+	if err != nil {
+		t.Fatal(err)
+	}
+	type place struct {
+		m document.ID
+		p grid.Point
+	}
+	var walk []place
+	for _, in := range answer(st).Walk {
+		g.Step(in)
+		if m := g.Ground(); m != nil && !slices.Contains(walk, place{m.ID, g.HeroCell()}) {
+			walk = append(walk, place{m.ID, g.HeroCell()})
+		}
+	}
+	around := 0
+	for i, at := range walk {
+		m := d.Maps.Get(at.m)
+		door := m.Name == "Quay" && at.p == grid.Point{X: 22, Y: 10}
+		if i%14 != 2 && !door {
+			continue
+		}
+		walled := walledUp(d, m, at.p)
+		st := world.New(walled, chart.New(walled, nil), nil)
+		a := answer(st)
+		switch {
+		case a == nil && m.Name == "Pump Shaft": // from the side not all is decided
+		case a == nil:
+			t.Errorf("a wall at %v on %s: not decided", at.p, m.Name)
+		case door && (a.Is != proof.Cannot || !strings.Contains(a.Why, "leads to Brine House")):
+			t.Errorf("a wall at the door: %s, %s", a.Is, a.Why)
+		case a.Is == proof.Can:
+			around++
+			if _, ok := proof.Replay(st, a.Walk); !ok {
+				t.Errorf("a wall at %v on %s: the walk around it does not play", at.p, m.Name)
+			}
+		}
+	}
+	if around < 12 {
+		t.Errorf("%d walls of those over %d cells are gone around", around, len(walk))
+	}
+}
+
+// walledUp paints a solid tile of a map over one of its cells.
+func walledUp(d *document.Document, m *document.Map, at grid.Point) *document.Document {
+	r := &grid.Region{}
+	r.Add(at)
+	for _, l := range m.LayersInOrder() {
+		for y := m.Bounds.Y; l.Kind == document.LayerTiles && y < m.Bounds.Y+m.Bounds.H; y++ {
+			for x := m.Bounds.X; x < m.Bounds.X+m.Bounds.W; x++ {
+				c := l.Cells.At(x, y)
+				if c == 0 || c.IsMaterial() || !d.Solids().At(m, grid.Point{X: x, Y: y}) {
+					continue
+				}
+				if walled := sample.With(d, sample.Paint(m.ID, l.ID, r, c)); walled.Solids().At(walled.Maps.Get(m.ID), at) {
+					return walled
+				}
+			}
+		}
+	}
+	return d
 }

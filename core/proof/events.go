@@ -99,7 +99,7 @@ func (f *May) acts(ref world.Ref, t *world.Thing, set func(*bool)) {
 			set(&f.shuts[r])
 		}
 	case kind.Exit:
-		if f.near(t, 0) {
+		if f.stepsInto(t) {
 			f.through(f.st.WayFrom(f.st.End(ref)))
 		}
 	case kind.Door:
@@ -109,7 +109,7 @@ func (f *May) acts(ref world.Ref, t *world.Thing, set func(*bool)) {
 		if t.Doing.Returns == world.WhenLeft && f.opened[r] {
 			set(&f.shuts[r])
 		}
-		if (f.on(ref) || f.opened[r]) && f.near(t, 0) {
+		if (f.on(ref) || f.opened[r]) && f.stepsInto(t) {
 			f.through(f.st.WayFrom(f.st.End(ref)))
 		}
 	}

@@ -116,3 +116,20 @@ func (f *May) near(t *world.Thing, cells int) bool {
 	}
 	return false
 }
+
+// stepsInto reports whether the hero's middle could be in a thing: only so does it lead on.
+func (f *May) stepsInto(t *world.Thing) bool {
+	g := f.st.Grounds[t.Map]
+	if t.Doing.Goes || g.Side || f.lined[t.Map] != nil {
+		return f.near(t, 0)
+	}
+	from, to := g.CellAt(int64(t.X)*world.Unit, int64(t.Y)*world.Unit), g.CellAt(int64(t.X+t.W)*world.Unit-1, int64(t.Y+t.H)*world.Unit-1)
+	for y := from.Y; y <= to.Y; y++ {
+		for x := from.X; x <= to.X; x++ {
+			if f.reached[t.Map].has(grid.Point{X: x, Y: y}) {
+				return true
+			}
+		}
+	}
+	return false
+}
