@@ -202,9 +202,9 @@ func (t *thought) see(ctx context.Context, s *Server) {
 	t.session.See(func(sha string) ([]byte, error) { return s.store.PictureBytes(ctx, sha) })
 }
 
-// kept reads what was found out of the project, by this process or another one; false for nothing yet.
+// kept reads what was found out of the project, by this process or another one of the same edition; false for nothing yet.
 func (t *thought) kept(ctx context.Context, s *Server, question string, into any) bool {
-	data, err := s.store.KnownAnswer(ctx, t.hashed(), question)
+	data, err := s.store.KnownAnswer(ctx, t.hashed(), edition()+question)
 	if err != nil {
 		slog.Warn("an answer that was kept cannot be read", "error", err)
 	}
@@ -215,7 +215,7 @@ func (t *thought) kept(ctx context.Context, s *Server, question string, into any
 func (t *thought) keeps(ctx context.Context, s *Server, question string, found any) {
 	data, err := json.Marshal(found)
 	if err == nil {
-		err = s.store.KeepAnswer(ctx, t.hashed(), question, data)
+		err = s.store.KeepAnswer(ctx, t.hashed(), edition()+question, data)
 	}
 	if err != nil {
 		slog.Warn("an answer is not kept", "error", err)

@@ -10,6 +10,7 @@ import (
 	"azzel/core/sample"
 	"azzel/core/world"
 	"azzel/e2e/database"
+	"azzel/server"
 	"azzel/store"
 	"bytes"
 	"encoding/json"
@@ -88,6 +89,13 @@ func TestTheServerThinks(t *testing.T) {
 	if _, is := d.think("checks", `{}`); is != checks {
 		t.Errorf("another server finds %.300s", is)
 	}
+	back := server.OfEdition("another ")
+	d.base = d.serve(database.Open(t, d.dsn))
+	d.do("GET", "/api/session", nil)
+	if _, asked := d.studied(); asked == 1 {
+		t.Error("what another edition found out is told")
+	}
+	back()
 	d.append(edit.Remove(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: goal.ID}))
 	if body, _ := d.studied(); !strings.Contains(body, `"is":"nothing"`) {
 		t.Errorf("after the goal is gone: %.200s", body)
