@@ -164,3 +164,23 @@ func TestOnATabletHeldUpright(t *testing.T) {
 		})
 	}
 }
+
+// What lies under a notice can be scrolled out from under it, also at the end of a page.
+func TestANoticeCoversNothingForGood(t *testing.T) {
+	k := startWith(t, nil).open()
+	must(t, k.page.SetViewport(&proto.EmulationSetDeviceMetricsOverride{Width: 1100, Height: 560, DeviceScaleFactor: 1}))
+	k.pressIn("nav button", "Check")
+	k.see("main", "Nothing is painted on the layer")
+	within(t, 3*soon, k.shows("[data-testid=answer]", "Yes"))
+	k.press("Keep as a recording")
+	k.see("[data-testid=notice]", "kept as a recording")
+	within(t, soon, func() error {
+		return want("the last finding above the notice", k.eval(`() => {
+			const main = document.querySelector('main')
+			main.scrollTop = main.scrollHeight
+			const last = [...main.querySelectorAll('button')].pop().getBoundingClientRect()
+			const notice = document.querySelector('[data-testid=notice]').getBoundingClientRect()
+			return String(main.scrollTop > 0 && last.bottom <= notice.top)
+		}`), "true")
+	})
+}

@@ -63,6 +63,11 @@ func (f *May) changesCounter(n *rules.Node, times run, set func(*bool)) {
 			f.tallies[c].more += more
 			least, most = least+less, most+more
 		}
+	case n.Word == rules.WordAdd && n.By == "" && f.limited(n, times):
+		runs := f.oftener(n, times)
+		f.tallies[c].less += runs * min(0, from)
+		f.tallies[c].more += runs * max(0, to)
+		least, most = least+runs*min(0, from), most+runs*max(0, to)
 	default:
 		if from < 0 || n.Word == rules.WordMultiply {
 			least = -document.MaxNumber
@@ -80,6 +85,12 @@ func (f *May) giving(n *rules.Node, times run, set func(*bool)) {
 	switch by := (added{n.ID, times.it, times.word}); {
 	case f.given[word] == document.MaxNumber:
 		return
+	case !times.once && n.By == "" && f.limited(n, times):
+		runs := f.oftener(n, times)
+		if runs == 0 {
+			return
+		}
+		f.given[word] = min(f.given[word]+runs*max(0, n.Number), document.MaxNumber)
 	case !times.once || n.By != "":
 		f.given[word] = document.MaxNumber
 	case !f.added[by]:

@@ -19,7 +19,7 @@ func Goals(st *world.Stage) (out []world.Ref) {
 	for r := range st.Things {
 		t := &st.Things[r]
 		switch {
-		case t.Acts != kind.Goal || t.Absent && !brought(st, world.Ref(r)) || st.Grounds[t.Map].Template:
+		case t.Acts != kind.Goal || t.Absent && !deedsOf(st).brings(world.Ref(r)) || st.Grounds[t.Map].Template:
 		case !st.Grounds[t.Map].Next && !st.Book.GoalWins:
 		case st.Grounds[t.Map].Next:
 			followed = append(followed, world.Ref(r))

@@ -60,7 +60,7 @@ func newKeyring(all *May, from func() *May, goal func(*May) bool) *keyring {
 func (f *May) counted(word string) bool {
 	for r := range f.st.Things {
 		t, ref := &f.st.Things[r], world.Ref(r)
-		if t.Acts == kind.Key && t.Doing.Word == word && f.taken[r] && (!t.Doing.UsedUp || t.Absent || f.forgets(ref) || brought(f.st, ref)) {
+		if t.Acts == kind.Key && t.Doing.Word == word && f.taken[r] && (!t.Doing.UsedUp || t.Absent || f.forgets(ref) || f.deeds().brings(ref)) {
 			return false
 		}
 	}

@@ -81,7 +81,7 @@ func (f *May) missing(r world.Ref) bool {
 
 // usedUp reports whether something was taken and used up, and nothing brings it back.
 func (f *May) usedUp(r world.Ref) bool {
-	return f.now != nil && f.now.Is(r, play.Taken) && !brought(f.st, r) && !f.forgets(r)
+	return f.now != nil && f.now.Is(r, play.Taken) && !f.deeds().brings(r) && !f.forgets(r)
 }
 
 // spent reports whether a rule has run that does so once.

@@ -14,6 +14,9 @@ type run struct {
 	once bool
 	it   world.Ref
 	word string
+	// asked is what was found so in the same moment, paid what was taken since then, each time.
+	asked []*rules.Node
+	paid  []payment
 }
 
 // anyTimes is how often steps could be come to of which nothing is known.
@@ -30,11 +33,11 @@ type added struct {
 func (f *May) often(r *document.Rule, tree *rules.Tree, word string, it world.Ref) run {
 	switch {
 	case r.Once && !tree.OfKind:
-		return run{true, world.None, ""}
+		return run{once: true, it: world.None}
 	case r.Once:
-		return run{true, it, ""}
+		return run{once: true, it: it}
 	case it >= 0 && f.happensOnce(tree, word, it):
-		return run{true, it, word}
+		return run{once: true, it: it, word: word}
 	}
 	return anyTimes
 }
@@ -49,12 +52,12 @@ func (f *May) happensOnce(tree *rules.Tree, word string, it world.Ref) bool {
 	}
 	switch {
 	case word == rules.WordTake && t.Acts == kind.Collectible:
-		return !brought(f.st, it)
+		return !f.deeds().brings(it)
 	case word == rules.WordOpens && t.Acts == kind.Container:
-		return !t.Entity.On && !changed(f.st, it, rules.WordShut, rules.WordTurnOff, rules.WordFlip)
+		return !t.Entity.On && !f.deeds().to(it, rules.WordShut, rules.WordTurnOff, rules.WordFlip)
 	case (word == rules.WordUse || word == rules.WordTurnsOn) && t.Acts == kind.Switch:
 		return t.Doing.Worked != world.ByWeight && !t.Entity.On && f.disables(tree, it) &&
-			!changed(f.st, it, rules.WordEnable, rules.WordTurnOn, rules.WordOpen, rules.WordFlip)
+			!f.deeds().to(it, rules.WordEnable, rules.WordTurnOn, rules.WordOpen, rules.WordFlip)
 	}
 	return false
 }
@@ -94,25 +97,3 @@ func (f *May) comes(tree *rules.Tree, of document.ID) bool {
 		return n.Word == rules.WordCounts && n.At.ID == of && least <= n.Number && n.Number <= most
 	})
 }
-
-// changed reports whether a rule does one of some words to a thing.
-func changed(st *world.Stage, r world.Ref, words ...string) bool {
-	end := st.End(r)
-	return slices.ContainsFunc(st.Rules, func(rule *document.Rule) bool {
-		tree, does := rules.TreeOf(rule), false
-		rules.Each(slices.Concat(tree.Then, tree.Otherwise), func(n *rules.Node) {
-			does = does || slices.Contains(words, n.Word) && (names(st, n.At, r, end) || n.At.Type == document.TypeIt && slices.ContainsFunc(tree.When, func(n *rules.Node) bool {
-				return n.At.Type != document.TypeEntity && !n.At.Several() || names(st, n.At, r, end)
-			}))
-		})
-		return does && !rule.Off
-	})
-}
-
-// names reports whether what a part of a rule names could be a thing, or one of several.
-func names(st *world.Stage, o document.Object, r world.Ref, end document.End) bool {
-	return o.Map == end.Map && o.ID == end.Entity || st.Doc.Covers(o, document.ID(st.Thing(r).Kind)) || o.Type == document.TypeWithin && o.Map == end.Map
-}
-
-// brought reports whether a rule puts a thing there.
-func brought(st *world.Stage, r world.Ref) bool { return changed(st, r, rules.WordBring) }

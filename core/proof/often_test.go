@@ -29,6 +29,12 @@ func TestWhatHappensOnce(t *testing.T) {
 		enough = "when\n\tTide comes to %d\nthen\n\topen every Door"
 	)
 	const pays = "when\n\tthe hero takes any Collectible\nthen\n\tgive the hero 1 coin"
+	spends := func(asked, pays string) string {
+		if asked == "" {
+			asked = "the hero has at least 1 coin"
+		}
+		return "when\n\tany Switch is turned on\nif\n\t" + asked + "\nthen\n\t" + pays + "\n\tadd 1 to Tide"
+	}
 	buys := func(n int) string {
 		return fmt.Sprintf("when\n\tany Switch is turned off\nif\n\tthe hero has at least %d coin\nthen\n\topen every Door", n)
 	}
@@ -61,6 +67,14 @@ func TestWhatHappensOnce(t *testing.T) {
 		{"as much as is given", levers(drawn(rows)), []string{pays, buys(3)}, proof.Can, ""},
 		{"more than is given", levers(drawn(rows)), []string{pays, buys(4)}, proof.Cannot, "the hero comes to 3 coin at the most, and a rule asks for 4"},
 		{"more than is given, again and again", levers(drawn(rows)), []string{"when\n\tany Switch is turned on\nthen\n\tgive the hero 1 coin", buys(4)}, proof.Can, ""},
+		{"as often as it can be paid", levers(drawn(rows)), []string{pays, spends("", "take 1 coin from the hero"), opens(3)}, proof.Can, ""},
+		{"oftener than it can be paid", levers(drawn(rows)), []string{pays, spends("", "take 1 coin from the hero"), opens(4)}, proof.Cannot, "Tide comes to 3 at the most"},
+		{"paid with a counter, as often as it can be", levers(drawn(rows)), []string{spends("Salt is at least 1", "add -1 to Salt"), opens(2)}, proof.Can, ""},
+		{"paid with a counter, oftener", levers(drawn(rows)), []string{spends("Salt is at least 1", "add -1 to Salt"), opens(3)}, proof.Cannot, "Tide comes to 2 at the most"},
+		{"paid with a counter that is filled again", levers(drawn(rows)), []string{spends("Salt is at least 1", "add -1 to Salt"), opens(3), "when\n\tany Switch is turned off\nthen\n\tlet Salt be 1"}, proof.Can, ""},
+		{"asked for more than is paid, and paid late", levers(drawn(rows)), []string{pays, spends("", "wait 1 s\n\ttake 1 coin from the hero"), opens(4)}, proof.Open, ""},
+		{"one for the other, on and on", levers(drawn(rows)), []string{pays, "when\n\tany Switch is turned on\nif\n\tthe hero has at least 1 coin\nthen\n\ttake 1 coin from the hero\n\tgive the hero 1 gem",
+			"when\n\tany Switch is turned on\nif\n\tthe hero has at least 1 gem\nthen\n\ttake 1 gem from the hero\n\tgive the hero 1 coin\n\tadd 1 to Tide", opens(9)}, proof.Can, ""},
 		{"a flag that is never set", drawn(rows), []string{"when\n\tthe hero takes any Collectible\nif\n\tFlag is set\nthen\n\topen every Door"}, proof.Cannot, "“Flag” is never set"},
 	} {
 		d := sample.With(c.d, sample.Drawn()...)
@@ -119,7 +133,8 @@ func TestNothingComesAboutThatCouldNot(t *testing.T) {
 		"when\n\tTide comes to 2\nthen\n\topen every Door\n\tput every Collectible there", "rule once\nwhen\n\tany Switch is turned on\n\tany Switch is turned off\nthen\n\tadd 1 to Tide",
 		"when\n\tany Container is opened\nthen\n\tadd 1 to Tide", "when\n\tsomebody comes to any \"Sensor area\"\nthen\n\tenable every Switch\n\tenable every Goal",
 		"when\n\tthe hero takes any Collectible\nthen\n\tgive the hero 2 coin", "when\n\tany Switch is turned on\nif\n\tthe hero has at least 3 coin\nthen\n\ttake 3 coin from the hero\n\tdisable it\n\tgive the hero 5 coin\n\twin the game \"Done.\"",
-		"when\n\tTide comes to 4\nthen\n\twin the game \"Done.\"", "rule once\nwhen\n\tTide comes to 1\nthen\n\tenable every \"Sensor area\"\n\tadd 2 to Salt", "when\n\tany Switch is turned off\nthen\n\tshut every Container",
+		"when\n\tany Switch is turned on\nif\n\tthe hero has at least 2 coin\nthen\n\ttake 2 coin from the hero\n\tadd 1 to Tide", "when\n\tany Switch is turned off\nif\n\tSalt is at least 1\nthen\n\tadd -1 to Salt\n\tgive the hero 1 coin",
+		"when\n\tany Switch is turned on\nthen\n\tif all of this is so\n\t\tTide is at least 1\n\tthen\n\t\tadd -1 to Tide\n\t\tadd 2 to Salt", "when\n\tTide comes to 4\nthen\n\twin the game \"Done.\"", "rule once\nwhen\n\tTide comes to 1\nthen\n\tenable every \"Sensor area\"\n\tadd 2 to Salt", "when\n\tany Switch is turned off\nthen\n\tshut every Container",
 	}
 	counted, exact, barred := 0, 0, 0
 	for seed := range worlds {

@@ -59,7 +59,7 @@ func (f *May) wishes() (out []wish) {
 	}
 	for r := range f.st.Things {
 		ref, t := world.Ref(r), &f.st.Things[r]
-		if len(out) < maxWishes && !f.able(ref) && f.arrived[t.Map] && !changed(f.st, ref, rules.WordEnable) {
+		if len(out) < maxWishes && !f.able(ref) && f.arrived[t.Map] && !f.deeds().to(ref, rules.WordEnable) {
 			out = append(out, wish{ref, t.Name + " is disabled, and nothing enables it", func(f *May) { f.enabled[ref] = true }})
 		}
 	}

@@ -64,7 +64,9 @@ func (f *May) wakeAll(h rules.Happening, it world.Ref, set func(*bool)) {
 		could, fails := f.could(tree.If, it)
 		if could {
 			set(&f.ran[f.st.RuleOf(r.ID)])
-			f.does(tree.Then, it, f.often(r, tree, h.Word, it), set)
+			times := f.often(r, tree, h.Word, it)
+			times.asked = tree.If
+			f.does(tree.Then, it, times, set)
 		}
 		if fails {
 			f.does(tree.Otherwise, it, anyTimes, set)
@@ -231,8 +233,16 @@ func (f *May) targets(n *rules.Node, it world.Ref) (out []world.Ref) {
 
 // does takes over what steps could bring about that could be come to so often.
 func (f *May) does(all []*rules.Node, it world.Ref, times run, set func(*bool)) {
+	asked := times.asked
+	times.asked = nil
 	for _, n := range all {
 		f.came[n.ID] = true
+		if p, pays := f.pays(n, asked); pays {
+			times.paid = append(slices.Clip(times.paid), p)
+		}
+		if !slices.Contains(atOnce, n.Word) {
+			asked = nil
+		}
 		switch n.Word {
 		case rules.WordWhether, rules.WordAsLong:
 			could, fails := f.could(n.If, it)
@@ -240,11 +250,11 @@ func (f *May) does(all []*rules.Node, it world.Ref, times run, set func(*bool)) 
 			if n.Word == rules.WordAsLong {
 				inside = anyTimes
 			}
-			if could {
-				f.does(n.Then, it, inside, set)
-			}
 			if fails {
 				f.does(n.Otherwise, it, inside, set)
+			}
+			if inside.asked = n.If; could {
+				f.does(n.Then, it, inside, set)
 			}
 		case rules.WordRepeat:
 			f.does(n.Then, it, anyTimes, set)

@@ -3,6 +3,9 @@
 	import type { Notices } from '../project/notices.svelte'
 
 	let { notices }: { notices: Notices } = $props()
+	$effect(() => {
+		document.documentElement.toggleAttribute('data-noticed', notices.shown.length > 0)
+	})
 	const edge = { plain: 'bg-glaze', wrong: 'bg-brick', done: 'bg-sage' }
 </script>
 
