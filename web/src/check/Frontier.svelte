@@ -31,22 +31,24 @@
 	}
 </script>
 
-<div class="flex flex-col gap-2 border-t border-line pt-3" data-testid="frontier">
-	<h3 class="font-semibold">How far one comes</h3>
-	<div class="grid grid-cols-2 gap-2">
-		{#each maps as { m, reach } (m.id)}
-			<button
-				class="flex min-w-0 flex-col gap-1 border border-line p-1.5 text-left hover:border-glaze"
-				onclick={() => open('map', m)}
-			>
-				<LayerThumb map={m} {reach} width={150} height={96} />
-				<span class="w-full truncate">{m.name}</span>
-				<span class="text-[12px] text-dim">{counted(reachCount(reach!), 'cell')}</span>
-			</button>
-		{/each}
+{#if maps.length}
+	<div class="flex flex-col gap-2 border-t border-line pt-3" data-testid="frontier">
+		<h3 class="font-semibold">How far one comes</h3>
+		<div class="grid grid-cols-2 gap-2">
+			{#each maps as { m, reach } (m.id)}
+				<button
+					class="flex min-w-0 flex-col gap-1 border border-line p-1.5 text-left hover:border-glaze"
+					onclick={() => open('map', m)}
+				>
+					<LayerThumb map={m} {reach} width={150} height={96} />
+					<span class="w-full truncate">{m.name}</span>
+					<span class="text-[12px] text-dim">{counted(reachCount(reach!), 'cell')}</span>
+				</button>
+			{/each}
+		</div>
+		<p class="text-[12px] text-dim">What is dark nobody comes to.</p>
+		{#if often > 1}
+			<button class="button self-start" onclick={() => open('chart')}>On all maps</button>
+		{/if}
 	</div>
-	<p class="text-[12px] text-dim">What is dark nobody comes to.</p>
-	{#if often > 1}
-		<button class="button self-start" onclick={() => open('chart')}>On all maps</button>
-	{/if}
-</div>
+{/if}
