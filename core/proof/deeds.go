@@ -49,10 +49,10 @@ func deedsOf(st *world.Stage) *deeds {
 
 // deeds are those of all rules, looked up once.
 func (f *May) deeds() *deeds {
-	if f.deedsOf == nil {
-		f.deedsOf = deedsOf(f.st)
+	if f.ruled == nil {
+		f.ruled = deedsOf(f.st)
 	}
-	return f.deedsOf
+	return f.ruled
 }
 
 // to reports whether a rule does one of some words to a thing.

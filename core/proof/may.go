@@ -33,14 +33,14 @@ type May struct {
 	// least and most are what counters could be; added are the parts of rules that have added what they do once.
 	least, most []int64
 	added       map[added]bool
-	tallies     []tally
-	deedsOf     *deeds
-	paid        map[document.ID]oftener
-	enabled     []bool           // what rules could have enabled
-	signals     []string         // that could be sent out, ascending
-	gives       []string         // items that rules could give, ascending
-	given       map[string]int64 // how many of each
-	arrived     []bool           // maps that could have been entered
+	tallies     []tally                 // by counter
+	ruled       *deeds                  // what rules do, nil until it is asked
+	paid        map[document.ID]repeats // parts of rules that are done for a payment
+	enabled     []bool                  // what rules could have enabled
+	signals     []string                // that could be sent out, ascending
+	gives       []string                // items that rules could give, ascending
+	given       map[string]int64        // how many of each
+	arrived     []bool                  // maps that could have been entered
 	queue       []spot
 	// shut are the cells that only a thing that is in the way keeps the hero from.
 	shut map[world.Ref][]spot
@@ -150,7 +150,7 @@ func begin(st *world.Stage, at spot) *May {
 // facts are none yet.
 func facts(st *world.Stage) *May {
 	f := &May{st: st, exact: make([]bool, len(st.Grounds)), settled: make([]bool, len(st.Grounds)), barred: make([]*cellSet, len(st.Grounds)), yes: make([]bool, len(st.Flags)), no: make([]bool, len(st.Flags)), taken: make([]bool, len(st.Things)),
-		opened: make([]bool, len(st.Things)), shuts: make([]bool, len(st.Things)), away: make([]bool, len(st.Things)), ran: make([]bool, len(st.Rules)), beaten: make([]bool, len(st.Things)), turns: make([]bool, len(st.Sheets)), arrived: make([]bool, len(st.Grounds)), done: make([]bool, len(st.Grounds)), shut: map[world.Ref][]spot{}, came: map[document.ID]bool{}, added: map[added]bool{}, given: map[string]int64{}, tallies: make([]tally, len(st.Counters)), paid: map[document.ID]oftener{}, enabled: make([]bool, len(st.Things)),
+		opened: make([]bool, len(st.Things)), shuts: make([]bool, len(st.Things)), away: make([]bool, len(st.Things)), ran: make([]bool, len(st.Rules)), beaten: make([]bool, len(st.Things)), turns: make([]bool, len(st.Sheets)), arrived: make([]bool, len(st.Grounds)), done: make([]bool, len(st.Grounds)), shut: map[world.Ref][]spot{}, came: map[document.ID]bool{}, added: map[added]bool{}, given: map[string]int64{}, tallies: make([]tally, len(st.Counters)), paid: map[document.ID]repeats{}, enabled: make([]bool, len(st.Things)),
 		least: make([]int64, len(st.Counters)), most: make([]int64, len(st.Counters))}
 	for _, g := range st.Grounds {
 		f.reached = append(f.reached, newCells(g.Bounds))

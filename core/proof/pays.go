@@ -65,8 +65,8 @@ func (f *May) payable(all []payment) int64 {
 	return n
 }
 
-// oftener is how often what is done for a payment could have been, and how often that became more.
-type oftener struct{ runs, raised int64 }
+// repeats is how often what is done for a payment could have been, and how often that became more.
+type repeats struct{ runs, raised int64 }
 
 // limited reports whether what a step does is paid for each time, with something of which there is an end. Where each of two could be had
 // for the other, on and on, there is none.
@@ -79,7 +79,7 @@ func (f *May) oftener(n *rules.Node, times run) int64 {
 	was := f.paid[n.ID]
 	runs := max(0, f.payable(times.paid)-was.runs)
 	if runs > 0 {
-		f.paid[n.ID] = oftener{was.runs + runs, was.raised + 1}
+		f.paid[n.ID] = repeats{was.runs + runs, was.raised + 1}
 	}
 	return runs
 }

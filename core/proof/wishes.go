@@ -37,7 +37,7 @@ func (f *May) wishes() (out []wish) {
 			word, most := n.Blank("item").Word(), f.Amount(n.Blank("item").Word())
 			items = append(items, word)
 			out = append(out, wish{world.None, fmt.Sprintf("the hero comes to %d %s at the most, and %s asks for %d", most, word, called(r), n.Number),
-				func(f *May) { f.gives, f.given[word] = append(f.gives, word), document.MaxNumber }})
+				func(f *May) { f.gives, f.given[word] = f.more(f.gives, word, func(*bool) {}), document.MaxNumber }})
 		case n.Word == rules.WordIsSet && flag >= 0 && !f.yes[flag] && !flags[flag]:
 			flags[flag] = true
 			out = append(out, wish{world.None, fmt.Sprintf("“%s” is never set, and %s asks for it", f.st.Doc.Flags.Get(f.st.Flags[flag]).Name, called(r)),

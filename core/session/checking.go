@@ -140,12 +140,18 @@ type ReachInfo struct {
 	Most int32     `json:"most"`
 }
 
-func (s *Session) reach(a mapArgs) (zero ReachInfo, err error) {
+// reachArgs is a map, and what the game begins from: empty is as a player's begins.
+type reachArgs struct {
+	Map  document.ID `json:"map"`
+	From document.ID `json:"from"`
+}
+
+func (s *Session) reach(a reachArgs) (zero ReachInfo, err error) {
 	m, err := s.mapOf(a.Map)
 	if err != nil {
 		return zero, err
 	}
-	p := s.provingFrom("")
+	p := s.provingFrom(a.From)
 	g, err := p.begins()
 	if may := p.study.May(); err == nil && may != nil && p.study.Bounded {
 		r := may.Reach(g.Hero().Map, g.HeroCell())[p.stage.MapOf(m.ID)]

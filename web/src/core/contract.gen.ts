@@ -1010,6 +1010,11 @@ export interface Pulled {
 	traces: Trace[]
 }
 
+export interface ReachArgs {
+	map: ID
+	from: ID
+}
+
 export interface ReachInfo {
 	box: Rect
 	runs: number[]
@@ -2484,7 +2489,7 @@ export interface Methods {
 		ticks: number
 	}; answer: Proof }
 	pulling: { args: Pull; answer: Pulled }
-	reach: { args: MapArgs; answer: ReachInfo }
+	reach: { args: ReachArgs; answer: ReachInfo }
 	reached: { args: {
 		tries: number
 	}; answer: Result }

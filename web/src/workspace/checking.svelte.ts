@@ -153,6 +153,7 @@ export class Checking {
 	begin(from: ID) {
 		this.from = from
 		this.study = null
+		this.stepsOf = -1 // one comes elsewhere
 		this.later(0)
 	}
 
@@ -177,12 +178,13 @@ export class Checking {
 
 	private async askReach(map: ID, turn: number) {
 		let found: ReachInfo | undefined
+		const from = this.from
 		try {
-			found = await this.thinker.ask('reach', { map })
+			found = await this.thinker.ask('reach', { map, from })
 		} catch {
 			// it is not known yet
 		}
-		if (turn !== this.stepsOf) return
+		if (turn !== this.stepsOf || from !== this.from) return
 		if (found) this.steps.set(map, found)
 		else this.steps.delete(map)
 		if (found || this.study?.done) this.reached++
