@@ -5,9 +5,11 @@ import (
 	"azzel/core/edit"
 	"azzel/core/play"
 	"azzel/core/proof"
+	"azzel/core/sample"
 	"azzel/core/world"
 	"strings"
 	"testing"
+	"time"
 )
 
 // BenchmarkSave keeps a game of the demo as it is at its end, beside as many bytes that are only written; how large it is, is told.
@@ -70,5 +72,23 @@ func BenchmarkProof(b *testing.B) {
 		for b.Loop() {
 			find()
 		}
+	})
+	// without a way back out of the brine house, and one pot of oil less
+	for _, m := range d.MapsInOrder() {
+		for _, e := range m.Entities.All() {
+			if m.Name == "Brine House" && e.Name == "Exit" || m.Name == "Quay" && e.Name == "Pot of oil" {
+				d = sample.With(d, edit.Remove(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}))
+			}
+		}
+	}
+	st = world.New(d, chart.New(d, nil), nil)
+	b.Run("undecided", func(b *testing.B) {
+		took := time.Duration(0)
+		for range min(b.N, 1) {
+			from := time.Now()
+			find()
+			took += time.Since(from)
+		}
+		b.ReportMetric(took.Seconds(), "s/undecided")
 	})
 }

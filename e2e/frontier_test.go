@@ -75,3 +75,24 @@ func TestAJumpThatIsTooWideIsShown(t *testing.T) {
 	r.append(put("platformplat", kind.Platform, 10, 5, kind.Value{Key: "range", Value: "4"}))
 	within(t, 6*soon, k.shows("[data-testid=proof]", "can be finished"))
 }
+
+// What a rule asks for and never comes about leads to that rule, beside the answer and among the findings.
+func TestWhatIsMissingLeadsToItsRule(t *testing.T) {
+	r := startWith(t, nil)
+	k := r.open()
+	k.see("[data-testid=proof]", "can be finished")
+	for _, m := range r.doc().Maps.All() {
+		for _, e := range m.Entities.All() {
+			if m.Name == "Quay" && e.Name == "Quay beacon" {
+				r.append(edit.Remove(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}))
+			}
+		}
+	}
+	k.pressIn("nav button", "Check")
+	k.see("[data-testid=missing]", "Beacons comes to 1 at the most")
+	k.pressIn("[data-testid=missing] button", "Beacons comes to 1")
+	k.see("[data-testid=rule][aria-current]", "Two beacons")
+	k.pressIn("nav button", "Check")
+	k.pressIn("[data-testid=finding] button", "Beacons comes to 1")
+	k.see("[data-testid=rule][aria-current]", "Two beacons")
+}

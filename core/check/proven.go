@@ -19,16 +19,16 @@ func Proven(s *proof.Study) (out []Finding) {
 		return f
 	}
 	if a := s.Answer; a != nil && a.Is == proof.Cannot {
-		for _, m := range s.Missing {
+		for _, m := range s.Lacks() {
 			f := at(m.Thing, Finding{What: CannotFinish, Of: document.TypeProject, Text: fmt.Sprintf("It cannot be finished: %s.", m.Text)})
-			if m.Map >= 0 {
+			switch {
+			case m.Rule != nil:
+				f.Of, f.ID = document.TypeRule, m.Rule.ID
+			case m.Map >= 0:
 				id := st.Grounds[m.Map].ID
 				f.Of, f.Map, f.ID, f.At = document.TypeMap, id, id, &m.At
 			}
 			out = append(out, f)
-		}
-		if len(s.Missing) == 0 {
-			out = append(out, at(a.By, Finding{What: CannotFinish, Of: document.TypeProject, Text: fmt.Sprintf("It cannot be finished: %s.", a.Why)}))
 		}
 	}
 	for i := range s.Traps {

@@ -37,6 +37,8 @@ type Answer struct {
 	Why string
 	// By is the thing that stands in the way; None for nothing in particular.
 	By world.Ref
+	// Rule is the one that it is about, nil for none.
+	Rule *document.Rule
 }
 
 // cannot says what keeps the hero from the goal: a door that nothing opens, a way that asks for
@@ -80,7 +82,7 @@ func (s *Search) cannot() *Answer {
 		}
 	}
 	if r := winsByWhatIsGone(s.st); r != nil && !slices.ContainsFunc(s.goals, func(r world.Ref) bool { return s.may.arrived[s.st.Thing(r).Map] }) {
-		a.Why = called(r) + " wins the game, and waits for something that was removed"
+		a.Rule, a.Why = r, called(r)+" wins the game, and waits for something that was removed"
 		return a
 	}
 	// of the maps on the way to a goal, the first to which nobody comes

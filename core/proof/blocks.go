@@ -30,7 +30,7 @@ var still = []string{kind.Spawn, kind.Hero, kind.Exit, kind.Arrival, kind.Checkp
 // pushedOnly reports whether on a map, seen from above, nothing but the hero moves blocks.
 func (f *May) pushedOnly(g *world.Ground) bool {
 	first, after := g.Sheets()
-	if g.Side || g.Template || first < after || f.lined[g.Ref] != nil || g.Areas() || len(g.Fans()) > 0 || g.Bounds.W*g.Bounds.H > MaxCells/8 {
+	if g.Side || g.Template || first < after || f.lined[g.Ref] != nil || len(g.Areas()) > 0 || len(g.Fans()) > 0 || g.Bounds.W*g.Bounds.H > MaxCells/8 {
 		return false
 	}
 	for r := g.First; r < g.After; r++ {

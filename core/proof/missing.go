@@ -15,6 +15,8 @@ type Missing struct {
 	// Thing is a door that stays shut, or what a way begins at; None for nothing in particular.
 	Thing world.Ref
 	Text  string
+	// Rule is the one that asks for it, nil for none.
+	Rule *document.Rule
 	// Map and At are where it is otherwise, None for nowhere.
 	Map world.Ref
 	At  grid.Point
@@ -97,7 +99,7 @@ func (s *Search) missing(o obstacle, with *May) Missing {
 		return Missing{Thing: world.None, Text: j.text(s.st), Map: j.m, At: j.from}
 	}
 	if o.wish != nil {
-		return Missing{Thing: o.wish.thing, Text: o.wish.text, Map: world.None}
+		return Missing{Thing: o.wish.thing, Text: o.wish.text, Rule: o.wish.rule, Map: world.None}
 	}
 	return Missing{Thing: s.thingOf(o), Text: s.why(o, with), Map: world.None}
 }

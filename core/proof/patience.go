@@ -19,19 +19,22 @@ const (
 
 // restless tells whether it can matter when somebody does something.
 func (s *Search) restless() bool {
-	return slices.ContainsFunc(s.st.Things, func(t world.Thing) bool {
-		switch t.Acts {
-		case kind.Platform, kind.Walker, kind.Flyer, kind.Turner, kind.Shooter, kind.Timer, kind.Source, kind.Faller:
-			return true
-		case kind.Beam:
-			return t.Doing.OnFor > 0 && t.Doing.OffFor > 0
-		case kind.Switch, kind.Door:
-			return t.Doing.Returns == world.AfterAWhile
-		case kind.Character:
-			return t.Doing.Way != nil || t.Doing.Habit != world.Stands && t.Doing.Habit != world.LooksAround
-		}
-		return false
-	})
+	return slices.ContainsFunc(s.st.Things, func(t world.Thing) bool { return stirs(&t) })
+}
+
+// stirs tells whether something moves or acts by itself, so that it matters when somebody comes.
+func stirs(t *world.Thing) bool {
+	switch t.Acts {
+	case kind.Platform, kind.Walker, kind.Flyer, kind.Turner, kind.Shooter, kind.Timer, kind.Source, kind.Faller:
+		return true
+	case kind.Beam:
+		return t.Doing.OnFor > 0 && t.Doing.OffFor > 0
+	case kind.Switch, kind.Door:
+		return t.Doing.Returns == world.AfterAWhile
+	case kind.Character:
+		return t.Doing.Way != nil || t.Doing.Habit != world.Stands && t.Doing.Habit != world.LooksAround
+	}
+	return false
 }
 
 // again begins once more from the beginning, patiently: the hero waits as well, goes cell by cell where something moves near it, and

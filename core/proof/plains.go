@@ -16,7 +16,11 @@ type plains struct {
 	free []bool
 	// border are the ways from a free cell to one that is not free and no wall either, as bits; only there something can be done.
 	border []uint8
-	from   map[int32]*spreading
+	// beside are the cells in which, or beside which, something lies that could move.
+	beside []bool
+	// over are the things that lie over cells on which nothing else is that could matter: with all of them gone it is plain ground.
+	over map[int32][]world.Ref
+	from map[int32]*spreading
 }
 
 // spreading is what can be come to from a cell over plain ground.
@@ -27,8 +31,11 @@ type spreading struct {
 	first int32
 }
 
-// anyway is how the hero looks where that does not matter.
-const anyway = 4
+// anyway is how the hero looks where that does not matter, arrives where it comes from a cell out of which things are gone.
+const (
+	anyway  = 4
+	arrives = 5
+)
 
 // plainEnd is a cell at the border of plain ground: how far it is, and how the hero looks that comes to it so, from 0 on, anyway where
 // that does not matter.
@@ -77,7 +84,7 @@ func plainOn(st *world.Stage, m *world.Ground) bool {
 func newPlains(g *play.Game) *plains {
 	m := g.Ground()
 	b, open := m.Bounds, m.Open()
-	p := &plains{m: m, free: make([]bool, b.W*b.H), border: make([]uint8, b.W*b.H), from: map[int32]*spreading{}}
+	p := &plains{m: m, free: make([]bool, b.W*b.H), border: make([]uint8, b.W*b.H), beside: make([]bool, b.W*b.H), over: map[int32][]world.Ref{}, from: map[int32]*spreading{}}
 	for y := range b.H {
 		for x := range b.W {
 			p.free[y*b.W+x] = open.IsFree(x, y) && m.At(grid.Point{X: b.X + x, Y: b.Y + y}) == 0
@@ -92,10 +99,11 @@ func newPlains(g *play.Game) *plains {
 		from, to := m.CellAt(box.Left, box.Top), m.CellAt(box.Right-1, box.Bottom-1)
 		for y := max(0, from.Y-b.Y-1); y <= min(b.H-1, to.Y-b.Y+1); y++ {
 			for x := max(0, from.X-b.X-1); x <= min(b.W-1, to.X-b.X+1); x++ {
-				p.free[y*b.W+x] = false
+				p.free[y*b.W+x], p.beside[y*b.W+x] = false, true
 			}
 		}
 	}
+	p.cover(g)
 	chart := g.Stage.Chart
 	for i, free := range p.free {
 		if !free {
@@ -108,7 +116,7 @@ func newPlains(g *play.Game) *plains {
 			is := false
 			if b.Contains(to) {
 				k := i + dx + dy*b.W
-				is = !p.free[k] && !(m.At(to) == world.Whole && !touched(m, to))
+				is = !p.free[k] && !p.walled(int32(k))
 			} else {
 				o, _, _ := chart.Beyond(m.Map, to)
 				is = o != nil || m.Map.Side(way) != document.SideWall
@@ -211,6 +219,11 @@ func (p *plains) behind(i int32, way int) int32 {
 
 // way are the cells from one to another over plain ground, the last of them gone into looking so.
 func (p *plains) way(from, to int32, looks uint8) (out []grid.Point) {
+	if looks < anyway {
+		if p.beyond(from, document.Facings[looks]) == to {
+			return []grid.Point{p.cell(to)}
+		}
+	}
 	far, _ := p.far(from)
 	if looks < anyway {
 		out, to = []grid.Point{p.cell(to)}, p.behind(to, int(looks))

@@ -7,7 +7,6 @@ import (
 	"azzel/core/play"
 	"azzel/core/world"
 	"cmp"
-	"container/heap"
 	"slices"
 )
 
@@ -28,7 +27,7 @@ type Search struct {
 	wielded []string
 	// hops is how many maps lie between each and a goal, as passages and seams lead.
 	hops []int
-	open nodes
+	open frontier
 	seen map[key]bool
 	// often is how many situations were come to about a place.
 	often map[key]int
@@ -46,6 +45,8 @@ type Search struct {
 	wanted, skips func(*play.Game) bool
 	// patient waits for what moves of itself.
 	patient bool
+	// other is the same search once more, begun after a while, that looks at maps in turn.
+	other *Search
 }
 
 // Seed is what games draw from that are proven.
@@ -53,7 +54,7 @@ const Seed = 1
 
 // MaxTicks is how many ticks a search plays at the most, MaxNodes how many situations it keeps.
 const (
-	MaxTicks = 4_000_000
+	MaxTicks = 3_000_000
 	MaxNodes = 20_000
 	// MaxCells is how large a map can be that a walk is looked for on.
 	MaxCells = 1 << 18
@@ -112,19 +113,26 @@ func (s *Search) Step(budget int) *Answer {
 		}
 		return s.out
 	}
-	for until := s.ticks + budget; s.out == nil && s.ticks < until; {
-		if len(s.open) == 0 && !s.patient && !s.whole && s.restless() {
+	for until := s.played() + budget; s.out == nil && s.played() < until; {
+		if s.inTurn() {
+			if a := s.other.Step(turnTicks); a != nil && a.Is == Can {
+				s.out = a
+			}
+			continue
+		}
+		if s.open.size == 0 && !s.patient && !s.whole && s.restless() {
 			s.again()
 			break
 		}
-		if len(s.open) == 0 || s.ticks > MaxTicks || s.made > MaxNodes {
+		if s.open.size == 0 || s.played() > MaxTicks || s.made > MaxNodes {
 			s.out = &Answer{Is: Open, Why: "no walk was found", By: world.None}
-			if s.ticks > MaxTicks || s.made > MaxNodes {
+			if s.played() > MaxTicks || s.made > MaxNodes {
 				s.out.Why = "there are more situations than could be tried"
 			}
+			s.out.Why += s.howFar()
 			break
 		}
-		n := heap.Pop(&s.open).(*node)
+		n, before := s.open.pop(), s.ticks
 		switch m := n.game.Ground(); {
 		case m.Side:
 			s.trySide(n)
@@ -132,10 +140,11 @@ func (s *Search) Step(budget int) *Answer {
 			s.out = &Answer{Is: Open, Why: m.Name + " is too large to look for a walk on it", By: world.None}
 		case n.ways == nil:
 			s.look(n)
-			heap.Push(&s.open, n)
+			s.open.push(n)
 		default:
 			s.tryAbove(n)
 		}
+		s.open.took(s.ticks - before)
 	}
 	return s.out
 }
@@ -194,7 +203,7 @@ func (s *Search) add(w *walk) {
 	place := key{m: k.m, x: k.x, y: k.y}
 	next.far = next.long + hopTicks*s.before(g) - noveltyTicks*next.news + pushTicks*s.unweighed(g) + againTicks*s.often[place]
 	s.often[place]++
-	heap.Push(&s.open, next)
+	s.open.push(next)
 }
 
 // look finds what can be walked to on a map that is seen from above, the nearest first. What can
@@ -290,7 +299,7 @@ func (s *Search) tryAbove(n *node) {
 	case went && !t.grows:
 		s.add(w)
 	}
-	heap.Push(&s.open, n)
+	s.open.push(n)
 }
 
 // target is somewhere to go, and what to do there.

@@ -26,7 +26,7 @@ func (s *Steps) class(g *play.Game) int32 {
 			s.plains[at] = p
 			s.ticks += len(p.free) / 64
 		}
-		if i := p.at(g.HeroCell()); i >= 0 && p.free[i] {
+		if i := p.at(g.HeroCell()); i >= 0 && (p.free[i] || p.emptied(g, i)) {
 			c.game, c.plains = g.Clone(), p
 		}
 	}
@@ -47,7 +47,7 @@ func (s *Steps) stood(of int32, at grid.Point, looks uint8) *play.Game {
 
 // spread comes from a cell to the border of the plain ground that it lies in.
 func (s *Steps) spread(n int32, p *plains, from int32) {
-	of, steps, m := s.all[n].class, s.all[n].steps, s.all[n].m
+	of := s.all[n].class
 	to := p.spread(from)
 	s.ticks += len(to.ends)/8 + 1
 	if k := s.key(of, p.cell(to.first), 15); s.seen[k] == 0 {
@@ -55,22 +55,30 @@ func (s *Steps) spread(n int32, p *plains, from int32) {
 		s.pairs += to.size
 	}
 	for _, e := range to.ends {
-		k := s.key(of, p.cell(e.cell), e.looks)
-		is, known := s.seen[k]
-		if !known {
-			is = s.keep(k, stop{from: n, steps: steps + e.far, m: m, at: p.cell(e.cell), class: of, over: e.looks + 1})
+		if is, isNew := s.come(n, e.cell, e.looks, e.far); isNew {
 			s.all[is].next = append(s.all[is].next, n) // and back
-			continue
-		}
-		if is == n {
-			continue
-		}
-		s.all[n].next = append(s.all[n].next, is)
-		if o := &s.all[is]; !o.done && o.steps > steps+e.far {
-			o.game, o.from, o.keys, o.steps, o.over = nil, n, nil, steps+e.far, e.looks+1
-			heap.Push(&s.open, is)
 		}
 	}
+}
+
+// come comes from a situation to one that differs in nothing but the cell, so many steps away, and how the hero looks.
+func (s *Steps) come(n, cell int32, looks uint8, far int32) (is int32, isNew bool) {
+	of, steps := s.all[n].class, s.all[n].steps+far
+	at := s.classes[of].plains.cell(cell)
+	k := s.key(of, at, looks)
+	is, known := s.seen[k]
+	switch {
+	case !known:
+		return s.keep(k, stop{from: n, steps: steps, m: s.all[n].m, at: at, class: of, over: looks + 1}), true
+	case is == n:
+		return is, false
+	}
+	s.all[n].next = append(s.all[n].next, is)
+	if o := &s.all[is]; !o.done && o.steps > steps {
+		o.game, o.from, o.keys, o.steps, o.over = nil, n, nil, steps, looks+1
+		heap.Push(&s.open, is)
+	}
+	return is, false
 }
 
 // walkTo is what is held from the beginning to a situation; what leads over plain ground is played to know it.

@@ -199,14 +199,18 @@ func (s *Steps) goOn(n int32) {
 	}
 	goes, uses := uint8(1<<8-1), over != anyway+1
 	if p := s.classes[at.class].plains; p != nil && len(g.Lines) == 0 && g.Stands() {
-		if i := p.at(at.at); i >= 0 && p.free[i] {
-			if over == 0 {
+		switch i := p.at(at.at); {
+		case i < 0:
+		case p.free[i]:
+			if over == 0 || over == arrives+1 {
 				s.spread(n, p, i)
 			}
-			goes, uses = 0, uses && p.border[i] != 0
+			goes, uses = 0, uses && over != arrives+1 && p.border[i] != 0 && !p.emptied(g, p.beyond(i, g.Hero().Look()))
 			if over == anyway+1 {
-				goes = p.border[i]
+				goes = s.into(n, p, i)
 			}
+		case p.emptied(g, i):
+			goes, uses = s.through(n, p, i, uint8(g.Hero().Look().Index()))
 		}
 	}
 	if len(g.Lines) > 0 {

@@ -62,6 +62,14 @@ func (s *Study) Stands(a *Answer) {
 // Lacking tells that it cannot be finished, and that it is looked for what is missing.
 func (s *Study) Lacking() bool { return !s.Done && s.lacks != nil }
 
+// Lacks is what stands in the way where it cannot be finished: what was found to be missing, else what the answer says.
+func (s *Study) Lacks() []Missing {
+	if a := s.Answer; len(s.Missing) == 0 && a != nil && a.Is == Cannot {
+		return []Missing{{Thing: a.By, Text: a.Why, Rule: a.Rule, Map: world.None}}
+	}
+	return s.Missing
+}
+
 // May is what could be, nil where there is nothing to ask.
 func (s *Study) May() *May { return s.search.may }
 
@@ -95,7 +103,7 @@ func (s *Study) goOn(budget int) {
 	case s.lacks != nil:
 		s.Done = s.lacks.step()
 		if s.Missing = s.lacks.out; len(s.Missing) > 0 {
-			s.Answer = &Answer{Is: Cannot, Why: s.Missing[0].Text, By: s.Missing[0].Thing}
+			s.Answer = &Answer{Is: Cannot, Why: s.Missing[0].Text, By: s.Missing[0].Thing, Rule: s.Missing[0].Rule}
 		}
 	case s.course != nil:
 		if s.course.step(budget) {
@@ -165,7 +173,7 @@ func (s *Study) addTraps(all []Trap) {
 
 func (s *Study) answer(budget int) {
 	a := s.search.Step(budget)
-	s.Bounded, s.Tried = s.search.bounded, max(s.Tried, s.search.made)
+	s.Bounded, s.Tried = s.search.bounded, max(s.Tried, s.search.cameTo())
 	if a == nil {
 		return
 	}

@@ -5,7 +5,6 @@ import (
 	"azzel/core/grid"
 	"azzel/core/play"
 	"azzel/core/world"
-	"container/heap"
 )
 
 // spots are the cells that the hero can walk to, each with how far it is.
@@ -122,7 +121,7 @@ func (s *Search) trySide(n *node) {
 	}
 	try := tries[n.tried]
 	n.tried++
-	heap.Push(&s.open, n)
+	s.open.push(n)
 	hash, m := n.game.Hash, n.game.Hero().Map
 	w := s.from(n)
 	// the tick in which it jumps

@@ -27,10 +27,13 @@ func (w *walk) long() int {
 	return w.before.long + len(w.keys)
 }
 
+// livelyTicks is how many of what moves by itself on a map take as long as all else of a tick.
+const livelyTicks = 6
+
 func (w *walk) hold(in play.Input) {
 	w.game.Step(in)
 	w.keys = append(w.keys, in)
-	w.s.ticks++
+	w.s.ticks += 1 + w.game.Lively()/livelyTicks
 }
 
 // rest reads what is said and waits until nothing goes on by itself.

@@ -13,6 +13,8 @@ type wish struct {
 	// thing is what it is about, None for nothing in particular.
 	thing world.Ref
 	text  string
+	// rule is the one that asks for it, nil for none.
+	rule  *document.Rule
 	grant func(*May)
 }
 
@@ -31,16 +33,16 @@ func (f *May) wishes() (out []wish) {
 		case (n.Word == rules.WordAtLeast || n.Word == rules.WordCounts || n.Word == rules.WordExactly) && c >= 0 && n.By == "" && f.most[c] < n.Number && !asked[c]:
 			asked[c] = true
 			name := f.st.Doc.Counters.Get(f.st.Counters[c].ID).Name
-			out = append(out, wish{world.None, fmt.Sprintf("%s comes to %d at the most, and %s asks for %d", name, f.most[c], called(r), n.Number),
+			out = append(out, wish{world.None, fmt.Sprintf("%s comes to %d at the most, and %s asks for %d", name, f.most[c], called(r), n.Number), r,
 				func(f *May) { f.most[c] = document.MaxNumber }})
 		case n.Word == rules.WordHasMany && n.By == "" && f.Amount(n.Blank("item").Word()) < n.Number && !slices.Contains(items, n.Blank("item").Word()):
 			word, most := n.Blank("item").Word(), f.Amount(n.Blank("item").Word())
 			items = append(items, word)
-			out = append(out, wish{world.None, fmt.Sprintf("the hero comes to %d %s at the most, and %s asks for %d", most, word, called(r), n.Number),
+			out = append(out, wish{world.None, fmt.Sprintf("the hero comes to %d %s at the most, and %s asks for %d", most, word, called(r), n.Number), r,
 				func(f *May) { f.gives, f.given[word] = f.more(f.gives, word, func(*bool) {}), document.MaxNumber }})
 		case n.Word == rules.WordIsSet && flag >= 0 && !f.yes[flag] && !flags[flag]:
 			flags[flag] = true
-			out = append(out, wish{world.None, fmt.Sprintf("“%s” is never set, and %s asks for it", f.st.Doc.Flags.Get(f.st.Flags[flag]).Name, called(r)),
+			out = append(out, wish{world.None, fmt.Sprintf("“%s” is never set, and %s asks for it", f.st.Doc.Flags.Get(f.st.Flags[flag]).Name, called(r)), r,
 				func(f *May) { f.yes[flag] = true }})
 		}
 	}
@@ -60,7 +62,7 @@ func (f *May) wishes() (out []wish) {
 	for r := range f.st.Things {
 		ref, t := world.Ref(r), &f.st.Things[r]
 		if len(out) < maxWishes && !f.able(ref) && f.arrived[t.Map] && !f.deeds().to(ref, rules.WordEnable) {
-			out = append(out, wish{ref, t.Name + " is disabled, and nothing enables it", func(f *May) { f.enabled[ref] = true }})
+			out = append(out, wish{ref, t.Name + " is disabled, and nothing enables it", nil, func(f *May) { f.enabled[ref] = true }})
 		}
 	}
 	return out

@@ -49,7 +49,7 @@ func After(d *document.Document, r *document.Rule) string {
 	}{{stays, " stays so", " stay so"}, {left, " is as at first when one comes there again", " are as at first when one comes there again"},
 		{lost, " is as at first when the hero comes back after a loss", " are as at first when the hero comes back after a loss"}} {
 		if n := len(part.names); n > 0 {
-			out = append(out, listed(part.names)+map[bool]string{true: part.one, false: part.all}[n == 1])
+			out = append(out, Listed(part.names)+map[bool]string{true: part.one, false: part.all}[n == 1])
 		}
 	}
 	return strings.Join(out, "; ")
@@ -60,8 +60,8 @@ func startsAfresh(d *document.Document, m *document.Map) bool {
 	return d.MapValue(m, kind.MapEnteredAgain).Word() == kind.Afresh
 }
 
-// listed are names as they are said one after the other, a few of many.
-func listed(names []string) string {
+// Listed are names as they are said one after the other, a few of many; there has to be one.
+func Listed(names []string) string {
 	if n := len(names); n > 4 {
 		return strings.Join(names[:3], ", ") + " and others"
 	} else if n > 1 {

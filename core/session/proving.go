@@ -132,6 +132,8 @@ type MissingInfo struct {
 	Text   string      `json:"text"`
 	// At is the cell of the map that it is about, where that is no thing.
 	At *grid.Point `json:"at"`
+	// Rule is the rule that asks for it, empty for none.
+	Rule document.ID `json:"rule"`
 }
 
 // TrapInfo is a cell of a map from which on a player is stuck for good.
@@ -169,8 +171,11 @@ func (s *Session) study(a struct {
 func (p *proving) info() StudyInfo {
 	st := p.study
 	out := StudyInfo{Proof: p.said(), From: p.from, Done: st.Done, All: st.All, Tried: st.Tried, Missing: []MissingInfo{}, Traps: []TrapInfo{}, Jumps: []JumpInfo{}, Walk: []document.CourseMark{}}
-	for _, m := range st.Missing {
+	for _, m := range st.Lacks() {
 		one := MissingInfo{Text: m.Text}
+		if m.Rule != nil {
+			one.Rule = m.Rule.ID
+		}
 		if m.Thing >= 0 {
 			end := p.stage.End(m.Thing)
 			one.Map, one.Entity = end.Map, end.Entity

@@ -7,6 +7,7 @@
 	import { counted } from '../project/counted'
 	import { workspace } from '../workspace/workspace.svelte'
 	import Frontier from './Frontier.svelte'
+	import { showRule } from './goTo'
 	import { happening, sentence, toldOf } from './told'
 
 	// Whether the game can be finished, with the walk, what is missing, and where one is stuck for good.
@@ -92,7 +93,6 @@
 				<p class="flex items-start gap-2 text-[19px] leading-tight font-semibold text-brick">
 					<FlagOff size={20} class="mt-0.5 shrink-0" /> No, it cannot be finished
 				</p>
-				{#if !s.missing.length}<p class="pt-1">{sentence(s.why)}</p>{/if}
 			{:else if s.is === 'nothing'}
 				<p class="text-[17px]">{sentence(s.why)}</p>
 				<p class="pt-1 text-dim">
@@ -158,6 +158,8 @@
 								class="text-left hover:underline"
 								onclick={() => (w.open('map'), w.goTo(m.map, m.entity))}>{sentence(m.text)}</button
 							>
+						{:else if m.rule}
+							<button class="text-left hover:underline" onclick={() => showRule(w, m.rule)}>{sentence(m.text)}</button>
 						{:else if m.at}
 							<button class="text-left hover:underline" onclick={() => onMap({ map: m.map, ...m.at! })}
 								>{sentence(m.text)}</button

@@ -1,13 +1,18 @@
 import type { CheckFinding } from '../core/types'
 import type { Workspace } from '../workspace/workspace.svelte'
 
+/** Opens a rule as a card. */
+export function showRule(w: Workspace, rule: string) {
+	w.rule = rule
+	w.layout.ruling = 'rules'
+	w.open('rules')
+}
+
 /** Goes to what a finding is about. */
 export function goToFinding(w: Workspace, f: CheckFinding) {
 	switch (f.of) {
 		case 'rule':
-			w.rule = f.id
-			w.layout.ruling = 'rules'
-			return w.open('rules')
+			return showRule(w, f.id)
 		case 'flag':
 			w.layout.ruling = 'rules'
 			return w.open('rules')

@@ -1913,6 +1913,7 @@ export interface MissingInfo {
 	entity: ID
 	text: string
 	at: Point
+	rule: ID
 }
 
 export interface TrapInfo {

@@ -78,6 +78,7 @@
 		? '[--face:var(--well)]'
 		: ''}"
 	aria-label={rule.name ? `Rule ${rule.name}` : 'Rule'}
+	aria-current={w.rule === rule.id ? 'true' : undefined}
 	data-testid="rule"
 >
 	<div class={asText ? '@2xl:grid @2xl:grid-cols-2' : ''}>
