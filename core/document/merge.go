@@ -91,37 +91,29 @@ func Rectangles(r *grid.Region) []grid.Rect {
 		}
 		rows[y] = joined
 	}
-	out, open := []grid.Rect{}, []grid.Rect(nil)
+	// they begin in their order; open are those that can still grow, by their places
+	out, open, next := []grid.Rect{}, []int(nil), []int(nil)
 	for i, y := range order {
 		if i > 0 && order[i-1] != y-1 {
-			out, open = append(out, open...), nil
+			open = open[:0]
 		}
-		var next []grid.Rect
+		next = next[:0]
 		k := 0
 		for _, r := range rows[y] {
-			for k < len(open) && open[k].X < r.x0 {
-				out = append(out, open[k])
+			for k < len(open) && out[open[k]].X < r.x0 {
 				k++
 			}
-			if k < len(open) && open[k].X == r.x0 && open[k].W == r.x1-r.x0 {
-				grown := open[k]
-				grown.H++
-				next = append(next, grown)
+			if k < len(open) && out[open[k]].X == r.x0 && out[open[k]].W == r.x1-r.x0 {
+				out[open[k]].H++
+				next = append(next, open[k])
 				k++
 				continue
 			}
-			next = append(next, grid.Rect{X: r.x0, Y: y, W: r.x1 - r.x0, H: 1})
+			next = append(next, len(out))
+			out = append(out, grid.Rect{X: r.x0, Y: y, W: r.x1 - r.x0, H: 1})
 		}
-		out = append(out, open[k:]...)
-		open = next
+		open, next = next, open
 	}
-	out = append(out, open...)
-	slices.SortFunc(out, func(a, b grid.Rect) int {
-		if a.Y != b.Y {
-			return a.Y - b.Y
-		}
-		return a.X - b.X
-	})
 	return out
 }
 

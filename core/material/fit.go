@@ -43,6 +43,8 @@ func (s Shown) Gap() bool { return s.Cell == 0 && s.Quarters == nil }
 // each state of the materials.
 type Fitter struct {
 	sets map[int]*fitted
+	// recent are those that were asked for last, by the last bits of their numbers.
+	recent [16]*fitted
 	// of says which material a tile belongs to, though it was fixed by hand.
 	of map[cells.Cell]uint16
 }
@@ -53,6 +55,9 @@ type fitted struct {
 	looked map[wish]*offer
 	// besides lists the materials that some tile has its edges to.
 	besides map[int]bool
+	// borders tells that there are some, and keys are the forms by all that lies around.
+	borders bool
+	keys    [256]Form
 }
 
 type wish struct {
@@ -70,12 +75,16 @@ type offer struct {
 // NewFitter makes the fitter of these materials; where two share a tile, it
 // counts as the first one's.
 func NewFitter(sets []Set) *Fitter {
-	f := &Fitter{map[int]*fitted{}, map[cells.Cell]uint16{}}
+	f := &Fitter{sets: map[int]*fitted{}, of: map[cells.Cell]uint16{}}
 	for _, s := range sets {
 		one := &fitted{set: s, looked: map[wish]*offer{}, besides: map[int]bool{}}
 		f.sets[s.Number] = one
+		for form := range one.keys {
+			one.keys[form] = Form(form).Key(s.By)
+		}
 		for _, t := range s.Tiles {
 			one.besides[t.Beside] = true
+			one.borders = one.borders || t.Beside != 0
 			plain := t.Cell &^ cells.TurnBits
 			if _, ok := f.of[plain]; !ok {
 				f.of[plain] = uint16(s.Number)
@@ -198,30 +207,48 @@ func length(d int) int {
 }
 
 func (f *Fitter) fit(c cells.Cell, beside *[8]uint16) Shown {
-	one := f.sets[c.Tileset()]
-	if one == nil {
-		return Shown{}
+	number := c.Tileset()
+	one := f.recent[number&15]
+	if one == nil || one.set.Number != number {
+		if one = f.sets[number]; one == nil {
+			return Shown{}
+		}
+		f.recent[number&15] = one
+	}
+	own := uint16(number)
+	as := own // what lies outside counts as the material, or as nothing
+	if one.set.Beyond {
+		as = outside
 	}
 	var form Form
-	other, mixed := uint16(0), false
 	for i, n := range beside {
+		form |= (alike(n, own) | alike(n, as)) << i
+	}
+	return one.offer(one.keys[form], one.other(own, beside)).pick(c.Tile())
+}
+
+// alike is 1 for two numbers that are the same, else 0: without a jump, since in a cut-up map there is no telling.
+func alike(a, b uint16) Form { return Form((uint32(a^b) - 1) >> 31) }
+
+// other is the material beyond its edges that all around is of which is not its own, where it has tiles for that, else 0.
+func (m *fitted) other(own uint16, beside *[8]uint16) int {
+	if !m.borders {
+		return 0
+	}
+	other := uint16(0)
+	for _, n := range beside {
 		switch {
-		case n == outside:
-			if one.set.Beyond {
-				form |= 1 << i
-			}
-		case int(n) == one.set.Number:
-			form |= 1 << i
-		case other == 0 && !mixed:
-			other, mixed = n, n == 0
-		case n != other:
-			mixed = true
+		case n == outside || n == own:
+		case n == 0 || other != 0 && n != other:
+			return 0
+		default:
+			other = n
 		}
 	}
-	if mixed || !one.besides[int(other)] {
-		other = 0
+	if !m.besides[int(other)] {
+		return 0
 	}
-	return one.offer(form.Key(one.set.By), int(other)).pick(c.Tile())
+	return int(other)
 }
 
 // pick chooses by a cell's variant, so that what was drawn stays as it is.

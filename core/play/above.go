@@ -81,6 +81,9 @@ func (g *Game) above(m *world.Ground, in Input, quiet bool) {
 
 // slide goes round a corner when the way is free up to half the hero's box aside.
 func (g *Game) slide(b *Body, w *world.Gait, dx, dy, speed int64) {
+	if g.ground(b.Map).Firm(before(boxAt(w, b.Flags, b.X, b.Y), dx, dy, max(w.W, w.H)/2)) {
+		return // a wall that goes on
+	}
 	for off := int64(1); off <= max(w.W, w.H)/Sub/2; off++ {
 		for _, aside := range []int64{-off, off} {
 			sx, sy := aside*Sub*abs(dy), aside*Sub*abs(dx)
@@ -92,6 +95,22 @@ func (g *Game) slide(b *Body, w *world.Gait, dx, dy, speed int64) {
 			return
 		}
 	}
+}
+
+// before is the pixel before a side of a box, and so much farther to both sides of it.
+func before(box world.Box, dx, dy, room int64) world.Box {
+	out := world.Box{Left: box.Left - room, Top: box.Top - room, Right: box.Right + room, Bottom: box.Bottom + room}
+	switch {
+	case dx > 0:
+		out.Left, out.Right = box.Right, box.Right+Sub
+	case dx < 0:
+		out.Left, out.Right = box.Left-Sub, box.Left
+	case dy > 0:
+		out.Top, out.Bottom = box.Bottom, box.Bottom+Sub
+	default:
+		out.Top, out.Bottom = box.Top-Sub, box.Top
+	}
+	return out
 }
 
 // TurnTicks is how long a turn takes, where the world moves when the hero does.

@@ -4,21 +4,35 @@ import (
 	"azzel/core/world"
 )
 
+// fewAreas is how many are sooner looked through than looked up.
+const fewAreas = 8
+
 // here is what the ground and the areas on it are at a point, and how far they carry in a tick.
 func (g *Game) here(m *world.Ground, x, y int64) (is world.Terrain, flowX, flowY int64) {
 	is = m.At(m.CellAt(x, y))
-	if !m.Areas() {
+	if len(m.Areas()) == 0 {
 		return is, 0, 0
 	}
 	last := world.None
-	g.near(m, world.Box{Left: x, Top: y, Right: x + 1, Bottom: y + 1}, func(r world.Ref, t *world.Thing, at world.Box) {
-		if t.Area == nil || t.Area.Below && m.Side || r == last || !g.works(r, t) || x < at.Left || x >= at.Right || y < at.Top || y >= at.Bottom {
+	add := func(r world.Ref, t *world.Thing, at world.Box) {
+		if t.Area == nil || t.Area.Below && m.Side || r == last || x < at.Left || x >= at.Right || y < at.Top || y >= at.Bottom || !g.works(r, t) {
 			return
 		}
 		last = r
 		is |= t.Area.Is
 		flowX, flowY = flowX+t.Area.FlowX, flowY+t.Area.FlowY
-	})
+	}
+	if all := m.Areas(); len(all) <= fewAreas {
+		for _, r := range all {
+			if t := g.Stage.Thing(r); t.Doing.Goes {
+				add(r, t, g.Where(r))
+			} else {
+				add(r, t, t.Body)
+			}
+		}
+	} else {
+		g.near(m, world.Box{Left: x, Top: y, Right: x + 1, Bottom: y + 1}, add)
+	}
 	return is, flowX, flowY
 }
 
@@ -42,7 +56,7 @@ func (g *Game) slowed(m *world.Ground, b *Body, dx, dy int64) (x, y int64) {
 
 // below is how far what one stands on carries one along in a tick, seen from the side.
 func (g *Game) below(m *world.Ground, b *Body) (flowX int64) {
-	if !m.Areas() {
+	if len(m.Areas()) == 0 {
 		return 0
 	}
 	box := g.extent(b)
@@ -75,7 +89,7 @@ func (g *Game) middle(m *world.Ground, b *Body) (is world.Terrain, flowX, flowY 
 
 // drifts carries somebody who is not the hero, or a block, along with what flows or blows where it is.
 func (g *Game) drifts(m *world.Ground, b *Body) {
-	if !m.Areas() && len(m.Fans()) == 0 || b.Flags&(Stepping|Sunk) != 0 {
+	if len(m.Areas()) == 0 && len(m.Fans()) == 0 || b.Flags&(Stepping|Sunk) != 0 {
 		return
 	}
 	_, x, y := g.middle(m, b)

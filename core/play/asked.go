@@ -107,9 +107,9 @@ func (g *Game) isSo(n *rules.Node, r world.Ref) bool {
 	case rules.WordSees:
 		return g.There(r) && g.spots(r)
 	case rules.WordIsGuise:
-		return g.Guise(r) == guiseNamed(n, "guise")
+		return g.Guise(r) == world.GuiseNamed(n, "guise")
 	case rules.WordIsNotGuise:
-		return g.Guise(r) != guiseNamed(n, "guise")
+		return g.Guise(r) != world.GuiseNamed(n, "guise")
 	case rules.WordIsLed:
 		return g.Hero().Of == r
 	case rules.WordIsMet:

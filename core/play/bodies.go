@@ -83,6 +83,9 @@ func (g *Game) findLively(m *world.Ground) {
 	}
 }
 
+// Lively is how many bodies there are on the map of the hero besides its own.
+func (g *Game) Lively() int { return len(g.lively) }
+
 func (g *Game) listLively(m *world.Ground) {
 	g.livelyOf, g.livelyAt = m.Ref, g.Tick
 	g.lively = g.lively[:0]
@@ -99,7 +102,7 @@ func (g *Game) listLively(m *world.Ground) {
 
 // alone reports whether no thing of a map could touch a box; false may be said where it is so.
 func (g *Game) alone(m *world.Ground, box world.Box) bool {
-	return g.lonely(m) && m.Bare(box)
+	return m.Bare(box) && (g.lonely(m) || !g.around.any(m, box))
 }
 
 // lonely reports whether nothing on a map can leave its place but the hero who is led.

@@ -8,7 +8,17 @@ type buckets struct {
 	first []int32 // of each square, one more than the place in nodes; 0 is none
 	nodes []bucketed
 	used  []int
+	// few are all bodies with where they were, while there are not more than fewBodies: these are sooner looked through.
+	few []placed
 }
+
+// placed is a body and where it was.
+type placed struct {
+	body int32
+	at   world.Box
+}
+
+const fewBodies = 8
 
 // bucketed is a body in a square, and what comes after it.
 type bucketed struct{ body, next int32 }
@@ -22,10 +32,13 @@ func (k *buckets) empty(squares int) {
 			k.first[s] = 0
 		}
 	}
-	k.nodes, k.used = k.nodes[:0], k.used[:0]
+	k.nodes, k.used, k.few = k.nodes[:0], k.used[:0], k.few[:0]
 }
 
 func (k *buckets) add(m *world.Ground, at world.Box, body int32) {
+	if len(k.few) <= fewBodies {
+		k.few = append(k.few, placed{body, at})
+	}
 	m.Squares(at, func(s int) {
 		if k.first[s] == 0 {
 			k.used = append(k.used, s)
@@ -42,7 +55,16 @@ func (k *buckets) near(m *world.Ground, box world.Box, f func(body int32) (more 
 		return
 	}
 	w, h := m.Cell()
-	from, to, across := m.SquaresOf(world.Box{Left: box.Left - w, Top: box.Top - h, Right: box.Right + w, Bottom: box.Bottom + h})
+	all := world.Box{Left: box.Left - w, Top: box.Top - h, Right: box.Right + w, Bottom: box.Bottom + h}
+	if len(k.few) <= fewBodies {
+		for i := range k.few {
+			if meets(k.few[i].at, all) && !f(k.few[i].body) {
+				return
+			}
+		}
+		return
+	}
+	from, to, across := m.SquaresOf(all)
 	for y := from.Y; y <= to.Y; y++ {
 		for x := from.X; x <= to.X; x++ {
 			for n := k.first[y*across+x]; n != 0; n = k.nodes[n-1].next {
@@ -52,4 +74,10 @@ func (k *buckets) near(m *world.Ground, box world.Box, f func(body int32) (more 
 			}
 		}
 	}
+}
+
+// any tells whether a body could be near a box.
+func (k *buckets) any(m *world.Ground, box world.Box) (is bool) {
+	k.near(m, box, func(int32) bool { is = true; return false })
+	return is
 }

@@ -195,7 +195,7 @@ func (g *Game) hurts(m *world.Ground, box world.Box, quiet bool) {
 	if !quiet && g.strikes(m, in) || b.Flags&Thrown != 0 || !quiet && g.carried(m) {
 		return
 	}
-	if m.Areas() {
+	if len(m.Areas()) > 0 {
 		for _, r := range g.touched(m, in) {
 			if t := g.Stage.Thing(r); t.Area != nil && t.Area.Is&world.Hazard != 0 && g.works(r, t) && !g.bridged(m, in, g.Where(r)) {
 				g.struck(g.Where(r), t.Name, t.Area.Harm)

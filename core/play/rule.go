@@ -131,7 +131,7 @@ func (g *Game) do(n *rules.Node, t *Thread) (waits bool) {
 		rules.WordWatch, rules.WordViewBack, rules.WordDarken, rules.WordLighten, rules.WordTint, rules.WordDim, rules.WordUndim, rules.WordShake, rules.WordCaption:
 		return g.shows(n, t)
 	case rules.WordDisguise:
-		g.eachOf(n, it, func(r world.Ref) { g.disguises(r, guiseNamed(n, "guise")) })
+		g.eachOf(n, it, func(r world.Ref) { g.disguises(r, world.GuiseNamed(n, "guise")) })
 	case rules.WordLay, rules.WordLift:
 		g.lays(n.Word, n.At, n.Word == rules.WordLay)
 	case rules.WordPlayAs:
@@ -192,7 +192,7 @@ func (g *Game) do(n *rules.Node, t *Thread) (waits bool) {
 		from := len(g.Lines)
 		waits := !t.Skips && g.says(g.text(n), true, g.target(n, it))
 		for i := range g.Lines[from:] {
-			g.Lines[from+i].As = int32(guiseNamed(n, "guise")) + 1
+			g.Lines[from+i].As = int32(world.GuiseNamed(n, "guise")) + 1
 		}
 		return waits
 	default:

@@ -300,8 +300,17 @@ func (g *Game) settleDown(m *world.Ground, b *Body, w *world.Gait) {
 	}
 }
 
+// airy reports whether nothing is in a part of a map that could stop the hero, nor the end of a ladder; false may be said where it is so.
+func (g *Game) airy(m *world.Ground, b *Body, all world.Box) bool {
+	return b == &g.Bodies[0] && onMap(m, all) && g.alone(m, all) && !m.HasLines() && m.Over(all)&(world.Whole|world.Broken|world.Ladder) == 0
+}
+
 // upDown falls or rises until something stops it.
 func (g *Game) upDown(m *world.Ground, b *Body, w *world.Gait, dy int64, lets bool) {
+	if g.airy(m, b, swept(boxAt(w, b.Flags, b.X, b.Y), 0, dy)) {
+		b.Y += dy
+		return
+	}
 	for left := abs(dy); left > 0; {
 		y := nextPixel(b.Y, sign(dy), left)
 		left -= abs(y - b.Y)

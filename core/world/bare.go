@@ -2,9 +2,9 @@ package world
 
 import "azzel/core/grid"
 
-// Bare reports whether no thing that never leaves its place stands near a box; that it is so is kept for what lies around.
+// Bare reports whether no thing that never leaves its place stands near a box; that it is so is kept for what lies around, and else what was met.
 func (g *Ground) Bare(b Box) bool {
-	return b.Left >= g.bare.Left && b.Top >= g.bare.Top && b.Right <= g.bare.Right && b.Bottom <= g.bare.Bottom || g.bares(b)
+	return b.Left >= g.bare.Left && b.Top >= g.bare.Top && b.Right <= g.bare.Right && b.Bottom <= g.bare.Bottom || apart(g.taken, b) && g.bares(b)
 }
 
 // bares looks whether nothing stands in a box, and keeps for the next time how far around it that is so.
@@ -22,6 +22,7 @@ func (g *Ground) bares(b Box) bool {
 		for x := from.X; x <= to.X; x++ {
 			for _, r := range g.near[y*across+x] {
 				if at := reach(&g.stage.Things[r]); !apart(at, b) {
+					g.taken = at
 					return false
 				} else if !apart(at, out) {
 					out = without(out, at, b)
@@ -38,6 +39,9 @@ func reach(t *Thing) Box {
 	return Box{Left: min(t.Body.Left, int64(t.X)*Unit), Top: min(t.Body.Top, int64(t.Y)*Unit),
 		Right: max(t.Body.Right, int64(t.X+t.W)*Unit), Bottom: max(t.Body.Bottom, int64(t.Y+t.H)*Unit)}
 }
+
+// nowhere is a box that touches none.
+var nowhere = Box{Left: 1 << 62, Top: 1 << 62, Right: 1 << 62, Bottom: 1 << 62}
 
 func apart(a, b Box) bool {
 	return a.Left >= b.Right || a.Right <= b.Left || a.Top >= b.Bottom || a.Bottom <= b.Top

@@ -97,11 +97,9 @@ func (g *Ground) Open() *Open {
 		if t.Doing.Goes {
 			continue
 		}
-		box := reach(t)
-		left, top := int(g.byX.floor(box.Left))-g.Bounds.X, int(g.byY.floor(box.Top))-g.Bounds.Y
-		right, bottom := int(g.byX.floor(box.Right-1))-g.Bounds.X, int(g.byY.floor(box.Bottom-1))-g.Bounds.Y
-		for y := max(0, top); y <= min(bottom, g.Bounds.H-1); y++ {
-			for x := max(0, left); x <= min(right, g.Bounds.W-1); x++ {
+		cells := g.CellsOf(r)
+		for y := cells.Y - g.Bounds.Y; y < cells.Y-g.Bounds.Y+cells.H; y++ {
+			for x := cells.X - g.Bounds.X; x < cells.X-g.Bounds.X+cells.W; x++ {
 				i, bit := y*words+x/64, uint64(1)<<(x%64)
 				o.Odd[i] |= o.Free[i] & bit
 				o.Free[i] &^= bit
@@ -111,6 +109,16 @@ func (g *Ground) Open() *Open {
 	g.open = o
 	return o
 }
+
+// CellsOf are the cells of the map that a thing lies over, with all of it, where it stands at first.
+func (g *Ground) CellsOf(r Ref) grid.Rect {
+	box := reach(&g.stage.Things[r])
+	from, to := g.CellAt(box.Left, box.Top), g.CellAt(box.Right-1, box.Bottom-1)
+	return grid.Rect{X: from.X, Y: from.Y, W: to.X - from.X + 1, H: to.Y - from.Y + 1}.Intersect(g.Bounds)
+}
+
+// IsOdd reports whether nothing but things makes a cell not free.
+func (o *Open) IsOdd(x, y int) bool { return o.Odd[y*o.Words+x/64]>>(x%64)&1 != 0 }
 
 // IsFree reports whether a cell is, counted from the corner of the map.
 func (o *Open) IsFree(x, y int) bool { return o.Free[y*o.Words+x/64]>>(x%64)&1 != 0 }

@@ -32,7 +32,9 @@ type Ground struct {
 	footed  bool
 	// bare is where no thing stands that never leaves its place: what was found last.
 	bare Box
-	set  *settings
+	// taken is all of a thing that never leaves its place: the one that was met last.
+	taken Box
+	set   *settings
 	// firstSheet is the number of the first of its sheets; variants are the map with some of them otherwise, and own what
 	// stands in the way on such a one.
 	firstSheet, sheets int
@@ -65,6 +67,7 @@ type block struct {
 func newGround(s *Stage, m *document.Map, ref Ref) *Ground {
 	g := &Ground{Map: m, Ref: ref, stage: s, Side: s.Doc.FromSide(m)}
 	g.byX, g.byY = divisorOf(int64(m.CellWidth)*Unit), divisorOf(int64(m.CellHeight)*Unit)
+	g.taken = nowhere
 	g.across = (m.Bounds.W + blockSide - 1) / blockSide
 	w, h := g.Cell()
 	b := g.Bounds

@@ -9,11 +9,11 @@ import (
 type settings struct {
 	lens                     Lens
 	darkness, sight          int
-	remembersSight, anyAreas bool
+	remembersSight           bool
 	remembers, quiet         bool
 	dangers, scales, sensors []Ref
 	timed, fans, cores       []Ref
-	springs, sounds          []Ref
+	springs, sounds, areas   []Ref
 	plays                    string
 	days, weather, stars     string
 	music                    string
@@ -58,7 +58,9 @@ func (g *Ground) readSettings() {
 		case t.Doing.Timed:
 			g.set.timed = append(g.set.timed, r)
 		}
-		g.set.anyAreas = g.set.anyAreas || g.stage.Things[r].Area != nil
+		if g.stage.Things[r].Area != nil {
+			g.set.areas = append(g.set.areas, r)
+		}
 	}
 	g.set.days, g.set.weather = d.MapValue(g.Map, kind.MapDays).Word(), d.MapValue(g.Map, kind.MapWeather).Word()
 	g.set.stars = d.MapValue(g.Map, kind.MapStars).Word()
@@ -91,8 +93,8 @@ func (g *Ground) Sight() int { return g.settings().sight }
 // SightRemembers tells whether what was seen once stays on view.
 func (g *Ground) SightRemembers() bool { return g.settings().remembersSight }
 
-// Areas tells whether any of its things does something to whoever is in it.
-func (g *Ground) Areas() bool { return g.settings().anyAreas }
+// Areas are its things that do something to whoever is in them, ascending.
+func (g *Ground) Areas() []Ref { return g.settings().areas }
 
 // Dangers are its things that hurt from afar, ascending.
 func (g *Ground) Dangers() []Ref { return g.settings().dangers }

@@ -31,6 +31,9 @@ type Stage struct {
 	// Heroes are the things that can be led, Guised those that have guises, Holding those from which a hero can have something,
 	// Collectibles what is collected, Goals what finishes a game; all ascending.
 	Heroes, Guised, Holding, Collectibles, Goals []Ref
+	// turnings are what goes over into other guises, once turned.
+	turnings []Turning
+	turned   bool
 	// Flags are in the order of their ids, Rules in theirs, Ways are the passages by id.
 	Flags []document.ID
 	// Counters are in the order of their ids.
