@@ -38,7 +38,7 @@ func TestHundredsOfRules(t *testing.T) {
 	k.reload()
 	k.with(input.ControlLeft, input.KeyK)
 	k.write("[role=dialog] input", "line 377")
-	k.press("This is line 377.")
+	k.pressIn("[role=dialog] [role=option]", "This is line 377.")
 	within(t, soon, func() error {
 		if k.eval(`() => [...document.querySelectorAll('[data-testid=rule]')].some((e) => {
 			const r = e.getBoundingClientRect()

@@ -29,6 +29,7 @@
 	import type { Panel } from '../workspace/layout.svelte'
 	import { giveWorkspace, type Workspace } from '../workspace/workspace.svelte'
 	import { visited } from '../controls/regions'
+	import { keepAddress } from './address.svelte'
 	import { forMap, grabKey, runKey, typing } from './actions'
 	import Finder from './Finder.svelte'
 	import Hint from '../controls/Hint.svelte'
@@ -45,6 +46,8 @@
 	giveWorkspace(w)
 	// svelte-ignore state_referenced_locally
 	const intake = new Intake(w)
+	// svelte-ignore state_referenced_locally
+	keepAddress(w)
 	let dropping = $state(false)
 	let byMiddle = false
 	const files = (e: DragEvent) => e.dataTransfer?.types.includes('Files') ?? false
