@@ -179,6 +179,14 @@ func TestBrowserBenchChart(t *testing.T) {
 	report("hover")
 	k.drag(left, at(200, 200), at(210, 210), at(260, 260), at(300, 240))
 	report("drag a map")
+	k.stored(func(d *document.Document) error { // it was one, and no line above it
+		for i, m := range d.MapsInOrder() {
+			if m.Chart != nil && *m.Chart != (grid.Point{X: i % 32 * 320, Y: i / 32 * 192}) {
+				return nil
+			}
+		}
+		return fmt.Errorf("no map was moved")
+	})
 }
 
 // TestBrowserBench prints what strokes, ghosts, panning and zooming take on a

@@ -1,11 +1,13 @@
 package e2e
 
 import (
+	"azzel/core/document"
 	"azzel/core/sample"
 	"fmt"
 	"testing"
 
 	"github.com/go-rod/rod/lib/input"
+	"github.com/go-rod/rod/lib/proto"
 )
 
 // A chart of many maps is drawn from what is kept: maps and the ways between them are there, nearer and farther, where all of it and where
@@ -38,4 +40,53 @@ func TestAChartOfManyMapsIsDrawn(t *testing.T) {
 	drawn("farther")
 	k.keys(input.Home)
 	drawn("all of it")
+}
+
+// Between many lines maps are dragged all the same: a press on a line chooses that, and a drag that begins there moves the map below it, with
+// all that were chosen with it.
+func TestADragOnALineMovesWhatLiesBelow(t *testing.T) {
+	r := startWith(t, sample.Maps(3, 4))
+	k := r.open()
+	k.openChart()
+	d := r.doc()
+	maps := d.MapsInOrder()
+	way := d.Passages.All()[0]
+	m := d.Maps.Get(way.From.Map)
+	end := m.Entities.Get(way.From.Entity)
+	onLine := func() proto.Point { return k.onChart(m.Chart.X+end.X+end.W/2, m.Chart.Y+end.Y+end.H/2) }
+	k.click(onLine())
+	k.see("[data-testid=chosen]", "Passage")
+	// how far maps lie from where they were
+	moved := func(wanted string) {
+		t.Helper()
+		k.stored(func(now *document.Document) error {
+			is := ""
+			for _, o := range maps {
+				if a, b := o.Chart, now.Maps.Get(o.ID).Chart; a != nil {
+					is += fmt.Sprintf("%s %d,%d ", o.Name, b.X-a.X, b.Y-a.Y)
+				}
+			}
+			return want("maps", is, wanted)
+		})
+	}
+	drag := func() {
+		at := onLine()
+		k.drag(left, at, offset(at, 4, 4), offset(at, 30, 60))
+	}
+	drag()
+	k.see("[data-testid=chosen]", "20 × 12 cells")
+	moved("Map 0 64,128 Map 1 0,0 Map 2 0,0 ")
+	k.with(input.ControlLeft, input.KeyZ)
+	moved("Map 0 0,0 Map 1 0,0 Map 2 0,0 ")
+	within(t, soon, func() error { // and seen there
+		return want("lies over", k.eval(`() => String(document.querySelector('[data-testid=findings]').innerText.includes('Map 0 and Map 1 lie over'))`), "false")
+	})
+	// those that were chosen go together
+	k.click(k.onChart(160, 180))
+	must(t, k.page.Keyboard.Press(input.ShiftLeft))
+	k.click(k.onChart(320+160, 180))
+	must(t, k.page.Keyboard.Release(input.ShiftLeft))
+	drag()
+	moved("Map 0 60,120 Map 1 60,120 Map 2 0,0 ")
+	k.same()
 }

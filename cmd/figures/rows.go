@@ -80,6 +80,7 @@ var rows = []row{
 	{"… by the whole study", "Unfinishable %study", "", "%", "≥ 95", 0},
 	{"The demo proven", "Proof/proven ns/op", "", "s", "≤ 0.2", 1e-9},
 	{"… its walk played again, as after a stroke", "Proof/walk ns/op", "", "ms", "≤ 30", 1e-6},
+	{"… without two things that are needed: *not decided*, after", "Proof/undecided s/undecided", "", "s", "≤ 10", 0},
 	{"Findings after a cell, 512×512 cells", "Findings ms/cell", "", "ms", "≤ 30", 0},
 	{"Findings of 1,000 maps", "Findings s/1000maps", "", "s", "≤ 5", 0},
 	{"A hero alone, millions of ticks a second, from above", "Walkers/above ticks/s", "", "", "≥ 4", 1e-6},

@@ -60,8 +60,9 @@ export function drawGhost(ctx: Context, w: Workspace, m: MapInfo, view: View, g:
 function fillRegion(ctx: Context, m: MapInfo, view: View, g: Ghost, colour: string) {
 	ctx.fillStyle = colour
 	if (!view.diamond) {
+		const place = view.placing(m)
 		for (const r of g.rects ?? []) {
-			const s = view.cellRect(m, r)
+			const s = place(r)
 			if (s.x < view.width && s.y < view.height && s.x + s.w > 0 && s.y + s.h > 0) ctx.fillRect(s.x, s.y, s.w, s.h)
 		}
 		return

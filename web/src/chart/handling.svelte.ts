@@ -3,7 +3,7 @@ import { Rest } from '../canvas/rest'
 import type { ID, Point } from '../core/types'
 import type { View } from '../draw/view.svelte'
 import type { Workspace } from '../workspace/workspace.svelte'
-import { hitOn } from './hits'
+import { hitOn, mapOn } from './hits'
 import { type OnChart, placesOf, type Plane } from './places'
 import { removePassage } from './removal'
 
@@ -11,6 +11,15 @@ type Press = Pick<
 	PointerEvent,
 	'button' | 'shiftKey' | 'ctrlKey' | 'metaKey' | 'pointerType' | 'pointerId' | 'clientX' | 'clientY'
 >
+
+interface Drag {
+	is: 'pan' | 'maps'
+	from: Point
+	start: Map<ID, Point>
+	far: boolean
+	/** What is chosen instead once it is dragged far: the maps below a line that was pressed. */
+	chooses?: OnChart
+}
 
 /** What pointer and keys do on the chart: maps are chosen and dragged, the view is moved. */
 export class Handling {
@@ -26,7 +35,7 @@ export class Handling {
 		moved: this.moved,
 		hover: this.hover,
 	}))
-	private drag: { is: 'pan' | 'maps'; from: Point; start: Map<ID, Point>; far: boolean } | null = null
+	private drag: Drag | null = null
 	private readonly pinch: Pinch
 	private readonly rest: Rest
 
@@ -65,7 +74,14 @@ export class Handling {
 			return
 		}
 		if (hit.is !== 'maps') {
+			// a line is chosen; a drag that begins on it is one of what lies below
+			const map = e.button === 0 ? mapOn(w, this.view, this.plane, p) : undefined
+			const before = on.chosen
+			const chooses: OnChart =
+				before.is === 'maps' && map && before.ids.includes(map) ? before : { is: 'maps', ids: map ? [map] : [] }
 			on.chosen = hit
+			if (map) this.begin(p, chooses.ids, chooses)
+			else if (e.button === 0) this.drag = { is: 'pan', from: p, start: new Map(), far: false }
 			return
 		}
 		const id = hit.ids[0]
@@ -73,9 +89,14 @@ export class Handling {
 		if (e.shiftKey) on.chosen = { is: 'maps', ids: now.includes(id) ? now.filter((o) => o !== id) : [...now, id] }
 		else if (!now.includes(id)) on.chosen = hit
 		if (e.button !== 0 || on.chosen.is !== 'maps') return
+		this.begin(p, on.chosen.ids)
+	}
+
+	/** Begins to drag maps. */
+	private begin(p: Point, ids: ID[], chooses?: OnChart) {
 		const places = placesOf(this.plane)
-		const start = new Map(on.chosen.ids.map((o) => [o, places.get(o)!]))
-		this.drag = { is: 'maps', from: this.view.at(p.x, p.y), start, far: false }
+		const start = new Map(ids.map((o) => [o, places.get(o)!]))
+		this.drag = { is: 'maps', from: this.view.at(p.x, p.y), start, far: false, chooses }
 	}
 
 	/** The pointer went on; gives what it is to look like, where nothing is dragged. */
@@ -98,6 +119,8 @@ export class Handling {
 		const [dx, dy] = [Math.round(q.x - drag.from.x), Math.round(q.y - drag.from.y)]
 		drag.far ||= Math.hypot(dx, dy) * view.scale > 4 * this.dpr()
 		if (!drag.far) return
+		if (drag.chooses) this.on.chosen = drag.chooses
+		drag.chooses = undefined
 		const next = new Map<ID, Point>()
 		for (const [id, r] of drag.start) next.set(id, { x: r.x + dx, y: r.y + dy })
 		if (next.size === 1) {
@@ -114,8 +137,9 @@ export class Handling {
 
 	up(e: Press) {
 		this.lift(e)
-		if (this.drag?.is === 'maps' && this.drag.far) this.place(this.moved)
+		const { drag, moved } = this
 		this.drop()
+		if (drag?.is === 'maps' && drag.far) this.place(moved)
 	}
 
 	/** The pointer is lost: nothing is done. */
@@ -129,9 +153,15 @@ export class Handling {
 		this.pinch.up(e.pointerId)
 	}
 
+	/** Puts maps down; how they hang together then is looked at with the next frame, since both take time where there are many. */
 	private place(to: Map<ID, Point>) {
 		const maps = [...to].map(([map, p]) => ({ map, at: { x: p.x, y: p.y } }))
-		if (maps.length && this.w.project.try('placeMaps', { maps, within: 0 })) this.w.charting.refresh()
+		if (!maps.length || !this.w.project.try('placeMaps', { maps, within: 0 })) return
+		this.moved = to
+		requestAnimationFrame(() => {
+			this.w.charting.refresh()
+			if (this.moved === to) this.moved = new Map()
+		})
 	}
 
 	/** Does what a key asks for; false when it is none of the chart's. */

@@ -25,11 +25,17 @@ export function hitOn(w: Workspace, view: View, p: Plane, at: Point, dpr: number
 		if (seamLines(w, places, s).some(([a, b]) => away(a.x, a.y, b.x, b.y, q) < 7 * near))
 			return { is: 'seam', a: s.a, b: s.b }
 	}
-	for (const m of [...w.project.head.maps].reverse()) {
+	const map = mapOn(w, view, p, at)
+	return map ? { is: 'maps', ids: [map] } : { is: 'nothing' }
+}
+
+/** The map under a place of the screen, whatever lies above it. */
+export function mapOn(w: Workspace, view: View, p: Plane, at: Point): ID | undefined {
+	const [places, q] = [placesOf(p), view.at(at.x, at.y)]
+	return w.project.head.maps.findLast((m) => {
 		const r = places.get(m.id)
-		if (r && q.x >= r.x && q.y >= r.y && q.x < r.x + r.w && q.y < r.y + r.h) return { is: 'maps', ids: [m.id] }
-	}
-	return { is: 'nothing' }
+		return r && q.x >= r.x && q.y >= r.y && q.x < r.x + r.w && q.y < r.y + r.h
+	})?.id
 }
 
 /** Where a pin stands on the chart's canvas; undefined where its map is gone. */

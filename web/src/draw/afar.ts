@@ -16,6 +16,8 @@ const perEdit = 10
 /** How many chunks of a layer are asked for at once: some hundred kilobytes. */
 const atOnce = 48
 
+const none: ChunkAt[] = []
+
 /** Whether a map is seen from so far that a cell is no more than a dot. */
 export const isAfar = (view: View, m: MapInfo) =>
 	m.cellWidth * view.scale <= largest && m.cellHeight * view.scale <= largest
@@ -74,11 +76,21 @@ export class Afar {
 	}
 
 	forget(changed: ChunkAt[]) {
+		// of one map and layer mostly, and very many
+		const of = new Map<string, ChunkAt[]>()
+		for (const c of changed) {
+			const key = `${c.map} ${c.layer}`
+			const all = of.get(key)
+			if (all) all.push(c)
+			else of.set(key, [c])
+		}
 		for (const r of this.regions.values()) {
-			for (const c of changed) {
-				const [x, y] = [c.cx - r.left, c.cy - r.top]
-				if (c.map !== r.map || x < 0 || y < 0 || x >= r.across || y >= r.across) continue
-				if (r.layers.includes(c.layer)) r.dirty.add(y * r.across + x)
+			for (const layer of r.layers) {
+				for (const c of of.get(`${r.map} ${layer}`) ?? none) {
+					const x = c.cx - r.left
+					const y = c.cy - r.top
+					if (x >= 0 && y >= 0 && x < r.across && y < r.across) r.dirty.add(y * r.across + x)
+				}
 			}
 		}
 	}

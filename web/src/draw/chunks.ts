@@ -8,7 +8,7 @@ const side = 32
 /** Memory for drawn chunks, in bytes. */
 const most = 256 << 20
 /** How long a frame may draw chunks that are not there yet, in milliseconds. */
-const perFrame = 4
+const perFrame = 3
 /** And chunks that were edited, so that a stroke is seen at once and a fill holds nothing up. */
 const perEdit = 24
 
@@ -197,6 +197,12 @@ export class Chunks {
 		const moved = this.late(sheet)
 		sheet.clock = -1
 		sheet.odd = []
+		const within = cx * side >= x && cy * side >= y && (cx + 1) * side <= x + mw && (cy + 1) * side <= y + mh
+		if (!before && within && l.kind === 'tiles' && this.tile(ctx, sheet.cells, m, w, h)) {
+			sheet.changed = [...sheet.cells.keys()]
+			sheet.version++
+			return
+		}
 		sheet.cells.forEach((cell, i) => {
 			const odd = cell !== 0 && l.kind === 'tiles' && this.pictures.isOdd(cell, m.cellWidth, m.cellHeight)
 			if (odd) sheet.odd.push(i, cell)
@@ -214,6 +220,19 @@ export class Chunks {
 			}
 		})
 		if (sheet.changed.length) sheet.version++
+	}
+
+	/** Draws a chunk of nothing but one tile at once; false where it is not so. */
+	private tile(ctx: OffscreenCanvasRenderingContext2D, cells: Uint32Array, m: MapInfo, w: number, h: number): boolean {
+		const [cell] = cells
+		if (!cell || w % 1 || h % 1 || cells.some((c) => c !== cell)) return false
+		if (this.pictures.isOdd(cell, m.cellWidth, m.cellHeight) || this.pictures.isAnimated(cell)) return false
+		const one = new OffscreenCanvas(w, h).getContext('2d')!
+		one.imageSmoothingEnabled = ctx.imageSmoothingEnabled
+		this.pictures.draw(one, cell, 0, 0, w, h)
+		ctx.fillStyle = ctx.createPattern(one.canvas, 'repeat')!
+		ctx.fillRect(0, 0, ctx.canvas.width, ctx.canvas.height)
+		return true
 	}
 
 	private bitmapOf(sheet: Sheet, m: MapInfo, level: number): OffscreenCanvas {

@@ -121,6 +121,21 @@ export class View {
 		return { x: a.x, y: a.y, w: b.x - a.x, h: b.y - a.y }
 	}
 
+	/** cellRect of a grid of squares for many: how the view is is read once. */
+	placing(m: MapInfo): (r: Rect) => Rect {
+		const { scale, x, y } = this
+		const [w, h] = [m.cellWidth, m.cellHeight]
+		return (r) => {
+			const [left, top] = [Math.round((r.x * w - x) * scale), Math.round((r.y * h - y) * scale)]
+			return {
+				x: left,
+				y: top,
+				w: Math.round(((r.x + r.w) * w - x) * scale) - left,
+				h: Math.round(((r.y + r.h) * h - y) * scale) - top,
+			}
+		}
+	}
+
 	pan(dx: number, dy: number) {
 		this.x -= dx / this.scale
 		this.y -= dy / this.scale

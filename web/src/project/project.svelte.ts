@@ -8,6 +8,7 @@ import { hold, Kept, type KeptEdit } from '../live/kept'
 import type { Notices } from './notices.svelte'
 import { SvelteMap } from 'svelte/reactivity'
 import { headWith } from './listed'
+import { lookups } from './indexed'
 import { type SavedState, savedState } from './saved'
 import { sentWith } from './sent'
 import { Standing } from './standing'
@@ -199,21 +200,19 @@ export class Project {
 		return this.core.call(method, args)
 	}
 
+	private readonly by = lookups()
+
 	map(id: ID): MapInfo | undefined {
-		return this.head.maps.find((m) => m.id === id)
+		return this.by.map(this.head.maps, id)
 	}
 
 	tileset(number: number): Tileset | undefined {
-		return this.head.tilesets.find((t) => t.number === number)
+		return this.by.tileset(this.head.tilesets, number)
 	}
-
-	private kindTable?: { of: Kind[]; by: Map<string, Kind> }
 
 	/** A kind, built in or the designer's own. */
 	kind(id: string): Kind | undefined {
-		const { kinds } = this.head
-		if (this.kindTable?.of !== kinds) this.kindTable = { of: kinds, by: new Map(kinds.map((k) => [k.id, k])) }
-		return this.kindTable.by.get(id)
+		return this.by.kind(this.head.kinds, id)
 	}
 
 	/** The entities of a map in the order in which they are drawn. */

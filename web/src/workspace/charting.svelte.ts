@@ -11,6 +11,8 @@ export class Charting {
 	/** How many layers have to be read yet before the maps can be looked at together. */
 	left = $state(1)
 	private timer = 0
+	/** The change after which they were looked at last. */
+	private at = -1
 
 	constructor(private readonly project: Project) {
 		this.ahead()
@@ -24,13 +26,15 @@ export class Charting {
 	}
 
 	refresh() {
-		if (!this.left) this.info = this.project.ask('chart')
+		if (this.left) return
+		this.at = this.project.turn
+		this.info = this.project.ask('chart')
 	}
 
 	/** Refreshes soon, so that a stroke is not held up. */
 	later() {
 		clearTimeout(this.timer)
-		this.timer = window.setTimeout(() => this.refresh(), 120)
+		this.timer = window.setTimeout(() => this.at !== this.project.turn && this.refresh(), 120)
 	}
 
 	/** The maps beyond a map's open seams, and how far they lie from its own frame, in pixels. */
