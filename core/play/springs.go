@@ -5,9 +5,6 @@ import (
 	"azzel/core/world"
 )
 
-// quick is how many times as fast as one runs one is thrown along the ground.
-const quick = 3
-
 // throws throws the hero off a spring that it touches.
 func (g *Game) throws(m *world.Ground, r world.Ref, t *world.Thing) {
 	b, w := g.Hero(), g.gait()
@@ -39,7 +36,7 @@ func (g *Game) throwsAll(m *world.Ground) {
 				g.launches(m, b, t, r)
 			case o.Acts == kind.Walker || o.Acts == kind.Character || o.Acts == kind.Block:
 				w := g.Stage.Gait(m, b.Of)
-				g.springs(m, b, w, r, t, max(o.Doing.SpeedX, w.RunX/quick), max(o.Doing.SpeedY, w.RunY/quick))
+				g.springs(m, b, w, r, t, max(o.Doing.SpeedX, w.RunX/world.Quick), max(o.Doing.SpeedY, w.RunY/world.Quick))
 			}
 			return true
 		})
@@ -64,9 +61,9 @@ func (g *Game) springs(m *world.Ground, b *Body, w *world.Gait, r world.Ref, t *
 	if b.Push > 0 || x < at.Left || x >= at.Right || y < at.Top || y >= at.Bottom && !m.Side {
 		return false
 	}
-	b.VX, b.VY = int64(dx)*runX*quick, int64(dy)*runY*quick
+	b.VX, b.VY = int64(dx)*runX*world.Quick, int64(dy)*runY*world.Quick
 	far := max(t.Doing.RangeX*abs(int64(dx))/max(1, cw/16), t.Doing.RangeY*abs(int64(dy))/max(1, ch/16)) // sixteenths of a cell
-	b.Push = int16(min(1<<13, far*max(cw, ch)/16/max(1, runX*quick)))
+	b.Push = int16(min(1<<13, far*max(cw, ch)/16/max(1, runX*world.Quick)))
 	b.Flags |= Thrown
 	b.Flags &^= Stepping
 	return true

@@ -59,3 +59,15 @@ func RunOut(st *world.Stage) (asked, dry bool) {
 
 // Wins reports whether the game could be won, by a goal or a rule.
 func (f *May) Wins() bool { return (&Search{st: f.st, goals: Goals(f.st)}).reaches(f) }
+
+// Rests are the games to which a search comes that looks for nothing, for so many ticks, waiting as well.
+func Rests(st *world.Stage, ticks int) (out []*play.Game) {
+	s := New(st)
+	s.bounded, s.patient, s.wanted = true, true, func(*play.Game) bool { return false }
+	for s.Step(1000) == nil && s.played() < ticks {
+	}
+	for _, n := range s.kept {
+		out = append(out, n.game)
+	}
+	return out
+}

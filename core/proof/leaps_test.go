@@ -3,10 +3,12 @@ package proof_test
 import (
 	"azzel/core/chart"
 	"azzel/core/document"
+	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/play"
 	"azzel/core/proof"
+	"azzel/core/sample"
 	"azzel/core/world"
 	"bytes"
 	"fmt"
@@ -63,17 +65,35 @@ func TestNobodyComesFartherThanWhatMovesLeads(t *testing.T) {
 		}
 		rows[h-4][2], rows[h-3][2], rows[0][w-1] = '@', '#', 'G'
 		text := string(bytes.Join(rows, []byte("\n")))
-		d := fallsOut(drawn(text, fromSide, kind.Value{Key: kind.MapJump, Value: kind.Of(1.2)}))
+		values := []kind.Value{fromSide, {Key: kind.MapJump, Value: kind.Of(1.2)}}
+		switch r.IntN(6) {
+		case 0:
+			values = append(values, kind.Value{Key: kind.MapWind, Value: kind.Of([]string{"left", "right", "down"}[r.IntN(3)])}, kind.Value{Key: kind.MapWindForce, Value: kind.Of(float64(1 + r.IntN(9)))})
+		case 1:
+			values = append(values, kind.Value{Key: kind.MapAir, Value: kind.Of(kind.AirSlowFall)})
+		}
+		d := fallsOut(drawn(text, values...))
 		number := func(key string, most int) string { return fmt.Sprintf("%s=%d", key, r.IntN(most)) }
-		for n := 1 + r.IntN(3); n > 0; n-- {
-			k := []string{kind.Platform, kind.Walker, kind.Flyer, kind.Spring, kind.Fan, kind.Conveyor, kind.Faller, kind.Beam, kind.Turner, kind.Shooter, kind.Wind}[r.IntN(11)]
+		var carrier document.ID
+		for n := 1 + r.IntN(4); n > 0; n-- {
+			k := []string{kind.Platform, kind.Walker, kind.Flyer, kind.Spring, kind.Fan, kind.Conveyor, kind.Faller, kind.Beam, kind.Turner, kind.Shooter, kind.Wind, kind.Block, kind.Block, kind.Character}[r.IntN(14)]
 			wide, facing := 1, document.Facings[r.IntN(4)]
-			values := []string{number("range", 8), number("speed", 6), number("pause", 1000), number("height", 9), number("reach", 9), number("force", 24), number("length", 8), number("arm", 4), "harm=1", "sight=0", "health=99"}
+			seeing := fmt.Sprintf("seeing=%q", []string{"goesOn", "follows", "flees"}[r.IntN(3)])
+			sight := "sight=0"
+			if k == kind.Walker && r.IntN(2) == 0 {
+				sight = "sight=8"
+			}
+			values := []string{number("range", 8), number("speed", 6), number("pause", 1000), number("height", 9), number("reach", 9), number("force", 24), number("length", 8), number("arm", 4), "harm=1", sight, seeing, "health=99",
+				fmt.Sprintf("inWater=%q", []string{"sinks", "floats"}[r.IntN(2)]), fmt.Sprintf("does=%q", []string{"wanders", "follows", "flees"}[r.IntN(3)])}
 			switch k {
 			case kind.Platform, kind.Conveyor:
 				wide += r.IntN(3)
 			case kind.Spring:
-				facing = document.Up
+				if r.IntN(3) > 0 {
+					facing = document.Up
+				}
+			case kind.Block:
+				wide += r.IntN(2)
 			}
 			x, y := 1+r.IntN(9), h-4-r.IntN(3)
 			values = slices.DeleteFunc(values, func(v string) bool {
@@ -81,10 +101,29 @@ func TestNobodyComesFartherThanWhatMovesLeads(t *testing.T) {
 				return kind.Keyed(kind.Find(document.ID(k)).Settings, key) == nil
 			})
 			d = put(d, k, x, y, wide, 1, facing, values...)
+			if carrier != "" && r.IntN(3) == 0 {
+				d = along(d, carrier)
+			}
+			if k == kind.Platform {
+				carrier = last(d).ID
+			}
 			text += fmt.Sprintf("\n%s at %d, %d, %d wide, facing %s, %v", k, x, y, wide, facing, values)
 		}
 		return sturdy(d), text
 	})
+}
+
+// last is what was put down last on the drawn map, along has it travel along with something.
+func last(d *document.Document) *document.Entity {
+	all := document.InRank(d.MapsInOrder()[0].Entities.All())
+	return all[len(all)-1]
+}
+
+func along(d *document.Document, to document.ID) *document.Document {
+	e := *last(d)
+	e.Carrier = to
+	ref := edit.Ref{Type: edit.TypeEntity, Map: d.MapsInOrder()[0].ID, ID: e.ID}
+	return sample.With(sample.With(d, edit.Remove(ref)), edit.Insert(ref, e))
 }
 
 // roams presses keys at random on worlds in which it is known where one could come to.
@@ -127,6 +166,13 @@ func roams(t *testing.T, worlds int, draw func(*rand.Rand) (*document.Document, 
 			seen[fmt.Sprint(p)] = true
 			if m.Bounds.Contains(p) && !may.Reached(m.Ref, p) {
 				t.Fatalf("seed %d, tick %d: the hero is at %d, %d, where nobody could come to\n%s", seed, tick, p.X, p.Y, text)
+			}
+		}
+		for _, g := range proof.Rests(st, 10_000) {
+			p := g.HeroCell()
+			seen[fmt.Sprint(p)] = true
+			if !may.Reached(m.Ref, p) {
+				t.Fatalf("seed %d: the search has the hero at %d, %d, where nobody could come to\n%s", seed, p.X, p.Y, text)
 			}
 		}
 		come += len(seen)

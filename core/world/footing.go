@@ -4,7 +4,6 @@ import (
 	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/kind"
-	"azzel/core/rules"
 	"slices"
 )
 
@@ -41,9 +40,6 @@ const longestFall = 900
 var still = []string{kind.Hero, kind.Spawn, kind.Arrival, kind.Exit, kind.Collectible, kind.Switch, kind.Door, kind.Decoration, kind.Path, kind.Sign, kind.Character, kind.Checkpoint,
 	kind.Goal, kind.Hazard, kind.Light, kind.Ladder, kind.Water, kind.Key, kind.Item, kind.Container, kind.Breakable, kind.Emitter, kind.Sensor, kind.Timer, kind.Sound}
 
-// moving are the words of rules that move a hero otherwise than by sending it somewhere, or have it come back where it is just then.
-var moving = []string{rules.WordWalk, rules.WordGoTo, rules.WordPace, rules.WordMove, rules.WordFollow, rules.WordPlayAs, rules.WordJump, rules.WordKeep}
-
 // Footing is where a hero can stand; nil where it may be moved by anything but its own walking and jumping, and gravity: then it
 // can be anywhere.
 func (g *Ground) Footing() *Footing {
@@ -66,12 +62,12 @@ func (g *Ground) falls() bool {
 		return false
 	}
 	w := s.Gait(g, None)
-	if w.Gravity <= 0 || w.Wall || w.Wet || w.Slow {
+	if w.Gravity <= 0 || w.Wet || w.WindY < 0 {
 		return false
 	}
 	for _, seam := range s.Chart.SeamsOf(g.ID) {
 		for _, id := range []document.ID{seam.A, seam.B} {
-			if o := s.Grounds[s.MapOf(id)]; !o.Side || *s.Gait(o, None) != *w {
+			if o := s.Grounds[s.MapOf(id)]; !o.Side || *s.Gait(o, None) != *w || o.fastest() != g.fastest() {
 				return false // who comes from there may be faster
 			}
 		}
@@ -79,10 +75,22 @@ func (g *Ground) falls() bool {
 	return true
 }
 
+// fastest is how far the hero comes to a side in a tick at the most on a map that is seen from the side, where nothing carries it.
+func (g *Ground) fastest() int64 {
+	w := g.stage.Gait(g, None)
+	pace := w.RunX
+	for _, r := range g.Springs() {
+		if dx, _ := g.stage.Thing(r).Facing.Step(); dx != 0 {
+			pace = Quick * w.RunX
+		}
+	}
+	return pace + max(w.WindX, -w.WindX)
+}
+
 // Walked reports whether nothing but its own legs, gravity, and rules and ways that send it somewhere move the hero on a map, all of
 // them alike.
 func (g *Ground) Walked() bool {
-	if !g.onLegs() {
+	if w := g.stage.Gait(g, None); !g.onLegs() || w.WindX != 0 || w.WindY != 0 {
 		return false
 	}
 	for r := g.First; r < g.After; r++ {
@@ -97,7 +105,7 @@ func (g *Ground) Walked() bool {
 // onLegs is Walked for all but the things of the map.
 func (g *Ground) onLegs() bool {
 	s := g.stage
-	if first, after := g.Sheets(); g.HasLines() || first < after || len(s.Heroes) > 1 || s.moved() {
+	if first, after := g.Sheets(); g.HasLines() || first < after || len(s.Heroes) > 1 || g.moved() {
 		return false
 	}
 	w := s.Gait(g, None)
@@ -106,27 +114,12 @@ func (g *Ground) onLegs() bool {
 			return false
 		}
 	}
-	return w.WindX == 0 && w.WindY == 0
-}
-
-// moved reports whether rules move the hero.
-func (s *Stage) moved() bool {
-	if s.movesHero == 0 {
-		s.movesHero = 1
-		for _, r := range s.Rules {
-			r.Parts.Each(func(p *document.RulePart) {
-				if slices.Contains(moving, p.Word) {
-					s.movesHero = 2
-				}
-			})
-		}
-	}
-	return s.movesHero == 2
+	return true
 }
 
 func (g *Ground) findFooting() *Footing {
 	gait := g.stage.Gait(g, None)
-	f := &Footing{Of: make([]int32, g.Bounds.W*g.Bounds.H), Pace: gait.RunX, Late: int64(gait.Grace), W: gait.W, H: gait.H, Low: gait.Low}
+	f := &Footing{Of: make([]int32, g.Bounds.W*g.Bounds.H), Pace: g.fastest(), Late: int64(gait.Grace), W: gait.W, H: gait.H, Low: gait.Low}
 	f.rises(gait, int64(g.Bounds.H+2)*int64(g.CellHeight)*Unit)
 	b := g.Bounds
 	is := func(x, y int) Terrain {
@@ -140,6 +133,12 @@ func (g *Ground) findFooting() *Footing {
 		return 0
 	}
 	odd := g.oddCells()
+	if gait.Wall { // one jumps from whatever one is beside
+		for i := range odd {
+			x, y := i%b.W, i/b.W
+			odd[i] = odd[i] || x == 0 || x == b.W-1 || (is(x-1, y)|is(x+1, y)|is(x-1, y-1)|is(x+1, y-1)|is(x-1, y+1)|is(x+1, y+1))&Whole != 0
+		}
+	}
 	cw, ch := g.Cell()
 	for y := range b.H {
 		for x := 0; x < b.W; x++ {
@@ -237,7 +236,11 @@ func (g *Ground) oddCells() []bool {
 func (f *Footing) rises(w *Gait, deep int64) {
 	once := []int64{0}
 	for at, speed := int64(0), -w.Jump; len(once) < longestFall && at > -deep; {
-		speed = min(speed+w.Gravity, w.Fall)
+		if w.Slow && speed > 0 {
+			speed = min(speed+max(1, w.Gravity/4), w.Fall/4)
+		} else {
+			speed = min(speed+w.Gravity, w.Fall)
+		}
 		at -= speed
 		once = append(once, at)
 	}

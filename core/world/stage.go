@@ -68,7 +68,8 @@ type Stage struct {
 	gaits              map[gaitKey]*Gait
 	lastGait           *Gait
 	carries            map[Ref][]string // what heroes begin with, as far as somebody asked
-	movesHero          uint8            // whether rules do: 0 is not known yet, 1 no, 2 yes
+	moves              []document.ID    // the maps on which rules move the hero, once that is known
+	movesKnown         bool
 	lastKey            gaitKey
 	// hero is the kind that walks where nobody was placed.
 	hero document.ID

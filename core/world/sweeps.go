@@ -1,6 +1,7 @@
 package world
 
 import (
+	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/kind"
 	"slices"
@@ -9,37 +10,53 @@ import (
 // sweeps are the boxes within which what moves, carries, throws, blows or strikes on a map may act on a hero; ok is false where that cannot
 // be told. Wherever it acts, the hero could rest there as well, and whatever it does then is no more than to jump from there.
 func (g *Ground) sweeps() (out []Box, ok bool) {
-	var walked []Box // by who walks
+	var s strays
 	for r := g.First; r < g.After; r++ {
 		t := g.stage.Thing(r)
-		moves := t.Area != nil && (t.Area.FlowX != 0 || t.Area.FlowY != 0)
-		switch is := slices.Contains(still, t.Acts); {
-		case is && (t.stays() || t.Doing.Carrier >= 0 && !t.Solid && t.Area == nil) && !moves:
+		switch {
+		case t.harmless():
 			continue
-		case t.Doing.Carrier >= 0 || t.Doing.Sight > 0 && (t.Doing.Seeing == Follows || t.Doing.Seeing == Flees):
-			return nil, false
-		case is && moves:
-			out = append(out, reach(t))
+		case t.Doing.Carrier < 0 && t.Acts == kind.Block:
+			s.blocks = append(s.blocks, t)
+			continue
+		case t.Doing.Carrier < 0 && t.Acts == kind.Walker && t.Doing.Way == nil:
+			s.walkers = append(s.walkers, t)
 			continue
 		}
 		box, ok := g.sweptBy(t)
 		if !ok {
 			return nil, false
 		}
-		if t.Acts == kind.Walker {
-			walked = append(walked, box)
-		} else {
-			out = append(out, box)
-		}
+		out = append(out, g.alongWith(t, box))
 	}
-	// who walks is carried, thrown and blown as well
-	for _, w := range walked {
-		near := grown(w, int64(g.CellWidth)*Unit, int64(g.CellHeight)*Unit)
-		if slices.ContainsFunc(out, func(o Box) bool { return !apart(o, near) }) {
-			return nil, false
-		}
+	more, ok := g.astray(s, out)
+	return append(out, more...), ok
+}
+
+// harmless reports whether a thing neither carries, throws, blows nor strikes, wherever it goes: seen from the side one goes past those whom
+// one speaks to.
+func (t *Thing) harmless() bool {
+	switch t.Acts {
+	case kind.Character:
+		return t.Area == nil
+	case kind.Walker, kind.Flyer:
+		return t.Area == nil && !t.Solid && t.Doing.Harm <= 0 && t.Doing.Beaten&ByAJump == 0
 	}
-	return append(out, walked...), true
+	flows := t.Area != nil && (t.Area.FlowX != 0 || t.Area.FlowY != 0)
+	return slices.Contains(still, t.Acts) && !flows && (t.stays() || t.Doing.Carrier >= 0 && !t.Solid && t.Area == nil)
+}
+
+// alongWith is where a box comes that belongs to something that travels with something else.
+func (g *Ground) alongWith(t *Thing, box Box) Box {
+	for n := 0; t.Doing.Carrier >= 0 && n < 64; n++ {
+		t = g.stage.Thing(t.Doing.Carrier)
+	}
+	if t.Acts != kind.Platform {
+		return box // nothing else takes anything along
+	}
+	way, _ := g.sweptBy(t)
+	from := reach(t)
+	return Box{Left: box.Left + way.Left - from.Left, Top: box.Top + way.Top - from.Top, Right: box.Right + way.Right - from.Right, Bottom: box.Bottom + way.Bottom - from.Bottom}
 }
 
 // sweptBy is the box within which a thing may act on a hero; not ok where that cannot be told.
@@ -50,21 +67,32 @@ func (g *Ground) sweptBy(t *Thing) (Box, bool) {
 		switch {
 		case t.Doing.Way != nil:
 			return alongWay(box, t.Doing.Way), true
-		case t.Acts == kind.Walker:
-			return g.walkedBy(t)
+		case t.Doing.Sight > 0 && (t.Doing.Seeing == Follows || t.Doing.Seeing == Flees):
+			return box, t.Doing.Carrier >= 0 // what travels with something else does nothing by itself
 		}
-		return grown(box, t.Doing.RangeX, t.Doing.RangeY), true
+		box = ahead(box, t.Facing, &t.Doing)
+		if t.Acts != kind.Platform { // which goes to one side of its place
+			box = ahead(box, t.Facing.Opposite(), &t.Doing)
+		}
+		return box, true
 	case kind.Faller:
 		box.Bottom = int64(g.Bounds.Y+g.Bounds.H) * int64(g.CellHeight) * Unit
 		return box, true
-	case kind.Conveyor, kind.Wind:
-		return box, true
-	case kind.Fan, kind.Beam, kind.Turner, kind.Shooter:
+	case kind.Fan, kind.Beam:
+		return ahead(box, t.Facing, &t.Doing), true
+	case kind.Turner, kind.Shooter:
 		return grown(box, t.Doing.RangeX, t.Doing.RangeY), true
 	case kind.Spring:
-		return g.thrownBy(t, box)
+		return g.thrownBy(t, box), true
+	case kind.Conveyor, kind.Wind:
+		return box, true
+	case kind.Block:
+		return box, t.Doing.Carrier >= 0
 	}
-	return box, false
+	if t.Doing.Way != nil {
+		box = alongWay(box, t.Doing.Way)
+	}
+	return box, slices.Contains(still, t.Acts)
 }
 
 // stays reports whether a thing that does not move the hero stays where it is.
@@ -74,6 +102,21 @@ func (t *Thing) stays() bool {
 
 func grown(b Box, x, y int64) Box {
 	return Box{Left: b.Left - x, Top: b.Top - y, Right: b.Right + x, Bottom: b.Bottom + y}
+}
+
+// ahead is a box as well as what lies that way of it, as far as something goes or reaches.
+func ahead(b Box, f document.Facing, d *Doing) Box {
+	switch f {
+	case document.Up:
+		b.Top -= d.RangeY
+	case document.Right:
+		b.Right += d.RangeX
+	case document.Left:
+		b.Left -= d.RangeX
+	default:
+		b.Bottom += d.RangeY
+	}
+	return b
 }
 
 // alongWay is where a box comes that goes along a path with its middle.
@@ -86,15 +129,18 @@ func alongWay(b Box, w *Way) Box {
 	return out
 }
 
-// thrownBy is where somebody rises whom a spring throws up.
-func (g *Ground) thrownBy(t *Thing, box Box) (Box, bool) {
+// Quick is how many times as fast as it runs somebody is thrown along the ground.
+const Quick = 3
+
+// thrownBy is where somebody rises whom a spring throws up. One that throws aside throws no higher than a jump is.
+func (g *Ground) thrownBy(t *Thing, box Box) Box {
 	if _, dy := t.Facing.Step(); dy == 0 {
-		return box, false
+		return box
 	}
 	w := g.stage.Gait(g, None)
 	speed := JumpSpeed(t.Doing.RangeY, w.Gravity)
 	ticks := speed/max(1, w.Gravity) + 2
-	return Box{Left: box.Left - ticks*w.RunX, Right: box.Right + ticks*w.RunX, Top: box.Top - Rise(speed, w.Gravity), Bottom: box.Bottom}, true
+	return Box{Left: box.Left - ticks*g.fastest(), Right: box.Right + ticks*g.fastest(), Top: box.Top - Rise(speed, w.Gravity), Bottom: box.Bottom}
 }
 
 // walkedBy is where somebody comes who goes to and fro on the level ground of whole cells below it, as far as it goes at the most and that

@@ -1,0 +1,242 @@
+package world
+
+import (
+	"azzel/core/grid"
+	"slices"
+)
+
+// strays are those that go wherever the ground lets them on a map that is seen from the side: what the hero pushes, and who walks.
+type strays struct{ blocks, walkers []*Thing }
+
+// astray are the boxes within which strays may come, where other things act within some boxes; ok is false where that cannot be told.
+func (g *Ground) astray(s strays, acts []Box) (out []Box, ok bool) {
+	loose := slices.ContainsFunc(g.Springs(), func(r Ref) bool {
+		dx, _ := g.stage.Thing(r).Facing.Step()
+		return dx != 0 // who is thrown aside comes to a side without ground
+	})
+	standing := slices.ContainsFunc(s.walkers, func(t *Thing) bool { return t.Solid }) // a block may lie on their heads
+	firm := g.firm(acts)
+	w, _ := g.Cell()
+	// the hero that stands at an edge reaches as far beyond it as it is wide
+	blocks := (&spread{g: g, acts: acts, up: g.wets(s.blocks), firm: firm, beyond: 1 + int((g.stage.Gait(g, None).W+w-1)/w), loose: loose || standing, piles: len(s.blocks) - 1}).from(s.blocks)
+	var free []*Thing // whom something moves or who follows the hero
+	for _, t := range s.walkers {
+		box, level := g.walkedBy(t)
+		near := grown(box, int64(g.CellWidth)*Unit, int64(g.CellHeight)*Unit)
+		if follows := t.Doing.Sight > 0 && (t.Doing.Seeing == Follows || t.Doing.Seeing == Flees); level && !follows && !meetsAny(acts, near) && !meetsAny(blocks, near) {
+			out = append(out, box)
+		} else {
+			free = append(free, t)
+		}
+	}
+	if len(free) > 0 && standing && len(s.walkers) > 1 {
+		return nil, false // they climb over each other
+	}
+	for _, b := range blocks {
+		firm.add(b)
+	}
+	out = append(out, blocks...)
+	return append(out, (&spread{g: g, acts: acts, up: g.climbs(firm), firm: firm, loose: loose}).from(free)...), true
+}
+
+func meetsAny(all []Box, b Box) bool {
+	for _, o := range all {
+		if !apart(o, b) {
+			return true
+		}
+	}
+	return false
+}
+
+// marks are cells of a map, by rows.
+type marks struct {
+	g  *Ground
+	in []bool
+}
+
+func (g *Ground) marks() marks { return marks{g, make([]bool, g.Bounds.W*g.Bounds.H)} }
+
+// cells are the columns and rows of a box in the bounds of a map, the last ones included.
+func (g *Ground) cells(b Box) (x0, y0, x1, y1 int) {
+	from, to := g.CellAt(b.Left, b.Top), g.CellAt(b.Right-1, b.Bottom-1)
+	at := g.Bounds
+	return max(0, from.X-at.X), max(0, from.Y-at.Y), min(to.X-at.X, at.W-1), min(to.Y-at.Y, at.H-1)
+}
+
+func (m marks) add(b Box) {
+	x0, y0, x1, y1 := m.g.cells(b)
+	for y := y0; y <= y1; y++ {
+		for x := x0; x <= x1; x++ {
+			m.in[y*m.g.Bounds.W+x] = true
+		}
+	}
+}
+
+// has reports whether one of some cells is marked.
+func (m marks) has(x0, y0, x1, y1 int) bool {
+	for y := max(0, y0); y <= min(y1, m.g.Bounds.H-1); y++ {
+		for x := max(0, x0); x <= min(x1, m.g.Bounds.W-1); x++ {
+			if m.in[y*m.g.Bounds.W+x] {
+				return true
+			}
+		}
+	}
+	return false
+}
+
+// ground marks the cells of which something is so.
+func (m marks) ground(is Terrain) marks {
+	b := m.g.Bounds
+	for i := range m.in {
+		m.in[i] = m.in[i] || m.g.At(grid.Point{X: b.X + i%b.W, Y: b.Y + i/b.W})&is != 0
+	}
+	return m
+}
+
+// wets marks where a block may be lifted by water: nowhere, where none floats.
+func (g *Ground) wets(blocks []*Thing) marks {
+	out := g.marks()
+	for _, t := range blocks {
+		if t.Doing.InWater == Floats {
+			out.ground(Water)
+			for r := g.First; r < g.After; r++ {
+				if o := g.stage.Thing(r); o.Area != nil && o.Area.Is&Water != 0 {
+					out.add(g.alongWith(o, reach(o)))
+				}
+			}
+			break
+		}
+	}
+	return out
+}
+
+// climbs marks what somebody may go up on: ground of less than a cell, and what is firm.
+func (g *Ground) climbs(firm marks) marks {
+	out := g.marks().ground(Broken)
+	for i := range out.in {
+		out.in[i] = out.in[i] || firm.in[i]
+	}
+	return out
+}
+
+// firm marks what somebody may stand on besides whole cells: part of a cell, things that are in the way, and some boxes.
+func (g *Ground) firm(also []Box) marks {
+	out := g.marks().ground(Broken | Ladder)
+	for r := g.First; r < g.After; r++ {
+		if t := g.stage.Thing(r); t.Solid {
+			out.add(reach(t))
+		}
+	}
+	for _, b := range also {
+		out.add(b)
+	}
+	return out
+}
+
+// spread is how far things may come that go to either side while they stand on something, and fall; up where something is beside them that
+// is marked, and wherever something acts on them.
+type spread struct {
+	g        *Ground
+	acts     []Box
+	up, firm marks
+	// beyond is how many cells they come over an edge besides their own width, 0 for who turns there; loose tells that they come to a side in the air as well.
+	beyond int
+	loose  bool
+	// piles is how many of them may lie on each other below another one.
+	piles int
+
+	feet marks
+	todo []grid.Point
+	high int
+}
+
+// from are the boxes within which some things may come, row by row.
+func (s *spread) from(all []*Thing) (out []Box) {
+	if len(all) == 0 {
+		return nil
+	}
+	s.feet, s.high = s.g.marks(), 1
+	wide := 1
+	for _, t := range all {
+		x0, y0, x1, y1 := s.g.cells(reach(t))
+		s.high, wide = max(s.high, y1-y0+1), max(wide, x1-x0+1)
+		for x := x0; x <= x1; x++ {
+			s.enter(x, y1)
+		}
+		out = append(out, reach(t))
+	}
+	if s.beyond > 0 {
+		s.beyond += wide
+	}
+	taken := make([]bool, len(s.acts))
+	for more := true; more; {
+		s.flow()
+		more = false
+		for i, box := range s.acts {
+			if x0, y0, x1, y1 := s.g.cells(box); !taken[i] && s.feet.has(x0-1, y0-1, x1+1, y1+s.high) {
+				taken[i], more = true, true
+				for y := y0 - 1; y <= y1+1; y++ {
+					for x := x0 - 1; x <= x1+1; x++ {
+						s.enter(x, y)
+					}
+				}
+			}
+		}
+	}
+	b := s.g.Bounds
+	w, h := s.g.Cell()
+	for y := range b.H {
+		for x := 0; x < b.W; x++ {
+			from := x
+			for x < b.W && s.feet.in[y*b.W+x] {
+				x++
+			}
+			if x > from {
+				out = append(out, Box{Left: int64(b.X+from) * w, Right: int64(b.X+x) * w, Top: int64(b.Y+y-s.high+1) * h, Bottom: int64(b.Y+y+1) * h})
+			}
+		}
+	}
+	return out
+}
+
+// free reports whether no whole cell is at a column and row.
+func (s *spread) free(x, y int) bool {
+	b := s.g.Bounds
+	return x >= 0 && y >= 0 && x < b.W && y < b.H && s.g.At(grid.Point{X: b.X + x, Y: b.Y + y})&Whole == 0
+}
+
+func (s *spread) enter(x, y int) {
+	if s.free(x, y) && !s.feet.in[y*s.g.Bounds.W+x] {
+		s.feet.in[y*s.g.Bounds.W+x] = true
+		s.todo = append(s.todo, grid.Point{X: x, Y: y})
+	}
+}
+
+// flow goes on from all that was come to.
+func (s *spread) flow() {
+	for len(s.todo) > 0 {
+		p := s.todo[len(s.todo)-1]
+		s.todo = s.todo[:len(s.todo)-1]
+		for _, x := range []int{p.X - 1, p.X + 1} {
+			if s.loose || s.carried(x, p.Y) {
+				s.enter(x, p.Y)
+			}
+		}
+		s.enter(p.X, p.Y+1)
+		if s.up.has(p.X-1, p.Y-s.high+1, p.X+1, p.Y) {
+			s.enter(p.X, p.Y-1)
+		}
+	}
+}
+
+// carried reports whether something that lies with its lower edge in a cell may lie on something.
+func (s *spread) carried(x, y int) bool {
+	for u := x - s.beyond; u <= x+s.beyond; u++ {
+		for v := y + 1; v <= y+1+s.piles*s.high; v++ {
+			if !s.free(u, v) && u >= 0 && u < s.g.Bounds.W {
+				return true
+			}
+		}
+	}
+	return s.firm.has(x-s.beyond, y, x+s.beyond, y+1+s.piles*s.high) || s.up.has(x-s.beyond, y-s.high+1, x+s.beyond, y+1)
+}
