@@ -5,18 +5,21 @@ import (
 	"azzel/core/grid"
 	"azzel/core/play"
 	"azzel/core/world"
+	"math/bits"
 )
 
 // leaps is what could be on a map that is seen from the side, where nothing moves the hero but its own legs and gravity: from wherever it
 // could rest it comes to all cells that hang together below the highest and widest jump.
 type leaps struct {
 	*world.Footing
-	// rested are cells in which it could rest somehow, run the level ground on which it could.
-	rested, run []bool
-	// seen tells which cells were come to in the jump of that number.
-	seen []int32
-	jump int32
-	todo []grid.Point
+	// rested are the parts of cells in which it could rest somehow, as bits, run the level ground on which it could.
+	rested []uint64
+	run    []bool
+	// seen tells which cells were come to in the jump of that number, parts which parts of them.
+	seen  []int32
+	parts []uint64
+	jump  int32
+	todo  []spot
 }
 
 // onFloor is the part of a spot that stands for the floor of its cell.
@@ -43,7 +46,7 @@ func leapsOf(g *world.Ground) *leaps {
 	if len(f.Runs)*len(f.Of) > maxLeaps || begins*min(len(f.Of), maxLeapt) > maxLeaps {
 		return nil
 	}
-	return &leaps{Footing: f, rested: make([]bool, len(f.Of)), run: make([]bool, len(f.Runs)), seen: make([]int32, len(f.Of))}
+	return &leaps{Footing: f, rested: make([]uint64, len(f.Of)), run: make([]bool, len(f.Runs)), seen: make([]int32, len(f.Of)), parts: make([]uint64, len(f.Of))}
 }
 
 // heroSpot is where the hero of a game is; on the floor of its cell, if it stands there, seen from the side.
@@ -65,21 +68,76 @@ func (f *May) stands(m world.Ref) uint8 {
 	return 0
 }
 
-// rests reports whether a cell is one more that could be rested in: on level ground, where one is set onto the floor above it, or somehow.
-func (l *leaps) rests(g *world.Ground, s *spot) bool {
+// rests reports whether a part of a cell, or level ground, is one more that could be rested in.
+func (l *leaps) rests(g *world.Ground, s spot) bool {
 	if !g.Bounds.Contains(s.p) {
 		return false
 	}
 	i := (s.p.Y-g.Bounds.Y)*g.Bounds.W + s.p.X - g.Bounds.X
-	if n := l.Of[i]; s.part == onFloor && n > 0 && g.At(grid.Point{X: s.p.X, Y: s.p.Y + 1})&world.Whole != 0 {
-		is := l.run[n-1]
-		l.run[n-1] = true
+	if s.part == onFloor {
+		n := l.onRun(g, s.p)
+		is := l.run[n]
+		l.run[n] = true
 		return !is
 	}
-	s.part = 0
 	is := l.rested[i]
-	l.rested[i] = true
-	return !is
+	l.rested[i] |= 1 << s.part
+	return l.rested[i] != is
+}
+
+// onRun is the number of the level ground in a cell; −1 where there is none.
+func (l *leaps) onRun(g *world.Ground, p grid.Point) int {
+	if !g.Bounds.Contains(p) || g.At(grid.Point{X: p.X, Y: p.Y + 1})&world.Whole == 0 {
+		return -1
+	}
+	return int(l.Of[(p.Y-g.Bounds.Y)*g.Bounds.W+p.X-g.Bounds.X]) - 1
+}
+
+// comes reports whether a part of a cell is come to for the first time in a jump.
+func (l *leaps) comes(i int, part uint8) bool {
+	if l.seen[i] != l.jump {
+		l.seen[i], l.parts[i] = l.jump, 0
+	}
+	is := l.parts[i]
+	l.parts[i] |= 1 << part
+	return l.parts[i] != is
+}
+
+// beside are the parts of the cell beside one that are come to from a part of it.
+func (f *May) beside(s spot, p grid.Point, way document.Facing) uint64 {
+	if f.lined[s.m] == nil {
+		return 1
+	}
+	return f.across(s, p, way)
+}
+
+// jumpsTo notes that the hero could be in a part of a cell.
+func (f *May) jumpsTo(s spot) {
+	f.reached[s.m].add(s.p)
+	if l := f.lined[s.m]; l != nil {
+		l.at(s.p).reached |= 1 << s.part
+	}
+	l := f.leaps[s.m]
+	l.todo = append(l.todo, s)
+}
+
+// rest has the hero rest in a cell: in all parts of it, or on the level ground there.
+func (f *May) rest(s spot) {
+	l, g, parts := f.leaps[s.m], f.st.Grounds[s.m], uint64(1)
+	if f.lined[s.m] != nil {
+		parts = f.lined[s.m].at(s.p).all()
+	}
+	floor := s.part == onFloor && l.onRun(g, s.p) >= 0
+	for ; parts != 0; parts &= parts - 1 {
+		at := s
+		if !floor {
+			at.part = uint8(bits.TrailingZeros64(parts))
+		}
+		if l.rests(g, at) {
+			f.reached[s.m].add(s.p)
+			f.queue, f.arrived[s.m] = append(f.queue, at), true
+		}
+	}
 }
 
 // leap comes from a cell, or from the level ground in it, to all that a jump could come to. It gives how many cells were looked at.
@@ -90,20 +148,17 @@ func (f *May) leap(g *world.Ground, s spot) (looked int) {
 	at := func(p grid.Point) int { return (p.Y-b.Y)*b.W + p.X - b.X }
 	left, right, feet := int64(s.p.X)*w, int64(s.p.X+1)*w, int64(s.p.Y)*h+l.Low/2
 	l.jump++
-	l.todo = append(l.todo[:0], s.p)
+	l.todo = l.todo[:0]
 	if s.part == onFloor {
 		r := l.Runs[l.Of[at(s.p)]-1]
 		left, right, feet = r.Left, r.Right, r.Feet
-		l.todo = l.todo[:0]
 		for x := r.From; x <= r.To; x++ {
-			if p := (grid.Point{X: b.X + x, Y: s.p.Y}); f.goesTo(g, s.m, p) {
-				l.todo = append(l.todo, p)
+			if p := (grid.Point{X: b.X + x, Y: s.p.Y}); f.goesTo(g, s.m, p) && l.comes(at(p), 0) {
+				f.jumpsTo(spot{m: s.m, p: p})
 			}
 		}
-	}
-	for _, p := range l.todo {
-		l.seen[at(p)] = l.jump
-		f.reached[s.m].add(p)
+	} else if l.comes(at(s.p), s.part) {
+		f.jumpsTo(s)
 	}
 	apart := func(from, to int64) int64 { return max(0, from-right, left-to) }
 	// how far one comes until the feet are as high as they must be for the middle to be in a row
@@ -119,21 +174,22 @@ func (f *May) leap(g *world.Ground, s spot) (looked int) {
 		return far[row] >= 0 && apart(int64(p.X)*w, int64(p.X+1)*w) <= far[row]
 	}
 	for ; len(l.todo) > 0; looked++ {
-		p := l.todo[len(l.todo)-1]
+		s := l.todo[len(l.todo)-1]
 		l.todo = l.todo[:len(l.todo)-1]
-		f.lands(g, s.m, p, feet, apart)
+		f.lands(g, s, feet, apart)
 		for _, way := range document.Facings {
 			dx, dy := way.Step()
-			q := grid.Point{X: p.X + dx, Y: p.Y + dy}
+			q := grid.Point{X: s.p.X + dx, Y: s.p.Y + dy}
 			switch {
 			case !within(q):
 			case !b.Contains(q):
 				f.over(g, s.m, q, way)
-			case l.seen[at(q)] == l.jump:
 			case f.goesTo(g, s.m, q):
-				l.seen[at(q)] = l.jump
-				f.reached[s.m].add(q)
-				l.todo = append(l.todo, q)
+				for to := f.beside(s, q, way); to != 0; to &= to - 1 {
+					if part := uint8(bits.TrailingZeros64(to)); l.comes(at(q), part) {
+						f.jumpsTo(spot{m: s.m, p: q, part: part})
+					}
+				}
 			}
 		}
 	}
@@ -150,7 +206,7 @@ func (f *May) comesBack(t *world.Thing) {
 	for y := from.Y - 1; y <= to.Y+1; y++ {
 		for x := from.X - 1; x <= to.X+1; x++ {
 			if p := (grid.Point{X: x, Y: y}); f.reached[t.Map].has(p) {
-				f.enter(spot{m: t.Map, p: p})
+				f.enter(spot{m: t.Map, p: p}) // in whatever part of it
 			}
 		}
 	}
@@ -168,19 +224,19 @@ func (f *May) goesTo(g *world.Ground, m world.Ref, p grid.Point) bool {
 	return true
 }
 
-// lands rests in a cell that was come to in a jump from ground at a height, where that can be.
-func (f *May) lands(g *world.Ground, m world.Ref, p grid.Point, feet int64, apart func(from, to int64) int64) {
-	l := f.leaps[m]
-	switch n := l.Of[(p.Y-g.Bounds.Y)*g.Bounds.W+p.X-g.Bounds.X]; {
+// lands rests where one came to in a jump from ground at a height, where that can be.
+func (f *May) lands(g *world.Ground, s spot, feet int64, apart func(from, to int64) int64) {
+	l := f.leaps[s.m]
+	switch n := l.Of[(s.p.Y-g.Bounds.Y)*g.Bounds.W+s.p.X-g.Bounds.X]; {
 	case n == world.Odd:
-		if s := (spot{m: m, p: p}); l.rests(g, &s) {
+		if l.rests(g, s) {
 			f.queue = append(f.queue, s)
 		}
 	case n > 0 && !l.run[n-1]:
 		r := l.Runs[n-1]
 		if far := l.Far(feet - r.Feet); far >= 0 && apart(r.Left, r.Right) <= far {
 			l.run[n-1] = true
-			f.queue = append(f.queue, spot{m: m, p: p, part: onFloor})
+			f.queue = append(f.queue, spot{m: s.m, p: s.p, part: onFloor})
 		}
 	}
 }

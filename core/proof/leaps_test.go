@@ -109,8 +109,25 @@ func TestNobodyComesFartherThanWhatMovesLeads(t *testing.T) {
 			}
 			text += fmt.Sprintf("\n%s at %d, %d, %d wide, facing %s, %v", k, x, y, wide, facing, values)
 		}
+		for n := r.IntN(3); n > 0; n-- {
+			x, y, points := 16*r.IntN(w-6), 16*(4+r.IntN(h-6)), []grid.Point(nil)
+			for k := 1 + r.IntN(3); k > 0; k-- {
+				points = append(points, grid.Point{X: r.IntN(96) - 16, Y: r.IntN(64) - 32})
+			}
+			d = line(d, x, y, r.IntN(4) == 0, []string{"all", "all", "above"}[r.IntN(3)], points...)
+			text += fmt.Sprintf("\nline at %d, %d with %v", x, y, points)
+		}
 		return sturdy(d), text
 	})
+}
+
+// line draws ground freely from a place on by so much each, in pixels.
+func line(d *document.Document, x, y int, closed bool, stops string, points ...grid.Point) *document.Document {
+	d = put(d, kind.GroundLine, 0, 0, 1, 1, document.Down, fmt.Sprintf("closed=%t", closed), fmt.Sprintf("stops=%q", stops))
+	e := *last(d)
+	e.X, e.Y, e.W, e.H, e.Points = x, y, 1, 1, points
+	ref := edit.Ref{Type: edit.TypeEntity, Map: d.MapsInOrder()[0].ID, ID: e.ID}
+	return sample.With(sample.With(d, edit.Remove(ref)), edit.Insert(ref, e))
 }
 
 // last is what was put down last on the drawn map, along has it travel along with something.

@@ -206,15 +206,12 @@ func (f *May) enter(s spot) {
 	if s.m == f.bareMap-1 {
 		return
 	}
-	if l := f.lined[s.m]; l != nil {
-		f.enterParts(s, l.at(s.p).all())
+	if f.leaps[s.m] != nil {
+		f.rest(s)
 		return
 	}
-	if l := f.leaps[s.m]; l != nil {
-		if l.rests(f.st.Grounds[s.m], &s) {
-			f.reached[s.m].add(s.p)
-			f.queue, f.arrived[s.m] = append(f.queue, s), true
-		}
+	if l := f.lined[s.m]; l != nil {
+		f.enterParts(s, l.at(s.p).all())
 		return
 	}
 	if f.reached[s.m].add(s.p) {

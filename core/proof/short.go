@@ -45,11 +45,11 @@ func (l *leaps) levels(g *world.Ground) (out []level) {
 			if l.Of[i] != world.Odd || g.At(at)&world.Whole != 0 || g.At(grid.Point{X: at.X, Y: at.Y + 1})&world.Whole == 0 {
 				continue
 			}
-			if n := len(out) - 1; n >= len(l.Runs) && out[n].Row == y && out[n].To == x-1 && out[n].known == l.rested[i] {
+			if n := len(out) - 1; n >= len(l.Runs) && out[n].Row == y && out[n].To == x-1 && out[n].known == (l.rested[i] != 0) {
 				out[n].To, out[n].Right = x, int64(at.X+1)*w
 				continue
 			}
-			out = append(out, level{world.Run{Left: int64(at.X) * w, Right: int64(at.X+1) * w, Feet: int64(at.Y+1) * h, Row: y, From: x, To: x}, -1, l.rested[i]})
+			out = append(out, level{world.Run{Left: int64(at.X) * w, Right: int64(at.X+1) * w, Feet: int64(at.Y+1) * h, Row: y, From: x, To: x}, -1, l.rested[i] != 0})
 		}
 	}
 	return out[:min(len(out), maxLevels)]

@@ -2,6 +2,7 @@ package proof_test
 
 import (
 	"azzel/core/document"
+	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/proof"
 	"strings"
@@ -48,6 +49,10 @@ func TestWhatStraysHelpsAsFarAsItComes(t *testing.T) {
 		{"a jump from walls that are not there", hero(drawn(gap, fromSide, low), `["wall jump"]`, kind.HeroAbilities), proof.Cannot, false},
 		{"a spring that a platform takes along", fixed(put(drawn(tower, fromSide, low), kind.Platform, 3, 8, 3, 1, document.Right, "range=14", "speed=3"), kind.Spring, 4, 7, document.Up, "height=8"), proof.Can, true},
 		{"a spring that stays", put(drawn(tower, fromSide, low), kind.Spring, 4, 7, 1, 1, document.Up, "height=8"), proof.Cannot, false},
+		{"drawn ground on both sides of a gap", line(line(drawn(gap, fromSide), 32, 70, false, "all", grid.Point{X: 64, Y: 0}), 400, 80, false, "all", grid.Point{X: 40, Y: -8}), proof.Cannot, false},
+		{"a drawn bridge over it", line(drawn(gap, fromSide), 180, 80, false, "all", grid.Point{X: 100, Y: 12}, grid.Point{X: 200, Y: 0}), proof.Can, false},
+		{"a ledge in it that stops from above", line(drawn(gap, fromSide), 260, 96, false, "above", grid.Point{X: 40, Y: 0}), proof.Can, true},
+		{"a drawn wall before the goal", line(drawn(gap[:len(gap)-61]+"##############################", fromSide), 360, -160, false, "all", grid.Point{X: 0, Y: 300}), proof.Cannot, false},
 		{"a rule that has a character walk and jump", ruled(put(drawn(gap, fromSide), kind.Character, 3, 4, 1, 1, document.Left), "rule\nwhen\n\ta new game begins\nthen\n\twalk \"character 3\" 2 cells right stopping where blocked\n\t\"character 3\" jumps\n"), proof.Cannot, false},
 		{"a rule that has the hero walk through the air", ruled(drawn(gap, fromSide), "rule\nwhen\n\ta new game begins\nthen\n\twait 1 s\n\twalk the hero 20 cells right stopping where blocked\n"), proof.Can, true},
 	} {

@@ -90,7 +90,7 @@ func (g *Ground) fastest() int64 {
 // Walked reports whether nothing but its own legs, gravity, and rules and ways that send it somewhere move the hero on a map, all of
 // them alike.
 func (g *Ground) Walked() bool {
-	if w := g.stage.Gait(g, None); !g.onLegs() || w.WindX != 0 || w.WindY != 0 {
+	if w := g.stage.Gait(g, None); !g.onLegs() || g.HasLines() || w.WindX != 0 || w.WindY != 0 {
 		return false
 	}
 	for r := g.First; r < g.After; r++ {
@@ -105,7 +105,7 @@ func (g *Ground) Walked() bool {
 // onLegs is Walked for all but the things of the map.
 func (g *Ground) onLegs() bool {
 	s := g.stage
-	if first, after := g.Sheets(); g.HasLines() || first < after || len(s.Heroes) > 1 || g.moved() {
+	if first, after := g.Sheets(); first < after || len(s.Heroes) > 1 || g.moved() {
 		return false
 	}
 	w := s.Gait(g, None)
@@ -212,6 +212,12 @@ func (g *Ground) oddCells() []bool {
 	for _, box := range sweeps {
 		from, to := g.CellAt(box.Left, box.Top), g.CellAt(box.Right-1, box.Bottom-1)
 		mark(from.X-b.X-2, from.Y-b.Y-2, to.X-b.X+2, to.Y-b.Y+2)
+	}
+	lines := g.marks().lines()
+	for i, is := range lines.in {
+		if is {
+			mark(i%b.W-1, i/b.W-1, i%b.W+1, i/b.W+1)
+		}
 	}
 	leads := len(g.stage.Chart.SeamsOf(g.ID)) > 0
 	for _, way := range document.Facings {

@@ -93,6 +93,23 @@ func (m marks) ground(is Terrain) marks {
 	return m
 }
 
+// lines marks the cells that ground which is drawn freely comes near.
+func (m marks) lines() marks {
+	w, h := m.g.Cell()
+	for _, s := range m.g.settings().segments {
+		x0, y0, x1, y1 := m.g.cells(grown(s.Box(), w, h))
+		for y := y0; y <= y1; y++ {
+			for x := x0; x <= x1; x++ {
+				at := Box{Left: int64(m.g.Bounds.X+x) * w, Top: int64(m.g.Bounds.Y+y) * h, Right: int64(m.g.Bounds.X+x+1) * w, Bottom: int64(m.g.Bounds.Y+y+1) * h}
+				if Crosses(s.A, s.B, grown(at, w, h)) {
+					m.in[y*m.g.Bounds.W+x] = true
+				}
+			}
+		}
+	}
+	return m
+}
+
 // wets marks where a block may be lifted by water: nowhere, where none floats.
 func (g *Ground) wets(blocks []*Thing) marks {
 	out := g.marks()
@@ -121,7 +138,7 @@ func (g *Ground) climbs(firm marks) marks {
 
 // firm marks what somebody may stand on besides whole cells: part of a cell, things that are in the way, and some boxes.
 func (g *Ground) firm(also []Box) marks {
-	out := g.marks().ground(Broken | Ladder)
+	out := g.marks().ground(Broken | Ladder).lines()
 	for r := g.First; r < g.After; r++ {
 		if t := g.stage.Thing(r); t.Solid {
 			out.add(reach(t))

@@ -42,6 +42,9 @@ func (t *Thing) harmless() bool {
 	case kind.Walker, kind.Flyer:
 		return t.Area == nil && !t.Solid && t.Doing.Harm <= 0 && t.Doing.Beaten&ByAJump == 0
 	}
+	if t.Doing.Line != nil {
+		return t.Doing.Carrier < 0 && t.Doing.Way == nil
+	}
 	flows := t.Area != nil && (t.Area.FlowX != 0 || t.Area.FlowY != 0)
 	return slices.Contains(still, t.Acts) && !flows && (t.stays() || t.Doing.Carrier >= 0 && !t.Solid && t.Area == nil)
 }
@@ -176,6 +179,7 @@ func (g *Ground) walkedBy(t *Thing) (Box, bool) {
 		}
 	}
 	ok := true
+	g.Segments(grown(out, int64(g.CellWidth)*Unit, int64(g.CellHeight)*Unit), func(*Segment) bool { ok = false; return false })
 	g.Near(grown(out, int64(g.CellWidth)*Unit, int64(g.CellHeight)*Unit), func(_ Ref, o *Thing) { ok = ok && !o.Solid })
 	return out, ok
 }
