@@ -43,8 +43,10 @@ type Search struct {
 	kept  []*node
 	// wanted is what is looked for in place of a goal, nil for a goal; skips is what is not gone on from, nil for nothing.
 	wanted, skips func(*play.Game) bool
-	// patient waits for what moves of itself.
-	patient bool
+	// patient waits for what moves of itself; finer presses keys in more ways from the side.
+	patient, finer bool
+	// pressed are the ways of pressing keys, by who can do what.
+	pressed [8][]press
 	// other is the same search once more, begun after a while, that looks at maps in turn.
 	other *Search
 }
@@ -119,6 +121,9 @@ func (s *Search) Step(budget int) *Answer {
 				s.out = a
 			}
 			continue
+		}
+		if s.open.size == 0 && s.refines() {
+			break
 		}
 		if s.open.size == 0 && !s.patient && !s.whole && s.restless() {
 			s.again()
