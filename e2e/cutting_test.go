@@ -149,3 +149,20 @@ func TestMaterialsAtOnce(t *testing.T) {
 		return want("what edges follow", d.Materials.Get(document.ID(sea)).By, by)
 	})
 }
+
+// Whoever is asked on an empty map to bring in a picture chooses one at once, and sees its cut.
+func TestAPictureIsChosenFromTheMap(t *testing.T) {
+	k := startWith(t, document.New("Empty")).open()
+	k.press("Make the first map")
+	for _, from := range []string{"main[aria-label=Map] button", "aside[aria-label=Cabinet] button"} {
+		k.pressIn("nav button", "Map")
+		set, err := k.page.HandleFileDialog()
+		must(t, err)
+		k.pressIn(from, "Bring in a picture")
+		path, err := filepath.Abs("../core/cut/testdata/gutters-4.png")
+		must(t, err)
+		must(t, set([]string{path}))
+		k.see("[data-testid=cut-told]", "tiles")
+		k.press("Leave it")
+	}
+}

@@ -32,6 +32,11 @@
 		w.scene.onPictures.add(again)
 		return () => w.scene.onPictures.delete(again)
 	})
+	$effect(() => {
+		if (w.making !== 'picture') return
+		w.making = ''
+		choose.click()
+	})
 	/** The tileset that the next picture is for. */
 	let replaces = $state.raw<Tileset | null>(null)
 </script>

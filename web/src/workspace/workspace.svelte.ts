@@ -49,8 +49,8 @@ export class Workspace {
 	area = $state.raw<Selected | null>(null)
 	finderOpen = $state(false)
 	keysOpen = $state(false)
-	/** A figure is being made, or a house, a tree, a rock. */
-	making = $state<'' | 'figure' | 'scenery'>('')
+	/** A figure is being made, or a house, a tree, a rock, or a picture is about to be chosen. */
+	making = $state<'' | 'figure' | 'scenery' | 'picture'>('')
 	/** How a game begins is being chosen. */
 	beginOpen = $state(false)
 	/** Single keys work wherever nothing is typed, and not only on the map. */

@@ -15,6 +15,14 @@ export const stationsActions: Group = (w, { onMap }) => [
 		},
 	},
 	{
+		name: 'Bring in a picture',
+		group: 'Go to',
+		run: () => {
+			w.open('tilesets')
+			w.making = 'picture'
+		},
+	},
+	{
 		name: 'Make a house, a tree, a rock',
 		group: 'Go to',
 		run: () => {
