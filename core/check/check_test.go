@@ -102,6 +102,8 @@ func TestEverySortIsFoundAndMended(t *testing.T) {
 		{check.NoGround, do(edit.Set(quay, "values", []kind.Value{{Key: kind.MapView, Value: kind.Of(kind.FromSide)}}), edit.Set(quay, "sides", []string{"", "", "fall", ""}),
 			sample.Paint(sample.Quay, sample.Things, region(grid.Rect{X: 0, Y: 11, W: 20, H: 1}), 0)), "falls out of the map", false},
 		{check.NothingSolid, do(sample.Paint(sample.Quay, sample.Things, region(grid.Rect{X: 0, Y: 0, W: 20, H: 12}), 0)), "Nothing on Quay is solid", false},
+		{check.NothingSolid, do(sample.Paint(sample.Quay, sample.Things, region(grid.Rect{X: 0, Y: 0, W: 20, H: 12}), 0), edit.Insert(edit.Ref{Type: edit.TypeLayer, Map: sample.Quay, ID: "skyskyskysky"},
+			document.Layer{ID: "skyskyskysky", Name: "Sky", Kind: document.LayerPicture, Opacity: 100, Order: -1, Image: &document.LayerImage{From: "#102030", To: "#405060", Scale: 100}})), "Nothing on Quay is solid", false},
 		{check.StarsOrder, do(edit.Set(quay, "values", []kind.Value{{Key: kind.MapStars, Value: kind.Of(kind.StarsMoves)}, {Key: kind.MapTwoStars, Value: "10"}, {Key: kind.MapThreeStars, Value: "12"}})), "three stars are easier than two", false},
 		{check.FewMoves, do(edit.Set(quay, "values", []kind.Value{{Key: kind.MapStars, Value: kind.Of(kind.StarsMoves)}, {Key: kind.MapTwoStars, Value: "20"}, {Key: kind.MapThreeStars, Value: "12"}, {Key: kind.MapMoveLimit, Value: "8"}})), "lost after 8", false},
 		{check.Unpainted, do(sample.Paint(sample.Quay, sample.Ground, region(grid.Rect{X: 3, Y: 3, W: 2, H: 1}), 0)), "2 cells of Quay", false},

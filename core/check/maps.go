@@ -164,11 +164,8 @@ func ground(d *document.Document, solids *document.Solids, solid, view []bool, m
 		numbers[s.Number] = true
 	}
 	for _, l := range m.LayersInOrder() {
-		switch {
-		case l.Kind == document.LayerTiles && !l.Cells.Empty():
+		if l.Kind == document.LayerTiles && !l.Cells.Empty() {
 			painted = append(painted, l)
-		case l.Kind == document.LayerPicture:
-			begins = false // what lies there is a picture
 		}
 	}
 	if len(painted) == 0 {
