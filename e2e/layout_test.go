@@ -184,3 +184,18 @@ func TestANoticeCoversNothingForGood(t *testing.T) {
 		}`), "true")
 	})
 }
+
+// What is told in a game lies above its bar, whose buttons can be pressed meanwhile.
+func TestANoticeLeavesTheBarOfAGame(t *testing.T) {
+	k := world(t).open()
+	k.keys(input.KeyP)
+	k.see("[aria-label=Time]", "Freeze")
+	k.pressIn("[aria-label='Keep the game as a recording']", "")
+	k.see("[data-testid=notice]", "kept as a recording")
+	within(t, soon, func() error {
+		return want("the notice above the bar", k.eval(`() => {
+			const bar = document.querySelector('[aria-label=Time]').getBoundingClientRect()
+			return String(document.querySelector('[data-testid=notice]').getBoundingClientRect().bottom <= bar.top)
+		}`), "true")
+	})
+}

@@ -2,7 +2,8 @@
 	import X from '@lucide/svelte/icons/x'
 	import type { Notices } from '../project/notices.svelte'
 
-	let { notices }: { notices: Notices } = $props()
+	/** Raised, they lie above the bar of a running game. */
+	let { notices, raised = false }: { notices: Notices; raised?: boolean } = $props()
 	$effect(() => {
 		document.documentElement.toggleAttribute('data-noticed', notices.shown.length > 0)
 	})
@@ -10,7 +11,9 @@
 </script>
 
 <div
-	class="pointer-events-none fixed bottom-32 left-1/2 z-50 flex -translate-x-1/2 flex-col items-center gap-2"
+	class="pointer-events-none fixed left-1/2 z-50 flex -translate-x-1/2 flex-col items-center gap-2 {raised
+		? 'bottom-44'
+		: 'bottom-32'}"
 	role="log"
 	aria-live="polite"
 	aria-label="Notices"

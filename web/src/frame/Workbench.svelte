@@ -209,7 +209,7 @@
 	<Finder />
 	<KeySheet />
 	<BeginSheet />
-	<NoticeList notices={w.notices} />
+	<NoticeList notices={w.notices} raised={w.play.on && w.station === 'map'} />
 	<Refused notices={w.notices} left={() => w.canvas?.focus()} />
 	{#if dropping}
 		<div
