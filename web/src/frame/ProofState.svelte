@@ -65,4 +65,8 @@
 			>
 		{/if}
 	</div>
+{:else if !answer && proving.busy}
+	<div class="flex min-w-0 shrink-[4] items-center px-1.5 text-dim" role="status">
+		<span class="truncate">looking for a walk…</span>
+	</div>
 {/if}

@@ -141,10 +141,10 @@
 			{p.people.length} here
 		</span>
 	{/if}
-	<button class="button w-56 shrink-0 justify-start text-dim max-[1000px]:w-auto" onclick={() => (w.finderOpen = true)}>
+	<button class="button w-56 shrink-0 justify-start text-dim max-[1100px]:w-auto" onclick={() => (w.finderOpen = true)}>
 		<Search size={14} />
-		<span class="grow text-left max-[1000px]:sr-only">Search everything</span>
-		<span class="key max-[1000px]:hidden">Ctrl+K</span>
+		<span class="grow text-left max-[1100px]:sr-only">Search everything</span>
+		<span class="key max-[1100px]:hidden">Ctrl+K</span>
 	</button>
 	<Hint label="Keys that work here" keys="?" class="button-plain" onclick={() => (w.keysOpen = true)}
 		><Keyboard size={17} /></Hint

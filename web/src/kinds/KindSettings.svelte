@@ -136,7 +136,7 @@
 	{:else}
 		<div class="flex items-baseline gap-3 pl-2">
 			<span class="w-32 shrink-0">{s.name}</span>
-			<span class="w-28 shrink-0 truncate font-mono text-[12px]">{s.default || '—'} {s.unit}</span>
+			<span class="w-28 shrink-0 font-mono text-[12px] break-words">{s.default || '—'} {s.unit}</span>
 			<span class="text-dim">{s.help}{s.type === 'choice' ? `: ${s.choices.join(', ')}` : ''}</span>
 		</div>
 	{/if}
