@@ -20,6 +20,7 @@ type Missing struct {
 	// Map and At are where it is otherwise, None for nowhere.
 	Map world.Ref
 	At  grid.Point
+	of  obstacle
 }
 
 // maxPairs is how many pairs of what is in the way are tried together.
@@ -33,38 +34,55 @@ type obstacle struct {
 }
 
 // lacking looks for what would have to be otherwise, an obstacle at a time: each at the frontier of what could be is taken to be none,
-// alone and then in pairs, and what could be is computed anew.
+// alone and then in pairs, and what could be is computed anew; where that is not enough, all of them, and what lies beyond.
 type lacking struct {
-	s     *Search
-	all   []obstacle
-	tried int
-	out   []Missing
+	s      *Search
+	all    []obstacle
+	tried  int
+	out    []Missing
+	beyond *beyond
 }
 
-func (s *Search) lacking() *lacking {
-	l := &lacking{s: s}
-	for r := range s.st.Things {
-		if len(s.may.shut[world.Ref(r)]) > 0 && s.st.Things[r].Acts == kind.Door {
-			l.all = append(l.all, obstacle{door: world.Ref(r), way: world.None})
+func (s *Search) lacking() *lacking { return &lacking{s: s, all: s.may.obstacles(nil)} }
+
+// obstacles are those at the frontier of what could be that are not among some.
+func (f *May) obstacles(but []obstacle) (out []obstacle) {
+	add := func(o obstacle) {
+		if !slices.Contains(but, o) && !slices.Contains(out, o) {
+			out = append(out, o)
 		}
 	}
-	for _, g := range s.may.gates {
-		if o := (obstacle{door: world.None, way: g.way}); g.way >= 0 && !slices.Contains(l.all, o) {
-			l.all = append(l.all, o)
+	for r := range f.st.Things {
+		if len(f.shut[world.Ref(r)]) > 0 && f.st.Things[r].Acts == kind.Door {
+			add(obstacle{door: world.Ref(r), way: world.None})
 		}
 	}
-	for _, j := range s.may.short() {
-		l.all = append(l.all, obstacle{door: world.None, way: world.None, jump: &j})
+	for _, g := range f.gates {
+		if g.way >= 0 {
+			add(obstacle{door: world.None, way: g.way})
+		}
 	}
-	for _, w := range s.may.wishes() {
-		l.all = append(l.all, obstacle{door: world.None, way: world.None, wish: &w})
+	for _, j := range f.short() {
+		add(obstacle{door: world.None, way: world.None, jump: &j})
 	}
-	return l
+	for _, w := range f.wishes() {
+		add(obstacle{door: world.None, way: world.None, wish: &w})
+	}
+	return out
 }
 
-// step tries the next; true when all were tried, or a pair was found.
+// step tries the next; true when all were tried, or enough was found.
 func (l *lacking) step() bool {
 	n, s := len(l.all), l.s
+	if l.beyond != nil {
+		if !l.beyond.step() {
+			return false
+		}
+		if l.beyond.reached {
+			l.out = l.beyond.missing()
+		}
+		return true
+	}
 	if l.tried < n {
 		o := l.all[l.tried]
 		if f, reaches := s.without(o); reaches {
@@ -73,9 +91,16 @@ func (l *lacking) step() bool {
 		l.tried++
 		return false
 	}
-	pair := l.tried - n
-	if len(l.out) > 0 || pair >= maxPairs {
+	if len(l.out) > 0 { // of jumps, several that lack little say more than one that lacks much
+		if l.beyond = l.lesser(); l.beyond != nil {
+			return false
+		}
 		return true
+	}
+	pair := l.tried - n
+	if pair >= maxPairs {
+		l.beyond = &beyond{s: s, cutting: -1}
+		return false
 	}
 	for i := range l.all {
 		if rest := n - 1 - i; pair >= rest {
@@ -90,18 +115,19 @@ func (l *lacking) step() bool {
 		l.tried++
 		return false
 	}
-	return true
+	l.beyond = &beyond{s: s, cutting: -1}
+	return false
 }
 
 // missing says that of an obstacle; with is what could be if it were none.
 func (s *Search) missing(o obstacle, with *May) Missing {
 	if j := o.jump; j != nil {
-		return Missing{Thing: world.None, Text: j.text(s.st), Map: j.m, At: j.from}
+		return Missing{Thing: world.None, Text: j.text(s.st), Map: j.m, At: j.from, of: o}
 	}
 	if o.wish != nil {
-		return Missing{Thing: o.wish.thing, Text: o.wish.text, Rule: o.wish.rule, Map: world.None}
+		return Missing{Thing: o.wish.thing, Text: o.wish.text, Rule: o.wish.rule, Map: world.None, of: o}
 	}
-	return Missing{Thing: s.thingOf(o), Text: s.why(o, with), Map: world.None}
+	return Missing{Thing: s.thingOf(o), Text: s.why(o, with), Map: world.None, of: o}
 }
 
 // without computes what could be if obstacles were none, and whether the goal could be reached then.
@@ -132,19 +158,31 @@ func (s *Search) without(all ...obstacle) (*May, bool) {
 		}
 	}
 	f.fromHere(heroSpot(g))
-	for _, o := range all {
-		switch j := o.jump; {
-		case j == nil:
-		case j.run < 0:
-			f.enter(spot{m: j.m, p: j.to})
-		default:
-			f.leaps[j.m].run[j.run] = true
-			f.queue = append(f.queue, spot{m: j.m, p: j.to, part: onFloor})
+	for todo := all; ; {
+		for !f.goOn(1 << 20) {
 		}
-	}
-	for !f.goOn(1 << 20) {
+		// a jump is only made from where it begins
+		left := slices.DeleteFunc(slices.Clone(todo), func(o obstacle) bool { return o.jump == nil || f.makes(o.jump) })
+		if len(left) == len(todo) || !slices.ContainsFunc(todo, func(o obstacle) bool { return o.jump != nil }) {
+			break
+		}
+		todo = left
 	}
 	return f, s.reaches(f)
+}
+
+// makes has a jump lead on that falls short; false where it does not begin where one could be.
+func (f *May) makes(j *shortJump) bool {
+	if !f.reached[j.m].has(j.from) {
+		return false
+	}
+	if j.run < 0 {
+		f.enter(spot{m: j.m, p: j.to})
+		return true
+	}
+	f.leaps[j.m].run[j.run] = true
+	f.queue = append(f.queue, spot{m: j.m, p: j.to, part: onFloor})
+	return true
 }
 
 func (s *Search) thingOf(o obstacle) world.Ref {
