@@ -64,10 +64,15 @@ func proveCommand() *cobra.Command {
 			Stuck   []stuck  `json:"stuck"`
 			Jumps   []jump   `json:"jumps"`
 			Missing []string `json:"missing"`
-		}{can, []stride{}, stuckIn(study), jumpsOf(study), []string{}}
+			// Together tells that all that is missing would have to be otherwise, not just one of it.
+			Together bool `json:"together,omitempty"`
+		}{can, []stride{}, stuckIn(study), jumpsOf(study), []string{}, study.Together}
 		lines := []string{can.sentence()}
-		for _, m := range study.Missing {
-			answer.Missing = append(answer.Missing, m.Text)
+		for i, m := range study.Missing {
+			if answer.Missing = append(answer.Missing, m.Text); i > 0 {
+				joined := map[bool]string{true: "And: ", false: "Or: "}[study.Together]
+				lines = append(lines, joined+m.Text+".")
+			}
 		}
 		for i := range study.Jumps {
 			if j := &study.Jumps[i]; j.Slack() <= check.TightTicks {

@@ -30,7 +30,7 @@ func TestAllThatIsInTheWayIsTold(t *testing.T) {
 		for _, m := range s.Missing {
 			got = append(got, m.Text)
 		}
-		if s.Answer.Is != proof.Cannot || len(got) != len(c.says) || s.Answer.Why != got[0] {
+		if s.Answer.Is != proof.Cannot || s.Together != (len(c.says) > 1) || len(got) != len(c.says) || s.Answer.Why != got[0] {
 			t.Errorf("%s: %s, %q, %q; wanted %q", c.name, s.Answer.Is, s.Answer.Why, got, c.says)
 			continue
 		}

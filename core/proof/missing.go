@@ -41,6 +41,8 @@ type lacking struct {
 	tried  int
 	out    []Missing
 	beyond *beyond
+	// together tells that all of them would have to be otherwise, not just one.
+	together bool
 }
 
 func (s *Search) lacking() *lacking { return &lacking{s: s, all: s.may.obstacles(nil)} }
@@ -79,7 +81,7 @@ func (l *lacking) step() bool {
 			return false
 		}
 		if l.beyond.reached {
-			l.out = l.beyond.missing()
+			l.out, l.together = l.beyond.missing(), true
 		}
 		return true
 	}
@@ -109,7 +111,7 @@ func (l *lacking) step() bool {
 		}
 		a, b := l.all[i], l.all[i+1+pair]
 		if f, reaches := s.without(a, b); reaches {
-			l.out = []Missing{s.missing(a, f), s.missing(b, f)}
+			l.out, l.together = []Missing{s.missing(a, f), s.missing(b, f)}, true
 			return true
 		}
 		l.tried++

@@ -24,6 +24,8 @@ type Study struct {
 	Answer *Answer
 	// Missing is what stands in the way, where it cannot.
 	Missing []Missing
+	// Together tells that all of that would have to be otherwise; else any of it is enough.
+	Together bool
 	// Never is what nobody comes to, once Bounded.
 	Never   []Never
 	Bounded bool
@@ -102,7 +104,7 @@ func (s *Study) goOn(budget int) {
 		}
 	case s.lacks != nil:
 		s.Done = s.lacks.step()
-		if s.Missing = s.lacks.out; len(s.Missing) > 0 {
+		if s.Missing, s.Together = s.lacks.out, s.lacks.together; len(s.Missing) > 0 {
 			s.Answer = &Answer{Is: Cannot, Why: s.Missing[0].Text, By: s.Missing[0].Thing, Rule: s.Missing[0].Rule}
 		}
 	case s.course != nil:

@@ -116,7 +116,9 @@ type StudyInfo struct {
 	All     bool          `json:"all"`
 	Tried   int           `json:"tried"`
 	Missing []MissingInfo `json:"missing"`
-	Traps   []TrapInfo    `json:"traps"`
+	// Together tells that all of that would have to be otherwise.
+	Together bool       `json:"together,omitempty"`
+	Traps    []TrapInfo `json:"traps"`
 	// Jumps are those of the walk, seen from the side, the tightest first.
 	Jumps []JumpInfo `json:"jumps"`
 	// Walk is the course of the walk that was found: where the hero comes to, and what happens.
@@ -170,7 +172,7 @@ func (s *Session) study(a struct {
 
 func (p *proving) info() StudyInfo {
 	st := p.study
-	out := StudyInfo{Proof: p.said(), From: p.from, Done: st.Done, All: st.All, Tried: st.Tried, Missing: []MissingInfo{}, Traps: []TrapInfo{}, Jumps: []JumpInfo{}, Walk: []document.CourseMark{}}
+	out := StudyInfo{Proof: p.said(), From: p.from, Done: st.Done, All: st.All, Tried: st.Tried, Missing: []MissingInfo{}, Together: st.Together, Traps: []TrapInfo{}, Jumps: []JumpInfo{}, Walk: []document.CourseMark{}}
 	for _, m := range st.Lacks() {
 		one := MissingInfo{Text: m.Text}
 		if m.Rule != nil {

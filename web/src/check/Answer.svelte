@@ -168,7 +168,11 @@
 					</li>
 				{/each}
 			</ul>
-			{#if s.missing.length > 1}<p class="text-dim">Were any of these otherwise, it could be finished.</p>{/if}
+			{#if s.missing.length > 1}<p class="text-dim">
+					{s.together
+						? 'Only if all of these were otherwise it could be finished; none of them can be left out.'
+						: 'Were any of these otherwise, it could be finished.'}
+				</p>{/if}
 		{/if}
 		{#if s && (s.is === 'cannot' || s.is === 'open')}
 			<Frontier />

@@ -1184,6 +1184,7 @@ export interface StudyInfo {
 	all: boolean
 	tried: number
 	missing: MissingInfo[]
+	together?: boolean
 	traps: TrapInfo[]
 	jumps: JumpInfo[]
 	walk: CourseMark[]
