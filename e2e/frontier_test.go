@@ -96,3 +96,22 @@ func TestWhatIsMissingLeadsToItsRule(t *testing.T) {
 	k.pressIn("[data-testid=finding] button", "Beacons comes to 1")
 	k.see("[data-testid=rule][aria-current]", "Two beacons")
 }
+
+// Three doors and no key: all of them are told, and that none can be left out; once one has a key each, there is a walk.
+func TestAllThatIsMissingIsTold(t *testing.T) {
+	d, m := drawn.Map("##########\n#@.K.K.KG#\n##########")
+	d = sample.With(d, edit.Remove(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}))
+	r := startWith(t, d)
+	k := r.open()
+	k.pressIn("nav button", "Check")
+	for _, door := range []string{"Door 2", "Door 3", "Door 4"} {
+		k.see("[data-testid=missing]", door)
+	}
+	k.see("main", "none of them can be left out")
+	stands := d.Maps.Get(m).Entities.All()[0].Layer
+	for i, id := range []document.ID{"keyakeyakeya", "keybkeybkeyb", "keyckeyckeyc"} {
+		r.append(edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m, ID: id}, document.Entity{ID: id, Layer: stands, Kind: kind.Key, Name: string(id), On: true,
+			Facing: document.Down, X: 32, Y: 16, W: 16, H: 16, Rank: 20 + i, Values: []kind.Value{{Key: "opens", Value: `"brass"`}, {Key: "usedUp", Value: "true"}}}))
+	}
+	within(t, 2*soon, k.shows("[data-testid=answer]", "Yes"))
+}
