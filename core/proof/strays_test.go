@@ -1,10 +1,14 @@
 package proof_test
 
 import (
+	"azzel/core/author"
 	"azzel/core/document"
+	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/proof"
+	"azzel/core/sample"
+	"slices"
 	"strings"
 	"testing"
 )
@@ -58,6 +62,10 @@ func TestWhatStraysHelpsAsFarAsItComes(t *testing.T) {
 		{"a ledge in it that stops from above", line(drawn(gap, fromSide), 260, 96, false, "above", grid.Point{X: 40, Y: 0}), proof.Can, true},
 		{"a drawn wall before the goal", line(drawn(gap[:len(gap)-61]+"##############################", fromSide), 360, -160, false, "all", grid.Point{X: 0, Y: 300}), proof.Cannot, false},
 		{"a rule that has a character walk and jump", ruled(put(drawn(gap, fromSide), kind.Character, 3, 4, 1, 1, document.Left), "rule\nwhen\n\ta new game begins\nthen\n\twalk \"character 3\" 2 cells right stopping where blocked\n\t\"character 3\" jumps\n"), proof.Cannot, false},
+		{"a scene elsewhere in which the hero walks", eyed(drawn(gap, fromSide), 5, "\tscene that can be skipped\n\t\twalk the hero 20 cells right stopping where blocked\n"), proof.Cannot, false},
+		{"the same at the edge of that map, which leads on", eyed(drawn(gap, fromSide), 0, "\tscene that can be skipped\n\t\twalk the hero 20 cells right stopping where blocked\n"), proof.Open, false},
+		{"a rule elsewhere that has it walk when it may have gone on", eyed(drawn(gap, fromSide), 5, "\twait 1 s\n\twalk the hero 20 cells right stopping where blocked\n"), proof.Open, false},
+		{"a scene elsewhere that sends it here and has it walk", eyed(drawn(gap, fromSide), 5, "\tscene that can be skipped\n\t\tsend the hero to \"goal 2\"\n\t\twalk the hero 20 cells right stopping where blocked\n"), proof.Can, true},
 		{"a rule that has the hero walk through the air", ruled(drawn(gap, fromSide), "rule\nwhen\n\ta new game begins\nthen\n\twait 1 s\n\twalk the hero 20 cells right stopping where blocked\n"), proof.Can, true},
 	} {
 		a := studied(t, fallsOut(c.d)).Answer
@@ -74,4 +82,19 @@ func TestWhatStraysHelpsAsFarAsItComes(t *testing.T) {
 func fixed(d *document.Document, k string, x, y int, f document.Facing, values ...string) *document.Document {
 	on := last(d).ID
 	return along(put(d, k, x, y, 1, 1, f, values...), on)
+}
+
+// eyed has a sensor on another map, whose left side leads on, and a rule that waits for the hero to come to it.
+func eyed(d *document.Document, x int, then string) *document.Document {
+	made, err := author.NewMap(d, "Annex", 20, 12)
+	if err != nil {
+		panic(err)
+	}
+	d = sample.With(d, made.Do...)
+	m := d.Maps.Get(made.Made)
+	all := m.LayersInOrder()
+	layer := all[slices.IndexFunc(all, func(l *document.Layer) bool { return l.Kind == document.LayerEntities })]
+	e := document.Entity{ID: "eyeeyeeyeeye", Layer: layer.ID, Kind: kind.Sensor, Name: "Eye", Facing: document.Down, On: true, X: 16 * x, Y: 80, W: 16, H: 16, Rank: m.NextRank()}
+	d = sample.With(d, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}, e), edit.Set(edit.Ref{Type: edit.TypeMap, ID: m.ID}, "sides", []string{"", "", "", document.SideExit}))
+	return ruled(d, "rule\nwhen\n\tsomebody comes to Eye\nthen\n"+then)
 }

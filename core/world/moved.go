@@ -72,6 +72,26 @@ func (g *Ground) calm() bool {
 	return true
 }
 
+// waySpan is how many cells of something one can be away while something happens to it.
+const waySpan = 2
+
+// leads reports whether a way off the map begins so near to a thing that one could go both ways at once.
+func (g *Ground) leads(r Ref) bool {
+	t := g.stage.Thing(r)
+	if t == nil || t.Doing.Goes {
+		return true
+	}
+	near := grown(reach(t), waySpan*int64(g.CellWidth)*Unit, waySpan*int64(g.CellHeight)*Unit)
+	for o := g.First; o < g.After; o++ {
+		if g.stage.WayFrom(g.stage.End(o)) >= 0 && (g.stage.Thing(o).Doing.Goes || !apart(near, reach(g.stage.Thing(o)))) {
+			return true
+		}
+	}
+	all := g.Area()
+	inside := near.Left >= all.Left && near.Top >= all.Top && near.Right <= all.Right && near.Bottom <= all.Bottom
+	return !inside && (len(g.stage.Chart.SeamsOf(g.ID)) > 0 || slices.ContainsFunc(document.Facings[:], func(f document.Facing) bool { return g.Map.Side(f) == document.SideExit }))
+}
+
 // takingAlong are the kinds that move whoever stands still.
 var takingAlong = []string{kind.Platform, kind.Conveyor, kind.Wind, kind.Fan, kind.Spring, kind.Source}
 
@@ -83,7 +103,7 @@ func (s *Stage) begunThere(tree *rules.Tree) bool {
 	}
 	for _, w := range tree.When {
 		m := s.MapOf(w.At.Map)
-		if !slices.Contains(onTheSpot, w.Word) || w.At.Type != document.TypeEntity || m < 0 || !s.Grounds[m].calm() {
+		if !slices.Contains(onTheSpot, w.Word) || w.At.Type != document.TypeEntity || m < 0 || !s.Grounds[m].calm() || s.Grounds[m].leads(s.ThingOf(w.At.Map, w.At.ID)) {
 			return false
 		}
 	}
