@@ -32,8 +32,7 @@ const (
 )
 
 // leapsOf is what is kept of jumps on a map; nil where the hero could be moved otherwise.
-func leapsOf(g *world.Ground) *leaps {
-	f := g.Footing()
+func leapsOf(g *world.Ground, f *world.Footing) *leaps {
 	if f == nil {
 		return nil
 	}
@@ -138,6 +137,30 @@ func (f *May) rest(s spot) {
 			f.queue, f.arrived[s.m] = append(f.queue, at), true
 		}
 	}
+}
+
+// anyhow goes on from wherever the hero could rest on a map on which layers could lie otherwise; false where jumps say nothing there.
+func (f *May) anyhow(m world.Ref) bool {
+	g, was := f.st.Grounds[m], f.leaps[m]
+	if was == nil {
+		return false
+	}
+	f.leaps[m] = leapsOf(g, g.AnyFooting())
+	if f.leaps[m] == nil {
+		return false
+	}
+	b := g.Bounds
+	for i, parts := range was.rested {
+		if parts != 0 {
+			f.rest(spot{m: m, p: grid.Point{X: b.X + i%b.W, Y: b.Y + i/b.W}})
+		}
+	}
+	for n, is := range was.run {
+		for x := was.Runs[n].From; is && x <= was.Runs[n].To; x++ {
+			f.rest(spot{m: m, p: grid.Point{X: b.X + x, Y: b.Y + was.Runs[n].Row}, part: onFloor})
+		}
+	}
+	return true
 }
 
 // leap comes from a cell, or from the level ground in it, to all that a jump could come to. It gives how many cells were looked at.

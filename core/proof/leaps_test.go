@@ -9,6 +9,7 @@ import (
 	"azzel/core/play"
 	"azzel/core/proof"
 	"azzel/core/sample"
+	drawing "azzel/core/sample/drawn"
 	"azzel/core/world"
 	"bytes"
 	"fmt"
@@ -116,6 +117,13 @@ func TestNobodyComesFartherThanWhatMovesLeads(t *testing.T) {
 			}
 			d = line(d, x, y, r.IntN(4) == 0, []string{"all", "all", "above"}[r.IntN(3)], points...)
 			text += fmt.Sprintf("\nline at %d, %d with %v", x, y, points)
+		}
+		if r.IntN(3) == 0 {
+			x, y := 2+r.IntN(16), 4+r.IntN(h-6)
+			row := strings.Repeat(".", x) + []string{"####", "#..#", "pppp"}[r.IntN(3)]
+			d = drawing.Sheet(d, d.MapsInOrder()[0].ID, document.Layer{ID: "iceiceiceice", Name: "Ice", Absent: r.IntN(2) == 0, Covers: r.IntN(2) == 0}, strings.Repeat(" \n", y)+row)
+			d = ruled(d, "rule\nwhen\n\tevery 1 s\nthen\n\t"+[]string{"lay", "lift"}[r.IntN(2)]+" layer Ice\n")
+			text += fmt.Sprintf("\na layer at row %d: %s", y, row)
 		}
 		return sturdy(d), text
 	})

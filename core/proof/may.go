@@ -158,7 +158,7 @@ func facts(st *world.Stage) *May {
 		if first, after := g.Sheets(); first < after {
 			l = nil // what divides its cells changes
 		}
-		f.lined, f.leaps = append(f.lined, l), append(f.leaps, leapsOf(g))
+		f.lined, f.leaps = append(f.lined, l), append(f.leaps, leapsOf(g, g.Footing()))
 	}
 	return f
 }

@@ -178,12 +178,15 @@ func (f *May) makes(j *shortJump) bool {
 	if !f.reached[j.m].has(j.from) {
 		return false
 	}
-	if j.run < 0 {
-		f.enter(spot{m: j.m, p: j.to})
-		return true
+	if l := f.leaps[j.m]; l != nil {
+		b := f.st.Grounds[j.m].Bounds
+		if n := l.Of[(j.to.Y-b.Y)*b.W+j.to.X-b.X]; n > 0 { // also where it reaches over its edge
+			l.run[n-1] = true
+			f.queue = append(f.queue, spot{m: j.m, p: j.to, part: onFloor})
+			return true
+		}
 	}
-	f.leaps[j.m].run[j.run] = true
-	f.queue = append(f.queue, spot{m: j.m, p: j.to, part: onFloor})
+	f.enter(spot{m: j.m, p: j.to})
 	return true
 }
 

@@ -41,6 +41,9 @@ func (f *May) turn(n *rules.Node, set func(*bool)) {
 	}
 	set(&f.turns[s])
 	m := f.st.MapOf(n.At.Map)
+	if f.anyhow(m) {
+		return
+	}
 	b := f.reached[m].box
 	for y := b.Y; y < b.Y+b.H; y++ {
 		for x := b.X; x < b.X+b.W; x++ {

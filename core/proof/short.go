@@ -11,9 +11,8 @@ import (
 // shortJump is a jump that is too wide or too high, from level ground that could be come to.
 type shortJump struct {
 	m world.Ref
-	// from and to are cells at its ends, run the number of the ground beyond, −1 where something moves there.
+	// from and to are cells at its ends.
 	from, to grid.Point
-	run      int
 	// wide and high are how much it is too much, in 1/256 pixels; one of them is 0.
 	wide, high int64
 }
@@ -24,7 +23,6 @@ const maxShort = 24
 // level is level ground, or what lies beside it where something moves: known tells that one comes to it.
 type level struct {
 	world.Run
-	run   int
 	known bool
 }
 
@@ -34,7 +32,7 @@ const maxLevels = 1500
 // levels are all level ground of a map, that on which something moves cut where one comes to a part of it alone.
 func (l *leaps) levels(g *world.Ground) (out []level) {
 	for n, r := range l.Runs {
-		out = append(out, level{r, n, l.run[n]})
+		out = append(out, level{r, l.run[n]})
 	}
 	b := g.Bounds
 	w, h := g.Cell()
@@ -49,7 +47,7 @@ func (l *leaps) levels(g *world.Ground) (out []level) {
 				out[n].To, out[n].Right = x, int64(at.X+1)*w
 				continue
 			}
-			out = append(out, level{world.Run{Left: int64(at.X) * w, Right: int64(at.X+1) * w, Feet: int64(at.Y+1) * h, Row: y, From: x, To: x}, -1, l.rested[i] != 0})
+			out = append(out, level{world.Run{Left: int64(at.X) * w, Right: int64(at.X+1) * w, Feet: int64(at.Y+1) * h, Row: y, From: x, To: x}, l.rested[i] != 0})
 		}
 	}
 	return out[:min(len(out), maxLevels)]
@@ -72,7 +70,7 @@ func (f *May) short() (out []shortJump) {
 				if !from.known {
 					continue
 				}
-				one := shortJump{m: world.Ref(m), run: to.run, from: nearest(g, from.Run, to.Run), to: nearest(g, to.Run, from.Run)}
+				one := shortJump{m: world.Ref(m), from: nearest(g, from.Run, to.Run), to: nearest(g, to.Run, from.Run)}
 				higher := from.Feet - to.Feet
 				apart := max(0, to.Left-from.Right, from.Left-to.Right)
 				switch far := l.Far(higher); {

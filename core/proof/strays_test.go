@@ -8,6 +8,7 @@ import (
 	"azzel/core/kind"
 	"azzel/core/proof"
 	"azzel/core/sample"
+	drawing "azzel/core/sample/drawn"
 	"slices"
 	"strings"
 	"testing"
@@ -62,6 +63,9 @@ func TestWhatStraysHelpsAsFarAsItComes(t *testing.T) {
 		{"a ledge in it that stops from above", line(drawn(gap, fromSide), 260, 96, false, "above", grid.Point{X: 40, Y: 0}), proof.Can, true},
 		{"a drawn wall before the goal", line(drawn(gap[:len(gap)-61]+"##############################", fromSide), 360, -160, false, "all", grid.Point{X: 0, Y: 300}), proof.Cannot, false},
 		{"a rule that has a character walk and jump", ruled(put(drawn(gap, fromSide), kind.Character, 3, 4, 1, 1, document.Left), "rule\nwhen\n\ta new game begins\nthen\n\twalk \"character 3\" 2 cells right stopping where blocked\n\t\"character 3\" jumps\n"), proof.Cannot, false},
+		{"a bridge that is laid once something is taken", laid(true, "lay layer Ice"), proof.Can, false},
+		{"one that nothing lays", laid(true, "lift layer Ice"), proof.Cannot, false},
+		{"one that lies there", laid(false, "lay layer Ice"), proof.Can, false},
 		{"a scene elsewhere in which the hero walks", eyed(drawn(gap, fromSide), 5, "\tscene that can be skipped\n\t\twalk the hero 20 cells right stopping where blocked\n"), proof.Cannot, false},
 		{"the same at the edge of that map, which leads on", eyed(drawn(gap, fromSide), 0, "\tscene that can be skipped\n\t\twalk the hero 20 cells right stopping where blocked\n"), proof.Open, false},
 		{"a rule elsewhere that has it walk when it may have gone on", eyed(drawn(gap, fromSide), 5, "\twait 1 s\n\twalk the hero 20 cells right stopping where blocked\n"), proof.Open, false},
@@ -97,4 +101,11 @@ func eyed(d *document.Document, x int, then string) *document.Document {
 	e := document.Entity{ID: "eyeeyeeyeeye", Layer: layer.ID, Kind: kind.Sensor, Name: "Eye", Facing: document.Down, On: true, X: 16 * x, Y: 80, W: 16, H: 16, Rank: m.NextRank()}
 	d = sample.With(d, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}, e), edit.Set(edit.Ref{Type: edit.TypeMap, ID: m.ID}, "sides", []string{"", "", "", document.SideExit}))
 	return ruled(d, "rule\nwhen\n\tsomebody comes to Eye\nthen\n"+then)
+}
+
+// laid is a gap with a bridge that is a layer of its own, there at first or not, and a rule about it on this side.
+func laid(absent bool, does string) *document.Document {
+	d := drawn("..............................\n..............................\n..............................\n..............................\n@..c.........................G\n############............######", fromSide)
+	d = drawing.Sheet(d, d.MapsInOrder()[0].ID, document.Layer{ID: "iceiceiceice", Name: "Ice", Absent: absent}, " \n \n \n \n \n................##..##")
+	return ruled(d, "rule\nwhen\n\tthe hero takes any Collectible\nthen\n\t"+does+"\n")
 }

@@ -42,14 +42,19 @@ var still = []string{kind.Hero, kind.Spawn, kind.Arrival, kind.Exit, kind.Collec
 
 // Footing is where a hero can stand; nil where it may be moved by anything but its own walking and jumping, and gravity: then it
 // can be anywhere.
-func (g *Ground) Footing() *Footing {
-	if !g.footed {
-		g.footed = true
+func (g *Ground) Footing() *Footing { return g.footingAs(0) }
+
+// AnyFooting is the same however the layers may lie that rules lay and lift.
+func (g *Ground) AnyFooting() *Footing { return g.footingAs(1) }
+
+func (g *Ground) footingAs(laid int) *Footing {
+	if !g.footed[laid] {
+		g.footed[laid] = true
 		if g.falls() {
-			g.footing = g.findFooting()
+			g.footing[laid] = g.findFooting(laid > 0)
 		}
 	}
-	return g.footing
+	return g.footing[laid]
 }
 
 // falls reports whether nothing but gravity and its own legs moves the hero on a map that is seen from the side, but where what moves it comes to.
@@ -90,7 +95,7 @@ func (g *Ground) fastest() int64 {
 // Walked reports whether nothing but its own legs, gravity, and rules and ways that send it somewhere move the hero on a map, all of
 // them alike.
 func (g *Ground) Walked() bool {
-	if w := g.stage.Gait(g, None); !g.onLegs() || g.HasLines() || w.WindX != 0 || w.WindY != 0 {
+	if w := g.stage.Gait(g, None); !g.onLegs() || !g.Fixed() || g.HasLines() || w.WindX != 0 || w.WindY != 0 {
 		return false
 	}
 	for r := g.First; r < g.After; r++ {
@@ -105,7 +110,7 @@ func (g *Ground) Walked() bool {
 // onLegs is Walked for all but the things of the map.
 func (g *Ground) onLegs() bool {
 	s := g.stage
-	if first, after := g.Sheets(); first < after || len(s.Heroes) > 1 || g.moved() {
+	if len(s.Heroes) > 1 || g.moved() {
 		return false
 	}
 	w := s.Gait(g, None)
@@ -117,7 +122,7 @@ func (g *Ground) onLegs() bool {
 	return true
 }
 
-func (g *Ground) findFooting() *Footing {
+func (g *Ground) findFooting(anyhow bool) *Footing {
 	gait := g.stage.Gait(g, None)
 	f := &Footing{Of: make([]int32, g.Bounds.W*g.Bounds.H), Pace: g.fastest(), Late: int64(gait.Grace), W: gait.W, H: gait.H, Low: gait.Low}
 	f.rises(gait, int64(g.Bounds.H+2)*int64(g.CellHeight)*Unit)
@@ -132,7 +137,11 @@ func (g *Ground) findFooting() *Footing {
 		}
 		return 0
 	}
-	odd := g.oddCells()
+	laid := g.marks()
+	if anyhow {
+		laid.sheets()
+	}
+	odd := g.oddCells(laid)
 	if gait.Wall { // one jumps from whatever one is beside
 		for i := range odd {
 			x, y := i%b.W, i/b.W
@@ -153,7 +162,7 @@ func (g *Ground) findFooting() *Footing {
 			}
 			around |= beside | below
 			switch {
-			case is(x, y)&Whole != 0:
+			case is(x, y)&Whole != 0 && !laid.in[i]:
 			case odd[i] || (beside|below)&(Broken|Ladder|Water) != 0 || around&Hazard != 0:
 				f.Of[i] = Odd
 			case below&Whole != 0:
@@ -189,7 +198,7 @@ func (f *Footing) firm(g *Ground, x, y int, is func(x, y int) Terrain, cw, ch in
 }
 
 // oddCells are those at things that one could stand on, hold on to or be thrown by, and at edges that lead on.
-func (g *Ground) oddCells() []bool {
+func (g *Ground) oddCells(laid marks) []bool {
 	b := g.Bounds
 	out := make([]bool, b.W*b.H)
 	mark := func(x0, y0, x1, y1 int) {
@@ -214,9 +223,12 @@ func (g *Ground) oddCells() []bool {
 		mark(from.X-b.X-2, from.Y-b.Y-2, to.X-b.X+2, to.Y-b.Y+2)
 	}
 	lines := g.marks().lines()
-	for i, is := range lines.in {
-		if is {
+	for i := range out {
+		if lines.in[i] {
 			mark(i%b.W-1, i/b.W-1, i%b.W+1, i/b.W+1)
+		}
+		if laid.in[i] { // what one stands on there, and beside, is otherwise later
+			mark(i%b.W-2, i/b.W-2, i%b.W+2, i/b.W+2)
 		}
 	}
 	leads := len(g.stage.Chart.SeamsOf(g.ID)) > 0

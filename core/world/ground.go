@@ -28,8 +28,8 @@ type Ground struct {
 	// open is which cells are free, nil while nobody has asked.
 	open *Open
 	// footing is where one can stand, once footed.
-	footing *Footing
-	footed  bool
+	footing [2]*Footing
+	footed  [2]bool
 	// bare is where no thing stands that never leaves its place: what was found last.
 	bare Box
 	// taken is all of a thing that never leaves its place: the one that was met last.

@@ -1,6 +1,7 @@
 package world
 
 import (
+	"azzel/core/cells"
 	"azzel/core/grid"
 	"slices"
 )
@@ -93,6 +94,20 @@ func (m marks) ground(is Terrain) marks {
 	return m
 }
 
+// sheets marks the cells of layers that rules lay and lift.
+func (m marks) sheets() marks {
+	b := m.g.Bounds
+	for i := range m.g.sheets {
+		l := m.g.Map.Layers.Get(m.g.stage.Sheets[m.g.firstSheet+i].Layer)
+		for _, s := range l.Cells.Region(b, func(c cells.Cell) bool { return c != 0 }).Spans() {
+			for x := s.X0; x < s.X1; x++ {
+				m.in[(s.Y-b.Y)*b.W+x-b.X] = true
+			}
+		}
+	}
+	return m
+}
+
 // lines marks the cells that ground which is drawn freely comes near.
 func (m marks) lines() marks {
 	w, h := m.g.Cell()
@@ -138,7 +153,7 @@ func (g *Ground) climbs(firm marks) marks {
 
 // firm marks what somebody may stand on besides whole cells: part of a cell, things that are in the way, and some boxes.
 func (g *Ground) firm(also []Box) marks {
-	out := g.marks().ground(Broken | Ladder).lines()
+	out := g.marks().ground(Broken | Ladder).lines().sheets()
 	for r := g.First; r < g.After; r++ {
 		if t := g.stage.Thing(r); t.Solid {
 			out.add(reach(t))
@@ -163,6 +178,7 @@ type spread struct {
 	piles int
 
 	feet marks
+	laid marks
 	todo []grid.Point
 	high int
 }
@@ -172,7 +188,7 @@ func (s *spread) from(all []*Thing) (out []Box) {
 	if len(all) == 0 {
 		return nil
 	}
-	s.feet, s.high = s.g.marks(), 1
+	s.feet, s.laid, s.high = s.g.marks(), s.g.marks().sheets(), 1
 	wide := 1
 	for _, t := range all {
 		x0, y0, x1, y1 := s.g.cells(reach(t))
@@ -219,7 +235,7 @@ func (s *spread) from(all []*Thing) (out []Box) {
 // free reports whether no whole cell is at a column and row.
 func (s *spread) free(x, y int) bool {
 	b := s.g.Bounds
-	return x >= 0 && y >= 0 && x < b.W && y < b.H && s.g.At(grid.Point{X: b.X + x, Y: b.Y + y})&Whole == 0
+	return x >= 0 && y >= 0 && x < b.W && y < b.H && (s.laid.in[y*b.W+x] || s.g.At(grid.Point{X: b.X + x, Y: b.Y + y})&Whole == 0)
 }
 
 func (s *spread) enter(x, y int) {

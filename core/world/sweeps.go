@@ -178,7 +178,8 @@ func (g *Ground) walkedBy(t *Thing) (Box, bool) {
 			}
 		}
 	}
-	ok := true
+	laid := g.marks().sheets()
+	ok := !laid.has(from.X-g.Bounds.X-1, from.Y-g.Bounds.Y, to.X-g.Bounds.X+1, feet-g.Bounds.Y)
 	g.Segments(grown(out, int64(g.CellWidth)*Unit, int64(g.CellHeight)*Unit), func(*Segment) bool { ok = false; return false })
 	g.Near(grown(out, int64(g.CellWidth)*Unit, int64(g.CellHeight)*Unit), func(_ Ref, o *Thing) { ok = ok && !o.Solid })
 	return out, ok
