@@ -3,6 +3,7 @@ package e2e
 import (
 	"azzel/core/document"
 	"azzel/core/edit"
+	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/sample"
 	"fmt"
@@ -16,6 +17,9 @@ func TestAChestIsCopiedWithItsRules(t *testing.T) {
 	r := world(t)
 	r.append(edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: "chestchestch"}, document.Entity{ID: "chestchestch", Layer: sample.Entities, Kind: kind.Container, Name: "Chest",
 		Facing: document.Down, X: 32, Y: 16, W: 16, H: 16, Rank: 40}))
+	stop := &grid.Region{} // the hero is stopped below the other chest, however long the key is held
+	stop.AddRect(grid.Rect{X: 5, Y: 2, W: 1, H: 2})
+	r.append(sample.Paint(sample.Quay, sample.Things, stop, sample.Wall))
 	k := r.open()
 	k.grantClipboard()
 	k.clickWith(k.at(2, 1), right)
