@@ -30,6 +30,9 @@ type Ground struct {
 	// footing is where one can stand, once footed.
 	footing [2]*Footing
 	footed  [2]bool
+	// swept is where something may act on a hero, once that is known, and whether it can be told.
+	swept                 []Box
+	sweptKnown, sweptTold bool
 	// bare is where no thing stands that never leaves its place: what was found last.
 	bare Box
 	// taken is all of a thing that never leaves its place: the one that was met last.

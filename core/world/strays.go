@@ -11,32 +11,41 @@ type strays struct{ blocks, walkers []*Thing }
 
 // astray are the boxes within which strays may come, where other things act within some boxes; ok is false where that cannot be told.
 func (g *Ground) astray(s strays, acts []Box) (out []Box, ok bool) {
+	if len(s.blocks)+len(s.walkers) == 0 {
+		return nil, true
+	}
 	loose := slices.ContainsFunc(g.Springs(), func(r Ref) bool {
 		dx, _ := g.stage.Thing(r).Facing.Step()
 		return dx != 0 // who is thrown aside comes to a side without ground
 	})
 	standing := slices.ContainsFunc(s.walkers, func(t *Thing) bool { return t.Solid }) // a block may lie on their heads
+	w, h := g.Cell()
 	firm := g.firm(acts)
-	w, _ := g.Cell()
-	// the hero that stands at an edge reaches as far beyond it as it is wide
-	blocks := (&spread{g: g, acts: acts, up: g.wets(s.blocks), firm: firm, beyond: 1 + int((g.stage.Gait(g, None).W+w-1)/w), loose: loose || standing, piles: len(s.blocks) - 1}).from(s.blocks)
+	if len(s.blocks) > 0 {
+		// the hero that stands at an edge reaches as far beyond it as it is wide
+		beyond := 1 + int((g.stage.Gait(g, None).W+w-1)/w)
+		out = (&spread{g: g, acts: acts, up: g.wets(s.blocks), firm: firm, beyond: beyond, loose: loose || standing, piles: len(s.blocks) - 1}).from(s.blocks)
+	}
+	blocks, laid := out, g.marks().sheets()
 	var free []*Thing // whom something moves or who follows the hero
 	for _, t := range s.walkers {
-		box, level := g.walkedBy(t)
-		near := grown(box, int64(g.CellWidth)*Unit, int64(g.CellHeight)*Unit)
+		box, level := g.walkedBy(t, laid)
+		near := grown(box, w, h)
 		if follows := t.Doing.Sight > 0 && (t.Doing.Seeing == Follows || t.Doing.Seeing == Flees); level && !follows && !meetsAny(acts, near) && !meetsAny(blocks, near) {
 			out = append(out, box)
 		} else {
 			free = append(free, t)
 		}
 	}
-	if len(free) > 0 && standing && len(s.walkers) > 1 {
+	switch {
+	case len(free) == 0:
+		return out, true
+	case standing && len(s.walkers) > 1:
 		return nil, false // they climb over each other
 	}
 	for _, b := range blocks {
 		firm.add(b)
 	}
-	out = append(out, blocks...)
 	return append(out, (&spread{g: g, acts: acts, up: g.climbs(firm), firm: firm, loose: loose}).from(free)...), true
 }
 
@@ -179,6 +188,7 @@ type spread struct {
 
 	feet marks
 	laid marks
+	deep []int32
 	todo []grid.Point
 	high int
 }
@@ -189,6 +199,7 @@ func (s *spread) from(all []*Thing) (out []Box) {
 		return nil
 	}
 	s.feet, s.laid, s.high = s.g.marks(), s.g.marks().sheets(), 1
+	s.deep = s.depths()
 	wide := 1
 	for _, t := range all {
 		x0, y0, x1, y1 := s.g.cells(reach(t))
@@ -264,12 +275,26 @@ func (s *spread) flow() {
 
 // carried reports whether something that lies with its lower edge in a cell may lie on something.
 func (s *spread) carried(x, y int) bool {
-	for u := x - s.beyond; u <= x+s.beyond; u++ {
-		for v := y + 1; v <= y+1+s.piles*s.high; v++ {
-			if !s.free(u, v) && u >= 0 && u < s.g.Bounds.W {
-				return true
+	for u := max(0, x-s.beyond); u <= min(x+s.beyond, s.g.Bounds.W-1); u++ {
+		if y >= 0 && y < s.g.Bounds.H && int(s.deep[y*s.g.Bounds.W+u]) <= s.piles*s.high {
+			return true
+		}
+	}
+	return s.up.has(x-s.beyond, y-s.high+1, x+s.beyond, y+1)
+}
+
+// depths are over how many free cells it is from each down to something that may be stood on, which its own cell may be as well.
+func (s *spread) depths() []int32 {
+	b := s.g.Bounds
+	out := make([]int32, b.W*b.H)
+	for y := b.H - 1; y >= 0; y-- {
+		for x := range b.W {
+			switch i := y*b.W + x; {
+			case s.firm.in[i], !s.free(x, y+1), s.firm.in[i+b.W]:
+			default:
+				out[i] = out[i+b.W] + 1
 			}
 		}
 	}
-	return s.firm.has(x-s.beyond, y, x+s.beyond, y+1+s.piles*s.high) || s.up.has(x-s.beyond, y-s.high+1, x+s.beyond, y+1)
+	return out
 }

@@ -10,6 +10,14 @@ import (
 // sweeps are the boxes within which what moves, carries, throws, blows or strikes on a map may act on a hero; ok is false where that cannot
 // be told. Wherever it acts, the hero could rest there as well, and whatever it does then is no more than to jump from there.
 func (g *Ground) sweeps() (out []Box, ok bool) {
+	if !g.sweptKnown {
+		g.swept, g.sweptTold = g.findSweeps()
+		g.sweptKnown = true
+	}
+	return g.swept, g.sweptTold
+}
+
+func (g *Ground) findSweeps() (out []Box, ok bool) {
 	var s strays
 	for r := g.First; r < g.After; r++ {
 		t := g.stage.Thing(r)
@@ -147,8 +155,8 @@ func (g *Ground) thrownBy(t *Thing, box Box) Box {
 }
 
 // walkedBy is where somebody comes who goes to and fro on the level ground of whole cells below it, as far as it goes at the most and that
-// reaches; not ok where it stands on none.
-func (g *Ground) walkedBy(t *Thing) (Box, bool) {
+// reaches; not ok where it stands on none, or rules lay and lift some of it.
+func (g *Ground) walkedBy(t *Thing, laid marks) (Box, bool) {
 	box := reach(t)
 	_, ch := g.Cell()
 	feet := grid.FloorDiv(int(box.Bottom), int(ch))
@@ -178,7 +186,6 @@ func (g *Ground) walkedBy(t *Thing) (Box, bool) {
 			}
 		}
 	}
-	laid := g.marks().sheets()
 	ok := !laid.has(from.X-g.Bounds.X-1, from.Y-g.Bounds.Y, to.X-g.Bounds.X+1, feet-g.Bounds.Y)
 	g.Segments(grown(out, int64(g.CellWidth)*Unit, int64(g.CellHeight)*Unit), func(*Segment) bool { ok = false; return false })
 	g.Near(grown(out, int64(g.CellWidth)*Unit, int64(g.CellHeight)*Unit), func(_ Ref, o *Thing) { ok = ok && !o.Solid })
