@@ -1,6 +1,7 @@
 package proof
 
 import (
+	"fmt"
 	"slices"
 )
 
@@ -70,6 +71,9 @@ func (b *beyond) next(f *May) (out []obstacle) {
 func (b *beyond) missing() (out []Missing) {
 	for _, o := range b.given[:min(len(b.given), maxMissing)] {
 		out = append(out, b.s.missing(o, b.with))
+	}
+	if more := len(b.given) - len(out); more > 0 {
+		out = append(out, Missing{Thing: -1, Map: -1, Text: fmt.Sprintf("%d more things are in the way", more)})
 	}
 	return out
 }

@@ -89,7 +89,7 @@ func (l *leaps) onRun(g *world.Ground, p grid.Point) int {
 	if !g.Bounds.Contains(p) || g.At(grid.Point{X: p.X, Y: p.Y + 1})&world.Whole == 0 {
 		return -1
 	}
-	return int(l.Of[(p.Y-g.Bounds.Y)*g.Bounds.W+p.X-g.Bounds.X]) - 1
+	return int(max(0, l.Of[(p.Y-g.Bounds.Y)*g.Bounds.W+p.X-g.Bounds.X])) - 1
 }
 
 // comes reports whether a part of a cell is come to for the first time in a jump.

@@ -19,7 +19,9 @@ func (g *Ground) moved() bool {
 	if !s.movesKnown {
 		s.movesKnown = true
 		for _, r := range s.Rules {
-			s.moves = append(s.moves, s.movesOf(r)...)
+			if !r.Off {
+				s.moves = append(s.moves, s.movesOf(r)...)
+			}
 		}
 	}
 	return slices.ContainsFunc(s.moves, func(m document.ID) bool { return m == "" || m == g.ID })

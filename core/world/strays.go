@@ -31,7 +31,7 @@ func (g *Ground) astray(s strays, acts []Box) (out []Box, ok bool) {
 	for _, t := range s.walkers {
 		box, level := g.walkedBy(t, laid)
 		near := grown(box, w, h)
-		if follows := t.Doing.Sight > 0 && (t.Doing.Seeing == Follows || t.Doing.Seeing == Flees); level && !follows && !meetsAny(acts, near) && !meetsAny(blocks, near) {
+		if level && !t.chases() && !meetsAny(acts, near) && !meetsAny(blocks, near) {
 			out = append(out, box)
 		} else {
 			free = append(free, t)

@@ -57,6 +57,11 @@ func (t *Thing) harmless() bool {
 	return slices.Contains(still, t.Acts) && !flows && (t.stays() || t.Doing.Carrier >= 0 && !t.Solid && t.Area == nil)
 }
 
+// chases reports whether somebody goes after the hero, or away from it.
+func (t *Thing) chases() bool {
+	return t.Doing.Sight > 0 && (t.Doing.Seeing == Follows || t.Doing.Seeing == Flees)
+}
+
 // alongWith is where a box comes that belongs to something that travels with something else.
 func (g *Ground) alongWith(t *Thing, box Box) Box {
 	for n := 0; t.Doing.Carrier >= 0 && n < 64; n++ {
@@ -78,7 +83,7 @@ func (g *Ground) sweptBy(t *Thing) (Box, bool) {
 		switch {
 		case t.Doing.Way != nil:
 			return alongWay(box, t.Doing.Way), true
-		case t.Doing.Sight > 0 && (t.Doing.Seeing == Follows || t.Doing.Seeing == Flees):
+		case t.chases():
 			return box, t.Doing.Carrier >= 0 // what travels with something else does nothing by itself
 		}
 		box = ahead(box, t.Facing, &t.Doing)

@@ -73,13 +73,7 @@
 {:else if !wanted}
 	<div class="flex flex-col gap-3 p-3">
 		<p>There are no tiles yet. Bring in a picture of your own, or begin with ours.</p>
-		<button
-			class="button button-main"
-			onclick={() => {
-				w.open('tilesets')
-				w.making = 'picture'
-			}}>Bring in a picture…</button
-		>
+		<button class="button button-main" onclick={() => w.open('tilesets', 'picture')}>Bring in a picture…</button>
 		<StarterOffer />
 	</div>
 {/if}

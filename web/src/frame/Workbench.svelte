@@ -65,11 +65,6 @@
 		w.proving.later()
 	})
 
-	function bringIn() {
-		w.open('tilesets')
-		w.making = 'picture'
-	}
-
 	function firstMap() {
 		const made = w.project.try('newMap', { name: 'Map 1', w: 40, h: 28 })
 		if (made?.made) w.show(made.made)
@@ -157,7 +152,9 @@
 									<div class="flex flex-col gap-3 p-5">
 										<p><b>{w.map.name}</b> is empty, and there are no tiles to paint it with yet.</p>
 										<div class="flex gap-2">
-											<button class="button button-main" onclick={bringIn}>Bring in a picture…</button>
+											<button class="button button-main" onclick={() => w.open('tilesets', 'picture')}
+												>Bring in a picture…</button
+											>
 											<StarterOffer />
 										</div>
 									</div>

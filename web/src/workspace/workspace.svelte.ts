@@ -363,10 +363,10 @@ export class Workspace {
 		this.holdOnMap({ what: 'zone', number })
 	}
 
-	/** Goes to a station; a game stands still meanwhile, and is there again on the map. */
-	open(station: Station) {
+	/** Goes to a station, to make something there; a game stands still meanwhile, and is there again on the map. */
+	open(station: Station, making: typeof this.making = '') {
 		if (this.play.on && station !== 'map') this.play.stand()
-		this.station = station
+		;[this.station, this.making] = [station, making]
 	}
 
 	setKeys(anywhere: boolean) {

@@ -9,26 +9,17 @@ export const stationsActions: Group = (w, { onMap }) => [
 	{
 		name: 'Make a figure',
 		group: 'Go to',
-		run: () => {
-			w.open('kinds')
-			w.making = 'figure'
-		},
+		run: () => w.open('kinds', 'figure'),
 	},
 	{
 		name: 'Bring in a picture',
 		group: 'Go to',
-		run: () => {
-			w.open('tilesets')
-			w.making = 'picture'
-		},
+		run: () => w.open('tilesets', 'picture'),
 	},
 	{
 		name: 'Make a house, a tree, a rock',
 		group: 'Go to',
-		run: () => {
-			w.open('tilesets')
-			w.making = 'scenery'
-		},
+		run: () => w.open('tilesets', 'scenery'),
 	},
 	{ name: 'Game', group: 'Go to', run: () => w.open('game') },
 	{ name: 'Check', group: 'Go to', run: () => w.open('check') },
