@@ -24,6 +24,7 @@ func TestAllThatIsInTheWayIsTold(t *testing.T) {
 		{"a door between, whose lever lies beyond", drawn("###########\n#@.K.D.Ks.#\n#########G#\n###########"), []string{"door 2 asks", "switch 5 lies behind door 3", "door 4 asks"}},
 		{"three ledges, each a little too high", jump(2.5), []string{"the jump from 5, 12 to 5, 9 on Drawn is 0.5 cells too high", "to 5, 6 on Drawn is 0.5 cells too high", "to 5, 3 on Drawn is 0.5 cells too high"}},
 		{"ten doors", drawn("##############\n#@KKKKKKKKKKG#\n##############"), []string{"door 2", "door 3", "door 4", "door 5", "door 6", "door 7", "door 8", "door 9", "2 more"}},
+		{"a goal in the air", drawn("..........\n.......G..\n..........\n..........\n..........\n..........\n@.........\n##########", fromSide, kind.Value{Key: kind.MapJump, Value: kind.Of(3.0)}), []string{"to 7, 1 on Drawn is"}},
 		{"one that is much too high", drawn(strings.Replace(tall, "......####..", "............", 1), fromSide), []string{"2 cells too high"}},
 	} {
 		s := studied(t, c.d)

@@ -53,6 +53,21 @@ func (l *leaps) levels(g *world.Ground) (out []level) {
 	return out[:min(len(out), maxLevels)]
 }
 
+// hanging are the goals on a map that nobody touches and that stand on no ground, as ground that is as low as the feet of whoever touches them with its head.
+func (f *May) hanging(g *world.Ground) (out []level) {
+	h := f.st.Gait(g, world.None).H
+	for _, r := range Goals(f.st) {
+		if t := f.st.Thing(r); t.Map == g.Ref && !f.Reaches(r) {
+			from, to := g.CellAt(t.Body.Left, t.Body.Top), g.CellAt(t.Body.Right-1, t.Body.Bottom-1)
+			if f.leaps[g.Ref].onRun(g, to) >= 0 {
+				continue
+			}
+			out = append(out, level{world.Run{Left: t.Body.Left, Right: t.Body.Right, Feet: t.Body.Bottom + h, Row: to.Y - g.Bounds.Y, From: from.X - g.Bounds.X, To: to.X - g.Bounds.X}, false})
+		}
+	}
+	return out
+}
+
 // short finds the jumps that fall short of ground that nobody comes to, one for each.
 func (f *May) short() (out []shortJump) {
 	for m, l := range f.leaps {
@@ -60,7 +75,7 @@ func (f *May) short() (out []shortJump) {
 			continue
 		}
 		g := f.st.Grounds[m]
-		all := l.levels(g)
+		all := append(l.levels(g), f.hanging(g)...)
 		for _, to := range all {
 			if to.known {
 				continue
