@@ -4,6 +4,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/sample"
 	"fmt"
+	"slices"
 	"testing"
 
 	"github.com/go-rod/rod/lib/input"
@@ -89,4 +90,38 @@ func TestADragOnALineMovesWhatLiesBelow(t *testing.T) {
 	drag()
 	moved("Map 0 60,120 Map 1 60,120 Map 2 0,0 ")
 	k.same()
+}
+
+// The list beside a chart of many maps has the first of them, and those to which one scrolls; one that is searched for is there at once.
+func TestAListOfManyMaps(t *testing.T) {
+	r := startWith(t, sample.Maps(300, 4))
+	k := r.open()
+	k.openChart()
+	const row = "aside[aria-label=Maps] ol li"
+	there := func() string { return k.eval(`() => document.querySelectorAll('` + row + `').length`) }
+	if there() == "300" {
+		t.Error("all rows are made at once")
+	}
+	within(t, 3*soon, func() error {
+		k.eval(`() => document.querySelector('aside[aria-label=Maps] ol').parentElement.scrollTo(0, 1e9)`)
+		return want("rows at the end", there(), "300")
+	})
+	k.reload()
+	k.openChart()
+	k.write("aside[aria-label=Maps] input", "Map 277")
+	k.pressIn(row+" button", "Map 277")
+	k.see("[data-testid=chosen]", "20 × 12 cells")
+	// a map that goes by the keys is elsewhere on the chart, and what is told of it follows
+	maps := r.doc().MapsInOrder()
+	moved := maps[slices.IndexFunc(maps, func(m *document.Map) bool { return m.Name == "Map 277" })]
+	k.eval(`() => document.querySelector('[data-testid=chart]').focus()`)
+	k.keys(input.ArrowLeft)
+	k.see("[data-testid=chosen]", "Map 276 and Map 277 lie over each other")
+	k.stored(func(now *document.Document) error {
+		return want("the map's place", fmt.Sprint(now.Maps.Get(moved.ID).Chart.X-moved.Chart.X), "-16")
+	})
+	k.keys(input.ArrowRight)
+	within(t, soon, func() error {
+		return want("lies over", k.eval(`() => String(document.querySelector('[data-testid=chosen]').innerText.includes('lie over'))`), "false")
+	})
 }

@@ -16,15 +16,15 @@ import (
 // that were never placed get the place that they have now, so that they stay.
 func PlaceMaps(d *document.Document, at map[document.ID]grid.Point, within int) (Change, error) {
 	c := changed("Moved maps on the chart")
-	places := chart.Places(d)
+	plane := chart.New(d, nil)
 	for _, m := range d.MapsInOrder() {
 		p, moved := at[m.ID]
 		switch {
 		case moved && len(at) == 1:
-			p = chart.Snapped(d, m.ID, p, within)
+			p = plane.Snapped(m.ID, p, within)
 			c = changed("Moved "+m.Name+" on the chart", c.Do...)
 		case !moved && m.Chart == nil:
-			p = grid.Point{X: places[m.ID].X, Y: places[m.ID].Y}
+			p = grid.Point{X: plane.Place(m.ID).X, Y: plane.Place(m.ID).Y}
 		case !moved:
 			continue
 		}

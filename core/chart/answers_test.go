@@ -40,7 +40,7 @@ func TestChartAnswersStay(t *testing.T) {
 				}
 			}
 			for _, within := range []int{0, 4, 24} {
-				said += fmt.Sprint(chart.Snapped(d, sample.Pans, at, within))
+				said += fmt.Sprint(chart.New(d, nil).Snapped(sample.Pans, at, within))
 			}
 			marks = append(marks, answers.Sum(said))
 		}

@@ -153,7 +153,7 @@ func TestSnapped(t *testing.T) {
 		{grid.Point{X: 400, Y: 400}, grid.Point{X: 400, Y: 400}},
 		{grid.Point{X: 330, Y: 250}, grid.Point{X: 330, Y: 250}},
 	} {
-		if got := chart.Snapped(d, sample.Pans, c.at, 12); got != c.want {
+		if got := chart.New(d, nil).Snapped(sample.Pans, c.at, 12); got != c.want {
 			t.Errorf("dragged to %v it lies at %v, wanted %v", c.at, got, c.want)
 		}
 	}

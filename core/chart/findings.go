@@ -41,7 +41,7 @@ func New(d *document.Document, before *Chart) *Chart {
 		if d.Project == before.doc.Project && d.Maps.Len() == len(before.order) && c.goesOn(before) {
 			return c
 		}
-		if d.Project == before.doc.Project && d.Maps.Len() == len(before.order) && c.onlyMoved(before) {
+		if d.Project == before.doc.Project && d.Maps.Len() == len(before.order) {
 			c.settle(before)
 		}
 	}
@@ -126,6 +126,9 @@ func (c *Chart) Doc() *document.Document { return c.doc }
 // Place is where a map lies, in pixels of the chart.
 func (c *Chart) Place(id document.ID) grid.Rect { return c.places[id] }
 
+// Maps are the maps in their order.
+func (c *Chart) Maps() []*document.Map { return c.order }
+
 // What a finding is about.
 const (
 	NoWayIn    = "no way in"
@@ -165,7 +168,9 @@ func (c *Chart) Returning() []document.ID {
 
 func (c *Chart) checked() *ways {
 	if c.ways == nil {
-		c.ways = c.waysFrom(c.before)
+		if c.ways = c.waysMoved(); c.ways == nil {
+			c.ways = c.waysFrom(c.before)
+		}
 		c.Seams()
 		c.before, c.still = nil, nil
 	}
@@ -228,13 +233,7 @@ func (c *Chart) allWays() *ways {
 			w.at[p.To.Map] = append(w.at[p.To.Map], p)
 		}
 	}
-	for _, s := range c.Seams() {
-		if s.Why == "" && !s.Closed && len(s.Open) > 0 {
-			for _, id := range []document.ID{s.A, s.B} {
-				w.in[id], w.out[id] = true, true
-			}
-		}
-	}
+	w.joined = c.joined()
 	var before *document.Map
 	for _, m := range c.order {
 		if m.Template {
@@ -243,10 +242,6 @@ func (c *Chart) allWays() *ways {
 		w.after[m.ID] = before != nil && before.Next
 		before = m
 		w.check(m)
-	}
-	if was := c.still; was != nil && was.of.ways != nil && c.doc.Passages.Same(was.of.doc.Passages) {
-		w.ofPassage, w.both = was.of.ways.ofPassage, was.of.ways.both // what passages begin and end at did not move on its map
-		return w
 	}
 	for _, p := range w.passages {
 		w.passage(p)
@@ -259,7 +254,8 @@ type ways struct {
 	c *Chart
 	// from and to are the ends at which passages begin and end.
 	from, to map[document.End]bool
-	in, out  map[document.ID]bool
+	// in and out are the maps that passages lead into, and out of; joined those that open seams do.
+	in, out, joined map[document.ID]bool
 	// after are the maps that finishing the one before starts.
 	after    map[document.ID]bool
 	passages []*document.Passage
@@ -296,17 +292,17 @@ func (w *ways) check(m *document.Map) {
 			w.say(Finding{What: LeadsNot, Map: m.ID, Serious: true, Text: fmt.Sprintf("The %s of %s is an exit and leads nowhere yet.", side.Edge(), m.Name)})
 		}
 	}
-	started := f.starts || w.after[m.ID]
+	started, in := f.starts || w.after[m.ID], w.in[m.ID] || w.joined[m.ID]
 	switch {
-	case !started && !w.in[m.ID] && d.Maps.Len() > 1:
+	case !started && !in && d.Maps.Len() > 1:
 		w.say(Finding{What: NoWayIn, Map: m.ID, Serious: true, Text: fmt.Sprintf("No way leads into %s.", m.Name)})
-	case !started && !w.in[m.ID]:
+	case !started && !in:
 		w.say(Finding{What: NoStart, Map: m.ID, Serious: true, Text: fmt.Sprintf("%s has no spawn: the hero has nowhere to begin.", m.Name)})
 	}
 	for _, acting := range f.acting {
 		w.say(acting)
 	}
-	if !w.out[m.ID] && d.Maps.Len() > 1 && !f.goal && !m.Next {
+	if !w.out[m.ID] && !w.joined[m.ID] && d.Maps.Len() > 1 && !f.goal && !m.Next {
 		w.say(Finding{What: NoWayOut, Map: m.ID, Text: fmt.Sprintf("No way leads out of %s.", m.Name)})
 	}
 }

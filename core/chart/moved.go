@@ -1,48 +1,99 @@
 package chart
 
-import "azzel/core/document"
+import (
+	"azzel/core/document"
+	"cmp"
+	"maps"
+	"slices"
+)
 
-// onlyMoved reports whether the maps of another chart are the same, some of them elsewhere on the chart.
-func (c *Chart) onlyMoved(before *Chart) bool {
+// movedOne is how many maps may have moved for each of them to be held against all others; of more, all are looked at by their edges.
+const movedOne = 32
+
+// settled is the chart before some maps were moved, of which all holds that has nothing to do with where these lie.
+type settled struct {
+	of *Chart
+	// moved are the maps that lie elsewhere now, and were or are placed.
+	moved map[document.ID]bool
+}
+
+// settle goes on from another chart if the maps are the same, some of them elsewhere.
+func (c *Chart) settle(before *Chart) {
+	still := &settled{before, map[document.ID]bool{}}
 	for _, old := range before.order {
 		m := c.doc.Maps.Get(old.ID)
 		if m == old {
 			continue
 		}
 		if m == nil || !old.Entities.Same(m.Entities) || !old.Layers.Same(m.Layers) {
-			return false
+			return
 		}
 		as := *m
 		as.Chart = old.Chart
 		if !document.SameFields(old, &as) {
-			return false
+			return
+		}
+		still.moved[m.ID] = true
+	}
+	c.still = still
+}
+
+// seamsMoved finds the seams anew of the maps that moved; not ok where nothing is known of the others, or too many did.
+func (c *Chart) seamsMoved() (out []Seam, ok bool) {
+	if c.still == nil || c.still.of.seams == nil || len(c.still.moved) > movedOne {
+		return nil, false
+	}
+	moved, at := c.still.moved, make(map[document.ID]int, len(c.order))
+	for i, m := range c.order {
+		at[m.ID] = i
+	}
+	out = make([]Seam, 0, len(c.still.of.seams)+4)
+	for _, s := range c.still.of.seams {
+		if !moved[s.A] && !moved[s.B] {
+			out = append(out, s)
 		}
 	}
-	return true
-}
-
-// settled is what is known of seams and ways before some maps were moved.
-type settled struct {
-	seams map[[2]document.ID]Seam
-	of    *Chart
-}
-
-// settle remembers what holds as long as maps only move.
-func (c *Chart) settle(before *Chart) {
-	c.still = &settled{of: before}
-	if before.seams != nil {
-		c.still.seams = make(map[[2]document.ID]Seam, len(before.seams))
-		for _, s := range before.seams {
-			c.still.seams[[2]document.ID{s.A, s.B}] = s
+	for i, m := range c.order {
+		if !moved[m.ID] {
+			continue
+		}
+		for k, o := range c.order {
+			if k == i || k < i && moved[o.ID] { // that pair was looked at
+				continue
+			}
+			if s, is := c.seam(c.order[min(i, k)], c.order[max(i, k)]); is {
+				out = append(out, s)
+			}
 		}
 	}
+	slices.SortFunc(out, func(a, b Seam) int { return cmp.Or(at[a.A]-at[b.A], at[a.B]-at[b.B]) })
+	return out, true
 }
 
-// seamBefore is the seam of two maps of which neither moved.
-func (c *Chart) seamBefore(a, b *document.Map) (s Seam, is bool) {
-	if c.still == nil || c.still.of.doc.Maps.Get(a.ID) != a || c.still.of.doc.Maps.Get(b.ID) != b {
-		return s, false
+// waysMoved are the ways where maps only moved: other maps may hang together by their seams, and nothing else of them is otherwise.
+func (c *Chart) waysMoved() *ways {
+	if c.still == nil || c.still.of.ways == nil || !c.doc.Passages.Same(c.still.of.doc.Passages) {
+		return nil
 	}
-	s, is = c.still.seams[[2]document.ID{a.ID, b.ID}]
-	return s, is
+	was := c.still.of.ways
+	w := *was
+	w.c, w.joined, w.ofMap = c, c.joined(), maps.Clone(was.ofMap)
+	for _, m := range c.order {
+		if !m.Template && w.joined[m.ID] != was.joined[m.ID] {
+			delete(w.ofMap, m.ID)
+			w.check(m)
+		}
+	}
+	return &w
+}
+
+// joined are the maps out of which an open seam leads.
+func (c *Chart) joined() map[document.ID]bool {
+	out := map[document.ID]bool{}
+	for _, s := range c.Seams() {
+		if s.Why == "" && !s.Closed && len(s.Open) > 0 {
+			out[s.A], out[s.B] = true, true
+		}
+	}
+	return out
 }

@@ -48,17 +48,16 @@ func Places(d *document.Document) map[document.ID]grid.Rect {
 // Snapped is where a map comes to lie when it is dragged to a place on the
 // chart: beside another one where edges come nearer than within, in pixels, and
 // in step with its cells.
-func Snapped(d *document.Document, id document.ID, at grid.Point, within int) (to grid.Point) {
-	m := d.Maps.Get(id)
+func (c *Chart) Snapped(id document.ID, at grid.Point, within int) (to grid.Point) {
+	m := c.doc.Maps.Get(id)
 	if m == nil {
 		return at
 	}
 	size := m.ChartSize()
-	places := Places(d)
 	best, bestAway := at, 1<<30
-	for _, o := range d.MapsInOrder() {
-		r, ok := places[o.ID]
-		if o.ID == id || !ok {
+	for _, o := range c.order {
+		r := c.places[o.ID]
+		if o.ID == id {
 			continue
 		}
 		beside := at.Y < r.Y+r.H && at.Y+size.Y > r.Y

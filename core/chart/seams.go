@@ -23,6 +23,11 @@ type Seam struct {
 	Why    string          `json:"why"`
 }
 
+// Same reports whether two seams are the same in all that is told of them.
+func (s Seam) Same(o Seam) bool {
+	return s.A == o.A && s.B == o.B && s.Side == o.Side && s.Closed == o.Closed && s.Why == o.Why && slices.Equal(s.Open, o.Open) && slices.Equal(s.If, o.If)
+}
+
 // Stretch is cells From up to but not To along an edge.
 type Stretch struct {
 	From int `json:"from"`
@@ -41,6 +46,10 @@ func (c *Chart) Seams() []Seam {
 				c.seams[i], _ = c.seam(c.doc.Maps.Get(s.A), c.doc.Maps.Get(s.B))
 			}
 		}
+		return c.seams
+	}
+	if moved, ok := c.seamsMoved(); ok {
+		c.seams = moved
 		return c.seams
 	}
 	c.seams = []Seam{}
@@ -63,9 +72,7 @@ func (c *Chart) Seams() []Seam {
 	}
 	slices.SortFunc(pairs, func(a, b [2]int) int { return cmp.Or(a[0]-b[0], a[1]-b[1]) })
 	for _, p := range slices.Compact(pairs) {
-		if s, is := c.seamBefore(maps[p[0]], maps[p[1]]); is {
-			c.seams = append(c.seams, s)
-		} else if s, ok := c.seam(maps[p[0]], maps[p[1]]); ok {
+		if s, ok := c.seam(maps[p[0]], maps[p[1]]); ok {
 			c.seams = append(c.seams, s)
 		}
 	}

@@ -130,7 +130,9 @@ func (s *Session) headChange(none) (HeadChange, error) {
 		func(old *document.Map, was MapInfo, now *document.Map, is MapInfo) bool {
 			return was.Background == is.Background && (old == now || document.SameFields(old, now) && document.SameLayers(old, now))
 		})
-	c.Passages = t.passages.tell(d.Passages.All(), func(o *document.Passage) document.ID { return o.ID }, once[*document.Passage], itself, never)
+	if t.doc == nil || !t.doc.Passages.Same(d.Passages) {
+		c.Passages = t.passages.tell(d.Passages.All(), func(o *document.Passage) document.ID { return o.ID }, once[*document.Passage], itself, never)
+	}
 	// a rule's sentence names things, which may be called otherwise now
 	said := renamed(t.doc, d)
 	if said.any() || !t.doc.Rules.Same(d.Rules) {

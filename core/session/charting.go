@@ -17,8 +17,9 @@ type placing struct {
 
 func init() {
 	register(map[string]method{
-		"chart":     with(func(s *Session, _ none) (ChartInfo, error) { return s.chart(), nil }),
-		"readAhead": with((*Session).readAhead),
+		"chart":       with(func(s *Session, _ none) (ChartInfo, error) { return s.chart(), nil }),
+		"chartChange": with(func(s *Session, _ none) (ChartChange, error) { return s.chartChange(), nil }),
+		"readAhead":   with((*Session).readAhead),
 	})
 	if !designs {
 		return
@@ -42,7 +43,7 @@ func init() {
 			placing
 			Within int `json:"within"`
 		}) (grid.Point, error) {
-			return chart.Snapped(s.doc(), a.Map, a.At, a.Within), nil
+			return s.plane().Snapped(a.Map, a.At, a.Within), nil
 		}),
 		"copyMap": authored(func(d *document.Document, a struct {
 			Map      document.ID `json:"map"`
@@ -119,14 +120,37 @@ type ChartInfo struct {
 	Returning []document.ID `json:"returning"`
 }
 
+// chart tells all of it; from there on chartChange tells what differs.
 func (s *Session) chart() ChartInfo {
+	s.hung = s.hanging()
+	return s.hung
+}
+
+func (s *Session) hanging() ChartInfo {
 	c := s.plane()
-	places := []Placed{}
-	for _, m := range s.doc().MapsInOrder() {
+	places := make([]Placed, 0, s.doc().Maps.Len())
+	for _, m := range c.Maps() {
 		places = append(places, Placed{m.ID, c.Place(m.ID)})
 	}
 	return ChartInfo{places, append([]chart.Seam{}, c.Seams()...), check.OnChart(s.doc().Project, c.Findings()), c.Returning()}
 }
+
+// ChartChange is what differs on the chart from what was told before; what is left out is as it was.
+type ChartChange struct {
+	Places    *Spliced[Placed]        `json:"places,omitempty"`
+	Seams     *Spliced[chart.Seam]    `json:"seams,omitempty"`
+	Findings  *Spliced[chart.Finding] `json:"findings,omitempty"`
+	Returning *Spliced[document.ID]   `json:"returning,omitempty"`
+}
+
+func (s *Session) chartChange() ChartChange {
+	was, now := s.hung, s.hanging()
+	s.hung = now
+	return ChartChange{spliced(was.Places, now.Places, alike), spliced(was.Seams, now.Seams, chart.Seam.Same),
+		spliced(was.Findings, now.Findings, alike), spliced(was.Returning, now.Returning, alike)}
+}
+
+func alike[T comparable](a, b T) bool { return a == b }
 
 // mapProperties are what maps have of the designer's own, as a person reads it.
 func mapProperties(d *document.Document) []author.PlainSetting {

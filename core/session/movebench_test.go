@@ -32,3 +32,28 @@ func BenchmarkMoveAll(b *testing.B) {
 		}
 	}
 }
+
+// BenchmarkMapPut drags one of 1,000 maps to another place on the chart, until the page knows how all hang together.
+func BenchmarkMapPut(b *testing.B) {
+	d := sample.Maps(1000, 3000)
+	s := opened(b, d)
+	id := d.MapsInOrder()[40].ID
+	call := func(method string, a any) {
+		raw, err := json.Marshal(a)
+		if err == nil {
+			_, err = s.Call(method, raw)
+		}
+		if err != nil {
+			b.Fatal(err)
+		}
+	}
+	call("headChange", nil)
+	call("chart", nil)
+	n := 0
+	for b.Loop() {
+		n++
+		call("placeMaps", args{"maps": []any{args{"map": id, "at": args{"x": 3000 + n%2*100, "y": 300}}}, "within": 0})
+		call("headChange", nil)
+		call("chartChange", nil)
+	}
+}

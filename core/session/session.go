@@ -33,15 +33,17 @@ type Session struct {
 	following map[document.ID]*following
 	staged    *world.Stage
 	charted   *chart.Chart
-	sheets    *document.Sheets
-	sheetsOf  *document.Document
-	fits      fitting
-	ghost     cachedPlan
-	ghosts    int          // how many there were
-	stroke    *stroke      // that is led on
-	areas     []cachedPlan // of what is held now, the latest last: each the same from anywhere in its region
-	selected  selection
-	told      told
+	// hung is the chart as it was told last.
+	hung     ChartInfo
+	sheets   *document.Sheets
+	sheetsOf *document.Document
+	fits     fitting
+	ghost    cachedPlan
+	ghosts   int          // how many there were
+	stroke   *stroke      // that is led on
+	areas    []cachedPlan // of what is held now, the latest last: each the same from anywhere in its region
+	selected selection
+	told     told
 	// texts are rules as they were when somebody began to write their text.
 	texts map[document.ID]*document.Rule
 	// reader reads texts of rules while they are written.

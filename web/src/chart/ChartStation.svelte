@@ -7,6 +7,7 @@
 	import Plus from '@lucide/svelte/icons/plus'
 	import type { MapInfo } from '../core/types'
 	import Context from '../controls/Context.svelte'
+	import { Growing } from '../controls/growing.svelte'
 	import { mapMenu } from '../stack/mapMenu'
 	import SearchField from '../controls/SearchField.svelte'
 	import Shown from '../check/Shown.svelte'
@@ -34,7 +35,16 @@
 			`${m.name} ${m.folder ?? ''} ${(m.tags ?? []).join(' ')}`.toLowerCase().includes(query.trim().toLowerCase()),
 		),
 	)
-	const folders = $derived([...new Set(found.map((m) => m.folder ?? ''))].sort())
+	/** By their folders; of many the first ones, until one scrolls on to the others. */
+	const rows = new Growing(60, () => found.length)
+	const folders = $derived.by(() => {
+		const names = [...new Set(found.map((m) => m.folder ?? ''))].sort()
+		const all = names.flatMap((name) => found.filter((m) => (m.folder ?? '') === name)).slice(0, rows.many)
+		return names
+			.map((name) => ({ name, maps: all.filter((m) => (m.folder ?? '') === name) }))
+			.filter((f) => f.maps.length)
+	})
+	const ids = $derived(new Set(chosen.is === 'maps' ? chosen.ids : []))
 	const one = $derived(chosen.is === 'maps' && chosen.ids.length === 1 ? w.project.map(chosen.ids[0]) : undefined)
 	const passage = $derived.by(() => {
 		const c = chosen
@@ -66,12 +76,12 @@
 		</div>
 		{#if making}<NewMap made={() => (making = false)} />{/if}
 		<div class="min-h-0 grow overflow-y-auto" {@attach roving}>
-			{#each folders as folder (folder)}
-				{#if folder}<h2 class="px-2.5 pt-2 heading">{folder}</h2>{/if}
-				<ol aria-label={folder || 'Maps in the order of play'}>
-					{#each found.filter((m) => (m.folder ?? '') === folder) as m (m.id)}
+			{#each folders as folder (folder.name)}
+				{#if folder.name}<h2 class="px-2.5 pt-2 heading">{folder.name}</h2>{/if}
+				<ol aria-label={folder.name || 'Maps in the order of play'}>
+					{#each folder.maps as m (m.id)}
 						{@const wrong = w.charting.of(m.id).filter((f) => f.serious).length}
-						{@const on = chosen.is === 'maps' && chosen.ids.includes(m.id)}
+						{@const on = ids.has(m.id)}
 						<li class="flex items-center {on ? 'bg-well' : ''}">
 							<Context choices={() => mapMenu(w, m)} class="flex min-w-0 grow">
 								<button
@@ -112,6 +122,7 @@
 					{/each}
 				</ol>
 			{/each}
+			<div {@attach rows.end}></div>
 		</div>
 		<FindingList
 			choose={(f) => (chosen = f.passage ? { is: 'passage', id: f.passage } : { is: 'maps', ids: [f.map] })}

@@ -153,15 +153,16 @@ export class Handling {
 		this.pinch.up(e.pointerId)
 	}
 
-	/** Puts maps down; how they hang together then is looked at with the next frame, since both take time where there are many. */
+	/** Puts maps down; how they hang together then is looked at when they are seen there, since both take time where there are many. */
 	private place(to: Map<ID, Point>) {
 		const maps = [...to].map(([map, p]) => ({ map, at: { x: p.x, y: p.y } }))
 		if (!maps.length || !this.w.project.try('placeMaps', { maps, within: 0 })) return
 		this.moved = to
-		requestAnimationFrame(() => {
+		const look = () => {
 			this.w.charting.refresh()
 			if (this.moved === to) this.moved = new Map()
-		})
+		}
+		requestAnimationFrame(() => setTimeout(look))
 	}
 
 	/** Does what a key asks for; false when it is none of the chart's. */

@@ -406,6 +406,29 @@ export interface ChartInfo {
 	returning: ID[]
 }
 
+export interface ChartChange {
+	places?: {
+		from: number
+		cut: number
+		put: Placed[]
+	}
+	seams?: {
+		from: number
+		cut: number
+		put: Seam[]
+	}
+	findings?: {
+		from: number
+		cut: number
+		put: Finding[]
+	}
+	returning?: {
+		from: number
+		cut: number
+		put: ID[]
+	}
+}
+
 export interface PointArgs {
 	map: ID
 	active: ID
@@ -2250,6 +2273,7 @@ export interface Methods {
 	}; answer: Changes }
 	characters: { args: None; answer: Character[] }
 	chart: { args: None; answer: ChartInfo }
+	chartChange: { args: None; answer: ChartChange }
 	checkPlace: { args: PointArgs; answer: Place }
 	checks: { args: None; answer: CheckInfo }
 	choices: { args: {

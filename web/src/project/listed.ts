@@ -1,4 +1,4 @@
-import type { Head, HeadChange, ID } from '../core/contract.gen'
+import type { ChartChange, ChartInfo, Head, HeadChange, ID } from '../core/contract.gen'
 
 /** What differs in a list of objects, as the core tells it. */
 export interface Listed<T> {
@@ -38,5 +38,20 @@ export function headWith(h: Head, c: HeadChange): Head {
 		kinds: brought(h.kinds, c.kinds),
 		pins: brought(h.pins, c.pins),
 		recordings: brought(h.recordings, c.recordings),
+	}
+}
+
+/** A list with a piece of it replaced, as the core tells it; the list that was stays as it is. */
+const spliced = <T>(list: T[], change: { from: number; cut: number; put: T[] } | undefined): T[] =>
+	change ? [...list.slice(0, change.from), ...change.put, ...list.slice(change.from + change.cut)] : list
+
+/** The chart with what differs on it brought in; it is the same one where nothing does. */
+export function chartWith(was: ChartInfo, c: ChartChange): ChartInfo {
+	if (!c.places && !c.seams && !c.findings && !c.returning) return was
+	return {
+		places: spliced(was.places, c.places),
+		seams: spliced(was.seams, c.seams),
+		findings: spliced(was.findings, c.findings),
+		returning: spliced(was.returning, c.returning),
 	}
 }

@@ -1,4 +1,5 @@
 import type { ChartInfo, Finding, ID, MapInfo, Rect } from '../core/types'
+import { chartWith } from '../project/listed'
 import type { Project } from '../project/project.svelte'
 
 const none: Finding[] = []
@@ -28,7 +29,9 @@ export class Charting {
 	refresh() {
 		if (this.left) return
 		this.at = this.project.turn
-		this.info = this.project.ask('chart')
+		const { info, project } = this
+		if (info === empty) this.info = project.ask('chart')
+		else this.info = chartWith(info, project.ask('chartChange'))
 	}
 
 	/** Refreshes soon, so that a stroke is not held up. */
