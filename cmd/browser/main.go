@@ -36,6 +36,14 @@ func main() {
 		}
 		return js.ValueOf(map[string]any{"ok": string(out)})
 	}
+	// an edit that was made comes beside the answer
+	changed := func(out json.RawMessage, err error) any {
+		told := answer(out, err).(js.Value)
+		if made := s.Sent(); err == nil && made != nil {
+			told.Set("sent", string(made))
+		}
+		return told
+	}
 	js.Global().Set("azzelCore", js.ValueOf(map[string]any{
 		// open(state: Uint8Array, seq: number, person: string, client: string)
 		"open": js.FuncOf(func(_ js.Value, args []js.Value) any {
@@ -46,7 +54,7 @@ func main() {
 		}),
 		// call(method: string, args: string)
 		"call": js.FuncOf(func(_ js.Value, args []js.Value) any {
-			return answer(s.Call(args[0].String(), json.RawMessage(args[1].String())))
+			return changed(s.Call(args[0].String(), json.RawMessage(args[1].String())))
 		}),
 		// chunk(map, layer: string, cx, cy: number, into: Uint8Array): boolean
 		"chunk": js.FuncOf(func(_ js.Value, args []js.Value) any {
@@ -93,7 +101,7 @@ func main() {
 		"jump": js.FuncOf(func(_ js.Value, args []js.Value) any {
 			state := make([]byte, args[0].Length())
 			js.CopyBytesToGo(state, args[0])
-			return answer(s.Jump(state, args[1].String()))
+			return changed(s.Jump(state, args[1].String()))
 		}),
 		"hash": js.FuncOf(func(js.Value, []js.Value) any { return s.Hash() }),
 	}))

@@ -18,11 +18,13 @@ const firstNumber = 2
 func (n *Names) Has(name string) bool { return n.used[strings.ToLower(name)] > 0 }
 
 // Add notes one more use of a name.
-func (n *Names) Add(name string) {
+func (n *Names) Add(name string) { n.add(strings.ToLower(name)) }
+
+func (n *Names) add(key string) {
 	if n.used == nil {
 		n.used, n.least = map[string]int{}, map[string]int{}
 	}
-	n.used[strings.ToLower(name)]++
+	n.used[key]++
 }
 
 // Remove notes one use of a name less.
@@ -39,26 +41,34 @@ func (n *Names) Remove(name string) {
 
 // Free gives name, or name with the first free number behind it. It does not use it.
 func (n *Names) Free(name string) string {
-	if !n.Has(name) {
-		return name
+	name, _ = n.free(name)
+	return name
+}
+
+// free is Free, with what the name is counted by.
+func (n *Names) free(name string) (free, key string) {
+	key = strings.ToLower(name)
+	if n.used[key] <= 0 {
+		return name, key
 	}
 	stem, _ := numbered(name)
 	if r := []rune(stem); len(r) > MaxName-8 {
 		stem = string(r[:MaxName-8])
 	}
-	key := strings.ToLower(stem)
-	for i := max(firstNumber, n.least[key]); ; i++ {
-		if next := stem + " " + itoa(i); !n.Has(next) {
-			n.least[key] = i
-			return next
+	lower := strings.ToLower(stem)
+	for i := max(firstNumber, n.least[lower]); ; i++ {
+		number := " " + itoa(i)
+		if key = lower + number; n.used[key] <= 0 {
+			n.least[lower] = i
+			return stem + number, key
 		}
 	}
 }
 
 // Take gives a free name as Free does and notes that it is in use.
 func (n *Names) Take(name string) string {
-	name = n.Free(name)
-	n.Add(name)
+	name, key := n.free(name)
+	n.add(key)
 	return name
 }
 

@@ -11,6 +11,7 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"slices"
 	"unicode/utf8"
 )
 
@@ -52,6 +53,9 @@ func (e *Edit) Sent() []byte {
 	return text
 }
 
+// headRoom is about how many bytes of a primitive's JSON its values are not.
+const headRoom = 112
+
 // Text is the edit as JSON in the present format: as it came, where it came so.
 func (e *Edit) Text() []byte {
 	if e.text != nil {
@@ -60,6 +64,11 @@ func (e *Edit) Text() []byte {
 	short := *e
 	short.Do = []Primitive{}
 	out := bytes.TrimSuffix(JSON(&short), []byte("]}"))
+	room := 2
+	for i := range e.Do {
+		room += len(e.Do[i].Value) + len(e.Do[i].WasValue) + headRoom
+	}
+	out = slices.Grow(out, room)
 	for i := range e.Do {
 		if i > 0 {
 			out = append(out, ',')
@@ -74,17 +83,29 @@ func (p *Primitive) appendTo(out []byte) []byte {
 	if !p.plain {
 		return append(out, JSON(p)...)
 	}
-	rest := *p
-	rest.Value, rest.WasValue = nil, nil
-	if rest.Cells != nil || rest.Was != nil || rest.Content != nil {
+	if p.Field != "" || p.Cells != nil || p.Was != nil || p.Content != nil {
 		return append(out, JSON(p)...)
 	}
-	out = append(out, bytes.TrimSuffix(JSON(&rest), []byte("}"))...)
+	out = p.Ref.appendTo(append(append(append(out, `{"op":"`...), p.Op...), `","ref":`...))
 	if p.Value != nil {
 		out = append(append(out, `,"value":`...), p.Value...)
 	}
 	if p.WasValue != nil {
 		out = append(append(out, `,"wasValue":`...), p.WasValue...)
+	}
+	return append(out, '}')
+}
+
+// appendTo writes a reference as JSON does; types and ids stand there as they are.
+func (r *Ref) appendTo(out []byte) []byte {
+	out = append(append(append(out, `{"type":"`...), r.Type...), '"')
+	for _, part := range [...]struct {
+		key string
+		id  document.ID
+	}{{`,"map":"`, r.Map}, {`,"rule":"`, r.Rule}, {`,"id":"`, r.ID}} {
+		if part.id != "" {
+			out = append(append(append(out, part.key...), part.id...), '"')
+		}
 	}
 	return append(out, '}')
 }
@@ -314,6 +335,11 @@ func (p *Primitive) checkContent() error {
 
 // JSON marshals an object or value of a primitive.
 func JSON(v any) json.RawMessage {
+	if e, ok := v.(*document.Entity); ok {
+		if text, ok := e.AppendJSON(make([]byte, 0, 256)); ok {
+			return text
+		}
+	}
 	data, err := json.Marshal(v)
 	if err != nil {
 		panic(fmt.Sprintf("edit: plain values always marshal: %v", err))
@@ -337,14 +363,17 @@ func InsertRule(r document.Rule) Primitive {
 
 // Insert is the primitive that inserts an object; its id must be that of ref.
 func Insert(ref Ref, object any) Primitive {
-	p := Primitive{Op: OpInsert, Ref: ref, Value: JSON(object), plain: true}
 	switch e := object.(type) {
 	case document.Entity:
-		p.made = bare(e)
+		return insertEntity(ref, e)
 	case *document.Entity:
-		p.made = bare(*e)
+		return insertEntity(ref, *e)
 	}
-	return p
+	return Primitive{Op: OpInsert, Ref: ref, Value: JSON(object), plain: true}
+}
+
+func insertEntity(ref Ref, e document.Entity) Primitive {
+	return Primitive{Op: OpInsert, Ref: ref, Value: JSON(&e), plain: true, made: bare(e)}
 }
 
 // bare is an entity that is nothing but words and numbers, and so is read as it was written; nil for another.

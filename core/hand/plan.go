@@ -7,6 +7,7 @@ import (
 	"azzel/core/grid"
 	"errors"
 	"fmt"
+	"slices"
 	"strings"
 )
 
@@ -321,6 +322,7 @@ func (p *Plan) Edit(d *document.Document, m *document.Map, g Grip) ([]edit.Primi
 		label.Text = "Removed " + counted(len(p.Take), "entity")
 	}
 	rank := m.NextRank()
+	do = slices.Grow(do, len(p.Place))
 	for i, e := range p.Place {
 		e.ID, e.Rank = document.NewID(), rank+i
 		do = append(do, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}, e))

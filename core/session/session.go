@@ -33,6 +33,8 @@ type Session struct {
 	following map[document.ID]*following
 	staged    *world.Stage
 	charted   *chart.Chart
+	// sent is the edit that the last call made.
+	sent json.RawMessage
 	// hung is the chart as it was told last.
 	hung     ChartInfo
 	sheets   *document.Sheets
@@ -54,7 +56,8 @@ type Session struct {
 
 // Outcome is what changed and, for a new edit, what has to be sent.
 type Outcome struct {
-	Edit    json.RawMessage `json:"edit,omitempty"`
+	// Edit names the edit that was made; as it is sent it is Sent.
+	Edit    *edit.Mark      `json:"edit,omitempty"`
 	Change  document.Change `json:"change"`
 	Dropped []string        `json:"dropped,omitempty"`
 	Text    string          `json:"text,omitempty"`
@@ -81,28 +84,22 @@ func (s *Session) Call(name string, args json.RawMessage) (json.RawMessage, erro
 	if s.replica == nil {
 		return nil, errNothingOpen
 	}
+	s.sent = nil
 	out, err := m.call(s, args)
 	if err != nil {
 		return nil, err
 	}
-	if o, ok := out.(Outcome); ok && len(o.Edit) > 0 {
-		return o.written()
+	if w, ok := out.(interface {
+		written() (json.RawMessage, error)
+	}); ok {
+		return w.written()
 	}
 	return json.Marshal(out)
 }
 
-// written is the outcome as JSON, its edit, which is JSON already, not looked at again.
-func (o Outcome) written() (json.RawMessage, error) {
-	text := o.Edit
-	o.Edit = nil
-	rest, err := json.Marshal(o)
-	if err != nil {
-		return nil, err
-	}
-	out := make([]byte, 0, len(text)+len(rest)+len(`"edit":,`))
-	out = append(append(append(out, `{"edit":`...), text...), ',')
-	return append(out, rest[1:]...), nil
-}
+// Sent is the edit that the last Call or Jump made, as it is sent; nil where it made none. It is told apart from the answer, so that a page need not
+// read what it only passes on.
+func (s *Session) Sent() json.RawMessage { return s.sent }
 
 // Open starts a session from a stored document, as edit number seq left it.
 func (s *Session) Open(state []byte, seq int64, person, client document.ID) error {
@@ -191,7 +188,8 @@ func (s *Session) make(do []edit.Primitive, label edit.Label) (Outcome, error) {
 
 func (s *Session) described(before *document.Document, e *edit.Edit, res edit.Result) Outcome {
 	o := s.outcome(before)
-	o.Edit, o.Text, o.Dropped, o.Restored, o.Kept, o.Renamed = e.Sent(), e.Label.Text, res.Dropped, res.Restored, res.Kept, res.Renamed
+	s.sent = e.Sent()
+	o.Edit, o.Text, o.Dropped, o.Restored, o.Kept, o.Renamed = &e.Mark, e.Label.Text, res.Dropped, res.Restored, res.Kept, res.Renamed
 	return o
 }
 

@@ -222,6 +222,9 @@
 		if (m && !w.play.on) untrack(() => w.views.resized(m))
 	})
 
+	/** Where the canvas lay on the page when it got its size. */
+	let place: Point | undefined
+
 	onMount(() => {
 		const told = () => stale++
 		w.scene.onStale.add(told)
@@ -230,7 +233,12 @@
 			const width = Math.round(holder.clientWidth * dpr)
 			const height = Math.round(holder.clientHeight * dpr)
 			for (const c of [base, over]) [c.width, c.height] = [width, height]
-			w.views.resize(w.play.on ? undefined : w.map, width, height)
+			const { left, top } = holder.getBoundingClientRect()
+			const was = place
+			place = { x: left, y: top }
+			if (was && !w.play.on && over.matches(':hover'))
+				w.views.resizeUnderHand({ x: (left - was.x) * dpr, y: (top - was.y) * dpr }, width, height)
+			else w.views.resize(w.play.on ? undefined : w.map, width, height)
 			stale++
 		})
 		resized.observe(holder)

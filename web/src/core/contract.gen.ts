@@ -13,7 +13,7 @@ export interface Point {
 }
 
 export interface Outcome {
-	edit?: unknown
+	edit?: Mark
 	change: Change
 	dropped?: string[]
 	text?: string
@@ -61,7 +61,7 @@ export interface Material {
 
 export interface AreaOutcome {
 	selected: Selected
-	edit?: unknown
+	edit?: Mark
 	change: Change
 	dropped?: string[]
 	text?: string
@@ -133,7 +133,7 @@ export interface Zone {
 export interface Adopted {
 	needs: number
 	held: ID
-	edit?: unknown
+	edit?: Mark
 	change: Change
 	dropped?: string[]
 	text?: string

@@ -4,7 +4,12 @@ interface Answer {
 	ok?: string
 	error?: string
 	code?: Code
+	/** The edit that was made, as it is sent. */
+	sent?: string
 }
+
+/** An outcome beside the edit that was made, as it is sent, which the page only passes on. */
+export type Sent<O> = O & { sent?: string }
 
 /** What the core can be asked. */
 export type Method = keyof Methods
@@ -45,23 +50,26 @@ export class CoreError extends Error {
 	}
 }
 
-function taken(answer: Answer): string {
+function taken(answer: Answer): Answer & { ok: string } {
 	if (answer.error !== undefined) {
 		const text = answer.error
 		// the page that plays has fewer methods: whoever asks for another is told of, even where the error is passed over
 		if (answer.code === 'method') console.error(text)
 		throw new CoreError(text[0].toUpperCase() + text.slice(1) + (text.endsWith('.') ? '' : '.'), answer.code)
 	}
-	return answer.ok ?? 'null'
+	return { ok: answer.ok ?? 'null', sent: answer.sent }
 }
 
+/** What the core was told that changes the project: edits that are not confirmed, or a method without a new edit. */
+export type Fed = { adopt: string[] } | { method: Method; args: unknown }
+
 /** Methods by which a project changes without a new edit. */
-const told = new Set<Method>(['adopt', 'receive', 'refuse'])
+const told = new Set<Method>(['receive', 'refuse'])
 
 /** The editing core: the same code as on the server, run as a WebAssembly module. */
 export class Core {
 	/** Told what changes the project, after it did. */
-	changed?: (method: Method, args: unknown, answer: Outcome | null) => void
+	changed?: (by: Fed) => void
 	private cells = new Uint8Array(4096)
 	private several = new Uint8Array(0)
 	private game = new Uint8Array(4096)
@@ -89,19 +97,30 @@ export class Core {
 	}
 
 	call<M extends Method>(method: M, args?: Args<M>): Answered<M> {
-		const text = taken(this.exposed.call(method, args === undefined ? '' : JSON.stringify(args)))
-		const answer = JSON.parse(text) as Answered<M>
-		// an outcome begins with the edit, where there is one, and says what changed
-		const outcome = text.startsWith('{"edit":') && 'change' in (answer as Outcome)
-		if (outcome || told.has(method)) this.changed?.(method, args, answer as Outcome)
+		const { ok, sent } = taken(this.exposed.call(method, args === undefined ? '' : JSON.stringify(args)))
+		const answer = JSON.parse(ok) as Answered<M>
+		if (sent !== undefined) return this.sending(answer, sent)
+		if (told.has(method)) this.changed?.({ method, args })
 		return answer
+	}
+
+	/** Takes up edits that are not confirmed yet, as they were sent. */
+	adopt(edits: string[]): Outcome {
+		const { ok } = taken(this.exposed.call('adopt', `{"edits":[${edits.join()}]}`))
+		this.changed?.({ adopt: edits })
+		return JSON.parse(ok)
 	}
 
 	/** Makes the project what a stored state of it was. */
 	jump(state: Uint8Array, label: string): Outcome {
-		const outcome = JSON.parse(taken(this.exposed.jump(state, label))) as Outcome
-		this.changed?.('adopt', { edits: [outcome.edit] }, outcome)
-		return outcome
+		const { ok, sent } = taken(this.exposed.jump(state, label))
+		return this.sending(JSON.parse(ok) as Outcome, sent!)
+	}
+
+	private sending<O>(answer: O, sent: string): O {
+		this.changed?.({ adopt: [sent] })
+		const made: Sent<O> = Object.assign(answer as object, { sent }) as Sent<O>
+		return made
 	}
 
 	/** The 1,024 cells of a chunk, or null when all are empty; good until the next call. */

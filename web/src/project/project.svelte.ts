@@ -1,6 +1,6 @@
 import { keyOf, newID } from './marks'
 import { counted } from './counted'
-import { Core, CoreError, type Answered, type Args, type Change, type Method } from '../core/module'
+import { Core, CoreError, type Answered, type Args, type Change, type Method, type Sent } from '../core/module'
 import type { ChunkAt, Entity, Head, ID, Kind, MapInfo, Outcome, Tileset } from '../core/types'
 import { Connection, type Mark, type Person, type Pointer, type Row } from '../live/connection'
 import { ask, greet, read, Refused, send } from '../live/http'
@@ -9,12 +9,10 @@ import type { Notices } from './notices.svelte'
 import { SvelteMap } from 'svelte/reactivity'
 import { headWith } from './listed'
 import { lookups } from './indexed'
+import { largestSocketEdit, Leaving } from './leaving'
 import { type SavedState, savedState } from './saved'
 import { sentWith } from './sent'
 import { Standing } from './standing'
-
-/** Edits larger than this go by POST instead of over the socket. */
-const largestSocketEdit = 256 << 10
 
 /** How long to wait before a server without room is tried again. */
 const tryAgain = 5000
@@ -46,6 +44,12 @@ export class Project {
 	onStored: (seq: number) => void = () => {}
 	readonly onChunks = new Set<(chunks: ChunkAt[]) => void>()
 
+	private leaving = new Leaving((mark, text) => {
+		this.kept.keep({ project: this.id, ...mark, edit: text, born: this.born }).catch(() => {
+			this.notices.say('This browser has no room to keep edits: stay until the strip says Saved.', 'wrong')
+		})
+		this.dispatch(mark, text)
+	})
 	private outbox = new Map<string, { mark: Mark; text: string }>()
 	private standing: Standing
 	private connection?: Connection
@@ -149,7 +153,7 @@ export class Project {
 				continue
 			}
 			try {
-				this.take(this.core.call('adopt', { edits: [JSON.parse(e.edit)] }))
+				this.take(this.core.adopt([e.edit]))
 				this.outbox.set(keyOf(e), { mark: { client: e.client, number: e.number }, text: e.edit })
 			} catch (error) {
 				this.notices.wrong(error)
@@ -237,9 +241,9 @@ export class Project {
 		if (this.lost) throw new CoreError('This project cannot be read whole, so it can only be looked at.')
 	}
 
-	made<O extends Outcome>(outcome: O): O {
+	made<O extends Outcome>(outcome: Sent<O>): O {
 		this.take(outcome)
-		if (outcome.edit) this.post(outcome.edit as { client: ID; number: number })
+		if (outcome.edit && outcome.sent) this.post(outcome.edit, outcome.sent)
 		for (const [asked, called] of outcome.renamed ?? []) this.notices.taken(asked, called)
 		return outcome
 	}
@@ -261,7 +265,7 @@ export class Project {
 
 	/** The way to turn back what was made, whatever comes since, as a notice offers it. */
 	undoOf(made: Outcome): { label: string; run: () => void } {
-		const { client, number } = made.edit as Mark
+		const { client, number } = made.edit!
 		const run = () => void (this.turning = this.turning.then(() => this.turnBack('undoOf', { client, number })))
 		return { label: 'Undo', run }
 	}
@@ -308,15 +312,10 @@ export class Project {
 		}
 	}
 
-	private post(edit: { client: ID; number: number }) {
-		const text = JSON.stringify(edit)
-		const mark = { client: edit.client, number: edit.number }
+	private post(mark: Mark, text: string) {
 		this.outbox.set(keyOf(mark), { mark, text })
 		this.waiting = this.outbox.size
-		this.kept.keep({ project: this.id, ...mark, edit: text, born: this.born }).catch(() => {
-			this.notices.say('This browser has no room to keep edits: stay until the strip says Saved.', 'wrong')
-		})
-		this.dispatch(mark, text)
+		this.leaving.add(mark, text)
 	}
 
 	private dispatch(mark: Mark, text: string) {

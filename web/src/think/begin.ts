@@ -39,9 +39,6 @@ export function thinkerOf(project: Project): Thinker {
 		(method, args) => project.ask(method, args),
 		(method, args) => there(project, method, args),
 	)
-	project.core.changed = (method, args, answer) => {
-		if (method === 'adopt' || method === 'receive' || method === 'refuse') thinker.feed(method, args as never)
-		else if (answer?.edit) thinker.feed('adopt', { edits: [answer.edit] })
-	}
+	project.core.changed = (by) => thinker.feed(by)
 	return thinker
 }

@@ -1,10 +1,9 @@
-import { CoreError, type Answered, type Args, type Method } from '../core/module'
+import { CoreError, type Answered, type Args, type Fed, type Method } from '../core/module'
 import type { Code } from '../core/contract.gen'
 import type { ID } from '../core/types'
 
 /** What the worker is asked: to open a state, or a method of the core. */
-export type Question =
-	{ id: number; state: Uint8Array; seq: number; person: ID; client: ID } | { id: number; method: Method; args: unknown }
+export type Question = { id: number; state: Uint8Array; seq: number; person: ID; client: ID } | ({ id: number } & Fed)
 
 export type Told = { id: number; answer: unknown } | { id: number; wrong: string; code?: Code }
 
@@ -35,7 +34,7 @@ export class Thinker {
 	private opened?: Promise<void>
 	private waiting = new Map<number, Waits>()
 	/** What came in while the state was fetched. */
-	private fed: { method: Method; args: unknown }[] = []
+	private fed: Fed[] = []
 	private next = 1
 	private starts = 0
 	/** The server is asked: the project is too large for a second core. */
@@ -50,10 +49,10 @@ export class Thinker {
 	) {}
 
 	/** Tells it what the project's core was told. */
-	feed<M extends 'adopt' | 'receive' | 'refuse'>(method: M, args: Args<M>) {
+	feed(by: Fed) {
 		if (!this.opened || this.helpless || this.far) return
-		if (this.worker) this.post({ method, args }).catch(this.breaks(this.opened))
-		else this.fed.push({ method, args })
+		if (this.worker) this.post(by).catch(this.breaks(this.opened))
+		else this.fed.push(by)
 	}
 
 	/** Asks it something that changes nothing. */
@@ -89,10 +88,7 @@ export class Thinker {
 		this.worker = worker
 		const opening = this.post(at, [at.state.buffer])
 		// in the order in which they come to this page's core
-		const fed: { method: Method; args: unknown }[] = [
-			...waiting.map((text) => ({ method: 'adopt' as const, args: { edits: [JSON.parse(text)] } })),
-			...this.fed,
-		]
+		const fed: Fed[] = [...waiting.map((text) => ({ adopt: [text] })), ...this.fed]
 		this.fed = []
 		for (const f of fed) this.post(f).catch(this.breaks(this.opened!))
 		await opening

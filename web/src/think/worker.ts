@@ -1,5 +1,5 @@
 import type { ID } from '../core/types'
-import { Core, CoreError, type Method } from '../core/module'
+import { Core, CoreError, type Fed } from '../core/module'
 import type { Question, Told } from './thinker'
 
 // A second instance of the core, in a thread of its own, fed the same edits: what takes long is found out here, so that the page never waits for it.
@@ -21,8 +21,10 @@ interface Rows {
 	rows: { seq: number; mark: { client: ID; number: number } }[]
 }
 
-function ask(method: Method, args: unknown): unknown {
+function ask(q: Fed): unknown {
 	if (!core) throw new Error('Nothing is open.')
+	if ('adopt' in q) return core.adopt(q.adopt)
+	const { method, args } = q
 	if (method === 'receive') {
 		// what was stored before the state was taken is in it: it waits for nothing any more
 		for (const row of (args as Rows).rows) if (row.seq <= from) core.call('refuse', row.mark)
@@ -36,7 +38,7 @@ self.onmessage = async (e: MessageEvent<Question>) => {
 		if ('state' in q) {
 			await open(q.state, q.seq, q.person, q.client)
 			tell({ id: q.id, answer: null })
-		} else tell({ id: q.id, answer: ask(q.method, q.args) })
+		} else tell({ id: q.id, answer: ask(q) })
 	} catch (error) {
 		tell({ id: q.id, wrong: (error as Error).message, code: error instanceof CoreError ? error.code : undefined })
 	}

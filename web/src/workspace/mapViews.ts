@@ -1,4 +1,4 @@
-import type { ID, MapInfo } from '../core/types'
+import type { ID, MapInfo, Point } from '../core/types'
 import type { View } from '../draw/view.svelte'
 
 type Saved = ReturnType<View['save']>
@@ -60,5 +60,13 @@ export class MapViews {
 		view.width = width
 		view.height = height
 		if (untouched && m?.id === this.of) this.showWhole(m)
+	}
+
+	/** As resize, while somebody points at the map: it stays where it is on the page, so that nothing moves under the hand. */
+	resizeUnderHand(moved: Point, width: number, height: number) {
+		const { view } = this
+		view.width = width
+		view.height = height
+		view.pan(-moved.x, -moved.y)
 	}
 }
