@@ -42,12 +42,18 @@ func (f *May) often(r *document.Rule, tree *rules.Tree, word string, it world.Re
 	return anyTimes
 }
 
-// happensOnce reports whether something can happen to a thing but once, or has a rule see to it that it cannot again: what is taken and
-// never put back, a container that nothing shuts, a switch that the rule disables before anything else can happen.
+// happensOnce reports whether something can happen to a thing but once, or has a rule see to it that it cannot again: what is taken, or
+// defeated, and never put back, a container that nothing shuts, a switch that the rule disables before anything else can happen.
 func (f *May) happensOnce(tree *rules.Tree, word string, it world.Ref) bool {
 	t := f.st.Thing(it)
 	// what is made in a game may be made again
-	if f.forgets(it) || t.Doing.Goes || f.st.Grounds[t.Map].Map.Entities.Get(t.ID) == nil {
+	if f.forgets(it) || f.st.Grounds[t.Map].Map.Entities.Get(t.ID) == nil {
+		return false
+	}
+	if word == rules.WordFalls {
+		return !f.deeds().brings(it)
+	}
+	if t.Doing.Goes {
 		return false
 	}
 	switch {

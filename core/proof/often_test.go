@@ -42,6 +42,10 @@ func TestWhatHappensOnce(t *testing.T) {
 	levers := func(d *document.Document) *document.Document {
 		return off(put(put(d, kind.Switch, 4, 2, 1, 1, document.Down), kind.Switch, 5, 2, 1, 1, document.Down))
 	}
+	const beaten = "when\n\tany \"Walking enemy\" is defeated\nthen\n\tadd 1 to Tide"
+	crabs := func(d *document.Document) *document.Document {
+		return put(put(d, kind.Walker, 4, 2, 1, 1, document.Down), kind.Walker, 5, 2, 1, 1, document.Down)
+	}
 	afresh := kind.Value{Key: kind.MapEnteredAgain, Value: kind.Of(kind.Afresh)}
 	for _, c := range []struct {
 		name  string
@@ -60,6 +64,11 @@ func TestWhatHappensOnce(t *testing.T) {
 		{"what is enabled again, as what was taken", levers(drawn(rows)), []string{lit, opens(3), "when\n\tthe hero takes any Collectible\nthen\n\tenable it"}, proof.Cannot, "Tide comes to 2"},
 		{"disabled too late", levers(drawn(rows)), []string{"when\n\tany Switch is turned on\nthen\n\twait 1 s\n\tdisable it\n\tadd 1 to Tide", opens(3)}, proof.Open, ""},
 		{"once for each", levers(drawn(rows)), []string{"rule once\nwhen\n\tany Switch is turned on\nthen\n\tadd 1 to Tide", opens(3)}, proof.Cannot, "Tide comes to 2"},
+		{"as many as can be defeated", crabs(drawn(rows)), []string{beaten, opens(2)}, proof.Open, ""},
+		{"one more than can be defeated", crabs(drawn(rows)), []string{beaten, opens(3)}, proof.Cannot, "Tide comes to 2 at the most"},
+		{"one more, and they are brought back", crabs(drawn(rows)), []string{beaten, opens(3), "when\n\tTide comes to 2\nthen\n\tput every \"Walking enemy\" there"}, proof.Open, ""},
+		{"one more, and they are there again whenever one comes", crabs(drawn(rows, afresh)), []string{beaten, opens(3)}, proof.Open, ""},
+		{"one more, broken or defeated", put(crabs(drawn(rows)), kind.Breakable, 6, 2, 1, 1, document.Down), []string{beaten, "when\n\tany \"Breakable\" is defeated\nthen\n\tadd 1 to Tide", opens(3)}, proof.Open, ""},
 		{"the map is as at first again", levers(drawn(rows, afresh)), []string{lit, opens(3)}, proof.Open, ""},
 		{"a goal that nothing enables", disabled(drawn(rows), kind.Goal), []string{"when\n\tthe hero takes any Collectible\nthen\n\topen every Door"}, proof.Cannot, "is disabled, and nothing enables it"},
 		{"a goal that is enabled", disabled(drawn(rows), kind.Goal), []string{"when\n\tthe hero takes any Collectible\nthen\n\topen every Door\n\tenable every Goal"}, proof.Can, ""},
@@ -135,7 +144,10 @@ func TestNothingComesAboutThatCouldNot(t *testing.T) {
 		"when\n\tthe hero takes any Collectible\nthen\n\tgive the hero 2 coin", "when\n\tany Switch is turned on\nif\n\tthe hero has at least 3 coin\nthen\n\ttake 3 coin from the hero\n\tdisable it\n\tgive the hero 5 coin\n\twin the game \"Done.\"",
 		"when\n\tany Switch is turned on\nif\n\tthe hero has at least 2 coin\nthen\n\ttake 2 coin from the hero\n\tadd 1 to Tide", "when\n\tany Switch is turned off\nif\n\tSalt is at least 1\nthen\n\tadd -1 to Salt\n\tgive the hero 1 coin",
 		"when\n\tany Switch is turned on\nthen\n\tif all of this is so\n\t\tTide is at least 1\n\tthen\n\t\tadd -1 to Tide\n\t\tadd 2 to Salt", "when\n\tTide comes to 4\nthen\n\twin the game \"Done.\"", "rule once\nwhen\n\tTide comes to 1\nthen\n\tenable every \"Sensor area\"\n\tadd 2 to Salt", "when\n\tany Switch is turned off\nthen\n\tshut every Container",
+		"when\n\tany \"Walking enemy\" is defeated\nthen\n\tadd 1 to Tide", "when\n\tany Breakable is defeated\nthen\n\tadd 1 to Salt\n\tgive the hero 1 coin",
 	}
+	strikes := []string{"when\n\tany Switch is turned on\nthen\n\tdefeat every \"Walking enemy\"\n\tdefeat every Breakable", "when\n\tthe hero takes any Collectible\nthen\n\tdefeat every \"Walking enemy\"",
+		"when\n\tany Container is opened\nthen\n\tput every \"Walking enemy\" there\n\tput every Breakable there"}
 	counted, exact, barred := 0, 0, 0
 	for seed := range worlds {
 		r := rand.New(rand.NewPCG(uint64(seed), 41))
@@ -170,6 +182,13 @@ func TestNothingComesAboutThatCouldNot(t *testing.T) {
 			if change, err := author.AddRule(d, sample.Draw{On: d.MapsInOrder()[0].ID}.Rule(d, r)); err == nil {
 				d = sample.With(d, change.Do...)
 			}
+		}
+		if r.IntN(2) == 0 { // somebody to be defeated, whom rules strike and bring back
+			for _, k := range []string{kind.Walker, kind.Walker, kind.Breakable} {
+				d = put(d, k, 1+r.IntN(8), 1+r.IntN(5), 1, 1, document.Down)
+			}
+			d = ruled(ruled(d, templates[len(templates)-1-r.IntN(2)]), strikes[r.IntN(len(strikes))])
+			d = ruled(d, strikes[r.IntN(len(strikes))])
 		}
 		said = ""
 		for _, rule := range d.RulesInOrder() {
