@@ -88,6 +88,7 @@ const (
 	Trap         = "stuck for good"
 	NeverMap     = "map never come to"
 	NeverThing   = "thing never come to"
+	NeverGround  = "ground never come to"
 	NeverRule    = "rule never runs"
 	NeverStep    = "step never runs"
 	TightJump    = "tight jump"
@@ -125,6 +126,7 @@ var Sorts = []Sort{
 	{NoGoal, "Nothing finishes the game", document.Noted, groupFinish, ""},
 	{NeverMap, "A map that nobody comes to", document.Matters, groupFinish, ""},
 	{NeverThing, "Something that nobody comes to", document.Matters, groupFinish, ""},
+	{NeverGround, "Ground in view that nobody comes to", document.Noted, groupFinish, ""},
 	{NeverRule, "A rule that can never run", document.Matters, groupFinish, ""},
 	{NeverStep, "A part of a rule that can never run", document.Matters, groupFinish, ""},
 	{TightJump, "A jump that leaves hardly any time", document.Noted, groupFinish, ""},

@@ -2,6 +2,7 @@ package check
 
 import (
 	"azzel/core/document"
+	"azzel/core/grid"
 	"azzel/core/play"
 	"azzel/core/proof"
 	"azzel/core/world"
@@ -47,6 +48,10 @@ func Proven(s *proof.Study) (out []Finding) {
 		case proof.NeverMap:
 			m := st.Grounds[n.Map]
 			out = append(out, Finding{What: NeverMap, Of: document.TypeMap, Map: m.ID, ID: m.ID, Text: fmt.Sprintf("Nobody ever comes to %s.", m.Name)})
+		case proof.NeverGround:
+			if f, is := neverGround(st, n); is {
+				out = append(out, f)
+			}
 		case proof.NeverRule:
 			r := st.Rules[n.Rule]
 			out = append(out, Finding{What: NeverRule, Of: document.TypeRule, ID: r.ID, Text: fmt.Sprintf("%s can never run: what it waits for, or asks, never comes about.", Called(st.Doc, r))})
@@ -59,6 +64,41 @@ func Proven(s *proof.Study) (out []Finding) {
 		}
 	}
 	return out
+}
+
+// neverGround is the finding of ground in view that nobody comes to, if there is some.
+func neverGround(st *world.Stage, n proof.Never) (f Finding, is bool) {
+	g := st.Grounds[n.Map]
+	b := g.Map.Bounds
+	// one looks from where one comes to
+	blind := flat(n.Come, b)
+	for i, come := range blind {
+		blind[i] = !come
+	}
+	view := inView(st.Doc, blind, g.Map)
+	pieces, cells, first := 0, 0, grid.Point{}
+	for _, piece := range n.Ground {
+		seen := 0
+		for _, p := range piece.Points() {
+			if view != nil && !view[(p.Y-b.Y)*b.W+p.X-b.X] {
+				continue
+			}
+			if seen++; seen+cells == 1 {
+				first = p
+			}
+		}
+		if cells += seen; seen > 0 {
+			pieces++
+		}
+	}
+	if pieces == 0 {
+		return f, false
+	}
+	text := fmt.Sprintf("Nobody ever comes to a piece of free ground on %s (%s).", g.Name, cellsOf(cells))
+	if pieces > 1 {
+		text = fmt.Sprintf("Nobody ever comes to %d pieces of free ground on %s (%s in all).", pieces, g.Name, cellsOf(cells))
+	}
+	return Finding{What: NeverGround, Of: document.TypeMap, Map: g.ID, ID: g.ID, At: &first, Text: text}, true
 }
 
 // TightTicks is how many ticks a jump leaves at the most that is told.

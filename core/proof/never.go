@@ -2,6 +2,7 @@ package proof
 
 import (
 	"azzel/core/document"
+	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/rules"
 	"azzel/core/world"
@@ -11,11 +12,12 @@ import (
 
 // What can never be come to.
 const (
-	NeverThing = "thing"
-	NeverExit  = "exit"
-	NeverMap   = "map"
-	NeverRule  = "rule"
-	NeverStep  = "step"
+	NeverThing  = "thing"
+	NeverExit   = "exit"
+	NeverMap    = "map"
+	NeverGround = "ground"
+	NeverRule   = "rule"
+	NeverStep   = "step"
 )
 
 // Never is something that no player can come to, whatever is done.
@@ -25,6 +27,9 @@ type Never struct {
 	Map, Thing, Rule world.Ref
 	// Part is the first of a rule that never runs, where others do.
 	Part document.ID
+	// Ground are pieces of free ground of the map, Come the cells that one comes to there.
+	Ground []*grid.Region
+	Come   *grid.Region
 }
 
 // reachedKinds are what a player wants to come to, and from how many cells away that counts: what is used is used from beside it.
@@ -61,6 +66,13 @@ func never(st *world.Stage, from []*May) (out []Never) {
 			what = NeverExit
 		}
 		out = append(out, Never{What: what, Map: t.Map, Thing: world.Ref(r), Rule: world.None})
+	}
+	for m, g := range st.Grounds {
+		if arrived(world.Ref(m)) && !g.Template {
+			if pieces, come := neverGround(g, from); len(pieces) > 0 {
+				out = append(out, Never{What: NeverGround, Map: world.Ref(m), Thing: world.None, Rule: world.None, Ground: pieces, Come: come})
+			}
+		}
 	}
 	for r, rule := range st.Rules {
 		if rule.Off || rule.Draft != "" {

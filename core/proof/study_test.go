@@ -148,3 +148,33 @@ func TestWhatCouldStillBe(t *testing.T) {
 		t.Errorf("with the key used up (%t) at %v the goal could be reached: %t", !g.Has("brass"), g.HeroCell(), still())
 	}
 }
+
+// Ground that nobody comes to is told with where it lies: behind what stays shut, where blocks cannot be pushed aside, too high to be jumped to; none
+// is what walls close in, what something solid stands on, and what one comes to late.
+func TestGroundThatNobodyComesTo(t *testing.T) {
+	for _, c := range []struct {
+		name string
+		d    *document.Document
+		want string
+	}{
+		{"behind a door that stays shut", drawn("########\n#@G.D..#\n########"), "2 from 5,1"},
+		{"behind one that is opened", drawn("########\n#@GsD..#\n########"), ""},
+		{"behind one that a key opens", drawn("########\n#@GkK..#\n########"), ""},
+		{"closed in by walls", drawn("########\n#@G.#..#\n########"), ""},
+		{"below something solid", put(drawn("########\n#@G....#\n#......#\n########"), kind.Decoration, 4, 1, 1, 1, document.Down, "solid=true"), ""},
+		{"two pieces", drawn("#########\n#.D@G.D.#\n#########"), "1 from 1,1; 1 from 7,1"},
+		{"from the side, too high", drawn("..........\n.......##.\n..........\n..........\n..........\n..........\n@G........\n##########", fromSide), "2 from 7,0"},
+		{"from the side, high enough", drawn("..........\n..........\n..........\n..........\n.......##.\n..........\n@G........\n##########", fromSide), ""},
+	} {
+		var out []string
+		for _, n := range studied(t, c.d).Never {
+			for _, piece := range n.Ground {
+				at := piece.Points()[0]
+				out = append(out, fmt.Sprintf("%d from %d,%d", piece.Count(), at.X, at.Y))
+			}
+		}
+		if got := strings.Join(out, "; "); got != c.want {
+			t.Errorf("%s: %q, wanted %q", c.name, got, c.want)
+		}
+	}
+}
