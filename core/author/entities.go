@@ -46,6 +46,7 @@ func MoveEntities(m *document.Map, ids []document.ID, dx, dy int) (Change, error
 		dy = max(top-e.Y, min(dy, bottom-e.Y-e.H))
 	}
 	c := changed("Moved " + called(all))
+	c.Do = make([]edit.Primitive, 0, 2*len(all))
 	for _, e := range all {
 		ref := edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}
 		if dx != 0 {

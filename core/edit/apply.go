@@ -30,7 +30,7 @@ type Result struct {
 // Apply does an edit. Parts whose target is gone are dropped and reported; the
 // rest is done. It never changes d and depends on nothing but d and e.
 func Apply(d *document.Document, e *Edit) Result {
-	a := applier{w: working{doc: *d, tables: map[Ref]objects{}, by: new(document.Maker)}}
+	a := applier{w: working{doc: *d, tables: map[Ref]objects{}, by: new(document.Maker)}, steps: len(e.Do)}
 	for i := range e.Do {
 		if err := a.do(&e.Do[i]); err != nil && !slices.Contains(a.res.Dropped, err.Error()) {
 			a.res.Dropped = append(a.res.Dropped, err.Error())
@@ -43,8 +43,9 @@ func Apply(d *document.Document, e *Edit) Result {
 }
 
 type applier struct {
-	w   working
-	res Result
+	w     working
+	res   Result
+	steps int
 }
 
 func (a *applier) touch(ref Ref) {
@@ -53,7 +54,12 @@ func (a *applier) touch(ref Ref) {
 	}
 }
 
-func (a *applier) back(p Primitive) { a.res.Revert = append(a.res.Revert, p) }
+func (a *applier) back(p Primitive) {
+	if a.res.Revert == nil {
+		a.res.Revert = make([]Primitive, 0, a.steps) // most are turned back by one
+	}
+	a.res.Revert = append(a.res.Revert, p)
+}
 
 func (a *applier) do(p *Primitive) error {
 	switch p.Op {

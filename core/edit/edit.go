@@ -7,11 +7,9 @@ import (
 	"azzel/core/cells"
 	"azzel/core/document"
 	"azzel/core/upcast"
-	"bytes"
 	"encoding/json"
 	"errors"
 	"fmt"
-	"slices"
 	"unicode/utf8"
 )
 
@@ -38,76 +36,6 @@ type Edit struct {
 	Label Label       `json:"label"`
 	Do    []Primitive `json:"do"`
 	text  []byte
-}
-
-// Sent is the edit as a page sends it. An undo that would be too large, of a large
-// map that was removed, say, is sent without its steps: the log has them as the
-// inverse of the edit that it names.
-func (e *Edit) Sent() []byte {
-	text := e.Text()
-	if len(text) > MaxBytes && e.Label.Of != nil {
-		short := *e
-		short.Do, short.text = []Primitive{}, nil
-		return JSON(&short)
-	}
-	return text
-}
-
-// headRoom is about how many bytes of a primitive's JSON its values are not.
-const headRoom = 112
-
-// Text is the edit as JSON in the present format: as it came, where it came so.
-func (e *Edit) Text() []byte {
-	if e.text != nil {
-		return e.text
-	}
-	short := *e
-	short.Do = []Primitive{}
-	out := bytes.TrimSuffix(JSON(&short), []byte("]}"))
-	room := 2
-	for i := range e.Do {
-		room += len(e.Do[i].Value) + len(e.Do[i].WasValue) + headRoom
-	}
-	out = slices.Grow(out, room)
-	for i := range e.Do {
-		if i > 0 {
-			out = append(out, ',')
-		}
-		out = e.Do[i].appendTo(out)
-	}
-	return append(out, "]}"...)
-}
-
-// appendTo writes a primitive as JSON does, without writing plain values anew.
-func (p *Primitive) appendTo(out []byte) []byte {
-	if !p.plain {
-		return append(out, JSON(p)...)
-	}
-	if p.Field != "" || p.Cells != nil || p.Was != nil || p.Content != nil {
-		return append(out, JSON(p)...)
-	}
-	out = p.Ref.appendTo(append(append(append(out, `{"op":"`...), p.Op...), `","ref":`...))
-	if p.Value != nil {
-		out = append(append(out, `,"value":`...), p.Value...)
-	}
-	if p.WasValue != nil {
-		out = append(append(out, `,"wasValue":`...), p.WasValue...)
-	}
-	return append(out, '}')
-}
-
-// appendTo writes a reference as JSON does; types and ids stand there as they are.
-func (r *Ref) appendTo(out []byte) []byte {
-	out = append(append(append(out, `{"type":"`...), r.Type...), '"')
-	for _, part := range [...]struct {
-		key string
-		id  document.ID
-	}{{`,"map":"`, r.Map}, {`,"rule":"`, r.Rule}, {`,"id":"`, r.ID}} {
-		if part.id != "" {
-			out = append(append(append(out, part.key...), part.id...), '"')
-		}
-	}
-	return append(out, '}')
 }
 
 // Kinds of edit for the history.
@@ -333,23 +261,9 @@ func (p *Primitive) checkContent() error {
 	return nil
 }
 
-// JSON marshals an object or value of a primitive.
-func JSON(v any) json.RawMessage {
-	if e, ok := v.(*document.Entity); ok {
-		if text, ok := e.AppendJSON(make([]byte, 0, 256)); ok {
-			return text
-		}
-	}
-	data, err := json.Marshal(v)
-	if err != nil {
-		panic(fmt.Sprintf("edit: plain values always marshal: %v", err))
-	}
-	return data
-}
-
 // Set is the primitive that sets a field.
 func Set(ref Ref, field string, value any) Primitive {
-	return Primitive{Op: OpSet, Ref: ref, Field: field, Value: JSON(value)}
+	return Primitive{Op: OpSet, Ref: ref, Field: field, Value: JSON(value), plain: true}
 }
 
 // InsertRule is the primitive that puts a rule with its parts in.
