@@ -65,7 +65,7 @@
 			>
 		{/if}
 	</div>
-{:else if !answer && proving.busy}
+{:else if !answer && proving.busy && w.project.head.maps.length}
 	<div class="flex min-w-0 shrink-[4] items-center px-1.5 text-dim" role="status">
 		<span class="truncate">looking for a walk…</span>
 	</div>

@@ -67,10 +67,10 @@ export function runKey(w: Workspace, e: KeyboardEvent): boolean {
 	const found = actions(w).find(
 		(a) => a.keys?.includes(key) && (!a.canvas || inCanvas || reaches(w, a, key, e.target)) && (a.when?.() ?? true),
 	)
-	if (!found) return false
-	e.preventDefault()
-	found.run()
-	return true
+	// what stands on a page is not selected as if it were one text
+	if (found || key === 'Ctrl+A') e.preventDefault()
+	found?.run()
+	return !!found
 }
 
 /** In the middle of a press the view can be moved; undo takes the press back; all else waits for its end. */

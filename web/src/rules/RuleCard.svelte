@@ -19,6 +19,8 @@
 	const few = 14
 	let naming = $state(false)
 	let asText = $state(false)
+	/** Somebody pressed for the text. */
+	let asked = $state(false)
 	let whole = $state(false)
 	let card: HTMLElement
 	const arranging = new Arranging(w, () => rule)
@@ -140,7 +142,7 @@
 					label={asText ? 'Show it as a card' : 'Write it as text'}
 					class="button-plain"
 					expanded={asText}
-					onclick={() => (asText = !asText)}
+					onclick={() => (asked = asText = !asText)}
 				>
 					<Text size={15} />
 				</Hint>
@@ -155,7 +157,7 @@
 		{#if rule.after}<p class="px-2 pb-1 text-[12px] text-dim" data-testid="after">Afterwards {rule.after}.</p>{/if}
 		{#if asText}
 			{#await import('./RuleText.svelte') then { default: RuleText }}
-				<RuleText {rule} />
+				<RuleText {rule} {asked} />
 			{/await}
 		{/if}
 	</div>

@@ -7,7 +7,8 @@
 	import { unstored } from './unstored'
 
 	// A rule as text: what can be read is the rule at once, what cannot is kept as a draft.
-	let { rule }: { rule: ToldRule } = $props()
+	// Whoever asked for it writes at once.
+	let { rule, asked }: { rule: ToldRule; asked: boolean } = $props()
 	const w = workspace()
 	let place: HTMLElement
 	let view: EditorView | undefined
@@ -25,6 +26,7 @@
 		const left = untrack(() => unstored.of(rule.id))
 		const opened = untrack(() => ruleEditor(place, left ?? asIs(), w.project, { changed, left: store }))
 		view = opened
+		if (untrack(() => asked)) opened.focus()
 		faults = untrack(() => w.project.ask('readText', { text: opened.state.doc.toString() }).faults)
 		if (left !== null) {
 			written = true

@@ -18,6 +18,21 @@
 		return w.project.ask('flagUses')
 	})
 
+	/** The one that was just made: its name is written at once. */
+	let fresh = $state('')
+	function add() {
+		const made = w.project.try(of === 'flag' ? 'addFlag' : 'addCounter', { name: `${names[of]} 1` })
+		if (!made?.made) return
+		fresh = made.made
+		rows.many = Math.max(rows.many, all.findIndex((f) => f.id === fresh) + 1)
+	}
+
+	const named = (input: HTMLInputElement) => {
+		input.focus()
+		input.select()
+		fresh = ''
+	}
+
 	function rename(id: string, input: HTMLInputElement, before: string) {
 		if (input.value === before) return
 		w.project.try('set', { ref: { type: of, id }, field: 'name', value: input.value, text: `Renamed ${of} ${before}` })
@@ -41,12 +56,7 @@
 <section class="mb-5" aria-label="{names[of]}s">
 	<div class="mb-1 flex items-center">
 		<h2 class="grow heading">{names[of]}s</h2>
-		<Hint
-			label="New {of}"
-			class="button-plain"
-			onclick={() => w.project.try(of === 'flag' ? 'addFlag' : 'addCounter', { name: `${names[of]} 1` })}
-			><Plus size={16} /></Hint
-		>
+		<Hint label="New {of}" class="button-plain" onclick={add}><Plus size={16} /></Hint>
 	</div>
 	<p class="mb-2 text-[12px] text-dim">
 		{of === 'flag'
@@ -61,6 +71,7 @@
 					value={f.name}
 					maxlength="80"
 					aria-label="Name of the {of}"
+					{@attach f.id === fresh ? named : null}
 					onblur={(e) => rename(f.id, e.currentTarget, f.name)}
 					onkeydown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
 				/>
