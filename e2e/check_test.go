@@ -91,6 +91,16 @@ func TestCheckFindsAndMends(t *testing.T) {
 	k.see("[data-testid=answer]", "Yes: in")
 	within(t, 6*soon, func() error { return contains(k.text("[data-testid=traps]"), "None was found") }) // all situations are gone through
 	k.see("[data-testid=finding]", "Lantern on Quay lies in something solid")
+	within(t, 2*soon, func() error { // with a picture of its place
+		return want("what the picture shows", k.eval(`() => {
+			const c = [...document.querySelectorAll('[data-testid=finding]')].find((f) => f.innerText.includes('Lantern')).querySelector('canvas')
+			const d = c.getContext('2d').getImageData(0, 0, c.width, c.height).data
+			let [n, x, y] = [0, 0, 0]
+			for (let i = 0; i < d.length; i += 4)
+				if (d[i] === 177 && d[i + 1] === 68 && d[i + 2] === 44) [n, x, y] = [n + 1, x + ((i / 4) % c.width), y + Math.floor(i / 4 / c.width)]
+			return n > 20 && Math.abs(x / n - c.width / 2) < 3 && Math.abs(y / n - c.height / 2) < 3 ? 'a frame in the middle' : n + ' of its pixels'
+		}`), "a frame in the middle")
+	})
 	k.press("Move it to the nearest free place")
 	k.stored(func(d *document.Document) error {
 		e := d.Entity(sample.Quay, stuck)

@@ -234,9 +234,10 @@
 			const height = Math.round(holder.clientHeight * dpr)
 			for (const c of [base, over]) [c.width, c.height] = [width, height]
 			const { left, top } = holder.getBoundingClientRect()
-			const was = place
-			place = { x: left, y: top }
-			if (was && !w.play.on && over.matches(':hover'))
+			// a game has a view of its own, and gives back the one before it
+			const was = w.play.on ? undefined : place
+			place = w.play.on ? undefined : { x: left, y: top }
+			if (was && over.matches(':hover'))
 				w.views.resizeUnderHand({ x: (left - was.x) * dpr, y: (top - was.y) * dpr }, width, height)
 			else w.views.resize(w.play.on ? undefined : w.map, width, height)
 			stale++

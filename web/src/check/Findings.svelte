@@ -8,7 +8,8 @@
 	import { counted } from '../project/counted'
 	import { fileName, keep } from '../share/exchange'
 	import { workspace } from '../workspace/workspace.svelte'
-	import { goToFinding } from './goTo'
+	import LayerThumb from '../stack/LayerThumb.svelte'
+	import { goToFinding, placeOf } from './goTo'
 	import Sorts from './Sorts.svelte'
 
 	// All that is wrong or suspicious, what matters most first: gone to, mended at a press, or silenced with a reason.
@@ -19,6 +20,8 @@
 		{ as: 'matters', name: 'Matters', mark: 'border-held' },
 		{ as: 'note', name: 'Worth a look', mark: 'border-line' },
 	]
+	/** Of so many findings of a sort the places are shown: each is drawn anew when something changes there. */
+	const pictured = 20
 	let wanted = $state('')
 	let silenced = $state(false)
 	let choosing = $state(false)
@@ -94,12 +97,17 @@
 						<div class="px-3 py-2">
 							<h4 class="pb-1 text-dim">{sortOf(what)?.name ?? what}</h4>
 							<ul>
-								{#each shown as f (key(f))}
+								{#each shown as f, i (key(f))}
+									{@const seen = i < pictured ? placeOf(w, f) : null}
 									<li class="border-l-2 {h.mark} py-1 pl-2 {f.silent ? 'opacity-60' : ''}" data-testid="finding">
 										<div class="flex items-start gap-2">
-											<button class="min-w-0 grow text-left hover:underline" onclick={() => goToFinding(w, f)}
-												>{f.text}</button
+											<button
+												class="flex min-w-0 grow items-start gap-2 text-left hover:underline"
+												onclick={() => goToFinding(w, f)}
 											>
+												{#if seen}<LayerThumb {...seen} width={72} height={44} />{/if}
+												<span class="min-w-0">{f.text}</span>
+											</button>
 											{#if f.mend && !f.silent}
 												<button class="button shrink-0" onclick={() => mend(f)}><Wrench size={14} /> {f.mend}</button>
 											{/if}

@@ -81,6 +81,17 @@ export class View {
 		this.y = all.y + all.h / 2 - this.height / 2 / this.scale
 	}
 
+	/** Shows some cells in the middle, with what is around them: some five of them above each other, or all of them. */
+	around(m: MapInfo, cells: Rect) {
+		this.use(m)
+		this.scale = this.height / (5 * m.cellHeight)
+		const r = this.cellRect(m, cells)
+		this.scale *= Math.min(1, (0.8 * this.width) / r.w, (0.8 * this.height) / r.h)
+		const { x, y, w, h } = this.cellRect(m, cells)
+		this.x += (x + w / 2 - this.width / 2) / this.scale
+		this.y += (y + h / 2 - this.height / 2) / this.scale
+	}
+
 	get percent(): number {
 		return this.scale < 0.01 ? Math.round(this.scale * 1000) / 10 : Math.round(this.scale * 100)
 	}
