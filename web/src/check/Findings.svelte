@@ -100,9 +100,9 @@
 								{#each shown as f, i (key(f))}
 									{@const seen = i < pictured ? placeOf(w, f) : null}
 									<li class="border-l-2 {h.mark} py-1 pl-2 {f.silent ? 'opacity-60' : ''}" data-testid="finding">
-										<div class="flex items-start gap-2">
+										<div class="flex items-center gap-2">
 											<button
-												class="flex min-w-0 grow items-start gap-2 text-left hover:underline"
+												class="flex min-w-0 grow items-center gap-2 text-left hover:underline"
 												onclick={() => goToFinding(w, f)}
 											>
 												{#if seen}<LayerThumb {...seen} width={72} height={44} />{/if}

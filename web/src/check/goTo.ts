@@ -1,4 +1,4 @@
-import type { CheckFinding, Layer, MapInfo, Rect } from '../core/types'
+import type { CheckFinding, MapInfo, Rect } from '../core/types'
 import type { Workspace } from '../workspace/workspace.svelte'
 
 /** Opens a rule as a card. */
@@ -14,14 +14,13 @@ function endOf(w: Workspace, passage: string) {
 	return p && (w.project.entity(p.from.map, p.from.entity ?? '') ? p.from : p.to)
 }
 
-/** Where what a finding is about is seen: some cells of a map, a layer, or a whole map; null where it has no place. */
-export function placeOf(w: Workspace, f: CheckFinding): { map: MapInfo; layer?: Layer; place: Rect | null } | null {
+/** Where what a finding is about is seen: some cells of a map, or a whole map; null where it has no place. */
+export function placeOf(w: Workspace, f: CheckFinding): { map: MapInfo; place: Rect | null } | null {
 	const end = f.of === 'passage' ? endOf(w, f.id) : f.of === 'entity' ? { map: f.map, entity: f.id } : null
 	const map = w.project.map(end?.map ?? f.map)
 	if (!map || f.of === 'rule') return null
-	const layer = f.of === 'layer' ? map.layers.find((l) => l.id === f.id) : undefined
 	const e = end && w.project.entity(map.id, end.entity ?? '')
-	if (!e) return { map, layer, place: f.at ? { ...f.at, w: 1, h: 1 } : null }
+	if (!e) return { map, place: f.at ? { ...f.at, w: 1, h: 1 } : null }
 	const [x, y] = [Math.floor(e.x / map.cellWidth), Math.floor(e.y / map.cellHeight)]
 	const to = (at: number, size: number) => Math.max(1, Math.ceil(at / size))
 	return { map, place: { x, y, w: to(e.x + e.w, map.cellWidth) - x, h: to(e.y + e.h, map.cellHeight) - y } }
