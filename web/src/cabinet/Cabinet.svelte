@@ -5,6 +5,7 @@
 	import ChevronsRight from '@lucide/svelte/icons/chevrons-right'
 	import Grid2x2 from '@lucide/svelte/icons/grid-2x2'
 	import History from '@lucide/svelte/icons/history'
+	import ListChecks from '@lucide/svelte/icons/list-checks'
 	import Pin from '@lucide/svelte/icons/pin'
 	import PaintRoller from '@lucide/svelte/icons/paint-roller'
 	import Scroll from '@lucide/svelte/icons/scroll-text'
@@ -17,6 +18,7 @@
 	import type { Drawer } from '../workspace/layout.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 	import Details from './Details.svelte'
+	import FindingsDrawer from './FindingsDrawer.svelte'
 	import KindsDrawer from './KindsDrawer.svelte'
 	import MaterialsDrawer from './MaterialsDrawer.svelte'
 	import MotifsDrawer from './MotifsDrawer.svelte'
@@ -36,6 +38,7 @@
 		{ id: 'kinds', name: 'Kinds', icon: Amphora },
 		{ id: 'rules', name: 'Rules', icon: Scroll },
 		{ id: 'pins', name: 'Pins', icon: Pin },
+		{ id: 'findings', name: 'Findings', icon: ListChecks },
 		{ id: 'history', name: 'History', icon: History },
 	] as const
 	const wanted = $derived(query.trim().toLowerCase())
@@ -80,7 +83,8 @@
 						{#if layout.drawer === 'materials'}<MaterialsDrawer />{:else if layout.drawer === 'tiles'}<TilesDrawer
 							/>{:else if layout.drawer === 'motifs'}<MotifsDrawer />{:else if layout.drawer === 'zones'}<ZonesDrawer
 							/>{:else if layout.drawer === 'kinds'}<KindsDrawer />{:else if layout.drawer === 'pins'}<PinsDrawer
-							/>{:else if layout.drawer === 'history'}<HistoryDrawer />{:else}<RulesDrawer />{/if}
+							/>{:else if layout.drawer === 'history'}<HistoryDrawer
+							/>{:else if layout.drawer === 'findings'}<FindingsDrawer />{:else}<RulesDrawer />{/if}
 					</Tabs.Content>
 				{/if}
 			</div>

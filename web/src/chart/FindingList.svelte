@@ -1,11 +1,28 @@
 <script lang="ts">
-	import type { Finding } from '../core/types'
+	import type { ID } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
 
-	// What is wrong with the ways between the maps; a press shows the place.
-	let { choose }: { choose: (f: Finding) => void } = $props()
+	/** What is told here, of which map. */
+	interface Told {
+		map: ID
+		entity?: ID
+		passage?: ID
+		text: string
+		serious: boolean
+	}
+
+	// What is wrong with the ways between the maps, and then on them; a press shows the map or the passage.
+	let { choose }: { choose: (f: Told) => void } = $props()
 	const w = workspace()
-	const all = $derived([...w.charting.info.findings].sort((a, b) => Number(b.serious) - Number(a.serious)))
+	const { checking } = w.proving
+	$effect(() => checking.look())
+	const first = (all: Told[]) => [...all].sort((a, b) => Number(b.serious) - Number(a.serious))
+	const all = $derived(first(w.charting.info.findings))
+	const onMaps = $derived.by(() => {
+		const known = new Set(all.map((f) => f.text))
+		const others = checking.info.findings.filter((f) => f.map && !f.silent && !known.has(f.text))
+		return first(others.map((f) => ({ ...f, entity: f.of === 'entity' ? f.id : '', serious: f.as === 'stops' })))
+	})
 </script>
 
 <section class="flex max-h-[45%] min-h-0 flex-col border-t border-line" aria-label="Findings" data-testid="findings">
@@ -18,7 +35,17 @@
 					? 'Every way leads somewhere'
 					: 'No maps yet'}
 	</h2>
-	<ul class="min-h-0 overflow-y-auto pb-1">
+	<div class="min-h-0 overflow-y-auto pb-1">
+		{@render list(all)}
+		{#if onMaps.length}
+			<h3 class="px-2.5 pt-2 pb-1 heading">On the maps ({onMaps.length})</h3>
+			{@render list(onMaps)}
+		{/if}
+	</div>
+</section>
+
+{#snippet list(all: Told[])}
+	<ul>
 		{#each all.slice(0, 300) as f, i (i)}
 			<li>
 				<button
@@ -31,4 +58,4 @@
 			</li>
 		{/each}
 	</ul>
-</section>
+{/snippet}

@@ -1,6 +1,9 @@
 import type { CheckFinding, MapInfo, Rect } from '../core/types'
 import type { Workspace } from '../workspace/workspace.svelte'
 
+/** What stands beside a finding, by how much it matters. */
+export const marks: Record<string, string> = { stops: 'border-brick', matters: 'border-held', note: 'border-line' }
+
 /** Opens a rule as a card. */
 export function showRule(w: Workspace, rule: string) {
 	w.rule = rule

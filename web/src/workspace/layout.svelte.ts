@@ -1,6 +1,6 @@
 import type { ID } from '../core/types'
 
-export type Drawer = 'materials' | 'tiles' | 'motifs' | 'zones' | 'kinds' | 'rules' | 'pins' | 'history'
+export type Drawer = 'materials' | 'tiles' | 'motifs' | 'zones' | 'kinds' | 'rules' | 'pins' | 'findings' | 'history'
 export type Panel = 'stack' | 'cabinet'
 
 const store = 'azzel.layout'
