@@ -310,7 +310,7 @@ func TestLookThroughAndBrokenEnds(t *testing.T) {
 	// the passage is marked as broken at once
 	k.openChart()
 	k.see("[data-testid=findings]", "lies in something solid")
-	k.pressIn("[data-testid=findings] button", "solid")
+	k.pressIn("[data-testid=findings] ul:first-of-type button", "solid")
 	k.see("[data-testid=chosen]", "Passage")
 	k.pressIn("nav button", "Map")
 	k.focusMap()
