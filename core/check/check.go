@@ -48,6 +48,7 @@ type Sort struct {
 // The sorts that are found here, besides those of chart.
 const (
 	InWall         = "in a wall"
+	DoorInWall     = "door in a wall"
 	Outside        = "outside"
 	OnEachOther    = "on each other"
 	OutOfView      = "out of view"
@@ -143,6 +144,7 @@ var Sorts = []Sort{
 	{NoGround, "A spawn without ground", document.Stops, groupThings, ""},
 	{SpawnHurts, "A spawn in danger", document.Stops, groupThings, movesThere},
 	{InWall, "Something in a wall", document.Matters, groupThings, movesThere},
+	{DoorInWall, "A door that leads into a wall", document.Matters, groupThings, ""},
 	{Outside, "Something outside its map", document.Matters, groupThings, movesThere},
 	{OnEachOther, "Things on each other", document.Matters, groupThings, takesAway},
 	{WrongNumber, "Too few of a kind, or too many", document.Matters, groupThings, ""},

@@ -85,6 +85,7 @@ func TestEverySortIsFoundAndMended(t *testing.T) {
 		mend bool
 	}{
 		{check.InWall, do(thing("inwallinwall", kind.Collectible, 0, 0)), "lies in something solid", true},
+		{check.DoorInWall, do(thing("doorinwallin", kind.Door, 0, 0)), "nobody gets through it", false},
 		{check.Outside, do(thing("outsideoutsi", kind.Sign, -80, -80)), "lies outside Quay", true},
 		{check.OnEachOther, do(thing("oneachotherr", kind.Sign, 64, 64), thing("oneachothers", kind.Sign, 64, 64)), "lies on Odd sign", true},
 		{check.WrongNumber, do(edit.Insert(edit.Ref{Type: edit.TypeKind, ID: "lanternlante"}, document.Kind{ID: "lanternlante", Name: "Lantern", Of: kind.Light, MapMost: 1, Tags: []string{}, Layers: []string{}}),

@@ -5,6 +5,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/kind"
+	"azzel/core/rules"
 	"fmt"
 	"slices"
 	"strings"
@@ -81,6 +82,7 @@ type spot struct {
 
 func things(d *document.Document, solids *document.Solids, m *document.Map, of func(what string, e *document.Entity, text string, args ...any)) {
 	side := d.FromSide(m)
+	laid := does(d, rules.WordLay, rules.WordLift) // what is solid may not stay so
 	seen := map[spot]*document.Entity{}
 	hazards := []*document.Entity{}
 	for _, e := range m.Entities.All() {
@@ -102,6 +104,9 @@ func things(d *document.Document, solids *document.Solids, m *document.Map, of f
 		if lies[acts] && !someFree(solids, m, box) {
 			of(InWall, e, "%s on %s lies in something solid: nobody can come to it.", e.Name, m.Name)
 			continue
+		}
+		if acts == kind.Door && !laid && !someFree(solids, m, box) {
+			of(DoorInWall, e, "%s on %s stands on something solid: nobody gets through it, open as it may be.", e.Name, m.Name)
 		}
 		if acts != kind.Spawn && acts != kind.Hero {
 			continue

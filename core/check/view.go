@@ -15,7 +15,7 @@ import (
 func inView(d *document.Document, solid []bool, m *document.Map) []bool {
 	lens := world.LensOf(d, m)
 	w, h := int64(m.CellWidth)*world.Unit, int64(m.CellHeight)*world.Unit
-	if solid == nil || lens.W == 0 || lens.Mode == kind.CameraWhole || watched(d) {
+	if solid == nil || lens.W == 0 || lens.Mode == kind.CameraWhole || does(d, rules.WordWatch) {
 		return nil
 	}
 	b := m.Bounds
@@ -69,10 +69,10 @@ func inView(d *document.Document, solid []bool, m *document.Map) []bool {
 	return out
 }
 
-// watched reports whether a rule moves the view.
-func watched(d *document.Document) (is bool) {
+// does reports whether a rule has one of some words.
+func does(d *document.Document, words ...string) (is bool) {
 	for _, r := range d.Rules.All() {
-		r.Parts.Each(func(p *document.RulePart) { is = is || p.Word == rules.WordWatch })
+		r.Parts.Each(func(p *document.RulePart) { is = is || slices.Contains(words, p.Word) })
 	}
 	return is
 }

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import FindingRow from '../check/FindingRow.svelte'
+	import { marks } from '../check/goTo'
 	import { counted } from '../project/counted'
 	import { workspace } from '../workspace/workspace.svelte'
 
@@ -9,9 +10,11 @@
 	$effect(() => checking.look())
 	/** Of so many the places are shown, and so many are listed. */
 	const [pictured, listed] = [20, 200]
-	const heavy: Record<string, number> = { stops: 0, matters: 1, note: 2 }
+	const heavy = Object.keys(marks)
 	const told = $derived(checking.info.findings.filter((f) => !f.silent))
-	const here = $derived(told.filter((f) => f.map === w.map?.id).sort((a, b) => heavy[a.as] - heavy[b.as]))
+	const here = $derived(
+		told.filter((f) => f.map === w.map?.id).sort((a, b) => heavy.indexOf(a.as) - heavy.indexOf(b.as)),
+	)
 </script>
 
 <section class="flex flex-col gap-2 px-3 py-2" aria-label="Findings" data-testid="findings-here">

@@ -7,12 +7,7 @@
 	import { goToFinding, marks, placeOf } from './goTo'
 
 	// A finding with a picture of its place: gone to, mended at a press, or silenced with a reason.
-	let {
-		f,
-		pictured = true,
-		narrow = false,
-		press,
-	}: { f: CheckFinding; pictured?: boolean; narrow?: boolean; press?: (f: CheckFinding) => void } = $props()
+	let { f, pictured, narrow = false }: { f: CheckFinding; pictured: boolean; narrow?: boolean } = $props()
 	const w = workspace()
 	const seen = $derived(pictured ? placeOf(w, f) : null)
 	let silencing = $state(false)
@@ -33,7 +28,7 @@
 	<div class="flex items-center gap-2 {narrow ? 'flex-wrap' : ''}">
 		<button
 			class="flex min-w-0 items-center gap-2 text-left hover:underline {narrow ? 'w-full' : 'grow'}"
-			onclick={() => (press ? press(f) : goToFinding(w, f))}
+			onclick={() => goToFinding(w, f)}
 		>
 			{#if seen}<LayerThumb {...seen} width={72} height={44} />{/if}
 			<span class="min-w-0">{f.text}</span>

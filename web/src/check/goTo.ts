@@ -1,7 +1,7 @@
 import type { CheckFinding, MapInfo, Rect } from '../core/types'
 import type { Workspace } from '../workspace/workspace.svelte'
 
-/** What stands beside a finding, by how much it matters. */
+/** What stands beside a finding, by how much it matters; what matters most first. */
 export const marks: Record<string, string> = { stops: 'border-brick', matters: 'border-held', note: 'border-line' }
 
 /** Opens a rule as a card. */
