@@ -13,9 +13,9 @@ const printed = `goos: linux
 cpu: Some processor @ 2.50GHz
 BenchmarkFillMillion/baseline-write-2         	      20	    500000 ns/op
 BenchmarkFillMillion/uniform-2                	      20	   1500000 ns/op
-BenchmarkStoreOneEdit-2   	      20	   1088343 ns/op	         1.500 ms/edit	         2.500 ×plain-insert
-BenchmarkStoreOneEdit-2   	      20	   1088343 ns/op	         0.900 ms/edit	         2.100 ×plain-insert
-BenchmarkStoreOneEdit-2   	      20	   1088343 ns/op	         0.700 ms/edit	         1.900 ×plain-insert
+BenchmarkStoreOneEdit-2   	      20	   1088343 ns/op	         1.500 ms/edit-p95	         2.500 ×plain-insert
+BenchmarkStoreOneEdit-2   	      20	   1088343 ns/op	         0.900 ms/edit-p95	         2.100 ×plain-insert
+BenchmarkStoreOneEdit-2   	      20	   1088343 ns/op	         0.700 ms/edit-p95	         1.900 ×plain-insert
 browser, 10,000 entities on a map
   pan                    100 events, p95 7.20 ms; with their frame p95 8.50 ms (×42.5 plain); frames apart p50 16.70, p95 16.80 ms
   zoom, to the whole map 8 events, p95 0.50 ms; with their frame p95 0.60 ms (×2.5 plain); frames apart p50 16.70, p95 33.40 ms
