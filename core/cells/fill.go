@@ -89,15 +89,7 @@ func (f *filler) matching(cx, cy int) (m *grid.Mask) {
 		}
 	} else {
 		for y := range side {
-			var row uint32
-			for x, c := range (*[side]Cell)(chunk.cells[y*side:]) {
-				var is uint32
-				if c == f.value {
-					is = 1
-				}
-				row |= is << uint(x)
-			}
-			m[y] = row
+			m[y] = equal((*[side]Cell)(chunk.cells[y*side:]), f.value)
 		}
 	}
 	m.Clip(cx, cy, f.bounds)
@@ -108,6 +100,20 @@ func (f *filler) matching(cx, cy int) (m *grid.Mask) {
 		}
 	}
 	return m
+}
+
+// equal is which cells of a row hold v, four at a time: a shift by as many as change costs three times one by as many as do not.
+func equal(cells *[side]Cell, v Cell) (row uint32) {
+	is := func(c Cell) (is uint32) {
+		if c == v {
+			is = 1
+		}
+		return is
+	}
+	for x := 0; x < side; x += 4 {
+		row = row>>4 | is(cells[x])<<28 | is(cells[x+1])<<29 | is(cells[x+2])<<30 | is(cells[x+3])<<31
+	}
+	return row
 }
 
 // push queues cells that are open and not filled yet; a chunk that is open all over is filled at once.
@@ -238,18 +244,24 @@ func spread(got, open *grid.Mask, corners bool) {
 			got[y] = alongRow(got[y], open[y])
 		}
 	}
-	// a row that nothing came to is closed along itself already
-	for grown := true; grown; {
-		grown = false
-		for y := 1; y < side; y++ {
-			if more := near(got[y-1]) & open[y] &^ got[y]; more != 0 {
-				got[y], grown = alongRow(got[y]|more, open[y]), true
+	// down and up by turns until one of them, behind the other, adds nothing; a row that nothing came to is closed along itself already
+	for turn := 0; ; turn++ {
+		grown := false
+		if turn%2 == 0 {
+			for y := 1; y < side; y++ {
+				if more := near(got[y-1]) & open[y] &^ got[y]; more != 0 {
+					got[y], grown = alongRow(got[y]|more, open[y]), true
+				}
+			}
+		} else {
+			for y := side - 2; y >= 0; y-- {
+				if more := near(got[y+1]) & open[y] &^ got[y]; more != 0 {
+					got[y], grown = alongRow(got[y]|more, open[y]), true
+				}
 			}
 		}
-		for y := side - 2; y >= 0; y-- {
-			if more := near(got[y+1]) & open[y] &^ got[y]; more != 0 {
-				got[y], grown = alongRow(got[y]|more, open[y]), true
-			}
+		if !grown && turn > 0 {
+			return
 		}
 	}
 }

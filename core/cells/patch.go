@@ -218,8 +218,9 @@ func (p Patch) Apply(to Plane) (Plane, Patch) {
 	for i := range p {
 		c := &p[i]
 		old := to.Chunk(c.CX, c.CY)
-		inverse = append(inverse, oldValues(old, c))
-		changes = append(changes, Placed{c.CX, c.CY, written(old, c)})
+		next, was := written(old, c)
+		inverse = append(inverse, was)
+		changes = append(changes, Placed{c.CX, c.CY, next})
 	}
 	return to.with(changes), inverse
 }
@@ -233,93 +234,108 @@ func (p Patch) alone() Plane {
 		if c.Mask == nil && len(c.Cells) == chunkArea {
 			chunk = normal((*[chunkArea]Cell)(c.Cells))
 		} else {
-			chunk = written(nil, c)
+			chunk, _ = written(nil, c)
 		}
 		chunks = append(chunks, Placed{c.CX, c.CY, chunk})
 	}
 	return Plane{}.with(chunks)
 }
 
-func oldValues(old *Chunk, c *ChunkPatch) ChunkPatch {
-	out := ChunkPatch{CX: c.CX, CY: c.CY, Mask: c.Mask}
-	if v, ok := old.Uniform(); ok {
-		out.Value = v
-		return out
+// written is a chunk with the patch in it, and what the patch's cells held before.
+func written(old *Chunk, c *ChunkPatch) (*Chunk, ChunkPatch) {
+	was := ChunkPatch{CX: c.CX, CY: c.CY, Mask: c.Mask}
+	v, uniform := old.Uniform()
+	if uniform {
+		was.Value = v
+	} else if c.Mask == nil {
+		was.Cells = old.cells[:] // chunks never change, so the array can be shared
 	}
-	if c.Mask == nil {
-		out.Cells = old.cells[:] // chunks never change, so the array can be shared
-		return out
+	switch {
+	case c.Mask == nil && c.Cells == nil:
+		return uniformChunk(c.Value), was
+	case uniform && c.Cells == nil && v == c.Value:
+		return old, was
+	case c.Mask == nil:
+		next := new([chunkArea]Cell)
+		copy(next[:], c.Cells)
+		return normal(next), was
 	}
-	if v, ok := alike(old.cells, c.Mask); ok {
-		out.Value = v
-		return out
+	next := old.copied()
+	alike := true
+	if c.Cells != nil {
+		if !uniform {
+			was.Value, alike = value(old.cells, c.Mask)
+		}
+		c.each(func(i int, v Cell) { next[i] = v })
+	} else {
+		first, same := put(next, c.Mask, c.Value)
+		if !uniform {
+			was.Value, alike = first, same
+		}
 	}
-	out.Cells = make([]Cell, 0, c.count())
-	for y, row := range c.Mask {
-		cells := old.cells[y*side : (y+1)*side]
+	if !alike {
+		was.Value, was.Cells = 0, marked(old.cells, c.Mask, c.count())
+	}
+	return normal(next), was
+}
+
+// first is what the first marked cell holds; there is one.
+func first(cells *[chunkArea]Cell, mask *grid.Mask) Cell {
+	for y, row := range mask {
+		if row != 0 {
+			return cells[y*side+bits.TrailingZeros32(row)&(side-1)]
+		}
+	}
+	return 0
+}
+
+// put writes v into marked cells, and gives what the first of them held and whether all held that. There is no branch for each cell: in
+// a noisy chunk they are foretold wrong.
+func put(cells *[chunkArea]Cell, mask *grid.Mask, v Cell) (held Cell, alike bool) {
+	held = first(cells, mask)
+	var other Cell
+	for y, row := range mask {
+		if row == 0 {
+			continue
+		}
+		of := (*[side]Cell)(cells[y*side:])
+		for x, was := range of {
+			is := -Cell(row & 1)
+			row >>= 1
+			other |= (was ^ held) & is
+			of[x] = was ^ (was^v)&is
+		}
+	}
+	return held, other == 0
+}
+
+// value gives what all marked cells hold, if that is the same.
+func value(cells *[chunkArea]Cell, mask *grid.Mask) (held Cell, alike bool) {
+	held = first(cells, mask)
+	for y, row := range mask {
+		for ; row != 0; row &= row - 1 {
+			if cells[y*side+bits.TrailingZeros32(row)&(side-1)] != held {
+				return 0, false
+			}
+		}
+	}
+	return held, true
+}
+
+// marked is what n marked cells hold, row by row.
+func marked(cells *[chunkArea]Cell, mask *grid.Mask, n int) []Cell {
+	out := make([]Cell, 0, n)
+	for y, row := range mask {
+		of := cells[y*side : (y+1)*side]
 		if row == ^uint32(0) {
-			out.Cells = append(out.Cells, cells...)
+			out = append(out, of...)
 			continue
 		}
 		for ; row != 0; row &= row - 1 {
-			out.Cells = append(out.Cells, cells[bits.TrailingZeros32(row)&(side-1)])
+			out = append(out, of[bits.TrailingZeros32(row)&(side-1)])
 		}
 	}
 	return out
-}
-
-// alike gives the one value of all marked cells, if they have one; there is at least one.
-func alike(cells *[chunkArea]Cell, mask *grid.Mask) (value Cell, ok bool) {
-	first := true
-	for y, row := range mask {
-		of := (*[side]Cell)(cells[y*side:])
-		if first && row != 0 {
-			value, first = of[bits.TrailingZeros32(row)&(side-1)], false
-		}
-		var other uint32 // where something else lies, marked or not
-		for x, v := range of {
-			var is uint32
-			if v != value {
-				is = 1
-			}
-			other |= is << uint(x)
-		}
-		if other&row != 0 {
-			return 0, false
-		}
-	}
-	return value, true
-}
-
-func written(old *Chunk, c *ChunkPatch) *Chunk {
-	if c.Mask == nil && c.Cells == nil {
-		return uniformChunk(c.Value)
-	}
-	if v, ok := old.Uniform(); ok && c.Cells == nil && v == c.Value {
-		return old
-	}
-	next := new([chunkArea]Cell)
-	if c.Mask == nil {
-		copy(next[:], c.Cells)
-		return normal(next)
-	}
-	old.Copy(next)
-	if c.Cells != nil {
-		c.each(func(i int, v Cell) { next[i] = v })
-		return normal(next)
-	}
-	for y, row := range c.Mask {
-		of := next[y*side : (y+1)*side]
-		for row != 0 { // run by run
-			from := bits.TrailingZeros32(row)
-			n := bits.TrailingZeros32(^(row >> uint(from)))
-			for x := range of[from : from+n] {
-				of[from+x] = c.Value
-			}
-			row &^= (1<<uint(n) - 1) << uint(from)
-		}
-	}
-	return normal(next)
 }
 
 // Revert writes "to" into those cells that still hold "was"; the two patches

@@ -47,6 +47,17 @@ func (c *Chunk) Copy(out *[chunkArea]Cell) {
 	*out = *c.cells
 }
 
+// copied is a copy of its cells.
+func (c *Chunk) copied() *[chunkArea]Cell {
+	if c == nil || c.cells == nil {
+		next := new([chunkArea]Cell)
+		c.Copy(next)
+		return next
+	}
+	// unlike that of new, the room of a clone is not emptied before it is written
+	return (*[chunkArea]Cell)(slices.Clone(c.cells[:]))
+}
+
 // normal makes the one form that a chunk of these cells has: nil when empty,
 // one value when uniform. It keeps the array.
 func normal(cells *[chunkArea]Cell) *Chunk {
