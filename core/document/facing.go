@@ -16,10 +16,15 @@ var Facings = [4]Facing{Up, Right, Down, Left}
 
 // Index is the facing's place in Facings, -1 when it is none of them.
 func (f Facing) Index() int {
-	for i, g := range Facings {
-		if f == g {
-			return i
-		}
+	switch f {
+	case Up:
+		return 0
+	case Right:
+		return 1
+	case Down:
+		return 2
+	case Left:
+		return 3
 	}
 	return -1
 }

@@ -125,19 +125,16 @@ func (in Input) ways() (dx, dy int64) {
 
 // look turns a body to where it goes; one that already looks up or down keeps doing so at a slant.
 func (b *Body) look(dx, dy int64) {
-	was := b.Look()
-	switch {
-	case dx == 0 || dy != 0 && (was == document.Up || was == document.Down):
-		b.turn(document.Down)
-		if dy < 0 {
-			b.turn(document.Up)
-		}
-	default:
-		b.turn(document.Right)
-		if dx < 0 {
-			b.turn(document.Left)
-		}
+	was, to := b.Look(), document.Right
+	switch upright := dx == 0 || dy != 0 && (was == document.Up || was == document.Down); {
+	case upright && dy < 0:
+		to = document.Up
+	case upright:
+		to = document.Down
+	case dx < 0:
+		to = document.Left
 	}
+	b.turn(to)
 }
 
 // face turns a body to look at a place: the way in which it is farther off.

@@ -4,9 +4,15 @@ import "azzel/core/world"
 
 // ByPoints tells how many points a turn has where the hero is; 0 where it does not go by points: then each step is a turn.
 func (g *Game) ByPoints() int {
-	m := g.Ground()
-	if w := g.gait(); m != nil && !m.Side && w.Turns {
-		return int(w.Points)
+	if m := g.Ground(); m != nil {
+		return int(g.pointsOn(m))
+	}
+	return 0
+}
+
+func (g *Game) pointsOn(m *world.Ground) int32 {
+	if w := g.gait(); !m.Side && w.Turns {
+		return w.Points
 	}
 	return 0
 }

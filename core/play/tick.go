@@ -92,7 +92,7 @@ func (g *Game) Step(in Input) {
 // act moves the hero, and does what it touches and uses.
 func (g *Game) act(m *world.Ground, in, pressed Input) {
 	moves := m.Side || !g.gait().Turns || g.Hero().Flags&Stepping != 0 || g.Hero().Push > 0
-	points := g.ByPoints() > 0
+	points := g.pointsOn(m) > 0
 	if points {
 		moves = g.worldsTurn(&in, &pressed) || g.Hero().Push > 0
 	}

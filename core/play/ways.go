@@ -25,6 +25,9 @@ func onMap(m *world.Ground, box world.Box) bool {
 
 // leavesIt reports whether a hero is stopped who comes over the edge of a map.
 func (g *Game) leavesIt(m *world.Ground, was, box world.Box) bool {
+	if g.Stage.Closed(m) {
+		return true
+	}
 	for _, y := range []int64{box.Top, box.Bottom - 1} {
 		for _, x := range []int64{box.Left, box.Right - 1} {
 			if p := m.CellAt(x, y); !m.Bounds.Contains(p) && !g.leadsOn(m, p) {

@@ -58,6 +58,9 @@ type Stage struct {
 	Sheets []Sheet
 	Ways   []*document.Passage
 
+	// closed is of each map whether it ends at all sides, once that was asked.
+	closed []closing
+
 	maps, flags, rules map[document.ID]Ref
 	counters           map[document.ID]Ref
 	dice               map[document.ID]Ref
