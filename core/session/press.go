@@ -97,6 +97,10 @@ func (s *Session) plan(a pressArgs) (*document.Map, *hand.Plan, error) {
 			return m, c.plan, nil
 		}
 	}
+	// what is pressed was pointed at just before
+	if c := &s.ghost; c.plan != nil && c.doc == s.doc() && c.within == w.Within && sameHold(c.args, a) && sameGesture(c.args.Gesture, a.Gesture) {
+		return m, c.plan, nil
+	}
 	w.Mirror = a.Mirror
 	plan, err := hand.Resolve(w, a.Grip, a.Gesture)
 	if err != nil {
@@ -116,6 +120,10 @@ func (s *Session) plan(a pressArgs) (*document.Map, *hand.Plan, error) {
 func sameHold(a, b pressArgs) bool {
 	return a.Map == b.Map && a.Active == b.Active && a.Gesture.Remove == b.Gesture.Remove && a.Gesture.Seed == b.Gesture.Seed &&
 		a.Mirror == b.Mirror && reflect.DeepEqual(a.Grip, b.Grip)
+}
+
+func sameGesture(a, b hand.Gesture) bool {
+	return slices.Equal(a.Way, b.Way) && len(a.Trace) == len(b.Trace) && reflect.DeepEqual(a, b)
 }
 
 func (s *Session) preview(a pressArgs) (zero Ghost, err error) {
@@ -252,6 +260,7 @@ func (s *Session) press(a pressArgs) (zero Outcome, err error) {
 		return zero, errors.New("there is nothing to change here")
 	}
 	do, label := plan.Edit(s.doc(), m, a.Grip)
+	s.ghost = cachedPlan{} // its entities are the document's now
 	return s.make(do, label)
 }
 

@@ -10,6 +10,8 @@ import { Press } from './press.svelte'
 const restsFor = 250
 /** How many ghosts of what is held are kept. */
 const kept = 8
+/** A ghost of so many cells is looked at anew only once it is seen what was pressed. */
+const many = 1000
 /** Cells from which on a map is large. */
 const large = 500_000
 
@@ -27,6 +29,9 @@ export class Foresight {
 	/** What the press would bring about for finishing the game, once the pointer rests; empty for nothing that is known. */
 	warning = $state('')
 	private resting = 0
+	/** Counts how often a ghost was put off until what was pressed is seen. */
+	private seen = $state(0)
+	private putOff = false
 	private standingOf: { key: string; standing: Standing } | null = null
 
 	constructor(private press: Press) {}
@@ -56,6 +61,7 @@ export class Foresight {
 		const last = way[way.length - 1]
 		const hold = `${m.id} ${w.active} ${gesture.remove} ${JSON.stringify([w.hand.grip, mirror, w.hand.seed, w.area?.count, w.area?.bounds])}`
 		const key = `${hold} ${way.length} ${last.x},${last.y} ${gesture.even} ${gesture.at?.x} ${gesture.at?.y} ${gesture.trace.length}`
+		if (this.waits()) return null
 		const before = this.ghostOf?.hold === hold && this.ghostOf.turn === w.project.turn ? this.ghostOf.ghost : null
 		if (this.ghostOf?.key !== key || this.ghostOf.turn !== w.project.turn) {
 			const asked = { map: m.id, active: w.active, grip: w.hand.grip, gesture, mirror }
@@ -65,6 +71,22 @@ export class Foresight {
 			if (ghost !== before) this.rests(asked, ghost)
 		}
 		return this.ghostOf.ghost
+	}
+
+	/** Whether a large ghost waits until what was pressed is drawn. */
+	private waits(): boolean {
+		void this.seen
+		const { turn } = this.press.w.project
+		if (this.putOff || !this.ghostOf || this.ghostOf.turn === turn || this.ghostOf.ghost.count < many) return this.putOff
+		this.putOff = true
+		this.ghostOf = null
+		requestAnimationFrame(() =>
+			setTimeout(() => {
+				this.putOff = false
+				this.seen++
+			}),
+		)
+		return true
 	}
 
 	/** Asks for all of a ghost. */

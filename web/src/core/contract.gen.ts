@@ -2791,6 +2791,7 @@ export interface Methods {
 	walkTo: { args: {
 		at: Point
 	}; answer: View }
+	warm: { args: None; answer: None }
 	warning: { args: MapArgs; answer: string }
 	watch: { args: IdArgs; answer: View }
 	wayBack: { args: Way; answer: Return }

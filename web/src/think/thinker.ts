@@ -37,6 +37,8 @@ export class Thinker {
 	private fed: Fed[] = []
 	private next = 1
 	private starts = 0
+	/** What presses ask for first was done once here, so that it is quick in the page. */
+	private warmed = false
 	/** The server is asked: the project is too large for a second core. */
 	private far = false
 
@@ -108,6 +110,10 @@ export class Thinker {
 		this.waiting.delete(told.id)
 		if ('wrong' in told) waits?.reject(told.code ? new CoreError(told.wrong, told.code) : new Error(told.wrong))
 		else waits?.resolve(told.answer)
+		if (!this.warmed && this.opened && !this.waiting.size) {
+			this.warmed = true
+			this.post({ method: 'warm' }).catch(() => {})
+		}
 	}
 
 	/** Has it be begun anew with the next question, unless that was done already. */

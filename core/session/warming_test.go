@@ -1,0 +1,35 @@
+package session
+
+import (
+	"azzel/core/cells"
+	"azzel/core/grid"
+	"testing"
+)
+
+// What presses ask for first is all done: every edit is made and stored, and the project is as they leave it.
+func TestAllThatIsWarmedIsDone(t *testing.T) {
+	s, err := warmed()
+	if err != nil {
+		t.Fatal(err)
+	}
+	edits := 0
+	for _, c := range warming {
+		if c[0] != "preview" && c[0] != "head" && c[0] != "chart" {
+			edits++
+		}
+	}
+	if n, seq := len(s.replica.Pending()), s.replica.Seq; n != 0 || seq != int64(edits)+2 {
+		t.Errorf("%d edits wait, and %d of %d are stored", n, seq, edits+2)
+	}
+	m := s.doc().MapsInOrder()[0]
+	if n := m.Entities.Len(); n != 0 {
+		t.Errorf("%d entities are there, which were taken back", n)
+	}
+	p := m.LayersInOrder()[0].Cells
+	if p.At(4, 4) != 0 || p.At(40, 30) != cells.TileCell(1, 1) {
+		t.Errorf("the fill and the eraser left %v and %v", p.At(4, 4), p.At(40, 30))
+	}
+	if m.Chart == nil || *m.Chart != (grid.Point{X: 3200}) {
+		t.Errorf("the map lies at %v", m.Chart)
+	}
+}
