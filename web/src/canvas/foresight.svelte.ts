@@ -77,7 +77,8 @@ export class Foresight {
 	private waits(): boolean {
 		void this.seen
 		const { turn } = this.press.w.project
-		if (this.putOff || !this.ghostOf || this.ghostOf.turn === turn || this.ghostOf.ghost.count < many) return this.putOff
+		if (this.putOff || !this.ghostOf || this.ghostOf.turn === turn || this.ghostOf.ghost.count < many)
+			return this.putOff
 		this.putOff = true
 		this.ghostOf = null
 		requestAnimationFrame(() =>
