@@ -48,7 +48,7 @@ func TestOperations(t *testing.T) {
 		}
 	}
 	doc := demo.Project(demo.Coast(), strings.Repeat("0", 64))
-	put := strings.NewReplacer("{project}", string(demo.ProjectID), "{form}", "entities", "{seq}", "0", "{what}/{id}", "tileset/"+string(doc.TilesetsInOrder()[0].ID), "{map}", string(doc.MapsInOrder()[0].ID))
+	put := strings.NewReplacer("{project}", string(demo.ProjectID), "{form}", "entities", "{seq}", "0", "{to}", "0", "{what}/{id}", "tileset/"+string(doc.TilesetsInOrder()[0].ID), "{map}", string(doc.MapsInOrder()[0].ID))
 	for _, o := range server.Operations() {
 		if o.Method != "GET" || o.Gives == "" || strings.Contains(o.Path, "{sha}") || strings.Contains(o.Path, "{what}") || strings.Contains(o.Path, "{map}") || strings.Contains(o.Path, "/edits/") {
 			continue

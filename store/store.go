@@ -169,11 +169,7 @@ func (s *Store) PutAway(ctx context.Context, id string, away bool) error {
 	if away {
 		to = gorm.Expr("now()")
 	}
-	res := s.db.WithContext(ctx).Model(&Project{}).Where("id = ?", id).UpdateColumn("removed_at", to)
-	if res.Error == nil && res.RowsAffected == 0 {
-		return ErrNotFound
-	}
-	return res.Error
+	return one(s.db.WithContext(ctx).Model(&Project{}).Where("id = ?", id).UpdateColumn("removed_at", to))
 }
 
 // RemoveProject removes a project with its log.

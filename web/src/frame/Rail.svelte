@@ -6,6 +6,7 @@
 	import Waypoints from '@lucide/svelte/icons/waypoints'
 	import Clapperboard from '@lucide/svelte/icons/clapperboard'
 	import FlagTriangleRight from '@lucide/svelte/icons/flag-triangle-right'
+	import Bookmark from '@lucide/svelte/icons/bookmark'
 	import Share2 from '@lucide/svelte/icons/share-2'
 	import ScrollText from '@lucide/svelte/icons/scroll-text'
 	import { workspace, type Station } from '../workspace/workspace.svelte'
@@ -32,6 +33,7 @@
 			name: 'Gate',
 			stations: [
 				{ id: 'check', name: 'Check', icon: FlagTriangleRight },
+				{ id: 'versions', name: 'Versions', icon: Bookmark },
 				{ id: 'share', name: 'Share', icon: Share2 },
 			],
 		},

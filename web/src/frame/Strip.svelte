@@ -28,6 +28,7 @@
 					rules: 'Rules',
 					game: 'Game',
 					check: 'Check',
+					versions: 'Versions',
 					share: 'Share',
 				}[w.station],
 	)

@@ -25,6 +25,7 @@
 	import Stack from '../stack/Stack.svelte'
 	import { Intake } from '../tilesets/intake.svelte'
 	import StarterOffer from '../tilesets/StarterOffer.svelte'
+	import VersionsStation from '../versions/VersionsStation.svelte'
 	import TilesetsStation from '../tilesets/TilesetsStation.svelte'
 	import type { Panel } from '../workspace/layout.svelte'
 	import { giveWorkspace, type Workspace } from '../workspace/workspace.svelte'
@@ -195,6 +196,8 @@
 			<GameStation />
 		{:else if w.station === 'check'}
 			<CheckStation />
+		{:else if w.station === 'versions'}
+			<VersionsStation />
 		{:else if w.station === 'share'}
 			<ShareStation />
 		{:else}

@@ -276,7 +276,7 @@ export class Project {
 	}
 
 	/** Makes the project what it was after an edit of the log. */
-	async jump(seq: number, label: string) {
+	async jump(seq: number, label: string): Promise<Outcome | void> {
 		try {
 			if (this.lost) {
 				// there is no present state to make an edit of: the server puts it back
@@ -286,7 +286,7 @@ export class Project {
 			this.changeable()
 			const answer = await ask('GET', `/api/projects/${this.id}/state/${seq}`)
 			const state = new Uint8Array(await answer.arrayBuffer())
-			this.made(this.core.jump(state, label))
+			return this.made(this.core.jump(state, label))
 		} catch (e) {
 			this.notices.wrong(e)
 		}

@@ -2,7 +2,15 @@
 	import type { Beside, Differing } from './exchange'
 
 	// What would be otherwise, by what it is; maps as they are and as they would be.
-	let { changes, maps = [] }: { changes: Differing[]; maps?: Beside[] } = $props()
+	interface Props {
+		changes: Differing[]
+		maps?: Beside[]
+		/** What the two are called, as they are and as they would be. */
+		words?: [string, string]
+		/** All of it is shown, not a part that is scrolled. */
+		whole?: boolean
+	}
+	let { changes, maps = [], words = ['now', 'after it'], whole = false }: Props = $props()
 
 	const groups: [string, string][] = [
 		['project', 'The project'],
@@ -57,7 +65,7 @@
 	</figure>
 {/snippet}
 
-<dl class="flex max-h-[44vh] flex-col gap-2 overflow-y-auto">
+<dl class="flex flex-col gap-2 {whole ? '' : 'max-h-[44vh] overflow-y-auto'}">
 	{#each groups as [what, name] (what)}
 		{@const of = changes.filter((c) => c.what === what)}
 		{#if of.length}
@@ -77,11 +85,14 @@
 	{/each}
 </dl>
 {#if maps.length}
-	<ul class="flex max-h-[40vh] flex-col gap-3 overflow-y-auto" aria-label="Maps as they are and as they would be">
+	<ul
+		class="flex flex-col gap-3 {whole ? 'mt-4' : 'max-h-[40vh] overflow-y-auto'}"
+		aria-label="Maps that differ, {words.join(' and ')}"
+	>
 		{#each maps as m, i (i)}
 			<li class="flex gap-3">
-				{@render picture(m.before, `${m.name} now`)}
-				{@render picture(m.after, 'after it')}
+				{@render picture(m.before, `${m.name}, ${words[0]}`)}
+				{@render picture(m.after, words[1])}
 			</li>
 		{/each}
 	</ul>

@@ -21,7 +21,7 @@ import { MapViews } from './mapViews'
 import { Charting } from './charting.svelte'
 import { chartScales, View } from '../draw/view.svelte'
 
-export const stations = ['chart', 'map', 'tilesets', 'kinds', 'rules', 'game', 'check', 'share'] as const
+export const stations = ['chart', 'map', 'tilesets', 'kinds', 'rules', 'game', 'check', 'versions', 'share'] as const
 export type Station = (typeof stations)[number]
 
 /** What an act of selecting is made of. */

@@ -41,6 +41,7 @@ export const stationsActions: Group = (w, { onMap }) => [
 			w.proving.checking.later(0)
 		},
 	},
+	{ name: 'Versions', group: 'Go to', run: () => w.open('versions') },
 	{ name: 'Share', group: 'Go to', run: () => w.open('share') },
 	{
 		name: 'Texts and languages',
