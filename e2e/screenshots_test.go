@@ -1,8 +1,11 @@
 package e2e
 
 import (
+	"azzel/core/document"
 	"azzel/core/edit"
+	"azzel/core/grid"
 	"azzel/core/kind"
+	"azzel/core/sample"
 	"os"
 	"path/filepath"
 	"slices"
@@ -149,11 +152,6 @@ func TestScreenshots(t *testing.T) {
 	k.see("[data-testid=proof-shown]", "The walk to the goal")
 	k.pressIn("aside ul button", "Quay")
 	shot("walk")
-	k.pressIn("nav button", "Check")
-	k.option("section[aria-labelledby=can-it] select", "On Round the Corner")
-	k.pressIn("[data-testid=traps] button", "no way leads")
-	k.see("header", "Round the Corner")
-	shot("trap")
 	k.press("Put away what is drawn of the proof")
 	k.pressIn("nav button", "Kinds")
 	k.press("A figure…")
@@ -164,6 +162,17 @@ func TestScreenshots(t *testing.T) {
 	k.pressIn("nav button", "Share")
 	k.see("main[aria-label=Share] canvas", "")
 	shot("share")
+	k.pressIn("nav button", "Versions")
+	k.see("[data-testid=no-versions]", "")
+	for _, name := range []string{"First walk", "Before the flood"} {
+		k.write("#version-name", name)
+		k.keys(input.Enter)
+		k.see("main ol li:first-child", name)
+		r.append(flooded(r.doc())...)
+		k.see("main ol li:first-child", "ago")
+	}
+	k.see("[data-testid=comparison] figcaption", "Quay")
+	shot("versions")
 	k.pressIn("nav button", "Game")
 	k.see("[data-testid=game] h1", "The Saltworks")
 	shot("game")
@@ -181,4 +190,24 @@ func TestScreenshots(t *testing.T) {
 	k.press("Choose a map")
 	k.see("main ol", "One Crate")
 	shot("stars")
+}
+
+// flooded is the quay under more water than before, and a sign less.
+func flooded(d *document.Document) []edit.Primitive {
+	for _, m := range d.MapsInOrder() {
+		if m.Name != "Quay" {
+			continue
+		}
+		ground := m.LayersInOrder()[0]
+		sea, all := ground.Cells.At(0, m.Bounds.H-1), &grid.Region{}
+		for y := m.Bounds.H / 2; y < m.Bounds.H; y++ {
+			from := 6
+			if ground.Cells.At(8, y) == sea {
+				from = 22
+			}
+			all.AddRect(grid.Rect{X: from, Y: y, W: 8 + y%3, H: 1})
+		}
+		return []edit.Primitive{sample.Paint(m.ID, ground.ID, all, sea)}
+	}
+	return nil
 }

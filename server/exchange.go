@@ -227,20 +227,21 @@ type Beside struct {
 }
 
 const (
-	// maxBeside is how many maps are shown as they were and would be, besideSize how large.
+	// maxBeside is how many maps are shown as they were and would be, besideSize how large, and largeSize where there is more room for them.
 	maxBeside  = 12
 	besideSize = 240
+	largeSize  = 400
 )
 
-// beside draws the maps that differ between two states of a project.
-func (s *Server) beside(ctx context.Context, now, then *document.Document, changes []author.Differing) []Beside {
+// beside draws the maps that differ between two states of a project, so many pixels long.
+func (s *Server) beside(ctx context.Context, now, then *document.Document, changes []author.Differing, size int) []Beside {
 	out := []Beside{}
 	small := func(d *document.Document, id document.ID) []byte {
 		m := d.Maps.Get(id)
 		if m == nil {
 			return nil
 		}
-		img, err := picture.Source{Doc: d, Picture: s.pictureOf(ctx)}.Small(m, besideSize)
+		img, err := picture.Source{Doc: d, Picture: s.pictureOf(ctx)}.Small(m, size)
 		var data bytes.Buffer
 		if err != nil || png.Encode(&data, img) != nil {
 			return nil // it is only not shown
@@ -280,6 +281,6 @@ func (s *Server) bringProject(c fiber.Ctx) error {
 	if err := s.store.KeepNumbers(c.Context(), projectOf(c), doc.LargestNumber()); err != nil {
 		return err
 	}
-	b.Maps = s.beside(c.Context(), now, doc, b.Changes)
+	b.Maps = s.beside(c.Context(), now, doc, b.Changes, besideSize)
 	return c.JSON(b)
 }

@@ -113,5 +113,5 @@ func (s *Server) compare(c fiber.Ctx) error {
 	if err != nil {
 		return bad(errors.New("too much is otherwise to be told: go back to it to look at it"))
 	}
-	return c.JSON(Compared{changes, s.beside(c.Context(), docs[0], docs[1], changes)})
+	return c.JSON(Compared{changes, s.beside(c.Context(), docs[0], docs[1], changes, largeSize)})
 }

@@ -57,7 +57,11 @@
 {#snippet picture(data: string | null, says: string)}
 	<figure class="flex min-w-0 flex-1 flex-col gap-0.5">
 		{#if data}
-			<img use:shows={data} alt={says} class="max-h-[160px] max-w-full self-start border border-line object-contain" />
+			<img
+				use:shows={data}
+				alt={says}
+				class="max-w-full self-start border border-line object-contain {whole ? 'max-h-[320px]' : 'max-h-[160px]'}"
+			/>
 		{:else}
 			<span class="flex h-16 items-center justify-center border border-dashed border-line text-dim">not there</span>
 		{/if}
