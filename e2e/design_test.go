@@ -31,7 +31,7 @@ func (k *tab) unfold() {
 	k.see("[data-testid=history] li", "")
 	within(k.T, soon, func() error {
 		return want("lines that are folded", k.eval(`() => {
-			const folded = document.querySelector('[data-testid=history] li > button + button')
+			const folded = document.querySelector('[data-testid=history] li > button')
 			folded?.click()
 			return !folded && document.querySelectorAll('[data-testid=history] li').length > 1
 		}`), "true")

@@ -82,4 +82,11 @@ func TestVersionsStation(t *testing.T) {
 	k.reload()
 	k.see("main ol", "The open quay")
 	k.see("main ol", "Walled")
+
+	// a step of the history becomes one
+	k.press("Every step, beside the map")
+	k.menu("[data-testid=history] li button", "Back to Before the wall", "Make a version of it")
+	k.notice("is a version now")
+	k.press("See versions")
+	k.see("main ol", "Back to Before the wall")
 }

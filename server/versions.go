@@ -99,11 +99,18 @@ type Compared struct {
 
 // compare tells what differs from one moment of a project to another.
 func (s *Server) compare(c fiber.Ctx) error {
+	now, head, err := s.log.State(c.Context(), projectOf(c))
+	if err != nil {
+		return err
+	}
 	var docs [2]*document.Document
 	for i, name := range []string{"seq", "to"} {
 		seq, err := strconv.ParseInt(c.Params(name), 10, 64)
 		if err != nil || seq < 0 {
 			return bad(errors.New("that is not the number of an edit"))
+		}
+		if docs[i] = now; seq == head {
+			continue // it is in memory already
 		}
 		if docs[i], err = s.log.StateAt(c.Context(), projectOf(c), seq); err != nil {
 			return err

@@ -1,7 +1,9 @@
 <script lang="ts">
+	import Context from '../controls/Context.svelte'
 	import { roving } from '../controls/roving'
 	import { read } from '../live/http'
 	import { workspace } from '../workspace/workspace.svelte'
+	import { nameVersion } from '../versions/named'
 	import HistoryPicture from './HistoryPicture.svelte'
 
 	interface Event {
@@ -78,6 +80,22 @@
 		busy = false
 	}
 
+	/** Makes a version of a step, called as it is until it is named. */
+	async function name(e: Event) {
+		try {
+			await nameVersion(w.project, e.text.slice(0, 80) || 'A step', e.seq)
+			const help = { label: 'See versions', run: () => w.open('versions') }
+			w.notices.say(`“${e.text}” is a version now, to be named and compared.`, 'done', help)
+		} catch (wrong) {
+			w.notices.wrong(wrong)
+		}
+	}
+
+	const menu = (e: Event, last: boolean) => [
+		...(last ? [] : [{ label: 'Back to this', run: () => void jump(e) }]),
+		{ label: 'Make a version of it', run: () => void name(e) },
+	]
+
 	const words = { do: '', undo: 'undid: ', redo: 'did again: ' }
 	const when = (at: string) =>
 		new Date(at).toLocaleTimeString('en', { hour: '2-digit', minute: '2-digit', hour12: false })
@@ -90,19 +108,21 @@
 	<ol class="flex flex-col" aria-label="History, the latest first" {@attach roving}>
 		{#each lines as { last: e, times, of }, i (e.seq)}
 			<li class="relative">
-				<button
-					class="flex w-full items-center gap-2 border-b border-line px-2 py-1 text-left hover:bg-well {i === 0
-						? 'bg-chalk font-semibold'
-						: ''}"
-					disabled={busy || i === 0}
-					onclick={() => void jump(e)}
-				>
-					<HistoryPicture seq={e.seq} />
-					<span class="min-w-0 grow leading-tight">
-						<span class="block truncate {times > 1 ? 'pr-16' : ''}">{words[e.kind]}{e.text}</span>
-						<span class="block truncate text-[11px] font-normal text-dim">{e.name} · {when(e.at)}</span>
-					</span>
-				</button>
+				<Context choices={() => menu(e, i === 0)}>
+					<button
+						class="flex w-full items-center gap-2 border-b border-line px-2 py-1 text-left hover:bg-well {i === 0
+							? 'bg-chalk font-semibold'
+							: ''}"
+						disabled={busy || i === 0}
+						onclick={() => void jump(e)}
+					>
+						<HistoryPicture seq={e.seq} />
+						<span class="min-w-0 grow leading-tight">
+							<span class="block truncate {times > 1 ? 'pr-16' : ''}">{words[e.kind]}{e.text}</span>
+							<span class="block truncate text-[11px] font-normal text-dim">{e.name} · {when(e.at)}</span>
+						</span>
+					</button>
+				</Context>
 				{#if times > 1}
 					<button
 						class="absolute top-1 right-2 min-h-6 text-[12px] text-glaze underline"

@@ -100,12 +100,13 @@ export class Figures {
 		}
 		const gone = play && new Set(play.gone)
 		const on = play && new Set(play.on)
+		const alpha = ctx.globalAlpha
 		for (const e of this.entitiesOf(m, view, play)) {
 			if (e.layer !== l.id || gone?.has(e.id) || (play ? this.project.kind(e.kind)?.heroic : e.hidden)) continue
-			const alpha = ctx.globalAlpha
-			ctx.globalAlpha = alpha * shown(e, play !== undefined)
+			const part = shown(e, play !== undefined)
+			if (part !== 1) ctx.globalAlpha = alpha * part
 			this.entity(ctx, m, view, e, on ? on.has(e.id) : e.on, play !== undefined)
-			ctx.globalAlpha = alpha
+			if (part !== 1) ctx.globalAlpha = alpha
 		}
 	}
 
@@ -178,10 +179,10 @@ export class Figures {
 
 	/** Draws one entity; in play only what the player sees. */
 	entity(ctx: CanvasRenderingContext2D, m: MapInfo, view: View, e: Entity, on: boolean, playing = false) {
-		const ground = this.project.kind(e.kind)
-		if (isGround(ground) && e.points?.length) {
+		const kind = this.project.kind(e.kind)
+		if (isGround(kind) && e.points?.length) {
 			const cell = { w: m.cellWidth, h: m.cellHeight }
-			return drawGroundLine(ctx, this.pictures, view, e, ground, this.picture(e, on), cell)
+			return drawGroundLine(ctx, this.pictures, view, e, kind, this.picture(e, on), cell)
 		}
 		const box = boxOf(view, e)
 		const a = { x: box.x, y: box.y }
@@ -189,7 +190,7 @@ export class Figures {
 		if (b.x < 0 || b.y < 0 || a.x > view.width || a.y > view.height) return
 		const picture = this.picture(e, on)
 		const look = picture.cell
-		if (look && !this.project.kind(e.kind)?.area) return this.whole(ctx, view, m, e, picture)
+		if (look && !kind?.area) return this.whole(ctx, view, m, e, picture)
 		if (look) {
 			// what covers many cells repeats its tile
 			for (let y = e.y; y < e.y + e.h; y += m.cellHeight) {
@@ -203,14 +204,13 @@ export class Figures {
 		}
 		if (this.plain) return
 		if (playing) {
-			const kind = this.project.kind(e.kind)
 			if (kind?.veiled || (kind?.opens && on)) return
-		} else if (this.project.kind(e.kind)?.area && (b.x - a.x > 6 || b.y - a.y > 6)) {
+		} else if (kind?.area && (b.x - a.x > 6 || b.y - a.y > 6)) {
 			casedArea(ctx, areaOf(view, e, 0.5), this.colourOf(e.kind))
 		}
 		const cell = Math.min(b.x - a.x, b.y - a.y, m.cellWidth * view.scale)
 		const size = Math.max(6, Math.min(cell * 0.86, 40))
-		this.glyph(ctx, e.kind, (a.x + b.x - size) / 2, (a.y + b.y - size) / 2, size)
+		drawGlyph(ctx, kind?.glyph ?? e.kind, (a.x + b.x - size) / 2, (a.y + b.y - size) / 2, size, kind?.colour)
 	}
 
 	/** Draws the hero with the top left of its picture's cell at a map pixel. */

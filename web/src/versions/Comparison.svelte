@@ -5,6 +5,9 @@
 	import { compared, type Compared, type Version } from './named'
 	import { whenOf } from './when'
 
+	/** How long nothing is changed before it is looked at anew, in milliseconds: each time both are read. */
+	const quiet = 1000
+
 	// What differs from a version to the project as it is, or to another version.
 	let { all, of, head }: { all: Version[]; of: Version; head: number } = $props()
 	const w = workspace()
@@ -19,15 +22,21 @@
 
 	// the earlier one comes first, whichever was chosen
 	const [from, until] = $derived(of.seq <= to ? [of.seq, to] : [to, of.seq])
+	const both = $derived(`${of.id} ${other?.id}`)
+	/** Which two were told of; while one goes on working, what was told of them stays until it is known anew. */
+	let toldOf = ''
 	$effect(() => {
 		const stop = new AbortController()
-		const ends = [from, until]
-		;[told, wrong] = [null, '']
-		const timer = setTimeout(() => {
-			compared(p, ends[0], ends[1], stop.signal)
-				.then((c) => (told = c))
-				.catch((e: Error) => stop.signal.aborted || (wrong = e.message))
-		}, 100)
+		const [a, b, these] = [from, until, both]
+		if (toldOf !== these) [told, wrong] = [null, '']
+		const timer = setTimeout(
+			() => {
+				compared(p, a, b, stop.signal)
+					.then((c) => ([told, wrong, toldOf] = [c, '', these]))
+					.catch((e: Error) => stop.signal.aborted || ([told, wrong] = [null, e.message]))
+			},
+			toldOf === these ? quiet : 0,
+		)
 		return () => {
 			clearTimeout(timer)
 			stop.abort()
