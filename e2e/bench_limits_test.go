@@ -116,6 +116,7 @@ func TestBrowserBenchPlaced(t *testing.T) {
 	at, report := k.meters("[data-testid=map]")
 	fmt.Println("browser, 2,000 entities at once")
 	k.keys(input.KeyF)
+	k.warmed()
 	k.move(at(300, 300))
 	report("ghost")
 	k.drag(left, at(300, 300))

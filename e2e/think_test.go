@@ -166,3 +166,29 @@ Worker.prototype.postMessage = function (m, ...rest) {
 		t.Error("it goes on saying that it looks")
 	}
 }
+
+// warmed waits until the worker did once what presses ask for first.
+func (k *tab) warmed() {
+	k.Helper()
+	within(k.T, 3*soon, func() error { return want("what presses ask for first is done", k.eval(`() => azzel.warmed()`), "true") })
+}
+
+// While nothing is done the worker does what presses ask for first; nothing of that is seen in the project, or stored.
+func TestWhatIsAskedForFirstIsMadeReady(t *testing.T) {
+	r := world(t)
+	_, before := r.state()
+	k := r.open()
+	hash := k.eval(`() => azzel.hash()`)
+	k.warmed()
+	if after := k.eval(`() => azzel.hash()`); after != hash {
+		t.Errorf("the project is %s, and was %s", after, hash)
+	}
+	if d, seq := r.state(); seq != before || d.Maps.Len() != 2 {
+		t.Errorf("%d edits are stored, and were %d", seq, before)
+	}
+	// and the worker goes on answering
+	k.holdTile(5)
+	k.click(k.at(4, 4))
+	k.saved()
+	k.same()
+}

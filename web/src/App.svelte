@@ -17,6 +17,7 @@
 				hash: () => w.project.core.hash(),
 				held: () => w.project.core.held,
 				left: () => w.charting.left,
+				warmed: () => w.proving.thinker.warmed,
 				opened: performance.now(),
 				view: () => w.view.save(),
 				chart: () => w.chartView.save(),

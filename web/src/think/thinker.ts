@@ -22,6 +22,9 @@ interface Waits {
 	reject: (error: Error) => void
 }
 
+/** How long nothing is asked before what presses ask for first is done once, in milliseconds. */
+const restsFor = 2500
+
 /** How often a worker that broke is begun anew. */
 const mostStarts = 3
 
@@ -38,7 +41,9 @@ export class Thinker {
 	private next = 1
 	private starts = 0
 	/** What presses ask for first was done once here, so that it is quick in the page. */
-	private warmed = false
+	warmed = false
+	private warming = false
+	private resting: ReturnType<typeof setTimeout> | undefined
 	/** The server is asked: the project is too large for a second core. */
 	private far = false
 
@@ -110,10 +115,17 @@ export class Thinker {
 		this.waiting.delete(told.id)
 		if ('wrong' in told) waits?.reject(told.code ? new CoreError(told.wrong, told.code) : new Error(told.wrong))
 		else waits?.resolve(told.answer)
-		if (!this.warmed && this.opened && !this.waiting.size) {
-			this.warmed = true
-			this.post({ method: 'warm' }).catch(() => {})
-		}
+		clearTimeout(this.resting)
+		if (!this.warming && this.opened && !this.waiting.size) this.resting = setTimeout(() => this.warm(), restsFor)
+	}
+
+	private warm() {
+		if (!this.worker || this.waiting.size) return
+		this.warming = true
+		this.post({ method: 'warm' }).then(
+			() => (this.warmed = true),
+			() => {}, // it was only to be quicker
+		)
 	}
 
 	/** Has it be begun anew with the next question, unless that was done already. */
