@@ -170,7 +170,9 @@ Worker.prototype.postMessage = function (m, ...rest) {
 // warmed waits until the worker did once what presses ask for first.
 func (k *tab) warmed() {
 	k.Helper()
-	within(k.T, 3*soon, func() error { return want("what presses ask for first is done", k.eval(`() => azzel.warmed()`), "true") })
+	within(k.T, 3*soon, func() error {
+		return want("what presses ask for first is done", k.eval(`() => azzel.warmed()`), "true")
+	})
 }
 
 // While nothing is done the worker does what presses ask for first; nothing of that is seen in the project, or stored.
