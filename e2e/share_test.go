@@ -93,9 +93,9 @@ func TestAProjectLeavesAndComesBack(t *testing.T) {
 	k.see("main[aria-label=Share] dd", "Quay")
 	k.see("main[aria-label=Share] dl", "Salt pans")
 	k.see("main[aria-label=Share] [aria-label=Kept]", "“x-build” of project is nothing that is known here")
-	k.see("[aria-label='Maps as they are and as they would be'] figcaption", "Quay now")
+	k.see("[aria-label='Maps that differ, now and after it'] figcaption", "Quay, now")
 	within(t, soon, func() error {
-		return want("which pictures are seen", k.eval(`() => [...document.querySelectorAll("[aria-label='Maps as they are and as they would be'] img")].map((i) => i.naturalWidth > 20).join()`), "true,true")
+		return want("which pictures are seen", k.eval(`() => [...document.querySelectorAll("[aria-label='Maps that differ, now and after it'] img")].map((i) => i.naturalWidth > 20).join()`), "true,true")
 	})
 	if k.rig.doc().Hash() != before.Hash() {
 		t.Fatal("it is changed before anybody said so")
