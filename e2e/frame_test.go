@@ -91,7 +91,7 @@ func TestFrame(t *testing.T) {
 		t.Errorf("the canvas is %v wide, less than 60 %% of the page", box.Width)
 	}
 	// stations that are not built are absent, and every button has a name
-	if n := k.eval(`() => [...document.querySelectorAll('nav button')].map((b) => b.innerText.trim()).join()`); n != "Chart,Map,Tilesets,Kinds,Rules,Game,Check,Share" {
+	if n := k.eval(`() => [...document.querySelectorAll('nav button')].map((b) => b.innerText.trim()).join()`); n != "Chart,Map,Tilesets,Kinds,Rules,Game,Check,Versions,Share" {
 		t.Errorf("the rail has %s", n)
 	}
 	unnamed := k.eval(`() => [...document.querySelectorAll('button, input, a')].filter((e) => !(e.innerText || e.ariaLabel || e.labels?.length || e.querySelector('img'))).map((e) => e.outerHTML).join()`)
