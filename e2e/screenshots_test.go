@@ -192,7 +192,7 @@ func TestScreenshots(t *testing.T) {
 	shot("stars")
 }
 
-// flooded is the quay under more water than before, and a sign less.
+// flooded is the quay under more water than before.
 func flooded(d *document.Document) []edit.Primitive {
 	for _, m := range d.MapsInOrder() {
 		if m.Name != "Quay" {

@@ -60,6 +60,11 @@ func TestVersionsStation(t *testing.T) {
 	k.pressIn("[data-testid=comparison] button", "Go back to it")
 	at(6, 4, before)
 	k.see("main ol li:first-child", "1 step ago")
+	// there is nothing to go back to any more, though more was done since
+	k.see("[data-testid=comparison]", "Nothing differs.")
+	within(t, soon, func() error {
+		return want("going back is offered", k.eval(`() => !document.querySelector('[data-testid=comparison] button').disabled`), "false")
+	})
 	k.with(input.ControlLeft, input.KeyZ)
 	at(6, 4, sample.Wall)
 

@@ -62,15 +62,16 @@ func (s *Server) renameVersion(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	return s.changed(c, s.store.RenameVersion(c.Context(), projectOf(c), versionOf(c), name))
+	return s.onVersion(c, s.store.RenameVersion(c.Context(), projectOf(c), versionOf(c), name))
 }
 
 // forgetVersion takes a version's name away.
 func (s *Server) forgetVersion(c fiber.Ctx) error {
-	return s.changed(c, s.store.ForgetVersion(c.Context(), projectOf(c), versionOf(c)))
+	return s.onVersion(c, s.store.ForgetVersion(c.Context(), projectOf(c), versionOf(c)))
 }
 
-func (s *Server) changed(c fiber.Ctx, err error) error {
+// onVersion answers what was done to a version, which may have gone meanwhile.
+func (s *Server) onVersion(c fiber.Ctx, err error) error {
 	if errors.Is(err, store.ErrNotFound) {
 		return &problem{fiber.StatusNotFound, codeGone, "This version has no name any more."}
 	}

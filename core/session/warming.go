@@ -64,7 +64,7 @@ func warmed() (*Session, error) {
 			return fmt.Errorf("%s: %w", name, err)
 		}
 		if s.Sent() == nil {
-			return does(name, out)
+			return idle(name, out)
 		}
 		var made Outcome
 		if err := json.Unmarshal(out, &made); err != nil {
@@ -90,8 +90,8 @@ func warmed() (*Session, error) {
 	return s, nil
 }
 
-// does is an error where a ghost does nothing.
-func does(name string, out json.RawMessage) error {
+// idle is an error where a ghost does nothing.
+func idle(name string, out json.RawMessage) error {
 	if name != "preview" {
 		return nil
 	}

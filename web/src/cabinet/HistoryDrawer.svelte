@@ -4,6 +4,7 @@
 	import { read } from '../live/http'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { nameVersion } from '../versions/named'
+	import { whenOf } from '../versions/when'
 	import HistoryPicture from './HistoryPicture.svelte'
 
 	interface Event {
@@ -97,8 +98,6 @@
 	]
 
 	const words = { do: '', undo: 'undid: ', redo: 'did again: ' }
-	const when = (at: string) =>
-		new Date(at).toLocaleTimeString('en', { hour: '2-digit', minute: '2-digit', hour12: false })
 </script>
 
 <div class="flex flex-col" data-testid="history">
@@ -119,7 +118,7 @@
 						<HistoryPicture seq={e.seq} />
 						<span class="min-w-0 grow leading-tight">
 							<span class="block truncate {times > 1 ? 'pr-16' : ''}">{words[e.kind]}{e.text}</span>
-							<span class="block truncate text-[11px] font-normal text-dim">{e.name} · {when(e.at)}</span>
+							<span class="block truncate text-[11px] font-normal text-dim">{e.name} · {whenOf(e.at)}</span>
 						</span>
 					</button>
 				</Context>

@@ -7,7 +7,7 @@
 		maps?: Beside[]
 		/** What the two are called, as they are and as they would be. */
 		words?: [string, string]
-		/** All of it is shown, not a part that is scrolled. */
+		/** Both are there by now: all of it is shown, not a part that is scrolled. */
 		whole?: boolean
 	}
 	let { changes, maps = [], words = ['now', 'after it'], whole = false }: Props = $props()
@@ -32,11 +32,11 @@
 	/** More of a sort are counted, not listed. */
 	const most = 12
 
-	const signs: Record<string, [string, string, string]> = {
+	const signs = $derived<Record<string, [string, string, string]>>({
 		new: ['+', 'text-sage', 'new'],
-		gone: ['−', 'text-brick', 'goes'],
+		gone: ['−', 'text-brick', whole ? 'gone' : 'goes'],
 		changed: ['~', 'text-cobalt', 'changed'],
-	}
+	})
 
 	function detail(c: Differing): string {
 		const of = (n: number | undefined, one: string) =>

@@ -43,6 +43,8 @@
 		}
 	})
 
+	/** Going back would change nothing. */
+	const alike = $derived(of.seq === head || (!other && told?.changes.length === 0))
 	const now = $derived(other?.name ?? 'now')
 	const words = $derived<[string, string]>(of.seq <= to ? [of.name, now] : [now, of.name])
 
@@ -61,7 +63,7 @@
 				<h2 id="compared" class="truncate text-[17px] font-semibold">{of.name}</h2>
 				<p class="text-dim">As it was at {whenOf(of.at)}, named by {of.by}</p>
 			</div>
-			<button class="button button-main" disabled={busy || of.seq === head} onclick={() => void goBack()}>
+			<button class="button button-main" disabled={busy || alike} onclick={() => void goBack()}>
 				<Undo2 size={15} /> Go back to it
 			</button>
 		</div>

@@ -39,13 +39,13 @@
 </script>
 
 <ol
-	class="-mx-4 min-h-0 overflow-y-auto border-y border-line"
+	class="-mx-4 min-h-0 overflow-y-auto border-t border-line"
 	aria-label="Versions, the latest first"
 	bind:this={list}
 	{@attach roving}
 >
 	{#each all as v (v.id)}
-		<li class="border-b border-line last:border-b-0 {chosen === v.id ? 'bg-chalk' : ''}">
+		<li class="border-b border-line {chosen === v.id ? 'bg-chalk' : ''}">
 			{#if naming === v.id}
 				<!-- svelte-ignore a11y_autofocus -->
 				<input

@@ -70,11 +70,11 @@
 </script>
 
 <main
-	class="grid min-h-0 grid-cols-[340px_1fr] max-[900px]:grid-cols-1 max-[900px]:overflow-y-auto"
+	class="grid min-h-0 grid-cols-[340px_1fr] max-[900px]:grid-cols-1 max-[900px]:content-start max-[900px]:overflow-y-auto"
 	aria-label="Versions"
 >
 	<section
-		class="flex min-h-0 flex-col gap-3 border-r border-line bg-plaster p-4"
+		class="flex min-h-0 flex-col gap-3 border-r border-line bg-plaster p-4 max-[900px]:border-r-0 max-[900px]:border-b"
 		aria-labelledby="named-versions"
 		data-region
 	>
