@@ -194,3 +194,28 @@ func TestWhatIsAskedForFirstIsMadeReady(t *testing.T) {
 	k.saved()
 	k.same()
 }
+
+// Memory that is not used any more is looked for once nothing is done for a while, so that it need not be in the middle of a press; the project is as before.
+func TestWhatIsNotUsedAnyMoreIsLookedForAtRest(t *testing.T) {
+	k := world(t).open()
+	hash := k.eval(`() => azzel.hash()`)
+	before := k.eval(`() => azzel.tidied()`)
+	k.eval(`() => { for (let i = 0; i < 2000; i++) azzelCore.call('head', '') }`)
+	if now := k.eval(`() => azzel.tidied()`); now != before {
+		t.Fatal("it is looked for in the middle of what is asked")
+	}
+	k.move(k.at(4, 4)) // what the page itself asks is followed by a rest
+	within(t, soon, func() error {
+		if k.eval(`() => azzel.tidied()`) == before {
+			return fmt.Errorf("what is not used any more is not looked for")
+		}
+		return nil
+	})
+	if after := k.eval(`() => azzel.hash()`); after != hash {
+		t.Errorf("the project is %s, and was %s", after, hash)
+	}
+	k.holdTile(5)
+	k.click(k.at(4, 4))
+	k.saved()
+	k.same()
+}

@@ -5,49 +5,39 @@
 package main
 
 import (
+	"azzel/cmd/browser/room"
 	"azzel/core/document"
 	"azzel/core/session"
 	"encoding/binary"
 	"encoding/json"
-	"runtime/debug"
 	"strings"
 	"syscall/js"
+	"unsafe"
 )
-
-// largeState is from how many bytes of a state on memory matters more than time.
-const largeState = 8 << 20
-
-// spare is how much more memory than what is in use the module takes before it looks for what is not used any more, in percent: with
-// a single thread that costs up to a quarter of the time, so that small projects have more.
-func spare(state int) int {
-	if state < largeState {
-		return 300
-	}
-	return 100
-}
 
 func main() {
 	var s session.Session
 	frame := make([]byte, 4096)
 	var told []byte // of chunks
+	keepRoom()
 	answer := func(out json.RawMessage, err error) any {
 		if err != nil {
 			return js.ValueOf(map[string]any{"error": err.Error(), "code": session.CodeOf(err)})
 		}
-		return js.ValueOf(map[string]any{"ok": string(out)})
+		return js.ValueOf(map[string]any{"ok": text(out)})
 	}
 	// an edit that was made comes beside the answer
 	changed := func(out json.RawMessage, err error) any {
 		told := answer(out, err).(js.Value)
 		if made := s.Sent(); err == nil && made != nil {
-			told.Set("sent", string(made))
+			told.Set("sent", text(made))
 		}
 		return told
 	}
 	js.Global().Set("azzelCore", js.ValueOf(map[string]any{
 		// open(state: Uint8Array, seq: number, person: string, client: string)
 		"open": js.FuncOf(func(_ js.Value, args []js.Value) any {
-			debug.SetGCPercent(spare(args[0].Length()))
+			makeRoom(room.OfState(args[0].Length()))
 			state := make([]byte, args[0].Length())
 			js.CopyBytesToGo(state, args[0])
 			return answer(json.RawMessage("null"), s.Open(state, int64(args[1].Int()), document.ID(args[2].String()), document.ID(args[3].String())))
@@ -104,6 +94,11 @@ func main() {
 			return changed(s.Jump(state, args[1].String()))
 		}),
 		"hash": js.FuncOf(func(js.Value, []js.Value) any { return s.Hash() }),
+		// tidy(): boolean, whether memory that is not used any more was looked for
+		"tidy": js.FuncOf(func(js.Value, []js.Value) any { return tidy() }),
 	}))
 	select {}
 }
+
+// text is JSON as a string, which shares its bytes: nothing writes to them any more.
+func text(out json.RawMessage) string { return unsafe.String(unsafe.SliceData(out), len(out)) }

@@ -286,22 +286,5 @@ func Insert(ref Ref, object any) Primitive {
 	return Primitive{Op: OpInsert, Ref: ref, Value: JSON(object), plain: true}
 }
 
-func insertEntity(ref Ref, e document.Entity) Primitive {
-	return Primitive{Op: OpInsert, Ref: ref, Value: JSON(&e), plain: true, made: bare(e)}
-}
-
-// bare is an entity that is nothing but words and numbers, and so is read as it was written; nil for another.
-func bare(e document.Entity) *document.Entity {
-	for _, text := range []string{e.Name, e.Group, e.Tint, e.Memory, e.Kind, string(e.ID), string(e.Layer), string(e.Carrier), string(e.Facing)} {
-		if !utf8.ValidString(text) {
-			return nil
-		}
-	}
-	if len(e.Values)+len(e.Points)+len(e.Variants)+len(e.Guises) > 0 {
-		return nil
-	}
-	return &e
-}
-
 // Remove is the primitive that removes an object.
 func Remove(ref Ref) Primitive { return Primitive{Op: OpRemove, Ref: ref} }

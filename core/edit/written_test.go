@@ -52,13 +52,25 @@ func TestEditsAreWrittenAsJSON(t *testing.T) {
 		}
 	}
 	var do []edit.Primitive
+	var stood []*document.Entity
 	for i, e := range []document.Entity{{Name: "Bell \xff"}, {Name: "<Bell> & \u2028"}, {Name: "Bell"}, {Name: "Bell"}, {Name: "Bell", Values: []kind.Value{{Key: "says", Value: `{"b":1,  "a":"<"}`}}}} {
 		e.ID, e.Layer, e.Kind, e.Facing, e.W, e.H, e.X = document.ID("entityentit"+string(rune('a'+i))), layer, kind.Sign, document.Down, 16, 16, 16*i
 		do = append(do, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: e.ID}, e))
+		stood = append(stood, &e)
+	}
+	at := edit.Inserts(sample.Quay, stood)
+	for _, e := range stood {
+		e.Name = "Otherwise now" // as a ghost that is still shown may be
 	}
 	e := &edit.Edit{V: edit.Version, Mark: edit.Mark{Client: "clientclient", Number: 1}, Label: edit.Label{Kind: edit.Do}, Do: do}
 	res := edit.Apply(before, e)
 	same(e, res.Doc, before)
+	many := *e
+	many.Do = at
+	same(&many, edit.Apply(before, &many).Doc, before)
+	if !bytes.Equal(many.Text(), e.Text()) {
+		t.Errorf("many at once are\n%s\neach by itself\n%s", many.Text(), e.Text())
+	}
 	undo := &edit.Edit{V: edit.Version, Mark: edit.Mark{Client: "clientclient", Number: 2}, Label: edit.Label{Kind: edit.Do}, Do: res.Revert}
 	back := edit.Apply(res.Doc, undo)
 	same(undo, back.Doc, res.Doc)

@@ -7,7 +7,6 @@ import (
 	"azzel/core/grid"
 	"errors"
 	"fmt"
-	"slices"
 	"strings"
 )
 
@@ -322,11 +321,10 @@ func (p *Plan) Edit(d *document.Document, m *document.Map, g Grip) ([]edit.Primi
 		label.Text = "Removed " + counted(len(p.Take), "entity")
 	}
 	rank := m.NextRank()
-	do = slices.Grow(do, len(p.Place))
 	for i, e := range p.Place {
 		e.ID, e.Rank = document.NewID(), rank+i
-		do = append(do, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: m.ID, ID: e.ID}, e))
 	}
+	do = append(do, edit.Inserts(m.ID, p.Place)...)
 	if len(p.Place) > 0 {
 		label.Text = "Placed " + counted(len(p.Place), "entity")
 		if len(p.Place) == 1 {

@@ -167,17 +167,32 @@ type EntityChange struct {
 	Gone []document.ID      `json:"gone"`
 }
 
-// written is what differs as JSON, entities that are plain words and numbers without encoding/json, which takes far longer.
+// written is what differs as JSON.
 func (c EntityChange) written() (json.RawMessage, error) {
-	out := []byte(`{"set":[`)
-	for i, e := range c.Set {
+	gone, err := json.Marshal(c.Gone)
+	if err != nil {
+		return nil, err
+	}
+	out := appendEntities(append(make([]byte, 0, len(c.Set)*entityRoom+len(gone)+32), `{"set":`...), c.Set)
+	return append(append(append(out, `,"gone":`...), gone...), '}'), nil
+}
+
+// entityRoom is about how many bytes an entity comes to as JSON.
+const entityRoom = 192
+
+// appendEntities writes a list of entities, those that are plain words and numbers without encoding/json, which takes far longer.
+func appendEntities(out []byte, all []*document.Entity) []byte {
+	out = append(out, '[')
+	for i, e := range all {
 		if i > 0 {
 			out = append(out, ',')
 		}
-		out = append(out, edit.JSON(e)...)
+		var ok bool
+		if out, ok = e.AppendJSON(out); !ok {
+			out = append(out, edit.JSON(e)...)
+		}
 	}
-	gone, err := json.Marshal(c.Gone)
-	return append(append(append(out, `],"gone":`...), gone...), '}'), err
+	return append(out, ']')
 }
 
 // entityChange tells what differs among the entities of a map from what was told

@@ -5,6 +5,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/hand"
+	"encoding/json"
 	"errors"
 	"reflect"
 	"slices"
@@ -53,6 +54,18 @@ type Ghost struct {
 	Refusal string      `json:"refusal,omitempty"`
 	Shut    document.ID `json:"shut,omitempty"`
 	Hidden  bool        `json:"hidden,omitempty"`
+}
+
+// written is the ghost as JSON, many entities without encoding/json.
+func (g Ghost) written() (json.RawMessage, error) {
+	all := g.Entities
+	g.Entities = nil
+	out, err := json.Marshal(g)
+	if err != nil || len(all) == 0 {
+		return out, err
+	}
+	out = append(slices.Grow(out[:len(out)-1], len(all)*entityRoom), `,"entities":`...)
+	return append(appendEntities(out, all), '}'), nil
 }
 
 // Limits of what a ghost draws cell by cell, in rectangles, and in spans.

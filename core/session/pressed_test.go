@@ -4,10 +4,12 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/hand"
+	"azzel/core/kind"
 	"azzel/core/sample"
 	"azzel/core/session"
 	"encoding/json"
 	"fmt"
+	"reflect"
 	"slices"
 	"strings"
 	"testing"
@@ -90,5 +92,46 @@ func TestWhatIsPressedIsAsItWasPointedAt(t *testing.T) {
 				}
 			}
 		})
+	}
+}
+
+// Ghosts and what differs among entities are told as JSON would tell them, also of those that are more than plain words.
+func TestEntitiesAreToldAsJSON(t *testing.T) {
+	says := document.Entity{ID: "saysmorethan", Layer: sample.Entities, Kind: "sign", Name: "“Quay” & more", Facing: document.Down, W: 16, H: 16,
+		Values: []kind.Value{{Key: "says", Value: `"<Mind the tide>"`}}}
+	d := sample.With(sample.World(), edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: says.ID}, says))
+	s := opened(t, d)
+	grip := args{"what": hand.Entity, "shape": hand.Box, "kind": "sign"}
+	raw, err := json.Marshal(args{"map": sample.Quay, "active": sample.Ground, "grip": grip, "gesture": args{"way": way(2, 2, 6, 5)}, "mirror": args{}})
+	if err == nil {
+		raw, err = s.Call("preview", raw)
+	}
+	if err != nil {
+		t.Fatal(err)
+	}
+	var g session.Ghost
+	if err := document.Strict(raw, &g); err != nil {
+		t.Fatal(err)
+	}
+	if len(g.Entities) != 20 || g.Count != 20 || g.Layer != sample.Entities || g.Entities[19].X != 6*16 || g.Entities[19].Y != 5*16 {
+		t.Errorf("the ghost of 5×4 signs is told as %s", raw)
+	}
+	raw, err = s.Call("entityChange", []byte(`{"map":"`+string(sample.Quay)+`"}`))
+	if err != nil {
+		t.Fatal(err)
+	}
+	var c session.EntityChange
+	if err := document.Strict(raw, &c); err != nil {
+		t.Fatal(err)
+	}
+	more := 0
+	for _, e := range c.Set {
+		if want := d.Maps.Get(sample.Quay).Entities.Get(e.ID); !reflect.DeepEqual(e, want) {
+			t.Errorf("told is %+v, there is %+v", e, want)
+		}
+		more += len(e.Values) + len(e.Points)
+	}
+	if n := d.Maps.Get(sample.Quay).Entities.Len(); len(c.Set) != n || more == 0 {
+		t.Errorf("%d of %d entities are told, %d of them with more than plain words", len(c.Set), n, more)
 	}
 }

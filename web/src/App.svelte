@@ -16,6 +16,7 @@
 			azzel: {
 				hash: () => w.project.core.hash(),
 				held: () => w.project.core.held,
+				tidied: () => w.project.core.tidied,
 				left: () => w.charting.left,
 				warmed: () => w.proving.thinker.warmed,
 				opened: performance.now(),

@@ -33,6 +33,7 @@ interface Exposed {
 	frame(into: Uint8Array): number
 	jump(state: Uint8Array, label: string): Answer
 	hash(): string
+	tidy(): boolean
 }
 
 declare global {
@@ -60,6 +61,9 @@ function taken(answer: Answer): Answer & { ok: string } {
 	return { ok: answer.ok ?? 'null', sent: answer.sent }
 }
 
+/** How long nothing is asked before what is not used any more is looked for, in milliseconds. */
+const restsFor = 400
+
 /** What the core was told that changes the project: edits that are not confirmed, or a method without a new edit. */
 export type Fed = { adopt: string[] } | { method: Method; args: unknown }
 
@@ -73,6 +77,10 @@ export class Core {
 	private cells = new Uint8Array(4096)
 	private several = new Uint8Array(0)
 	private game = new Uint8Array(4096)
+	private resting: ReturnType<typeof setTimeout> | undefined
+	private calls = 0
+	/** How often memory that was not used any more was looked for while nothing was done. */
+	tidied = 0
 
 	private constructor(
 		private exposed: Exposed,
@@ -97,11 +105,23 @@ export class Core {
 	}
 
 	call<M extends Method>(method: M, args?: Args<M>): Answered<M> {
+		this.calls++
+		if (!this.resting) this.rest()
 		const { ok, sent } = taken(this.exposed.call(method, args === undefined ? '' : JSON.stringify(args)))
 		const answer = JSON.parse(ok) as Answered<M>
 		if (sent !== undefined) return this.sending(answer, sent)
 		if (told.has(method)) this.changed?.({ method, args })
 		return answer
+	}
+
+	/** Has memory that is not used any more be looked for once nothing is asked for a while, since that would hold up what is done next. */
+	private rest() {
+		const { calls } = this
+		this.resting = setTimeout(() => {
+			this.resting = undefined
+			if (this.calls !== calls) this.rest()
+			else if (this.exposed.tidy()) this.tidied++
+		}, restsFor)
 	}
 
 	/** Takes up edits that are not confirmed yet, as they were sent. */
@@ -125,6 +145,7 @@ export class Core {
 
 	/** The 1,024 cells of a chunk, or null when all are empty; good until the next call. */
 	chunk(map: ID, layer: ID, cx: number, cy: number): Uint32Array | null {
+		this.calls++
 		return this.exposed.chunk(map, layer, cx, cy, this.cells) ? new Uint32Array(this.cells.buffer) : null
 	}
 
@@ -135,6 +156,7 @@ export class Core {
 	 * the next call.
 	 */
 	chunksOf(map: ID, layers: ID[], at: number[], step = 1): Uint32Array {
+		this.calls++
 		const room = (at.length / 2) * layers.length * (4 + 4096 / (step * step))
 		if (this.several.length < room) this.several = new Uint8Array(room)
 		const places = new Uint8Array(Int32Array.from(at).buffer)

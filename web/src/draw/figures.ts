@@ -8,6 +8,7 @@ import { type Picture, Pictures } from './pictures'
 import { areaOf, boxOf } from './areas'
 import { nearby } from './nearby'
 import { Project } from '../project/project.svelte'
+import { untrack } from 'svelte'
 import type { Entity, Kind, Layer, MapInfo, PlayView } from '../core/types'
 
 /** An entity that has gone some steps without a stop. */
@@ -101,13 +102,18 @@ export class Figures {
 		const gone = play && new Set(play.gone)
 		const on = play && new Set(play.on)
 		const alpha = ctx.globalAlpha
-		for (const e of this.entitiesOf(m, view, play)) {
-			if (e.layer !== l.id || gone?.has(e.id) || (play ? this.project.kind(e.kind)?.heroic : e.hidden)) continue
-			const part = shown(e, play !== undefined)
-			if (part !== 1) ctx.globalAlpha = alpha * part
-			this.entity(ctx, m, view, e, on ? on.has(e.id) : e.on, play !== undefined)
-			if (part !== 1) ctx.globalAlpha = alpha
-		}
+		const seen = this.entitiesOf(m, view, play)
+		void this.project.head
+		// the view and the kinds are read for each: what has been told that it depends on them need not be told again
+		untrack(() => {
+			for (const e of seen) {
+				if (e.layer !== l.id || gone?.has(e.id) || (play ? this.project.kind(e.kind)?.heroic : e.hidden)) continue
+				const part = shown(e, play !== undefined)
+				if (part !== 1) ctx.globalAlpha = alpha * part
+				this.entity(ctx, m, view, e, on ? on.has(e.id) : e.on, play !== undefined)
+				if (part !== 1) ctx.globalAlpha = alpha
+			}
+		})
 	}
 
 	/** The dots of layers. */
