@@ -166,14 +166,26 @@ func small(text string) (n int64, ok bool) {
 	return n, true
 }
 
-var (
-	decimal = regexp.MustCompile(`^-?[0-9]{1,15}(\.[0-9]{1,9})?$`)
-	rgb     = regexp.MustCompile(`^#[0-9a-f]{6}$`)
-)
+var rgb = regexp.MustCompile(`^#[0-9a-f]{6}$`)
+
+// decimal reports whether a text is a number of up to 15 digits, and up to nine behind a point. It is asked of every setting of everything.
+func decimal(text string) bool {
+	whole, part, pointed := strings.Cut(strings.TrimPrefix(text, "-"), ".")
+	return digits(whole, 15) && (!pointed || digits(part, 9))
+}
+
+func digits(text string, most int) bool {
+	for i := range len(text) {
+		if text[i] < '0' || text[i] > '9' {
+			return false
+		}
+	}
+	return len(text) > 0 && len(text) <= most
+}
 
 // thousandths reads a decimal number in thousandths; more places are cut off.
 func thousandths(text string) (int64, bool) {
-	if !decimal.MatchString(text) {
+	if !decimal(text) {
 		return 0, false
 	}
 	whole, part, _ := strings.Cut(strings.TrimPrefix(text, "-"), ".")

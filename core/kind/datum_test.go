@@ -161,7 +161,7 @@ func TestShortWays(t *testing.T) {
 			t.Errorf("%q is written %s, and read again as %q", text, got, got.Word())
 		}
 	}
-	for text, want := range map[string]int64{"0": 0, "7": 7000, "-7": -7000, "007": 7000, "-0": 0, "999999999": 999999999000, "1234567890": 1234567890000, "1.5": 1500, "-": 0, "1e3": 0, "--1": 0, "+1": 0} {
+	for text, want := range map[string]int64{"0": 0, "7": 7000, "-7": -7000, "007": 7000, "-0": 0, "999999999": 999999999000, "1234567890": 1234567890000, "1.5": 1500, "-": 0, "1e3": 0, "--1": 0, "+1": 0, "": 0, ".5": 0, "5.": 0, "1.2.3": 0, "-.5": 0, "0.123456789": 123, "0.1234567890": 0, "1\n": 0, "1234567890123456": 0, "٣": 0} {
 		if got := kind.Datum(text).Thousandths(); got != want {
 			t.Errorf("%s is %d thousandths, wanted %d", text, got, want)
 		}

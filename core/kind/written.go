@@ -21,7 +21,7 @@ func (s *Setting) Read(text string) (Datum, error) {
 func (s *Setting) read(text string) (d Datum, want string) {
 	switch s.Type {
 	case Number:
-		if !decimal.MatchString(text) {
+		if !decimal(text) {
 			return "", "a number, as 12 or 0.5"
 		}
 		return Datum(plain(text)), ""
@@ -181,7 +181,7 @@ func (s *Setting) Is(d Datum) (Datum, error) {
 func (s *Setting) is(d Datum) bool {
 	switch s.Type {
 	case Number:
-		return decimal.MatchString(string(d)) && plain(string(d)) == string(d)
+		return decimal(string(d)) && plain(string(d)) == string(d)
 	case Duration:
 		n, err := strconv.ParseInt(string(d), 10, 64)
 		return err == nil && n >= 0 && n < 1e15

@@ -28,27 +28,27 @@ const (
 )
 
 // takeMade adds what the sources, entries and buildable places of a map can make behind its other things.
-func (s *Stage) takeMade(g *Ground) {
+func (c *compiler) takeMade(g *Ground) {
 	room := maxMadeOnMap
 	for r := g.First; r < g.After; r++ {
-		t := &s.Things[r]
+		t := &c.Things[r]
 		key := "makes"
 		if t.Acts == kind.Plot {
 			key = "takes"
 		} else if t.Acts != kind.Source && t.Acts != kind.LaneEntry {
 			continue
 		}
-		shares := slices.DeleteFunc(s.Doc.Value(t.Entity, key).Shares(), func(o kind.Share) bool { return !kind.Makeable(s.Doc.Kind(document.ID(o.Of))) })
+		shares := slices.DeleteFunc(c.Doc.Value(t.Entity, key).Shares(), func(o kind.Share) bool { return !kind.Makeable(c.Doc.Kind(document.ID(o.Of))) })
 		var made []Pool
 		for i, share := range shares {
-			n := min(s.readyFor(t, s.Doc.Kind(document.ID(share.Of)), len(shares)), room)
+			n := min(c.readyFor(t, c.Doc.Kind(document.ID(share.Of)), len(shares)), room)
 			room -= n
-			made = append(made, Pool{share.Odds, Ref(len(s.Things)), n})
+			made = append(made, Pool{share.Odds, Ref(len(c.Things)), n})
 			for k := range n {
-				s.addMade(g, r, share.Of, i*maxMade+k)
+				c.addMade(g, r, share.Of, i*maxMade+k)
 			}
 		}
-		s.Things[r].Doing.Makes = made
+		c.Things[r].Doing.Makes = made
 	}
 }
 
@@ -71,9 +71,9 @@ func (s *Stage) readyFor(t *Thing, k *kind.Kind, kinds int) int {
 }
 
 // addMade adds a thing that one of a map can make, in its middle; of a buildable place on its floor.
-func (s *Stage) addMade(g *Ground, by Ref, of string, number int) {
-	maker := s.Things[by]
-	k := s.Doc.Kind(document.ID(of))
+func (c *compiler) addMade(g *Ground, by Ref, of string, number int) {
+	maker := c.Things[by]
+	k := c.Doc.Kind(document.ID(of))
 	w, h := k.Box(g.CellWidth, g.CellHeight)
 	e := &document.Entity{ID: madeID(maker.ID, number), Layer: maker.Layer, Kind: of, Name: k.Name, W: w, H: h, Facing: maker.Facing,
 		X: maker.X + (maker.W-w)/2, Y: maker.Y + (maker.H-h)/2, Absent: true, On: k.StartsOn(), Rank: maker.Rank + number}
@@ -83,13 +83,13 @@ func (s *Stage) addMade(g *Ground, by Ref, of string, number int) {
 	if e.Facing == "" {
 		e.Facing = document.Down
 	}
-	t := s.thing(g.Map, e, g.Ref)
+	t := c.thing(g.Map, e, g.Ref)
 	t.Doing.By = by
 	if maker.Acts == kind.LaneEntry {
-		t.Doing.Way, t.Doing.Lane = s.laneOf(g, s.Doc.Value(maker.Entity, "lane").Word(), t.Doing.SpeedX), true
+		t.Doing.Way, t.Doing.Lane = c.laneOf(g, c.Doc.Value(maker.Entity, "lane").Word(), t.Doing.SpeedX), true
 	}
-	s.things[document.End{Map: g.ID, Entity: e.ID}] = Ref(len(s.Things))
-	s.Things = append(s.Things, t)
+	c.things[document.End{Map: g.ID, Entity: e.ID}] = Ref(len(c.Things))
+	c.Things = append(c.Things, t)
 }
 
 // laneOf is the lane of a name, gone along once at a speed; nil where there is none.

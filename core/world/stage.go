@@ -183,31 +183,28 @@ func (s *Stage) takeMaps(before *Stage) {
 		}
 		return
 	}
-	s.maps, s.things = map[document.ID]Ref{}, map[document.End]Ref{}
+	c := compiler{Stage: s, bare: map[bareKey]conduct{}}
+	many := 0
+	if before != nil {
+		many = len(before.things)
+		if before.Doc.Kinds.Same(d.Kinds) {
+			c.before = before
+		}
+	}
+	s.maps, s.things, s.Things = map[document.ID]Ref{}, make(map[document.End]Ref, many), make([]Thing, 0, many)
 	for i, m := range maps {
 		g := s.Grounds[i]
 		s.maps[m.ID], g.First = Ref(i), Ref(len(s.Things))
 		for _, e := range document.InRank(m.Entities.All()) {
 			s.things[document.End{Map: m.ID, Entity: e.ID}] = Ref(len(s.Things))
-			s.Things = append(s.Things, s.thing(m, e, Ref(i)))
+			s.Things = append(s.Things, c.thing(m, e, Ref(i)))
 		}
 		g.After = Ref(len(s.Things))
-		s.takeMade(g)
+		c.takeMade(g)
 		g.After = Ref(len(s.Things))
 		s.takeCarriers(g)
 	}
 	s.takeOwn()
-}
-
-func (s *Stage) thing(in *document.Map, e *document.Entity, m Ref) Thing {
-	t := Thing{Entity: e, Map: m, Acts: s.Doc.Acts(e), Guises: s.Doc.GuisesOf(e)}
-	t.Light, t.Area, t.Doing = s.lightOf(in, e, t.Acts), s.areaOf(in, e, t.Acts), s.doingOf(in, e, t.Acts)
-	if k := s.Doc.Kind(document.ID(e.Kind)); k != nil {
-		t.Solid = k.Solid || t.Acts == kind.Door
-	}
-	b := s.Doc.Body(e)
-	t.Body = Box{Left: int64(b.X) * Unit, Top: int64(b.Y) * Unit, Right: int64(b.X+b.W) * Unit, Bottom: int64(b.Y+b.H) * Unit}
-	return t
 }
 
 // takeRules numbers flags, rules and passages.

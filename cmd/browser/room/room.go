@@ -5,7 +5,7 @@ package room
 // Sizes are in bytes.
 const (
 	// least is how much is taken beside what is in use, at the least, before it is looked for.
-	least = 48 << 20
+	least = 64 << 20
 	// start is what the runtime takes to be in use of a heap that is smaller.
 	start = 4 << 20
 	// most is how much may be in use where it is looked for while nothing is done: more takes longer than somebody who goes on would not notice.

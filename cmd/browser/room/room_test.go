@@ -9,10 +9,9 @@ func TestRoom(t *testing.T) {
 		percent    int
 		since, due uint64 // how much may come before it is due while nothing is done; 0 for never
 	}{
-		{0, 1200, 12*mb - 1, 12 * mb},
-		{4 * mb, 1200, 12*mb - 1, 12 * mb},
-		{12 * mb, 400, 12*mb - 1, 12 * mb},
-		{48 * mb, 100, 12*mb - 1, 12 * mb},
+		{0, 1600, 16*mb - 1, 16 * mb},
+		{4 * mb, 1600, 16*mb - 1, 16 * mb},
+		{16 * mb, 400, 16*mb - 1, 16 * mb},
 		{64 * mb, 100, 16*mb - 1, 16 * mb},
 		{65 * mb, 100, 1000 * mb, 0},
 		{1000 * mb, 100, 4000 * mb, 0},
