@@ -125,7 +125,7 @@ func (m measured) median(key string) (float64, bool) {
 // table is that of all figures that the run has.
 func (m measured) table(day time.Time) string {
 	var b strings.Builder
-	fmt.Fprintf(&b, "Measured on %s, %d cores of %s, everything on one machine:\n\n", day.Format("2 January 2006"), runtime.NumCPU(), m.machine)
+	fmt.Fprintf(&b, "Measured on %s, %d cores of %s, everything on one machine%s:\n\n", day.Format("2 January 2006"), runtime.NumCPU(), m.machine, m.pace())
 	b.WriteString("| | measured | wanted |\n|---|---:|---:|\n")
 	for _, r := range rows {
 		v, known := m.median(r.key)
@@ -143,6 +143,16 @@ func (m measured) table(day time.Time) string {
 		fmt.Fprintf(&b, "| %s | %s | %s |\n", r.name, strings.TrimSpace(strconv.FormatFloat(v, 'f', digits(v), 64)+" "+r.unit), r.wanted)
 	}
 	return b.String()
+}
+
+// pace says how fast the machine was just then, which others may use as well, beside the one on which the measures were set.
+func (m measured) pace() string {
+	write, _ := m.median("FillMillion/baseline-write ns/op")
+	insert, known := m.median("StoreOneEdit ms/plain-insert")
+	if !known {
+		return ""
+	}
+	return fmt.Sprintf(", on which a plain write of a million cells took %.2f ms then, and a plain insert %.2f (0.8 and 0.2 where the measures were set)", write/1e6, insert)
 }
 
 // digits is how many digits of a figure say something.
