@@ -199,3 +199,35 @@ func TestANoticeLeavesTheBarOfAGame(t *testing.T) {
 		}`), "true")
 	})
 }
+
+// In a game nothing that is told above the map lies over something else that is, and its bar has room, from a narrow tablet to a wide screen.
+func TestWhatAGameTellsHasRoom(t *testing.T) {
+	k := startWith(t, nil).open()
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing]", "Playing")
+	for _, width := range []int{820, 1024, 1280, 1600} {
+		must(t, k.page.SetViewport(&proto.EmulationSetDeviceMetricsOverride{Width: width, Height: 900, DeviceScaleFactor: 1}))
+		k.see("[data-testid=playing]", "back to the map")
+		within(t, soon, func() error {
+			return want(fmt.Sprint("what lies over one another, or too low, at ", width), k.eval(`() => {
+				const boxes = [...document.querySelectorAll('[data-testid=playing] .bg-ink')].filter((e) => e.checkVisibility()).map((e) => ({ e, r: e.getBoundingClientRect() }))
+				const out = []
+				for (const a of boxes) for (const b of boxes)
+					if (a !== b && !a.e.contains(b.e) && !b.e.contains(a.e) && a.r.left < b.r.right && b.r.left < a.r.right && a.r.top < b.r.bottom && b.r.top < a.r.bottom) out.push(a.e.innerText)
+				const bar = document.querySelector('[aria-label=Time]')
+				for (const e of bar.querySelectorAll('button')) if (e.getBoundingClientRect().bottom > bar.getBoundingClientRect().bottom - 4) out.push(e.innerText)
+				return (boxes.length > 1 ? '' : 'nothing is told ') + out.join('; ')
+			}`), "")
+		})
+	}
+}
+
+// The strip has room for the name of the project beside what it says of it.
+func TestTheStripNamesTheProject(t *testing.T) {
+	k := startWith(t, nil).open()
+	must(t, k.page.SetViewport(&proto.EmulationSetDeviceMetricsOverride{Width: 1024, Height: 800, DeviceScaleFactor: 1}))
+	within(t, 3*soon, k.shows("[data-testid=proof]", "can be finished"))
+	within(t, soon, func() error {
+		return want("how much of the name is cut off", k.eval(`() => { const e = document.querySelector('[title="Rename the project"]'); return String(e.scrollWidth - e.clientWidth) }`), "0")
+	})
+}

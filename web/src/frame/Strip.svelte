@@ -84,12 +84,7 @@
 		<span class="text-dim">›</span>
 		<h1 class="max-w-48 shrink-0 truncate">{where}</h1>
 	</div>
-	<div
-		class="flex w-36 shrink-0 items-center gap-1.5 pl-2 max-[1000px]:w-auto max-[1000px]:min-w-20"
-		role="status"
-		data-testid="saved"
-		data-state={p.saved}
-	>
+	<div class="flex min-w-20 shrink-0 items-center gap-1.5 pl-2" role="status" data-testid="saved" data-state={p.saved}>
 		{#if p.saved === 'saved' || (p.saved === 'saving' && !slow)}
 			<Check size={15} class="text-sage" />
 			<span class="text-sage">{p.saved === 'saved' ? 'Saved' : 'Saving'}</span>

@@ -19,25 +19,29 @@
 		is,
 		first,
 		low = false,
+		keys = '',
 	}: {
 		words: Record<string, string>
 		is: Record<string, string>
 		first?: Snippet
 		/** The lower edge is the pad's. */
 		low?: boolean
+		/** How many keys are told beside it, as far as there is room. */
+		keys?: '' | 'few' | 'many'
 	} = $props()
 	const w = workspace()
 	const view = $derived(w.play.view)
 	const most = 12
 	const hearts = $derived(view ? Array.from({ length: Math.min(view.most, most) }, (_, i) => i < view.hearts) : [])
 	const corners = ['topLeft', 'top', 'topRight', 'bottomLeft', 'bottomRight'] as const
-	const places: Record<(typeof corners)[number], string> = {
-		topLeft: 'top-3 left-3 max-w-[calc(100%-9.5rem)] items-start',
+	const besideKeys = { '': '', few: '@4xl:max-w-[calc(100%-20rem)]', many: '@4xl:max-w-[calc(100%-30rem)]' }
+	const places: Record<(typeof corners)[number], string> = $derived({
+		topLeft: `top-3 left-3 max-w-[calc(100%-12rem)] items-start ${besideKeys[keys]}`,
 		top: 'top-3 left-1/2 -translate-x-1/2 items-center',
 		topRight: 'right-3 items-end',
 		bottomLeft: 'bottom-3 left-3 items-start',
 		bottomRight: 'right-3 bottom-3 items-end',
-	}
+	})
 	const at = (corner: string) => (low ? corner.replace('bottom', 'top') : corner)
 	const where = (key: string, corner: string) => at(is[key] ?? 'off') === corner
 

@@ -76,6 +76,7 @@
 				is={info.is}
 				first={alone && !w.project.head.project.languages?.length ? undefined : first}
 				low={w.touch}
+				keys={alone || w.touch ? '' : view.side || view.party.length ? 'many' : 'few'}
 			/>
 			{#if arrived}
 				<div class="absolute inset-x-0 top-[12%] flex justify-center" data-testid="place">
@@ -146,18 +147,22 @@
 								><span class="key">{keyWord(gameKeys.of('skip')[0])}</span> skip it</button
 							>{/if}
 					{:else}
-						<span class="key">{walks}</span> walk
+						<span class="flex gap-2 @max-4xl:hidden"><span class="key">{walks}</span> walk</span>
 						{#if view.mostPoints > 0}<button
 								class="pointer-events-auto flex items-center gap-2 hover:text-held"
 								onclick={() => w.play.press(8192)}
 								><span class="key">{keyWord(gameKeys.of('skip')[0])}</span> end the turn</button
 							>{/if}
 					{/if}
-					{#if view.side}<span class="key">{keyWord(gameKeys.of('jump')[0])}</span> jump{/if}
-					{#if view.party.length}<span class="key">{keyWord(gameKeys.of('swap')[0])}</span>
-						lead {view.party[0].name}{/if}
-					<span class="key">{keyWord(gameKeys.of('use')[0])}</span> use
-					<span class="key">{keys.now('P')}</span> back to the map
+					<span class="flex gap-2 @max-4xl:hidden">
+						{#if view.side}<span class="key">{keyWord(gameKeys.of('jump')[0])}</span> jump{/if}
+						{#if view.party.length}<span class="key">{keyWord(gameKeys.of('swap')[0])}</span>
+							lead {view.party[0].name}{/if}
+						<span class="key">{keyWord(gameKeys.of('use')[0])}</span> use
+					</span>
+					<span class="flex gap-2 {view.show.held ? '@max-4xl:hidden' : ''}">
+						<span class="key">{keys.now('P')}</span> back to the map
+					</span>
 				</div>
 			{/if}
 		</div>

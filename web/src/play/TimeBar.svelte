@@ -74,7 +74,7 @@
 
 {#if view}
 	<section
-		class="pointer-events-auto flex min-h-12 flex-wrap items-center gap-2 border-y-2 border-held bg-chalk px-3 text-ink"
+		class="pointer-events-auto flex min-h-12 flex-wrap items-center gap-2 border-y-2 border-held bg-chalk px-3 py-1 text-ink"
 		aria-label="Time"
 		data-region
 		data-testid="time"
