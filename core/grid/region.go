@@ -64,22 +64,43 @@ type ChunkMask struct {
 
 // Region is a set of cells. The zero value is an empty set, ready to use.
 type Region struct {
-	index  map[[2]int]int
 	chunks []ChunkMask
+	index  map[[2]int]int // where chunks are, once there are more than few
+}
+
+// few is how many chunks are looked through one by one: most regions are what a brush comes to.
+const few = 8
+
+// find is where a chunk is.
+func (r *Region) find(cx, cy int) (i int, ok bool) {
+	if r.index != nil {
+		i, ok = r.index[[2]int{cx, cy}]
+		return i, ok
+	}
+	for i := range r.chunks {
+		if c := &r.chunks[i]; c.CX == cx && c.CY == cy {
+			return i, true
+		}
+	}
+	return len(r.chunks), false
 }
 
 // At gives the mask of a chunk for reading and marking, made when missing.
 // The pointer is good until the next call.
 func (r *Region) At(cx, cy int) *Mask {
-	if r.index == nil {
-		r.index = map[[2]int]int{}
-	}
-	key := [2]int{cx, cy}
-	i, ok := r.index[key]
+	i, ok := r.find(cx, cy)
 	if !ok {
 		i = len(r.chunks)
-		r.index[key] = i
 		r.chunks = append(r.chunks, ChunkMask{CX: cx, CY: cy})
+		switch {
+		case r.index != nil:
+			r.index[[2]int{cx, cy}] = i
+		case len(r.chunks) > few:
+			r.index = make(map[[2]int]int, 2*few)
+			for i, c := range r.chunks {
+				r.index[[2]int{c.CX, c.CY}] = i
+			}
+		}
 	}
 	return &r.chunks[i].Rows
 }
@@ -110,7 +131,7 @@ func (r *Region) AddRect(b Rect) {
 // Has reports whether a cell is marked.
 func (r *Region) Has(p Point) bool {
 	cx, cy := FloorDiv(p.X, ChunkSize), FloorDiv(p.Y, ChunkSize)
-	i, ok := r.index[[2]int{cx, cy}]
+	i, ok := r.find(cx, cy)
 	return ok && r.chunks[i].Rows[p.Y-cy*ChunkSize]&(1<<uint(p.X-cx*ChunkSize)) != 0
 }
 
@@ -136,7 +157,7 @@ func (r *Region) Clip(bounds Rect) {
 
 // mask is the mask of a chunk for reading; all zeros where there is none.
 func (r *Region) mask(cx, cy int) Mask {
-	if i, ok := r.index[[2]int{cx, cy}]; ok {
+	if i, ok := r.find(cx, cy); ok {
 		return r.chunks[i].Rows
 	}
 	return Mask{}
