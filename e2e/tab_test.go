@@ -3,6 +3,7 @@ package e2e
 import (
 	"azzel/core/document"
 	"encoding/json"
+	"errors"
 	"fmt"
 	"os"
 	"strings"
@@ -10,6 +11,7 @@ import (
 	"testing"
 
 	"github.com/go-rod/rod"
+	"github.com/go-rod/rod/lib/cdp"
 	"github.com/go-rod/rod/lib/input"
 	"github.com/go-rod/rod/lib/proto"
 )
@@ -141,6 +143,11 @@ func (k *tab) reload() {
 func (k *tab) eval(js string, args ...any) string {
 	k.Helper()
 	out, err := k.page.Eval(js, args...)
+	if e, is := errors.AsType[*cdp.Error](err); is && strings.Contains(e.Message, "navigated or closed") {
+		// it went to another page while it was asked, which is asked now
+		must(k.T, k.page.WaitLoad())
+		out, err = k.page.Eval(js, args...)
+	}
 	must(k.T, err)
 	return out.Value.String()
 }
