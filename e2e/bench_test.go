@@ -6,7 +6,6 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
-	"azzel/core/kind"
 	"azzel/core/material"
 	"azzel/core/sample"
 	"azzel/web"
@@ -75,14 +74,7 @@ func TestBrowserBenchEntities(t *testing.T) {
 	if os.Getenv("AZZEL_BENCH") == "" {
 		t.Skip("only in ./azzel bench")
 	}
-	d := big()
-	m := *d.Maps.Get(sample.Quay)
-	for i := range document.MaxEntities - m.Entities.Len() {
-		kind := kind.All[i%len(kind.All)]
-		e := document.Entity{ID: document.NewID(), Layer: sample.Entities, Kind: string(kind.ID), Name: fmt.Sprint(kind.Name, " ", i), Facing: document.Right, X: i % 100 * 80, Y: i / 100 * 80, W: 16, H: 16}
-		m.Entities = m.Entities.With(e.ID, &e)
-	}
-	d.Maps = d.Maps.With(m.ID, &m)
+	d := sample.Crowded(big(), sample.Quay)
 	k := metered(t, d)
 	at, report := k.meters("[data-testid=map]")
 	fmt.Println("browser, 10,000 entities on a map")

@@ -12,6 +12,9 @@ func plain(text string) bool {
 	return true
 }
 
+// EntityRoom is about how many bytes AppendJSON appends.
+const EntityRoom = 192
+
 // AppendJSON appends an entity as encoding/json writes it. It is not ok, and nothing is appended, where the entity is more than plain words and
 // numbers: then encoding/json has to be asked, which takes some ten times as long.
 func (e *Entity) AppendJSON(out []byte) (text []byte, ok bool) {

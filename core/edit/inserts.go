@@ -5,14 +5,11 @@ import (
 	"unicode/utf8"
 )
 
-// entityRoom is about how many bytes a bare entity comes to as JSON.
-const entityRoom = 192
-
 // Inserts are the primitives that put entities on a map, as Insert makes them: many at once take a third of the time.
 func Inserts(m document.ID, all []*document.Entity) []Primitive {
 	out := make([]Primitive, len(all))
 	made := make([]document.Entity, len(all)) // what is put down may still be shown, and named anew
-	text := make([]byte, 0, len(all)*entityRoom)
+	text := make([]byte, 0, len(all)*document.EntityRoom)
 	for i, e := range all {
 		ref := Ref{Type: TypeEntity, Map: m, ID: e.ID}
 		from, ok := len(text), false

@@ -17,6 +17,19 @@ func Square(side, layers, filled int) *document.Document {
 	return d
 }
 
+// Crowded is a project with as many entities on one of its maps as one may have, of all kinds by turns, a hundred in a row.
+func Crowded(d *document.Document, of document.ID) *document.Document {
+	m := *d.Maps.Get(of)
+	for i := range document.MaxEntities - m.Entities.Len() {
+		k := kind.All[i%len(kind.All)]
+		e := document.Entity{ID: document.NewID(), Layer: Entities, Kind: string(k.ID), Name: fmt.Sprint(k.Name, " ", i), Facing: document.Right, X: i % 100 * 80, Y: i / 100 * 80, W: 16, H: 16}
+		m.Entities = m.Entities.With(e.ID, &e)
+	}
+	out := *d
+	out.Maps = d.Maps.With(of, &m)
+	return &out
+}
+
 // Large is the map that Square and Limits make.
 const Large = document.ID("largelargela")
 

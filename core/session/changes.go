@@ -173,12 +173,9 @@ func (c EntityChange) written() (json.RawMessage, error) {
 	if err != nil {
 		return nil, err
 	}
-	out := appendEntities(append(make([]byte, 0, len(c.Set)*entityRoom+len(gone)+32), `{"set":`...), c.Set)
+	out := appendEntities(append(make([]byte, 0, len(c.Set)*document.EntityRoom+len(gone)+32), `{"set":`...), c.Set)
 	return append(append(append(out, `,"gone":`...), gone...), '}'), nil
 }
-
-// entityRoom is about how many bytes an entity comes to as JSON.
-const entityRoom = 192
 
 // appendEntities writes a list of entities, those that are plain words and numbers without encoding/json, which takes far longer.
 func appendEntities(out []byte, all []*document.Entity) []byte {

@@ -2,25 +2,18 @@ package session_test
 
 import (
 	"azzel/core/document"
-	"azzel/core/kind"
 	"azzel/core/sample"
 	"encoding/json"
-	"fmt"
 	"testing"
 )
 
 // BenchmarkMoveAll moves 10,000 entities of a map at once, which is an edit of 20,000 steps.
 func BenchmarkMoveAll(b *testing.B) {
-	d := sample.Square(512, 2, 1)
-	m := *d.Maps.Get(sample.Large)
-	order := m.LayersInOrder()
+	d := sample.Crowded(sample.Square(512, 2, 1), sample.Large)
 	var ids []document.ID
-	for i := range document.MaxEntities - m.Entities.Len() {
-		e := document.Entity{ID: document.NewID(), Layer: order[len(order)-1].ID, Kind: string(kind.All[i%len(kind.All)].ID), Name: fmt.Sprint("Thing ", i), Facing: document.Right, X: i % 100 * 80, Y: i / 100 * 80, W: 16, H: 16}
-		m.Entities = m.Entities.With(e.ID, &e)
+	for _, e := range d.Maps.Get(sample.Large).Entities.All() {
 		ids = append(ids, e.ID)
 	}
-	d.Maps = d.Maps.With(m.ID, &m)
 	s := opened(b, d)
 	raw, err := json.Marshal(args{"map": sample.Large, "ids": ids, "dx": 1, "dy": 1})
 	for b.Loop() {

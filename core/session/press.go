@@ -64,7 +64,7 @@ func (g Ghost) written() (json.RawMessage, error) {
 	if err != nil || len(all) == 0 {
 		return out, err
 	}
-	out = append(slices.Grow(out[:len(out)-1], len(all)*entityRoom), `,"entities":`...)
+	out = append(slices.Grow(out[:len(out)-1], len(all)*document.EntityRoom), `,"entities":`...)
 	return append(appendEntities(out, all), '}'), nil
 }
 

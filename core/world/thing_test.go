@@ -116,14 +116,8 @@ func TestTheNextStageIsAsOneFromNothing(t *testing.T) {
 
 // BenchmarkStageMoved makes the next stage after all of 10,000 entities were moved, and after one was, beside going over them once.
 func BenchmarkStageMoved(b *testing.B) {
-	d := sample.Square(512, 2, 1)
-	m := *d.Maps.Get(sample.Large)
-	order := m.LayersInOrder()
-	for i := range document.MaxEntities - m.Entities.Len() {
-		e := document.Entity{ID: document.NewID(), Layer: order[len(order)-1].ID, Kind: string(kind.All[i%len(kind.All)].ID), Name: fmt.Sprint("Thing ", i), Facing: document.Right, X: i % 100 * 80, Y: i / 100 * 80, W: 16, H: 16}
-		m.Entities = m.Entities.With(e.ID, &e)
-	}
-	d.Maps = d.Maps.With(m.ID, &m)
+	d := sample.Crowded(sample.Square(512, 2, 1), sample.Large)
+	m := d.Maps.Get(sample.Large)
 	all := m.Entities.All()
 	moved := func(n int) *document.Document {
 		var do []edit.Primitive

@@ -8,7 +8,7 @@ const (
 	least = 64 << 20
 	// start is what the runtime takes to be in use of a heap that is smaller.
 	start = 4 << 20
-	// most is how much may be in use where it is looked for while nothing is done: more takes longer than somebody who goes on would not notice.
+	// most is how much may be in use where it is looked for while nothing is done: more would hold up for too long who goes on just then.
 	most = 64 << 20
 	// Limit is for debug.SetMemoryLimit where more than 100 percent may come.
 	Limit = 256 << 20

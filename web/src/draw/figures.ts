@@ -104,7 +104,7 @@ export class Figures {
 		const alpha = ctx.globalAlpha
 		const seen = this.entitiesOf(m, view, play)
 		void this.project.head
-		// the view and the kinds are read for each: what has been told that it depends on them need not be told again
+		// that this depends on the view and on the kinds was told above: for each of thousands it takes as long as drawing
 		untrack(() => {
 			for (const e of seen) {
 				if (e.layer !== l.id || gone?.has(e.id) || (play ? this.project.kind(e.kind)?.heroic : e.hidden)) continue
