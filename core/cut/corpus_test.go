@@ -100,11 +100,14 @@ func (a *art) tile(x, y, w, h, kind int) {
 }
 
 // grounds draws a sheet full of grounds.
-func grounds(c document.Cut) func(a *art) {
+func grounds(c document.Cut) func(a *art) { return groundsBeyond(c, 0) }
+
+// groundsBeyond draws grounds, and some columns and rows more of which the sheet shows only a part.
+func groundsBeyond(c document.Cut, more int) func(a *art) {
 	return func(a *art) {
 		columns, rows := c.Tiles(a.Rect.Dx(), a.Rect.Dy())
-		for j := range rows {
-			for i := range columns {
+		for j := range rows + more {
+			for i := range columns + more {
 				a.tile(c.Margin+i*(c.CellWidth+c.Spacing), c.Margin+j*(c.CellHeight+c.Spacing), c.CellWidth, c.CellHeight, j*7+i*3+a.next(5))
 			}
 		}
@@ -311,6 +314,7 @@ func corpus() []strange {
 	key, green, none := rgb(255, 0, 255), rgb(0, 160, 0), color.NRGBA{}
 	gutter := document.Cut{CellWidth: 16, CellHeight: 16, Margin: 1, Spacing: 1}
 	wide := document.Cut{CellWidth: 32, CellHeight: 32, Margin: 4, Spacing: 4}
+	odd := document.Cut{CellWidth: 13, CellHeight: 11, Margin: 3, Spacing: 1}
 	ex16 := document.Cut{CellWidth: 16, CellHeight: 16, Margin: 1, Spacing: 2}
 	ex32 := document.Cut{CellWidth: 32, CellHeight: 32, Margin: 2, Spacing: 4}
 	return []strange{
@@ -321,6 +325,7 @@ func corpus() []strange {
 		{"grounds-rest", square(24), grounds(square(24)), 250, 203},
 		{"gutters-1", gutter, grounds(gutter), 2 + 10*17 - 1, 2 + 6*17 - 1},
 		{"gutters-4", wide, grounds(wide), 8 + 6*36 - 4, 8 + 4*36 - 4},
+		{"gutters-cropped", odd, groundsBeyond(odd, 1), 131, 77},
 		{"extruded-16", ex16, repeatedEdges(16, 1), 8 * 18, 6 * 18},
 		{"extruded-32", ex32, repeatedEdges(32, 2), 6 * 36, 5 * 36},
 		{"figures-16x24", cell(16, 24), figuresOf(16, 24, none), 48, 96},

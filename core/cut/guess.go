@@ -23,6 +23,8 @@ type Guess struct {
 	// Over is how much of the picture no tile covers, in percent.
 	Over  int `json:"over"`
 	score int
+	// within says that the picture ends within a cell, gutters having been found up to it.
+	within bool
 }
 
 // smallest and largest are the cell sizes between which all are tried, in pixels.
@@ -49,13 +51,9 @@ func Guesses(p Picture) []Guess {
 			all = append(all, round)
 		}
 	}
+	repeated := len(all)
 	for _, g := range guttered(&x, &y) {
-		// cells with their gutters repeat just as well
-		for _, o := range all {
-			if g.Cut.Spacing > 0 && o.Cut.CellWidth == g.Cut.CellWidth+g.Cut.Spacing && o.Cut.CellHeight == g.Cut.CellHeight+g.Cut.Spacing {
-				g.score = max(g.score, o.score+1)
-			}
-		}
+		g.atLeast(all[:repeated])
 		all = append(all, g)
 		if round, ok := rounder(&x, &y, g); ok {
 			all = append(all, round)
@@ -67,6 +65,9 @@ func Guesses(p Picture) []Guess {
 		all[i].Over = 100 - x.covered(c.Margin, c.CellWidth, c.Spacing, columns)*y.covered(c.Margin, c.CellHeight, c.Spacing, rows)*100/(x.used*y.used)
 		// what leaves much over is rarely meant
 		all[i].score -= all[i].score * max(0, all[i].Over-10) / 60
+		if all[i].within {
+			all[i].atLeast(all[:repeated])
+		}
 	}
 	sort.SliceStable(all, func(i, j int) bool { return all[i].score > all[j].score })
 	all = offered(all)
@@ -78,6 +79,15 @@ func Guesses(p Picture) []Guess {
 	}
 	side := plain(p.Width, p.Height)
 	return append([]Guess{{Cut: document.Cut{CellWidth: side, CellHeight: side}, Why: "nothing repeats"}}, all[:min(most-1, len(all))]...)
+}
+
+// atLeast makes a cut with gutters as good as what repeats: cells with their gutters do just as well.
+func (g *Guess) atLeast(repeated []Guess) {
+	for _, o := range repeated {
+		if g.Cut.Spacing > 0 && o.Cut.CellWidth == g.Cut.CellWidth+g.Cut.Spacing && o.Cut.CellHeight == g.Cut.CellHeight+g.Cut.Spacing {
+			g.score = max(g.score, o.score+1)
+		}
+	}
 }
 
 // sure says whether the first of the guesses leaves no doubt: nothing else comes near it, no

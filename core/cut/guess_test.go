@@ -2,6 +2,7 @@ package cut
 
 import (
 	"azzel/core/document"
+	"image"
 	"runtime"
 	"testing"
 )
@@ -74,6 +75,28 @@ func TestGuessesFindTheCut(t *testing.T) {
 	}
 	if !found {
 		t.Errorf("a sheet of 16 × 32 is not among %+v", got)
+	}
+}
+
+// A sheet that ends in the middle of cells has no margin there, and is cut as all of it is.
+func TestGuessesOfSheetsThatEndWithinCells(t *testing.T) {
+	for _, c := range []document.Cut{
+		{CellWidth: 13, CellHeight: 11, Margin: 3, Spacing: 1},
+		{CellWidth: 12, CellHeight: 10, Margin: 2, Spacing: 1},
+		{CellWidth: 16, CellHeight: 16, Margin: 2, Spacing: 2},
+		{CellWidth: 16, CellHeight: 16, Margin: 1, Spacing: 1},
+		{CellWidth: 24, CellHeight: 16, Margin: 2, Spacing: 1},
+	} {
+		whole := sheet(c, 9, 7, 0)
+		for _, less := range []image.Point{{c.Margin + 3, 0}, {c.Margin + 5, c.Margin + 7}, {0, c.Margin + 4}} {
+			p := Picture{Width: whole.Width - less.X, Height: whole.Height - less.Y}
+			for y := range p.Height {
+				p.Pix = append(p.Pix, whole.Pix[y*whole.Width*4:(y*whole.Width+p.Width)*4]...)
+			}
+			if got := Guesses(p); got[0].Cut != c {
+				t.Errorf("cut %+v without the last %v pixels: guessed %+v", c, less, got)
+			}
+		}
 	}
 }
 

@@ -10,10 +10,10 @@ import (
 const maxGutter = 8
 
 // between is how an axis is cut with gutters: how rare it is that all lines between the cells are flat in one colour, and how many of the
-// lines inside them are as well.
+// lines inside them are as well; exact where nothing is left over, within where the picture ends within a cell.
 type between struct {
 	size, rare, stray int
-	exact             bool
+	exact, within     bool
 }
 
 // cuts are the sizes for which every line between cells is flat in one colour.
@@ -24,8 +24,9 @@ func (a *axis) cuts(margin, spacing int) (out []between) {
 		if over >= size {
 			continue
 		}
-		if stray, ok := gutters(a, size, margin, spacing, n); ok {
-			out = append(out, between{size, a.rarity(2*margin + spacing*(n-1)), stray, over == 0})
+		if b, ok := a.cells(size, margin, spacing, n); ok {
+			b.exact = over == 0 && !b.within
+			out = append(out, b)
 		}
 	}
 	return out
@@ -86,7 +87,7 @@ func (a between) with(b between, margin, spacing int, x, y *axis) (g Guess, ok b
 	if a.exact && b.exact {
 		score *= 2
 	}
-	return Guess{Cut: c, Why: "flat lines between cells", score: score}, true
+	return Guess{Cut: c, Why: "flat lines between cells", score: score, within: a.within || b.within}, true
 }
 
 // rarity is how rare it is, in sixteenths of bits, that n lines are flat where they are wanted.
@@ -100,40 +101,49 @@ func (a *axis) rarity(n int) int {
 	return n * ((whole-16)*16 + part)
 }
 
-// gutters tells whether the lines between n cells are flat in one colour, and
-// how many lines inside the cells are flat in that colour as well.
-func gutters(a *axis, size, margin, spacing, n int) (stray int, ok bool) {
+// cells is a cut with n cells, whether exactly or not; ok tells that the lines between them and around them are flat in one
+// colour. Where the picture ends within a cell that is not counted, there is no margin behind it.
+func (a *axis) cells(size, margin, spacing, n int) (b between, ok bool) {
 	colour := int64(-2)
-	same := func(i int) bool {
-		if a.flat[i] < 0 || colour >= 0 && a.flat[i] != colour {
-			return false
+	same := func(from, to int) bool {
+		for i := from; i < to; i++ {
+			if a.flat[i] < 0 || colour >= 0 && a.flat[i] != colour {
+				return false
+			}
+			colour = a.flat[i]
 		}
-		colour = a.flat[i]
 		return true
 	}
-	for i := range margin {
-		if !same(i) || !same(a.length-1-i) {
-			return 0, false
-		}
+	if !same(0, margin) {
+		return b, false
 	}
+	b.size = size
+	lines := 2*margin + spacing*(n-1)
+	if !same(a.length-margin, a.length) {
+		next := margin + n*(size+spacing)
+		if spacing == 0 || next >= a.length || next+size < a.length || a.flat[next] == colour || !same(next-spacing, next) {
+			return b, false
+		}
+		b.within, lines = true, margin+spacing*n
+	}
+	b.rare = a.rarity(lines)
 	inside := 0 // lines of cells that are flat in the gutter's colour too
 	for k := range n {
 		start := margin + k*(size+spacing)
-		for i := start + size; k < n-1 && i < start+size+spacing; i++ {
-			if !same(i) {
-				return 0, false
-			}
+		end := start + size
+		if k < n-1 && !same(end, end+spacing) {
+			return b, false
 		}
-		for i := start; i < start+size; i++ {
+		for i := start; i < end; i++ {
 			if colour >= 0 && a.flat[i] == colour {
-				stray++
+				b.stray++
 			}
 		}
-		if colour >= 0 && (a.flat[start] == colour || a.flat[start+size-1] == colour) {
+		if colour >= 0 && (a.flat[start] == colour || a.flat[end-1] == colour) {
 			inside++
 		}
 	}
-	return stray, inside < n
+	return b, inside < n
 }
 
 // extruded is a guess of cells whose outermost pixels are repeated around them, where they
