@@ -108,8 +108,14 @@ func TestBrowserBenchEntities(t *testing.T) {
 		k.drag(left, at(100, 100), at(300, 300), at(500, 500))
 	}
 	report("select all by a box")
-	k.drag(left, at(300, 300), at(310, 310), at(350, 350))
+	k.hold(left, at(300, 300), at(302, 302))
+	report("take hold of what is selected")
+	for i := range 50 {
+		k.move(at(304+float64(i%25*6), 304+float64(i/5*5)))
+	}
 	report("drag what is selected")
+	must(t, k.page.Mouse.Up(left, 1))
+	report("let go of it")
 }
 
 // TestBrowserBenchOpen prints how long a project of 1,000 maps of 64×64 cells takes to

@@ -8,6 +8,7 @@ import (
 	"azzel/core/grid"
 	"azzel/core/rules"
 	"azzel/core/sample"
+	"encoding/json"
 	"fmt"
 	"testing"
 
@@ -199,4 +200,29 @@ func TestPlayFromACellAndWarnings(t *testing.T) {
 	k.keys(input.KeyP)
 	k.notice("Nothing on Quay is solid")
 	k.see("[data-testid=playing]", "Playing Quay")
+}
+
+// A game that goes on asks the core for its ticks, and for nothing else that did not change.
+func TestATickAsksForNothingElse(t *testing.T) {
+	k := startWith(t, nil).open()
+	k.focusMap()
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing]", "Playing")
+	asked := k.eval(`() => new Promise((done) => {
+		const asked = {}, call = azzelCore.call
+		azzelCore.call = (method, args) => { asked[method] = (asked[method] ?? 0) + 1; return call(method, args) }
+		let frames = 60
+		const next = () => (--frames ? requestAnimationFrame(next) : done(JSON.stringify(asked)))
+		next()
+	})`)
+	var times map[string]int
+	must(t, json.Unmarshal([]byte(asked), &times))
+	if times["step"] < 20 {
+		t.Errorf("in 60 frames there were %d steps", times["step"])
+	}
+	for method, n := range times {
+		if method != "step" && n > 5 {
+			t.Errorf("%q was asked %d times", method, n)
+		}
+	}
 }

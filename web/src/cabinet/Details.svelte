@@ -21,7 +21,7 @@
 	const list = $derived(w.selection)
 	const one = $derived(list.length === 1 ? list[0] : null)
 	const kind = $derived(w.project.kind(one?.kind ?? ''))
-	const kinds = $derived([...new Set(list.map((e) => w.project.kind(e.kind)))])
+	const kinds = $derived([...new Set(list.map((e) => e.kind))].map((id) => w.project.kind(id)))
 	const m = $derived(w.map!)
 	const ids = $derived(list.map((e) => e.id))
 	// of those that are alike in kind and settings one speaks for all

@@ -1,28 +1,18 @@
 import type { Entity, Ghost, MapInfo, Point, Pulled, Rect, Selected, Standing } from '../core/types'
 import type { Workspace } from '../workspace/workspace.svelte'
 import { drawEdge, drawGrid, drawResizing, drawRulers, drawScreen, drawSides } from './bounds'
-import {
-	cased,
-	chalk,
-	cobalt,
-	type Context,
-	drawFacing,
-	drawLabel,
-	ink,
-	middle,
-	outline,
-	saffron,
-} from '../draw/frames'
+import { cased, chalk, cobalt, type Context, drawLabel, ink, middle, outline, saffron } from '../draw/frames'
 import { drawGhost } from './ghost'
 import { drawAxes } from './mirrorLines'
 import { drawDraft, drawHandles, drawTraces, type Handle } from './handles'
 import { crowd, Kept } from '../draw/kept'
 import { nearby } from '../draw/nearby'
 import { outlineOf } from '../draw/outline'
-import { areaOf, boxOf, cellArea, frameOf } from '../draw/areas'
+import { boxOf, cellArea, frameOf } from '../draw/areas'
 import { drawBeads } from './beads'
 import { drawPin } from './pins'
 import { drawProof } from './proofWalk'
+import { drawSelection } from './selection'
 import { drawWalking } from './walking'
 import { drawSolids } from './solids'
 import type { View } from '../draw/view.svelte'
@@ -76,7 +66,7 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 	const entities = w.project.entities(m.id)
 	const standing = (c: Context, v: View) => {
 		drawPassages(c, w, m, v, entities, dpr)
-		drawBeads(c, w, v, nearby(entities, around(v, null)), dpr)
+		drawBeads(c, w, v, nearby(entities, v.seen()), dpr)
 		drawFindings(c, w, m, v, dpr)
 	}
 	const { head } = w.project
@@ -84,8 +74,7 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 	if (entities.length <= crowd || !kept.draw(ctx, m, view, key, standing)) standing(ctx, view)
 	drawLeads(ctx, w, m, view, doing.hover, dpr)
 	drawWires(ctx, w, m, view, dpr)
-	const selected = new Set(w.selected)
-	if (doing.hover && !selected.has(doing.hover.id) && !w.hand.holding)
+	if (doing.hover && !w.hand.holding && !w.selected.includes(doing.hover.id))
 		outline(ctx, frameOf(view, doing.hover), chalk, ink)
 	drawProof(ctx, w, m, view, dpr)
 	drawFinding(ctx, w, m, view, doing.hover, dpr)
@@ -94,11 +83,7 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 			if (p.at.map === m.id) drawPin(ctx, view.screen(p.at.x, p.at.y), p, view.scale >= 2, dpr)
 		}
 	}
-	if (selected.size > 100)
-		drawManySelected(ctx, view, nearby(entities, around(view, doing.moved)), selected, doing.moved)
-	else if (selected.size) {
-		for (const e of w.selection) drawSelected(ctx, w, view, e, doing.moved)
-	}
+	drawSelection(ctx, w, m, view, doing.moved)
 	const one = w.selection.length === 1 && !w.hand.holding ? w.selection[0] : null
 	if (doing.hover && !w.hand.holding && doing.hover !== one)
 		drawTraces(ctx, view, w.chosen.tracesOf(doing.hover.id), dpr)
@@ -136,44 +121,6 @@ function drawStanding(ctx: Context, m: MapInfo, view: View, s: Standing, at: Poi
 	for (const span of s.reach) ctx.fill(cellArea(view, m, span.x0, span.y, span.x1 - span.x0))
 	const r = view.cellRect(m, { ...at, w: 1, h: 1 })
 	if (s.why) drawLabel(ctx, s.why, r.x + r.w / 2, r.y - 16 * dpr, dpr, s.free ? ink : '#b1442c')
-}
-
-function drawSelected(ctx: Context, w: Workspace, view: View, e: Entity, moved: Point | null) {
-	if (moved) e = { ...e, x: e.x + moved.x, y: e.y + moved.y }
-	const r = boxOf(view, e)
-	if (moved) {
-		ctx.fillStyle = 'rgb(226 165 42 / 0.3)'
-		ctx.fill(areaOf(view, e))
-	}
-	outline(ctx, frameOf(view, e), saffron, ink)
-	if (w.project.kind(e.kind)?.faces) drawFacing(ctx, r, e.facing)
-}
-
-/** What is seen, and where it would come from when it is dragged. */
-function around(view: View, moved: Point | null): Rect {
-	const r = view.seen()
-	return moved ? { ...r, x: r.x - moved.x, y: r.y - moved.y } : r
-}
-
-/** Of many that are selected the frames are drawn together. */
-function drawManySelected(ctx: Context, view: View, list: Entity[], selected: Set<string>, moved: Point | null) {
-	// from afar frames would only cover what they are around
-	const afar = list.length > 1000 && view.scale < 0.5
-	const frames = new Path2D()
-	ctx.fillStyle = afar ? saffron : 'rgb(226 165 42 / 0.3)'
-	for (const e of list) {
-		if (!selected.has(e.id)) continue
-		const r = boxOf(view, moved ? { ...e, x: e.x + moved.x, y: e.y + moved.y } : e)
-		if (afar || moved) ctx.fillRect(r.x - 1, r.y - 1, r.w + 2, r.h + 2)
-		if (!afar) frames.rect(r.x - 1, r.y - 1, r.w + 2, r.h + 2)
-	}
-	if (afar) return
-	ctx.lineWidth = 3
-	ctx.strokeStyle = ink
-	ctx.stroke(frames)
-	ctx.lineWidth = 1.5
-	ctx.strokeStyle = saffron
-	ctx.stroke(frames)
 }
 
 let traced: { of: Selected; path: Path2D } | null = null

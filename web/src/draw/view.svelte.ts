@@ -133,7 +133,7 @@ export class View {
 	}
 
 	/** cellRect of a grid of squares for many: how the view is is read once. */
-	placing(m: MapInfo): (r: Rect) => Rect {
+	placing(m: Pick<MapInfo, 'cellWidth' | 'cellHeight'>): (r: Rect) => Rect {
 		const { scale, x, y } = this
 		const [w, h] = [m.cellWidth, m.cellHeight]
 		return (r) => {

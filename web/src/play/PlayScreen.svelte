@@ -24,9 +24,11 @@
 	const view = $derived(w.play.view)
 	const walks = $derived((['up', 'left', 'down', 'right'] as const).map((i) => keyWord(gameKeys.of(i)[0])).join(''))
 	const own = $derived(w.project.head.project.language || 'en')
+	// each tick of a game brings a view: what is asked of the module depends on the words alone that it needs of that
+	const language = $derived(view?.language ?? '')
 	const info = $derived.by(() => {
 		void w.project.head
-		return w.project.ask('gameInfo', { language: view?.language ?? '' })
+		return w.project.ask('gameInfo', { language })
 	})
 	const next = $derived.by(() => {
 		for (const c of info.courses) {

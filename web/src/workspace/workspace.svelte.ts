@@ -2,7 +2,7 @@ import { Sketches } from '../project/sketches.svelte'
 import { Project } from '../project/project.svelte'
 import { Play } from './play.svelte'
 import { Proving } from './proving.svelte'
-import { withGroups } from './groups'
+import { those, withGroups } from './groups'
 import { Hand } from './hand.svelte'
 import { send } from '../live/http'
 import { Notices } from '../project/notices.svelte'
@@ -204,8 +204,7 @@ export class Workspace {
 		if (!m || !this.selected.length) return []
 		const of = this.project.entities(m.id)
 		if (this.listed.ids !== this.selected || this.listed.of !== of) {
-			const ids = new Set(this.selected)
-			this.listed = { ids: this.selected, of, list: of.filter((e) => ids.has(e.id)) }
+			this.listed = { ids: this.selected, of, list: those(of, this.selected) }
 		}
 		return this.listed.list
 	}
