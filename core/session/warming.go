@@ -3,6 +3,7 @@ package session
 import (
 	"azzel/core/document"
 	"azzel/core/edit"
+	"azzel/core/kind"
 	"azzel/core/replica"
 	"encoding/json"
 	"fmt"
@@ -23,6 +24,7 @@ const (
 	warmTiles  = `"what":"tiles","shape":"%s","cells":[65537],"width":1`
 	warmEraser = `"what":"eraser","shape":"%s"`
 	warmThings = `"what":"entity","shape":"fill","kind":"sign"`
+	warmThing  = `"what":"entity","shape":"freehand","kind":"%s"`
 )
 
 // warming is what warm does, in order; after each edit the page asks what differs, and is told that it was stored.
@@ -48,8 +50,20 @@ var warming = func() (all [][2]string) {
 	for x := range 4 {
 		all = append(all, [2]string{"placeMaps", fmt.Sprintf(`{"maps":[{"map":"M","at":{"x":%d,"y":0}}],"within":0}`, 2000+x*400)})
 	}
-	return all
+	for i, k := range warmKinds {
+		press(fmt.Sprintf(warmThing, k), fmt.Sprintf(`{"x":%d,"y":%d}`, 6+i%6*6, 4+i/6*6))
+	}
+	all = append(all, [2]string{"playAt", `{"map":"M","active":"L","at":{"x":3,"y":20},"seed":1}`})
+	for range 60 {
+		for _, held := range []string{"0", "1", "2", "4", "8"} {
+			all = append(all, [2]string{"step", `{"input":` + held + `,"ticks":2}`})
+		}
+	}
+	return append(all, [2]string{"back", `{"tick":500}`}, [2]string{"look", ""}, [2]string{"stop", ""})
 }()
+
+// warmKinds are what goes about, shines, shoots and can be met while a game is played for nobody.
+var warmKinds = []string{kind.Walker, kind.Flyer, kind.Character, kind.Platform, kind.Block, kind.Shooter, kind.Turner, kind.Light, kind.Switch, kind.Door}
 
 // warmed is a session that did what presses ask for first, on a project of its own that nobody sees. A browser makes ready each part of the module when it is
 // first used, for all threads that have the module: what one of them did here costs the others nothing more.
