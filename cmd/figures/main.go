@@ -125,8 +125,9 @@ func (m measured) median(key string) (float64, bool) {
 // table is that of all figures that the run has.
 func (m measured) table(day time.Time) string {
 	var b strings.Builder
-	fmt.Fprintf(&b, "Measured on %s, %d cores of %s, everything on one machine%s:\n\n", day.Format("2 January 2006"), runtime.NumCPU(), m.machine, m.pace())
-	b.WriteString("| | measured | wanted |\n|---|---:|---:|\n")
+	write, insert := m.paces()
+	fmt.Fprintf(&b, "Measured on %s, %d cores of %s, everything on one machine%s:\n\n", day.Format("2 January 2006"), runtime.NumCPU(), m.machine, paceTold(write, insert))
+	b.WriteString("| | measured | at that pace | wanted |\n|---|---:|---:|---:|\n")
 	for _, r := range rows {
 		v, known := m.median(r.key)
 		if !known {
@@ -140,19 +141,36 @@ func (m measured) table(day time.Time) string {
 			v /= to
 		}
 		v *= r.times()
-		fmt.Fprintf(&b, "| %s | %s | %s |\n", r.name, strings.TrimSpace(strconv.FormatFloat(v, 'f', digits(v), 64)+" "+r.unit), r.wanted)
+		paced := ""
+		if by := r.pace(write, insert); by != 0 && r.wanted != "" {
+			paced = told(v*by, r.unit)
+		}
+		fmt.Fprintf(&b, "| %s | %s | %s | %s |\n", r.name, told(v, r.unit), paced, r.wanted)
 	}
 	return b.String()
 }
 
-// pace says how fast the machine was just then, which others may use as well, beside the one on which the measures were set.
-func (m measured) pace() string {
-	write, _ := m.median("FillMillion/baseline-write ns/op")
-	insert, known := m.median("StoreOneEdit ms/plain-insert")
-	if !known {
+// told is a figure with its unit, in as many digits as say something.
+func told(v float64, unit string) string {
+	return strings.TrimSpace(strconv.FormatFloat(v, 'f', digits(v), 64) + " " + unit)
+}
+
+// What a plain write of a million cells took, and a plain insert, where the measures were set, in milliseconds.
+const writeThere, insertThere = 0.8, 0.2
+
+// paces is what a plain write of a million cells and a plain insert took in a run, in milliseconds; 0 where they were not measured.
+func (m measured) paces() (write, insert float64) {
+	write, _ = m.median("FillMillion/baseline-write ns/op")
+	insert, _ = m.median("StoreOneEdit ms/plain-insert")
+	return write / 1e6, insert
+}
+
+// paceTold says how fast the machine was just then, which others may use as well, beside the one on which the measures were set.
+func paceTold(write, insert float64) string {
+	if write == 0 || insert == 0 {
 		return ""
 	}
-	return fmt.Sprintf(", on which a plain write of a million cells took %.2f ms then, and a plain insert %.2f (0.8 and 0.2 where the measures were set)", write/1e6, insert)
+	return fmt.Sprintf(", on which a plain write of a million cells took %.2f ms then, and a plain insert %.2f (%.1f and %.1f where the measures were set: what the figures would be there stands beside them)", write, insert, writeThere, insertThere)
 }
 
 // digits is how many digits of a figure say something.

@@ -1,5 +1,7 @@
 package main
 
+import "strings"
+
 // row is a line of the table: a figure, in what it is told, and what was promised.
 type row struct {
 	name, key string
@@ -15,6 +17,26 @@ func (r row) times() float64 {
 		return 1
 	}
 	return r.factor
+}
+
+// pace is what brings a figure to how fast the machine was on which the measures were set, from what a plain write of a million cells and a
+// plain insert took here, in milliseconds; 0 for what is no time.
+func (r row) pace(write, insert float64) float64 {
+	there, here := writeThere, write
+	for _, stored := range []string{"StoreOneEdit", "FiftyDesigners", "Burst", "50 open sockets"} {
+		if strings.HasPrefix(r.key, stored) {
+			there, here = insertThere, insert
+		}
+	}
+	switch {
+	case here == 0:
+		return 0
+	case r.unit == "ms" || r.unit == "s" || r.unit == "µs":
+		return there / here
+	case strings.HasSuffix(r.key, "/s"):
+		return here / there
+	}
+	return 0
 }
 
 // what an event and its frame took.
