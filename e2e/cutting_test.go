@@ -5,6 +5,9 @@ import (
 	"azzel/core/sample"
 	"errors"
 	"fmt"
+	"image"
+	"image/png"
+	"os"
 	"path/filepath"
 	"strings"
 	"testing"
@@ -165,4 +168,64 @@ func TestAPictureIsChosenFromTheMap(t *testing.T) {
 		k.see("[data-testid=cut-told]", "tiles")
 		k.press("Leave it")
 	}
+}
+
+// A sheet that begins farther from its left than from its top, with nothing at its other sides, is cut as it is; its numbers can be typed, and its
+// tiles are drawn from where they lie.
+func TestASheetThatBeginsAside(t *testing.T) {
+	k := world(t).open()
+	k.bring("aside-16")
+	k.see("[aria-label='Guessed cuts'] button[aria-pressed=true]", "16 × 16, spacing 1, from 5, 4")
+	field := func(label string) string {
+		return fmt.Sprintf(`() => [...document.querySelectorAll('aside[aria-label=Cut] form label')].find((l) => l.innerText.trim() === '%s').querySelector('input').value`, label)
+	}
+	beside := func(left, top string) {
+		t.Helper()
+		within(t, soon, func() error {
+			return want("what is left out at the left and at the top", k.eval(field("More at the left"))+" "+k.eval(field("More at the top")), left+" "+top)
+		})
+	}
+	beside("5", "4")
+	k.write("aside[aria-label=Cut] form label:nth-of-type(6) input", "9")
+	beside("5", "9")
+	// a tile that is dragged out on the picture sets it again
+	box := k.box("[data-testid=cut]")
+	scale := box.Width / (5 + 8*17 - 1)
+	p := func(x, y float64) proto.Point { return proto.NewPoint(box.X+x*scale, box.Y+y*scale) }
+	k.drag(left, p(5+17, 4+17), p(30, 30), p(5+17+16, 4+17+16))
+	k.cutIs(16, 16, 0, 1)
+	beside("5", "4")
+	k.see("[data-testid=cut-told]", "8 × 5 = 40 tiles")
+	k.press("Use this cut")
+	k.stored(tilesetIs("aside-16", func(s *document.Tileset) error {
+		if s.Cut != (document.Cut{CellWidth: 16, CellHeight: 16, Spacing: 1, Left: 5, Top: 4}) {
+			return fmt.Errorf("it is cut %+v", s.Cut)
+		}
+		return nil
+	}))
+	// the second tile of the second row is put down: what is seen on the map is what the picture shows there
+	k.pressIn("nav button", "Map")
+	k.see("[aria-label^='Sheet of aside-16']", "")
+	box = k.box("[data-testid=sheet]")
+	k.click(proto.NewPoint(box.X+1.5*box.Width/8, box.Y+1.5*box.Height/5))
+	k.see("[data-testid=hand]", "tile 9 of aside-16")
+	k.click(k.at(6, 5))
+	k.keys(input.Escape)
+	f, err := os.Open("../core/cut/testdata/aside-16.png")
+	must(t, err)
+	defer f.Close()
+	img, err := png.Decode(f)
+	must(t, err)
+	at := k.at(6, 5)
+	k.move(k.at(12, 9))
+	within(t, soon, func() error {
+		for _, d := range []image.Point{{-5, -5}, {3, 0}, {5, 5}, {-2, 6}} {
+			r, g, b, _ := img.At(5+17+8+d.X, 4+17+8+d.Y).RGBA()
+			shown := k.pixel(at.Add(proto.NewPoint(float64(2*d.X)+1, float64(2*d.Y)+1)))
+			if err := want(fmt.Sprintf("the pixel %v from the middle", d), shown, fmt.Sprintf("%d,%d,%d", r>>8, g>>8, b>>8)); err != nil {
+				return err
+			}
+		}
+		return nil
+	})
 }

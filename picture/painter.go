@@ -142,9 +142,8 @@ func (t *painter) cut(c cells.Cell) *tile {
 	if s == nil || s.columns == 0 {
 		return nil
 	}
-	cut := s.Cut
-	x, y := cut.Margin+c.Tile()%s.columns*(cut.CellWidth+cut.Spacing), cut.Margin+c.Tile()/s.columns*(cut.CellHeight+cut.Spacing)
-	from := image.Rect(x, y, x+cut.CellWidth, y+cut.CellHeight)
+	r := s.Cut.Tile(c.Tile(), s.columns)
+	from := image.Rect(r.X, r.Y, r.X+r.W, r.Y+r.H)
 	if !from.In(s.img.Bounds()) {
 		return nil
 	}

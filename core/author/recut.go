@@ -4,7 +4,6 @@ import (
 	"azzel/core/cells"
 	"azzel/core/document"
 	"azzel/core/edit"
-	"azzel/core/grid"
 	"azzel/core/material"
 	"errors"
 	"slices"
@@ -46,17 +45,18 @@ type Changes struct {
 func MatchByPlace(old document.Cut, oldW, oldH int, next document.Cut, nextW, nextH int) []int {
 	columns, rows := old.Tiles(oldW, oldH)
 	others, down := next.Tiles(nextW, nextH)
+	begins := next.First()
 	out := make([]int, columns*rows)
 	for i := range out {
-		r := tileRect(old, i, columns)
+		r := old.Tile(i, columns)
 		out[i] = -1
 		best := 0
 		// only tiles near the same place can cover it
-		x0, y0 := (r.X-next.Margin)/(next.CellWidth+next.Spacing), (r.Y-next.Margin)/(next.CellHeight+next.Spacing)
-		x1, y1 := (r.X+r.W-next.Margin)/(next.CellWidth+next.Spacing), (r.Y+r.H-next.Margin)/(next.CellHeight+next.Spacing)
+		x0, y0 := (r.X-begins.X)/(next.CellWidth+next.Spacing), (r.Y-begins.Y)/(next.CellHeight+next.Spacing)
+		x1, y1 := (r.X+r.W-begins.X)/(next.CellWidth+next.Spacing), (r.Y+r.H-begins.Y)/(next.CellHeight+next.Spacing)
 		for y := max(0, y0); y <= min(down-1, y1); y++ {
 			for x := max(0, x0); x <= min(others-1, x1); x++ {
-				n := tileRect(next, y*others+x, others)
+				n := next.Tile(y*others+x, others)
 				both := r.Intersect(n)
 				area := both.W * both.H
 				if area > best && 2*area >= min(r.W*r.H, n.W*n.H) {
@@ -66,10 +66,6 @@ func MatchByPlace(old document.Cut, oldW, oldH int, next document.Cut, nextW, ne
 		}
 	}
 	return out
-}
-
-func tileRect(c document.Cut, tile, columns int) (r grid.Rect) {
-	return grid.Rect{X: c.Margin + tile%columns*(c.CellWidth+c.Spacing), Y: c.Margin + tile/columns*(c.CellHeight+c.Spacing), W: c.CellWidth, H: c.CellHeight}
 }
 
 // ChangesBy tells what a recut would change.

@@ -132,6 +132,11 @@ func TestMatchByPlace(t *testing.T) {
 	if match[0] != 0 || match[1] != 2 || match[4] != 16 {
 		t.Errorf("halved: %v", match)
 	}
+	// where the first column is left out each tile is the one beside it
+	match = author.MatchByPlace(old, 64, 32, document.Cut{CellWidth: 16, CellHeight: 16, Left: 16}, 64, 32)
+	if want := []int{-1, 0, 1, 2, -1, 3, 4, 5}; !slices.Equal(match, want) {
+		t.Errorf("begun aside: %v", match)
+	}
 	// a crop loses what lies outside
 	match = author.MatchByPlace(old, 64, 32, old, 32, 16)
 	if want := []int{0, 1, -1, -1, -1, -1, -1, -1}; !slices.Equal(match, want) {

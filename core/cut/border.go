@@ -15,11 +15,7 @@ func bordered(x, y *axis, ground int64) []Guess {
 	if by == 0 {
 		return nil
 	}
-	drawn := 0 // of the border, on each line
-	if c := x.flat[0]; c != 0 && c != ground {
-		drawn = 2 * by
-	}
-	across, down := x.inside(by, drawn), y.inside(by, drawn)
+	across, down := x.inside(by, by, drawnOf(x.flat[0], ground, 2*by)), y.inside(by, by, drawnOf(x.flat[0], ground, 2*by))
 	out := repeating(&across, &down)
 	for i := range out {
 		// figures that come nowhere to the sides of their cells leave a border free as well
@@ -29,13 +25,51 @@ func bordered(x, y *axis, ground int64) []Guess {
 	return out
 }
 
-// inside is an axis without so many lines on both sides, of a picture whose border is flat: of each line so many pixels drawn are border.
-func (a *axis) inside(by, drawn int) axis {
-	last := a.length - by
-	out := axis{length: last - by, used: 1, flat: a.flat[by:last], edge: slices.Clone(a.edge[by:last]), sums: make([]int, last-by+1), full: make([]int, last-by)}
+// drawnOf is how much of each line so many lines of a border across it are drawn.
+func drawnOf(colour, ground int64, lines int) int {
+	if colour == 0 || colour == ground {
+		return 0
+	}
+	return lines
+}
+
+// besides are the cells that repeat, and fill the picture, where more is left out at one of its sides than at another.
+func besides(x, y *axis, ground int64) (out []Guess) {
+	colour := max(x.flat[0], y.flat[0])
+	free := func(a *axis, at func(i int) int) (n int) {
+		for n < min(maxGutter, a.length/2-smallest) && colour >= 0 && a.flat[at(n)] == colour {
+			n++
+		}
+		return n
+	}
+	end := func(a *axis) func(int) int { return func(i int) int { return a.length - 1 - i } }
+	begin := func(i int) int { return i }
+	left, right, top, bottom := free(x, begin), free(x, end(x)), free(y, begin), free(y, end(y))
+	if left+top == 0 || left == right && top == bottom && left == top {
+		return nil
+	}
+	across, down := x.inside(left, right, drawnOf(colour, ground, top+bottom)), y.inside(top, bottom, drawnOf(colour, ground, left+right))
+	for _, g := range repeating(&across, &down) {
+		c := &g.Cut
+		columns, rows := c.Tiles(across.length, down.length)
+		over, below := c.Unused(across.length, down.length)
+		if c.Margin+c.Spacing+over+below > 0 || across.slack(c.CellWidth, 0, 0, columns) || down.slack(c.CellHeight, 0, 0, rows) {
+			continue
+		}
+		c.Margin = min(left, right, top, bottom)
+		c.Left, c.Top, g.score = left-c.Margin, top-c.Margin, g.score*9/10
+		out = append(out, g)
+	}
+	return out
+}
+
+// inside is an axis without some lines before and behind, which are flat: of each line so many pixels drawn are border.
+func (a *axis) inside(before, behind, drawn int) axis {
+	last := a.length - behind
+	out := axis{length: last - before, used: 1, flat: a.flat[before:last], edge: slices.Clone(a.edge[before:last]), sums: make([]int, last-before+1), full: make([]int, last-before)}
 	out.edge[0] = 0
 	for i := range out.length {
-		if out.full[i] = a.full[by+i] - drawn; out.full[i] > 0 {
+		if out.full[i] = a.full[before+i] - drawn; out.full[i] > 0 {
 			out.used = i + 1
 		}
 		if out.flat[i] >= 0 {

@@ -108,7 +108,7 @@ func groundsBeyond(c document.Cut, more int) func(a *art) {
 		columns, rows := c.Tiles(a.Rect.Dx(), a.Rect.Dy())
 		for j := range rows + more {
 			for i := range columns + more {
-				a.tile(c.Margin+i*(c.CellWidth+c.Spacing), c.Margin+j*(c.CellHeight+c.Spacing), c.CellWidth, c.CellHeight, j*7+i*3+a.next(5))
+				a.tile(c.First().X+i*(c.CellWidth+c.Spacing), c.First().Y+j*(c.CellHeight+c.Spacing), c.CellWidth, c.CellHeight, j*7+i*3+a.next(5))
 			}
 		}
 	}
@@ -315,6 +315,7 @@ func corpus() []strange {
 	gutter := document.Cut{CellWidth: 16, CellHeight: 16, Margin: 1, Spacing: 1}
 	wide := document.Cut{CellWidth: 32, CellHeight: 32, Margin: 4, Spacing: 4}
 	odd := document.Cut{CellWidth: 13, CellHeight: 11, Margin: 3, Spacing: 1}
+	aside := document.Cut{CellWidth: 16, CellHeight: 16, Left: 5, Top: 4, Spacing: 1}
 	ex16 := document.Cut{CellWidth: 16, CellHeight: 16, Margin: 1, Spacing: 2}
 	ex32 := document.Cut{CellWidth: 32, CellHeight: 32, Margin: 2, Spacing: 4}
 	return []strange{
@@ -326,6 +327,7 @@ func corpus() []strange {
 		{"gutters-1", gutter, grounds(gutter), 2 + 10*17 - 1, 2 + 6*17 - 1},
 		{"gutters-4", wide, grounds(wide), 8 + 6*36 - 4, 8 + 4*36 - 4},
 		{"gutters-cropped", odd, groundsBeyond(odd, 1), 131, 77},
+		{"aside-16", aside, grounds(aside), 5 + 8*17 - 1, 4 + 5*17 - 1},
 		{"extruded-16", ex16, repeatedEdges(16, 1), 8 * 18, 6 * 18},
 		{"extruded-32", ex32, repeatedEdges(32, 2), 6 * 36, 5 * 36},
 		{"figures-16x24", cell(16, 24), figuresOf(16, 24, none), 48, 96},

@@ -8,7 +8,8 @@ import (
 
 // Dragged is the cut of which one tile was dragged out on a picture of some size: the same
 // tiles go on to all sides, with the smallest margin and spacing with which it is one of
-// them, or with which the picture is used up. One that is on no such grid gives its size alone.
+// them, or with which the picture is used up; of one that is on no such grid what lies before it
+// is left out.
 func Dragged(tile grid.Rect, width, height int) (document.Cut, error) {
 	all := grid.Rect{W: width, H: height}
 	if tile = tile.Intersect(all); tile.Empty() {
@@ -36,6 +37,18 @@ func Dragged(tile grid.Rect, width, height int) (document.Cut, error) {
 			if least < 0 || cost < least {
 				best, least = c, cost
 			}
+		}
+	}
+	for spacing := 0; spacing <= maxGutter; spacing++ {
+		c := document.Cut{CellWidth: tile.W, CellHeight: tile.H, Spacing: spacing, Left: tile.X % (tile.W + spacing), Top: tile.Y % (tile.H + spacing)}
+		right, bottom := c.Unused(width, height)
+		if cost := (c.Left+c.Top+spacing)*2 + maxGutter; c.Check(width, height) == nil && right+bottom == 0 && (least < 0 || cost < least) {
+			best, least = c, cost
+		}
+	}
+	if least < 0 {
+		if best.Left, best.Top = tile.X%tile.W, tile.Y%tile.H; best.Check(width, height) != nil {
+			best.Left, best.Top = 0, 0
 		}
 	}
 	return best, best.Check(width, height)

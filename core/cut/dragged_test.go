@@ -11,11 +11,12 @@ func TestDraggedTiles(t *testing.T) {
 	for _, c := range []document.Cut{
 		{CellWidth: 16, CellHeight: 16}, {CellWidth: 22, CellHeight: 30}, {CellWidth: 16, CellHeight: 16, Margin: 1, Spacing: 1},
 		{CellWidth: 32, CellHeight: 32, Margin: 4, Spacing: 2}, {CellWidth: 24, CellHeight: 24, Spacing: 3}, {CellWidth: 16, CellHeight: 24, Margin: 12},
+		{CellWidth: 16, CellHeight: 16, Left: 5, Top: 4}, {CellWidth: 16, CellHeight: 24, Left: 7, Top: 1, Spacing: 2},
 	} {
 		const columns, rows = 7, 5
-		w, h := 2*c.Margin+columns*(c.CellWidth+c.Spacing)-c.Spacing, 2*c.Margin+rows*(c.CellHeight+c.Spacing)-c.Spacing
+		w, h := 2*c.Margin+c.Left+columns*(c.CellWidth+c.Spacing)-c.Spacing, 2*c.Margin+c.Top+rows*(c.CellHeight+c.Spacing)-c.Spacing
 		for _, at := range []grid.Point{{X: 3, Y: 2}, {X: 6, Y: 4}, {X: 1, Y: 1}} {
-			tile := grid.Rect{X: c.Margin + at.X*(c.CellWidth+c.Spacing), Y: c.Margin + at.Y*(c.CellHeight+c.Spacing), W: c.CellWidth, H: c.CellHeight}
+			tile := c.Tile(at.Y*columns+at.X, columns)
 			got, err := Dragged(tile, w, h)
 			if err != nil || got != c {
 				t.Errorf("tile %v of %+v gives %+v, %v", at, c, got, err)

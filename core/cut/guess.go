@@ -46,6 +46,15 @@ func Guesses(p Picture) []Guess {
 	x := look(p.Width, p.Height, func(i, j int) int { return (j*p.Width + i) * 4 }, p.Pix, ground)
 	y := look(p.Height, p.Width, func(i, j int) int { return (i*p.Width + j) * 4 }, p.Pix, ground)
 	all := append(repeating(&x, &y), bordered(&x, &y, ground)...)
+	for _, g := range besides(&x, &y, ground) {
+		// what is drawn repeats wherever it begins
+		for _, o := range all {
+			if o.Cut == (document.Cut{CellWidth: g.Cut.CellWidth, CellHeight: g.Cut.CellHeight}) {
+				g.score = max(g.score, o.score+1)
+			}
+		}
+		all = append(all, g)
+	}
 	for _, g := range slices.Clone(all) {
 		if round, ok := lessGutters(&x, &y, g); ok {
 			all = append(all, round)
@@ -62,7 +71,7 @@ func Guesses(p Picture) []Guess {
 	for i := range all {
 		c := all[i].Cut
 		columns, rows := c.Tiles(p.Width, p.Height)
-		all[i].Over = 100 - x.covered(c.Margin, c.CellWidth, c.Spacing, columns)*y.covered(c.Margin, c.CellHeight, c.Spacing, rows)*100/(x.used*y.used)
+		all[i].Over = 100 - x.covered(c.First().X, c.CellWidth, c.Spacing, columns)*y.covered(c.First().Y, c.CellHeight, c.Spacing, rows)*100/(x.used*y.used)
 		// what leaves much over is rarely meant
 		all[i].score -= all[i].score * max(0, all[i].Over-10) / 60
 		if all[i].within {

@@ -173,3 +173,27 @@ func TestPlainSquaresAreNotExtruded(t *testing.T) {
 		}
 	}
 }
+
+// Cells that begin farther from one side of the picture than from another are found, with gutters between them and without.
+func TestGuessesOfWhatBeginsAside(t *testing.T) {
+	for _, c := range []document.Cut{
+		{CellWidth: 16, CellHeight: 16, Left: 5, Top: 4},
+		{CellWidth: 13, CellHeight: 11, Left: 2},
+		{CellWidth: 24, CellHeight: 24, Top: 8},
+		{CellWidth: 16, CellHeight: 16, Left: 3, Top: 3},
+		{CellWidth: 16, CellHeight: 16, Margin: 2, Left: 3},
+		{CellWidth: 16, CellHeight: 16, Left: 5, Top: 4, Spacing: 1},
+		{CellWidth: 20, CellHeight: 16, Left: 3, Top: 3, Spacing: 1},
+		{CellWidth: 16, CellHeight: 16, Top: 8, Spacing: 1},
+	} {
+		const columns, rows = 9, 6
+		a := &art{NRGBA: image.NewNRGBA(image.Rect(0, 0, 2*c.Margin+c.Left+columns*(c.CellWidth+c.Spacing)-c.Spacing, 2*c.Margin+c.Top+rows*(c.CellHeight+c.Spacing)-c.Spacing)), seed: 11}
+		for i := range columns * rows {
+			r := c.Tile(i, columns)
+			a.tile(r.X, r.Y, r.W, r.H, i/columns*7+i%columns*3+a.next(5))
+		}
+		if got := Guesses(Picture{a.Rect.Dx(), a.Rect.Dy(), a.Pix}); got[0].Cut != c {
+			t.Errorf("cut %+v: guessed %+v", c, got)
+		}
+	}
+}

@@ -16,15 +16,16 @@ type between struct {
 	exact, within     bool
 }
 
-// cuts are the sizes for which every line between cells is flat in one colour.
-func (a *axis) cuts(margin, spacing int) (out []between) {
-	for size := smallest; size <= largest && size <= a.length-2*margin; size++ {
-		n := (a.length - 2*margin + spacing) / (size + spacing)
-		over := a.length - 2*margin + spacing - n*(size+spacing)
+// cuts are the sizes for which every line between cells is flat in one colour, as are so many lines before them and behind.
+func (a *axis) cuts(before, behind, spacing int) (out []between) {
+	room := a.length - before - behind
+	for size := smallest; size <= largest && size <= room; size++ {
+		n := (room + spacing) / (size + spacing)
+		over := room + spacing - n*(size+spacing)
 		if over >= size {
 			continue
 		}
-		if b, ok := a.cells(size, margin, spacing, n); ok {
+		if b, ok := a.cells(size, before, behind, spacing, n); ok {
 			b.exact = over == 0 && !b.within
 			out = append(out, b)
 		}
@@ -40,39 +41,94 @@ func guttered(x, y *axis) (out []Guess) {
 			if margin == 0 && spacing == 0 {
 				continue
 			}
-			across, down := x.cuts(margin, spacing), y.cuts(margin, spacing)
-			// several square cells with what is between them are no oblong one
-			several := func(w, h int) bool {
-				return slices.ContainsFunc(across, func(s between) bool {
-					whole := (w+spacing)%(s.size+spacing) == 0 && (h+spacing)%(s.size+spacing) == 0
-					return whole && slices.ContainsFunc(down, func(o between) bool { return o.size == s.size })
-				})
+			c := document.Cut{Margin: margin, Spacing: spacing}
+			out = append(out, combined(x, y, c, x.cuts(margin, margin, spacing), y.cuts(margin, margin, spacing))...)
+		}
+	}
+	return append(out, aside(x, y)...)
+}
+
+// aside finds cells with gutters that begin farther from one side of the picture than from another, and use all of it up.
+func aside(x, y *axis) (out []Guess) {
+	exact := func(a *axis, before, behind, spacing int) (out []between) {
+		for _, b := range a.cuts(before, behind, spacing) {
+			if b.exact {
+				out = append(out, b)
 			}
-			var best Guess
-			for _, a := range across {
-				for _, b := range down {
-					g, ok := a.with(b, margin, spacing, x, y)
-					switch {
-					case !ok:
-					case a.size == b.size:
-						out = append(out, g)
-					case spacing > 0 && g.score > best.score && !several(a.size, b.size):
-						best = g
+		}
+		return out
+	}
+	for spacing := 1; spacing <= maxGutter; spacing++ {
+		// of each axis all ways to begin and to end
+		type way struct {
+			before, behind int
+			found          []between
+		}
+		ways := func(a *axis) (out []way) {
+			for before := range maxGutter + 1 {
+				for behind := 0; behind <= before; behind += max(1, before) {
+					if found := exact(a, before, behind, spacing); len(found) > 0 {
+						out = append(out, way{before, behind, found})
 					}
 				}
 			}
-			if best.score > 0 {
-				best.Why, best.score = "flat lines between cells, not square", best.score*9/10
-				out = append(out, best)
+			return out
+		}
+		down := ways(y)
+		for _, h := range ways(x) {
+			for _, v := range down {
+				if h.before == v.before && h.behind == h.before && v.behind == v.before {
+					continue // that is a margin
+				}
+				margin := min(h.behind, v.behind, h.before, v.before)
+				c := document.Cut{Margin: margin, Spacing: spacing, Left: h.before - margin, Top: v.before - margin}
+				for _, g := range combined(x, y, c, h.found, v.found) {
+					// of figures, which hardly come to the sides of their cells, anything could be left out
+					columns, rows := g.Cut.Tiles(x.length, y.length)
+					if x.slack(g.Cut.CellWidth, h.before, spacing, columns) || y.slack(g.Cut.CellHeight, v.before, spacing, rows) {
+						continue
+					}
+					g.score = g.score * 9 / 10
+					out = append(out, g)
+				}
 			}
 		}
 	}
 	return out
 }
 
+// combined are the guesses from how both axes are cut with the same gutters: all that are square, and the best one that is not.
+func combined(x, y *axis, c document.Cut, across, down []between) (out []Guess) {
+	// several square cells with what is between them are no oblong one
+	several := func(w, h int) bool {
+		return slices.ContainsFunc(across, func(s between) bool {
+			whole := (w+c.Spacing)%(s.size+c.Spacing) == 0 && (h+c.Spacing)%(s.size+c.Spacing) == 0
+			return whole && slices.ContainsFunc(down, func(o between) bool { return o.size == s.size })
+		})
+	}
+	var best Guess
+	for _, a := range across {
+		for _, b := range down {
+			g, ok := a.with(b, c, x, y)
+			switch {
+			case !ok:
+			case a.size == b.size:
+				out = append(out, g)
+			case c.Spacing > 0 && g.score > best.score && !several(a.size, b.size):
+				best = g
+			}
+		}
+	}
+	if best.score > 0 {
+		best.Why, best.score = "flat lines between cells, not square", best.score*9/10
+		out = append(out, best)
+	}
+	return out
+}
+
 // with is a guess from how both axes are cut; ok tells that it is no chance.
-func (a between) with(b between, margin, spacing int, x, y *axis) (g Guess, ok bool) {
-	c := document.Cut{CellWidth: a.size, CellHeight: b.size, Margin: margin, Spacing: spacing}
+func (a between) with(b between, c document.Cut, x, y *axis) (g Guess, ok bool) {
+	c.CellWidth, c.CellHeight = a.size, b.size
 	columns, rows := c.Tiles(x.length, y.length)
 	if columns*rows < 2 {
 		return g, false
@@ -83,7 +139,7 @@ func (a between) with(b between, margin, spacing int, x, y *axis) (g Guess, ok b
 		return g, false
 	}
 	// flat lines inside the cells speak for smaller ones
-	score := sure*2 + 10*(margin+spacing) + min(a.size, b.size) - min(sure, 20*(a.stray+b.stray))
+	score := sure*2 + 10*(c.Margin+c.Spacing) + min(a.size, b.size) - min(sure, 20*(a.stray+b.stray))
 	if a.exact && b.exact {
 		score *= 2
 	}
@@ -103,7 +159,7 @@ func (a *axis) rarity(n int) int {
 
 // cells is a cut with n cells, whether exactly or not; ok tells that the lines between them and around them are flat in one
 // colour. Where the picture ends within a cell that is not counted, there is no margin behind it.
-func (a *axis) cells(size, margin, spacing, n int) (b between, ok bool) {
+func (a *axis) cells(size, before, behind, spacing, n int) (b between, ok bool) {
 	colour := int64(-2)
 	same := func(from, to int) bool {
 		for i := from; i < to; i++ {
@@ -114,22 +170,22 @@ func (a *axis) cells(size, margin, spacing, n int) (b between, ok bool) {
 		}
 		return true
 	}
-	if !same(0, margin) {
+	if !same(0, before) {
 		return b, false
 	}
 	b.size = size
-	lines := 2*margin + spacing*(n-1)
-	if !same(a.length-margin, a.length) {
-		next := margin + n*(size+spacing)
+	lines := before + behind + spacing*(n-1)
+	if !same(a.length-behind, a.length) {
+		next := before + n*(size+spacing)
 		if spacing == 0 || next >= a.length || next+size < a.length || a.flat[next] == colour || !same(next-spacing, next) {
 			return b, false
 		}
-		b.within, lines = true, margin+spacing*n
+		b.within, lines = true, before+spacing*n
 	}
 	b.rare = a.rarity(lines)
 	inside := 0 // lines of cells that are flat in the gutter's colour too
 	for k := range n {
-		start := margin + k*(size+spacing)
+		start := before + k*(size+spacing)
 		end := start + size
 		if k < n-1 && !same(end, end+spacing) {
 			return b, false

@@ -54,11 +54,10 @@ func Match(old Picture, oldCut document.Cut, next Picture, nextCut document.Cut)
 // their colour.
 func sumOf(p Picture, c document.Cut, tile, columns int) (sum uint64, clear bool) {
 	h := fnv.New64a()
-	x0 := c.Margin + tile%columns*(c.CellWidth+c.Spacing)
-	y0 := c.Margin + tile/columns*(c.CellHeight+c.Spacing)
+	r := c.Tile(tile, columns)
 	clear = true
-	for y := y0; y < y0+c.CellHeight; y++ {
-		for x := x0; x < x0+c.CellWidth; x++ {
+	for y := r.Y; y < r.Y+r.H; y++ {
+		for x := r.X; x < r.X+r.W; x++ {
 			px := p.Pix[(y*p.Width+x)*4 : (y*p.Width+x)*4+4]
 			if px[3] == 0 {
 				px = []byte{0, 0, 0, 0}
@@ -77,11 +76,10 @@ func Partners(p Picture, c document.Cut) [][2]int {
 	columns, rows := c.Tiles(p.Width, p.Height)
 	flipped := Picture{p.Width, p.Height, make([]byte, len(p.Pix))}
 	for i := range columns * rows {
-		x0 := c.Margin + i%columns*(c.CellWidth+c.Spacing)
-		y0 := c.Margin + i/columns*(c.CellHeight+c.Spacing)
-		for y := y0; y < y0+c.CellHeight; y++ {
-			for x := range c.CellWidth {
-				from, to := (y*p.Width+x0+x)*4, (y*p.Width+x0+c.CellWidth-1-x)*4
+		r := c.Tile(i, columns)
+		for y := r.Y; y < r.Y+r.H; y++ {
+			for x := range r.W {
+				from, to := (y*p.Width+r.X+x)*4, (y*p.Width+r.X+r.W-1-x)*4
 				copy(flipped.Pix[to:to+4], p.Pix[from:from+4])
 			}
 		}

@@ -87,13 +87,12 @@ func tidy(f material.Form, by string) material.Form {
 // zones are the means of the eight outer parts of a tile, clockwise from the
 // top, and of its middle.
 func zones(p Picture, c document.Cut, tile, columns int) [9]zone {
-	x0 := c.Margin + tile%columns*(c.CellWidth+c.Spacing)
-	y0 := c.Margin + tile/columns*(c.CellHeight+c.Spacing)
-	w, h := c.CellWidth, c.CellHeight
+	r := c.Tile(tile, columns)
+	w, h := r.W, r.H
 	dx, dy := max(1, w/5), max(1, h/5) // how deep a part is
 	mx, my := w/2-max(1, w/8), h/2-max(1, h/8)
 	mw, mh := max(1, w-2*mx), max(1, h-2*my)
-	mean := func(x, y, w, h int) zone { return meanOf(p, x0+x, y0+y, w, h) }
+	mean := func(x, y, w, h int) zone { return meanOf(p, r.X+x, r.Y+y, w, h) }
 	return [9]zone{
 		mean(mx, 0, mw, dy), mean(w-dx, 0, dx, dy), mean(w-dx, my, dx, mh), mean(w-dx, h-dy, dx, dy),
 		mean(mx, h-dy, mw, dy), mean(0, h-dy, dx, dy), mean(0, my, dx, mh), mean(0, 0, dx, dy), mean(mx, my, mw, mh),

@@ -17,7 +17,7 @@ func roundness(size int) int {
 func rounder(x, y *axis, g Guess) (Guess, bool) {
 	c := g.Cut
 	columns, rows := c.Tiles(x.length, y.length)
-	if c.Spacing == 0 || !x.slack(c.CellWidth, c.Margin, c.Spacing, columns) || !y.slack(c.CellHeight, c.Margin, c.Spacing, rows) {
+	if c.Spacing == 0 || c.Left+c.Top > 0 || !x.slack(c.CellWidth, c.Margin, c.Spacing, columns) || !y.slack(c.CellHeight, c.Margin, c.Spacing, rows) {
 		return g, false
 	}
 	best, out := min(roundness(c.CellWidth), roundness(c.CellHeight)), g

@@ -153,22 +153,6 @@ func (t *Tileset) Check() error {
 	return t.checkInfos()
 }
 
-// Check finds what is wrong with a cut of a picture of this size.
-func (c Cut) Check(width, height int) error {
-	if err := first(checkCellSize(c.CellWidth, c.CellHeight),
-		checkRange("the margin", c.Margin, 0, maxCellPixel), checkRange("the spacing", c.Spacing, 0, maxCellPixel)); err != nil {
-		return err
-	}
-	columns, rows := c.Tiles(width, height)
-	if columns < 1 || rows < 1 {
-		return fmt.Errorf("a cell of %d × %d is larger than the picture (%d × %d): choose a smaller cell", c.CellWidth, c.CellHeight, width, height)
-	}
-	if columns*rows > cells.MaxTile+1 {
-		return fmt.Errorf("that would make %d tiles, and a tileset has at most %d: choose a larger cell", columns*rows, cells.MaxTile+1)
-	}
-	return nil
-}
-
 // Check finds what is wrong with a map's own fields.
 func (m *Map) Check() error {
 	if m.Grid != GridSquare && m.Grid != GridDiamond {

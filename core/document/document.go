@@ -138,24 +138,6 @@ func (d *Document) Entity(m, id ID) *Entity {
 	return nil
 }
 
-// Tiles is the number of whole columns and rows of tiles in a picture.
-func (c Cut) Tiles(width, height int) (columns, rows int) {
-	count := func(size, cell int) int {
-		if cell < 1 || size-2*c.Margin < cell {
-			return 0
-		}
-		return (size - 2*c.Margin + c.Spacing) / (cell + c.Spacing)
-	}
-	return count(width, c.CellWidth), count(height, c.CellHeight)
-}
-
-// Unused is how many pixels at the right and at the bottom the cut leaves over.
-func (c Cut) Unused(width, height int) (right, bottom int) {
-	columns, rows := c.Tiles(width, height)
-	used := func(n, cell int) int { return 2*c.Margin + n*cell + max(0, n-1)*c.Spacing }
-	return max(0, width-used(columns, c.CellWidth)), max(0, height-used(rows, c.CellHeight))
-}
-
 // IsSolid reports whether a tile stops the hero.
 func (t *Tileset) IsSolid(tile int) bool {
 	_, ok := slices.BinarySearch(t.Solid, tile)

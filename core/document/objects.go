@@ -150,8 +150,12 @@ type Tileset struct {
 type Cut struct {
 	CellWidth  int `json:"cellWidth"`
 	CellHeight int `json:"cellHeight"`
-	Margin     int `json:"margin"`
-	Spacing    int `json:"spacing"`
+	// Margin is left out at all four sides, Spacing between cells.
+	Margin  int `json:"margin"`
+	Spacing int `json:"spacing"`
+	// Left and Top are left out besides, at these two sides alone.
+	Left int `json:"left,omitempty"`
+	Top  int `json:"top,omitempty"`
 }
 
 // Map is one place of the game. Its cells are stored in a fixed frame; Bounds

@@ -60,8 +60,8 @@ func Of(data []byte, cut document.Cut) ([]Shade, error) {
 	out := make([]Shade, 0, columns*rows)
 	for row := range rows {
 		for column := range columns {
-			x, y := cut.Margin+column*(cut.CellWidth+cut.Spacing), cut.Margin+row*(cut.CellHeight+cut.Spacing)
-			out = append(out, of(at, image.Rect(x, y, x+cut.CellWidth, y+cut.CellHeight)))
+			t := cut.Tile(row*columns+column, columns)
+			out = append(out, of(at, image.Rect(t.X, t.Y, t.X+t.W, t.Y+t.H)))
 		}
 	}
 	return out, nil

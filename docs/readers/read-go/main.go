@@ -47,7 +47,7 @@ type tilesetFile struct {
 	Tileset struct {
 		Number  int
 		Picture string
-		Cut     struct{ CellWidth, CellHeight, Margin, Spacing int }
+		Cut     struct{ CellWidth, CellHeight, Margin, Spacing, Left, Top int }
 	}
 }
 
@@ -174,8 +174,8 @@ func put(on *image.NRGBA, all map[int]*sheet, cell string, px, py, i int, quarte
 		return
 	}
 	cut := s.Tileset.Cut
-	columns := (s.img.Bounds().Dx() - 2*cut.Margin + cut.Spacing) / (cut.CellWidth + cut.Spacing)
-	from := image.Pt(cut.Margin+id%columns*(cut.CellWidth+cut.Spacing), cut.Margin+id/columns*(cut.CellHeight+cut.Spacing))
+	columns := (s.img.Bounds().Dx() - 2*cut.Margin - cut.Left + cut.Spacing) / (cut.CellWidth + cut.Spacing)
+	from := image.Pt(cut.Margin+cut.Left+id%columns*(cut.CellWidth+cut.Spacing), cut.Margin+cut.Top+id/columns*(cut.CellHeight+cut.Spacing))
 	w, h := cut.CellWidth, cut.CellHeight
 	one := image.NewNRGBA(image.Rect(0, 0, w, h))
 	for y := range h {

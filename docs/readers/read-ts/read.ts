@@ -17,7 +17,7 @@ interface Picture {
 interface Tileset {
 	number: number
 	picture: string
-	cut: { cellWidth: number; cellHeight: number; margin: number; spacing: number }
+	cut: { cellWidth: number; cellHeight: number; margin: number; spacing: number; left?: number; top?: number }
 	img: Picture
 }
 
@@ -97,9 +97,10 @@ function put(on: Picture, sets: Map<number, Tileset>, cell: string, px: number, 
 	const [number, tile] = place.split(':').map(Number)
 	const t = sets.get(number)
 	if (!t) return
-	const { cellWidth: w, cellHeight: h, margin, spacing } = t.cut
-	const columns = Math.floor((t.img.w - 2 * margin + spacing) / (w + spacing))
-	const [left, top] = [margin + (tile % columns) * (w + spacing), margin + Math.floor(tile / columns) * (h + spacing)]
+	const { cellWidth: w, cellHeight: h, margin, spacing, left: more = 0, top: above = 0 } = t.cut
+	const columns = Math.floor((t.img.w - 2 * margin - more + spacing) / (w + spacing))
+	const left = margin + more + (tile % columns) * (w + spacing)
+	const top = margin + above + Math.floor(tile / columns) * (h + spacing)
 	const turns = how.includes('turned') ? Number(how.at(-1)) / 90 : 0
 	for (let y = 0; y < h; y++) {
 		for (let x = 0; x < w; x++) {

@@ -498,6 +498,8 @@ export interface Cut {
 	cellHeight: number
 	margin: number
 	spacing: number
+	left?: number
+	top?: number
 }
 
 export interface CutUp {

@@ -1,4 +1,4 @@
-import type { Rect, Tileset } from '../core/types'
+import type { Cut, Point, Rect, Tileset } from '../core/types'
 
 const mirrorX = 0x80000000
 const mirrorY = 0x40000000
@@ -10,16 +10,18 @@ export const tilesetOf = (cell: number) => (cell >>> 16) & 0xfff
 export const tileOf = (cell: number) => cell & 0xffff
 export const cellOf = (tileset: number, tile: number) => ((tileset << 16) | tile) >>> 0
 
-/** The part of a tileset's picture that a tile is. */
-export function tileRect(t: Tileset, tile: number): Rect {
-	const { cellWidth: w, cellHeight: h, margin, spacing } = t.cut
-	return {
-		x: margin + (tile % t.columns) * (w + spacing),
-		y: margin + Math.floor(tile / t.columns) * (h + spacing),
-		w,
-		h,
-	}
+/** The pixel at the top left of the first tile of a cut. */
+export const firstOf = ({ margin, left = 0, top = 0 }: Cut): Point => ({ x: margin + left, y: margin + top })
+
+/** Where a tile lies in a picture that is so many of them across. */
+export function tileIn(cut: Cut, columns: number, tile: number): Rect {
+	const { cellWidth: w, cellHeight: h, spacing } = cut
+	const { x, y } = firstOf(cut)
+	return { x: x + (tile % columns) * (w + spacing), y: y + Math.floor(tile / columns) * (h + spacing), w, h }
 }
+
+/** The part of a tileset's picture that a tile is. */
+export const tileRect = (t: Tileset, tile: number): Rect => tileIn(t.cut, t.columns, tile)
 
 /** A picture of tiles: the first, and how many it is across and down. */
 export interface Picture {

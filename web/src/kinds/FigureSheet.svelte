@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Facing, ID, Kind, Point } from '../core/types'
-	import { tileRect } from '../draw/pictures'
+	import { firstOf, tileRect } from '../draw/pictures'
 	import { counted } from '../project/counted'
 	import { poseWords } from './poses'
 	import { workspace } from '../workspace/workspace.svelte'
@@ -63,10 +63,14 @@
 	/** The tile under the pointer; beside the picture it is the nearest. */
 	function tileAt(e: PointerEvent): Point {
 		const r = canvas!.getBoundingClientRect()
-		const { cellWidth, cellHeight, margin, spacing } = t!.cut
-		const at = (v: number, size: number, n: number) =>
-			Math.max(0, Math.min(n - 1, Math.floor((v / scale - margin) / (size + spacing))))
-		return { x: at(e.clientX - r.left, cellWidth, t!.columns), y: at(e.clientY - r.top, cellHeight, t!.rows) }
+		const { cellWidth, cellHeight, spacing } = t!.cut
+		const first = firstOf(t!.cut)
+		const at = (v: number, from: number, size: number, n: number) =>
+			Math.max(0, Math.min(n - 1, Math.floor((v / scale - from) / (size + spacing))))
+		return {
+			x: at(e.clientX - r.left, first.x, cellWidth, t!.columns),
+			y: at(e.clientY - r.top, first.y, cellHeight, t!.rows),
+		}
 	}
 
 	function drag(e: PointerEvent) {

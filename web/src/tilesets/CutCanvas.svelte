@@ -14,6 +14,7 @@
 	import { onMount } from 'svelte'
 	import type { Cut, Point, Rect } from '../core/types'
 	import { drawLabel, ink } from '../draw/frames'
+	import { firstOf, tileIn } from '../draw/pictures'
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// A tileset's picture with its cut drawn over it. Painting over it marks tiles, or parts of
@@ -93,8 +94,8 @@
 		}
 	})
 
-	const tileX = (i: number) => cut.margin + (i % columns) * (cut.cellWidth + cut.spacing)
-	const tileY = (i: number) => cut.margin + Math.floor(i / columns) * (cut.cellHeight + cut.spacing)
+	const tileX = (i: number) => tileIn(cut, columns, i).x
+	const tileY = (i: number) => tileIn(cut, columns, i).y
 
 	$effect(() => {
 		void turn
@@ -166,8 +167,9 @@
 	/** The tile and its part under the pointer. */
 	function at(e: { clientX: number; clientY: number }): { tile: number; part: number } | null {
 		const r = canvas.getBoundingClientRect()
-		const x = (e.clientX - r.left) / scale - cut.margin
-		const y = (e.clientY - r.top) / scale - cut.margin
+		const first = firstOf(cut)
+		const x = (e.clientX - r.left) / scale - first.x
+		const y = (e.clientY - r.top) / scale - first.y
 		const [stepX, stepY] = [cut.cellWidth + cut.spacing, cut.cellHeight + cut.spacing]
 		const column = Math.floor(x / stepX)
 		const row = Math.floor(y / stepY)

@@ -15,9 +15,11 @@
 		{ key: 'cellHeight', label: 'Cell height' },
 		{ key: 'margin', label: 'Margin' },
 		{ key: 'spacing', label: 'Spacing' },
+		{ key: 'left', label: 'More at the left' },
+		{ key: 'top', label: 'More at the top' },
 	]
 
-	const same = (a: Cut, b: Cut) => fields.every((f) => a[f.key] === b[f.key])
+	const same = (a: Cut, b: Cut) => fields.every((f) => (a[f.key] ?? 0) === (b[f.key] ?? 0))
 
 	function unused(right: number, bottom: number): string {
 		const parts = []
@@ -55,7 +57,7 @@
 							? 'border-glaze bg-chalk'
 							: 'border-line'}"
 						aria-pressed={on}
-						onclick={() => intake.change(g.cut)}
+						onclick={() => intake.choose(g.cut)}
 					>
 						<CutPicture picture={t.picture} width={t.width} height={t.height} cut={g.cut} />
 						<span class="font-mono {on ? 'font-semibold' : ''}">{words(g.cut)}</span>
@@ -67,7 +69,7 @@
 			</div>
 		</div>
 	{/if}
-	<p class="text-[12px] text-dim">Or drag one tile out on the picture: it sets all four.</p>
+	<p class="text-[12px] text-dim">Or drag one tile out on the picture: it sets all six.</p>
 	<div class="grid grid-cols-2 gap-2">
 		{#each fields as f (f.key)}
 			<label class="flex flex-col gap-0.5">
@@ -76,7 +78,7 @@
 					class="field font-mono"
 					type="number"
 					min="0"
-					value={intake.cut[f.key]}
+					value={intake.cut[f.key] ?? 0}
 					oninput={(e) => intake.change({ [f.key]: Math.trunc(e.currentTarget.valueAsNumber) || 0 })}
 				/>
 			</label>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { Cut } from '../core/types'
+	import { firstOf } from '../draw/pictures'
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// A part of a picture as a cut would divide it: some three cells across, where most is drawn.
@@ -27,8 +28,8 @@
 		const s = fits >= 1 ? Math.floor(fits) : fits
 		ctx.drawImage(image, 0, 0, width * s, height * s)
 		ctx.beginPath()
-		for (let y = cut.margin; y + cut.cellHeight <= height && y * s < canvas.height; y += stepY)
-			for (let x = cut.margin; x + cut.cellWidth <= width && x * s < canvas.width; x += stepX)
+		for (let y = firstOf(cut).y; y + cut.cellHeight <= height && y * s < canvas.height; y += stepY)
+			for (let x = firstOf(cut).x; x + cut.cellWidth <= width && x * s < canvas.width; x += stepX)
 				ctx.rect(Math.round(x * s) + 0.5, Math.round(y * s) + 0.5, cut.cellWidth * s - 1, cut.cellHeight * s - 1)
 		ctx.lineWidth = 3 * dpr
 		ctx.strokeStyle = '#fcfaf5'

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { drawFigure } from '../draw/glyphs'
 	import type { Cut } from '../core/types'
+	import { firstOf } from '../draw/pictures'
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// A tile of the picture beside the hero on the project's grid, at one scale:
@@ -32,8 +33,8 @@
 		if (image && cut.cellWidth > 0 && cut.cellHeight > 0) {
 			ctx.drawImage(
 				image,
-				cut.margin,
-				cut.margin,
+				firstOf(cut).x,
+				firstOf(cut).y,
 				cut.cellWidth,
 				cut.cellHeight,
 				8,

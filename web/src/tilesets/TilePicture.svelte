@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { Cut } from '../core/types'
+	import { tileIn } from '../draw/pictures'
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// One tile of a picture under a cut that no tileset has yet.
@@ -28,13 +29,9 @@
 		ctx.imageSmoothingEnabled = false
 		const image = w.scene.pictures.image(picture)
 		if (!image) return
-		const { cellWidth, cellHeight, margin, spacing } = cut
-		const s = px / Math.max(cellWidth, cellHeight)
-		const [x, y] = [
-			margin + (tile % columns) * (cellWidth + spacing),
-			margin + Math.floor(tile / columns) * (cellHeight + spacing),
-		]
-		ctx.drawImage(image, x, y, cellWidth, cellHeight, 0, px - cellHeight * s, cellWidth * s, cellHeight * s)
+		const { x, y, w: wide, h: high } = tileIn(cut, columns, tile)
+		const s = px / Math.max(wide, high)
+		ctx.drawImage(image, x, y, wide, high, 0, px - high * s, wide * s, high * s)
 	})
 </script>
 

@@ -12,5 +12,6 @@ export function words(c: Cut): string {
 	let out = `${c.cellWidth} × ${c.cellHeight}`
 	if (c.margin) out += `, margin ${c.margin}`
 	if (c.spacing) out += `, spacing ${c.spacing}`
+	if (c.left || c.top) out += `, from ${c.margin + (c.left ?? 0)}, ${c.margin + (c.top ?? 0)}`
 	return out
 }

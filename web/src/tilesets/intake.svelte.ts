@@ -101,7 +101,7 @@ export class Intake {
 		const t = this.taken
 		if (!t) return
 		try {
-			this.change(this.w.project.ask('cutDragged', { tile, width: t.width, height: t.height }))
+			this.choose(this.w.project.ask('cutDragged', { tile, width: t.width, height: t.height }))
 		} catch (e) {
 			this.w.notices.wrong(e)
 		}
@@ -117,7 +117,11 @@ export class Intake {
 	}
 
 	change(cut: Partial<Cut>) {
-		this.cut = { ...this.cut, ...cut }
+		this.choose({ ...this.cut, ...cut })
+	}
+
+	choose(cut: Cut) {
+		this.cut = cut
 		this.plan = null
 	}
 
