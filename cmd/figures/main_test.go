@@ -12,6 +12,8 @@ import (
 const printed = `goos: linux
 cpu: Some processor @ 2.50GHz
 BenchmarkFillMillion/baseline-write-2         	      20	    500000 ns/op
+BenchmarkMergeSolids/baseline-write-2         	      20	    900000 ns/op
+BenchmarkRefitMillion/baseline-write-2         	      20	    400000 ns/op
 BenchmarkFillMillion/uniform-2                	      20	   1500000 ns/op
 BenchmarkPairs-2   	      20	 448746309 ns/op	         16.00 Mpairs/s	         0.9392 ×plain
 BenchmarkStoreOneEdit-2   	      20	   1088343 ns/op	         1.500 ms/edit-p95	         2.500 ×plain-insert

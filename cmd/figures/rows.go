@@ -64,6 +64,7 @@ var rows = []row{
 	{"… pan of all", "10,000 entities on a map | pan of the whole map" + frame, "", "ms", "≤ 16", 0},
 	{"… zoom to all", "10,000 entities on a map | zoom, to the whole map" + frame, "", "ms", "≤ 16", 0},
 	{"… hover", "10,000 entities on a map | hover" + frame, "", "ms", "≤ 8", 0},
+	{"… drag of all", "10,000 entities on a map | drag what is selected" + frame, "", "ms", "≤ 8", 0},
 	{"… a box over all", "10,000 entities on a map | select all by a box" + frame, "", "ms", "≤ 16", 0},
 	{"1,000 maps and 3,000 passages: zoom", "1,000 maps with 3,000 passages on the chart | zoom" + frame, "", "ms", "≤ 16", 0},
 	{"… hover", "1,000 maps with 3,000 passages on the chart | hover | p95", "", "ms", "≤ 16", 0},
