@@ -21,9 +21,9 @@ func (c Cut) Tiles(width, height int) (columns, rows int) {
 func (c Cut) First() grid.Point { return grid.Point{X: c.Margin + c.Left, Y: c.Margin + c.Top} }
 
 // Tile is where a tile lies in a picture that is so many of them across, in pixels.
-func (c Cut) Tile(tile, columns int) grid.Rect {
-	at := c.First()
-	return grid.Rect{X: at.X + tile%columns*(c.CellWidth+c.Spacing), Y: at.Y + tile/columns*(c.CellHeight+c.Spacing), W: c.CellWidth, H: c.CellHeight}
+func (c Cut) Tile(tile, columns int) (at grid.Rect) {
+	first := c.First()
+	return grid.Rect{X: first.X + tile%columns*(c.CellWidth+c.Spacing), Y: first.Y + tile/columns*(c.CellHeight+c.Spacing), W: c.CellWidth, H: c.CellHeight}
 }
 
 // Unused is how many pixels at the right and at the bottom the cut leaves over.
