@@ -3,6 +3,7 @@ package e2e
 import (
 	"azzel/core/author"
 	"azzel/core/document"
+	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/rules"
@@ -290,4 +291,58 @@ func TestPathAsALine(t *testing.T) {
 	k.see("[data-testid=hand]", "in place of others")
 	k.pressIn("aside button", "Collectible")
 	k.see("[data-testid=hand]", "on top")
+}
+
+// Of many that are selected each has its frame, which goes along while they are dragged, at once and when the map is seen at another size.
+func TestManySelectedAreFramed(t *testing.T) {
+	r := world(t)
+	const columns, rows = 11, 10
+	var signs []edit.Primitive
+	for i := range columns * rows {
+		e := document.Entity{ID: document.NewID(), Layer: sample.Entities, Kind: kind.Sign, Name: fmt.Sprint("Board ", i), Facing: document.Right, X: 16 * (1 + i%columns), Y: 16 * (1 + i/columns), W: 16, H: 16, Rank: 100 + i}
+		signs = append(signs, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: e.ID}, e))
+	}
+	r.append(signs...)
+	k := r.open()
+	k.focusMap()
+	k.keys(input.KeyG) // without the grid nothing else is drawn above the map
+	marked := func(p proto.Point) string {
+		return k.eval(`(x, y) => {
+			const c = document.querySelector('[data-testid=map]'), r = c.getBoundingClientRect()
+			return c.getContext('2d').getImageData(x - r.left, y - r.top, 1, 1).data[3] > 0
+		}`, p.X, p.Y)
+	}
+	// the left sides of the frames of a row, and beyond it
+	framed := func(first int) func() error {
+		return func() error {
+			for _, x := range []int{first, first + 5, first + columns - 1} {
+				if err := want(fmt.Sprintf("a frame at %d, 4", x), marked(offset(k.at(x, 4), -17, 0)), "true"); err != nil {
+					return err
+				}
+			}
+			return want("a frame beyond", marked(offset(k.at(first+columns+1, 4), -17, 0)), "false")
+		}
+	}
+	k.drag(left, k.at(0, 0), k.at(6, 6), offset(k.at(11, 10), 12, 12))
+	within(t, soon, framed(1))
+	// taken by one of them and led two cells on, all are where they would be put
+	k.hold(left, k.at(3, 3), k.at(4, 3), k.at(5, 3))
+	within(t, soon, framed(3))
+	must(t, k.page.Mouse.Up(left, 1))
+	k.stored(func(d *document.Document) error {
+		least := 1 << 20
+		for _, e := range d.Maps.Get(sample.Quay).Entities.All() {
+			if e.Kind == kind.Sign {
+				least = min(least, e.X)
+			}
+		}
+		if least != 48 {
+			return fmt.Errorf("the first of them lies at %d", least)
+		}
+		return nil
+	})
+	within(t, soon, framed(3))
+	k.keys(input.Escape)
+	within(t, soon, func() error { return want("a frame", marked(offset(k.at(5, 4), -17, 0)), "false") })
+	k.same()
 }
