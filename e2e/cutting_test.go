@@ -188,6 +188,21 @@ func TestASheetThatBeginsAside(t *testing.T) {
 	beside("5", "4")
 	k.write("aside[aria-label=Cut] form label:nth-of-type(6) input", "9")
 	beside("5", "9")
+	// whole tiles that are left out are veiled
+	first := func() string {
+		return k.eval(`() => {
+			const c = document.querySelector('[data-testid=cut]'), s = c.width / 140
+			return [...c.getContext('2d').getImageData(13 * s, 30 * s, 1, 1).data].join()
+		}`)
+	}
+	bare := first()
+	k.write("aside[aria-label=Cut] form label:nth-of-type(5) input", "40")
+	within(t, soon, func() error {
+		if first() == bare {
+			return fmt.Errorf("the first tile of the second row, which is left out, is shown as before: %s", bare)
+		}
+		return nil
+	})
 	// a tile that is dragged out on the picture sets it again
 	box := k.box("[data-testid=cut]")
 	scale := box.Width / (5 + 8*17 - 1)

@@ -33,8 +33,8 @@ func drawnOf(colour, ground int64, lines int) int {
 	return lines
 }
 
-// besides are the cells that repeat, and fill the picture, where more is left out at one of its sides than at another.
-func besides(x, y *axis, ground int64) (out []Guess) {
+// borderedAside are the cells that repeat, and fill the picture, where more is left out at one of its sides than at another.
+func borderedAside(x, y *axis, ground int64) (out []Guess) {
 	colour := max(x.flat[0], y.flat[0])
 	free := func(a *axis, at func(i int) int) (n int) {
 		for n < min(maxGutter, a.length/2-smallest) && colour >= 0 && a.flat[at(n)] == colour {

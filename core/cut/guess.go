@@ -46,7 +46,7 @@ func Guesses(p Picture) []Guess {
 	x := look(p.Width, p.Height, func(i, j int) int { return (j*p.Width + i) * 4 }, p.Pix, ground)
 	y := look(p.Height, p.Width, func(i, j int) int { return (i*p.Width + j) * 4 }, p.Pix, ground)
 	all := append(repeating(&x, &y), bordered(&x, &y, ground)...)
-	for _, g := range besides(&x, &y, ground) {
+	for _, g := range borderedAside(&x, &y, ground) {
 		// what is drawn repeats wherever it begins
 		for _, o := range all {
 			if o.Cut == (document.Cut{CellWidth: g.Cut.CellWidth, CellHeight: g.Cut.CellHeight}) {

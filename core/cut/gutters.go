@@ -45,11 +45,11 @@ func guttered(x, y *axis) (out []Guess) {
 			out = append(out, combined(x, y, c, x.cuts(margin, margin, spacing), y.cuts(margin, margin, spacing))...)
 		}
 	}
-	return append(out, aside(x, y)...)
+	return append(out, gutteredAside(x, y)...)
 }
 
-// aside finds cells with gutters that begin farther from one side of the picture than from another, and use all of it up.
-func aside(x, y *axis) (out []Guess) {
+// gutteredAside finds cells with gutters that begin farther from one side of the picture than from another, and use all of it up.
+func gutteredAside(x, y *axis) (out []Guess) {
 	exact := func(a *axis, before, behind, spacing int) (out []between) {
 		for _, b := range a.cuts(before, behind, spacing) {
 			if b.exact {

@@ -45,7 +45,7 @@ func rounder(x, y *axis, g Guess) (Guess, bool) {
 // well. Not ok where there are none.
 func lessGutters(x, y *axis, g Guess) (Guess, bool) {
 	c := g.Cut
-	if c.Margin+c.Spacing > 0 {
+	if c.Margin+c.Spacing+c.Left+c.Top > 0 {
 		return g, false
 	}
 	left, right := x.sides(c.CellWidth)

@@ -113,6 +113,9 @@
 		const bottom = rows ? tileY((rows - 1) * columns) + cut.cellHeight : 0
 		if (right + cut.margin < width) ctx.fillRect(right * s, 0, canvas.width, canvas.height)
 		if (bottom + cut.margin < height) ctx.fillRect(0, bottom * s, right * s, canvas.height)
+		// at the left and at the top only where whole tiles are left out
+		if ((cut.left ?? 0) > cut.cellWidth) ctx.fillRect(0, 0, firstOf(cut).x * s, bottom * s)
+		if ((cut.top ?? 0) > cut.cellHeight) ctx.fillRect(0, 0, right * s, firstOf(cut).y * s)
 		const edges = (colour: string, thick: number) => {
 			ctx.lineWidth = thick
 			ctx.strokeStyle = colour
