@@ -2,6 +2,8 @@ package e2e
 
 import (
 	"azzel/core/document"
+	"azzel/core/edit"
+	"azzel/core/sample"
 	"testing"
 
 	"github.com/go-rod/rod/lib/input"
@@ -36,4 +38,13 @@ func TestWhatIsMadeIsWrittenAtOnce(t *testing.T) {
 	k.keys(input.ArrowUp, input.End, input.Enter)
 	k.types("add 1 to Beaten")
 	k.ruleIs("when\n\ta new game begins\nthen\n\tadd 1 to Beaten\n")
+}
+
+// What is held is told by its name of now: also when its tileset got another one meanwhile, or was gone and is back.
+func TestWhatIsHeldIsToldByItsNameOfNow(t *testing.T) {
+	r := world(t)
+	k := r.open()
+	k.holdTile(5)
+	r.append(edit.Set(edit.Ref{Type: edit.TypeTileset, ID: sample.Coast}, "name", "Shore"))
+	k.see("[data-testid=hand]", "tile 5 of Shore")
 }

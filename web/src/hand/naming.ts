@@ -18,6 +18,7 @@ export function nameOf(project: Project, grip: Grip): string {
 		case 'tiles': {
 			const cells = grip.cells ?? []
 			const width = grip.width ?? 1
+			void project.head // what a tile is called changes with its tileset
 			if (cells.length === 1) return project.ask('tileName', { cell: cells[0] })
 			const set = project.tileset(tilesetOf(cells.find((c) => c) ?? 0))?.name ?? 'a removed tileset'
 			return `${width} × ${cells.length / width} tiles of ${set}`
