@@ -5,6 +5,7 @@ import (
 	"azzel/core/grid"
 	"azzel/core/kind"
 	"slices"
+	"strings"
 )
 
 // Project is what holds for the whole game.
@@ -346,11 +347,14 @@ func (e *Entity) Box(m *Map) grid.Rect {
 func (m *Map) Standing(p grid.Point) (out []*Entity) {
 	left, top := p.X*m.CellWidth, p.Y*m.CellHeight
 	right, bottom := left+m.CellWidth, top+m.CellHeight
-	m.Entities.Each(func(e *Entity) {
+	// in no order at first: a table that was just changed would be sorted for the few that lie here
+	m.Entities.Sum(func(e *Entity) int {
 		if e.X < right && e.Y < bottom && e.X+e.W > left && e.Y+e.H > top {
 			out = append(out, e)
 		}
+		return 0
 	})
+	slices.SortFunc(out, func(a, b *Entity) int { return strings.Compare(string(a.ID), string(b.ID)) })
 	return out
 }
 

@@ -52,6 +52,8 @@ type Session struct {
 	reader rules.Reader
 	// kept are arrangements that are held without being motifs.
 	kept map[document.ID]*document.Motif
+	// warming makes ready what presses ask for first, nil while it does not.
+	warming *warming
 }
 
 // Outcome is what changed and, for a new edit, what has to be sent.

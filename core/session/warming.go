@@ -14,7 +14,16 @@ func init() {
 	if !designs {
 		return
 	}
-	register(map[string]method{"warm": with(func(*Session, none) (none, error) { _, err := warmed(); return none{}, err })})
+	register(map[string]method{"warm": with(func(s *Session, _ none) (Warmth, error) {
+		if s.warming == nil {
+			s.warming = newWarming()
+		}
+		left, err := s.warming.goOn(warmAtOnce)
+		if left == 0 || err != nil {
+			s.warming = nil
+		}
+		return Warmth{left}, err
+	})})
 }
 
 // Presses that warm makes on the first of its maps, M being that and L its layer of tiles.
@@ -27,9 +36,23 @@ const (
 	warmThing  = `"what":"entity","shape":"freehand","kind":"%s"`
 )
 
-// warming is what warm does, in order; after each edit the page asks what differs, and is told that it was stored.
-var warming = func() (all [][2]string) {
+// Warmth is how much is left to be made ready.
+type Warmth struct {
+	Left int `json:"left"`
+}
+
+// warmAtOnce is how much of it is done at once, so that what is asked meanwhile need not wait for all of it.
+const warmAtOnce = 4
+
+// warmCrowds is how often a map is filled with entities.
+const warmCrowds = 8
+
+// toWarm is what warm does, in order; after each edit the page asks what differs, and is told that it was stored.
+var toWarm = func() (all [][2]string) {
 	first, more := `{"x":4,"y":4}`, `{"x":5,"y":4},{"x":6,"y":5}`
+	for range 2 {
+		all = append(all, [2]string{"newMap", `{"name":"Warm","w":50,"h":40}`})
+	}
 	all = append(all, [2]string{"head", ""}, [2]string{"chart", ""},
 		[2]string{"addTileset", `{"name":"Warm","number":1,"picture":"` + strings.Repeat("0", 64) + `","width":64,"height":32,"cut":{"cellWidth":16,"cellHeight":16}}`})
 	press := func(grip, way string) {
@@ -43,7 +66,8 @@ var warming = func() (all [][2]string) {
 	press(fmt.Sprintf(warmTiles, "line"), first+","+more)
 	press(fmt.Sprintf(warmTiles, "fill"), `{"x":40,"y":30}`)
 	press(fmt.Sprintf(warmEraser, "box"), first+","+more)
-	for range 2 {
+	// as often as the browser wants something to be done until it makes better code of it
+	for range warmCrowds {
 		press(warmThings, first)
 		all = append(all, [2]string{"undo", "{}"})
 	}
@@ -65,43 +89,50 @@ var warming = func() (all [][2]string) {
 // warmKinds are what goes about, shines, shoots and can be met while a game is played for nobody.
 var warmKinds = []string{kind.Walker, kind.Flyer, kind.Character, kind.Platform, kind.Block, kind.Shooter, kind.Turner, kind.Light, kind.Switch, kind.Door}
 
-// warmed is a session that did what presses ask for first, on a project of its own that nobody sees. A browser makes ready each part of the module when it is
+// warming does what presses ask for first, a little at a time, on a project of its own that nobody sees. A browser makes ready each part of the module when it is
 // first used, for all threads that have the module: what one of them did here costs the others nothing more.
-func warmed() (*Session, error) {
+type warming struct {
+	s        *Session
+	m, layer document.ID
+	// next is the number of the call that comes next, seq that of the last edit.
+	next, seq int
+}
+
+func newWarming() *warming {
 	const client = "warmwarmwarm"
-	s := &Session{replica: replica.New(client, client, document.New("Warm"), 0)}
-	var m, layer document.ID
-	seq := 0
-	call := func(name, args string) error {
-		out, err := s.Call(name, json.RawMessage(strings.NewReplacer(`"M"`, `"`+string(m)+`"`, `"L"`, `"`+string(layer)+`"`).Replace(args)))
-		if err != nil {
-			return fmt.Errorf("%s: %w", name, err)
-		}
-		if s.Sent() == nil {
-			return idle(name, out)
-		}
-		var made Outcome
-		if err := json.Unmarshal(out, &made); err != nil {
-			return err
-		}
-		if name == "newMap" && m == "" {
-			m = made.Made
-			layer = s.doc().Maps.Get(m).LayersInOrder()[0].ID
-		}
-		seq++
-		return stored(s, seq, *made.Edit, m)
-	}
-	for range 2 {
-		if err := call("newMap", `{"name":"Warm","w":50,"h":40}`); err != nil {
-			return nil, err
+	return &warming{s: &Session{replica: replica.New(client, client, document.New("Warm"), 0)}}
+}
+
+// goOn makes so many of the calls that are left, and tells how many there are still.
+func (w *warming) goOn(calls int) (left int, err error) {
+	for ; calls > 0 && w.next < len(toWarm); calls-- {
+		c := toWarm[w.next]
+		w.next++
+		if err := w.call(c[0], c[1]); err != nil {
+			return 0, fmt.Errorf("%s: %w", c[0], err)
 		}
 	}
-	for _, c := range warming {
-		if err := call(c[0], c[1]); err != nil {
-			return nil, err
-		}
+	return len(toWarm) - w.next, nil
+}
+
+func (w *warming) call(name, args string) error {
+	out, err := w.s.Call(name, json.RawMessage(strings.NewReplacer(`"M"`, `"`+string(w.m)+`"`, `"L"`, `"`+string(w.layer)+`"`).Replace(args)))
+	if err != nil {
+		return err
 	}
-	return s, nil
+	if w.s.Sent() == nil {
+		return idle(name, out)
+	}
+	var made Outcome
+	if err := json.Unmarshal(out, &made); err != nil {
+		return err
+	}
+	if name == "newMap" && w.m == "" {
+		w.m = made.Made
+		w.layer = w.s.doc().Maps.Get(w.m).LayersInOrder()[0].ID
+	}
+	w.seq++
+	return stored(w.s, w.seq, *made.Edit, w.m)
 }
 
 // idle is an error where a ghost does nothing.

@@ -9,9 +9,10 @@ export function drawBeads(ctx: Context, w: Workspace, view: View, entities: read
 	const lines = new Path2D()
 	const beads = new Path2D()
 	for (const e of entities) {
+		if (!e.points?.length || e.hidden) continue // most have none, and are thousands
 		const k = w.project.kind(e.kind)
 		// ground has a look of its own
-		if (!e.points?.length || e.hidden || !k?.ways || isGround(k)) continue
+		if (!k?.ways || isGround(k)) continue
 		const [first, ...rest] = pointsOf(e).map((p) => view.screen(p.x, p.y))
 		let last = first
 		for (const at of rest) {

@@ -19,8 +19,11 @@ const waysFrom = (w: Workspace, m: MapInfo) =>
 /** Joined exits have a double line; one that leads nowhere is dashed in brick. */
 export function drawPassages(ctx: Context, w: Workspace, m: MapInfo, view: View, entities: Entity[], dpr: number) {
 	const from = waysFrom(w, m)
+	const leading = new Map<string, boolean>() // asked once for a kind, since entities are thousands
 	for (const e of nearby(entities, view.seen())) {
-		if (w.project.kind(e.kind)?.leads !== 'on' && !from.has(e.id)) continue
+		let leads = leading.get(e.kind)
+		if (leads === undefined) leading.set(e.kind, (leads = w.project.kind(e.kind)?.leads === 'on'))
+		if (!leads && !from.has(e.id)) continue
 		if (!seen(view, boxOf(view, e))) continue
 		if (!from.has(e.id)) {
 			ctx.setLineDash([4 * dpr, 3 * dpr])

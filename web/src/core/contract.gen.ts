@@ -1264,6 +1264,10 @@ export interface WalkArgs {
 	expectation: ID
 }
 
+export interface Warmth {
+	left: number
+}
+
 export interface Return {
 	exit: Rect
 	at: Point
@@ -2793,7 +2797,7 @@ export interface Methods {
 	walkTo: { args: {
 		at: Point
 	}; answer: View }
-	warm: { args: None; answer: None }
+	warm: { args: None; answer: Warmth }
 	warning: { args: MapArgs; answer: string }
 	watch: { args: IdArgs; answer: View }
 	wayBack: { args: Way; answer: Return }

@@ -5,11 +5,7 @@ import type { View } from './view.svelte'
 
 /** The rectangle of the screen around a box of the ground plane, in map pixels. */
 export function boxOf(view: View, e: Rect): Rect {
-	if (!view.diamond) {
-		const a = view.screen(e.x, e.y)
-		const b = view.screen(e.x + e.w, e.y + e.h)
-		return { x: a.x, y: a.y, w: b.x - a.x, h: b.y - a.y }
-	}
+	if (!view.diamond) return view.box(e)
 	const all = view.corners(e)
 	return { x: all[3].x, y: all[0].y, w: all[1].x - all[3].x, h: all[2].y - all[0].y }
 }

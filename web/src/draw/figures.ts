@@ -91,6 +91,7 @@ export class Figures {
 
 	entities(ctx: CanvasRenderingContext2D, m: MapInfo, l: Layer, view: View, play?: PlayView) {
 		this.beat = play?.tick ?? 0
+		this.last = undefined // what is on may look otherwise at each tick
 		const list = this.project.entities(m.id)
 		if (!play && list.length > crowd && m.cellWidth * view.scale < 5) {
 			let kept = this.kept.get(l.id)
@@ -183,18 +184,41 @@ export class Figures {
 		drawGlyph(ctx, k?.glyph ?? kind, x, y, size, k?.colour)
 	}
 
+	/** What the entity that was drawn last is drawn as, if it stands still. */
+	private last?: { e: Entity; on: boolean; head: object; kind: Kind | undefined; picture: Picture }
+
+	/** What an entity is drawn as, looked up once for those that are alike and come after each other, as most of a crowd do. */
+	private drawnAs(e: Walking, on: boolean): { kind: Kind | undefined; picture: Picture } {
+		const { head } = this.project
+		const o = this.last
+		const stands = !e.pose && !e.steps
+		if (
+			o &&
+			stands &&
+			o.head === head &&
+			o.on === on &&
+			o.e.kind === e.kind &&
+			o.e.look === e.look &&
+			o.e.lookOn === e.lookOn &&
+			o.e.facing === e.facing
+		)
+			return o
+		const is = { e, on, head, kind: this.project.kind(e.kind), picture: this.picture(e, on) }
+		this.last = stands ? is : undefined
+		return is
+	}
+
 	/** Draws one entity; in play only what the player sees. */
 	entity(ctx: CanvasRenderingContext2D, m: MapInfo, view: View, e: Entity, on: boolean, playing = false) {
-		const kind = this.project.kind(e.kind)
+		const { kind, picture } = this.drawnAs(e, on)
 		if (isGround(kind) && e.points?.length) {
 			const cell = { w: m.cellWidth, h: m.cellHeight }
-			return drawGroundLine(ctx, this.pictures, view, e, kind, this.picture(e, on), cell)
+			return drawGroundLine(ctx, this.pictures, view, e, kind, picture, cell)
 		}
 		const box = boxOf(view, e)
 		const a = { x: box.x, y: box.y }
 		const b = { x: box.x + box.w, y: box.y + box.h }
 		if (b.x < 0 || b.y < 0 || a.x > view.width || a.y > view.height) return
-		const picture = this.picture(e, on)
 		const look = picture.cell
 		if (look && !kind?.area) return this.whole(ctx, view, m, e, picture)
 		if (look) {

@@ -162,7 +162,17 @@ export const glyphs: Record<string, Glyph> = {
 const plainGlyph: Glyph = { path: 'M3 3h10v10H3z', colour: '#566067' }
 
 const paths = new Map<string, Path2D>()
-const sprites = new Map<string, OffscreenCanvas>()
+/** A kind's glyph, drawn once. */
+interface Sprite {
+	kind: string
+	colour: string
+	whole: number
+	sprite: OffscreenCanvas
+}
+
+const sprites = new Map<string, Sprite>()
+/** The one that was drawn last: a crowd has many of the same. */
+let last: Sprite | undefined
 /** Glyphs of so many sizes and colours are kept drawn. */
 const maxSprites = 400
 
@@ -177,15 +187,20 @@ export function drawGlyph(
 ) {
 	const whole = Math.round(size)
 	if (whole < 1) return
+	if (last?.kind !== kind || last.colour !== colour || last.whole !== whole) last = spriteOf(kind, colour, whole)
+	ctx.drawImage(last.sprite, Math.round(x) - 2, Math.round(y) - 2)
+}
+
+function spriteOf(kind: string, colour: string, whole: number): Sprite {
 	const key = `${kind} ${colour} ${whole}`
-	let sprite = sprites.get(key)
-	if (!sprite) {
+	let is = sprites.get(key)
+	if (!is) {
 		if (sprites.size >= maxSprites) sprites.clear()
-		sprite = new OffscreenCanvas(whole + 4, whole + 4)
+		const sprite = new OffscreenCanvas(whole + 4, whole + 4)
 		paintGlyph(sprite.getContext('2d')!, glyphs[kind] ?? plainGlyph, kind, whole, colour)
-		sprites.set(key, sprite)
+		sprites.set(key, (is = { kind, colour, whole, sprite }))
 	}
-	ctx.drawImage(sprite, Math.round(x) - 2, Math.round(y) - 2)
+	return is
 }
 
 function paintGlyph(ctx: OffscreenCanvasRenderingContext2D, g: Glyph, kind: string, size: number, colour: string) {

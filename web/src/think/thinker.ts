@@ -42,7 +42,7 @@ export class Thinker {
 	private starts = 0
 	/** What presses ask for first was done once here, so that it is quick in the page. */
 	warmed = false
-	private warming = false
+	private warms = true
 	private resting: ReturnType<typeof setTimeout> | undefined
 	/** The server is asked: the project is too large for a second core. */
 	private far = false
@@ -116,16 +116,20 @@ export class Thinker {
 		if ('wrong' in told) waits?.reject(told.code ? new CoreError(told.wrong, told.code) : new Error(told.wrong))
 		else waits?.resolve(told.answer)
 		clearTimeout(this.resting)
-		if (!this.warming && this.opened && !this.waiting.size) this.resting = setTimeout(() => this.warm(), restsFor)
+		if (this.warms && this.opened && !this.waiting.size) this.resting = setTimeout(() => this.warm(), restsFor)
 	}
 
-	private warm() {
-		if (!this.worker || this.waiting.size) return
-		this.warming = true
-		this.post({ method: 'warm' }).then(
-			() => (this.warmed = true),
-			() => {}, // it was only to be quicker
-		)
+	/** Makes ready what presses ask for first, a little at a time: it gives way to whatever is asked, and goes on afterwards. */
+	private async warm() {
+		try {
+			while (this.warms && this.worker && !this.waiting.size) {
+				const { left } = (await this.post({ method: 'warm' })) as Answered<'warm'>
+				this.warms = left > 0
+				this.warmed = !left
+			}
+		} catch {
+			this.warms = false // it was only to be quicker
+		}
 	}
 
 	/** Has it be begun anew with the next question, unless that was done already. */
