@@ -38,6 +38,8 @@ func TestBrowserBenchFill(t *testing.T) {
 		k.move(at(60+float64(i*3), 200+float64(i%20*8)))
 	}
 	report("its ghost")
+	k.warmed()
+	k.eval(plainly) // until the browser has compiled what was made ready
 	k.eval(tasks)
 	measured := func(what string, does func()) {
 		k.eval(`() => { tasks.long.length = 0; tasks.begun = performance.now(); tasks.last = 0; return '' }`)

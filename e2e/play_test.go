@@ -226,3 +226,29 @@ func TestATickAsksForNothingElse(t *testing.T) {
 		}
 	}
 }
+
+// While a game goes on each frame shows it as it is just then: what a tick changes is drawn in the frame of that tick, not in every second one.
+func TestEveryFrameOfAGameIsDrawn(t *testing.T) {
+	k := startWith(t, nil).open()
+	k.focusMap()
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing]", "Playing")
+	counted := k.eval(`() => new Promise((done) => {
+		const over = document.querySelector('[data-testid=map]').getContext('2d'), clear = over.clearRect
+		let drawn = 0, twice = 0, now = 0, last = -1
+		over.clearRect = (...r) => {
+			drawn++
+			if (last === now) twice++
+			last = now
+			return clear.apply(over, r)
+		}
+		const frames = 60
+		const next = () => (now++ < frames ? requestAnimationFrame(next) : done(JSON.stringify({ drawn, twice })))
+		next()
+	})`)
+	var n struct{ Drawn, Twice int }
+	must(t, json.Unmarshal([]byte(counted), &n))
+	if n.Drawn < 55 || n.Twice > 2 {
+		t.Errorf("in 60 frames the game was drawn %d times, %d of them more than once in a frame", n.Drawn, n.Twice)
+	}
+}

@@ -69,7 +69,7 @@ var toWarm = func() (all [][2]string) {
 	// as often as the browser wants something to be done until it makes better code of it
 	for range warmCrowds {
 		press(warmThings, first)
-		all = append(all, [2]string{"undo", "{}"})
+		all = append(all, [2]string{"under", `{"map":"M","active":"","at":{"x":6,"y":6}}`}, [2]string{"undo", "{}"})
 	}
 	for x := range 4 {
 		all = append(all, [2]string{"placeMaps", fmt.Sprintf(`{"maps":[{"map":"M","at":{"x":%d,"y":0}}],"within":0}`, 2000+x*400)})

@@ -60,6 +60,15 @@
 		if (!frame) frame = requestAnimationFrame(draw)
 	}
 
+	$effect(() => {
+		w.play.drawNow = () => {
+			if (!frame) return
+			cancelAnimationFrame(frame)
+			draw()
+		}
+		return () => (w.play.drawNow = undefined)
+	})
+
 	function draw() {
 		frame = 0
 		const m = w.map

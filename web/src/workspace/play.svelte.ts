@@ -1,3 +1,4 @@
+import { flushSync } from 'svelte'
 import { CoreError } from '../core/module'
 import type { Given, ID, PlayEvent, PlayView, Point, Spot, WalkKeys } from '../core/types'
 import { Frames } from './frames'
@@ -157,8 +158,18 @@ export class Play {
 		this.project.ask('stop')
 	}
 
+	/** Draws what is planned to be drawn with the next frame, if something is. */
+	drawNow?: () => void
+
+	/** A frame: what is played in it is seen in it as well, not only in the one after it. */
 	private step = (now: number) => {
 		this.frame = requestAnimationFrame(this.step)
+		this.advance(now)
+		flushSync()
+		this.drawNow?.()
+	}
+
+	private advance(now: number) {
 		const pads = navigator.getGamepads().filter((pad) => pad?.connected) as Gamepad[]
 		this.letGo &&= pads.some((pad) => padInputs(pad))
 		for (const pad of pads) this.lean(`gamepad ${pad.index}`, this.letGo ? 0 : padInputs(pad))
