@@ -35,6 +35,9 @@ func TestBrowserBenchPlay(t *testing.T) {
 		k.move(at(60+float64(i%40*12), 60+float64(i/40*60)))
 	}
 	report("hover, motion shown")
+	k.warmed()
+	k.eval(plainly) // until the browser has compiled what was made ready
+	report("at rest")
 	k.focusMap()
 	k.keys(input.KeyP)
 	k.see("[data-testid=playing]", "Playing")

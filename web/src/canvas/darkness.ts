@@ -27,25 +27,15 @@ export function drawDarkness(
 	dark.fillStyle = shade(play)
 	dark.fillRect(0, 0, w, h)
 	dark.globalCompositeOperation = 'destination-out'
-	const shine = (x: number, y: number, radius: number) => {
-		const p = view.screen(x, y)
-		const [cx, cy, r] = [p.x / coarse, p.y / coarse, (radius * view.scale) / coarse]
-		if (r < 1 || cx + r < 0 || cy + r < 0 || cx - r > w || cy - r > h) return
-		const fade = dark.createRadialGradient(cx, cy, 0, cx, cy, r)
-		fade.addColorStop(0, 'rgb(0 0 0 / 1)')
-		fade.addColorStop(0.55, 'rgb(0 0 0 / 0.75)')
-		fade.addColorStop(1, 'rgb(0 0 0 / 0)')
-		dark.fillStyle = fade
-		dark.fillRect(cx - r, cy - r, 2 * r, 2 * r)
-	}
-	for (const l of play.lights) {
-		if (l.map !== map) continue
-		const radius = l.radius * burning(flickers ? l.flicker : '', play.tick, l.x + l.y)
-		shine(l.x, l.y, radius)
-		glow(ctx, view, l.x, l.y, radius, l.colour)
-	}
-	shine(hero.x, hero.y, around)
-	ctx.imageSmoothingEnabled = true
+	const lights = play.lights.filter((l) => l.map === map)
+	const radius = (l: (typeof lights)[number]) => l.radius * burning(flickers ? l.flicker : '', play.tick, l.x + l.y)
+	for (const l of lights) shine(dark, view, l.x, l.y, radius(l), '')
+	shine(dark, view, hero.x, hero.y, around, '')
+	// the lights' own colours, faintly over what they light, lie below the dark
+	dark.globalCompositeOperation = 'destination-over'
+	for (const l of lights) shine(dark, view, l.x, l.y, radius(l), l.colour)
+	// smoothing would take twice as long, for steps that nobody sees in a fade
+	ctx.imageSmoothingEnabled = false
 	ctx.drawImage(veil, 0, 0, view.width, view.height)
 }
 
@@ -57,16 +47,44 @@ function shade(play: PlayView): string {
 	return `rgb(${part(16, 8)} ${part(8, 10)} ${part(0, 18)} / ${play.darkness / 100})`
 }
 
-/** A light's own colour, faintly over what it lights. */
-function glow(ctx: Context, view: View, x: number, y: number, radius: number, colour: string) {
+/** Draws a fade around a place of the map onto the dark, which is drawn coarsely. */
+function shine(
+	dark: OffscreenCanvasRenderingContext2D,
+	view: View,
+	x: number,
+	y: number,
+	radius: number,
+	colour: string,
+) {
 	const p = view.screen(x, y)
-	const r = radius * view.scale
-	if (r < 1 || p.x + r < 0 || p.y + r < 0 || p.x - r > view.width || p.y - r > view.height) return
-	const fade = ctx.createRadialGradient(p.x, p.y, 0, p.x, p.y, r)
-	fade.addColorStop(0, `${colour}38`)
-	fade.addColorStop(1, `${colour}00`)
+	const r = Math.round((radius * view.scale) / coarse)
+	const [left, top] = [Math.round(p.x / coarse) - r, Math.round(p.y / coarse) - r]
+	if (r < 1 || left + 2 * r < 0 || top + 2 * r < 0 || left > dark.canvas.width || top > dark.canvas.height) return
+	dark.drawImage(fadeOf(colour, Math.min(r, largest)), left, top, 2 * r, 2 * r)
+}
+
+/** Fades by what they are of and their radius: a gradient takes several times as long to draw as a picture. */
+const fades = new Map<string, OffscreenCanvas>()
+/** So many are kept, up to a radius; larger ones are drawn from that one. */
+const maxFades = 200
+const largest = 128
+
+/** A round fade of a light's colour; without one, of how far it takes the dark away. */
+function fadeOf(colour: string, r: number): OffscreenCanvas {
+	const key = `${colour} ${r}`
+	const kept = fades.get(key)
+	if (kept) return kept
+	if (fades.size >= maxFades) fades.clear()
+	const out = new OffscreenCanvas(2 * r, 2 * r)
+	const ctx = out.getContext('2d')!
+	const fade = ctx.createRadialGradient(r, r, 0, r, r, r)
+	fade.addColorStop(0, colour ? `${colour}38` : 'rgb(0 0 0 / 1)')
+	if (!colour) fade.addColorStop(0.55, 'rgb(0 0 0 / 0.75)')
+	fade.addColorStop(1, colour ? `${colour}00` : 'rgb(0 0 0 / 0)')
 	ctx.fillStyle = fade
-	ctx.fillRect(p.x - r, p.y - r, 2 * r, 2 * r)
+	ctx.fillRect(0, 0, 2 * r, 2 * r)
+	fades.set(key, out)
+	return out
 }
 
 /** How far a light shines at a moment, against what is set: it follows from the tick and its place. */

@@ -7,7 +7,7 @@ import type { ID, PlayView } from '../core/types'
 const facings = ['up', 'right', 'down', 'left'] as const
 /** Parts of a map pixel. */
 const unit = 256
-/** Farther than this, in map pixels, nothing goes within a tick: it was put elsewhere. */
+/** Farther than this, in map pixels, nothing goes from one frame to the next: it was put elsewhere. */
 const farthest = 40
 
 interface Place {
@@ -43,7 +43,10 @@ type Named = PlayView['named'][number]
 export class Frames {
 	private named = new Map<number, Named>()
 	private now: Frame | null = null
+	private tick = 0
 	private before: Frame | null = null
+	/** How many ticks lie between them. */
+	private ticks = 1
 	/** The places of before by the number of a body. */
 	private was = new Map<number, Place>()
 
@@ -55,6 +58,8 @@ export class Frames {
 
 	/** Takes over the frame of a view; without `on`, nothing was on its way to it. */
 	take(view: PlayView, on: boolean) {
+		this.ticks = Math.max(1, view.tick - this.tick)
+		this.tick = view.tick
 		if (view.renamed) this.named.clear()
 		for (const n of view.named) this.named.set(n.number, n)
 		const bytes = this.core.frame()
@@ -76,9 +81,9 @@ export class Frames {
 			hero: place(),
 			camera: place(),
 			bodies: Array.from({ length: bodies }, () => {
-				const b = { number: next(), ...place(), steps: next(), beat: next() }
-				const word = next()
-				return { ...b, facing: facings[word & 3], pose: poses[(word >> 8) - 1] ?? '' }
+				const [number, x, y] = [next(), next() / unit, next() / unit]
+				const [steps, beat, word] = [next(), next(), next()]
+				return { number, x, y, steps, beat, facing: facings[word & 3], pose: poses[(word >> 8) - 1] ?? '' }
 			}),
 			party: Array.from({ length: party }, place),
 			shots: Array.from({ length: shots }, () => ({ ...place(), vx: next() / unit, vy: next() / unit })),
@@ -86,9 +91,10 @@ export class Frames {
 	}
 
 	/** A view with all that moves where it is so far on its way from the tick before: 0 is there, 1 is where it is now. */
-	shown(view: PlayView, part: number): PlayView {
-		const { now, before } = this
+	shown(view: PlayView, ofTick: number): PlayView {
+		const { now, before, ticks } = this
 		if (!now) return view
+		const part = (ticks - 1 + ofTick) / ticks
 		const between = (from: Place | undefined, to: Place): Place => {
 			if (!from || part >= 1 || Math.abs(to.x - from.x) + Math.abs(to.y - from.y) > farthest) return to
 			return { x: from.x + (to.x - from.x) * part, y: from.y + (to.y - from.y) * part }
@@ -99,7 +105,8 @@ export class Frames {
 			const n = this.named.get(b.number)
 			if (!n) continue
 			const { facing, steps, pose, beat } = b
-			const is = { map: n.map, id: n.id, ...between(this.was.get(b.number), b), facing, steps, pose, beat }
+			const { x, y } = between(this.was.get(b.number), b)
+			const is = { map: n.map, id: n.id, x, y, facing, steps, pose, beat }
 			if (n.kind) made.push({ ...is, layer: n.layer ?? '', kind: n.kind, w: n.w ?? 0, h: n.h ?? 0 })
 			else moved.push(is)
 		}
@@ -112,7 +119,7 @@ export class Frames {
 			party: view.party.map((c, i) =>
 				now.party[i] ? { ...c, ...between(c.map === view.map ? before?.party[i] : undefined, now.party[i]) } : c,
 			),
-			shots: now.shots.map((s) => ({ x: s.x - s.vx * (1 - part), y: s.y - s.vy * (1 - part) })),
+			shots: now.shots.map((s) => ({ x: s.x - s.vx * (1 - ofTick), y: s.y - s.vy * (1 - ofTick) })),
 		}
 	}
 }

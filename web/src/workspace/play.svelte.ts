@@ -186,8 +186,7 @@ export class Play {
 		if (ticks === 0) return this.draw()
 		this.left -= ticks * pace
 		try {
-			// one by one where each is seen for a while
-			for (let n = ticks; n > 0;) n -= this.tick(this.speed > 1 ? n : 1)
+			for (let n = ticks; n > 0;) n -= this.tick(n)
 		} catch (e) {
 			if (!(e instanceof CoreError)) throw e
 			this.stop()
@@ -219,15 +218,15 @@ export class Play {
 		this.moved(this.view)
 	}
 
-	private put(view: PlayView, on: boolean) {
+	private put(view: PlayView, on: boolean, seen = true) {
 		this.view = view
 		if (!view.shows) this.language = view.language
 		this.frames.take(view, on)
 		this.part = 1
-		this.shown = this.frames.shown(view, 1)
+		if (seen) this.shown = this.frames.shown(view, 1)
 	}
 
-	/** Plays at most n ticks with one input; gives how many. */
+	/** Plays at most n ticks with one input, for the frame that is drawn afterwards; gives how many. */
 	private tick(n: number): number {
 		let input = 0
 		for (const bit of this.held.values()) input |= bit
@@ -237,14 +236,15 @@ export class Play {
 		if (tap && !(tap & this.last)) input |= this.taps.shift()!
 		const ticks = tap ? 1 : Math.min(n, most)
 		this.last = input
-		this.take(this.project.ask('step', { input, ticks }))
+		this.take(this.project.ask('step', { input, ticks }), false)
 		return ticks
 	}
 
-	private take(view: PlayView) {
+	/** Takes over what was played; without `seen` it is not what is shown yet. */
+	private take(view: PlayView, seen = true) {
 		if (view.events.length) this.events = [...this.events, ...view.events].filter((e) => e.tick >= view.from)
 		if (this.before.length && this.view?.shows && !view.shows) this.before = []
-		this.put(view, !this.frozen)
+		this.put(view, !this.frozen, seen)
 		this.told?.(view.events, view.tick)
 	}
 
