@@ -4,6 +4,8 @@ import (
 	"azzel/core/edit"
 	"azzel/store"
 	"context"
+	"encoding/json"
+	"fmt"
 	"log/slog"
 	"sync"
 )
@@ -19,9 +21,10 @@ const (
 
 // hub knows the open sockets by project.
 type hub struct {
-	store *store.Store
-	mu    sync.Mutex
-	rooms map[string]*room
+	// logged gives rows of a project's log behind a number, at most so many.
+	logged func(ctx context.Context, project string, after int64, most int) ([]store.Row, error)
+	mu     sync.Mutex
+	rooms  map[string]*room
 	// closed refuses sockets that connect while the server stops.
 	closed bool
 }
@@ -33,12 +36,38 @@ type room struct {
 
 	mu      sync.Mutex
 	sockets map[*socket]bool
-	recent  []store.LogRow // consecutive, the newest last
+	// head is the number of the last row that was told of, and sure that there was none behind it that nobody told of; doubts counts
+	// how often something may have been missed.
+	head   int64
+	sure   bool
+	doubts int
 
 	fetching sync.Mutex
+	recent   []sentRow // consecutive, the newest last
 }
 
-func newHub(s *store.Store) *hub { return &hub{store: s, rooms: map[string]*room{}} }
+// sentRow is a row of the log as it is sent, which is written once for all sockets: with its steps, and without.
+type sentRow struct {
+	seq         int64
+	mark        edit.Mark
+	whole, bare []byte
+}
+
+func newSentRow(of store.Row) (sentRow, error) {
+	row := of.Sent()
+	out := sentRow{seq: row.Seq, mark: row.Mark}
+	var err error
+	if out.whole, err = json.Marshal(row); err != nil {
+		return sentRow{}, fmt.Errorf("writing row %d of the log: %w", row.Seq, err)
+	}
+	row.Edit = nil
+	if out.bare, err = json.Marshal(row); err != nil {
+		return sentRow{}, fmt.Errorf("writing row %d of the log: %w", row.Seq, err)
+	}
+	return out, nil
+}
+
+func newHub(s *store.Store) *hub { return &hub{logged: s.Rows, rooms: map[string]*room{}} }
 
 // enter adds a socket to its project's room; nil when the server stops.
 func (h *hub) enter(project string, s *socket) *room {
@@ -71,22 +100,30 @@ func (h *hub) leave(r *room, s *socket) {
 }
 
 // wake has the sockets of a project send what is new up to head.
-func (h *hub) wake(project string, _ int64) {
+func (h *hub) wake(project string, head int64) {
+	if r := h.room(project); r != nil {
+		r.mu.Lock()
+		r.head = max(r.head, head)
+		r.mu.Unlock()
+		r.poke()
+	}
+}
+
+func (h *hub) room(project string) *room {
 	h.mu.Lock()
-	r := h.rooms[project]
-	h.mu.Unlock()
-	if r != nil {
-		for _, s := range r.all() {
-			s.poke()
-		}
+	defer h.mu.Unlock()
+	return h.rooms[project]
+}
+
+func (r *room) poke() {
+	for _, s := range r.all() {
+		s.poke()
 	}
 }
 
 // knows tells the socket of the page that made an edit, whichever way it came, whether that has its steps: then it is not sent back whole.
 func (h *hub) knows(project, of string, e *edit.Edit, whole bool) {
-	h.mu.Lock()
-	r := h.rooms[project]
-	h.mu.Unlock()
+	r := h.room(project)
 	if r == nil || len(e.Do) == 0 {
 		return // of one without steps the page needs what the log made of it
 	}
@@ -108,9 +145,16 @@ func (h *hub) projects() []string {
 	return out
 }
 
+// wakeAll has all sockets send what is new, after some of it may not have been told of.
 func (h *hub) wakeAll() {
 	for _, p := range h.projects() {
-		h.wake(p, 0)
+		if r := h.room(p); r != nil {
+			r.mu.Lock()
+			r.sure = false
+			r.doubts++
+			r.mu.Unlock()
+			r.poke()
+		}
 	}
 }
 
@@ -140,51 +184,67 @@ func (r *room) all() []*socket {
 }
 
 // after gives the rows behind an edit number, from the recent ones when they
-// reach back far enough, else from the database; at most 500 at once.
-func (r *room) after(ctx context.Context, seq int64) ([]store.LogRow, error) {
+// reach back far enough, else from the database, which is not asked where there is none; at most 500 at once.
+func (r *room) after(ctx context.Context, seq int64) ([]sentRow, error) {
 	r.fetching.Lock()
 	defer r.fetching.Unlock()
-	if n := len(r.recent); n > 0 && seq >= r.recent[0].Seq-1 {
-		if seq < r.recent[n-1].Seq {
-			from := int(seq - r.recent[0].Seq + 1)
+	if n := len(r.recent); n > 0 && seq >= r.recent[0].seq-1 {
+		if seq < r.recent[n-1].seq {
+			from := int(seq - r.recent[0].seq + 1)
 			return sendable(r.recent[from:]), nil
 		}
-		seq = r.recent[n-1].Seq
+		seq = r.recent[n-1].seq
 	}
-	rows, err := r.hub.store.Rows(ctx, r.project, seq, sentRows)
+	r.mu.Lock()
+	none, doubts := r.sure && seq >= r.head, r.doubts
+	r.mu.Unlock()
+	if none {
+		return nil, nil
+	}
+	rows, err := r.hub.logged(ctx, r.project, seq, sentRows)
 	if err != nil {
 		return nil, err
 	}
-	out := make([]store.LogRow, len(rows))
+	out := make([]sentRow, len(rows))
 	for i, row := range rows {
-		out[i] = row.Sent()
+		if out[i], err = newSentRow(row); err != nil {
+			return nil, err
+		}
 	}
-	if n := len(r.recent); len(out) > 0 && (n == 0 || out[0].Seq == r.recent[n-1].Seq+1) {
+	if n := len(r.recent); len(out) > 0 && (n == 0 || out[0].seq == r.recent[n-1].seq+1) {
 		r.remember(out)
 	}
+	if len(out) > 0 {
+		seq = out[len(out)-1].seq
+	}
+	r.mu.Lock()
+	if len(out) < sentRows && doubts == r.doubts { // that was all there was
+		r.head, r.sure = max(r.head, seq), true
+	}
+	r.mu.Unlock()
 	return sendable(out), nil
 }
 
 // sendable is as many of the first rows as one message carries.
-func sendable(rows []store.LogRow) []store.LogRow {
+func sendable(rows []sentRow) []sentRow {
 	n, bytes := 0, 0
-	for n < len(rows) && n < sentRows && (n == 0 || bytes+len(rows[n].Edit) <= sentBytes) {
-		bytes += len(rows[n].Edit)
+	for n < len(rows) && n < sentRows && (n == 0 || bytes+len(rows[n].whole) <= sentBytes) {
+		bytes += len(rows[n].whole)
 		n++
 	}
-	return append([]store.LogRow(nil), rows[:n]...)
+	return append([]sentRow(nil), rows[:n]...)
 }
 
 // remember keeps rows behind the recent ones, as far as there is room.
-func (r *room) remember(rows []store.LogRow) {
+func (r *room) remember(rows []sentRow) {
 	r.recent = append(r.recent, rows...)
 	from, bytes := len(r.recent), 0
-	for from > 0 && len(r.recent)-from < recentRows && bytes+len(r.recent[from-1].Edit) <= recentBytes {
+	for from > 0 && len(r.recent)-from < recentRows && bytes+len(r.recent[from-1].whole) <= recentBytes {
 		from--
-		bytes += len(r.recent[from].Edit)
+		bytes += len(r.recent[from].whole)
 	}
 	if from > 0 {
-		r.recent = append([]store.LogRow(nil), r.recent[from:]...)
+		r.recent = append([]sentRow(nil), r.recent[from:]...)
 	}
 }
 

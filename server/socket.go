@@ -44,7 +44,6 @@ type message struct {
 	Edit   json.RawMessage `json:"edit,omitempty"`
 	Mark   *edit.Mark      `json:"mark,omitempty"`
 	Why    string          `json:"why,omitempty"`
-	Rows   []store.LogRow  `json:"rows,omitempty"`
 	People []person        `json:"people,omitempty"`
 	Name   string          `json:"name,omitempty"`
 	Map    string          `json:"map,omitempty"`
@@ -281,6 +280,7 @@ func (k *socket) parted(project string, hello message) (why string, err error) {
 func (k *socket) pump(seq int64) {
 	ping := time.NewTicker(pingEvery)
 	defer ping.Stop()
+	var text []byte
 	for {
 		select {
 		case <-k.done:
@@ -302,14 +302,16 @@ func (k *socket) pump(seq int64) {
 				if len(rows) == 0 {
 					break
 				}
-				if rows[0].Seq <= seq {
-					rows = rows[min(int64(len(rows)), seq-rows[0].Seq+1):]
+				if rows[0].seq <= seq {
+					rows = rows[min(int64(len(rows)), seq-rows[0].seq+1):]
 				}
 				if len(rows) == 0 {
 					break
 				}
-				seq = rows[len(rows)-1].Seq
-				if k.write(message{T: "rows", Rows: k.without(rows)}) != nil {
+				seq = rows[len(rows)-1].seq
+				text = k.rows(text[:0], rows)
+				_ = k.conn.SetWriteDeadline(time.Now().Add(writeWithin))
+				if k.conn.WriteMessage(websocket.TextMessage, text) != nil {
 					return
 				}
 			}
@@ -321,18 +323,23 @@ func (k *socket) pump(seq int64) {
 	}
 }
 
-// without leaves out the text of edits that this page sent itself.
-func (k *socket) without(rows []store.LogRow) []store.LogRow {
+// rows appends the message of rows, without the steps of edits that this page sent itself.
+func (k *socket) rows(text []byte, rows []sentRow) []byte {
 	k.mu.Lock()
 	defer k.mu.Unlock()
-	out := append([]store.LogRow(nil), rows...)
-	for i := range out {
-		if k.sent[out[i].Mark] {
-			out[i].Edit = nil
-			delete(k.sent, out[i].Mark)
+	text = append(text, `{"t":"rows","rows":[`...)
+	for i, row := range rows {
+		if i > 0 {
+			text = append(text, ',')
+		}
+		if k.sent[row.mark] {
+			text = append(text, row.bare...)
+			delete(k.sent, row.mark)
+		} else {
+			text = append(text, row.whole...)
 		}
 	}
-	return out
+	return append(text, "]}"...)
 }
 
 func (k *socket) write(m message) error {

@@ -61,12 +61,15 @@
 	}
 
 	$effect(() => {
-		w.play.drawNow = () => {
+		const now = () => {
 			if (!frame) return
 			cancelAnimationFrame(frame)
 			draw()
 		}
-		return () => (w.play.drawNow = undefined)
+		w.play.drawNow = now
+		return () => {
+			if (w.play.drawNow === now) w.play.drawNow = undefined
+		}
 	})
 
 	function draw() {
