@@ -60,17 +60,13 @@
 		if (!frame) frame = requestAnimationFrame(draw)
 	}
 
-	$effect(() => {
-		const now = () => {
+	$effect(() =>
+		w.play.draws(() => {
 			if (!frame) return
 			cancelAnimationFrame(frame)
 			draw()
-		}
-		w.play.drawNow = now
-		return () => {
-			if (w.play.drawNow === now) w.play.drawNow = undefined
-		}
-	})
+		}),
+	)
 
 	function draw() {
 		frame = 0

@@ -80,13 +80,8 @@ export class Play {
 
 	/** Begins at the spawn, or at a cell; throws the core's sentence, as all that begin do. */
 	start(map: ID, at?: Point, given: Given = nothing) {
-		const seed = someSeed()
-		given = { ...given, language: given.language || this.language }
-		this.begin(
-			at
-				? this.project.ask('playAt', { map, active: '', at, given, seed })
-				: this.project.ask('play', { map, given, seed }),
-		)
+		const from = { map, given: { ...given, language: given.language || this.language }, seed: someSeed() }
+		this.begin(at ? this.project.ask('playAt', { ...from, active: '', at }) : this.project.ask('play', from))
 	}
 
 	/** Begins where one comes out of a passage. */
@@ -158,8 +153,15 @@ export class Play {
 		this.project.ask('stop')
 	}
 
-	/** Draws what is planned to be drawn with the next frame, if something is. */
-	drawNow?: () => void
+	private drawNow?: () => void
+
+	/** What draws, where something is planned to be drawn with the next frame, until what is given back is called. */
+	draws(now: () => void): () => void {
+		this.drawNow = now
+		return () => {
+			if (this.drawNow === now) this.drawNow = undefined
+		}
+	}
 
 	/** A frame: what is played in it is seen in it as well, not only in the one after it. */
 	private step = (now: number) => {
