@@ -175,6 +175,9 @@ func TestBrowserBenchChart(t *testing.T) {
 		k.move(at(60+float64(i*5), 60+float64(i%50*8)))
 	}
 	report("hover")
+	k.warmed()
+	k.eval(plainly) // until the browser has compiled what was made ready
+	report("at rest")
 	k.drag(left, at(200, 200), at(210, 210), at(260, 260), at(300, 240))
 	report("drag a map")
 	k.stored(func(d *document.Document) error { // it was one, and no line above it

@@ -44,8 +44,12 @@ type Warmth struct {
 // warmAtOnce is how much of it is done at once, so that what is asked meanwhile need not wait for all of it.
 const warmAtOnce = 4
 
-// warmCrowds is how often a map is filled with entities.
-const warmCrowds = 8
+// warmCrowds is how often a map is filled with entities, and warmMoves how often one is put elsewhere: as often as the browser wants
+// something to be done until it makes its best code of it.
+const (
+	warmCrowds = 8
+	warmMoves  = 24
+)
 
 // toWarm is what warm does, in order; after each edit the page asks what differs, and is told that it was stored.
 var toWarm = func() (all [][2]string) {
@@ -66,13 +70,12 @@ var toWarm = func() (all [][2]string) {
 	press(fmt.Sprintf(warmTiles, "line"), first+","+more)
 	press(fmt.Sprintf(warmTiles, "fill"), `{"x":40,"y":30}`)
 	press(fmt.Sprintf(warmEraser, "box"), first+","+more)
-	// as often as the browser wants something to be done until it makes better code of it
 	for range warmCrowds {
 		press(warmThings, first)
 		all = append(all, [2]string{"under", `{"map":"M","active":"","at":{"x":6,"y":6}}`}, [2]string{"undo", "{}"})
 	}
-	for x := range 4 {
-		all = append(all, [2]string{"placeMaps", fmt.Sprintf(`{"maps":[{"map":"M","at":{"x":%d,"y":0}}],"within":0}`, 2000+x*400)})
+	for x := range warmMoves {
+		all = append(all, [2]string{"placeMaps", fmt.Sprintf(`{"maps":[{"map":"M","at":{"x":%d,"y":0}}],"within":0}`, 2000+x*40)})
 	}
 	for i, k := range warmKinds {
 		press(fmt.Sprintf(warmThing, k), fmt.Sprintf(`{"x":%d,"y":%d}`, 6+i%6*6, 4+i/6*6))

@@ -63,13 +63,12 @@ export class Play {
 		this.frames = new Frames(project.core, () => project.head.poses)
 	}
 
-	get on(): boolean {
-		return this.view !== null
-	}
+	/** A game is there; told apart from its view, which is another one with each tick. */
+	readonly on = $derived(this.view !== null)
 
 	/** The game runs at this moment. */
 	get runs(): boolean {
-		return this.view !== null && !this.frozen
+		return this.on && !this.frozen
 	}
 
 	/** Stands still until somebody lets it go on. */
@@ -315,7 +314,7 @@ export class Play {
 		if (!this.frozen) this.frozen = true
 		if (this.behind !== null) return this.lookAt(this.behind + 1)
 		this.tick(1)
-		this.moved(this.view)
+		this.draw()
 	}
 
 	/** Holds the same keys once more from the tick that is looked at, or from the beginning of the bar. */
