@@ -56,8 +56,9 @@ func (c *Chart) Snapped(id document.ID, at grid.Point, within int) (to grid.Poin
 	size := m.ChartSize()
 	best, bestAway := at, 1<<30
 	for _, o := range c.order {
-		r := c.places[o.ID]
-		if o.ID == id {
+		r, reach := c.places[o.ID], max(within, o.CellWidth, o.CellHeight)
+		far := at.X > r.X+r.W+reach || at.Y > r.Y+r.H+reach || at.X+size.X < r.X-reach || at.Y+size.Y < r.Y-reach
+		if o.ID == id || far {
 			continue
 		}
 		beside := at.Y < r.Y+r.H && at.Y+size.Y > r.Y

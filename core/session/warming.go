@@ -75,7 +75,8 @@ var toWarm = func() (all [][2]string) {
 		all = append(all, [2]string{"under", `{"map":"M","active":"","at":{"x":6,"y":6}}`}, [2]string{"undo", "{}"})
 	}
 	for x := range warmMoves {
-		all = append(all, [2]string{"placeMaps", fmt.Sprintf(`{"maps":[{"map":"M","at":{"x":%d,"y":0}}],"within":0}`, 2000+x*40)})
+		at := fmt.Sprintf(`"map":"M","at":{"x":%d,"y":0}`, 2000+x*40)
+		all = append(all, [2]string{"snapped", "{" + at + `,"within":8}`}, [2]string{"placeMaps", `{"maps":[{` + at + `}],"within":0}`})
 	}
 	for i, k := range warmKinds {
 		press(fmt.Sprintf(warmThing, k), fmt.Sprintf(`{"x":%d,"y":%d}`, 6+i%6*6, 4+i/6*6))
