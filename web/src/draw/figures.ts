@@ -91,7 +91,6 @@ export class Figures {
 
 	entities(ctx: CanvasRenderingContext2D, m: MapInfo, l: Layer, view: View, play?: PlayView) {
 		this.beat = play?.tick ?? 0
-		this.last = undefined // what is on may look otherwise at each tick
 		const list = this.project.entities(m.id)
 		if (!play && list.length > crowd && m.cellWidth * view.scale < 5) {
 			let kept = this.kept.get(l.id)
@@ -185,7 +184,7 @@ export class Figures {
 	}
 
 	/** What the entity that was drawn last is drawn as, if it stands still. */
-	private last?: { e: Entity; on: boolean; head: object; kind: Kind | undefined; picture: Picture }
+	private last?: { e: Entity; on: boolean; beat: number; head: object; kind: Kind | undefined; picture: Picture }
 
 	/** What an entity is drawn as, looked up once for those that are alike and come after each other, as most of a crowd do. */
 	private drawnAs(e: Walking, on: boolean): { kind: Kind | undefined; picture: Picture } {
@@ -197,13 +196,14 @@ export class Figures {
 			stands &&
 			o.head === head &&
 			o.on === on &&
+			o.beat === this.beat && // what is on may look otherwise at each tick
 			o.e.kind === e.kind &&
 			o.e.look === e.look &&
 			o.e.lookOn === e.lookOn &&
 			o.e.facing === e.facing
 		)
 			return o
-		const is = { e, on, head, kind: this.project.kind(e.kind), picture: this.picture(e, on) }
+		const is = { e, on, beat: this.beat, head, kind: this.project.kind(e.kind), picture: this.picture(e, on) }
 		this.last = stands ? is : undefined
 		return is
 	}

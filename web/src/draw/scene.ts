@@ -274,6 +274,7 @@ export class Scene {
 		hero?: PlayView,
 	): boolean {
 		const things: { foot: number; draw: () => void }[] = []
+		this.figures.beat = play?.tick ?? 0
 		const gone = play && new Set(play.gone)
 		const on = play && new Set(play.on)
 		let whole = true
