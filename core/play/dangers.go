@@ -123,14 +123,11 @@ func (g *Game) shoots(m *world.Ground) {
 func (g *Game) shotHits(s Shot, at world.Box) bool {
 	g.doer = s.Of + 1
 	defer func() { g.doer = 0 }()
-	for _, i := range g.lively {
-		b := &g.Bodies[i]
-		if t := g.Stage.Thing(b.Of); b.Of != s.Of && t.Doing.Beaten&world.ByAShot != 0 && meets(g.extent(b), at) && g.There(b.Of) {
-			g.hits(b.Of, t)
-			return true
-		}
-	}
 	m := g.ground(g.Stage.Thing(s.Of).Map)
+	if hit := g.shotAt(m, s, at); hit >= 0 {
+		g.hits(g.Bodies[hit].Of, g.Stage.Thing(g.Bodies[hit].Of))
+		return true
+	}
 	for _, r := range g.touched(m, at) {
 		if t := g.Stage.Thing(r); t.Acts == kind.Breakable && t.Doing.Beaten&world.ByAShot != 0 && !g.Disabled(r) {
 			g.hits(r, t)
@@ -138,6 +135,20 @@ func (g *Game) shotHits(s Shot, at world.Box) bool {
 		}
 	}
 	return false
+}
+
+// shotAt is the first of the bodies that shots defeat which a shot meets, but for who shot it; −1 is none.
+func (g *Game) shotAt(m *world.Ground, s Shot, at world.Box) (hit int32) {
+	hit = -1
+	g.findLively(m)
+	g.around.near(m, at, func(i int32) bool {
+		b := &g.Bodies[i]
+		if (hit < 0 || i < hit) && b.Of != s.Of && g.Stage.Thing(b.Of).Doing.Beaten&world.ByAShot != 0 && meets(g.extent(b), at) && g.There(b.Of) {
+			hit = i
+		}
+		return true
+	})
+	return hit
 }
 
 func (g *Game) shoot(m *world.Ground, r world.Ref, t *world.Thing) {

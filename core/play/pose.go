@@ -1,7 +1,6 @@
 package play
 
 import (
-	"azzel/core/document"
 	"azzel/core/kind"
 	"azzel/core/world"
 	"slices"
@@ -13,9 +12,12 @@ const hurtTicks = 20
 // Pose is what a body looks like doing, of what its kind has pictures for, and for how many ticks; empty is standing and
 // walking.
 func (g *Game) Pose(b *Body) (does string, ticks int64) {
-	m := g.ground(b.Map)
 	k := g.kindOf(b)
-	if k == nil || len(k.Poses) == 0 || m == nil {
+	if k == nil || len(k.Poses) == 0 {
+		return "", 0
+	}
+	m := g.ground(b.Map)
+	if m == nil {
 		return "", 0
 	}
 	all := g.doing(m, b)
@@ -39,7 +41,7 @@ func (g *Game) Pose(b *Body) (does string, ticks int64) {
 // kindOf is the kind as which a body is drawn, nil for a hero that was placed nowhere where the project has no kind of it.
 func (g *Game) kindOf(b *Body) *kind.Kind {
 	if t := g.Stage.Thing(b.Of); t != nil {
-		return g.Stage.Doc.Kind(document.ID(t.Kind))
+		return g.Stage.KindOf(b.Of)
 	}
 	return g.Stage.Doc.Kind(g.Stage.Doc.HeroKind())
 }

@@ -12,22 +12,18 @@ import (
 // A frame is what moves in a game as it was shown last, in bytes, since JSON of as much costs many times what playing
 // does. All numbers are little-endian and of 32 bits, places in 1/256 map pixels:
 //
-//	how many bodies, others of the party, and shots there are
+//	how many bodies, others of the party, shots, and lines that hurt there are
 //	the top left of the hero's picture; the middle of what the player sees
 //	of each body: its number, the place of its box, steps, for how many ticks it does what it does, and a word of
 //	its facing in the lowest byte and what its pictures show being done in the next, from 1 on in the order of kind.Poses
 //	of each other of the party: the top left of its picture
 //	of each shot: its middle, and how far it goes in a tick
+//	of each line that hurts: from where it goes, and where to
 //
 // Bodies are told apart by numbers; whose they are was told once, by View.Named.
 
-// Sizes of the parts of a frame, in bytes.
-const (
-	frameHead  = 7 * 4
-	frameBody  = 6 * 4
-	frameParty = 2 * 4
-	frameShot  = 4 * 4
-)
+// frameHead is the size of all counts and of the two places after them, in bytes.
+const frameHead = 8 * 4
 
 // Named is whose body a number is: an entity of a map. One that was made in the game is of a layer and a kind, and as large
 // as is said.
@@ -41,18 +37,43 @@ type Named struct {
 	H      int         `json:"h,omitempty"`
 }
 
-// framed is the frame of a game that is played, and who was named of it on which stage.
+// framed is the frame of a game that is played, who was named of it on which stage, and the lists of the view that was told last.
 type framed struct {
 	bytes []byte
 	of    *world.Stage
-	named map[world.Ref]bool
+	named []bool // by the number of a thing
+	told  View
+}
+
+// since leaves out of a view the lists that are as they were told last: most stay for many ticks, and telling them takes longer
+// than the tick.
+func (f *framed) since(v *View) {
+	leave(&f.told.Gone, &v.Gone)
+	leave(&f.told.On, &v.On)
+	leave(&f.told.Looks, &v.Looks)
+	leave(&f.told.Lights, &v.Lights)
+	leave(&f.told.Emitters, &v.Emitters)
+	leave(&f.told.Slots, &v.Slots)
+	leave(&f.told.Shown, &v.Shown)
+	leave(&f.told.Heard, &v.Heard)
+	leave(&f.told.Guises, &v.Guises)
+	leave(&f.told.Lifted, &v.Lifted)
+}
+
+// leave forgets a list that is as it was told, and remembers one that is not.
+func leave[T comparable](told, now *[]T) {
+	if *told != nil && slices.Equal(*told, *now) {
+		*now = nil
+	} else {
+		*told = *now
+	}
 }
 
 // take writes the frame of a game, and tells who is named anew.
 func (f *framed) take(g *play.Game, v *View) {
 	st := g.Stage
 	if f.of != st {
-		f.of, f.named, v.Renamed = st, map[world.Ref]bool{}, true
+		f.of, f.named, v.Renamed = st, make([]bool, len(st.Things)), true
 	}
 	f.bytes = append(f.bytes[:0], make([]byte, frameHead)...)
 	put := func(all ...int64) {
@@ -89,9 +110,13 @@ func (f *framed) take(g *play.Game, v *View) {
 	for _, s := range g.Shots {
 		put(s.X, s.Y, s.VX, s.VY)
 	}
+	rays := g.Rays(m)
+	for _, r := range rays {
+		put(r.X, r.Y, r.ToX, r.ToY)
+	}
 	x, y := g.Place()
 	y -= g.Hop(g.Hero())
-	for i, n := range []int64{bodies, int64(len(companions)), int64(len(g.Shots)), x, y, g.Cam.X, g.Cam.Y} {
+	for i, n := range []int64{bodies, int64(len(companions)), int64(len(g.Shots)), int64(len(rays)), x, y, g.Cam.X, g.Cam.Y} {
 		binary.LittleEndian.PutUint32(f.bytes[4*i:], uint32(int32(n)))
 	}
 }

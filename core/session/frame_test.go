@@ -18,14 +18,17 @@ type shownGame struct {
 	s     *session.Session
 	named map[int]session.Named
 	session.View
-	bodies, party, shots, heroX, heroY int
-	moved                              map[document.ID]session.Moved
-	firstShot                          [4]int
+	bodies, party, shots, rays, heroX, heroY int
+	moved                                    map[document.ID]session.Moved
+	// told are the lists that the last view had.
+	told                map[string]bool
+	firstShot, firstRay [4]int
 }
 
 func (g *shownGame) call(method string, a any) *shownGame {
 	g.t.Helper()
 	raw, err := g.s.Call(method, edit.JSON(a))
+	before := g.View
 	g.View = session.View{}
 	if err == nil {
 		err = json.Unmarshal(raw, &g.View)
@@ -33,6 +36,7 @@ func (g *shownGame) call(method string, a any) *shownGame {
 	if err != nil {
 		g.t.Fatal(err)
 	}
+	g.keep(before)
 	if g.Renamed || g.named == nil {
 		g.named = map[int]session.Named{}
 	}
@@ -49,7 +53,7 @@ func (g *shownGame) call(method string, a any) *shownGame {
 		all = all[4:]
 		return n
 	}
-	g.bodies, g.party, g.shots, g.heroX, g.heroY = next(), next(), next(), next(), next()
+	g.bodies, g.party, g.shots, g.rays, g.heroX, g.heroY = next(), next(), next(), next(), next(), next()
 	next()
 	next()
 	g.moved = map[document.ID]session.Moved{}
@@ -76,10 +80,38 @@ func (g *shownGame) call(method string, a any) *shownGame {
 			g.firstShot = shot
 		}
 	}
+	for i := range g.rays {
+		ray := [4]int{next(), next(), next(), next()}
+		if i == 0 {
+			g.firstRay = ray
+		}
+	}
 	if len(all) > 0 {
 		g.t.Errorf("%d bytes are left of the frame", len(all))
 	}
 	return g
+}
+
+// keep takes over the lists that were left out, and remembers which were told.
+func (g *shownGame) keep(before session.View) {
+	now := &g.View
+	g.told = map[string]bool{}
+	kept(g, "gone", &now.Gone, before.Gone)
+	kept(g, "on", &now.On, before.On)
+	kept(g, "looks", &now.Looks, before.Looks)
+	kept(g, "lights", &now.Lights, before.Lights)
+	kept(g, "emitters", &now.Emitters, before.Emitters)
+	kept(g, "slots", &now.Slots, before.Slots)
+	kept(g, "shown", &now.Shown, before.Shown)
+	kept(g, "heard", &now.Heard, before.Heard)
+	kept(g, "guises", &now.Guises, before.Guises)
+	kept(g, "lifted", &now.Lifted, before.Lifted)
+}
+
+func kept[T any](g *shownGame, name string, now *[]T, before []T) {
+	if g.told[name] = *now != nil; *now == nil {
+		*now = before
+	}
 }
 
 // A frame tells where all is that moves, whose it is was told once, and again when an edit numbers things anew.

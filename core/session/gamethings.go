@@ -116,10 +116,10 @@ func pixel(x, y int64) grid.Point {
 
 // dangers adds what strikes from afar.
 func (v *View) dangers(g *play.Game, m *world.Ground, framed bool) {
-	for _, ray := range g.Rays(m) {
-		v.Rays = append(v.Rays, RayView{pixel(ray.X, ray.Y), pixel(ray.ToX, ray.ToY)})
-	}
 	if !framed {
+		for _, ray := range g.Rays(m) {
+			v.Rays = append(v.Rays, RayView{pixel(ray.X, ray.Y), pixel(ray.ToX, ray.ToY)})
+		}
 		for _, s := range g.Shots {
 			v.Shots = append(v.Shots, pixel(s.X, s.Y))
 		}

@@ -35,6 +35,12 @@ func TestTheViewTellsHowThingsAre(t *testing.T) {
 	if slices.Contains(first.On, "chestchestch") || !slices.Contains(first.On, "lamplamplamp") || len(first.Emitters) != 1 || first.Emitters[0].X != 128 {
 		t.Errorf("at first on are %v, and %+v smoke", first.On, first.Emitters)
 	}
+	call("step", args{"input": 0, "ticks": 0})
+	for name, told := range shown.told {
+		if told {
+			t.Errorf("nothing has changed, and %s are told again", name)
+		}
+	}
 	for _, in := range []int{2, 2, 0, 16, 0} {
 		call("step", args{"input": in, "ticks": 3})
 	}
@@ -42,8 +48,24 @@ func TestTheViewTellsHowThingsAre(t *testing.T) {
 	if !slices.Contains(v.On, "chestchestch") {
 		t.Errorf("an open chest is not told of: %v", v.On)
 	}
+	if !shown.told["lights"] || shown.told["emitters"] {
+		t.Errorf("what moves shines elsewhere, and nothing smokes elsewhere; told is %v", shown.told)
+	}
 	moved := shown.moved
 	if raft, lamp := moved["raftraftraft"], moved["lamplamplamp"]; raft.X <= 96 || raft.X != lamp.X || len(v.Lights) != 1 || v.Lights[0].X != lamp.X+8 {
 		t.Errorf("the raft is at %d, its lamp at %d, and lights are %+v", raft.X, lamp.X, v.Lights)
+	}
+	// what was looks as it was, whatever was told between; a game that begins is told of whole
+	if was := call("back", args{"tick": 0}); slices.Contains(was.On, "chestchestch") || was.Lights[0] != first.Lights[0] {
+		t.Errorf("before the chest was opened on were %v", was.On)
+	}
+	if now := call("look", nil); !slices.Equal(now.On, v.On) || now.Lights[0] != v.Lights[0] {
+		t.Errorf("back from looking on are %v", now.On)
+	}
+	call("play", args{"map": sample.Quay, "seed": 1})
+	for name, told := range shown.told {
+		if !told {
+			t.Errorf("a game that begins does not tell of %s", name)
+		}
 	}
 }

@@ -9,7 +9,7 @@ import (
 	"azzel/core/world"
 )
 
-// View is a game as it is drawn.
+// View is a game as it is drawn. Of one that is played, lists that are left out where they are nil (omitzero) are as they were told last.
 type View struct {
 	Map document.ID `json:"map"`
 	// Place is what the map is called, in the language that is read in.
@@ -54,7 +54,7 @@ type View struct {
 	Roam       bool `json:"roam"`
 	Side       bool `json:"side"`
 	// Slots are the items that are carried, the first ones with a key of their own; Hand is the one in hand, empty for none.
-	Slots []SlotView `json:"slots"`
+	Slots []SlotView `json:"slots,omitzero"`
 	Hand  string     `json:"hand"`
 	// Language is what is read in, empty for what the texts are written in.
 	Language string     `json:"language"`
@@ -77,9 +77,9 @@ type View struct {
 	Key   int    `json:"key"`
 	// Counts is what is counted of the game, Shown the counters on the screen.
 	Counts CountsView     `json:"counts"`
-	Shown  []ShownCounter `json:"shown"`
+	Shown  []ShownCounter `json:"shown,omitzero"`
 	// Lights are what shines there.
-	Lights []LightView `json:"lights"`
+	Lights []LightView `json:"lights,omitzero"`
 	// Seen is what the hero sees and has seen, where it does not see everything.
 	Seen *SightView `json:"seen"`
 	// Goals are where the player is pointed to, in map pixels; nil where nothing points.
@@ -89,8 +89,8 @@ type View struct {
 	// Shows is what leads the hero, where that is not the player: keys held again, or a walk.
 	Shows string `json:"shows"`
 	// Gone are collectibles taken, On the switches and doors that are on or open.
-	Gone []document.ID `json:"gone"`
-	On   []document.ID `json:"on"`
+	Gone []document.ID `json:"gone,omitzero"`
+	On   []document.ID `json:"on,omitzero"`
 	// Strikes is how far a blow of the hero is, 0 to 1000; 0 is none.
 	Strikes int `json:"strikes"`
 	// BlowRests is how long it waits until it can strike again, in thousandths; BlowWaits that it waits between two blows.
@@ -110,21 +110,22 @@ type View struct {
 	Made []MadeView `json:"made"`
 	// Blasts are what has just gone off.
 	Blasts []BlastView `json:"blasts"`
-	// Rays are lines that hurt, Shots the middles of what flies; how broad follows from the cells.
+	// Rays are lines that hurt, Shots the middles of what flies; how broad follows from the cells. Of a game that is played its
+	// frame tells both.
 	Rays  []RayView    `json:"rays"`
 	Shots []grid.Point `json:"shots"`
 	// Heard is what the hero hears.
-	Heard []HeardView `json:"heard"`
+	Heard []HeardView `json:"heard,omitzero"`
 	// Emitters give particles, which are drawn from the tick alone.
-	Emitters []EmitterView `json:"emitters"`
+	Emitters []EmitterView `json:"emitters,omitzero"`
 	// Show is what rules let be seen.
 	Show ShowView `json:"show"`
 	// Guises are the things of the map that are in another guise than their first.
-	Guises []GuiseView `json:"guises"`
+	Guises []GuiseView `json:"guises,omitzero"`
 	// Lifted are the layers that do not lie over their maps now, whether rules lifted them or have not laid them.
-	Lifted []document.LayerAt `json:"lifted"`
+	Lifted []document.LayerAt `json:"lifted,omitzero"`
 	// Looks are the variants that were drawn for entities of this map.
-	Looks []drawnLook `json:"looks"`
+	Looks []drawnLook `json:"looks,omitzero"`
 }
 
 // Camera is what the player sees of a map, in map pixels: its middle and its size, 0 where
@@ -175,8 +176,16 @@ type SightView struct {
 	Known []grid.Span `json:"known"`
 }
 
-// view is a game of it as it is drawn: the one that is played, or one of before.
+// view is a game of it as it is drawn, as far as that was not told: the one that is played, or one of before.
 func (p *playing) view(g *play.Game, told []play.Event) View {
+	v := p.wholeView(g, told)
+	if p.framed != nil {
+		p.framed.since(&v)
+	}
+	return v
+}
+
+func (p *playing) wholeView(g *play.Game, told []play.Event) View {
 	b := g.Hero()
 	v := View{Facing: b.Look(), Steps: b.Steps, Does: document.Modes[b.Mode], Low: b.Flags&play.Ducked != 0, Unhurt: int(b.Blink),
 		Tick: g.Tick, From: p.record.From(), To: p.record.To(), Events: toldOf(g.Stage.Doc, told), Notice: g.Notice, Dark: dark(g.State),

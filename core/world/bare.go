@@ -7,31 +7,52 @@ func (g *Ground) Bare(b Box) bool {
 	return b.Left >= g.bare.Left && b.Top >= g.bare.Top && b.Right <= g.bare.Right && b.Bottom <= g.bare.Bottom || apart(g.taken, b) && g.bares(b)
 }
 
+// crowded is how many things there are in the squares of a box before what lies around is not looked through any more: there would not
+// be much that is free, and a crowd asks for another place each time.
+const crowded = 4
+
 // bares looks whether nothing stands in a box, and keeps for the next time how far around it that is so.
 func (g *Ground) bares(b Box) bool {
 	if g.near == nil {
 		g.lookUp()
 	}
-	from, to := g.square(b.Left, b.Top), g.square(b.Right-1, b.Bottom-1)
-	across, down := (g.Bounds.W+nearSide-1)/nearSide, (g.Bounds.H+nearSide-1)/nearSide
-	from, to = grid.Point{X: max(0, from.X-1), Y: max(0, from.Y-1)}, grid.Point{X: min(across-1, to.X+1), Y: min(down-1, to.Y+1)}
+	from, to, across := g.SquaresOf(b)
+	there := 0
+	for y := from.Y; y <= to.Y; y++ {
+		for x := from.X; x <= to.X; x++ {
+			all := g.near[y*across+x]
+			for i := range all {
+				if !apart(all[i].at, b) {
+					g.taken = all[i].at
+					return false
+				}
+			}
+			there += len(all)
+		}
+	}
+	if there <= crowded {
+		from = grid.Point{X: max(0, from.X-1), Y: max(0, from.Y-1)}
+		to = grid.Point{X: min(across-1, to.X+1), Y: min((g.Bounds.H+nearSide-1)/nearSide-1, to.Y+1)}
+	}
+	g.bare = g.bareAround(b, from, to, across)
+	return true
+}
+
+// bareAround is as much of some squares, around a box in which nothing stands, in which nothing does either.
+func (g *Ground) bareAround(b Box, from, to grid.Point, across int) Box {
 	w, h := g.Cell()
 	out := Box{Left: int64(from.X*nearSide+g.Bounds.X) * w, Top: int64(from.Y*nearSide+g.Bounds.Y) * h,
 		Right: int64((to.X+1)*nearSide+g.Bounds.X) * w, Bottom: int64((to.Y+1)*nearSide+g.Bounds.Y) * h}
 	for y := from.Y; y <= to.Y; y++ {
 		for x := from.X; x <= to.X; x++ {
-			for _, r := range g.near[y*across+x] {
-				if at := reach(&g.stage.Things[r]); !apart(at, b) {
-					g.taken = at
-					return false
-				} else if !apart(at, out) {
-					out = without(out, at, b)
+			for _, o := range g.near[y*across+x] {
+				if !apart(o.at, out) {
+					out = without(out, o.at, b)
 				}
 			}
 		}
 	}
-	g.bare = out
-	return true
+	return out
 }
 
 // reach is all of a thing: what is touched of it, and all that it covers.

@@ -62,22 +62,53 @@ func (s *Stage) GaitOn(m, hero Ref) *Gait {
 }
 
 func (s *Stage) findGait(key gaitKey) *Gait {
-	g, hero := s.Grounds[key.m], key.hero
-	if out := s.gaits[key]; out != nil {
-		s.lastGait, s.lastKey = out, key
+	out := s.knownGait(key)
+	s.lastGait, s.lastKey = out, key
+	return out
+}
+
+// knownGait is found by the number of a thing on its own map, since a crowd asks for each of its own with every tick.
+func (s *Stage) knownGait(key gaitKey) *Gait {
+	t := s.Thing(key.hero)
+	if t == nil || t.Map != key.m {
+		out := s.gaits[key]
+		if out == nil {
+			out = s.makeGait(key.m, t)
+			s.gaits[key] = out
+		}
 		return out
 	}
-	var out *Gait
-	switch t := s.Thing(hero); {
-	case t == nil:
-		out = s.gaitOf(g, nil)
-	case t.Doing.Goes:
-		out = s.beingGait(g, t)
-	default:
-		out = s.gaitOf(g, t.Entity)
+	if s.atHome == nil {
+		s.atHome = make([]*Gait, len(s.Things))
 	}
-	s.gaits[key] = out
-	return out
+	out := &s.atHome[key.hero]
+	if *out == nil {
+		*out = s.makeGait(key.m, t)
+	}
+	return *out
+}
+
+func (s *Stage) makeGait(m Ref, t *Thing) *Gait {
+	g := s.Grounds[m]
+	switch {
+	case t == nil:
+		return s.gaitOf(g, nil)
+	case t.Doing.Goes:
+		return s.beingGait(g, t)
+	}
+	return s.gaitOf(g, t.Entity)
+}
+
+// KindOf is the kind of a thing, which is there.
+func (s *Stage) KindOf(r Ref) *kind.Kind {
+	if s.kinds == nil {
+		s.kinds = make([]*kind.Kind, len(s.Things))
+	}
+	k := &s.kinds[r]
+	if *k == nil {
+		*k = s.Doc.Kind(document.ID(s.Things[r].Kind))
+	}
+	return *k
 }
 
 func (s *Stage) gaitOf(g *Ground, who *document.Entity) *Gait {

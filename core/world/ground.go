@@ -24,7 +24,7 @@ type Ground struct {
 	across   int
 	last     grid.Point
 	lastOf   *block
-	near     [][]Ref
+	near     [][]resting
 	// open is which cells are free, nil while nobody has asked.
 	open *Open
 	// footing is where one can stand, once footed.
@@ -224,6 +224,12 @@ func (g *Ground) Stops(was, box Box) bool {
 // nearSide is how many cells a square has by which things are looked up.
 const nearSide = 8
 
+// resting is a thing that never leaves its place, and its reach.
+type resting struct {
+	thing Ref
+	at    Box
+}
+
 // takeThings takes over where things lie from the same map of an earlier stage.
 func (g *Ground) takeThings(o *Ground) {
 	g.First, g.After = o.First, o.After
@@ -242,8 +248,8 @@ func (g *Ground) Near(b Box, f func(Ref, *Thing)) {
 	across := (g.Bounds.W + nearSide - 1) / nearSide
 	for y := from.Y; y <= to.Y; y++ {
 		for x := from.X; x <= to.X; x++ {
-			for _, r := range g.near[y*across+x] {
-				f(r, &g.stage.Things[r])
+			for _, o := range g.near[y*across+x] {
+				f(o.thing, &g.stage.Things[o.thing])
 			}
 		}
 	}
@@ -251,7 +257,7 @@ func (g *Ground) Near(b Box, f func(Ref, *Thing)) {
 
 func (g *Ground) lookUp() {
 	across, down := (g.Bounds.W+nearSide-1)/nearSide, (g.Bounds.H+nearSide-1)/nearSide
-	g.near = make([][]Ref, across*down)
+	g.near = make([][]resting, across*down)
 	for r := g.First; r < g.After; r++ {
 		if g.stage.Things[r].Doing.Goes {
 			continue // it is where its body is
@@ -260,7 +266,7 @@ func (g *Ground) lookUp() {
 		from, to := g.square(b.Left, b.Top), g.square(b.Right-1, b.Bottom-1)
 		for y := from.Y; y <= to.Y; y++ {
 			for x := from.X; x <= to.X; x++ {
-				g.near[y*across+x] = append(g.near[y*across+x], r)
+				g.near[y*across+x] = append(g.near[y*across+x], resting{r, b})
 			}
 		}
 	}

@@ -69,6 +69,8 @@ type Stage struct {
 	ways               map[document.ID]Ref
 	from               map[document.End]Ref
 	gaits              map[gaitKey]*Gait
+	atHome             []*Gait      // of each thing on its own map, once asked for
+	kinds              []*kind.Kind // of each thing, once asked for
 	lastGait           *Gait
 	carries            map[Ref][]string // what heroes begin with, as far as somebody asked
 	moves              []document.ID    // the maps on which rules move the hero, once that is known
@@ -155,6 +157,7 @@ func (s *Stage) takeSorts(before *Stage) {
 func (s *Stage) As(hero document.ID) *Stage {
 	out := *s
 	out.hero, out.gaits, out.lastGait, out.carries = hero, map[gaitKey]*Gait{}, nil, nil
+	out.atHome, out.kinds = nil, nil
 	return &out
 }
 

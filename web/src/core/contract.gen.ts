@@ -195,7 +195,7 @@ export interface View {
 	mostPoints: number
 	roam: boolean
 	side: boolean
-	slots: SlotView[]
+	slots?: SlotView[]
 	hand: string
 	language: string
 	taken: number
@@ -211,14 +211,14 @@ export interface View {
 	music: string
 	key: number
 	counts: CountsView
-	shown: ShownCounter[]
-	lights: LightView[]
+	shown?: ShownCounter[]
+	lights?: LightView[]
 	seen: SightView
 	goals: Point[]
 	way: Point[]
 	shows: string
-	gone: ID[]
-	on: ID[]
+	gone?: ID[]
+	on?: ID[]
 	strikes: number
 	blowRests: number
 	blowWaits: boolean
@@ -232,12 +232,12 @@ export interface View {
 	blasts: BlastView[]
 	rays: RayView[]
 	shots: Point[]
-	heard: HeardView[]
-	emitters: EmitterView[]
+	heard?: HeardView[]
+	emitters?: EmitterView[]
 	show: ShowView
-	guises: GuiseView[]
-	lifted: LayerAt[]
-	looks: DrawnLook[]
+	guises?: GuiseView[]
+	lifted?: LayerAt[]
+	looks?: DrawnLook[]
 }
 
 export interface None {}

@@ -165,13 +165,13 @@ export class Core {
 	}
 
 	/** What moves in the game, as it was shown last, or null where nothing is played; good until the next call. */
-	frame(): DataView | null {
+	frame(): Int32Array | null {
 		let length = this.exposed.frame(this.game)
 		if (length > this.game.length) {
 			this.game = new Uint8Array(2 * length)
 			length = this.exposed.frame(this.game)
 		}
-		return length ? new DataView(this.game.buffer, 0, length) : null
+		return length ? new Int32Array(this.game.buffer, 0, length / 4) : null
 	}
 
 	hash(): string {

@@ -1,6 +1,6 @@
 // The names by which the interface calls what the core answers. The shapes are made
 // from the core's own declarations.
-import type { Grip, Head, Mirror } from './contract.gen'
+import type { Grip, Head, Mirror, View } from './contract.gen'
 
 export type {
 	ChartInfo,
@@ -84,7 +84,6 @@ export type {
 	Trace,
 	Trial,
 	Use,
-	View as PlayView,
 	WireChoice,
 	Event as PlayEvent,
 	Spot,
@@ -97,6 +96,10 @@ export type {
 	Zone,
 } from './contract.gen'
 
+/** A view of a game as it is drawn, with the lists that were left out of what was told, since they are as before. */
+export type PlayView = Required<View>
+/** A view as it is told. */
+export type ToldView = View
 export type Shape = Grip['shape']
 export type MirrorMode = Mirror['mode']
 export type ZoneWord = Head['zoneWords'][number]

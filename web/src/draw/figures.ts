@@ -7,12 +7,10 @@ import { View } from './view.svelte'
 import { type Picture, Pictures } from './pictures'
 import { areaOf, boxOf } from './areas'
 import { nearby } from './nearby'
+import { type Acting, idsOf, type Walking, whereTheyAre } from './moving'
 import { Project } from '../project/project.svelte'
 import { untrack } from 'svelte'
 import type { Entity, Kind, Layer, MapInfo, PlayView } from '../core/types'
-
-/** An entity that has gone some steps without a stop. */
-type Walking = Entity & Acting
 
 /** Draws what stands on maps: entities and, in play, the hero. */
 export class Figures {
@@ -59,31 +57,12 @@ export class Figures {
 	/** The entities of a map that may be seen; in play with the looks that were drawn for them. */
 	entitiesOf(m: MapInfo, view: View, play?: PlayView): Entity[] {
 		let all = nearby(this.project.entities(m.id), view.seen())
-		if (play?.moved.length) all = this.moved(all, m, play)
+		if (play?.moved.length) all = whereTheyAre(all, m.id, play, (id) => this.project.entity(m.id, id))
 		const made = play?.made.filter((o) => o.map === m.id)
 		if (made?.length) all = [...all, ...made.map((o) => ({ ...o, name: '', look: 0, lookOn: 0, on: false }) as Walking)]
 		if (!play?.looks.length) return all
 		const looks = new Map(play.looks.map((o) => [o.id, o.look]))
 		return all.map((e) => (looks.has(e.id) ? { ...e, look: looks.get(e.id)! } : e))
-	}
-
-	/** What moves is where the game says, and is drawn there however far that is from its place. */
-	private moved(all: Entity[], m: MapInfo, play: PlayView): Entity[] {
-		const at = new Map(play.moved.filter((o) => o.map === m.id).map((o) => [o.id, o]))
-		if (!at.size) return all
-		const far = new Set(at.keys())
-		const out = all.map((e): Walking => {
-			const to = at.get(e.id)
-			if (!to) return e
-			far.delete(e.id)
-			return { ...e, ...placed(to) }
-		})
-		for (const id of far) {
-			const e = this.project.entity(m.id, id)
-			const to = at.get(id)!
-			if (e) out.push({ ...e, ...placed(to) } as Walking)
-		}
-		return out
 	}
 
 	/** What has no picture of its own is left out, as for the player. */
@@ -99,8 +78,8 @@ export class Figures {
 			if (!kept.draw(ctx, m, view, [list, this.project.head.kinds], dots)) this.dots(ctx, m, l, view)
 			return
 		}
-		const gone = play && new Set(play.gone)
-		const on = play && new Set(play.on)
+		const gone = play && idsOf(play.gone)
+		const on = play && idsOf(play.on)
 		const alpha = ctx.globalAlpha
 		const seen = this.entitiesOf(m, view, play)
 		void this.project.head
@@ -293,19 +272,6 @@ export class Figures {
 /** How much of an entity shows: what is not there at the start is faint while one designs. */
 export const shown = (e: Entity, playing: boolean) =>
 	(1 - (e.faint ?? 0) / 100) * (!playing && (e.absent || e.unseen) ? 0.5 : 1)
-
-/** How something that acts is drawn: which way it looks, how long it has walked, and what it does for how long. */
-interface Acting {
-	facing?: string
-	steps?: number
-	pose?: string
-	beat?: number
-}
-
-/** Where and how something that moves is. */
-export function placed({ x, y, facing, steps, pose, beat }: PlayView['moved'][number]) {
-	return { x, y, facing, steps, pose, beat }
-}
 
 /** How many ticks so many milliseconds are, at least one. */
 const ticksOf = (ms: number) => Math.max(1, Math.round((ms * 60) / 1000))

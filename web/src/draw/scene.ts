@@ -1,6 +1,7 @@
 import { View } from './view.svelte'
 import { Pictures } from './pictures'
 import { Figures, shown } from './figures'
+import { idsOf } from './moving'
 import { drawBackdrop } from './backdrop'
 import { Tiles } from './tiles'
 import { areaOf } from './areas'
@@ -275,8 +276,8 @@ export class Scene {
 	): boolean {
 		const things: { foot: number; draw: () => void }[] = []
 		this.figures.beat = play?.tick ?? 0
-		const gone = play && new Set(play.gone)
-		const on = play && new Set(play.on)
+		const gone = play && idsOf(play.gone)
+		const on = play && idsOf(play.on)
 		let whole = true
 		for (const l of layers) {
 			if (l.kind === 'entities') {

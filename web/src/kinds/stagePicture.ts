@@ -2,7 +2,8 @@ import { drawDangers } from '../canvas/dangers'
 import { drawDarkness } from '../canvas/darkness'
 import { drawParticles } from '../canvas/particles'
 import type { Entity, MapInfo, PlayView, Trial } from '../core/types'
-import { type Figures, placed } from '../draw/figures'
+import type { Figures } from '../draw/figures'
+import { idsOf, placed } from '../draw/moving'
 import type { View } from '../draw/view.svelte'
 
 /** The colours of the ground of a trial, by the letter of a cell. */
@@ -29,8 +30,8 @@ export function drawStage(
 	})
 	figures.beat = play.tick
 	for (const e of trial.entities) if (e.points?.length) drawWay(ctx, view, e, colours.edge)
-	const gone = new Set(play.gone)
-	const on = new Set(play.on)
+	const gone = idsOf(play.gone)
+	const on = idsOf(play.on)
 	const at = new Map(play.moved.map((o) => [o.id, o]))
 	for (const e of [...trial.entities, ...play.made.map(madeOf)]) {
 		if (gone.has(e.id)) continue

@@ -1,5 +1,5 @@
 import { CoreError } from '../core/module'
-import type { PlayView, Trial } from '../core/types'
+import type { PlayView, ToldView, Trial } from '../core/types'
 import { gameKeys } from '../workspace/gameKeys.svelte'
 import type { Project } from '../project/project.svelte'
 
@@ -32,13 +32,18 @@ export class Trying {
 		try {
 			const { key, text } = would ?? { key: '', text: '' }
 			this.trial = this.project.ask('tryKind', { kind, seen, again, key, text })
-			this.view = this.trial.view
+			this.see(this.trial.view)
 			this.error = ''
 		} catch (e) {
 			if (!(e instanceof CoreError)) throw e
 			// while a number is dragged past what it can be the one before stays
 			if (!would) this.error = e.message
 		}
+	}
+
+	/** Of a game on ground of its own nothing is left out of what is told. */
+	private see(told: ToldView) {
+		this.view = told as PlayView
 	}
 
 	run() {
@@ -60,7 +65,7 @@ export class Trying {
 		let input = 0
 		for (const bit of this.held.values()) input |= bit
 		try {
-			this.view = this.project.ask('tryStep', { input, ticks })
+			this.see(this.project.ask('tryStep', { input, ticks }))
 		} catch (e) {
 			if (!(e instanceof CoreError)) throw e
 			this.trial = null

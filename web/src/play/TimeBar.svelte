@@ -19,8 +19,13 @@
 	const w = workspace()
 	const { play } = w
 	const view = $derived(play.view)
-	const tick = $derived(play.behind ?? view?.to ?? 0)
-	const spots = $derived(view ? marks(play.events, view.from, view.to) : [])
+	/** From where to where the bar goes: in a game that goes on it is moved ten times a second, since each time the browser lays it out anew. */
+	const on = (tick: number) => (play.frozen ? tick : tick - (tick % 6))
+	const from = $derived(on(view?.from ?? 0))
+	const end = $derived(on(view?.to ?? 0))
+	const tick = $derived(play.behind ?? end)
+	const roams = $derived(!!view?.roam)
+	const spots = $derived(view ? marks(play.events, from, end) : [])
 	const words = (speed: number) => (speed < 1 ? `1⁄${1 / speed}` : `${speed}`) + ' ×'
 
 	const back = () => w.canvas?.focus()
@@ -120,16 +125,16 @@
 			<input
 				class="absolute inset-x-0 bottom-0 w-full accent-glaze"
 				type="range"
-				min={view.from}
-				max={view.to}
+				min={from}
+				max={end}
 				value={tick}
 				aria-label="Pull the game back"
-				aria-valuetext="{seconds(view.to - tick)} ago"
+				aria-valuetext="{seconds(end - tick)} ago"
 				oninput={(e) => play.lookAt(e.currentTarget.valueAsNumber)}
 			/>
 		</div>
 		<span class="w-24 text-right font-mono text-[12px] tabular-nums" data-testid="clock"
-			>{play.behind === null ? seconds(view.tick) : `−${seconds(view.to - tick)}`}</span
+			>{play.behind === null ? seconds(view.tick) : `−${seconds(end - tick)}`}</span
 		>
 		<Hint
 			label="Pin this moment, with a note"
@@ -155,10 +160,10 @@
 			onclick={() => (play.again(), back())}><Redo size={15} />Again from here</Hint
 		>
 		<Hint
-			label={view.roam ? 'Roam no more: walk as the hero does' : 'Roam: unhurt, through walls'}
+			label={roams ? 'Roam no more: walk as the hero does' : 'Roam: unhurt, through walls'}
 			keys={keys.now('Z')}
-			class="button {view.roam ? 'border-held text-held' : ''}"
-			expanded={view.roam}
+			class="button {roams ? 'border-held text-held' : ''}"
+			expanded={roams}
 			onclick={() => (play.roam(), back())}><Ghost size={15} />Roam</Hint
 		>
 		<SoundTick done={back} />

@@ -35,6 +35,7 @@ interface Frame {
 	bodies: Body[]
 	party: Place[]
 	shots: Shot[]
+	rays: PlayView['rays']
 }
 
 type Named = PlayView['named'][number]
@@ -47,8 +48,6 @@ export class Frames {
 	private before: Frame | null = null
 	/** How many ticks lie between them. */
 	private ticks = 1
-	/** The places of before by the number of a body. */
-	private was = new Map<number, Place>()
 
 	constructor(
 		private readonly core: Core,
@@ -62,19 +61,17 @@ export class Frames {
 		this.tick = view.tick
 		if (view.renamed) this.named.clear()
 		for (const n of view.named) this.named.set(n.number, n)
-		const bytes = this.core.frame()
+		const numbers = this.core.frame()
 		// numbers that are given anew are of others
 		this.before = on && !view.renamed && this.now?.map === view.map ? this.now : null
-		this.was.clear()
-		for (const b of this.before?.bodies ?? []) this.was.set(b.number, b)
-		this.now = bytes && this.read(bytes, view.map)
+		this.now = numbers && this.read(numbers, view.map)
 	}
 
-	private read(bytes: DataView, map: ID): Frame {
+	private read(numbers: Int32Array, map: ID): Frame {
 		let at = 0
-		const next = () => bytes.getInt32((at += 4) - 4, true)
+		const next = () => numbers[at++]
 		const place = () => ({ x: next() / unit, y: next() / unit })
-		const [bodies, party, shots] = [next(), next(), next()]
+		const [bodies, party, shots, rays] = [next(), next(), next(), next()]
 		const poses = this.poses()
 		return {
 			map,
@@ -87,6 +84,7 @@ export class Frames {
 			}),
 			party: Array.from({ length: party }, place),
 			shots: Array.from({ length: shots }, () => ({ ...place(), vx: next() / unit, vy: next() / unit })),
+			rays: Array.from({ length: rays }, () => ({ from: place(), to: place() })),
 		}
 	}
 
@@ -101,11 +99,12 @@ export class Frames {
 		}
 		const moved: PlayView['moved'] = []
 		const made = [...view.made]
-		for (const b of now.bodies) {
+		const was = before && placesOf(before.bodies)
+		for (const [i, b] of now.bodies.entries()) {
 			const n = this.named.get(b.number)
 			if (!n) continue
 			const { facing, steps, pose, beat } = b
-			const { x, y } = between(this.was.get(b.number), b)
+			const { x, y } = between(was?.(b.number, i), b)
 			const is = { map: n.map, id: n.id, x, y, facing, steps, pose, beat }
 			if (n.kind) made.push({ ...is, layer: n.layer ?? '', kind: n.kind, w: n.w ?? 0, h: n.h ?? 0 })
 			else moved.push(is)
@@ -119,7 +118,18 @@ export class Frames {
 			party: view.party.map((c, i) =>
 				now.party[i] ? { ...c, ...between(c.map === view.map ? before?.party[i] : undefined, now.party[i]) } : c,
 			),
+			rays: now.rays,
 			shots: now.shots.map((s) => ({ x: s.x - s.vx * (1 - ofTick), y: s.y - s.vy * (1 - ofTick) })),
 		}
+	}
+}
+
+/** Finds where bodies were by their numbers; mostly each is the one at the same place of the list. */
+function placesOf(bodies: Body[]) {
+	let by: Map<number, Body> | undefined
+	return (number: number, i: number): Body | undefined => {
+		if (bodies[i]?.number === number) return bodies[i]
+		by ??= new Map(bodies.map((b) => [b.number, b]))
+		return by.get(number)
 	}
 }

@@ -1,6 +1,6 @@
 import { flushSync } from 'svelte'
 import { CoreError } from '../core/module'
-import type { Given, ID, PlayEvent, PlayView, Point, Spot, WalkKeys } from '../core/types'
+import type { Given, ID, PlayEvent, PlayView, Point, Spot, ToldView, WalkKeys } from '../core/types'
 import { Frames } from './frames'
 import { gameKeys } from './gameKeys.svelte'
 import { padInputs } from './pads'
@@ -63,8 +63,9 @@ export class Play {
 		this.frames = new Frames(project.core, () => project.head.poses)
 	}
 
-	/** A game is there; told apart from its view, which is another one with each tick. */
+	/** A game is there, and on which map; told apart from its view, which is another one with each tick. */
 	readonly on = $derived(this.view !== null)
+	readonly map = $derived(this.view?.map)
 
 	/** The game runs at this moment. */
 	get runs(): boolean {
@@ -128,8 +129,8 @@ export class Play {
 		this.moved(this.view)
 	}
 
-	private begin(view: PlayView) {
-		this.put(view, false)
+	private begin(told: ToldView) {
+		const view = this.put(told, false)
 		this.release()
 		this.frozen = false
 		this.speed = 1
@@ -219,12 +220,13 @@ export class Play {
 		this.moved(this.view)
 	}
 
-	private put(view: PlayView, on: boolean, seen = true) {
-		this.view = view
+	private put(told: ToldView, on: boolean, seen = true): PlayView {
+		const view = (this.view = { ...this.view, ...told } as PlayView)
 		if (!view.shows) this.language = view.language
 		this.frames.take(view, on)
 		this.part = 1
 		if (seen) this.shown = this.frames.shown(view, 1)
+		return view
 	}
 
 	/** Plays at most n ticks with one input, for the frame that is drawn afterwards; gives how many. */
@@ -242,7 +244,7 @@ export class Play {
 	}
 
 	/** Takes over what was played; without `seen` it is not what is shown yet. */
-	private take(view: PlayView, seen = true) {
+	private take(view: ToldView, seen = true) {
 		if (view.events.length) this.events = [...this.events, ...view.events].filter((e) => e.tick >= view.from)
 		if (this.before.length && this.view?.shows && !view.shows) this.before = []
 		this.put(view, !this.frozen, seen)
@@ -263,7 +265,7 @@ export class Play {
 	}
 
 	/** Asks something of the game; a sentence of the core is shown. */
-	private try(ask: () => PlayView): boolean {
+	private try(ask: () => ToldView): boolean {
 		try {
 			this.take(ask())
 			this.moved(this.view!)
@@ -328,7 +330,7 @@ export class Play {
 			this.take(view)
 			this.behind = null
 			this.frozen = false
-			this.moved(view)
+			this.moved(this.view!)
 		} catch (e) {
 			if (!(e instanceof CoreError)) throw e
 			this.failed(e.message)

@@ -165,7 +165,7 @@ export class Workspace {
 
 	/** The map that is shown: in play, the one that the hero is on. */
 	get map(): MapInfo | undefined {
-		return this.project.map(this.play.view?.map ?? this.mapId) ?? this.project.head.maps[0]
+		return this.project.map(this.play.map ?? this.mapId) ?? this.project.head.maps[0]
 	}
 
 	/** Whether the map reaches beyond what is seen. */
