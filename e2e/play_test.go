@@ -227,6 +227,39 @@ func TestATickAsksForNothingElse(t *testing.T) {
 	}
 }
 
+// A game that goes on changes nothing of the page around it but the time, and that ten times a second: with every tick the browser would lay it out
+// anew.
+func TestARunningGameLeavesThePageAlone(t *testing.T) {
+	k := startWith(t, nil).open()
+	k.focusMap()
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing]", "Playing")
+	within(t, soon, k.shows("[data-testid=time] [data-testid=clock]", "1."))
+	changed := k.eval(`() => new Promise((done) => {
+		const changed = {}
+		new MutationObserver((all) => {
+			for (const m of all) {
+				const e = m.target.nodeType === Node.TEXT_NODE ? m.target.parentElement : m.target
+				const of = e.dataset.testid ?? e.ariaLabel ?? e.tagName
+				changed[of] = (changed[of] ?? 0) + 1
+			}
+		}).observe(document, { subtree: true, childList: true, attributes: true, characterData: true })
+		let frames = 60
+		const next = () => (--frames ? requestAnimationFrame(next) : done(JSON.stringify(changed)))
+		next()
+	})`)
+	var times map[string]int
+	must(t, json.Unmarshal([]byte(changed), &times))
+	for of, n := range times {
+		if of != "clock" && of != "Pull the game back" || n > 40 {
+			t.Errorf("in 60 frames %s was changed %d times", of, n)
+		}
+	}
+	if times["clock"] == 0 {
+		t.Error("the time does not go on")
+	}
+}
+
 // While a game goes on each frame shows it as it is just then: what a tick changes is drawn in the frame of that tick, not in every second one.
 func TestEveryFrameOfAGameIsDrawn(t *testing.T) {
 	k := startWith(t, nil).open()

@@ -12,7 +12,8 @@ type Ray struct {
 }
 
 // Rays are the beams and arms of the hero's map that are there now.
-func (g *Game) Rays(m *world.Ground) (out []Ray) {
+func (g *Game) Rays(m *world.Ground) []Ray {
+	out := g.rays[:0]
 	for _, r := range m.Dangers() {
 		t := g.Stage.Thing(r)
 		if !g.runs(r) {
@@ -35,6 +36,7 @@ func (g *Game) Rays(m *world.Ground) (out []Ray) {
 			}
 		}
 	}
+	g.rays = out
 	return out
 }
 

@@ -294,6 +294,7 @@ type Game struct {
 	around   buckets
 	livelyOf world.Ref
 	livelyAt int64
+	rays     []Ray // as they were asked for last
 	// rest are the rules whose turn to wait comes later in the tick; asking tells that conditions are only looked at.
 	rest   []Thread
 	asking bool

@@ -7,17 +7,14 @@ func (g *Ground) Bare(b Box) bool {
 	return b.Left >= g.bare.Left && b.Top >= g.bare.Top && b.Right <= g.bare.Right && b.Bottom <= g.bare.Bottom || apart(g.taken, b) && g.bares(b)
 }
 
-// crowded is how many things there are in the squares of a box before what lies around is not looked through any more: there would not
-// be much that is free, and a crowd asks for another place each time.
-const crowded = 4
-
-// bares looks whether nothing stands in a box, and keeps for the next time how far around it that is so.
+// bares looks whether nothing stands in a box, and keeps for the next time how far around it that is so: in the squares of the box, and
+// in those around them where nothing stands in those. A crowd, which asks for another place each time, need not look that far.
 func (g *Ground) bares(b Box) bool {
 	if g.near == nil {
 		g.lookUp()
 	}
 	from, to, across := g.SquaresOf(b)
-	there := 0
+	empty := true
 	for y := from.Y; y <= to.Y; y++ {
 		for x := from.X; x <= to.X; x++ {
 			all := g.near[y*across+x]
@@ -27,10 +24,10 @@ func (g *Ground) bares(b Box) bool {
 					return false
 				}
 			}
-			there += len(all)
+			empty = empty && len(all) == 0
 		}
 	}
-	if there <= crowded {
+	if empty {
 		from = grid.Point{X: max(0, from.X-1), Y: max(0, from.Y-1)}
 		to = grid.Point{X: min(across-1, to.X+1), Y: min((g.Bounds.H+nearSide-1)/nearSide-1, to.Y+1)}
 	}
