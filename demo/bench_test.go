@@ -7,6 +7,7 @@ import (
 	"azzel/core/proof"
 	"azzel/core/sample"
 	"azzel/core/world"
+	"azzel/pace"
 	"strings"
 	"testing"
 	"time"
@@ -64,11 +65,13 @@ func BenchmarkProof(b *testing.B) {
 	}
 	walk := find().Walk
 	b.Run("walk", func(b *testing.B) {
+		defer pace.Beside(b)()
 		for b.Loop() {
 			proof.Replay(st, walk)
 		}
 	})
 	b.Run("proven", func(b *testing.B) {
+		defer pace.Beside(b)()
 		for b.Loop() {
 			find()
 		}
@@ -83,6 +86,7 @@ func BenchmarkProof(b *testing.B) {
 	}
 	st = world.New(d, chart.New(d, nil), nil)
 	b.Run("undecided", func(b *testing.B) {
+		defer pace.Beside(b)()
 		took := time.Duration(0)
 		for range min(b.N, 1) {
 			from := time.Now()

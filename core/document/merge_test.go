@@ -6,6 +6,7 @@ import (
 	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/sample"
+	"azzel/pace"
 	"math/rand/v2"
 	"slices"
 	"testing"
@@ -119,6 +120,7 @@ func BenchmarkMergeSolids(b *testing.B) {
 		}
 	})
 	b.Run("merge-1024x1024x4", func(b *testing.B) {
+		defer pace.Beside(b)()
 		for b.Loop() {
 			d.Solids().Merged(&m)
 		}

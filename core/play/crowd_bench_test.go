@@ -11,6 +11,7 @@ import (
 	"azzel/core/sample"
 	drawing "azzel/core/sample/drawn"
 	"azzel/core/world"
+	"azzel/pace"
 	"fmt"
 	"strings"
 	"testing"
@@ -95,6 +96,7 @@ func BenchmarkCrowd(b *testing.B) {
 		{"above/500-with-shots-belts-timers-and-200-rules", 500, true, nil}} {
 		b.Run(c.name, func(b *testing.B) {
 			g := crowd(c.n, c.busy, c.settings...)
+			defer pace.Beside(b)()
 			base, took := visit(), time.Duration(0)
 			for n := range b.N {
 				start := time.Now()
