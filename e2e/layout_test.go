@@ -151,6 +151,10 @@ func TestOnATabletHeldUpright(t *testing.T) {
 	k := startWith(t, nil).open()
 	must(t, k.page.SetViewport(&proto.EmulationSetDeviceMetricsOverride{Width: 820, Height: 1100, DeviceScaleFactor: 1}))
 	within(t, 3*soon, k.shows("[data-testid=proof]", "finish"))
+	within(t, soon, func() error { // name, place and answer are there to their last words
+		return want("what is cut off in the strip", k.eval(`() => [...document.querySelectorAll('header button, header h1, [data-testid=proof] span')]
+			.filter((e) => e.scrollWidth > e.clientWidth + 1 || e.scrollHeight > e.clientHeight + 2).map((e) => e.innerText).join('; ')`), "")
+	})
 	for _, station := range []string{"Chart", "Map", "Tilesets", "Kinds", "Rules", "Game", "Check", "Share"} {
 		k.pressIn("nav button", station)
 		k.see("nav [aria-current=page]", station)

@@ -17,6 +17,10 @@
 			: '',
 	)
 
+	/** One line, or two small ones on an upright tablet. */
+	const words =
+		'truncate max-[1000px]:line-clamp-2 max-[1000px]:text-left max-[1000px]:text-[12px] max-[1000px]:leading-tight max-[1000px]:whitespace-normal'
+
 	function go() {
 		if (answer?.is === 'can') w.playing.showWalk()
 		else if (answer?.entity) w.goTo(answer.map, answer.entity)
@@ -25,38 +29,38 @@
 </script>
 
 {#if answer && answer.is !== 'nothing'}
-	<div class="flex min-w-0 shrink-[4] items-center" role="status" data-testid="proof">
+	<div class="flex min-w-0 shrink-[4] items-center max-[1000px]:max-w-34" role="status" data-testid="proof">
 		{#if answer.is === 'can'}
 			<Hint
 				label="{says}: see the walk that was played to the goal"
-				class="flex h-7 min-w-0 items-center gap-1.5 px-1.5 hover:bg-well disabled:hover:bg-transparent {proving.busy
+				class="flex h-7 min-w-0 items-center gap-1.5 px-1.5 hover:bg-well disabled:hover:bg-transparent max-[1000px]:h-9 {proving.busy
 					? 'text-dim'
 					: 'text-sage'}"
 				disabled={proving.busy || !w.map}
 				onclick={go}
 			>
 				<FlagTriangleRight size={15} class="shrink-0" />
-				<span class="truncate">{says}</span>
+				<span class={words}>{says}</span>
 			</Hint>
 		{:else if answer.is === 'cannot'}
 			<Hint
 				label="cannot: {answer.why}. Show it"
-				class="flex h-7 min-w-0 items-center gap-1.5 px-1.5 hover:bg-well disabled:hover:bg-transparent {proving.busy
+				class="flex h-7 min-w-0 items-center gap-1.5 px-1.5 hover:bg-well disabled:hover:bg-transparent max-[1000px]:h-9 {proving.busy
 					? 'text-dim'
 					: 'text-brick'}"
 				onclick={go}
 			>
 				<FlagOff size={15} class="shrink-0" />
-				<span class="truncate">cannot: {answer.why}</span>
+				<span class={words}>cannot: {answer.why}</span>
 			</Hint>
 		{:else}
 			<Hint
 				label="Not decided: {answer.why}. See what was tried"
-				class="flex h-7 min-w-0 items-center gap-1.5 px-1.5 text-dim hover:bg-well"
+				class="flex h-7 min-w-0 items-center gap-1.5 px-1.5 text-dim hover:bg-well max-[1000px]:h-9"
 				onclick={() => w.open('check')}
 			>
 				<CircleHelp size={15} class="shrink-0" />
-				<span class="truncate">not decided: {answer.why}</span>
+				<span class={words}>not decided: {answer.why}</span>
 			</Hint>
 		{/if}
 		{#if proving.checking.refuted}

@@ -84,7 +84,12 @@
 		<span class="text-dim">›</span>
 		<h1 class="max-w-48 shrink-0 truncate">{where}</h1>
 	</div>
-	<div class="flex min-w-20 shrink-0 items-center gap-1.5 pl-2" role="status" data-testid="saved" data-state={p.saved}>
+	<div
+		class="flex min-w-20 shrink-0 items-center gap-1.5 pl-2 max-[1000px]:min-w-0"
+		role="status"
+		data-testid="saved"
+		data-state={p.saved}
+	>
 		{#if p.saved === 'saved' || (p.saved === 'saving' && !slow)}
 			<Check size={15} class="text-sage" />
 			<span class="text-sage">{p.saved === 'saved' ? 'Saved' : 'Saving'}</span>
@@ -152,9 +157,9 @@
 	>
 		{#if w.theme === 'kiln'}<Sun size={17} />{:else}<Moon size={17} />{/if}
 	</Hint>
-	<button class="button w-24 button-main" disabled={!w.map} onclick={() => w.playing.togglePlay()}>
+	<button class="button w-24 button-main max-[1000px]:w-auto" disabled={!w.map} onclick={() => w.playing.togglePlay()}>
 		{#if w.play.on}<Square size={14} /> Stop{:else}<Play size={14} /> Play{/if}
-		<span class="key">P</span>
+		<span class="key max-[1000px]:hidden">P</span>
 	</button>
 	<Hint
 		label="Begin otherwise: through a passage, from a pin, with flags set"
