@@ -7,7 +7,6 @@ import (
 	"azzel/core/proof"
 	"azzel/core/sample"
 	"azzel/core/world"
-	"azzel/pace"
 	"strings"
 	"testing"
 	"time"
@@ -65,13 +64,11 @@ func BenchmarkProof(b *testing.B) {
 	}
 	walk := find().Walk
 	b.Run("walk", func(b *testing.B) {
-		defer pace.Beside(b)()
 		for b.Loop() {
 			proof.Replay(st, walk)
 		}
 	})
 	b.Run("proven", func(b *testing.B) {
-		defer pace.Beside(b)()
 		for b.Loop() {
 			find()
 		}
@@ -86,7 +83,6 @@ func BenchmarkProof(b *testing.B) {
 	}
 	st = world.New(d, chart.New(d, nil), nil)
 	b.Run("undecided", func(b *testing.B) {
-		defer pace.Beside(b)()
 		took := time.Duration(0)
 		for range min(b.N, 1) {
 			from := time.Now()

@@ -4,7 +4,6 @@ import (
 	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/sample"
-	"azzel/pace"
 	"fmt"
 	"os"
 	"testing"
@@ -52,7 +51,7 @@ func TestBrowserBenchFill(t *testing.T) {
 			}
 			return nil
 		})
-		fmt.Printf("  %-22s %s\n", what, k.eval(`() => 'all drawn after ' + (tasks.last - tasks.begun).toFixed(0) + ' ms; longest task ' + Math.max(0, ...tasks.long).toFixed(0) + ' ms, ' + tasks.long.length + ' above 50 ms'`)+pace.Told())
+		fmt.Printf("  %-22s %s\n", what, k.eval(`() => 'all drawn after ' + (tasks.last - tasks.begun).toFixed(0) + ' ms; longest task ' + Math.max(0, ...tasks.long).toFixed(0) + ' ms, ' + tasks.long.length + ' above 50 ms'`))
 	}
 	measured("filled", func() { k.drag(left, at(200, 200)) })
 	measured("undone", func() { k.with(input.ControlLeft, input.KeyZ) })

@@ -5,7 +5,6 @@ import (
 	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/sample"
-	"azzel/pace"
 	"fmt"
 	"os"
 	"runtime"
@@ -49,7 +48,7 @@ func opens(t *testing.T, what string, doc *document.Document) *tab {
 		k.connects()
 		k.rests()
 	}
-	fmt.Printf("browser, opening %s\n  %-22s after %s ms; all in view drawn after %s ms%s\n", what, "first picture", k.eval(`() => seen.first.toFixed(0)`), k.eval(`() => seen.last.toFixed(0)`), pace.Told())
+	fmt.Printf("browser, opening %s\n  %-22s after %s ms; all in view drawn after %s ms\n", what, "first picture", k.eval(`() => seen.first.toFixed(0)`), k.eval(`() => seen.last.toFixed(0)`))
 	return k
 }
 

@@ -8,7 +8,6 @@ import (
 	"azzel/core/grid"
 	"azzel/core/material"
 	"azzel/core/sample"
-	"azzel/pace"
 	"azzel/web"
 	"fmt"
 	"os"
@@ -55,7 +54,7 @@ func (k *tab) meters(canvas string) (at func(x, y float64) proto.Point, report f
 			for (const k of ['events', 'frames', 'apart']) work[k].length = 0
 			work.rest() // events without a frame are none of the next one's
 			return text
-		}`)+pace.Told())
+		}`))
 	}
 }
 

@@ -2,7 +2,6 @@
 package main
 
 import (
-	"azzel/pace"
 	"bufio"
 	"bytes"
 	"fmt"
@@ -144,7 +143,7 @@ func (m measured) table(day time.Time) string {
 		}
 		v *= r.times()
 		paced := ""
-		if by := r.pace(m.beside(r, write), insert); by != 0 && r.wanted != "" {
+		if by := r.pace(write, insert); by != 0 && r.wanted != "" {
 			paced = told(v*by, r.unit)
 		}
 		fmt.Fprintf(&b, "| %s | %s | %s | %s |\n", r.name, told(v, r.unit), paced, r.wanted)
@@ -172,26 +171,12 @@ func (m measured) paces() (write, insert float64) {
 	return write / 1e6, insert
 }
 
-// beside is what a plain write took when a figure was measured, or else in the whole run.
-func (m measured) beside(r row, write float64) float64 {
-	of, _, _ := strings.Cut(r.key, " ")
-	if at := strings.LastIndex(r.key, " | "); at >= 0 {
-		of = r.key[:at] + " | a plain write"
-	} else {
-		of += " " + pace.Unit
-	}
-	if own, known := m.median(of); known {
-		return own
-	}
-	return write
-}
-
 // paceTold says how fast the machine was just then, which others may use as well, beside the one on which the measures were set.
 func paceTold(write, insert float64) string {
 	if write == 0 || insert == 0 {
 		return ""
 	}
-	return fmt.Sprintf(", on which a plain write of a million cells took %.2f ms then, and a plain insert %.2f (%.1f and %.1f where the measures were set: what the figures would be there stands beside them, by what a plain write took just then)", write, insert, writeThere, insertThere)
+	return fmt.Sprintf(", on which a plain write of a million cells took %.2f ms then, and a plain insert %.2f (%.1f and %.1f where the measures were set: what the figures would be there stands beside them)", write, insert, writeThere, insertThere)
 }
 
 // digits is how many digits of a figure say something.

@@ -11,7 +11,6 @@ import (
 	"azzel/core/sample"
 	"azzel/core/shade"
 	"azzel/core/world"
-	"azzel/pace"
 	"math/rand/v2"
 	"testing"
 	"time"
@@ -20,7 +19,6 @@ import (
 // BenchmarkFindings prints how long it takes to find what is wrong after an edit of one cell on 512×512 cells with walls at random, and on
 // 1,000 maps with 3,000 passages from nothing, what could be of them with it.
 func BenchmarkFindings(b *testing.B) {
-	defer pace.Beside(b)()
 	const n = 512
 	r := rand.New(rand.NewPCG(1, 2))
 	walls := &grid.Region{}

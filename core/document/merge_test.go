@@ -6,7 +6,6 @@ import (
 	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/sample"
-	"azzel/pace"
 	"math/rand/v2"
 	"slices"
 	"testing"
@@ -120,7 +119,6 @@ func BenchmarkMergeSolids(b *testing.B) {
 		}
 	})
 	b.Run("merge-1024x1024x4", func(b *testing.B) {
-		defer pace.Beside(b)()
 		for b.Loop() {
 			d.Solids().Merged(&m)
 		}

@@ -3,7 +3,6 @@ package material
 import (
 	"azzel/core/cells"
 	"azzel/core/grid"
-	"azzel/pace"
 	"fmt"
 	"math/rand/v2"
 	"testing"
@@ -243,7 +242,6 @@ func BenchmarkRefitMillion(b *testing.B) {
 	for _, by := range []string{BySides, ByBoth} {
 		f := NewFitter([]Set{complete(1, by), complete(2, by)})
 		b.Run(fmt.Sprint(by), func(b *testing.B) {
-			defer pace.Beside(b)()
 			for b.Loop() {
 				var out [side * side]Shown
 				for cy := range 32 {

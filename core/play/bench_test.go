@@ -7,7 +7,6 @@ import (
 	"azzel/core/proof"
 	"azzel/core/sample"
 	"azzel/core/world"
-	"azzel/pace"
 	"testing"
 	"time"
 )
@@ -41,7 +40,6 @@ func BenchmarkWalkers(b *testing.B) {
 		settings []string
 	}{{"above", nil}, {"side", []string{fromSide}}} {
 		b.Run(c.name, func(b *testing.B) {
-			defer pace.Beside(b)()
 			r := drawn(&testing.T{}, hall, c.settings...)
 			base, took := visit(), time.Duration(0)
 			for range b.N {

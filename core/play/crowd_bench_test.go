@@ -11,7 +11,6 @@ import (
 	"azzel/core/sample"
 	drawing "azzel/core/sample/drawn"
 	"azzel/core/world"
-	"azzel/pace"
 	"fmt"
 	"strings"
 	"testing"
@@ -96,7 +95,6 @@ func BenchmarkCrowd(b *testing.B) {
 		{"above/500-with-shots-belts-timers-and-200-rules", 500, true, nil}} {
 		b.Run(c.name, func(b *testing.B) {
 			g := crowd(c.n, c.busy, c.settings...)
-			defer pace.Beside(b)()
 			base, took := visit(), time.Duration(0)
 			for n := range b.N {
 				start := time.Now()

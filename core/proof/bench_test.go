@@ -10,7 +10,6 @@ import (
 	"azzel/core/proof"
 	"azzel/core/sample"
 	"azzel/core/world"
-	"azzel/pace"
 	"bytes"
 	"math/rand/v2"
 	"strings"
@@ -38,7 +37,6 @@ func maze(n int) string {
 
 // BenchmarkFacts prints what could be on 512×512 cells, beside a plain breadth-first search over them.
 func BenchmarkFacts(b *testing.B) {
-	defer pace.Beside(b)()
 	const n = 512
 	text := maze(n)
 	d := drawn(text)
@@ -107,7 +105,6 @@ func BenchmarkSteps(b *testing.B) {
 // BenchmarkPairs prints how many pairs of a cell and what is so are gone through in a second, in a field of 128×96 cells with nine things to
 // be taken in any order before its goal works, beside a plain breadth-first search over the same pairs.
 func BenchmarkPairs(b *testing.B) {
-	defer pace.Beside(b)()
 	const w, h, things = 128, 96, 9
 	r := rand.New(rand.NewPCG(5, 6))
 	rows := make([][]byte, h)
@@ -192,7 +189,6 @@ func gathered(rows [][]byte, things int) int {
 
 // BenchmarkLookUp prints how many situations of a game are looked up in a second among a million that are known.
 func BenchmarkLookUp(b *testing.B) {
-	defer pace.Beside(b)()
 	d := drawn("@..c..G", byCells, fourWays)
 	st := world.New(d, chart.New(d, nil), nil)
 	begin := func() (*play.Game, error) { return play.Start(st, "", proof.Seed) }
@@ -211,7 +207,6 @@ func BenchmarkLookUp(b *testing.B) {
 // BenchmarkStroke prints how long it takes after a stroke of one wall on 512×512 cells until the stage is made and all is known again that
 // could be.
 func BenchmarkStroke(b *testing.B) {
-	defer pace.Beside(b)()
 	const n = 512
 	d := drawn(maze(n))
 	m := d.MapsInOrder()[0]
@@ -243,7 +238,6 @@ func BenchmarkStroke(b *testing.B) {
 
 // BenchmarkRoom prints how long it takes until it is known that a room of 16×16 cells with two blocks and two plates can be finished.
 func BenchmarkRoom(b *testing.B) {
-	defer pace.Beside(b)()
 	d := drawn(rooms[0].rows, byCells, fourWays)
 	st := world.New(d, chart.New(d, nil), nil)
 	for range b.N {
