@@ -103,11 +103,11 @@ func (g *Game) shoots(m *world.Ground) {
 	shots := g.Shots[:0:0]
 	for _, s := range g.Shots {
 		s.X, s.Y, s.Left = s.X+s.VX, s.Y+s.VY, s.Left-1
-		at := shotBox(m, s)
-		if s.Left > 0 && g.shotHits(s, at) {
+		if s.Left <= 0 || g.Stage.Thing(s.Of).Map != m.Ref {
 			continue
 		}
-		if s.Left > 0 && g.Stage.Thing(s.Of).Map == m.Ref && m.Over(at)&world.Whole == 0 && !g.thingIn(m, at, s.Of) && !g.firmIn(m, nil, at, at) {
+		at := shotBox(m, s)
+		if !g.shotHits(m, s, at) && m.Over(at)&world.Whole == 0 && !g.thingIn(m, at, s.Of) && !g.firmIn(m, nil, at, at) {
 			shots = append(shots, s)
 		}
 	}
@@ -122,10 +122,9 @@ func (g *Game) shoots(m *world.Ground) {
 }
 
 // shotHits lets a shot strike a being that shots defeat, but for who shot it, or what they break.
-func (g *Game) shotHits(s Shot, at world.Box) bool {
+func (g *Game) shotHits(m *world.Ground, s Shot, at world.Box) bool {
 	g.doer = s.Of + 1
 	defer func() { g.doer = 0 }()
-	m := g.ground(g.Stage.Thing(s.Of).Map)
 	if hit := g.shotAt(m, s, at); hit >= 0 {
 		g.hits(g.Bodies[hit].Of, g.Stage.Thing(g.Bodies[hit].Of))
 		return true

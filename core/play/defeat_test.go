@@ -129,3 +129,23 @@ func TestBeatenIsRead(t *testing.T) {
 		t.Error("what says nothing is defeated")
 	}
 }
+
+// What was shot on a map that one has left meanwhile hits nobody on the one to which one came.
+func TestAShotOfAnotherMapHitsNobody(t *testing.T) {
+	for _, elsewhere := range []bool{false, true} {
+		r := drawn(t, "\n@.......\n........\n........").with(kind.Walker, 4, 1, 1, 1, true, document.Left, value("range", "0"), value("sight", "0"), value("defeatedBy", `["shot"]`)).
+			with(kind.Shooter, 0, 1, 1, 1, false, document.Right)
+		r.hold(0, 1)
+		by := r.thing(kind.Shooter)
+		for ref := range r.g.Stage.Things {
+			if other := world.Ref(ref); elsewhere && r.g.Stage.Thing(other).Map != r.g.Ground().Ref {
+				by = other
+			}
+		}
+		r.g.Shots = []play.Shot{{Of: by, X: 4*cell + cell/2, Y: cell + cell/2, Left: 20}}
+		r.hold(0, 1)
+		if there := r.g.There(r.thing(kind.Walker)); there != elsewhere {
+			t.Errorf("a shot of another map (%t) meets a walker, which is there afterwards: %t", elsewhere, there)
+		}
+	}
+}

@@ -121,7 +121,7 @@ func TestFrames(t *testing.T) {
 		return edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: id}, document.Entity{ID: id, Layer: sample.Entities, Kind: k, Name: k, X: x, Y: y, W: 16, H: 16, Facing: document.Right, On: true, Rank: 50, Values: values})
 	}
 	d = edit.Apply(d, &edit.Edit{Do: []edit.Primitive{at("raftraftraft", kind.Platform, 96, 96, kind.Value{Key: "range", Value: "6"}), at("spoutspoutsp", kind.Shooter, 160, 128, kind.Value{Key: "every", Value: "200"}),
-		at("potpotpotpot", kind.Source, 64, 128, kind.Value{Key: "makes", Value: `[{"of":"walker","odds":1}]`}, kind.Value{Key: "every", Value: "100"}), at("secondsecond", kind.Hero, 128, 32)}}).Doc
+		at("potpotpotpot", kind.Source, 64, 128, kind.Value{Key: "makes", Value: `[{"of":"walker","odds":1}]`}, kind.Value{Key: "every", Value: "100"}), at("secondsecond", kind.Hero, 128, 32), at("turnerturner", kind.Turner, 240, 144)}}).Doc
 	s := &session.Session{}
 	if err := s.Open(d.Encode(), 0, "personperson", me); err != nil {
 		t.Fatal(err)
@@ -133,6 +133,9 @@ func TestFrames(t *testing.T) {
 	g.call("play", args{"map": sample.Quay, "seed": 1, "given": args{}})
 	if raft := g.moved["raftraftraft"]; raft.X != 96 || raft.Y != 96 || g.party != 1 || g.heroX != g.X*play.Sub || g.heroY != g.Y*play.Sub || len(g.View.Moved) != 0 || !g.Renamed {
 		t.Errorf("at first the raft is %+v, the hero at %d, %d, and %d wait", raft, g.heroX, g.heroY, g.party)
+	}
+	if g.rays == 0 || g.firstRay[0] != 248*play.Sub || g.firstRay[1] != 152*play.Sub || g.firstRay[2] == g.firstRay[0] && g.firstRay[3] == g.firstRay[1] || len(g.View.Rays) != 0 {
+		t.Errorf("there are %d lines that hurt, the first from and to %v", g.rays, g.firstRay)
 	}
 	for range 10 {
 		g.call("step", args{"input": 2, "ticks": 3})
