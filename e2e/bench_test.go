@@ -180,6 +180,11 @@ func TestBrowserBenchChart(t *testing.T) {
 	report("at rest")
 	k.drag(left, at(200, 200), at(210, 210), at(260, 260), at(300, 240))
 	report("drag a map")
+	for i := range 8 {
+		x := float64(240 + i*40)
+		k.drag(left, at(x, 260), at(x+10, 270), at(x+60, 320), at(x+90, 300))
+	}
+	report("drag others")
 	k.stored(func(d *document.Document) error { // it was one, and no line above it
 		for i, m := range d.MapsInOrder() {
 			if m.Chart != nil && *m.Chart != (grid.Point{X: i % 32 * 320, Y: i / 32 * 192}) {

@@ -300,7 +300,7 @@ func TestTheDemoIsPlayedToItsEndOnAPhone(t *testing.T) {
 	k.see("main h1", "Die Saline bei Niedrigwasser")
 	k.fed(d)
 	k.tap("main button", "Neues Spiel")
-	k.see("[data-testid=game]", "überspringen") // the lamp is reached, and a scene begins
+	within(t, 6*soon, k.shows("[data-testid=game]", "überspringen")) // the lamp is reached, and a scene begins
 	k.tap("button", "überspringen")
 	k.ends("Die Schiffe sahen es")
 	if k.eval(`() => String(document.documentElement.scrollWidth <= 390)`) != "true" {

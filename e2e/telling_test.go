@@ -45,7 +45,7 @@ func TestARuleWaitsAndSendsTheHero(t *testing.T) {
 	}))
 	k.focusMap()
 	k.keys(input.KeyP)
-	k.toColumn(3)
+	k.walk(input.ArrowRight, func() error { return at(k, func(x, y int) bool { return x >= 46 }) }) // and is at the key
 	within(t, soon, func() error {
 		x, y := k.hero()
 		return want("where the hero comes", fmt.Sprint((x+4)/16, (y+4)/16), "8 8")
