@@ -20,9 +20,9 @@
 	const { play } = w
 	const view = $derived(play.view)
 	/** From where to where the bar goes: in a game that goes on it is moved ten times a second, since each time the browser lays it out anew. */
-	const on = (tick: number) => (play.frozen ? tick : tick - (tick % 6))
-	const from = $derived(on(view?.from ?? 0))
-	const end = $derived(on(view?.to ?? 0))
+	const inTenths = (tick: number) => (play.frozen ? tick : tick - (tick % 6))
+	const from = $derived(inTenths(view?.from ?? 0))
+	const end = $derived(inTenths(view?.to ?? 0))
 	const tick = $derived(play.behind ?? end)
 	const roams = $derived(!!view?.roam)
 	const spots = $derived(view ? marks(play.events, from, end) : [])

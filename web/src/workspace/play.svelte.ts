@@ -220,6 +220,7 @@ export class Play {
 		this.moved(this.view)
 	}
 
+	/** Takes over a view: lists that are left out of it are as they were. */
 	private put(told: ToldView, on: boolean, seen = true): PlayView {
 		const view = (this.view = { ...this.view, ...told } as PlayView)
 		if (!view.shows) this.language = view.language
