@@ -50,8 +50,15 @@ func (t Table[T]) find(id ID) (shard []row[T], i int, ok bool) {
 		return nil, 0, false
 	}
 	shard = t.held.shards[shardOf(id)]
-	i, ok = slices.BinarySearchFunc(shard, id, func(r row[T], id ID) int { return strings.Compare(string(r.id), string(id)) })
-	return shard, i, ok
+	low, high := 0, len(shard)
+	for low < high {
+		if at := int(uint(low+high) >> 1); shard[at].id < id {
+			low = at + 1
+		} else {
+			high = at
+		}
+	}
+	return shard, low, low < len(shard) && shard[low].id == id
 }
 
 // Get gives an object, nil when there is none. It must not be changed.

@@ -76,7 +76,7 @@ func (a *applier) do(p *Primitive) error {
 }
 
 func (a *applier) cells(p *Primitive) error {
-	m := a.w.doc.Maps.Get(p.Ref.Map)
+	m := a.w.mapOf(p.Ref.Map)
 	if m == nil {
 		return errors.New("the map is no longer there")
 	}
@@ -128,29 +128,25 @@ func (a *applier) trim(ref Ref, l *document.Layer, bounds grid.Rect, n int) {
 }
 
 func (a *applier) set(p *Primitive) error {
-	field, set := a.fieldOf(p)
-	old, err := field()
+	var may func(json.RawMessage) bool
+	if p.Op == OpSetBack {
+		may = func(was json.RawMessage) bool { return a.stillIs(p, was) }
+	}
+	c, err := a.write(p, may)
 	if err != nil {
 		return err
 	}
-	if p.Op == OpSetBack && !a.stillIs(p, old) {
+	if c.kept {
 		a.res.Kept++
 		return nil
-	}
-	if err := set(); err != nil {
-		return err
 	}
 	a.touch(p.Ref)
 	if p.Op == OpSetBack {
 		a.res.Restored++
 	}
-	now, err := field() // a name may have got a number
-	if err != nil {
-		return err
-	}
-	a.back(Primitive{Op: OpSetBack, Ref: p.Ref, Field: p.Field, Value: old, WasValue: now})
+	a.back(Primitive{Op: OpSetBack, Ref: p.Ref, Field: p.Field, Value: c.was, WasValue: c.now})
 	var asked, called string
-	if p.Field == "name" && json.Unmarshal(p.Value, &asked) == nil && json.Unmarshal(now, &called) == nil && asked != called {
+	if p.Field == "name" && json.Unmarshal(p.Value, &asked) == nil && json.Unmarshal(c.now, &called) == nil && asked != called {
 		a.res.Renamed = append(a.res.Renamed, [2]string{asked, called})
 	}
 	return nil
@@ -177,28 +173,25 @@ func (a *applier) stillIs(p *Primitive, now json.RawMessage) bool {
 	return was != nil && sameJSON(now, was)
 }
 
-// fieldOf gives the reader and the writer of the field that p sets.
-func (a *applier) fieldOf(p *Primitive) (get func() (json.RawMessage, error), set func() error) {
+// write sets the field that p sets, if may, told what it is, does not say otherwise.
+func (a *applier) write(p *Primitive, may func(was json.RawMessage) bool) (change, error) {
 	if p.Ref.Type == TypeProject {
-		return func() (json.RawMessage, error) { return document.Field(a.w.doc.Project, p.Field) },
-			func() error {
-				next, err := document.WithField(a.w.doc.Project, p.Field, p.Value)
-				if err == nil {
-					a.w.doc.Project = next
-				}
-				return err
-			}
+		next, c, err := changed(a.w.doc.Project, p.Field, p.Value, may)
+		if err != nil || c.kept {
+			return c, err
+		}
+		a.w.doc.Project = next
+		c.now, err = document.Field(next, p.Field)
+		return c, err
 	}
 	t := a.w.objects(p.Ref)
 	if t == nil {
-		return func() (json.RawMessage, error) { return nil, holderGone(p.Ref) }, nil
+		return change{}, holderGone(p.Ref)
 	}
 	if p.Ref.Type == TypeRule && slices.Contains(document.Slots, p.Field) {
-		return func() (json.RawMessage, error) { return a.slot(p.Ref.ID, p.Field) },
-			func() error { return a.setSlot(p.Ref.ID, p.Field, p.Value) }
+		return a.writeSlot(p, may)
 	}
-	return func() (json.RawMessage, error) { return t.field(p.Ref.ID, p.Field) },
-		func() error { return t.set(p.Ref.ID, p.Field, p.Value) }
+	return t.set(p.Ref.ID, p.Field, p.Value, may)
 }
 
 // holderGone says that what an object lay in is no longer there.
@@ -225,7 +218,7 @@ func (a *applier) insert(p *Primitive) error {
 	a.res.Grown = true
 	switch {
 	case p.Ref.Type == TypeMap && p.Content != nil:
-		a.w.doc.Maps = a.w.doc.Maps.With(p.Ref.ID, p.Content.Fill(*a.w.doc.Maps.Get(p.Ref.ID)))
+		a.w.putMaps(a.w.doc.Maps.With(p.Ref.ID, p.Content.Fill(*a.w.mapOf(p.Ref.ID))))
 	case p.Ref.Type == TypeLayer && p.Content != nil:
 		a.w.editMap(p.Ref.Map, func(m *document.Map) { a.fillLayer(m, p) })
 	case p.Ref.Type == TypeRule && p.Content != nil:
@@ -309,11 +302,11 @@ func (a *applier) contentOf(ref Ref) *document.Content {
 			return &document.Content{Parts: r.Parts.All()}
 		}
 	case TypeMap:
-		if c := document.ContentOf(a.w.doc.Maps.Get(ref.ID)); len(c.Layers)+len(c.Entities) > 0 {
+		if c := document.ContentOf(a.w.mapOf(ref.ID)); len(c.Layers)+len(c.Entities) > 0 {
 			return c
 		}
 	case TypeLayer:
-		m := a.w.doc.Maps.Get(ref.Map)
+		m := a.w.mapOf(ref.Map)
 		l := m.Layers.Get(ref.ID)
 		c := &document.Content{}
 		for _, e := range m.Entities.All() {

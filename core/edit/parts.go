@@ -16,6 +16,21 @@ func (a *applier) slot(rule document.ID, slot string) (json.RawMessage, error) {
 	return JSON(append([]*document.RulePart{}, r.In(slot)...)), nil
 }
 
+// writeSlot sets the parts in a slot of a rule, if may, told what they are, does not say otherwise.
+func (a *applier) writeSlot(p *Primitive, may func(was json.RawMessage) bool) (c change, err error) {
+	if c.was, err = a.slot(p.Ref.ID, p.Field); err != nil {
+		return c, err
+	}
+	if may != nil && !may(c.was) {
+		c.kept = true
+		return c, nil
+	}
+	if err = a.setSlot(p.Ref.ID, p.Field, p.Value); err == nil {
+		c.now, err = a.slot(p.Ref.ID, p.Field)
+	}
+	return c, err
+}
+
 // setSlot puts other parts into a slot of a rule.
 func (a *applier) setSlot(rule document.ID, slot string, value json.RawMessage) error {
 	var parts []*document.RulePart

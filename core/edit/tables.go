@@ -15,8 +15,8 @@ type objects interface {
 	// is reports whether an object is as this JSON says, which an older version,
 	// whose objects had fewer fields, may have written.
 	is(id document.ID, value json.RawMessage) bool
-	field(id document.ID, name string) (json.RawMessage, error)
-	set(id document.ID, field string, value json.RawMessage) error
+	// set writes a field, if may, told what it is, does not say otherwise.
+	set(id document.ID, field string, value json.RawMessage, may func(was json.RawMessage) bool) (change, error)
 	// written is a value of a field in the form in which it is written now, nil when it is none.
 	written(id document.ID, field string, value json.RawMessage) json.RawMessage
 	// insert tells whether the object's name was taken, so that it has got another one.
@@ -64,14 +64,6 @@ func (t *table[T]) is(id document.ID, value json.RawMessage) bool {
 	return document.Strict(value, old) == nil && sameJSON(now, JSON(old))
 }
 
-func (t *table[T]) field(id document.ID, name string) (json.RawMessage, error) {
-	obj := t.read().Get(id)
-	if obj == nil {
-		return nil, t.gone()
-	}
-	return document.Field(obj, name)
-}
-
 func (t *table[T]) written(id document.ID, field string, value json.RawMessage) json.RawMessage {
 	obj := t.read().Get(id)
 	if obj == nil {
@@ -94,23 +86,44 @@ func written[T any](obj *T, field string, value json.RawMessage) json.RawMessage
 
 func (t *table[T]) gone() error { return fmt.Errorf("the %s is no longer there", t.word) }
 
-func (t *table[T]) set(id document.ID, field string, value json.RawMessage) error {
+// change is what became of a field that was to be set.
+type change struct {
+	was, now json.RawMessage
+	// kept tells that it was left as it was.
+	kept bool
+}
+
+// changed gives a copy of an object with a field set, nil where may says otherwise.
+func changed[T any](obj *T, field string, value json.RawMessage, may func(was json.RawMessage) bool) (next *T, c change, err error) {
+	if c.was, err = document.Field(obj, field); err != nil {
+		return nil, c, err
+	}
+	if may != nil && !may(c.was) {
+		c.kept = true
+		return nil, c, nil
+	}
+	next, err = document.WithField(obj, field, value)
+	return next, c, err
+}
+
+func (t *table[T]) set(id document.ID, field string, value json.RawMessage, may func(was json.RawMessage) bool) (change, error) {
 	old := t.read().Get(id)
 	if old == nil {
-		return t.gone()
+		return change{}, t.gone()
 	}
-	next, err := document.WithField(old, field, value)
-	if err != nil {
-		return err
+	next, c, err := changed(old, field, value, may)
+	if err != nil || c.kept {
+		return c, err
 	}
 	if t.fits != nil {
 		if err := t.fits(next); err != nil {
-			return err
+			return c, err
 		}
 	}
 	t.rename(old, next)
 	t.write(t.read().WithBy(t.by, id, next))
-	return nil
+	c.now, err = document.Field(next, field) // a name may have got a number
+	return c, err
 }
 
 func (t *table[T]) insert(p *Primitive) (renamed bool, err error) {
@@ -123,10 +136,11 @@ func (t *table[T]) insert(p *Primitive) (renamed bool, err error) {
 	if t.id(obj) != id {
 		return false, fmt.Errorf("the %s has another id than the edit says", t.word)
 	}
-	if t.read().Get(id) != nil {
+	all := t.read()
+	if all.Get(id) != nil {
 		return false, fmt.Errorf("the %s is there already", t.word)
 	}
-	if t.read().Len() >= t.limit {
+	if all.Len() >= t.limit {
 		return false, fmt.Errorf("there are %d of this already, and no more are possible: %s", t.limit, t.word)
 	}
 	if t.fits != nil {
@@ -139,7 +153,7 @@ func (t *table[T]) insert(p *Primitive) (renamed bool, err error) {
 		asked = *t.name(obj)
 	}
 	t.rename(nil, obj)
-	t.write(t.read().WithBy(t.by, id, obj))
+	t.write(all.WithBy(t.by, id, obj))
 	return t.name != nil && *t.name(obj) != asked, nil
 }
 
@@ -189,10 +203,28 @@ type working struct {
 	// by is who makes it; made is the map that it has made last, which it changes in place.
 	by   *document.Maker
 	made *document.Map
+	// onMap is the map that was asked for last, and last the table, named by lastKey: many steps in a row are about the same.
+	onMap   *document.Map
+	last    objects
+	lastKey Ref
 }
 
 // forget leaves a table whose objects changed otherwise, or went with their map.
-func (w *working) forget(key Ref) { delete(w.tables, key) }
+func (w *working) forget(key Ref) {
+	delete(w.tables, key)
+	w.last = nil
+}
+
+// mapOf gives a map as it is now, nil when it is gone.
+func (w *working) mapOf(id document.ID) *document.Map {
+	if w.onMap == nil || w.onMap.ID != id {
+		w.onMap = w.doc.Maps.Get(id)
+	}
+	return w.onMap
+}
+
+// putMaps puts other maps in the place of all.
+func (w *working) putMaps(t document.Table[document.Map]) { w.doc.Maps, w.onMap = t, nil }
 
 func (w *working) keepNames() {
 	for _, key := range w.opened {
@@ -203,7 +235,7 @@ func (w *working) keepNames() {
 }
 
 func (w *working) editMap(id document.ID, change func(*document.Map)) {
-	m := w.doc.Maps.Get(id)
+	m := w.mapOf(id)
 	switch {
 	case m == nil:
 	case m == w.made:
@@ -211,28 +243,33 @@ func (w *working) editMap(id document.ID, change func(*document.Map)) {
 	default:
 		next := *m
 		change(&next)
-		w.doc.Maps, w.made = w.doc.Maps.WithBy(w.by, id, &next), &next
+		w.putMaps(w.doc.Maps.WithBy(w.by, id, &next))
+		w.made, w.onMap = &next, &next
 	}
 }
 
 // objects finds the table that a reference points into, nil when its map is gone.
 func (w *working) objects(ref Ref) objects {
 	key := Ref{Type: ref.Type, Map: ref.Map, Rule: ref.Rule}
-	if t, ok := w.tables[key]; ok {
-		return t
+	if w.last != nil && w.lastKey == key {
+		return w.last
 	}
-	t := w.open(key)
-	if t != nil {
+	t, ok := w.tables[key]
+	if !ok {
+		if t = w.open(key); t == nil {
+			return nil
+		}
 		t.makes(w.by)
 		w.tables[key] = t
 		w.opened = append(w.opened, key)
 	}
+	w.last, w.lastKey = t, key
 	return t
 }
 
 func (w *working) open(ref Ref) objects {
 	d := &w.doc
-	if ref.Map != "" && d.Maps.Get(ref.Map) == nil || ref.Rule != "" && d.Rules.Get(ref.Rule) == nil {
+	if ref.Map != "" && w.mapOf(ref.Map) == nil || ref.Rule != "" && d.Rules.Get(ref.Rule) == nil {
 		return nil
 	}
 	switch ref.Type {
@@ -242,7 +279,7 @@ func (w *working) open(ref Ref) objects {
 			id: func(o *document.Tileset) document.ID { return o.ID }, name: func(o *document.Tileset) *string { return &o.Name }}
 	case TypeMap:
 		return &table[document.Map]{word: "map", limit: document.MaxMaps,
-			read: func() document.Table[document.Map] { return d.Maps }, write: func(t document.Table[document.Map]) { d.Maps = t },
+			read: func() document.Table[document.Map] { return d.Maps }, write: w.putMaps,
 			id: func(o *document.Map) document.ID { return o.ID }, name: func(o *document.Map) *string { return &o.Name }}
 	case TypePassage:
 		return &table[document.Passage]{word: "passage", limit: document.MaxPassages,
@@ -305,20 +342,20 @@ func (w *working) open(ref Ref) objects {
 			id: func(o *document.Material) document.ID { return o.ID }, name: func(o *document.Material) *string { return &o.Name }}
 	case TypeLayer:
 		return &table[document.Layer]{word: "layer", limit: document.MaxLayers,
-			read: func() document.Table[document.Layer] { return d.Maps.Get(ref.Map).Layers },
+			read: func() document.Table[document.Layer] { return w.mapOf(ref.Map).Layers },
 			write: func(t document.Table[document.Layer]) {
 				w.editMap(ref.Map, func(m *document.Map) { m.Layers = t })
 			},
 			id: func(o *document.Layer) document.ID { return o.ID }, name: func(o *document.Layer) *string { return &o.Name }}
 	case TypeEntity:
 		return &table[document.Entity]{word: "entity", limit: document.MaxEntities,
-			read: func() document.Table[document.Entity] { return d.Maps.Get(ref.Map).Entities },
+			read: func() document.Table[document.Entity] { return w.mapOf(ref.Map).Entities },
 			write: func(t document.Table[document.Entity]) {
 				w.editMap(ref.Map, func(m *document.Map) { m.Entities = t })
 			},
 			id: func(o *document.Entity) document.ID { return o.ID }, name: func(o *document.Entity) *string { return &o.Name },
 			fits: func(o *document.Entity) error {
-				if l := d.Maps.Get(ref.Map).Layers.Get(o.Layer); l == nil || l.Kind != document.LayerEntities {
+				if l := w.mapOf(ref.Map).Layers.Get(o.Layer); l == nil || l.Kind != document.LayerEntities {
 					return errors.New("the layer that the entity stood on is no longer there")
 				}
 				return nil
