@@ -186,6 +186,23 @@ func (a *art) object(x, y, size, kind int) {
 	}
 }
 
+// titled draws something with room for a title of two lines above it and a caption below, each so high.
+func titled(high int, ground color.NRGBA, cells func(a *art)) func(a *art) {
+	return func(a *art) {
+		w, h := a.Rect.Dx(), a.Rect.Dy()
+		sheet := &art{NRGBA: image.NewNRGBA(image.Rect(0, 0, w, h-2*high)), seed: a.seed}
+		sheet.box(0, 0, w, h, ground)
+		cells(sheet)
+		a.box(0, 0, w, h, ground)
+		draw.Draw(a, image.Rect(0, high, w, h-high), sheet, image.Point{}, draw.Src)
+		for _, y := range []int{2, high/2 + 1, h - high + 4} {
+			for x := 3; x < w*2/3; x += 2 {
+				a.box(x, y+a.next(3), 1, high/2-4, wood)
+			}
+		}
+	}
+}
+
 // objects draws things on clear ground or on a key colour, with gaps among them; large
 // ones take four cells.
 func objects(size int, key color.NRGBA, gaps, large bool) func(a *art) {
@@ -350,6 +367,8 @@ func corpus() []strange {
 		{"blobs-32", square(32), blobs(32), 288, 192},
 		{"one-bit-8", square(8), onebit(8, dark), 128, 64},
 		{"one-bit-16", square(16), onebit(16, dark), 160, 112},
+		{"titled-24", document.Cut{CellWidth: 24, CellHeight: 24, Margin: 3, Spacing: 2, Top: 20}, titled(20, pale, grounds(document.Cut{CellWidth: 24, CellHeight: 24, Margin: 3, Spacing: 2})), 6 + 7*26 - 2, 40 + 6 + 5*26 - 2},
+		{"titled-tight", document.Cut{CellWidth: 16, CellHeight: 16, Top: 18}, titled(18, none, grounds(square(16))), 160, 36 + 7*16},
 		{"diamonds-32x32", cell(32, 32), diamonds(32, 32), 192, 96},
 	}
 }

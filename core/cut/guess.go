@@ -36,15 +36,33 @@ const most = 4
 // usual is how large a tile is taken to be where nothing tells, in pixels.
 const usual = 16
 
+// mostOver is how much of a picture cells without gutters that are not square may leave over for one to be sure of them, in percent.
+const mostOver = 12
+
 // telling is a score above which what repeats is no accident, in percent above even.
 const telling = 130
 
 // Guesses gives the likely cuts, the best first; never none, as long as the
 // picture has a pixel.
 func Guesses(p Picture) []Guess {
+	all := guessed(p)
+	if all[0].Sure && all[0].Over == 0 {
+		return all
+	}
+	x, y := p.axes(groundOf(p))
+	return untitled(p, &x, &y, all)
+}
+
+// axes are what the columns of a picture show, and its rows.
+func (p Picture) axes(ground int64) (x, y axis) {
+	return look(p.Width, p.Height, func(i, j int) int { return (j*p.Width + i) * 4 }, p.Pix, ground),
+		look(p.Height, p.Width, func(i, j int) int { return (i*p.Width + j) * 4 }, p.Pix, ground)
+}
+
+// guessed are the guesses for a picture that is nothing but its cells and what is between them.
+func guessed(p Picture) []Guess {
 	ground := groundOf(p)
-	x := look(p.Width, p.Height, func(i, j int) int { return (j*p.Width + i) * 4 }, p.Pix, ground)
-	y := look(p.Height, p.Width, func(i, j int) int { return (i*p.Width + j) * 4 }, p.Pix, ground)
+	x, y := p.axes(ground)
 	all := append(repeating(&x, &y), bordered(&x, &y, ground)...)
 	for _, g := range borderedAside(&x, &y, ground) {
 		// what is drawn repeats wherever it begins
@@ -110,6 +128,9 @@ func sure(all []Guess) bool {
 		}
 	}
 	c := best.Cut
+	if c.Spacing == 0 && c.CellWidth != c.CellHeight && best.Over > mostOver {
+		return false
+	}
 	patch := c.Spacing == 0 && c.CellWidth%3 == 0 && c.CellHeight%3 == 0 && min(c.CellWidth, c.CellHeight) > 2*usual
 	return best.score >= 2*telling && !patch
 }
