@@ -40,7 +40,7 @@ var errNotTried = errors.New("no kind is being tried")
 // what one of its settings would be, as a person writes it.
 func (s *Session) tryKind(a struct {
 	Kind document.ID `json:"kind"`
-	// Seen is “above” or “side”; empty is as suits the kind.
+	// Seen is “above” or “side”; empty is as suits the kind and the project.
 	Seen  string `json:"seen"`
 	Again bool   `json:"again"`
 	Key   string `json:"key"`
@@ -50,7 +50,7 @@ func (s *Session) tryKind(a struct {
 	if k == nil {
 		return zero, errors.New("the kind is no longer there")
 	}
-	side := a.Seen == "side" || a.Seen == "" && trial.FromSide(k)
+	side := a.Seen == "side" || a.Seen == "" && trial.FromSide(s.doc(), k)
 	var set kind.Value
 	if of := k.Setting(a.Key); of != nil && of.Type != kind.Shares && of.Type != kind.Entity {
 		v, err := of.Read(a.Text)

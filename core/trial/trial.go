@@ -38,10 +38,28 @@ var tiles = []struct {
 var helpers = map[byte]string{'s': kind.Switch, 'd': kind.Door, 'k': kind.Key, 'b': kind.Block, 'r': kind.Breakable, 'w': kind.Walker,
 	'c': kind.Collectible, 'l': kind.Light, 'e': kind.LaneEntry, 'n': kind.Lane, 'o': kind.Core, 'p': kind.Platform, '@': kind.Spawn}
 
-// FromSide tells whether a kind is tried from the side where nobody says otherwise.
-func FromSide(k *kind.Kind) bool {
+// FromSide tells whether a kind is tried from the side where nobody says otherwise: what does something only there, and else as all maps of
+// the project are seen; where they differ, or there is none, as shows more of it.
+func FromSide(d *document.Document, k *kind.Kind) bool {
 	g := grounds[k.Acts()]
-	return g.above == "" && g.side != ""
+	more := g.above == "" && g.side != ""
+	if more && k.Acts() != kind.Hero {
+		return true
+	}
+	above, side := 0, 0
+	for _, m := range d.MapsInOrder() {
+		switch {
+		case m.Template:
+		case d.FromSide(m):
+			side++
+		default:
+			above++
+		}
+	}
+	if above > 0 && side > 0 || above+side == 0 {
+		return more
+	}
+	return side > 0
 }
 
 // Rows are the ground that a kind is tried on, as it is drawn.

@@ -3,6 +3,7 @@ package trial_test
 import (
 	"azzel/core/chart"
 	"azzel/core/document"
+	"azzel/core/edit"
 	"azzel/core/kind"
 	"azzel/core/play"
 	"azzel/core/sample"
@@ -103,11 +104,18 @@ func TestWhatIsTriedActs(t *testing.T) {
 	}
 }
 
-// Where it is tried from where nobody says otherwise.
+// Where it is tried from where nobody says otherwise, in a project whose maps are seen so.
 func TestFromSide(t *testing.T) {
-	for word, want := range map[string]bool{kind.Spring: true, kind.Hero: true, kind.Ladder: true, kind.Walker: false, kind.Door: false, kind.Core: false} {
-		if got := trial.FromSide(kind.Find(document.ID(word))); got != want {
-			t.Errorf("a %s is tried from the side: %v", word, got)
+	side := edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}, "values", []kind.Value{{Key: kind.MapView, Value: kind.Of(kind.FromSide)}})
+	both := edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Pans}, "values", []kind.Value{{Key: kind.MapView, Value: kind.Of(kind.FromSide)}})
+	for word, want := range map[string][4]bool{ // without maps, from above, from both, from the side
+		kind.Spring: {true, true, true, true}, kind.Ladder: {true, true, true, true}, kind.Hero: {true, false, true, true},
+		kind.Walker: {false, false, false, true}, kind.Door: {false, false, false, true}, kind.Core: {false, false, false, true},
+	} {
+		for i, d := range []*document.Document{document.New("Empty"), sample.World(), sample.With(sample.World(), side), sample.With(sample.World(), side, both)} {
+			if got := trial.FromSide(d, kind.Find(document.ID(word))); got != want[i] {
+				t.Errorf("a %s is tried from the side: %v, in project %d", word, got, i)
+			}
 		}
 	}
 }
