@@ -45,7 +45,7 @@ func TestPartsByOneKey(t *testing.T) {
 	k.keys(input.Home)
 	must(t, contains(k.focused(), "Quay"))
 	k.keys(input.ArrowRight)
-	must(t, contains(k.focused(), "Size, shift"))
+	must(t, contains(k.focused(), "Set up Quay"))
 	// with many layers and maps no part is long by Tab
 	k.focusMap()
 	stops := 0

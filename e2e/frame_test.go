@@ -203,7 +203,7 @@ func TestAccessible(t *testing.T) {
 		k.see("[data-testid=depth]", "")
 		check("the depth view")
 		k.press("Turn the stack back")
-		k.press("Size, shift, exchange or clear Quay")
+		k.press("Set up Quay")
 		k.see("[role=dialog]", "Screen")
 		check("the map's sheet")
 		k.press("Close")

@@ -26,7 +26,7 @@ func boundsAre(want grid.Rect) func(*document.Document) error {
 func TestMapIsResizedByNumberAndBySide(t *testing.T) {
 	k := world(t).open()
 	start := k.rig.doc().Hash()
-	k.press("Size, shift, exchange or clear Quay")
+	k.press("Set up Quay")
 	k.write("[aria-label='Cells more at the right']", "-4")
 	k.see("[data-testid=new-size]", "16 × 12")
 	k.see("[aria-label=Size]", "66 painted cells and 1 entity would lie outside")
@@ -106,7 +106,7 @@ func TestShiftExchangeCropAndClear(t *testing.T) {
 // A new map's size comes from presets and screens, and its layers from the plan.
 func TestNewMapFromPresetAndPlan(t *testing.T) {
 	k := world(t).open()
-	k.press("Size, shift, exchange or clear Quay")
+	k.press("Set up Quay")
 	k.write("[aria-label='Width of the screen in cells']", "16")
 	k.keys(input.Tab)
 	k.stored(func(d *document.Document) error {
@@ -140,7 +140,7 @@ func TestNewMapFromPresetAndPlan(t *testing.T) {
 // and tiles that are smaller now stand on the lower edges, which is said.
 func TestCellSizeAfterPainting(t *testing.T) {
 	k := world(t).open()
-	k.press("Size, shift, exchange or clear Quay")
+	k.press("Set up Quay")
 	k.write("[aria-label='Height of a cell']", "32")
 	k.see("[data-testid=cell-told]", "Coast have another size")
 	k.write("[aria-label='Width of a cell']", "0")
@@ -175,7 +175,7 @@ func (k *tab) onDiamond(x, y int) proto.Point {
 // On a grid of diamonds pointing, ghosts and painting are about the same cells.
 func TestGridOfDiamonds(t *testing.T) {
 	k := world(t).open()
-	k.press("Size, shift, exchange or clear Quay")
+	k.press("Set up Quay")
 	must(t, k.find("[aria-label=Grid]", "").Select([]string{"diamonds"}, true, rod.SelectorTypeText))
 	k.stored(func(d *document.Document) error {
 		if m := d.Maps.Get(sample.Quay); m.Grid != document.GridDiamond || m.CellHeight != 8 {
@@ -240,7 +240,7 @@ func TestWhatIsLeftOfAMapIsSeen(t *testing.T) {
 	if seen() {
 		t.Fatal("it is not looked at closely enough")
 	}
-	k.press("Size, shift, exchange or clear Quay")
+	k.press("Set up Quay")
 	k.write("[aria-label='Cells more at the left']", "-18")
 	k.press("Resize")
 	k.stored(boundsAre(grid.Rect{X: 18, Y: 0, W: 2, H: 12}))

@@ -54,7 +54,7 @@ func TestRefusedValuesGoBack(t *testing.T) {
 	k.gone("[data-testid=refused]")
 	refused("[data-testid=details] [aria-label=range]", "x", "a number", "6")
 
-	k.press("Size, shift, exchange or clear Quay")
+	k.press("Set up Quay")
 	refused("[aria-label='Width of the screen in cells']", "99999", "screen", "20")
 	refused("[aria-label='Width of the screen in cells']", "", "", "20")
 	k.press("Close")

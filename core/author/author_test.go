@@ -166,6 +166,14 @@ func TestMapsAndLayers(t *testing.T) {
 			t.Errorf("a map of %v", size)
 		}
 	}
+	// what is seen as all maps are says nothing of its own
+	for seen, own := range map[string]int{kind.FromAbove: 0, kind.FromSide: 1, "": 0} {
+		c, err := author.NewMapSeen(d, "Seen", 9, 9, seen)
+		m := apply(t, d, c, err).Maps.Get(c.Made)
+		if len(m.Values) != own || d.FromSide(m) != (seen == kind.FromSide) {
+			t.Errorf("a new map seen from %q has %v of its own", seen, m.Values)
+		}
+	}
 	first := m.LayersInOrder()[0].ID
 	l, err := author.AddLayer(m, document.LayerTiles, first)
 	d = apply(t, d, l, err)

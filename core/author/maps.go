@@ -6,6 +6,7 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
+	"azzel/core/kind"
 	"errors"
 	"fmt"
 	"strings"
@@ -28,7 +29,18 @@ const orderStep = 1 << 10
 // NewMap makes a map of w × h cells with the layer plan. The first one has the cells of
 // the tilesets that are there, where these agree, and with it the project.
 func NewMap(d *document.Document, name string, w, h int) (Change, error) {
+	return NewMapSeen(d, name, w, h, "")
+}
+
+// NewMapSeen is NewMap for one that is seen from the side or from above (kind.FromSide, kind.FromAbove); empty is as the project's maps are.
+func NewMapSeen(d *document.Document, name string, w, h int, seen string) (Change, error) {
+	if seen != "" && seen != kind.FromAbove && seen != kind.FromSide {
+		return Change{}, fmt.Errorf("a map is seen from “above” or from the “side”, not from “%.40s”", seen)
+	}
 	m := document.Map{ID: document.NewID(), Name: strings.TrimSpace(name), Order: orderStep, Bounds: grid.Rect{W: w, H: h}}
+	if seen != "" && d.MapValue(&m, kind.MapView).Word() != seen {
+		m.Values = []kind.Value{{Key: kind.MapView, Value: kind.Of(seen)}}
+	}
 	m.CellWidth, m.CellHeight = firstCells(d)
 	for _, o := range d.MapsInOrder() {
 		m.Order = o.Order + orderStep

@@ -15,8 +15,10 @@ func init() {
 			Name string `json:"name"`
 			W    int    `json:"w"`
 			H    int    `json:"h"`
+			// Seen is “above” or “side”; empty is as the project's maps are.
+			Seen string `json:"seen,omitempty"`
 		}) (author.Change, error) {
-			return author.NewMap(d, a.Name, a.W, a.H)
+			return author.NewMapSeen(d, a.Name, a.W, a.H, a.Seen)
 		}),
 		"lossOf":   with((*Session).lossOf),
 		"crop":     with((*Session).crop),

@@ -32,6 +32,7 @@ func TestWrongCalls(t *testing.T) {
 		{"pickUp", args{"map": sample.Pans, "active": "", "at": args{"x": 90, "y": 90}}, "nothing to pick up"},
 		{"newMap", args{"name": "Large", "w": 5000, "h": 10}, "width"},
 		{"newMap", args{"name": "None", "w": 0, "h": 10}, "width"},
+		{"newMap", args{"name": "Under", "w": 10, "h": 10, "seen": "below"}, "below"},
 		{"newMap", args{"name": strings.Repeat("n", 81), "w": 10, "h": 10}, "80"},
 		{"removeMap", args{"map": gone}, "no longer there"},
 		{"addLayer", args{"map": sample.Quay, "kind": "smoke", "above": ""}, ""},

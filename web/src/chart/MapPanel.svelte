@@ -3,19 +3,14 @@
 	import Trash2 from '@lucide/svelte/icons/trash-2'
 	import type { Facing, ID, MapInfo, Property } from '../core/types'
 	import EntityPart from '../entities/EntityPart.svelte'
-	import SettingRow from '../entities/SettingRow.svelte'
 	import PropertyList from '../tilesets/PropertyList.svelte'
+	import MapSettings from '../stack/MapSettings.svelte'
 	import { edgeOf } from '../project/edges'
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// One map, or without one what holds for all of them.
 	let { map: m, gone, made }: { map?: MapInfo; gone: () => void; made: (id: ID) => void } = $props()
 	const w = workspace()
-	const details = $derived.by(() => {
-		void w.project.head
-		return w.project.ask('mapDetails', { map: m?.id ?? '' })
-	})
-	const groups = $derived([...new Set(details.map((d) => d.group))])
 	const findings = $derived(m ? w.charting.of(m.id) : [])
 	const starts = $derived(findings.some((f) => f.what === 'no way in' || f.what === 'no start'))
 	const leads = $derived(m ? w.project.head.passages.filter((p) => p.from.map === m.id) : [])
@@ -210,21 +205,7 @@
 		Choose a map, a passage or a seam to set it up. What is set here holds for every map that does not differ.
 	</p>
 {/if}
-<div class="flex flex-col gap-1" role="group" aria-label="Settings of {m ? m.name : 'all maps'}">
-	{#each groups as g, i (g)}
-		{@const of = details.filter((d) => d.group === g)}
-		{@const own = of.filter((d) => d.differs).length}
-		<EntityPart title={own ? `${g} (${own} of ${m ? 'its' : 'your'} own)` : g} open={i === 0 || g === 'Your own'}>
-			{#each of as d (d.key)}
-				<SettingRow
-					detail={d}
-					set={(value) => w.project.try('setMapSetting', { map: m?.id ?? '', key: d.key, value })}
-					reset={() => w.project.try('setMapSetting', { map: m?.id ?? '', key: d.key, value: null })}
-				/>
-			{/each}
-		</EntityPart>
-	{/each}
-</div>
+<MapSettings map={m} />
 {#if !m}
 	<div class="mt-3 border-t border-line pt-2">
 		<PropertyList

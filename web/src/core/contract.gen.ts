@@ -2464,6 +2464,7 @@ export interface Methods {
 		name: string
 		w: number
 		h: number
+		seen?: string
 	}; answer: Outcome }
 	oddLayers: { args: MapArgs; answer: ID[] }
 	offerStart: { args: MapArgs; answer: Outcome }

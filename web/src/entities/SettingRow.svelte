@@ -37,7 +37,7 @@
 	}
 </script>
 
-<div class="flex min-h-7 items-center gap-1.5 {wide ? 'flex-wrap' : ''}" title={d.help}>
+<div class="flex min-h-7 items-center gap-1.5 {wide ? 'flex-wrap' : ''}" title={d.help} data-setting={d.key}>
 	<span class="{wide ? 'grow' : 'w-[84px]'} shrink-0 leading-tight {d.differs ? 'font-semibold' : 'text-dim'}"
 		>{d.name}</span
 	>

@@ -1,9 +1,11 @@
 <script lang="ts">
 	import { Command, Dialog } from 'bits-ui'
-	import type { Grip } from '../core/types'
+	import { tick } from 'svelte'
+	import type { Detail, Grip, MapInfo } from '../core/types'
 	import GripPicture from '../hand/GripPicture.svelte'
 	import { holdAction } from './actions/hand'
 	import { keys } from '../controls/keys.svelte'
+	import { bringSetting } from '../controls/setting'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { actions } from './actions'
 
@@ -18,6 +20,8 @@
 		keys?: string
 		run: () => void
 		shows?: Grip
+		/** What it is found by besides its name. */
+		also?: string
 	}
 
 	const all = $derived.by(() => {
@@ -32,6 +36,8 @@
 				run: () => ((w.tilesetId = t.id), w.layout.show('tiles')),
 			})
 		}
+		if (!w.play.on) out.push(...ofGame())
+		if (w.map && !w.play.on) out.push(...settingsOf(w.map))
 		for (const m of w.project.head.maps) {
 			for (const e of w.project.entities(m.id))
 				out.push({ name: `${e.name} on ${m.name}`, group: 'Entities', run: () => w.goTo(m.id, e.id) })
@@ -46,6 +52,35 @@
 		return out
 	})
 
+	/** A setting, found by what it is about as well. */
+	const setting = (d: Detail, of: string, group: string, bring: () => void): Found => ({
+		name: `${d.name} of ${of}…`,
+		also: [d.help, ...d.choices.map((c) => c.name)].join(' '),
+		group,
+		run: () => {
+			w.layout.parts[d.group] = true
+			bring()
+		},
+	})
+
+	/** What can be set of a map, beside it. */
+	const settingsOf = (m: MapInfo) =>
+		w.project.ask('mapDetails', { map: m.id }).map((d) =>
+			setting(d, m.name, 'Map', () => {
+				w.open('map')
+				w.openSheet(d.key)
+			}),
+		)
+
+	/** What can be set of what is around the maps. */
+	const ofGame = () =>
+		w.project.ask('gameDetails').map((d) =>
+			setting(d, 'the game', 'Game', () => {
+				w.open('game')
+				void tick().then(() => bringSetting(document.querySelector('main[aria-label=Game]'), d.key))
+			}),
+		)
+
 	/** Each word has to be found; the shortest names come first, and never more than can be read. */
 	const found = $derived.by(() => {
 		const cell = /^(\d+)\s*[,; x]\s*(\d+)$/.exec(query.trim())
@@ -54,7 +89,9 @@
 			return [{ name: `Go to cell ${x}, ${y}`, group: 'Go to', run: () => w.goToCell(x, y) } as Found]
 		}
 		const words = query.toLowerCase().split(/\s+/).filter(Boolean)
-		const hits = all.filter((f) => words.every((word) => `${f.group} ${f.name}`.toLowerCase().includes(word)))
+		const hits = all.filter((f) =>
+			words.every((word) => `${f.group} ${f.name} ${f.also ?? ''}`.toLowerCase().includes(word)),
+		)
 		if (!words.length) return hits.slice(0, most)
 		hits.sort((a, b) => rank(a, words[0]) - rank(b, words[0]) || a.name.length - b.name.length)
 		return [...hits.slice(0, most), ...tiles(words)]
@@ -97,7 +134,7 @@
 		>
 			<Dialog.Title class="sr-only">Search everything</Dialog.Title>
 			<Dialog.Description class="sr-only"
-				>Type to find an action, a map, a tileset, an entity or a rule.</Dialog.Description
+				>Type to find an action, a map, a setting, a tileset, an entity or a rule.</Dialog.Description
 			>
 			<Command.Root shouldFilter={false} label="Search everything">
 				<Command.Input
@@ -125,7 +162,7 @@
 						</Command.Item>
 					{:else}
 						<p class="px-3 py-4 text-dim">
-							Nothing is called that. Try the name of a map, an entity, a shape or an action.
+							Nothing is called that. Try the name of a map, an entity, a shape, a setting or an action.
 						</p>
 					{/each}
 				</Command.List>

@@ -22,6 +22,7 @@
 	import RulesStation from '../rules/RulesStation.svelte'
 	import DepthView from '../stack/DepthView.svelte'
 	import MapSheet from '../stack/MapSheet.svelte'
+	import SeenChoice from '../stack/SeenChoice.svelte'
 	import Stack from '../stack/Stack.svelte'
 	import { Intake } from '../tilesets/intake.svelte'
 	import StarterOffer from '../tilesets/StarterOffer.svelte'
@@ -66,8 +67,9 @@
 		w.proving.later()
 	})
 
+	let seen = $state('above')
 	function firstMap() {
-		const made = w.project.try('newMap', { name: 'Map 1', w: 40, h: 28 })
+		const made = w.project.try('newMap', { name: 'Map 1', w: 40, h: 28, seen })
 		if (made?.made) w.show(made.made)
 	}
 </script>
@@ -169,6 +171,7 @@
 										<p class="text-dim">
 											It starts with four layers: ground, things on it, entities, and what stands before the hero.
 										</p>
+										<SeenChoice bind:seen />
 										<button class="button button-main" onclick={firstMap}>Make the first map</button>
 									</div>
 								</div>

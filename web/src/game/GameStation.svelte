@@ -37,43 +37,44 @@
 		<p class="mb-1 text-dim">What is around the maps: it is all there by itself, and can be otherwise.</p>
 		{#each groups as group (group)}
 			<EntityPart title={group} open>
-				{#each details.filter((d) => d.group === group) as d (d.key)}
-					{#if d.key === 'behind'}
-						<NamedRow detail={d} all={maps} none="where the game begins" set={(id) => set(d, id)} />
-					{:else if d.key === 'wonWith'}
-						<NamedRow
-							detail={d}
-							all={winning}
-							none={byFlag ? 'none chosen yet' : 'whatever there is'}
-							set={(id) => set(d, id)}
-						/>
-					{:else if long.includes(d.key)}
-						<label class="flex flex-col gap-0.5" title={d.help}>
-							<span class="leading-tight {d.differs ? 'font-semibold' : 'text-dim'}">{d.name}</span>
-							{#key d.value}
-								<textarea
-									class="field h-auto w-full resize-y py-1 leading-snug"
-									rows={d.key === 'credits' ? 4 : 1}
-									maxlength={d.key === 'title' ? 80 : 2000}
-									placeholder={d.key === 'title' ? w.project.head.project.name : ''}
-									onkeydown={(e) => {
-										e.stopPropagation()
-										if (e.key === 'Escape') e.currentTarget.value = d.value
-										if (e.key === 'Escape' || (e.key === 'Enter' && d.key !== 'credits')) {
-											e.preventDefault()
-											e.currentTarget.blur()
-										}
-									}}
-									onblur={(e) => e.currentTarget.value !== d.value && set(d, e.currentTarget.value || null)}
-									>{d.value}</textarea
-								>
-							{/key}
-						</label>
-					{:else if d.key === 'dayDark'}
-						<DayCurve detail={d} set={(value) => set(d, value)} />
-					{:else}
-						<SettingRow detail={d} set={(value) => set(d, value)} reset={() => set(d, null)} />
-					{/if}
+				{#each details.filter((d) => d.group === group) as d (d.key)}<div class="contents" data-setting={d.key}>
+						{#if d.key === 'behind'}
+							<NamedRow detail={d} all={maps} none="where the game begins" set={(id) => set(d, id)} />
+						{:else if d.key === 'wonWith'}
+							<NamedRow
+								detail={d}
+								all={winning}
+								none={byFlag ? 'none chosen yet' : 'whatever there is'}
+								set={(id) => set(d, id)}
+							/>
+						{:else if long.includes(d.key)}
+							<label class="flex flex-col gap-0.5" title={d.help}>
+								<span class="leading-tight {d.differs ? 'font-semibold' : 'text-dim'}">{d.name}</span>
+								{#key d.value}
+									<textarea
+										class="field h-auto w-full resize-y py-1 leading-snug"
+										rows={d.key === 'credits' ? 4 : 1}
+										maxlength={d.key === 'title' ? 80 : 2000}
+										placeholder={d.key === 'title' ? w.project.head.project.name : ''}
+										onkeydown={(e) => {
+											e.stopPropagation()
+											if (e.key === 'Escape') e.currentTarget.value = d.value
+											if (e.key === 'Escape' || (e.key === 'Enter' && d.key !== 'credits')) {
+												e.preventDefault()
+												e.currentTarget.blur()
+											}
+										}}
+										onblur={(e) => e.currentTarget.value !== d.value && set(d, e.currentTarget.value || null)}
+										>{d.value}</textarea
+									>
+								{/key}
+							</label>
+						{:else if d.key === 'dayDark'}
+							<DayCurve detail={d} set={(value) => set(d, value)} />
+						{:else}
+							<SettingRow detail={d} set={(value) => set(d, value)} reset={() => set(d, null)} />
+						{/if}
+					</div>
 				{/each}
 				{#if group === 'From beginning to end'}<CourseList />{/if}
 				{#if group === 'On the screen'}<ScreenCounters />{/if}

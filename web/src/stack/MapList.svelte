@@ -65,11 +65,7 @@
 					</button>
 				</Context>
 				{#if w.map?.id === m.id && !w.play.on}
-					<Hint
-						label="Size, shift, exchange or clear {m.name}"
-						class="button-plain pointer-coarse:hidden"
-						onclick={() => w.openSheet()}
-					>
+					<Hint label="Set up {m.name}" class="button-plain pointer-coarse:hidden" onclick={() => w.openSheet()}>
 						<Settings2 size={15} />
 					</Hint>
 					<Hint

@@ -1,7 +1,9 @@
 <script lang="ts">
 	import { Dialog } from 'bits-ui'
 	import ExchangePart from './ExchangePart.svelte'
+	import MapSettings from './MapSettings.svelte'
 	import LayerPlan from './LayerPlan.svelte'
+	import { bringSetting } from '../controls/setting'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { lossWords } from '../workspace/lossWords'
 
@@ -71,8 +73,10 @@
 			class="cut fixed top-12 left-[252px] z-50 flex max-h-[86vh] w-[340px] flex-col outline-none"
 			preventScroll={false}
 			trapFocus={false}
-			onOpenAutoFocus={() => {
-				const part = w.sheetPart && document.querySelector(`[role=dialog] section[aria-label="${w.sheetPart}"]`)
+			onOpenAutoFocus={(e) => {
+				const sheet = document.querySelector('[role=dialog]')
+				if (bringSetting(sheet, w.sheetPart)) return e.preventDefault()
+				const part = w.sheetPart && sheet?.querySelector(`section[aria-label="${w.sheetPart}"]`)
 				if (part) part.scrollIntoView({ block: 'start' })
 			}}
 			interactOutsideBehavior="ignore"
@@ -84,7 +88,8 @@
 						<Dialog.Title class="grow text-[15px] font-semibold">{m.name}</Dialog.Title>
 						<Dialog.Close class="mr-3 button h-7">Close</Dialog.Close>
 					</div>
-					<section class="flex flex-col gap-1.5" aria-label="Size">
+					<MapSettings map={m} />
+					<section class="flex flex-col gap-1.5 border-t border-line pt-2" aria-label="Size">
 						<h3 class="heading">Size: cells more (or less) at each side</h3>
 						<div class="grid grid-cols-4 gap-1.5">
 							{#each sides as s (s.id)}

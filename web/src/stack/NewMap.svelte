@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { seenFrom } from './seen'
+	import SeenChoice from './SeenChoice.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// A new map: its name, and its size in cells or in screens.
@@ -15,6 +17,8 @@
 	const templates = $derived(w.project.head.maps.filter((m) => m.template))
 	let name = $state('')
 	let from = $state('')
+	// as the map is that one comes from
+	let seen = $state(seenFrom(w, w.map))
 	let width = $state<number | null>(32)
 	let height = $state<number | null>(24)
 	const fits = $derived(
@@ -28,7 +32,7 @@
 		const called = name.trim() || `Map ${w.project.head.maps.length + 1}`
 		const done = from
 			? w.project.try('copyMap', { map: from, name: called, passages: false, w: width ?? 0, h: height ?? 0 })
-			: w.project.try('newMap', { name: called, w: width ?? 0, h: height ?? 0 })
+			: w.project.try('newMap', { name: called, w: width ?? 0, h: height ?? 0, seen })
 		if (!done?.made) return
 		made()
 		w.show(done.made)
@@ -78,6 +82,7 @@
 			bind:value={height}
 		/>
 	</div>
+	{#if !from}<SeenChoice bind:seen />{/if}
 	<p class="text-[12px] text-dim">
 		{fits || `a screen is ${screen.w} × ${screen.h}`}
 		{#if width && height && !sizes.some((s) => s.w === width && s.h === height)}

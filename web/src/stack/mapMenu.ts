@@ -18,7 +18,7 @@ export function mapMenu(w: Workspace, m: MapInfo, rename?: () => void): Choice[]
 		{ label: 'Open', run: () => w.show(m.id) },
 		{ label: 'Play from its start', run: shown(() => w.playing.togglePlay()) },
 		...(rename ? [{ label: 'Rename', keys: 'F2', run: rename }] : []),
-		{ label: 'Size, shift, clear…', keys: 'Ctrl+E', run: shown(() => w.openSheet()) },
+		{ label: 'Set up, resize, clear…', keys: 'Ctrl+E', run: shown(() => w.openSheet()) },
 		{ label: 'Exchange tiles…', run: shown(() => w.openSheet('Exchange tiles')) },
 		{ label: 'Copy', run: copy(false) },
 		...(leads ? [{ label: 'Copy with its passages', run: copy(true) }] : []),

@@ -18,7 +18,7 @@ export const mapActions: Group = (w, { onMap, editing, area }) => {
 			run: () => layer(-1),
 		},
 		{
-			name: 'Size, shift, exchange or clear this map…',
+			name: 'Set up, resize, shift or clear this map…',
 			group: 'Map',
 			keys: ['Ctrl+E'],
 			when: editing,
