@@ -142,7 +142,7 @@ func (g *Game) beginsAnew(at document.ID) {
 // Warning says what a designer should know before playing on a map; "" is nothing.
 func Warning(d *document.Document, at document.ID) string {
 	if m := d.Maps.Get(at); m != nil && !d.Solids().Any(m) && !slices.ContainsFunc(m.Entities.All(), func(e *document.Entity) bool { return d.Acts(e) == kind.GroundLine }) {
-		return fmt.Sprintf("Nothing on %s is solid: no tile stops the hero. Mark tiles solid under Tilesets.", m.Name)
+		return fmt.Sprintf("Nothing on %s is solid: no tile stops the hero. A tile is made solid by the map’s menu, many of them under Tilesets.", m.Name)
 	}
 	return ""
 }

@@ -5,9 +5,21 @@ import (
 	"azzel/core/cut"
 	"azzel/core/document"
 	"azzel/core/grid"
+	"azzel/core/hand"
 	"azzel/core/material"
 	"errors"
 )
+
+// gripArgs are about what is held.
+type gripArgs struct {
+	Grip hand.Grip `json:"grip"`
+}
+
+// Solidity says how many tiles a grip puts down, and how many of them are solid.
+type Solidity struct {
+	Tiles int `json:"tiles"`
+	Solid int `json:"solid"`
+}
 
 func init() {
 	register(map[string]method{
@@ -61,6 +73,16 @@ func init() {
 			Solid bool        `json:"solid"`
 		}) (author.Change, error) {
 			return onTileset(d, a.ID, func(t *document.Tileset) (author.Change, error) { return author.MarkSolid(t, a.Tiles, a.Solid) })
+		}),
+		"solidity": with(func(s *Session, a gripArgs) (Solidity, error) {
+			tiles, solid := author.Solidity(s.doc(), &a.Grip)
+			return Solidity{tiles, solid}, nil
+		}),
+		"makeSolid": authored(func(d *document.Document, a struct {
+			Grip  hand.Grip `json:"grip"`
+			Solid bool      `json:"solid"`
+		}) (author.Change, error) {
+			return author.MakeSolid(d, &a.Grip, a.Solid)
 		}),
 		"markTiles": authored(func(d *document.Document, a struct {
 			ID    document.ID     `json:"id"`

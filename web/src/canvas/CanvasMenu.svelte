@@ -1,12 +1,14 @@
 <script lang="ts">
 	import { ContextMenu } from 'bits-ui'
 	import { pinReach } from './pins'
+	import { solidHere } from '../hand/solid'
 	import { keys } from '../controls/keys.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 
 	const w = workspace()
 	const one = $derived(w.selection.length === 1 ? w.selection[0] : null)
-	let at = w.cell
+	/** Where the menu was opened. */
+	let at = $state.raw(w.cell)
 
 	interface Item {
 		label: string
@@ -69,6 +71,8 @@
 			out.push({ label: 'Drop the selection', keys: 'Ctrl+Shift+A', run: () => w.areas.dropArea() })
 		}
 		out.push({ label: 'Pick up what is here', keys: 'I', run: () => w.pickUp(at) })
+		const solid = at && solidHere(w, at)
+		if (solid) out.push(solid)
 		out.push({ label: 'Go to a cell…', keys: 'J', run: () => (w.seeking = true) })
 		out.push({ label: 'Exchange tiles…', run: () => w.openSheet('Exchange tiles') })
 		const spot = w.pixel

@@ -1172,6 +1172,15 @@ export interface Sketch {
 	parts?: SketchPart[]
 }
 
+export interface GripArgs {
+	grip: Grip
+}
+
+export interface Solidity {
+	tiles: number
+	solid: number
+}
+
 export interface Merged {
 	rects: Rect[] | null
 	parts: Rect[] | null
@@ -2410,6 +2419,10 @@ export interface Methods {
 		entity: ID
 		key: string
 	}; answer: Outcome }
+	makeSolid: { args: {
+		grip: Grip
+		solid: boolean
+	}; answer: Outcome }
 	mapDetails: { args: MapArgs; answer: Detail[] }
 	mapUses: { args: MapArgs; answer: Use[] }
 	markMaterial: { args: {
@@ -2705,6 +2718,7 @@ export interface Methods {
 		map: ID
 		at: Point
 	}; answer: Point }
+	solidity: { args: GripArgs; answer: Solidity }
 	solids: { args: MapArgs; answer: Merged }
 	soundWords: { args: None; answer: SoundWord[] }
 	sounding: { args: SoundingArgs; answer: ID[] }

@@ -1,5 +1,6 @@
 import type { Grip } from '../../core/types'
 import { shapes } from '../../hand/naming'
+import { solidChoice } from '../../hand/solid'
 import type { Workspace } from '../../workspace/workspace.svelte'
 import type { Action, Group } from './action'
 
@@ -16,6 +17,11 @@ export function holdAction(w: Workspace, name: string, grip: Omit<Grip, 'shape'>
 
 export const handActions: Group = (w, { onMap, editing, inHand }) => {
 	const holding = (name: string, grip: Omit<Grip, 'shape'>) => holdAction(w, name, grip)
+	/** Only the search asks for it, and only of what is held: that costs a question to the core. */
+	const solidity = (): Action[] => {
+		const is = w.finderOpen && editing() ? solidChoice(w, w.hand.grip, 'what is held') : undefined
+		return is ? [{ name: is.label, group: 'Hand', run: is.run }] : []
+	}
 	return [
 		...shapes.map((s): Action => ({
 			name: `Shape: ${s.id}`,
@@ -42,6 +48,7 @@ export const handActions: Group = (w, { onMap, editing, inHand }) => {
 			run: () =>
 				w.hold({ what: 'entity', kind: 'decoration', look: w.hand.grip.cells?.find((c) => c) ?? 0, shape: 'freehand' }),
 		},
+		...solidity(),
 		{
 			name: 'Pick up what is under the pointer',
 			group: 'Hand',
