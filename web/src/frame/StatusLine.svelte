@@ -50,7 +50,7 @@
 >
 	{#if w.seeking}
 		<input
-			class="field -my-px h-6 w-32 font-mono"
+			class="-my-px field h-6 w-32 font-mono"
 			placeholder="x, y"
 			aria-label="Cell to go to, as x, y"
 			{@attach (e: HTMLInputElement) => e.focus()}
