@@ -45,7 +45,7 @@
 
 <footer
 	id="status"
-	class="flex h-6 items-center gap-4 border-t border-line bg-chalk px-3 text-[12px] text-dim"
+	class="flex h-6 items-center gap-4 border-t border-line bg-chalk px-3 text-[12px] text-dim max-[560px]:gap-2"
 	data-testid="status"
 >
 	{#if w.seeking}
@@ -65,19 +65,22 @@
 		/>
 	{:else}
 		<button
-			class="w-32 shrink-0 text-left font-mono hover:underline"
+			class="w-32 shrink-0 text-left font-mono hover:underline max-[560px]:w-24"
 			title="Go to a cell"
 			onclick={() => (w.seeking = true)}
 			>{inside ? `cell ${w.cell!.x - m!.bounds.x}, ${w.cell!.y - m!.bounds.y}` : 'no cell'}</button
 		>
 	{/if}
-	<span class="w-32 shrink-0 font-mono whitespace-nowrap"
+	<span class="w-32 shrink-0 font-mono whitespace-nowrap max-[560px]:hidden"
 		>{inside && w.pixel ? `pixel ${w.pixel.x}, ${w.pixel.y}` : ''}</span
 	>
 	<span class="min-w-0 grow truncate text-ink" data-testid="here" title={here}>{here}</span>
-	{#if wrong}<span class="shrink-0 text-brick" data-testid="wrong">{wrong}</span>{/if}
+	{#if wrong}<span
+			class="shrink-0 text-brick max-[560px]:min-w-0 max-[560px]:shrink max-[560px]:truncate"
+			data-testid="wrong">{wrong}</span
+		>{/if}
 	{#if w.ghost}<span class="min-w-0 truncate font-mono text-saffron" data-testid="ghost">{w.ghost}</span>{/if}
-	{#if !here}<span class="min-w-0 truncate">{hint}</span>{/if}
+	{#if !here}<span class="min-w-0 truncate max-[560px]:hidden">{hint}</span>{/if}
 	{#if w.area}<span class="shrink-0 font-mono whitespace-nowrap text-ink" data-testid="area"
 			>selected {w.area.bounds.w} × {w.area.bounds.h}{w.area.count !== w.area.bounds.w * w.area.bounds.h
 				? `, ${w.area.count} cells`
@@ -86,7 +89,8 @@
 	{:else if w.selected.length > 1}<span class="shrink-0 font-mono whitespace-nowrap text-ink"
 			>{w.selected.length} entities selected</span
 		>{/if}
-	{#if m}<span class="shrink-0 font-mono whitespace-nowrap">{m.bounds.w} × {m.bounds.h} cells</span>{/if}
+	{#if m}<span class="shrink-0 font-mono whitespace-nowrap max-[560px]:hidden">{m.bounds.w} × {m.bounds.h} cells</span
+		>{/if}
 	<span class="flex shrink-0 items-center">
 		<button class="h-6 w-6 hover:bg-well" aria-label="Zoom out" onclick={() => w.view.zoom(-1)}>−</button>
 		<span class="w-12 text-center font-mono" data-testid="zoom">{w.view.percent} %</span>

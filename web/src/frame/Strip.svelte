@@ -52,7 +52,9 @@
 	}
 </script>
 
-<header class="flex min-h-10 items-center gap-2 border-b border-line bg-chalk pr-2">
+<header
+	class="flex min-h-10 items-center gap-2 border-b border-line bg-chalk pr-2 max-[560px]:gap-0.5 max-[560px]:pr-0"
+>
 	<a
 		href="/"
 		class="flex h-10 w-16 shrink-0 items-center justify-center border-r border-line hover:bg-well"
@@ -77,12 +79,16 @@
 				}}
 			/>
 		{:else}
-			<button class="truncate font-semibold hover:underline" title="Rename the project" onclick={() => (naming = true)}>
+			<button
+				class="truncate font-semibold hover:underline max-[560px]:hidden"
+				title="Rename the project"
+				onclick={() => (naming = true)}
+			>
 				{p.head.project.name}
 			</button>
 		{/if}
-		<span class="text-dim">›</span>
-		<h1 class="max-w-48 shrink-0 truncate">{where}</h1>
+		<span class="text-dim max-[560px]:hidden">›</span>
+		<h1 class="max-w-48 shrink-0 truncate max-[560px]:max-w-24 max-[560px]:shrink">{where}</h1>
 	</div>
 	<div
 		class="flex min-w-20 shrink-0 items-center gap-1.5 pl-2 max-[1000px]:min-w-0"
@@ -92,7 +98,7 @@
 	>
 		{#if p.saved === 'saved' || (p.saved === 'saving' && !slow)}
 			<Check size={15} class="text-sage" />
-			<span class="text-sage">{p.saved === 'saved' ? 'Saved' : 'Saving'}</span>
+			<span class="text-sage max-[560px]:sr-only">{p.saved === 'saved' ? 'Saved' : 'Saving'}</span>
 		{:else if p.saved === 'saving'}
 			<Upload size={15} class="text-saffron" />
 			<span class="text-saffron">Saving {counted(p.waiting, 'edit')}…</span>
@@ -147,17 +153,21 @@
 		<span class="grow text-left max-[1100px]:sr-only">Search everything</span>
 		<span class="key max-[1100px]:hidden">Ctrl+K</span>
 	</button>
-	<Hint label="Keys that work here" keys="?" class="button-plain" onclick={() => (w.keysOpen = true)}
+	<Hint label="Keys that work here" keys="?" class="button-plain max-[560px]:hidden" onclick={() => (w.keysOpen = true)}
 		><Keyboard size={17} /></Hint
 	>
 	<Hint
 		label={w.theme === 'kiln' ? 'Light theme, Plaster' : 'Dark theme, Kiln'}
-		class="button-plain"
+		class="button-plain max-[560px]:hidden"
 		onclick={() => w.setTheme(w.theme === 'kiln' ? 'plaster' : 'kiln')}
 	>
 		{#if w.theme === 'kiln'}<Sun size={17} />{:else}<Moon size={17} />{/if}
 	</Hint>
-	<button class="button w-24 button-main max-[1000px]:w-auto" disabled={!w.map} onclick={() => w.playing.togglePlay()}>
+	<button
+		class="button w-24 shrink-0 button-main max-[1000px]:w-auto"
+		disabled={!w.map}
+		onclick={() => w.playing.togglePlay()}
+	>
 		{#if w.play.on}<Square size={14} /> Stop{:else}<Play size={14} /> Play{/if}
 		<span class="key max-[1000px]:hidden">P</span>
 	</button>

@@ -189,22 +189,29 @@
 				{/if}
 				<StatusLine />
 			</div>
-		{:else if w.station === 'tilesets'}
-			<TilesetsStation {intake} />
-		{:else if w.station === 'kinds'}
-			<KindsStation />
-		{:else if w.station === 'chart'}
-			<ChartStation />
-		{:else if w.station === 'game'}
-			<GameStation />
-		{:else if w.station === 'check'}
-			<CheckStation />
-		{:else if w.station === 'versions'}
-			<VersionsStation />
-		{:else if w.station === 'share'}
-			<ShareStation />
 		{:else}
-			<RulesStation />
+			<!-- in a small window a station is as broad as it has to be, and is moved to and fro -->
+			<div class="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)] grid-rows-[minmax(0,1fr)] max-[720px]:overflow-x-auto">
+				<div class="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)] grid-rows-[minmax(0,1fr)] max-[720px]:min-w-[760px]">
+					{#if w.station === 'tilesets'}
+						<TilesetsStation {intake} />
+					{:else if w.station === 'kinds'}
+						<KindsStation />
+					{:else if w.station === 'chart'}
+						<ChartStation />
+					{:else if w.station === 'game'}
+						<GameStation />
+					{:else if w.station === 'check'}
+						<CheckStation />
+					{:else if w.station === 'versions'}
+						<VersionsStation />
+					{:else if w.station === 'share'}
+						<ShareStation />
+					{:else}
+						<RulesStation />
+					{/if}
+				</div>
+			</div>
 		{/if}
 	</div>
 	{#if w.joining}<JoinDialog />{/if}

@@ -70,7 +70,7 @@
 <Dialog.Root bind:open={() => w.sheetOpen && m !== undefined, open}>
 	<Dialog.Portal>
 		<Dialog.Content
-			class="cut fixed top-12 left-[252px] z-50 flex max-h-[86vh] w-[340px] flex-col outline-none"
+			class="cut fixed top-12 left-[max(4px,min(252px,100vw-344px))] z-50 flex max-h-[86vh] w-[min(340px,100vw-8px)] flex-col outline-none"
 			preventScroll={false}
 			trapFocus={false}
 			onOpenAutoFocus={(e) => {

@@ -166,7 +166,7 @@
 			disabled={!w.map}
 			onclick={() => (w.depth = !w.depth)}><Layers size={16} /></Hint
 		>
-		<Hint label="Fold the stack away" keys="Ctrl+[" class="button-plain" onclick={() => (w.layout.stackOpen = false)}
+		<Hint label="Fold the stack away" keys="Ctrl+[" class="button-plain" onclick={() => w.layout.fold('stack')}
 			><ChevronsLeft size={16} /></Hint
 		>
 	</div>

@@ -12,6 +12,9 @@ export const widths: Record<Panel, [number, number, number]> = { stack: [150, 17
 const canvas = 320
 const rail = 64
 
+/** In a window of fewer pixels one panel at a time is open, and none until it is wanted: a phone, or a page that is zoomed a great deal. */
+const small = 720
+
 /** How the panels lie and what of them is open. It belongs to the browser, and is found so again. */
 export class Layout {
 	/** The panels stand aside, whatever is open of them: a game is played. */
@@ -39,6 +42,8 @@ export class Layout {
 	/** At what scale the sheets of tilesets are shown. */
 	sheets = $state<Record<ID, number>>({})
 	private room = $state(innerWidth)
+	/** The panel that is open in a small window. */
+	private alone = $state<Panel | null>(null)
 
 	constructor() {
 		try {
@@ -88,7 +93,8 @@ export class Layout {
 	}
 
 	isOpen(p: Panel): boolean {
-		return !this.folded && (p === 'stack' ? this.stackOpen : this.cabinetOpen)
+		if (this.folded) return false
+		return this.small ? this.alone === p : p === 'stack' ? this.stackOpen : this.cabinetOpen
 	}
 
 	toggle(p: Panel) {
@@ -96,15 +102,25 @@ export class Layout {
 		else this.fold(p, !this.isOpen(p))
 	}
 
+	private get small() {
+		return this.room < small
+	}
+
+	/** Leaves a small window to the map, once something was taken into the hand. */
+	aside() {
+		this.alone = null
+	}
+
 	fold(p: Panel, open = false) {
-		if (p === 'stack') this.stackOpen = open
+		if (this.small) this.alone = open ? p : null
+		else if (p === 'stack') this.stackOpen = open
 		else this.cabinetOpen = open
 	}
 
 	/** Opens a drawer, and the cabinet for it. */
 	show(drawer: Drawer) {
 		this.drawer = drawer
-		this.cabinetOpen = true
+		this.fold('cabinet', true)
 		this.folded = false
 	}
 }

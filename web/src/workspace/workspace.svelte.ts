@@ -280,6 +280,7 @@ export class Workspace {
 	hold(grip: Omit<Grip, 'shape'> & { shape?: Shape }, layer: ID = '') {
 		this.selected = []
 		this.hand.hold(grip, layer)
+		this.layout.aside()
 		if (layer && this.map?.layers.some((l) => l.id === layer)) this.hand.work(this.map.id, layer)
 	}
 
