@@ -19,7 +19,7 @@
 
 	/** One line, or two small ones on an upright tablet. */
 	const words =
-		'truncate max-[1000px]:line-clamp-2 max-[1000px]:text-left max-[1000px]:text-[12px] max-[1000px]:leading-tight max-[1000px]:whitespace-normal'
+		'truncate max-[1000px]:line-clamp-2 max-[1000px]:text-left max-[1000px]:text-[12px] max-[1000px]:leading-tight max-[1000px]:whitespace-normal max-[560px]:sr-only'
 
 	function go() {
 		if (answer?.is === 'can') w.playing.showWalk()
