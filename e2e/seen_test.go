@@ -75,8 +75,19 @@ func TestMapsSeenFromTheSideAreMadeSo(t *testing.T) {
 	k.keys(input.Enter)
 	k.focusIn("[data-setting=wind] select")
 	k.accessible("map sheet")
-	// so is what is set of the game
+	// so is what is set of a layer and of each of a kind
 	k.press("Close")
+	k.search("parallax entities")
+	k.see("[role=option]", "Settings of layer Entities…")
+	k.keys(input.Enter)
+	k.see("[role=dialog][aria-label='Settings of layer Entities']", "Parallax")
+	k.keys(input.Escape)
+	k.search("spring throws")
+	k.see("[role=option]", "Settings of each Spring…")
+	k.keys(input.Enter)
+	k.see("main", "Spring")
+	k.see("nav [aria-current=page]", "Kinds")
+	// and of the game
 	k.search("credits")
 	k.keys(input.Enter)
 	k.focusIn("main[aria-label=Game] [data-setting=credits] textarea")

@@ -45,7 +45,23 @@ const telling = 130
 // Guesses gives the likely cuts, the best first; never none, as long as the
 // picture has a pixel.
 func Guesses(p Picture) []Guess {
-	all := guessed(p)
+	all := asItIs(p)
+	if all[0].Sure && all[0].Cut.Spacing > 0 {
+		return all
+	}
+	clear, ok := cleared(p)
+	if !ok {
+		return all
+	}
+	if got := asItIs(clear)[0]; got.Sure && got.Cut.Spacing > 0 && got.score > all[0].score {
+		return append([]Guess{got}, all[:min(len(all), most-1)]...)
+	}
+	return all
+}
+
+// asItIs are the guesses for a picture as it is, without what is written above its cells and below.
+func asItIs(p Picture) []Guess {
+	all := ofCells(p)
 	if all[0].Sure && all[0].Over == 0 {
 		return all
 	}
@@ -59,8 +75,8 @@ func (p Picture) axes(ground int64) (x, y axis) {
 		look(p.Height, p.Width, func(i, j int) int { return (i*p.Width + j) * 4 }, p.Pix, ground)
 }
 
-// guessed are the guesses for a picture that is nothing but its cells and what is between them.
-func guessed(p Picture) []Guess {
+// ofCells are the guesses for a picture that is nothing but its cells and what is between them.
+func ofCells(p Picture) []Guess {
 	ground := groundOf(p)
 	x, y := p.axes(ground)
 	all := append(repeating(&x, &y), bordered(&x, &y, ground)...)

@@ -6,7 +6,7 @@ import (
 )
 
 // maxBands is how many blank bands of rows are looked at, of those above and of those below.
-const maxBands = 4
+const maxBands = 3
 
 // mostLookedAt is how many pixels are looked at again for titles, so that a large picture takes no more than twice as long as it would.
 const mostLookedAt = 8 << 20
@@ -23,7 +23,7 @@ func untitled(p Picture, x, y *axis, all []Guess) []Guess {
 		free := p.rows(rows).freeAtLeft()
 		rows.from -= min(free, y.blank(rows.from-1, -1))
 		rows.to += min(free, y.blank(rows.to, 1))
-		got := guessed(p.rows(rows))
+		got := ofCells(p.rows(rows))
 		if got[0].Sure && got[0].score*2 > all[0].score*3 && got[0].score > best[0].score && crossed(x, got[0].Cut, rows) {
 			best, part = got, rows
 		}

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { ContextMenu } from 'bits-ui'
 	import { pinReach } from './pins'
-	import { solidHere } from '../hand/solid'
+	import { solidHere } from './solid'
 	import { keys } from '../controls/keys.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 

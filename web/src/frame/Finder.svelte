@@ -1,28 +1,16 @@
 <script lang="ts">
 	import { Command, Dialog } from 'bits-ui'
-	import { tick } from 'svelte'
-	import type { Detail, Grip, MapInfo } from '../core/types'
 	import GripPicture from '../hand/GripPicture.svelte'
 	import { holdAction } from './actions/hand'
 	import { keys } from '../controls/keys.svelte'
-	import { bringSetting } from '../controls/setting'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { actions } from './actions'
+	import { type Found, settings } from './settings'
 
 	// One search over everything: what can be done and held, maps, tilesets, entities, rules.
 	const w = workspace()
 	const most = 60
 	let query = $state('')
-
-	interface Found {
-		name: string
-		group: string
-		keys?: string
-		run: () => void
-		shows?: Grip
-		/** What it is found by besides its name. */
-		also?: string
-	}
 
 	const all = $derived.by(() => {
 		if (!w.finderOpen) return []
@@ -36,8 +24,7 @@
 				run: () => ((w.tilesetId = t.id), w.layout.show('tiles')),
 			})
 		}
-		if (!w.play.on) out.push(...ofGame())
-		if (w.map && !w.play.on) out.push(...settingsOf(w.map))
+		if (!w.play.on) out.push(...settings(w))
 		for (const m of w.project.head.maps) {
 			for (const e of w.project.entities(m.id))
 				out.push({ name: `${e.name} on ${m.name}`, group: 'Entities', run: () => w.goTo(m.id, e.id) })
@@ -51,35 +38,6 @@
 		}
 		return out
 	})
-
-	/** A setting, found by what it is about as well. */
-	const setting = (d: Detail, of: string, group: string, bring: () => void): Found => ({
-		name: `${d.name} of ${of}…`,
-		also: [d.help, ...d.choices.map((c) => c.name)].join(' '),
-		group,
-		run: () => {
-			w.layout.parts[d.group] = true
-			bring()
-		},
-	})
-
-	/** What can be set of a map, beside it. */
-	const settingsOf = (m: MapInfo) =>
-		w.project.ask('mapDetails', { map: m.id }).map((d) =>
-			setting(d, m.name, 'Map', () => {
-				w.open('map')
-				w.openSheet(d.key)
-			}),
-		)
-
-	/** What can be set of what is around the maps. */
-	const ofGame = () =>
-		w.project.ask('gameDetails').map((d) =>
-			setting(d, 'the game', 'Game', () => {
-				w.open('game')
-				void tick().then(() => bringSetting(document.querySelector('main[aria-label=Game]'), d.key))
-			}),
-		)
 
 	/** Each word has to be found; the shortest names come first, and never more than can be read. */
 	const found = $derived.by(() => {

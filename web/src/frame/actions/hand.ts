@@ -1,6 +1,6 @@
 import type { Grip } from '../../core/types'
 import { shapes } from '../../hand/naming'
-import { solidChoice } from '../../hand/solid'
+import { solidChoice } from '../../canvas/solid'
 import type { Workspace } from '../../workspace/workspace.svelte'
 import type { Action, Group } from './action'
 
