@@ -51,6 +51,7 @@ func TestMapsSeenFromTheSideAreMadeSo(t *testing.T) {
 	}
 	k.pressIn("main [role=radio]", "From the side")
 	k.press("Make the first map")
+	must(t, want("by how much the page is higher than its window", k.eval(`() => String(document.documentElement.scrollHeight - innerHeight)`), "0"))
 	are("Map 1 true; ")
 	k.press("New map")
 	k.see("[aria-label=Seen] [aria-checked=true]", "From the side")
@@ -62,7 +63,7 @@ func TestMapsSeenFromTheSideAreMadeSo(t *testing.T) {
 	are("Map 1 true; Map 2 true; Map 3 false; ")
 	// it is found by what it is about, and set beside the map
 	k.search("side")
-	k.see("[role=option]", "seen of Map 3…")
+	k.see("[role=option]", "seen, on Map 3…")
 	k.keys(input.Enter)
 	k.see("[role=dialog]", "Map 3")
 	k.focusIn("[data-setting=view] select")
@@ -71,7 +72,7 @@ func TestMapsSeenFromTheSideAreMadeSo(t *testing.T) {
 	// what has its place in a part that is folded is shown there as well
 	k.press("Close")
 	k.search("blows")
-	k.see("[role=option]", "wind of Map 3…")
+	k.see("[role=option]", "wind, on Map 3…")
 	k.keys(input.Enter)
 	k.focusIn("[data-setting=wind] select")
 	k.accessible("map sheet")

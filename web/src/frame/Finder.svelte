@@ -48,7 +48,7 @@
 		}
 		const words = query.toLowerCase().split(/\s+/).filter(Boolean)
 		const hits = all.filter((f) =>
-			words.every((word) => `${f.group} ${f.name} ${f.also ?? ''}`.toLowerCase().includes(word)),
+			words.every((word) => `${f.group} ${f.name} ${f.says ?? ''} ${f.also ?? ''}`.toLowerCase().includes(word)),
 		)
 		if (!words.length) return hits.slice(0, most)
 		hits.sort((a, b) => rank(a, words[0]) - rank(b, words[0]) || a.name.length - b.name.length)
@@ -115,7 +115,9 @@
 						>
 							<span class="w-16 shrink-0 text-[12px] opacity-80">{f.group}</span>
 							{#if f.shows}<GripPicture grip={f.shows} size={22} />{/if}
-							<span class="min-w-0 grow truncate">{f.name}</span>
+							<span class="min-w-0 grow truncate"
+								>{f.name}{#if f.says}<span class="pl-2 text-[12px] opacity-80">{f.says}</span>{/if}</span
+							>
 							{#if f.keys}<span class="key">{f.keys}</span>{/if}
 						</Command.Item>
 					{:else}

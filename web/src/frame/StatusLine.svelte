@@ -45,12 +45,12 @@
 
 <footer
 	id="status"
-	class="flex h-6 items-center gap-4 border-t border-line bg-chalk px-3 text-[12px] text-dim max-[560px]:gap-2"
+	class="flex h-[25px] items-center gap-4 border-t border-line bg-chalk px-3 text-[12px] text-dim max-[560px]:gap-2"
 	data-testid="status"
 >
 	{#if w.seeking}
 		<input
-			class="-my-px field h-6 w-32 font-mono"
+			class="field h-6 w-32 font-mono"
 			placeholder="x, y"
 			aria-label="Cell to go to, as x, y"
 			{@attach (e: HTMLInputElement) => e.focus()}

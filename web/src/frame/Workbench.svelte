@@ -22,7 +22,7 @@
 	import RulesStation from '../rules/RulesStation.svelte'
 	import DepthView from '../stack/DepthView.svelte'
 	import MapSheet from '../stack/MapSheet.svelte'
-	import SeenChoice from '../stack/SeenChoice.svelte'
+	import SeenChoice from '../controls/SeenChoice.svelte'
 	import Stack from '../stack/Stack.svelte'
 	import { Intake } from '../tilesets/intake.svelte'
 	import StarterOffer from '../tilesets/StarterOffer.svelte'
@@ -171,7 +171,7 @@
 										<p class="text-dim">
 											It starts with four layers: ground, things on it, entities, and what stands before the hero.
 										</p>
-										<SeenChoice bind:seen />
+										<SeenChoice bind:seen wide />
 										<button class="button button-main" onclick={firstMap}>Make the first map</button>
 									</div>
 								</div>

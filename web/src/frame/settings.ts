@@ -10,15 +10,18 @@ export interface Found {
 	keys?: string
 	run: () => void
 	shows?: Grip
-	/** What it is found by besides its name. */
+	/** What it is about, shown beside it. */
+	says?: string
+	/** What it is found by besides. */
 	also?: string
 }
 
 /** All that can be set, where it is set: found by what it is about as well. */
 export function settings(w: Workspace): Found[] {
 	const setting = (d: Detail, of: string, group: string, bring: () => void): Found => ({
-		name: `${d.name} of ${of}…`,
-		also: [d.help, ...d.choices.map((c) => c.name)].join(' '),
+		name: `${d.name}, ${of}…`,
+		says: d.help,
+		also: d.choices.map((c) => c.name).join(' '),
 		group,
 		run: () => {
 			w.layout.parts[d.group] = true
@@ -27,13 +30,13 @@ export function settings(w: Workspace): Found[] {
 	})
 	const ofMap = (m: MapInfo) =>
 		w.project.ask('mapDetails', { map: m.id }).map((d) =>
-			setting(d, m.name, 'Map', () => {
+			setting(d, `on ${m.name}`, 'Map', () => {
 				w.open('map')
 				w.openSheet(d.key)
 			}),
 		)
 	const ofGame = w.project.ask('gameDetails').map((d) =>
-		setting(d, 'the game', 'Game', () => {
+		setting(d, 'in the game', 'Game', () => {
 			w.open('game')
 			void tick().then(() => bringSetting(document.querySelector('main[aria-label=Game]'), d.key))
 		}),

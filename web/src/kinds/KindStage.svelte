@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { onDestroy, untrack } from 'svelte'
 	import type { Kind } from '../core/types'
+	import SeenChoice from '../controls/SeenChoice.svelte'
 	import { View } from '../draw/view.svelte'
 	import { gameKeys, keyWord } from '../workspace/gameKeys.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
@@ -95,16 +96,7 @@
 			</p>
 		{/if}
 		<div class="flex flex-wrap items-center gap-1.5">
-			<div class="flex" role="radiogroup" aria-label="Seen">
-				{#each [{ side: false, text: 'From above' }, { side: true, text: 'From the side' }] as o (o.text)}
-					<button
-						class="button rounded-none {trying.trial?.side === o.side ? 'bg-well font-semibold' : ''}"
-						role="radio"
-						aria-checked={trying.trial?.side === o.side}
-						onclick={() => (seen = o.side ? 'side' : 'above')}>{o.text}</button
-					>
-				{/each}
-			</div>
+			<SeenChoice bind:seen={() => (trying.trial?.side ? 'side' : 'above'), (way) => (seen = way)} />
 			<button class="button" onclick={() => trying.take(k.id, seen, would, true)}>Again</button>
 			<button class="button" aria-pressed={trying.frozen} onclick={() => (trying.frozen = !trying.frozen)}
 				>{trying.frozen ? 'Go on' : 'Freeze'}</button

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { seenFrom } from './seen'
-	import SeenChoice from './SeenChoice.svelte'
+	import SeenChoice from '../controls/SeenChoice.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 
 	// A new map: its name, and its size in cells or in screens.
@@ -82,7 +82,7 @@
 			bind:value={height}
 		/>
 	</div>
-	{#if !from}<SeenChoice bind:seen />{/if}
+	{#if !from}<SeenChoice bind:seen wide />{/if}
 	<p class="text-[12px] text-dim">
 		{fits || `a screen is ${screen.w} × ${screen.h}`}
 		{#if width && height && !sizes.some((s) => s.w === width && s.h === height)}
