@@ -3,6 +3,8 @@ package document
 import (
 	"azzel/core/cells"
 	"reflect"
+	"slices"
+	"strings"
 )
 
 // Change says what differs between two documents, by identity, so that only
@@ -35,11 +37,11 @@ func Diff(a, b *Document) Change {
 	if a.Maps.Same(b.Maps) {
 		return c
 	}
-	for _, m := range b.Maps.All() {
+	var differ []*Map
+	a.Maps.Differs(b.Maps, func(m *Map) { differ = append(differ, m) }, func(*Map) {})
+	slices.SortFunc(differ, func(m, o *Map) int { return strings.Compare(string(m.ID), string(o.ID)) })
+	for _, m := range differ {
 		old := a.Maps.Get(m.ID)
-		if old == m {
-			continue
-		}
 		if old == nil {
 			old = &Map{}
 		}

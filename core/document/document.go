@@ -46,22 +46,22 @@ func (d *Document) TilesetByNumber(number int) *Tileset {
 
 // MapsInOrder lists the maps as people see them.
 func (d *Document) MapsInOrder() []*Map {
-	return ordered(d.Maps.All(), func(m *Map) int { return m.Order })
+	return d.Maps.InOrder(func(m *Map) int { return m.Order })
 }
 
 // TilesetsInOrder lists the tilesets as people see them.
 func (d *Document) TilesetsInOrder() []*Tileset {
-	return ordered(d.Tilesets.All(), func(t *Tileset) int { return t.Order })
+	return d.Tilesets.InOrder(func(t *Tileset) int { return t.Order })
 }
 
 // MotifsInOrder lists the motifs as people see them.
 func (d *Document) MotifsInOrder() []*Motif {
-	return ordered(d.Motifs.All(), func(m *Motif) int { return m.Order })
+	return d.Motifs.InOrder(func(m *Motif) int { return m.Order })
 }
 
 // ZonesInOrder lists the zones as people see them.
 func (d *Document) ZonesInOrder() []*Zone {
-	return ordered(d.Zones.All(), func(z *Zone) int { return z.Order })
+	return d.Zones.InOrder(func(z *Zone) int { return z.Order })
 }
 
 // ZoneByNumber finds the zone that cells call by this number, nil when there is none.
@@ -76,7 +76,7 @@ func (d *Document) ZoneByNumber(number int) *Zone {
 
 // RulesInOrder lists the rules in the order in which they run.
 func (d *Document) RulesInOrder() []*Rule {
-	return ordered(d.Rules.All(), func(r *Rule) int { return r.Order })
+	return d.Rules.InOrder(func(r *Rule) int { return r.Order })
 }
 
 // LargestNumber is the largest that cells call a tileset, a material or a zone by; 0 where there are none.
@@ -109,7 +109,7 @@ func (d *Document) CountersByName() []*Counter {
 
 // LayersInOrder lists a map's layers from the bottom to the top.
 func (m *Map) LayersInOrder() []*Layer {
-	return ordered(m.Layers.All(), func(l *Layer) int { return l.Order })
+	return m.Layers.InOrder(func(l *Layer) int { return l.Order })
 }
 
 // Shown reports whether a layer and its group are shown.

@@ -171,7 +171,7 @@ func (d *Document) KindsInOrder() []*kind.Kind {
 	for i := range kind.All {
 		out = append(out, &kind.All[i])
 	}
-	for _, k := range ordered(d.Kinds.All(), func(k *Kind) int { return k.Order }) {
+	for _, k := range d.Kinds.InOrder(func(k *Kind) int { return k.Order }) {
 		out = append(out, d.Kind(k.ID))
 	}
 	return out

@@ -87,7 +87,7 @@ func (m *Material) Check() error {
 
 // MaterialsInOrder lists the materials as people see them.
 func (d *Document) MaterialsInOrder() []*Material {
-	return ordered(d.Materials.All(), func(m *Material) int { return m.Order })
+	return d.Materials.InOrder(func(m *Material) int { return m.Order })
 }
 
 // MaterialByNumber finds the material that cells call by this number, nil when there is none.

@@ -121,10 +121,10 @@ func checkWord(what, word string, words []string) error {
 
 // PinsInOrder lists the pins as people see them.
 func (d *Document) PinsInOrder() []*Pin {
-	return ordered(d.Pins.All(), func(p *Pin) int { return p.Order })
+	return d.Pins.InOrder(func(p *Pin) int { return p.Order })
 }
 
 // RecordingsInOrder lists the recordings as people see them.
 func (d *Document) RecordingsInOrder() []*Recording {
-	return ordered(d.Recordings.All(), func(r *Recording) int { return r.Order })
+	return d.Recordings.InOrder(func(r *Recording) int { return r.Order })
 }

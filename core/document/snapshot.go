@@ -128,7 +128,7 @@ func (d *Document) Head() []byte {
 		head.Rules = append(head.Rules, stateRule{r, r.Parts.All()})
 	}
 	for _, m := range d.Maps.All() {
-		head.Maps = append(head.Maps, stateMap{m, storedLayers(m.Layers.inOrder()), storedEntities(m.Entities.inOrder())})
+		head.Maps = append(head.Maps, stateMap{m, storedLayers(m.Layers.All()), storedEntities(m.Entities.All())})
 	}
 	data, err := json.Marshal(head)
 	if err != nil {
@@ -142,7 +142,7 @@ func (d *Document) Head() []byte {
 func (d *Document) Encode() []byte {
 	var planes [][]byte
 	for _, m := range d.Maps.All() {
-		for _, l := range m.Layers.inOrder() {
+		for _, l := range m.Layers.All() {
 			planes = append(planes, cells.EncodeWhole(l.Cells))
 		}
 	}

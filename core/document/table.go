@@ -17,8 +17,7 @@ type Table[T any] struct {
 
 type held[T any] struct {
 	shards [shards][]row[T]
-	// sorted keeps what All has sorted: tables never change.
-	sorted atomic.Pointer[[]*T]
+	order  order[T]
 	// names are those in use in this table; whoever takes them owns them.
 	names atomic.Pointer[Names]
 	// made is what was worked out from all objects.
@@ -79,13 +78,13 @@ func (t Table[T]) With(id ID, obj *T) Table[T] {
 	next := make([]row[T], 0, len(shard)+1)
 	next = append(append(next, shard[:i]...), row[T]{id, obj})
 	if ok {
-		return t.put(id, append(next, shard[i+1:]...), 0)
+		return t.put(row[T]{id, obj}, append(next, shard[i+1:]...), 0)
 	}
-	return t.put(id, append(next, shard[i:]...), 1)
+	return t.put(row[T]{id, obj}, append(next, shard[i:]...), 1)
 }
 
-// own gives what is held, with one shard that the maker may change; both are copied where it has not made them.
-func (t Table[T]) own(by *Maker, at int) *held[T] {
+// own gives what is held, with one shard that the maker may change by a row; both are copied where it has not made them.
+func (t Table[T]) own(by *Maker, at int, r row[T]) *held[T] {
 	h := t.held
 	if h == nil || by == nil || h.by != by {
 		h = &held[T]{by: by}
@@ -93,10 +92,12 @@ func (t Table[T]) own(by *Maker, at int) *held[T] {
 			h.shards = t.held.shards
 		}
 	}
+	if t.held != nil {
+		h.order.follow(&t.held.order, r)
+	}
 	if h.mine>>at&1 == 0 {
 		h.shards[at], h.mine = slices.Clone(h.shards[at]), h.mine|1<<at
 	}
-	h.sorted.Store(nil)
 	h.made.Store(nil)
 	return h
 }
@@ -105,7 +106,7 @@ func (t Table[T]) own(by *Maker, at int) *held[T] {
 func (t Table[T]) WithBy(by *Maker, id ID, obj *T) Table[T] {
 	_, i, ok := t.find(id)
 	at := shardOf(id)
-	h := t.own(by, at)
+	h := t.own(by, at, row[T]{id, obj})
 	if ok {
 		h.shards[at][i].obj = obj
 		return Table[T]{h, t.count}
@@ -121,7 +122,7 @@ func (t Table[T]) WithoutBy(by *Maker, id ID) Table[T] {
 		return t
 	}
 	at := shardOf(id)
-	h := t.own(by, at)
+	h := t.own(by, at, row[T]{id: id})
 	h.shards[at] = slices.Delete(h.shards[at], i, i+1)
 	return Table[T]{h, t.count - 1}
 }
@@ -156,47 +157,18 @@ func (t Table[T]) Without(id ID) Table[T] {
 	if !ok {
 		return t
 	}
-	return t.put(id, slices.Delete(slices.Clone(shard), i, i+1), -1)
+	return t.put(row[T]{id: id}, slices.Delete(slices.Clone(shard), i, i+1), -1)
 }
 
-func (t Table[T]) put(id ID, shard []row[T], more int) Table[T] {
+// put is the table with another shard, which differs by a row; one without an object is gone.
+func (t Table[T]) put(r row[T], shard []row[T], more int) Table[T] {
 	next := new(held[T])
 	if t.held != nil {
 		next.shards = t.held.shards
+		next.order.follow(&t.held.order, r)
 	}
-	next.shards[shardOf(id)] = shard
+	next.shards[shardOf(r.id)] = shard
 	return Table[T]{next, t.count + more}
-}
-
-// All lists the objects sorted by id, in a slice of the caller's own.
-func (t Table[T]) All() []*T { return append([]*T{}, t.inOrder()...) }
-
-// Each calls f with the objects sorted by id.
-func (t Table[T]) Each(f func(*T)) {
-	for _, o := range t.inOrder() {
-		f(o)
-	}
-}
-
-// inOrder is the objects sorted by id, in a slice that must not be changed.
-func (t Table[T]) inOrder() []*T {
-	if t.held == nil {
-		return nil
-	}
-	if kept := t.held.sorted.Load(); kept != nil {
-		return *kept
-	}
-	all := make([]row[T], 0, t.count)
-	for _, s := range t.held.shards {
-		all = append(all, s...)
-	}
-	slices.SortFunc(all, func(a, b row[T]) int { return strings.Compare(string(a.id), string(b.id)) })
-	out := make([]*T, len(all))
-	for i, r := range all {
-		out[i] = r.obj
-	}
-	t.held.sorted.Store(&out)
-	return out
 }
 
 // Same reports whether two tables are one and the same value, without looking

@@ -1,4 +1,5 @@
 import { untrack } from 'svelte'
+import { afterFrame } from '../controls/afterFrame'
 import { Paint } from './paint'
 import { Pan } from './pan'
 import type { Args } from '../core/module'
@@ -81,12 +82,10 @@ export class Foresight {
 			return this.putOff
 		this.putOff = true
 		this.ghostOf = null
-		requestAnimationFrame(() =>
-			setTimeout(() => {
-				this.putOff = false
-				this.seen++
-			}),
-		)
+		afterFrame(() => {
+			this.putOff = false
+			this.seen++
+		})
 		return true
 	}
 

@@ -6,6 +6,7 @@
 	import Maximize from '@lucide/svelte/icons/maximize'
 	import Plus from '@lucide/svelte/icons/plus'
 	import type { MapInfo } from '../core/types'
+	import { afterFrame } from '../controls/afterFrame'
 	import Context from '../controls/Context.svelte'
 	import { Growing } from '../controls/growing.svelte'
 	import { mapMenu } from '../stack/mapMenu'
@@ -45,13 +46,19 @@
 			.filter((f) => f.maps.length)
 	})
 	const ids = $derived(new Set(chosen.is === 'maps' ? chosen.ids : []))
-	const one = $derived(chosen.is === 'maps' && chosen.ids.length === 1 ? w.project.map(chosen.ids[0]) : undefined)
+	/** What the panel tells of: what was chosen, once the press that chose it, of a map that may be dragged now, has been seen. */
+	let told = $state.raw<OnChart>({ is: 'nothing' })
+	$effect(() => {
+		const now = chosen
+		return afterFrame(() => (told = now))
+	})
+	const one = $derived(told.is === 'maps' && told.ids.length === 1 ? w.project.map(told.ids[0]) : undefined)
 	const passage = $derived.by(() => {
-		const c = chosen
+		const c = told
 		return c.is === 'passage' ? w.project.head.passages.find((p) => p.id === c.id) : undefined
 	})
 	const seam = $derived.by(() => {
-		const c = chosen
+		const c = told
 		return c.is === 'seam' ? w.charting.info.seams.find((s) => s.a === c.a && s.b === c.b) : undefined
 	})
 
@@ -158,8 +165,8 @@
 			<PassagePanel {passage} />
 		{:else if seam}
 			<SeamPanel {seam} />
-		{:else if chosen.is === 'maps' && chosen.ids.length > 1}
-			<b>{chosen.ids.length} maps</b>
+		{:else if told.is === 'maps' && told.ids.length > 1}
+			<b>{told.ids.length} maps</b>
 			<p class="text-dim">Drag them together, or press the arrows.</p>
 		{:else}
 			{#key one?.id}<MapPanel

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { Growing } from '../controls/growing.svelte'
 	import type { ID } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
 
@@ -23,6 +24,8 @@
 		const others = checking.info.findings.filter((f) => f.map && !f.silent && !known.has(f.text))
 		return first(others.map((f) => ({ ...f, entity: f.of === 'entity' ? f.id : '', serious: f.as === 'stops' })))
 	})
+	const rows = new Growing(40, () => all.length)
+	const rowsOnMaps = new Growing(40, () => onMaps.length)
 </script>
 
 <section class="flex max-h-[45%] min-h-0 flex-col border-t border-line" aria-label="Findings" data-testid="findings">
@@ -36,17 +39,17 @@
 					: 'No maps yet'}
 	</h2>
 	<div class="min-h-0 overflow-y-auto pb-1">
-		{@render list(all)}
+		{@render list(all, rows)}
 		{#if onMaps.length}
 			<h3 class="px-2.5 pt-2 pb-1 heading">On the maps ({onMaps.length})</h3>
-			{@render list(onMaps)}
+			{@render list(onMaps, rowsOnMaps)}
 		{/if}
 	</div>
 </section>
 
-{#snippet list(all: Told[])}
+{#snippet list(all: Told[], rows: Growing)}
 	<ul>
-		{#each all.slice(0, 300) as f, i (i)}
+		{#each all.slice(0, rows.many) as f, i (i)}
 			<li>
 				<button
 					class="w-full border-l-2 px-2.5 py-1 text-left leading-tight hover:bg-well {f.serious
@@ -58,4 +61,5 @@
 			</li>
 		{/each}
 	</ul>
+	<div {@attach rows.end}></div>
 {/snippet}

@@ -1,5 +1,6 @@
 import { Pinch } from '../canvas/pinch'
 import { Rest } from '../canvas/rest'
+import { afterFrame } from '../controls/afterFrame'
 import type { ID, Point } from '../core/types'
 import type { View } from '../draw/view.svelte'
 import type { Workspace } from '../workspace/workspace.svelte'
@@ -162,7 +163,7 @@ export class Handling {
 			this.w.charting.refresh()
 			if (this.moved === to) this.moved = new Map()
 		}
-		requestAnimationFrame(() => setTimeout(look))
+		afterFrame(look)
 	}
 
 	/** Does what a key asks for; false when it is none of the chart's. */
