@@ -1,6 +1,7 @@
 package grid
 
 import (
+	"cmp"
 	"math/bits"
 	"slices"
 )
@@ -314,17 +315,13 @@ func (r *Region) Spans() []Span {
 
 // Points lists the cells of the set by row, then column.
 func (r *Region) Points() []Point {
-	var out []Point
-	for _, s := range r.Spans() {
+	spans := r.Spans()
+	slices.SortFunc(spans, func(a, b Span) int { return cmp.Or(a.Y-b.Y, a.X0-b.X0) })
+	out := make([]Point, 0, r.Count())
+	for _, s := range spans {
 		for x := s.X0; x < s.X1; x++ {
 			out = append(out, Point{x, s.Y})
 		}
 	}
-	slices.SortFunc(out, func(a, b Point) int {
-		if a.Y != b.Y {
-			return a.Y - b.Y
-		}
-		return a.X - b.X
-	})
 	return out
 }

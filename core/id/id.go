@@ -13,25 +13,34 @@ type ID string
 
 var letters = base32.NewEncoding("abcdefghijklmnopqrstuvwxyz234567")
 
-// drawn is random bytes for some ids to come: in a browser each draw is a call out of the module.
+// drawn is ids to come, one text of several: in a browser each draw of random bytes is a call out of the module, and each text
+// of its own takes room.
 var drawn struct {
 	sync.Mutex
-	bytes [512]byte
-	left  int
+	ids string
 }
+
+// many is how many ids are drawn at a time.
+const many = 64
 
 // New draws an id: 60 random bits.
 func New() ID {
 	drawn.Lock()
 	defer drawn.Unlock()
-	if drawn.left == 0 {
-		_, _ = rand.Read(drawn.bytes[:]) // crypto/rand.Read never fails
-		drawn.left = len(drawn.bytes)
+	if drawn.ids == "" {
+		var bytes [many * 8]byte
+		_, _ = rand.Read(bytes[:]) // crypto/rand.Read never fails
+		all := make([]byte, 0, many*12)
+		for i := range many {
+			var text [16]byte
+			letters.Encode(text[:], bytes[i*8:i*8+8])
+			all = append(all, text[:12]...)
+		}
+		drawn.ids = string(all)
 	}
-	drawn.left -= 8
-	var text [16]byte
-	letters.Encode(text[:], drawn.bytes[drawn.left:drawn.left+8])
-	return ID(text[:12])
+	next := ID(drawn.ids[:12])
+	drawn.ids = drawn.ids[12:]
+	return next
 }
 
 // Valid reports whether id has the form of an id.

@@ -5,10 +5,12 @@ import { extentOf } from './points'
 const side = 512
 
 interface Index {
-	squares: Map<string, number[]>
+	squares: Map<number, number[]>
 	/** Those that are too large for squares. */
 	large: number[]
 }
+
+const square = (x: number, y: number) => y * 0x10000 + x
 
 const indexes = new WeakMap<Entity[], Index>()
 
@@ -23,10 +25,9 @@ function indexOf(list: Entity[]): Index {
 		if ((x1 - x0 + 1) * (y1 - y0 + 1) > 16) return void index!.large.push(i)
 		for (let y = y0; y <= y1; y++) {
 			for (let x = x0; x <= x1; x++) {
-				const key = `${x},${y}`
-				const square = index!.squares.get(key)
-				if (square) square.push(i)
-				else index!.squares.set(key, [i])
+				const all = index!.squares.get(square(x, y))
+				if (all) all.push(i)
+				else index!.squares.set(square(x, y), [i])
 			}
 		}
 	})
@@ -43,7 +44,7 @@ export function nearby(list: Entity[], r: Rect): Entity[] {
 	if ((x1 - x0 + 1) * (y1 - y0 + 1) > index.squares.size) return list
 	const found = new Set(index.large)
 	for (let y = y0; y <= y1; y++) {
-		for (let x = x0; x <= x1; x++) for (const i of index.squares.get(`${x},${y}`) ?? []) found.add(i)
+		for (let x = x0; x <= x1; x++) for (const i of index.squares.get(square(x, y)) ?? []) found.add(i)
 	}
 	return [...found].sort((a, b) => a - b).map((i) => list[i])
 }

@@ -1,6 +1,24 @@
 import type { Core } from '../core/module'
 import type { Entity, ID } from '../core/types'
 
+/** As entities are drawn: by their order, then by id. */
+const drawn = (a: Entity, b: Entity) => (a.order ?? 0) - (b.order ?? 0) || (a.id < b.id ? -1 : 1)
+
+/** A list without what is gone and with what was set, which is quicker than ordering all of it anew. */
+function merged(list: Entity[], set: Entity[], gone: ID[]): Entity[] {
+	const left = new Set(gone)
+	for (const e of set) left.add(e.id)
+	const more = [...set].sort(drawn)
+	const out: Entity[] = []
+	let next = 0
+	for (const e of list) {
+		if (left.has(e.id)) continue
+		while (next < more.length && drawn(more[next], e) < 0) out.push(more[next++])
+		out.push(e)
+	}
+	return out.concat(more.slice(next))
+}
+
 /** The entities of the maps that were asked for, kept by id; what differs is read from the core. */
 export class Standing {
 	private stores = new Map<ID, Map<ID, Entity>>()
@@ -12,7 +30,7 @@ export class Standing {
 	on(map: ID): Entity[] {
 		let list = this.lists.get(map)
 		if (!list) {
-			list = [...this.store(map).values()].sort((a, b) => (a.order ?? 0) - (b.order ?? 0) || (a.id < b.id ? -1 : 1))
+			list = [...this.store(map).values()].sort(drawn)
 			this.lists.set(map, list)
 		}
 		return list
@@ -24,9 +42,9 @@ export class Standing {
 
 	/** Those of a map are not what they were. */
 	changed(map: ID) {
-		this.lists.delete(map)
 		const store = this.stores.get(map)
 		if (store) this.read(map, store)
+		else this.lists.delete(map)
 	}
 
 	private store(map: ID): Map<ID, Entity> {
@@ -43,8 +61,11 @@ export class Standing {
 			const { set, gone } = this.core.call('entityChange', { map })
 			for (const id of gone) store.delete(id)
 			for (const e of set) store.set(e.id, e)
+			const list = this.lists.get(map)
+			if (list) this.lists.set(map, merged(list, set, gone))
 		} catch {
 			this.stores.delete(map) // the map is gone
+			this.lists.delete(map)
 		}
 	}
 }
