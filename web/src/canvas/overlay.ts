@@ -65,9 +65,9 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 	else if (!w.hand.holding && w.hand.mirrorOf(m).mode === '') drawSides(ctx, m, view, dpr)
 	const entities = w.project.entities(m.id)
 	const standing = (c: Context, v: View) => {
-		drawPassages(c, w, m, v, entities, dpr)
-		drawBeads(c, w, v, nearby(entities, v.seen()), dpr)
-		drawFindings(c, w, m, v, dpr)
+		const passages = drawPassages(c, w, m, v, entities, dpr)
+		const beads = drawBeads(c, w, v, nearby(entities, v.seen()), dpr)
+		return drawFindings(c, w, m, v, dpr) || passages || beads
 	}
 	const { head } = w.project
 	const key = [entities, head.passages, head.kinds, w.charting.info, w.theme, dpr]

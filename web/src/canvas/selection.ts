@@ -31,7 +31,12 @@ function drawMany(ctx: Context, m: MapInfo, view: View, list: Entity[], moved: P
 	const by = view.diamond ? moved : null
 	// from afar frames would only cover what they are around
 	const afar = list.length > 1000 && view.scale < 0.5
-	const drawn = (c: Context, v: View) => untrack(() => drawFrames(c, boxes(v, list, by), afar, !!moved))
+	const drawn = (c: Context, v: View) =>
+		untrack(() => {
+			const all = boxes(v, list, by)
+			drawFrames(c, all, afar, !!moved)
+			return all.length > 0
+		})
 	if (!kept.draw(ctx, m, from, [list, !!moved], drawn)) drawn(ctx, from)
 }
 

@@ -16,8 +16,16 @@ const seen = (view: View, r: Rect) => r.x < view.width && r.y < view.height && r
 const waysFrom = (w: Workspace, m: MapInfo) =>
 	new Map(w.project.head.passages.filter((p) => p.from.map === m.id).map((p) => [p.from.entity, p]))
 
-/** Joined exits have a double line; one that leads nowhere is dashed in brick. */
-export function drawPassages(ctx: Context, w: Workspace, m: MapInfo, view: View, entities: Entity[], dpr: number) {
+/** Joined exits have a double line; one that leads nowhere is dashed in brick. Tells whether there are any. */
+export function drawPassages(
+	ctx: Context,
+	w: Workspace,
+	m: MapInfo,
+	view: View,
+	entities: Entity[],
+	dpr: number,
+): boolean {
+	let any = false
 	const from = waysFrom(w, m)
 	const leading = new Map<string, boolean>() // asked once for a kind, since entities are thousands
 	for (const e of nearby(entities, view.seen())) {
@@ -25,6 +33,7 @@ export function drawPassages(ctx: Context, w: Workspace, m: MapInfo, view: View,
 		if (leads === undefined) leading.set(e.kind, (leads = w.project.kind(e.kind)?.leads === 'on'))
 		if (!leads && !from.has(e.id)) continue
 		if (!seen(view, boxOf(view, e))) continue
+		any = true
 		if (!from.has(e.id)) {
 			ctx.setLineDash([4 * dpr, 3 * dpr])
 			casedArea(ctx, areaOf(view, e, 0.5), brick)
@@ -39,6 +48,7 @@ export function drawPassages(ctx: Context, w: Workspace, m: MapInfo, view: View,
 		ctx.strokeStyle = chalk
 		ctx.stroke(area)
 	}
+	return any
 }
 
 /** Where exits lead that are pointed at or selected. */
@@ -103,10 +113,12 @@ export function markedAt(w: Workspace, m: MapInfo, view: View, p: Point, dpr: nu
 	return null
 }
 
-/** What is wrong with a way is marked where it is. */
-export function drawFindings(ctx: Context, w: Workspace, m: MapInfo, view: View, dpr: number) {
+/** What is wrong with a way is marked where it is; tells whether anything is. */
+export function drawFindings(ctx: Context, w: Workspace, m: MapInfo, view: View, dpr: number): boolean {
+	let any = false
 	for (const all of marksOn(w, m).values()) {
 		if (!seen(view, boxOf(view, all[0].entity))) continue
+		any = true
 		const { x, y } = markOf(view, all[0].entity)
 		const s = 7 * dpr
 		ctx.beginPath()
@@ -123,6 +135,7 @@ export function drawFindings(ctx: Context, w: Workspace, m: MapInfo, view: View,
 		ctx.fillRect(x - dpr, y - s * 0.4, 2 * dpr, s * 0.6)
 		ctx.fillRect(x - dpr, y + s * 0.4, 2 * dpr, 2 * dpr)
 	}
+	return any
 }
 
 /** What is wrong is said where it is pointed at. */

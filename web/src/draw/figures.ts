@@ -98,8 +98,8 @@ export class Figures {
 	/** The dots of layers. */
 	private readonly kept = new Map<string, Kept>()
 
-	/** From afar entities are no more than dots, those of a colour drawn together. */
-	private dots(ctx: CanvasRenderingContext2D, m: MapInfo, l: Layer, view: View) {
+	/** From afar entities are no more than dots, those of a colour drawn together; tells whether there are any. */
+	private dots(ctx: CanvasRenderingContext2D, m: MapInfo, l: Layer, view: View): boolean {
 		const colours = new Map<string, Entity[]>()
 		for (const e of this.entitiesOf(m, view)) {
 			if (e.layer !== l.id || e.hidden) continue
@@ -115,6 +115,7 @@ export class Figures {
 				ctx.fillRect(r.x, r.y, Math.max(2, r.w), Math.max(2, r.h))
 			}
 		}
+		return colours.size > 0
 	}
 
 	/** Draws one picture of an entity, turned and tinted: into its box, or, where it has other proportions, at its

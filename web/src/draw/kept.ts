@@ -10,12 +10,13 @@ export const crowd = 500
 
 /** A drawing of all of a map that is kept as long as nothing of it changes, and moved with the view. */
 export class Kept {
-	private canvas?: OffscreenCanvas
+	/** Null where nothing is to be seen. */
+	private canvas?: OffscreenCanvas | null
 	private key: unknown[] = []
 	private readonly own = new View()
 
-	/** Draws from what is kept; false where the map is too large on the screen, or no square grid. */
-	draw(ctx: Context, m: MapInfo, view: View, key: unknown[], drawn: (ctx: Context, view: View) => void): boolean {
+	/** Draws from what is kept; false where the map is too large on the screen, or no square grid. What draws it tells whether there was anything. */
+	draw(ctx: Context, m: MapInfo, view: View, key: unknown[], drawn: (ctx: Context, view: View) => boolean): boolean {
 		const pad = 24
 		const all: Rect = {
 			x: m.bounds.x * m.cellWidth,
@@ -29,13 +30,14 @@ export class Kept {
 			return false
 		}
 		const now = [view.scale, all.x, all.y, w, h, ...key]
-		if (!this.canvas || now.length !== this.key.length || now.some((k, i) => k !== this.key[i])) {
+		if (this.canvas === undefined || now.length !== this.key.length || now.some((k, i) => k !== this.key[i])) {
 			this.key = now
-			this.canvas = new OffscreenCanvas(w, h)
+			const canvas = new OffscreenCanvas(w, h)
 			;[this.own.scale, this.own.width, this.own.height] = [view.scale, w, h]
 			;[this.own.x, this.own.y] = [all.x - pad / view.scale, all.y - pad / view.scale]
-			drawn(this.canvas.getContext('2d')! as unknown as Context, this.own)
+			this.canvas = drawn(canvas.getContext('2d')! as unknown as Context, this.own) ? canvas : null
 		}
+		if (!this.canvas) return true
 		const at = view.screen(all.x, all.y)
 		ctx.drawImage(this.canvas, at.x - pad, at.y - pad)
 		return true
