@@ -99,7 +99,10 @@ func (c *Chart) acting(m *document.Map, f *facts) {
 // makes says what is wrong with a list of kinds of which something is made; empty for nothing.
 func (c *Chart) makes(e *document.Entity, key string) string {
 	all := c.doc.Value(e, key).Shares()
-	if len(all) == 0 {
+	switch {
+	case len(all) == 0 && c.doc.Acts(e) == kind.Plot:
+		return "takes nothing that can be put up: say of which kinds in Details"
+	case len(all) == 0:
 		return "has nothing to make: say of which kinds in Details"
 	}
 	for _, share := range all {

@@ -80,6 +80,8 @@ var GameWords = []GameWord{
 	{"hearts", "{n} of {all} hearts", [3]string{"{n} von {all} Herzen", "{n} cœurs sur {all}", "{n} de {all} corazones"}},
 	{"lives", "{n} lives", [3]string{"{n} Leben", "{n} vies", "{n} vidas"}},
 	{"points", "{n} of {all} points", [3]string{"{n} von {all} Punkten", "{n} points sur {all}", "{n} de {all} puntos"}},
+	{"wave", "Wave {n} of {all}", [3]string{"Welle {n} von {all}", "Vague {n} sur {all}", "Oleada {n} de {all}"}},
+	{"stillTakes", "{what}: {n} of {all} left", [3]string{"{what}: noch {n} von {all}", "{what} : encore {n} sur {all}", "{what}: quedan {n} de {all}"}},
 	{"strike", "strike", [3]string{"schlagen", "frapper", "golpear"}},
 	{"notReady", "not ready yet", [3]string{"noch nicht bereit", "pas encore prêt", "aún no está listo"}},
 	{"endTurn", "end the turn", [3]string{"Zug beenden", "finir le tour", "terminar el turno"}},

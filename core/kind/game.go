@@ -24,6 +24,7 @@ const (
 	GamePortraits  = "portraits"
 	GameShowPlaces = "showPlace"
 	GameShowGoals  = "showGoals"
+	GameShowLeft   = "showLeft"
 )
 
 // What GameGoal and GameMoves can be: by what a game is won, and what counts as a move.
@@ -36,6 +37,12 @@ const (
 	MovesPresses = "presses"
 	MovesPushes  = "pushes"
 	ChooseNever  = "never"
+)
+
+// LeftOff and LeftHit are what GameShowLeft can be beside of cores.
+const (
+	LeftOff = "off"
+	LeftHit = "hit"
 )
 
 // corners are where something is shown on the player's screen.
@@ -54,7 +61,7 @@ var gameGroups = []struct {
 }{
 	{"Title", []string{GameTitle, GameLine, GameBehind, GameCredits}},
 	{"From beginning to end", []string{GameGoal, GameWonWith, GameChoose, GameMoves, GameSlots, GameKeeps}},
-	{"On the screen", []string{"showHearts", "showLives", "showPoints", "showCollected", "showItems", GameShowMoves, GameShowTime, "showClock", "showMap", GameShowGoals, "shown", GameShowPlaces, "heartTile", "lostTile", "livesTile", "collectedTile", "movesTile", "pointerTile"}},
+	{"On the screen", []string{"showHearts", "showLives", "showPoints", "showCollected", "showItems", GameShowMoves, GameShowTime, "showClock", "showWaves", GameShowLeft, "showMap", GameShowGoals, "shown", GameShowPlaces, "heartTile", "lostTile", "livesTile", "collectedTile", "movesTile", "pointerTile"}},
 	{"What is said", []string{GameTextSpeed, "textPlace", "textSize", "textFont", "textColour", "textPaper", "textNames", "frameTile", GamePortraits}},
 	{"Day and night", []string{GameDay, GameBegins, GameDark, GameNight}},
 }
@@ -101,6 +108,8 @@ var OfGame = settings(
 	called("moves", chosen(GameShowMoves, corners, "Where they are shown")),
 	called("time played", chosen(GameShowTime, corners, "Where it is shown")),
 	called("time of day", chosen("showClock", "topRight=top right, topLeft=top left, top=top middle, bottomLeft=bottom left, bottomRight=bottom right, off", "Where it is shown, if days pass")),
+	called("waves", chosen("showWaves", "top=top middle, topLeft=top left, topRight=top right, bottomLeft=bottom left, bottomRight=bottom right, off", "Where one sees which wave it is, while something makes waves")),
+	called("what is left", chosen(GameShowLeft, "cores=of cores, "+LeftHit+"=of whatever was hit, "+LeftOff, "A bar above what takes several hits: how many it takes still")),
 	called("small map", chosen("showMap", corners, "Where one sees of the map what the hero has seen")),
 	called("points to goals", yesno(GameShowGoals, "false", "At the edge of what is seen: to the goals of the map, else to what leads to one")),
 	called("when", chosen("shown", "always, changing=for a while after it changes", "When hearts and what is counted are seen")),

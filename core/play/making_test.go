@@ -8,6 +8,7 @@ import (
 	"azzel/core/play"
 	"azzel/core/rules"
 	"azzel/core/world"
+	"slices"
 	"strings"
 	"testing"
 )
@@ -141,20 +142,27 @@ func TestLanes(t *testing.T) {
 	}
 	r.g = g
 	var through, anew int
+	core, waves := r.thing(kind.Core), []int{}
 	for range 1200 {
 		r.hold(0, 1)
+		if at, of := r.g.Wave(r.g.Ground()); of == 2 && !slices.Contains(waves, at) {
+			waves = append(waves, at)
+		}
 		for _, e := range r.g.Told {
 			if e.Is == "through" {
 				through++
 			}
+		}
+		if tolls := r.g.Tolls(r.g.Ground(), false); through < 3 && !slices.Equal(tolls, []play.Toll{{Of: core, Left: int32(3 - through), All: 3}}) {
+			t.Fatalf("after %d came through it is told %v", through, tolls)
 		}
 		if strings.Contains(r.g.Notice, "began anew") {
 			anew = through
 			break
 		}
 	}
-	if through != 3 || anew != 3 {
-		t.Errorf("%d came through, and the game began anew after %d", through, anew)
+	if through != 3 || anew != 3 || !slices.Equal(waves, []int{1, 2}) {
+		t.Errorf("%d came through, the game began anew after %d, and the waves were %v", through, anew, waves)
 	}
 }
 

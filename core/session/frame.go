@@ -57,6 +57,7 @@ func (f *framed) since(v *View) {
 	leave(&f.told.Shown, &v.Shown)
 	leave(&f.told.Heard, &v.Heard)
 	leave(&f.told.Guises, &v.Guises)
+	leave(&f.told.Tolls, &v.Tolls)
 	leave(&f.told.Lifted, &v.Lifted)
 }
 

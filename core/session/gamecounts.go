@@ -2,7 +2,9 @@ package session
 
 import (
 	"azzel/core/document"
+	"azzel/core/kind"
 	"azzel/core/play"
+	"azzel/core/world"
 )
 
 // CountsView is what is counted since the hero began on the map that it is to finish; what is limited is told as what is left.
@@ -44,4 +46,28 @@ func shownOf(g *play.Game) []ShownCounter {
 		}
 	}
 	return out
+}
+
+// TollView is how many hits a thing takes still, of how many. Name is what it is called, in the language that is read in, of a core.
+type TollView struct {
+	ID   document.ID `json:"id"`
+	Left int         `json:"left"`
+	All  int         `json:"all"`
+	Name string      `json:"name,omitempty"`
+}
+
+// tolls adds what the player sees of how much things take still.
+func (v *View) tolls(g *play.Game, m *world.Ground) {
+	show := g.Stage.Doc.GameValue(kind.GameShowLeft).Word()
+	if show == kind.LeftOff {
+		return
+	}
+	for _, o := range g.Tolls(m, show == kind.LeftHit) {
+		t := g.Stage.Thing(o.Of)
+		told := TollView{ID: t.ID, Left: int(o.Left), All: int(o.All)}
+		if t.Acts == kind.Core {
+			told.Name = g.Stage.Doc.Says(g.Language, t.Name)
+		}
+		v.Tolls = append(v.Tolls, told)
+	}
 }

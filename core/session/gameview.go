@@ -78,6 +78,11 @@ type View struct {
 	// Counts is what is counted of the game, Shown the counters on the screen.
 	Counts CountsView     `json:"counts"`
 	Shown  []ShownCounter `json:"shown,omitzero"`
+	// Wave is the wave that is made on the map, from 1, of Waves; 0 of none.
+	Wave  int `json:"wave"`
+	Waves int `json:"waves"`
+	// Tolls are how many hits things take still, where the player sees that.
+	Tolls []TollView `json:"tolls,omitzero"`
 	// Lights are what shines there.
 	Lights []LightView `json:"lights,omitzero"`
 	// Seen is what the hero sees and has seen, where it does not see everything.
@@ -191,7 +196,7 @@ func (p *playing) wholeView(g *play.Game, told []play.Event) View {
 		Tick: g.Tick, From: p.record.From(), To: p.record.To(), Events: toldOf(g.Stage.Doc, told), Notice: g.Notice, Dark: dark(g.State),
 		Hearts: int(g.Count(play.Hearts)), Lives: int(g.Count(play.Lives)), Roam: p.roam && g == p.game || g != p.game && g.Roam, Way: append([]grid.Point{}, p.way...), Shows: p.shows(),
 		Lights: []LightView{}, Gone: []document.ID{}, On: []document.ID{}, Looks: []drawnLook{}, Hand: g.Hand, Language: g.Language, Slots: slotsOf(g),
-		Answers: []string{}, Moved: []Moved{}, Named: []Named{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}, Heard: heardOf(g), Minute: -1, Shown: []ShownCounter{}, Show: ShowView{Thoughts: []ThoughtView{}, Zoom: 100}, Lifted: []document.LayerAt{}, Guises: []GuiseView{}}
+		Answers: []string{}, Moved: []Moved{}, Named: []Named{}, Party: []Companion{}, Made: []MadeView{}, Blasts: []BlastView{}, Rays: []RayView{}, Shots: []grid.Point{}, Emitters: []EmitterView{}, Heard: heardOf(g), Minute: -1, Shown: []ShownCounter{}, Show: ShowView{Thoughts: []ThoughtView{}, Zoom: 100}, Lifted: []document.LayerAt{}, Guises: []GuiseView{}, Tolls: []TollView{}}
 	if len(g.Lines) > 0 {
 		v.Speaker = lookOf(g, g.Lines[0].By-1, g.Lines[0].As)
 		v.Line, v.Answers, v.Chosen = g.Lines[0].Text, append(v.Answers, g.Lines[0].Answers...), int(g.Chosen)
@@ -225,6 +230,8 @@ func (p *playing) wholeView(g *play.Game, told []play.Event) View {
 	v.Music, v.Key = m.Music()
 	v.Place = st.Doc.Says(g.Language, m.Name)
 	v.Counts, v.Shown = countsOf(g), shownOf(g)
+	v.Wave, v.Waves = g.Wave(m)
+	v.tolls(g, m)
 	v.Points, v.MostPoints = int(g.Count(play.Points)), g.ByPoints()
 	if st.Doc.GameValue(kind.GameShowGoals).Yes() {
 		v.Goals = g.Goals()

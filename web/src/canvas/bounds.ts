@@ -1,7 +1,7 @@
 import type { MapInfo, Point } from '../core/types'
 import { lossWords } from '../workspace/lossWords'
 import type { Workspace } from '../workspace/workspace.svelte'
-import { brick, casedArea, chalk, type Context, drawLabel, ink, middle, outline, saffron } from '../draw/frames'
+import { brick, casedArea, chalk, type Context, drawLabel, ink, middle, outline, rulerRoom, saffron } from '../draw/frames'
 import { cellArea, cellsFrame } from '../draw/areas'
 import type { View } from '../draw/view.svelte'
 
@@ -53,7 +53,7 @@ export function drawEdge(ctx: Context, m: MapInfo, view: View) {
 /** Cells numbered along the top and the left, from the map's own corner. */
 export function drawRulers(ctx: Context, w: Workspace, m: MapInfo, view: View, dpr: number) {
 	if (view.diamond) return drawSlantedRulers(ctx, w, m, view, dpr)
-	const thick = 16 * dpr
+	const thick = rulerRoom * dpr
 	const kiln = w.theme === 'kiln'
 	ctx.fillStyle = kiln ? 'rgb(32 38 40 / 0.92)' : 'rgb(252 250 245 / 0.92)'
 	ctx.fillRect(0, 0, view.width, thick)

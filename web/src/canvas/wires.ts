@@ -1,6 +1,6 @@
 import type { Entity, MapInfo, Point, Rect } from '../core/types'
 import type { Workspace } from '../workspace/workspace.svelte'
-import { brick, casedArea, chalk, cobalt, type Context, drawLabel, labelWidth, middle } from '../draw/frames'
+import { brick, casedArea, chalk, cobalt, type Context, drawLabel, middle, rulerRoom } from '../draw/frames'
 import { areaOf, boxOf } from '../draw/areas'
 import { nearby } from '../draw/nearby'
 import type { View } from '../draw/view.svelte'
@@ -143,10 +143,8 @@ export function drawFinding(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 	const told = (hover && marksOn(w, m).get(hover.id)) ?? []
 	told.forEach((f, i) => {
 		const at = markOf(view, f.entity)
-		const room = labelWidth(ctx, f.text, dpr) / 2
-		const x = Math.max(room, Math.min(view.width - room, at.x))
-		const y = Math.max(at.y - (30 + 18 * (told.length - 1 - i)) * dpr, 12 * dpr)
-		drawLabel(ctx, f.text, x, y, dpr, f.serious ? brick : doubt)
+		const y = Math.max(at.y - (12 + 18 * told.length) * dpr, (rulerRoom + 9) * dpr) + 18 * dpr * i
+		drawLabel(ctx, f.text, at.x, y, dpr, f.serious ? brick : doubt)
 	})
 }
 

@@ -212,6 +212,9 @@ export interface View {
 	key: number
 	counts: CountsView
 	shown?: ShownCounter[]
+	wave: number
+	waves: number
+	tolls?: TollView[]
 	lights?: LightView[]
 	seen: SightView
 	goals: Point[]
@@ -1409,6 +1412,13 @@ export interface ShownCounter {
 	name: string
 	is: number
 	where: string
+}
+
+export interface TollView {
+	id: ID
+	left: number
+	all: number
+	name?: string
 }
 
 export interface LightView {

@@ -7,6 +7,7 @@ import { View } from './view.svelte'
 import { type Picture, Pictures } from './pictures'
 import { areaOf, boxOf } from './areas'
 import { nearby } from './nearby'
+import { drawToll, tollsOf } from './tolls'
 import { type Acting, idsOf, type Walking, whereTheyAre } from './moving'
 import { Project } from '../project/project.svelte'
 import { untrack } from 'svelte'
@@ -91,6 +92,12 @@ export class Figures {
 				if (part !== 1) ctx.globalAlpha = alpha * part
 				this.entity(ctx, m, view, e, on ? on.has(e.id) : e.on, play !== undefined)
 				if (part !== 1) ctx.globalAlpha = alpha
+			}
+			if (!play?.tolls.length) return
+			const tolls = tollsOf(play.tolls)
+			for (const e of seen) {
+				const toll = e.layer === l.id && tolls.get(e.id)
+				if (toll) drawToll(ctx, boxOf(view, e), toll)
 			}
 		})
 	}

@@ -10,6 +10,9 @@ export const saffron = '#e2a52a'
 export const cobalt = '#33509e'
 export const brick = '#b1442c'
 
+/** How much of the left and of the top the rulers take, in pixels of the page. */
+export const rulerRoom = 16
+
 export const middle = (r: Rect): Point => ({ x: r.x + r.w / 2, y: r.y + r.h / 2 })
 
 /** A frame of two colours around a rectangle of the screen, or along any outline. */
@@ -65,8 +68,14 @@ export function drawFacing(ctx: Context, r: Rect, facing: string) {
 	ctx.restore()
 }
 
+/** Writes what something is; of what lies in view all of it can be read, beside the rulers. */
 export function drawLabel(ctx: Context, text: string, x: number, y: number, dpr: number, colour: string) {
 	const w = labelWidth(ctx, text, dpr)
+	const { width, height } = ctx.canvas
+	if (x >= 0 && y >= 0 && x <= width && y <= height) {
+		x = Math.max(rulerRoom * dpr + w / 2, Math.min(width - w / 2, x))
+		y = Math.max((rulerRoom + 9) * dpr, Math.min(height - 9 * dpr, y))
+	}
 	ctx.textBaseline = 'middle'
 	ctx.textAlign = 'center'
 	ctx.fillStyle = chalk

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import Clock from '@lucide/svelte/icons/clock-3'
+	import Flag from '@lucide/svelte/icons/flag'
 	import Footprints from '@lucide/svelte/icons/footprints'
 	import Gem from '@lucide/svelte/icons/gem'
 	import Heart from '@lucide/svelte/icons/heart'
@@ -48,7 +49,15 @@
 	/** What is counted now, as one text: when that changes it is seen for a while. */
 	const counted = $derived(
 		view
-			? [view.hearts, view.lives, view.taken, view.points, view.counts.moves, ...view.shown.map((c) => c.is)].join(' ')
+			? [
+					view.hearts,
+					view.lives,
+					view.taken,
+					view.points,
+					view.wave,
+					view.counts.moves,
+					...view.shown.map((c) => c.is),
+				].join(' ')
 			: '',
 	)
 	let fresh = $state(true)
@@ -63,6 +72,12 @@
 </script>
 
 {#if view}
+	{@const cores = view.tolls.filter((t) => t.name)}
+	{#if cores.length}
+		<ul class="sr-only" data-testid="tolls">
+			{#each cores as t (t.id)}<li>{putIn(words.stillTakes, { what: t.name ?? '', n: t.left, all: t.all })}</li>{/each}
+		</ul>
+	{/if}
 	{#each corners as corner (corner)}
 		{@const heartsHere = where('showHearts', corner) && view.most > 0}
 		{@const livesHere = where('showLives', corner) && view.lives > 0}
@@ -70,13 +85,14 @@
 		{@const takenHere = where('showCollected', corner) && view.total > 0}
 		{@const movesHere = where('showMoves', corner) || (view.counts.movesLeft >= 0 && corner === 'top')}
 		{@const timeHere = where('showTime', corner) || (view.counts.secondsLeft >= 0 && corner === 'top')}
+		{@const waveHere = where('showWaves', corner) && view.waves > 0}
 		{@const clockHere = where('showClock', corner) && view.minute >= 0}
 		{@const counters = view.shown.filter((c) => at(c.where) === corner)}
 		<div
 			class="absolute flex flex-col gap-1 {places[corner]} {corner === 'topRight' ? (low ? 'top-18' : 'top-14') : ''}"
 			data-corner={corner}
 		>
-			{#if (first && corner === 'topLeft') || (seen && (heartsHere || livesHere || pointsHere || takenHere || movesHere || timeHere || clockHere || counters.length))}
+			{#if (first && corner === 'topLeft') || (seen && (heartsHere || livesHere || pointsHere || takenHere || movesHere || timeHere || waveHere || clockHere || counters.length))}
 				<div class="flex flex-wrap items-center gap-x-3 gap-y-1 bg-ink px-3 py-1.5 text-plaster">
 					{#if first && corner === 'topLeft'}{@render first()}{/if}
 					{#if seen}
@@ -130,6 +146,9 @@
 								><Hourglass size={13} aria-hidden="true" />{timeOf(
 									view.counts.secondsLeft >= 0 ? view.counts.secondsLeft : view.counts.seconds,
 								)}</span
+							>{/if}
+						{#if waveHere}<span class="flex items-center gap-1" data-testid="wave"
+								><Flag size={13} aria-hidden="true" />{putIn(words.wave, { n: view.wave, all: view.waves })}</span
 							>{/if}
 						{#if clockHere}<span class="flex items-center gap-1" data-testid="clock"
 								><Clock size={13} aria-hidden="true" />{minute(view.minute)}</span
