@@ -27,7 +27,7 @@ func TestLabelsAreReadToTheirEnds(t *testing.T) {
 	k.move(k.at(8, 4))
 	k.see("#status", "has nothing to make")
 	middle := written()
-	if middle < 400 {
+	if middle < 150 {
 		t.Fatalf("of the label %d pixels are seen", middle)
 	}
 	for _, at := range [][2]int{{0, 4}, {8, 0}, {0, 0}} {
