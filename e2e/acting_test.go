@@ -166,7 +166,7 @@ func TestWhatDoesNothingSaysSo(t *testing.T) {
 		return want("what it makes", string(d.Value(d.Entity(sample.Quay, id), "makes")), `[{"odds":1,"of":"walker"}]`)
 	})
 	k.gone("[data-testid=details] [role=note]")
-	k.fill("[aria-label='Number of Walking enemy']", "3")
+	k.fill("[aria-label='Walking enemy: odds']", "3")
 	k.stored(func(d *document.Document) error {
 		return want("what it makes", string(d.Value(d.Entity(sample.Quay, id), "makes")), `[{"odds":3,"of":"walker"}]`)
 	})

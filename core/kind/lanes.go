@@ -9,7 +9,7 @@ var lanes = []Kind{
 	{ID: Lane, Name: "Lane", Help: "The way that waves go", Ways: true, Veiled: true, Settings: settings(written("lane", "Its name"))},
 	{ID: Core, Name: "Core", Help: "What waves want to reach", Area: true, Settings: settings(number("health", "10", "", 1, 99999, "How much gets through before it falls, and the game is lost"))},
 	{ID: Plot, Name: "Buildable place", Help: "The hero puts something up here", Area: true, Veiled: true, Settings: settings(
-		listed("takes", Shares, "Kinds that are put up here, one after the other, and how many collectibles each costs, as lamp 3, wall 1"))},
+		shared("takes", "costs", "Kinds that are put up here, one after the other, and how many collectibles each costs, as lamp 3, wall 1"))},
 }
 
 // Makeable reports whether entities of a kind can be made while one plays: not what makes others

@@ -176,6 +176,13 @@ func listed(key, typ, help string) Setting {
 	return Setting{Key: key, Name: key, Type: typ, Default: `[]`, Help: help}
 }
 
+// shared is a list of kinds, each with a number, which is what unit says.
+func shared(key, unit, help string) Setting {
+	s := listed(key, Shares, help)
+	s.Unit = unit
+	return s
+}
+
 // chosen is one of several words, the first of which is the default; those whose key
 // is another are given as key=name.
 func chosen(key, words, help string) Setting {

@@ -2,7 +2,7 @@ package kind
 
 var (
 	waves = listed("waves", Counts, "How many in each wave, as 3, 5, 8; the next one comes when nothing of it is left")
-	makes = listed("makes", Shares, "Kinds and their weights, as walker 3, flyer 1")
+	makes = shared("makes", "odds", "Kinds and how often each comes beside the others, as walker 3, flyer 1")
 )
 
 // works are used, opened, pushed, ridden and broken.

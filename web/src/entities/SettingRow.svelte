@@ -65,7 +65,7 @@
 				{#each d.choices as c (c.key)}<option value={c.key}>{c.name}</option>{/each}
 			</select>
 		{:else if d.type === 'shares'}
-			<SharesField name={d.name} value={d.value} mixed={d.mixed} {set} />
+			<SharesField name={d.name} unit={d.unit} value={d.value} mixed={d.mixed} {set} />
 		{:else if d.type === 'several'}
 			<SeveralWords name={d.name} choices={d.choices.map((c) => c.name)} value={d.value} mixed={d.mixed} {set} />
 		{:else if d.type === 'entity'}

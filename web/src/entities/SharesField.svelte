@@ -2,13 +2,14 @@
 	import X from '@lucide/svelte/icons/x'
 	import { workspace } from '../workspace/workspace.svelte'
 
-	// A list of kinds, each with a number: its weight, or what it costs.
+	// A list of kinds, each with a number, which is what the unit says: its odds, or what it costs.
 	let {
 		name,
 		value,
 		mixed = false,
+		unit = '',
 		set,
-	}: { name: string; value: string; mixed?: boolean; set: (value: string) => void } = $props()
+	}: { name: string; value: string; mixed?: boolean; unit?: string; set: (value: string) => void } = $props()
 	const w = workspace()
 	const shares = $derived(
 		(mixed ? '' : value)
@@ -29,12 +30,13 @@
 	{#each shares as s, i (s.of)}
 		<div class="flex items-center gap-1">
 			<span class="min-w-0 grow truncate">{called(s.of)}</span>
+			{#if unit}<span class="text-[11px] text-dim">{unit}</span>{/if}
 			<input
 				class="field w-14 px-1.5 font-mono"
 				type="number"
 				min="0"
 				value={s.n}
-				aria-label="Number of {called(s.of)}"
+				aria-label="{called(s.of)}: {unit || 'number'}"
 				onchange={(e) => {
 					const n = Math.max(0, Math.round(Number(e.currentTarget.value)) || 0)
 					put(shares.map((o, k) => (k === i ? { ...o, n } : o)))

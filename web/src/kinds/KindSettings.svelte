@@ -81,7 +81,7 @@
 <!-- what holds where an entity differs in nothing -->
 {#snippet standard(s: Setting, i: number)}
 	{#if s.type === 'shares'}
-		<SharesField name="Default of {s.name}" value={s.default} set={(to) => setting(i, { default: to })} />
+		<SharesField name="Default of {s.name}" unit={s.unit} value={s.default} set={(to) => setting(i, { default: to })} />
 	{:else if s.type === 'entity'}
 		<span class="text-dim">chosen on the map</span>
 	{:else if s.type === 'several'}
