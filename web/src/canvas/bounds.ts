@@ -1,7 +1,18 @@
 import type { MapInfo, Point } from '../core/types'
 import { lossWords } from '../workspace/lossWords'
 import type { Workspace } from '../workspace/workspace.svelte'
-import { brick, casedArea, chalk, type Context, drawLabel, ink, middle, outline, rulerRoom, saffron } from '../draw/frames'
+import {
+	brick,
+	casedArea,
+	chalk,
+	type Context,
+	drawLabel,
+	ink,
+	middle,
+	outline,
+	rulerRoom,
+	saffron,
+} from '../draw/frames'
 import { cellArea, cellsFrame } from '../draw/areas'
 import type { View } from '../draw/view.svelte'
 
