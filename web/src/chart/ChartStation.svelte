@@ -46,12 +46,14 @@
 			.filter((f) => f.maps.length)
 	})
 	const ids = $derived(new Set(chosen.is === 'maps' ? chosen.ids : []))
-	/** What the panel tells of: what was chosen, once the press that chose it, of a map that may be dragged now, has been seen. */
+	/** What the panel tells of: what was chosen; on the plane once the press has been seen, since that may be the beginning of a drag. */
 	let told = $state.raw<OnChart>({ is: 'nothing' })
 	$effect(() => {
 		const now = chosen
 		return afterFrame(() => (told = now))
 	})
+	/** Chooses what is listed. */
+	const take = (now: OnChart) => (told = chosen = now)
 	const one = $derived(told.is === 'maps' && told.ids.length === 1 ? w.project.map(told.ids[0]) : undefined)
 	const passage = $derived.by(() => {
 		const c = told
@@ -63,7 +65,7 @@
 	})
 
 	function choose(m: MapInfo) {
-		chosen = { is: 'maps', ids: [m.id] }
+		take({ is: 'maps', ids: [m.id] })
 		const r = w.charting.info.places.find((p) => p.map === m.id)
 		if (r) view.centre(r.x + r.w / 2, r.y + r.h / 2)
 	}
@@ -132,7 +134,7 @@
 			<div {@attach rows.end}></div>
 		</div>
 		<FindingList
-			choose={(f) => (chosen = f.passage ? { is: 'passage', id: f.passage } : { is: 'maps', ids: [f.map] })}
+			choose={(f) => take(f.passage ? { is: 'passage', id: f.passage } : { is: 'maps', ids: [f.map] })}
 		/>
 	</aside>
 	<main class="relative min-h-0 min-w-0" aria-label="Chart">
@@ -171,8 +173,8 @@
 		{:else}
 			{#key one?.id}<MapPanel
 					map={one}
-					gone={() => (chosen = { is: 'nothing' })}
-					made={(id) => (chosen = { is: 'maps', ids: [id] })}
+					gone={() => take({ is: 'nothing' })}
+					made={(id) => take({ is: 'maps', ids: [id] })}
 				/>{/key}
 		{/if}
 	</aside>
