@@ -12,11 +12,11 @@ type Toll struct {
 	Left, All int32
 }
 
-// Tolls are those of the cores that stand on a map, and where hit of whatever else was hit there and takes more, by their order.
+// Tolls are those of the cores that stand on a map; with hit, behind them, those of all else there that was hit and takes more.
 func (g *Game) Tolls(m *world.Ground, hit bool) (out []Toll) {
 	for _, r := range m.Cores() {
 		if t := g.Stage.Thing(r); g.There(r) && t.Doing.Health > 0 {
-			out = append(out, Toll{r, g.hitsLeft(r, t), t.Doing.Health})
+			out = append(out, Toll{r, min(g.hitsLeft(r, t), t.Doing.Health), t.Doing.Health})
 		}
 	}
 	if !hit {

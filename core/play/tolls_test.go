@@ -48,3 +48,14 @@ func TestWhatThingsTakeStill(t *testing.T) {
 		}
 	}
 }
+
+// A core that is made weaker while one plays takes no more than it says now.
+func TestACoreThatIsMadeWeaker(t *testing.T) {
+	r := drawn(t, "\n......\n@.....").with(kind.Core, 5, 0, 1, 1, false, document.Down, value("health", "7"))
+	core := r.thing(kind.Core)
+	r.g.Worn = []play.Timer{{Of: core, Left: 6}}
+	r.g.Stage.Things[core].Doing.Health = 4
+	if told := r.g.Tolls(r.g.Ground(), false); len(told) != 1 || told[0] != (play.Toll{Of: core, Left: 4, All: 4}) {
+		t.Errorf("%v is told", told)
+	}
+}
