@@ -133,9 +133,7 @@
 			{/each}
 			<div {@attach rows.end}></div>
 		</div>
-		<FindingList
-			choose={(f) => take(f.passage ? { is: 'passage', id: f.passage } : { is: 'maps', ids: [f.map] })}
-		/>
+		<FindingList choose={(f) => take(f.passage ? { is: 'passage', id: f.passage } : { is: 'maps', ids: [f.map] })} />
 	</aside>
 	<main class="relative min-h-0 min-w-0" aria-label="Chart">
 		{#if maps.length}
