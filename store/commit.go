@@ -4,8 +4,10 @@ import (
 	"azzel/core/document"
 	"azzel/core/edit"
 	"cmp"
+	"encoding/json"
 	"errors"
 	"fmt"
+	"slices"
 	"strconv"
 
 	"gorm.io/gorm"
@@ -143,13 +145,17 @@ func rowOf(project string, seq int64, j job, res edit.Result) Row {
 	return r
 }
 
+// knownMarks finds which edits the log holds, and under which numbers. The marks go as one value and are looked up one by one in
+// the index of the log: a list of pairs in the statement would be held against every row of the project instead.
 func knownMarks(tx *gorm.DB, project string, marks []edit.Mark) (map[edit.Mark]int64, error) {
-	pairs := make([][]any, len(marks))
-	for i, m := range marks {
-		pairs[i] = []any{string(m.Client), m.Number}
+	marks = slices.DeleteFunc(slices.Clone(marks), func(m edit.Mark) bool { return storable(string(m.Client)) != string(m.Client) })
+	asked, err := json.Marshal(marks)
+	if err != nil {
+		return nil, fmt.Errorf("look for repeated edits: %w", err)
 	}
 	var rows []Row
-	err := tx.Select("seq", "client", "number").Where("project_id = ? AND (client, number) IN ?", project, pairs).Find(&rows).Error
+	err = tx.Raw("SELECT edits.seq, edits.client, edits.number FROM json_to_recordset(?::json) AS asked (client text, number bigint) "+
+		"JOIN edits ON edits.project_id = ? AND edits.client = asked.client AND edits.number = asked.number", string(asked), project).Scan(&rows).Error
 	if err != nil {
 		return nil, fmt.Errorf("look for repeated edits: %w", err)
 	}

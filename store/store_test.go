@@ -86,7 +86,7 @@ func TestSameEditTwice(t *testing.T) {
 	if _, seq := stateOf(t, s); seq != 2 {
 		t.Errorf("the log has %d edits", seq)
 	}
-	known, err := s.Stored(ctx, project, []edit.Mark{f.Mark, {Client: "clientclient", Number: 9}})
+	known, err := s.Stored(ctx, project, []edit.Mark{f.Mark, {Client: "clientclient", Number: 9}, {Client: "a\x00b", Number: 1}, {Client: "a\"'\xff", Number: 2}})
 	if err != nil || len(known) != 1 || known[0] != f.Mark {
 		t.Errorf("stored are %v, %v", known, err)
 	}
