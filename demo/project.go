@@ -2,6 +2,7 @@ package demo
 
 import (
 	"azzel/core/author"
+	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
@@ -37,10 +38,10 @@ func Project(s *Sheet, picture string) *document.Document {
 	d = yard.add(d, "Tide Yard")
 	d = gal.add(d, "Yard Gallery")
 	// the Quay and the Pans touch; the others lie where their ways are short
-	chart := map[document.ID]grid.Point{q.m.ID: {}, p.m.ID: {X: q.w * side, Y: side}, b.m.ID: {X: 10 * side, Y: (q.h + 3) * side},
+	places := map[document.ID]grid.Point{q.m.ID: {}, p.m.ID: {X: q.w * side, Y: side}, b.m.ID: {X: 10 * side, Y: (q.h + 3) * side},
 		shaft.m.ID: {X: 38 * side, Y: (q.h + 3) * side}, lamp.m.ID: {X: 64 * side, Y: (q.h + 12) * side},
 		yard.m.ID: {X: 92 * side, Y: 0}, gal.m.ID: {X: 92 * side, Y: (yard.h + 3) * side}}
-	c, err = author.PlaceMaps(d, chart, 0)
+	c, err = author.PlaceMaps(chart.New(d, nil), places, 0)
 	d = do(d, c, err)
 	for _, set := range []struct {
 		c           *canvas

@@ -12,12 +12,11 @@ import (
 	"strings"
 )
 
-// PlaceMaps lays maps on the chart; one alone snaps to the edges of others. Maps
+// PlaceMaps lays maps on the chart as it is; one alone snaps to the edges of others. Maps
 // that were never placed get the place that they have now, so that they stay.
-func PlaceMaps(d *document.Document, at map[document.ID]grid.Point, within int) (Change, error) {
+func PlaceMaps(plane *chart.Chart, at map[document.ID]grid.Point, within int) (Change, error) {
 	c := changed("Moved maps on the chart")
-	plane := chart.New(d, nil)
-	for _, m := range d.MapsInOrder() {
+	for _, m := range plane.Doc().MapsInOrder() {
 		p, moved := at[m.ID]
 		switch {
 		case moved && len(at) == 1:

@@ -2,6 +2,7 @@ package author_test
 
 import (
 	"azzel/core/author"
+	"azzel/core/chart"
 	"azzel/core/document"
 	"azzel/core/grid"
 	"azzel/core/kind"
@@ -41,7 +42,7 @@ func TestCopyMapAndCharting(t *testing.T) {
 	if d.MapsInOrder()[0].ID != sample.Pans {
 		t.Error("the Pans are not first")
 	}
-	c, err = author.PlaceMaps(d, map[document.ID]grid.Point{sample.Pans: {X: 80, Y: 4}}, 24)
+	c, err = author.PlaceMaps(chart.New(d, nil), map[document.ID]grid.Point{sample.Pans: {X: 80, Y: 4}}, 24)
 	d = apply(t, d, c, err)
 	if a, b := d.Maps.Get(sample.Quay).Chart, d.Maps.Get(sample.Pans).Chart; a == nil || b == nil || b.Y != a.Y || b.X-a.X != 320 && a.X-b.X != 320 {
 		t.Errorf("placed at %v and %v", a, b)
@@ -49,7 +50,7 @@ func TestCopyMapAndCharting(t *testing.T) {
 	for name, f := range map[string]func() error{
 		"side": func() error { _, err := author.SetSide(d.Maps.Get(sample.Quay), document.Up, "door"); return err },
 		"far": func() error {
-			_, err := author.PlaceMaps(d, map[document.ID]grid.Point{sample.Pans: {X: 1 << 40}}, 0)
+			_, err := author.PlaceMaps(chart.New(d, nil), map[document.ID]grid.Point{sample.Pans: {X: 1 << 40}}, 0)
 			return err
 		},
 		"seam": func() error { _, err := author.SetSeam(d, sample.Quay, sample.Quay, true, nil); return err },

@@ -18,19 +18,21 @@ type order[T any] struct {
 	known atomic.Pointer[changed[T]]
 }
 
-// changed is an order by id and what came about since: rows without an object are gone.
+// changed is an order by id and what came about since: rows without an object are gone. placed is the same objects by place, where
+// that was known.
 type changed[T any] struct {
-	from  *[]row[T]
-	since []row[T]
+	from   *[]row[T]
+	placed *[]*T
+	since  []row[T]
 }
 
 // follow takes over what is known of the order of a table that differs by a row; the table may be the same, changed in place.
 func (o *order[T]) follow(before *order[T], r row[T]) {
 	var next *changed[T]
 	if all := before.byID.Load(); all != nil {
-		next = &changed[T]{all, []row[T]{r}}
+		next = &changed[T]{all, before.byPlace.Load(), []row[T]{r}}
 	} else if k := before.known.Load(); k != nil && len(k.since) < keptSince {
-		next = &changed[T]{k.from, append(slices.Clip(k.since), r)}
+		next = &changed[T]{k.from, k.placed, append(slices.Clip(k.since), r)}
 	}
 	o.known.Store(next)
 	o.byID.Store(nil)
@@ -59,6 +61,25 @@ func (c *changed[T]) all() []row[T] {
 	return append(out, rest...)
 }
 
+// inPlace is the order by place with what came about since; nil where that has come or gone, or has another place now.
+func (c *changed[T]) inPlace(place func(*T) int) []*T {
+	if c.placed == nil {
+		return nil
+	}
+	out := slices.Clone(*c.placed)
+	for i, r := range c.since {
+		if slices.ContainsFunc(c.since[i+1:], func(later row[T]) bool { return later.id == r.id }) {
+			continue // the last one counts
+		}
+		at, is := slices.BinarySearchFunc(*c.from, r, byID)
+		if !is || r.obj == nil || place(r.obj) != place((*c.from)[at].obj) {
+			return nil
+		}
+		out[slices.Index(*c.placed, (*c.from)[at].obj)] = r.obj
+	}
+	return out
+}
+
 func byID[T any](a, b row[T]) int { return strings.Compare(string(a.id), string(b.id)) }
 
 // rows are all of the table by id, in a slice that must not be changed.
@@ -81,7 +102,7 @@ func (t Table[T]) rows() []row[T] {
 		slices.SortFunc(all, byID)
 	}
 	o.byID.Store(&all)
-	o.known.Store(nil)
+	o.forget()
 	return all
 }
 
@@ -107,11 +128,26 @@ func (t Table[T]) InOrder(place func(*T) int) []*T {
 	if t.held == nil {
 		return []*T{}
 	}
-	if kept := t.held.order.byPlace.Load(); kept != nil {
+	o := &t.held.order
+	if kept := o.byPlace.Load(); kept != nil {
 		return slices.Clone(*kept)
 	}
-	all := t.All()
-	slices.SortStableFunc(all, func(a, b *T) int { return cmp.Compare(place(a), place(b)) })
-	t.held.order.byPlace.Store(&all)
+	var all []*T
+	if known := o.known.Load(); known != nil {
+		all = known.inPlace(place)
+	}
+	if all == nil {
+		all = t.All()
+		slices.SortStableFunc(all, func(a, b *T) int { return cmp.Compare(place(a), place(b)) })
+	}
+	o.byPlace.Store(&all)
+	o.forget()
 	return slices.Clone(all)
+}
+
+// forget lets go of what an earlier table had, once nothing more can be found out by it.
+func (o *order[T]) forget() {
+	if k := o.known.Load(); k != nil && o.byID.Load() != nil && (k.placed == nil || o.byPlace.Load() != nil) {
+		o.known.Store(nil)
+	}
 }

@@ -29,15 +29,15 @@ func init() {
 		"checkPlace": with((*Session).checkPlace),
 		"joined":     with(func(s *Session, from document.End) (author.Joined, error) { return author.JoinedAt(s.doc(), from) }),
 		"wayBack":    with(func(s *Session, way author.Way) (author.Return, error) { return author.WayBack(s.doc(), way) }),
-		"placeMaps": authored(func(d *document.Document, a struct {
+		"placeMaps": with(func(s *Session, a struct {
 			Maps   []placing `json:"maps"`
 			Within int       `json:"within"`
-		}) (author.Change, error) {
+		}) (Outcome, error) {
 			at := map[document.ID]grid.Point{}
 			for _, p := range a.Maps {
 				at[p.Map] = p.At
 			}
-			return author.PlaceMaps(d, at, a.Within)
+			return s.authored(author.PlaceMaps(s.plane(), at, a.Within))
 		}),
 		"snapped": with(func(s *Session, a struct {
 			placing

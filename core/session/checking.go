@@ -243,7 +243,7 @@ func (s *Session) takePar(a struct {
 	if len(all.Do) == 0 {
 		return zero, errors.New("its stars are so already")
 	}
-	return s.added(all, nil)
+	return s.authored(all, nil)
 }
 
 func init() {

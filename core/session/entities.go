@@ -17,13 +17,7 @@ func onEntities[A any](f func(d *document.Document, m *document.Map, ids []docum
 		IDs []document.ID `json:"ids"`
 		Do  A             `json:"do"`
 	}) (Outcome, error) {
-		c, err := onMap(s.doc(), a.Map, func(m *document.Map) (author.Change, error) { return f(s.doc(), m, a.IDs, a.Do) })
-		if err != nil {
-			return Outcome{}, err
-		}
-		o, err := s.make(c.Do, c.Label)
-		o.Made = c.Made
-		return o, err
+		return s.authored(onMap(s.doc(), a.Map, func(m *document.Map) (author.Change, error) { return f(s.doc(), m, a.IDs, a.Do) }))
 	})
 }
 

@@ -99,12 +99,16 @@ func with[A, R any](f func(s *Session, args A) (R, error)) method {
 // authored makes a method from a function that resolves a wish into an edit.
 func authored[A any](f func(d *document.Document, args A) (author.Change, error)) method {
 	return with(func(s *Session, args A) (Outcome, error) {
-		c, err := f(s.doc(), args)
-		if err != nil {
-			return Outcome{}, err
-		}
-		o, err := s.make(c.Do, c.Label)
-		o.Made = c.Made
-		return o, err
+		return s.authored(f(s.doc(), args))
 	})
+}
+
+// authored makes a change, which was put together without an error.
+func (s *Session) authored(c author.Change, err error) (Outcome, error) {
+	if err != nil {
+		return Outcome{}, err
+	}
+	o, err := s.make(c.Do, c.Label)
+	o.Made = c.Made
+	return o, err
 }

@@ -56,7 +56,7 @@ func (s *Session) addPin(a struct {
 	}
 	x, y := g.Middle()
 	pin := document.Pin{Name: a.Name, Note: a.Note, At: document.PinPlace{Map: m.ID, X: x, Y: y}, Moment: g.Moment()}
-	return s.added(author.AddPin(s.doc(), pin))
+	return s.authored(author.AddPin(s.doc(), pin))
 }
 
 // addRecording keeps the game as it was played from its beginning.
@@ -69,16 +69,7 @@ func (s *Session) addRecording(a struct {
 	}
 	r := p.record.Whole()
 	r.Name, r.Row = a.Name, s.replica.Seq
-	return s.added(author.AddRecording(s.doc(), r))
-}
-
-func (s *Session) added(c author.Change, err error) (Outcome, error) {
-	if err != nil {
-		return Outcome{}, err
-	}
-	o, err := s.make(c.Do, c.Label)
-	o.Made = c.Made
-	return o, err
+	return s.authored(author.AddRecording(s.doc(), r))
 }
 
 // Beginnings are the ways in which a game can begin besides at a spawn, and what can be given.

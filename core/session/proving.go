@@ -324,7 +324,7 @@ func (s *Session) keepWalk(k WalkKeys) (zero Outcome, err error) {
 	}
 	r := recorded(g, walk)
 	r.Name = "The walk that was found"
-	return s.added(author.AddRecording(s.doc(), r))
+	return s.authored(author.AddRecording(s.doc(), r))
 }
 
 func init() {
