@@ -17,7 +17,7 @@ func TestLabelsAreReadToTheirEnds(t *testing.T) {
 	k := r.open()
 	written := func() int { // how much of the overlay is in the colour of what is doubtful
 		n, _ := strconv.Atoi(k.eval(`() => {
-			const c = document.querySelectorAll('main canvas')[1], all = c.getContext('2d').getImageData(0, 0, c.width, c.height).data
+			const c = document.querySelector('[data-testid=map]'), all = c.getContext('2d').getImageData(0, 0, c.width, c.height).data
 			let n = 0
 			for (let i = 0; i < all.length; i += 4) if (Math.abs(all[i] - 133) + Math.abs(all[i + 1] - 83) + Math.abs(all[i + 2] - 0) < 12) n++
 			return n

@@ -11,7 +11,7 @@
 	import { drawShow } from './showing'
 	import { drawVeil } from './veil'
 	import { drawWeather } from './weather'
-	import { drawDarkness, drawSight } from './darkness'
+	import { drawSight, layDarkness } from './darkness'
 	import { drawOverlay } from './overlay'
 	import { drawLinks } from './wires'
 	import { drawBeyond, drawTrails } from './trails'
@@ -25,6 +25,7 @@
 	const { view } = w
 	let holder: HTMLDivElement
 	let base: HTMLCanvasElement
+	let dark: HTMLCanvasElement
 	let over: HTMLCanvasElement
 	let dpr = $state(devicePixelRatio)
 	let stale = $state(0)
@@ -94,17 +95,17 @@
 				// one that stands across the edge is not cut off there
 				w.scene.figures.heroAt(ctx, m, view, hero.x, hero.y, hero.facing, hero.steps, hero.who, hero.pose, hero.beat)
 			}
+			if (m && hero) {
+				drawParticles(ctx, view, m.id, hero)
+				drawDangers(ctx, view, m, hero)
+				drawWeather(ctx, view, hero, w.animated && !w.wants?.calm)
+			}
+			dark.hidden = !m || !hero || !layDarkness(dark, view, hero, m, w.wants?.flickers)
 		}
 		const top = over.getContext('2d')!
 		top.clearRect(0, 0, over.width, over.height)
 		if (!m) return
 		if (w.play.shown) {
-			drawParticles(top, view, m.id, w.play.shown)
-			drawDangers(top, view, m, w.play.shown)
-			drawWeather(top, view, w.play.shown, w.animated && !w.wants?.calm)
-			const { x, y } = w.play.shown
-			const hero = { x: x + m.cellWidth / 2, y: y + m.cellHeight / 2 }
-			drawDarkness(top, view, w.play.shown, m.id, hero, w.wants?.flickers)
 			drawSight(top, m, view, w.play.shown)
 			drawBeyond(top, view, w.play.shown)
 			drawTrails(top, w, m, view, dpr)
@@ -342,6 +343,13 @@
 	<ContextMenu.Trigger disabled={(w.hand.holding && !single) || w.play.on} class="absolute inset-0">
 		<div bind:this={holder} class="absolute inset-0 overflow-hidden bg-well">
 			<canvas bind:this={base} class="absolute inset-0 size-full" aria-hidden="true"></canvas>
+			<canvas
+				bind:this={dark}
+				class="absolute inset-0 size-full [image-rendering:pixelated]"
+				data-testid="dark"
+				aria-hidden="true"
+				hidden
+			></canvas>
 			<!-- the canvas is an application of its own: what it shows is told by the status line -->
 			<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_interactive_element_to_noninteractive_role -->
 			<canvas

@@ -1,6 +1,8 @@
-import type { ID, MapInfo, PlayView } from '../core/types'
+import type { MapInfo, PlayView } from '../core/types'
 import type { Context } from '../draw/frames'
 import type { View } from '../draw/view.svelte'
+
+type Sheet = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D
 
 /** The dark is drawn at half the size: it has no edges. */
 const coarse = 2
@@ -10,33 +12,56 @@ const around = 22
 let veil: OffscreenCanvas | null = null
 
 /** Draws the dark over a map that is played on, with what its lights keep free of it. */
-export function drawDarkness(
-	ctx: Context,
+export function drawDarkness(ctx: Context, view: View, play: PlayView, m: MapInfo) {
+	if (!isDark(view, play)) return
+	veil ??= new OffscreenCanvas(1, 1)
+	cover(veil, view)
+	darken(veil.getContext('2d')!, view, play, m, true)
+	// smoothing would take twice as long, for steps that nobody sees in a fade
+	ctx.imageSmoothingEnabled = false
+	ctx.drawImage(veil, 0, 0, view.width, view.height)
+}
+
+/**
+ * Lays the dark over a map that is played on as a canvas of its own, which the browser puts above that of the map: drawing one into
+ * the other takes longer than all else that is dark. False where there is none.
+ */
+export function layDarkness(
+	sheet: HTMLCanvasElement,
 	view: View,
 	play: PlayView,
-	map: ID,
-	hero: { x: number; y: number },
+	m: MapInfo,
 	flickers = true,
-) {
-	if (!play.darkness || view.diamond) return
+): boolean {
+	if (!isDark(view, play)) return false
+	cover(sheet, view)
+	darken(sheet.getContext('2d')!, view, play, m, flickers)
+	return true
+}
+
+const isDark = (view: View, play: PlayView) => play.darkness > 0 && !view.diamond
+
+/** Gives a sheet the size of the view, coarsely. */
+function cover(sheet: HTMLCanvasElement | OffscreenCanvas, view: View) {
 	const [w, h] = [Math.ceil(view.width / coarse), Math.ceil(view.height / coarse)]
-	if (!veil || veil.width !== w || veil.height !== h) veil = new OffscreenCanvas(w, h)
-	const dark = veil.getContext('2d')!
+	if (sheet.width !== w || sheet.height !== h) [sheet.width, sheet.height] = [w, h]
+}
+
+/** Draws the dark onto a sheet that covers the view. */
+function darken(dark: Sheet, view: View, play: PlayView, m: MapInfo, flickers: boolean) {
+	const { width: w, height: h } = dark.canvas
 	dark.globalCompositeOperation = 'source-over'
 	dark.clearRect(0, 0, w, h)
 	dark.fillStyle = shade(play)
 	dark.fillRect(0, 0, w, h)
 	dark.globalCompositeOperation = 'destination-out'
-	const lights = play.lights.filter((l) => l.map === map)
+	const lights = play.lights.filter((l) => l.map === m.id)
 	const radius = (l: (typeof lights)[number]) => l.radius * burning(flickers ? l.flicker : '', play.tick, l.x + l.y)
 	for (const l of lights) shine(dark, view, l.x, l.y, radius(l), '')
-	shine(dark, view, hero.x, hero.y, around, '')
+	shine(dark, view, play.x + m.cellWidth / 2, play.y + m.cellHeight / 2, around, '')
 	// the lights' own colours, faintly over what they light, lie below the dark
 	dark.globalCompositeOperation = 'destination-over'
 	for (const l of lights) shine(dark, view, l.x, l.y, radius(l), l.colour)
-	// smoothing would take twice as long, for steps that nobody sees in a fade
-	ctx.imageSmoothingEnabled = false
-	ctx.drawImage(veil, 0, 0, view.width, view.height)
 }
 
 /** What the dark is: as black as a cave, or tinted as the night is. */
@@ -48,14 +73,7 @@ function shade(play: PlayView): string {
 }
 
 /** Draws a fade around a place of the map onto the dark, which is drawn coarsely. */
-function shine(
-	dark: OffscreenCanvasRenderingContext2D,
-	view: View,
-	x: number,
-	y: number,
-	radius: number,
-	colour: string,
-) {
+function shine(dark: Sheet, view: View, x: number, y: number, radius: number, colour: string) {
 	const p = view.screen(x, y)
 	const r = Math.round((radius * view.scale) / coarse)
 	const [left, top] = [Math.round(p.x / coarse) - r, Math.round(p.y / coarse) - r]

@@ -43,7 +43,7 @@ export function drawStage(
 	figures.hero(ctx, m, view, play)
 	drawParticles(ctx, view, m.id, play)
 	drawDangers(ctx, view, m, play)
-	drawDarkness(ctx, view, play, m.id, { x: play.x + m.cellWidth / 2, y: play.y + m.cellHeight / 2 })
+	drawDarkness(ctx, view, play, m)
 }
 
 /** A path or a lane is a dashed line from point to point. */
