@@ -121,4 +121,16 @@ func TestBeginningOtherwise(t *testing.T) {
 	k.gone("[data-testid=playing]")
 	k.keys(input.KeyP)
 	k.see("[data-testid=count]", "0 of 1 collected")
+	k.see("[data-testid=playing]", "Playing Quay")
+	k.keys(input.KeyP)
+	k.gone("[data-testid=playing]")
+	// whoever works on a map without a spawn plays that map as well
+	k.pressIn("aside[aria-label=Stack] button", "Pans")
+	k.focusMap()
+	k.keys(input.KeyP)
+	k.see("[data-testid=playing]", "Playing Pans")
+	k.keys(input.KeyP)
+	k.gone("[data-testid=playing]")
+	k.with(input.ControlLeft, input.KeyP)
+	k.see("[data-testid=begin] label", "Out of Quay: Exit, as Pans has no spawn")
 }

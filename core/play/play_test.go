@@ -253,6 +253,39 @@ func TestStartAndWarning(t *testing.T) {
 	}
 }
 
+// Who plays while working on a map plays that map, also one without a spawn, if a passage leads onto it.
+func TestAGameBeginsOnTheMapThatIsWorkedOn(t *testing.T) {
+	joined := join(t, sample.World(), true)
+	way := joined.Passages.All()[0]
+	for _, p := range joined.Passages.All() {
+		if p.To.Map == sample.Pans {
+			way = p
+		}
+	}
+	arrival := joined.Entity(way.To.Map, way.To.Entity)
+	for name, c := range map[string]struct {
+		d    *document.Document
+		from document.ID
+		on   document.ID
+		at   grid.Point
+	}{
+		"with a spawn":        {joined, sample.Quay, sample.Quay, grid.Point{X: 2, Y: 2}},
+		"with a way onto it":  {joined, sample.Pans, sample.Pans, grid.Point{X: arrival.X / 16, Y: arrival.Y / 16}},
+		"without a way":       {sample.World(), sample.Pans, sample.Quay, grid.Point{X: 2, Y: 2}},
+		"the way was removed": {apply(t, joined, edit.Remove(edit.Ref{Type: edit.TypePassage, ID: way.ID})), sample.Pans, sample.Quay, grid.Point{X: 2, Y: 2}},
+		"no map":              {joined, "", sample.Quay, grid.Point{X: 2, Y: 2}},
+	} {
+		g, err := play.StartOn(stage(c.d), c.from, play.Given{}, 1)
+		if err != nil || g.Ground().ID != c.on {
+			t.Errorf("%s: it began on %v, %v", name, g, err)
+			continue
+		}
+		if at := (grid.Point{X: int(g.Hero().X >> 12), Y: int(g.Hero().Y >> 12)}); at != c.at {
+			t.Errorf("%s: the hero stands on cell %v, wanted %v", name, at, c.at)
+		}
+	}
+}
+
 // A state that went through JSON goes on in the same way.
 func TestStateIsPlainData(t *testing.T) {
 	d := join(t, sample.World(), true)

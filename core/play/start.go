@@ -47,6 +47,29 @@ func StartWith(st *world.Stage, at document.ID, given Given, seed int64) (*Game,
 	return nil, ErrNoSpawn
 }
 
+// StartOn begins a game that is played while somebody works on a map: at its spawn, or out of a passage onto it where it has
+// none, so that it is this map that is played.
+func StartOn(st *world.Stage, at document.ID, given Given, seed int64) (*Game, error) {
+	if way := WayOnto(st, at); way != nil {
+		return StartThrough(st, way.ID, given, seed)
+	}
+	return StartWith(st, at, given, seed)
+}
+
+// WayOnto is the first passage, by id, onto a map that has no spawn; nil where it has one, or where nobody comes out on it.
+func WayOnto(st *world.Stage, at document.ID) *document.Passage {
+	m := st.Ground(st.MapOf(at))
+	if m == nil || len(Starts(st, m)) > 0 {
+		return nil
+	}
+	for _, p := range st.Ways {
+		if t := st.Thing(st.ThingOf(p.To.Map, p.To.Entity)); t != nil && t.Map == m.Ref {
+			return p
+		}
+	}
+	return nil
+}
+
 // StartAt begins a game on a cell of a map.
 func StartAt(st *world.Stage, at document.ID, p grid.Point, given Given, seed int64) (*Game, error) {
 	m := st.Ground(st.MapOf(at))

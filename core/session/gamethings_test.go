@@ -6,6 +6,7 @@ import (
 	"azzel/core/kind"
 	"azzel/core/sample"
 	"azzel/core/session"
+	"encoding/json"
 	"slices"
 	"strings"
 	"testing"
@@ -30,6 +31,9 @@ func TestTheViewTellsHowThingsAre(t *testing.T) {
 	call := func(method string, a any) session.View { return shown.call(method, a).View }
 	if raw, err := s.Call("beginnings", nil); err != nil || !strings.Contains(string(raw), "keykeykeykey") || !strings.Contains(string(raw), string(sample.Pearl)) {
 		t.Errorf("what can be given is %s, %v", raw, err)
+	}
+	if raw, err := s.Call("beginnings", json.RawMessage(`{"map":"`+string(sample.Pans)+`"}`)); err != nil || !strings.Contains(string(raw), `"here":"At the spawn of Quay"`) {
+		t.Errorf("of a map without a spawn it is said that one begins %s, %v", raw, err)
 	}
 	first := call("play", args{"map": sample.Quay, "seed": 1})
 	if slices.Contains(first.On, "chestchestch") || !slices.Contains(first.On, "lamplamplamp") || len(first.Emitters) != 1 || first.Emitters[0].X != 128 {

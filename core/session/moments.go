@@ -72,8 +72,10 @@ func (s *Session) addRecording(a struct {
 	return s.authored(author.AddRecording(s.doc(), r))
 }
 
-// Beginnings are the ways in which a game can begin besides at a spawn, and what can be given.
+// Beginnings are the ways in which a game can begin, and what can be given.
 type Beginnings struct {
+	// Here says where one begins that is played from the map that is looked at.
+	Here  string         `json:"here"`
 	Ways  []BeginningWay `json:"ways"`
 	Taken []Takeable     `json:"taken"`
 }
@@ -95,9 +97,9 @@ type Takeable struct {
 // maxBeginnings bounds how many of a sort are listed.
 const maxBeginnings = 500
 
-func (s *Session) beginnings(none) (Beginnings, error) {
+func (s *Session) beginnings(a mapArgs) (Beginnings, error) {
 	st := s.stage()
-	out := Beginnings{Ways: []BeginningWay{}, Taken: []Takeable{}}
+	out := Beginnings{Here: s.beginsOn(a.Map), Ways: []BeginningWay{}, Taken: []Takeable{}}
 	for r := range st.Things {
 		if t := &st.Things[r]; (t.Acts == kind.Collectible || t.Acts == kind.Key || t.Acts == kind.Item) && len(out.Taken) < maxBeginnings {
 			out.Taken = append(out.Taken, Takeable{st.End(world.Ref(r)), t.Name, st.Grounds[t.Map].Name})
@@ -110,6 +112,19 @@ func (s *Session) beginnings(none) (Beginnings, error) {
 	}
 	slices.SortStableFunc(out.Ways, func(a, b BeginningWay) int { return strings.Compare(a.From, b.From) })
 	return out, nil
+}
+
+// beginsOn says where a game begins that is played from a map.
+func (s *Session) beginsOn(at document.ID) string {
+	st := s.stage()
+	if way := play.WayOnto(st, at); way != nil {
+		return "Out of " + s.endName(way.From) + ", as " + s.doc().Maps.Get(at).Name + " has no spawn"
+	}
+	g, err := play.StartWith(st, at, play.Given{}, 0)
+	if err != nil {
+		return "At the spawn"
+	}
+	return "At the spawn of " + g.Ground().Name
 }
 
 // endName says where an end of a passage lies.

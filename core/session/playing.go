@@ -52,7 +52,7 @@ func (s *Session) start(a struct {
 	Given play.Given `json:"given"`
 	Seed  int64      `json:"seed"`
 }) (zero View, err error) {
-	return s.begin(play.StartWith(s.stage(), a.Map, a.Given, a.Seed))
+	return s.begin(play.StartOn(s.stage(), a.Map, a.Given, a.Seed))
 }
 
 func (s *Session) startAt(a struct {

@@ -243,9 +243,12 @@ export interface View {
 	looks?: DrawnLook[]
 }
 
-export interface None {}
+export interface MapArgs {
+	map: ID
+}
 
 export interface Beginnings {
+	here: string
 	ways: BeginningWay[]
 	taken: Takeable[]
 }
@@ -391,6 +394,8 @@ export interface Changes {
 	movedCells: number
 }
 
+export interface None {}
+
 export interface Character {
 	map: ID
 	id: ID
@@ -490,10 +495,6 @@ export interface CopyArgs {
 	entities: Entity[]
 	dx: number
 	dy: number
-}
-
-export interface MapArgs {
-	map: ID
 }
 
 export interface Cut {
@@ -2285,7 +2286,7 @@ export interface Methods {
 		tick: number
 	}; answer: Answer }
 	back: { args: TickArgs; answer: View }
-	beginnings: { args: None; answer: Beginnings }
+	beginnings: { args: MapArgs; answer: Beginnings }
 	behaviour: { args: EntitiesArgs; answer: Trace[] }
 	bundles: { args: Draft<End>; answer: Bundle[] }
 	changeGuise: { args: GuiseChange; answer: Outcome }

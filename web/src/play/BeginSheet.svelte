@@ -7,7 +7,7 @@
 	// How a game begins: where, and what is so from the beginning.
 	const w = workspace()
 	const { playing } = w
-	let all = $state.raw<Beginnings>({ ways: [], taken: [] })
+	let all = $state.raw<Beginnings>({ here: '', ways: [], taken: [] })
 	/** What is chosen: spawn, cell, or the id of a passage or a pin. */
 	let from = $state('spawn')
 	let query = $state('')
@@ -16,7 +16,7 @@
 	const wanted = $derived(query.trim().toLowerCase())
 	const fits = (text: string) => text.toLowerCase().includes(wanted)
 	const places = $derived([
-		{ id: 'spawn', name: `At the spawn of ${w.map?.name}`, group: '' },
+		{ id: 'spawn', name: all.here, group: '' },
 		...(w.cell ? [{ id: 'cell', name: `At cell ${w.cell.x}, ${w.cell.y} of ${w.map?.name}`, group: '' }] : []),
 		...pins.map((p) => ({ id: p.id, name: `${p.name}, ${seconds(p.tick)}`, group: 'Pins' })),
 		...all.ways.map((p) => ({ id: p.id, name: `${p.from} → ${p.to}`, group: 'Out of a passage' })),
@@ -27,7 +27,7 @@
 
 	function open() {
 		query = ''
-		all = w.project.ask('beginnings')
+		all = w.project.ask('beginnings', { map: w.map?.id ?? '' })
 		if (!places.some((p) => p.id === from)) from = 'spawn'
 	}
 
