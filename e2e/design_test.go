@@ -173,6 +173,15 @@ func TestProjectsAtHome(t *testing.T) {
 	k.pressIn("main a", "Low Tide 2")
 	k.ready()
 	k.see("h1", "Quay")
+	// those that nobody gave a name can be told apart
+	for _, name := range []string{"New project", "New project 2"} {
+		k.visit("/")
+		k.press("New project")
+		k.ready()
+		k.see("header", name)
+	}
+	k.visit("/")
+	k.see("main a", "New project 2")
 }
 
 // A cell is gone to from where cells are told, and what is selected is told with its size.

@@ -33,11 +33,7 @@ func (s *Server) newProject(c fiber.Ctx) error {
 	if err := doc.Project.Check(); err != nil {
 		return bad(err)
 	}
-	p, err := s.store.NewProject(c.Context(), document.NewID(), doc, personOf(c).ID)
-	if err != nil {
-		return err
-	}
-	return c.Status(fiber.StatusCreated).JSON(p)
+	return s.ownProject(c, doc)
 }
 
 // state sends the whole document, with its edit number in a header.

@@ -109,12 +109,12 @@
 					<Tabs.Trigger
 						value={d.id}
 						class="relative flex max-h-11 min-h-9 flex-1 flex-col items-center justify-center gap-0.5 text-[10px] leading-3 hover:bg-well {shown
-							? 'bg-chalk font-semibold text-ink'
+							? 'bg-chalk font-medium text-ink'
 							: 'text-dim'}"
 						onclick={() => press(d.id)}
 						onkeydown={(e) => ['Enter', ' '].includes(e.key) && press(d.id)}
 					>
-						{#if shown}<span class="absolute inset-y-0 right-0 w-1 bg-glaze"></span>{/if}
+						{#if shown}<span class="absolute inset-y-0 right-0 w-0.5 bg-glaze"></span>{/if}
 						<d.icon size={15} />
 						{d.name}
 					</Tabs.Trigger>
