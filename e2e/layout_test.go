@@ -1,6 +1,7 @@
 package e2e
 
 import (
+	"azzel/core/document"
 	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/sample"
@@ -167,6 +168,45 @@ func TestOnATabletHeldUpright(t *testing.T) {
 			}).map((e) => (e.getAttribute('aria-label') || e.innerText || e.placeholder || e.tagName).slice(0, 30) + ' ' + Math.round(e.getBoundingClientRect().width)).join('; ')`), "")
 		})
 	}
+}
+
+// On a tablet that is held upright the map has half of the window, one panel beside it takes the place of the other, also for who has
+// taken something into the hand, and what an empty project offers lies within the map, as on a phone.
+func TestAnEmptyProjectInANarrowWindow(t *testing.T) {
+	k := startWith(t, document.New("Empty")).open()
+	wide := func(width, least int) {
+		t.Helper()
+		must(t, k.page.SetViewport(&proto.EmulationSetDeviceMetricsOverride{Width: width, Height: 1000, DeviceScaleFactor: 1}))
+		within(t, soon, func() error {
+			return want(fmt.Sprint("the map has its room at ", width), k.eval(`(n) => document.querySelector('main[aria-label=Map]').clientWidth >= n`, least), "true")
+		})
+		within(t, soon, func() error {
+			return want(fmt.Sprint("what lies outside of the map at ", width), k.eval(`() => {
+				const m = document.querySelector('main[aria-label=Map]').getBoundingClientRect()
+				return [...document.querySelectorAll('main[aria-label=Map] .cut, main[aria-label=Map] .cut *')].filter((e) => e.getBoundingClientRect().right > m.right || e.getBoundingClientRect().left < m.left).map((e) => e.innerText).join('; ')
+			}`), "")
+		})
+	}
+	wide(820, 400)
+	wide(390, 240)
+	k.press("Make the first map")
+	k.see("main", "is empty, and there are no tiles")
+	wide(390, 240)
+	wide(820, 400)
+	k.see("[aria-label=Cabinet]", "There are no tiles yet")
+	k.press("Open the stack")
+	k.see("[aria-label=Maps]", "Map 1")
+	k.gone("[aria-label=Cabinet] h2, [aria-label=Cabinet] [aria-label='Search the cabinet']")
+	k.pressIn("[aria-label=Cabinet] button", "Kinds")
+	k.gone("[aria-label=Maps]")
+	k.pressIn("[aria-label=Cabinet] button", "Spawn")
+	k.see("[data-testid=hand]", "spawn")
+	k.see("[aria-label=Cabinet]", "Spawn")
+	wide(820, 400)
+	// in a wide window both are there, as they were
+	wide(1280, 640)
+	k.see("[aria-label=Maps]", "Map 1")
+	k.see("[aria-label=Cabinet]", "Spawn")
 }
 
 // What lies under a notice can be scrolled out from under it, also at the end of a page.

@@ -151,10 +151,10 @@
 							{#if w.kindBeside && !w.play.on}<KindBeside />{/if}
 							{#if w.looking && !w.play.on}<LookThrough />{/if}
 							{#if !w.project.head.tilesets.length}
-								<div class="cut absolute top-6 left-1/2 w-[420px] -translate-x-1/2">
+								<div class="cut absolute top-6 left-1/2 w-[min(420px,100%-24px)] -translate-x-1/2">
 									<div class="flex flex-col gap-3 p-5">
 										<p><b>{w.map.name}</b> is empty, and there are no tiles to paint it with yet.</p>
-										<div class="flex gap-2">
+										<div class="flex flex-wrap gap-2">
 											<button class="button button-main" onclick={() => w.open('tilesets', 'picture')}
 												>Bring in a picture…</button
 											>
@@ -165,7 +165,7 @@
 							{/if}
 						{:else}
 							<div class="flex h-full items-center justify-center bg-well">
-								<div class="cut w-[420px]">
+								<div class="cut w-[min(420px,100%-24px)]">
 									<div class="flex flex-col items-start gap-3 p-6">
 										<h2 class="text-[17px] font-semibold">A game begins with a map</h2>
 										<p class="text-dim">

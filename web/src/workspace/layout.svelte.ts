@@ -12,7 +12,10 @@ export const widths: Record<Panel, [number, number, number]> = { stack: [150, 17
 const canvas = 320
 const rail = 64
 
-/** In a window of fewer pixels one panel at a time is open, and none until it is wanted: a phone, or a page that is zoomed a great deal. */
+/** In a window of fewer pixels one panel at a time is open: a tablet that is held upright. */
+const narrow = 960
+
+/** In one of fewer none is open until it is wanted: a phone, or a page that is zoomed a great deal. */
 const small = 720
 
 /** How the panels lie and what of them is open. It belongs to the browser, and is found so again. */
@@ -42,8 +45,8 @@ export class Layout {
 	/** At what scale the sheets of tilesets are shown. */
 	sheets = $state<Record<ID, number>>({})
 	private room = $state(innerWidth)
-	/** The panel that is open in a small window. */
-	private alone = $state<Panel | null>(null)
+	/** The panel that is open in a narrow window; undefined until one was opened or folded there. */
+	private chosen = $state<Panel | null>()
 
 	constructor() {
 		try {
@@ -94,7 +97,7 @@ export class Layout {
 
 	isOpen(p: Panel): boolean {
 		if (this.folded) return false
-		return this.small ? this.alone === p : p === 'stack' ? this.stackOpen : this.cabinetOpen
+		return this.room < narrow ? this.alone === p : p === 'stack' ? this.stackOpen : this.cabinetOpen
 	}
 
 	toggle(p: Panel) {
@@ -102,17 +105,18 @@ export class Layout {
 		else this.fold(p, !this.isOpen(p))
 	}
 
-	private get small() {
-		return this.room < small
+	/** The panel that is open in a narrow window. */
+	private get alone(): Panel | null {
+		return this.chosen === undefined ? (this.room < small ? null : 'cabinet') : this.chosen
 	}
 
 	/** Leaves a small window to the map, once something was taken into the hand. */
 	aside() {
-		this.alone = null
+		if (this.room < small) this.chosen = null
 	}
 
 	fold(p: Panel, open = false) {
-		if (this.small) this.alone = open ? p : null
+		if (this.room < narrow) this.chosen = open ? p : this.alone === p ? null : this.alone
 		else if (p === 'stack') this.stackOpen = open
 		else this.cabinetOpen = open
 	}
