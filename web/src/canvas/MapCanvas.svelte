@@ -5,16 +5,10 @@
 	import { workspace } from '../workspace/workspace.svelte'
 	import CanvasMenu from './CanvasMenu.svelte'
 	import WireMenu from './WireMenu.svelte'
-	import { drawParticles } from './particles'
-	import { drawDangers } from './dangers'
-	import { drawGoals } from './goals'
-	import { drawShow } from './showing'
-	import { drawVeil } from './veil'
-	import { drawWeather } from './weather'
-	import { drawSight, layDarkness } from './darkness'
+	import { layDarkness } from './darkness'
 	import { drawOverlay } from './overlay'
+	import { drawAboveDark, drawBelowDark } from './played'
 	import { drawLinks } from './wires'
-	import { drawBeyond, drawTrails } from './trails'
 	import type { Gesture } from './gesture'
 	import { Paint } from './paint'
 	import { Pinch } from './pinch'
@@ -90,29 +84,21 @@
 			}
 			if (m && !w.scene.draw(ctx, m, view, { play: w.play.shown ?? undefined, solo: w.solo, moves: w.depth }))
 				plan(true)
-			const hero = w.play.shown
-			if (m && hero && outside(m, hero)) {
+			const game = w.play.shown
+			if (m && game && outside(m, game)) {
 				// one that stands across the edge is not cut off there
-				w.scene.figures.heroAt(ctx, m, view, hero.x, hero.y, hero.facing, hero.steps, hero.who, hero.pose, hero.beat)
+				w.scene.figures.heroAt(ctx, m, view, game.x, game.y, game.facing, game.steps, game.who, game.pose, game.beat)
 			}
-			if (m && hero) {
-				drawParticles(ctx, view, m.id, hero)
-				drawDangers(ctx, view, m, hero)
-				drawWeather(ctx, view, hero, w.animated && !w.wants?.calm)
-			}
-			dark.hidden = !m || !hero || !layDarkness(dark, view, hero, m, w.wants?.flickers)
+			if (m && game) drawBelowDark(ctx, w, m, view, game)
+			dark.hidden = !m || !game || !layDarkness(dark, view, game, m, w.wants?.flickers)
 		}
 		const top = over.getContext('2d')!
 		top.clearRect(0, 0, over.width, over.height)
 		if (!m) return
 		if (w.play.shown) {
-			drawSight(top, m, view, w.play.shown)
-			drawBeyond(top, view, w.play.shown)
-			drawTrails(top, w, m, view, dpr)
-			if (w.hand.holding) drawOverlay(top, w, m, view, { ...press.doing(), hover: null, handles: [] }, dpr)
-			drawGoals(top, view, w.play.shown, dpr)
-			drawShow(top, view, w.play.shown, dpr)
-			drawVeil(top, view, m, w.play.shown)
+			drawAboveDark(top, w, m, view, w.play.shown, dpr, () => {
+				if (w.hand.holding) drawOverlay(top, w, m, view, { ...press.doing(), hover: null, handles: [] }, dpr)
+			})
 		} else {
 			moving = drawOverlay(top, w, m, view, press.doing(), dpr)
 		}
