@@ -28,7 +28,7 @@ func Fill(p Plane, bounds grid.Rect, start grid.Point, reach Reach) *grid.Region
 	for len(f.queue) > 0 {
 		next := f.queue[0]
 		f.queue = f.queue[1:]
-		f.flood(next)
+		f.flood(f.left+next%f.w, f.top+next/f.w, &f.spots[next])
 	}
 	for i := range f.spots {
 		if filled := f.spots[i].filled; filled != nil {
@@ -39,16 +39,19 @@ func Fill(p Plane, bounds grid.Rect, start grid.Point, reach Reach) *grid.Region
 }
 
 // spot is a chunk: which of its cells are of the value, and which are filled; nil where that is not known yet, and where none is.
-type spot struct{ open, filled *grid.Mask }
-
-// seed is cells of a chunk from which to go on; of one that is filled as a whole, none.
-type seed struct {
-	cx, cy int
-	rows   *grid.Mask
+type spot struct {
+	open, filled *grid.Mask
+	// waits is whether it is in the queue, and from the cells from which to go on there; of one that is filled as a whole, none. What
+	// comes to a chunk from several sides goes on at once.
+	waits bool
+	from  grid.Mask
 }
 
 // whole is a chunk all of whose cells are of the value, or filled; it is shared and never written.
 var whole = grid.FullMask
+
+// none is a chunk of which nothing is filled; it is never written.
+var none grid.Mask
 
 type filler struct {
 	plane     Plane
@@ -58,7 +61,7 @@ type filler struct {
 	left, top int // the first chunk of bounds
 	w, h      int // in chunks
 	spots     []spot
-	queue     []seed
+	queue     []int // of spots
 }
 
 // spot is what is known of a chunk; nil outside bounds.
@@ -102,7 +105,7 @@ func (f *filler) matching(cx, cy int) (m *grid.Mask) {
 	return m
 }
 
-// equal is which cells of a row hold v, four at a time: a shift by as many as change costs three times one by as many as do not.
+// equal is which cells of a row hold v, eight at a time: a shift by as many as change costs three times one by as many as do not.
 func equal(cells *[side]Cell, v Cell) (row uint32) {
 	is := func(c Cell) (is uint32) {
 		if c == v {
@@ -110,8 +113,10 @@ func equal(cells *[side]Cell, v Cell) (row uint32) {
 		}
 		return is
 	}
-	for x := 0; x < side; x += 4 {
-		row = row>>4 | is(cells[x])<<28 | is(cells[x+1])<<29 | is(cells[x+2])<<30 | is(cells[x+3])<<31
+	for x := 0; x < side; x += 8 {
+		eight := (*[8]Cell)(cells[x:])
+		row = row>>8 | is(eight[0])<<24 | is(eight[1])<<25 | is(eight[2])<<26 | is(eight[3])<<27 |
+			is(eight[4])<<28 | is(eight[5])<<29 | is(eight[6])<<30 | is(eight[7])<<31
 	}
 	return row
 }
@@ -122,17 +127,18 @@ func (f *filler) push(cx, cy int, rows *grid.Mask) {
 	if s == nil || s.filled == &whole {
 		return
 	}
-	var fresh grid.Mask
+	filled := s.filled
+	if filled == nil {
+		filled = &none
+	}
 	any := uint32(0)
-	for y := range rows {
-		fresh[y] = rows[y] & s.open[y]
-		if s.filled != nil {
-			fresh[y] &^= s.filled[y]
-		}
-		any |= fresh[y]
+	for y, row := range rows {
+		row &= s.open[y] &^ filled[y]
+		s.from[y] |= row
+		any |= row
 	}
 	if any != 0 {
-		f.enqueue(s, seed{cx, cy, &fresh})
+		f.enqueue(cx, cy, s)
 	}
 }
 
@@ -146,30 +152,27 @@ func (f *filler) pushRow(cx, cy, y int, row uint32) {
 	if s.filled != nil {
 		row &^= s.filled[y]
 	}
-	if row == 0 {
-		return
+	if row != 0 {
+		s.from[y] |= row
+		f.enqueue(cx, cy, s)
 	}
-	if s.open == &whole {
-		f.enqueue(s, seed{cx: cx, cy: cy})
-		return
-	}
-	var rows grid.Mask
-	rows[y] = row
-	f.enqueue(s, seed{cx, cy, &rows})
 }
 
-func (f *filler) enqueue(s *spot, from seed) {
+func (f *filler) enqueue(cx, cy int, s *spot) {
 	if s.open == &whole {
-		s.filled, from.rows = &whole, nil
+		s.filled = &whole
 	}
-	f.queue = append(f.queue, from)
+	if !s.waits {
+		s.waits = true
+		f.queue = append(f.queue, (cy-f.top)*f.w+cx-f.left)
+	}
 }
 
-func (f *filler) flood(c seed) {
+func (f *filler) flood(cx, cy int, s *spot) {
+	s.waits = false
 	got := whole
-	if c.rows != nil {
-		s := f.spot(c.cx, c.cy)
-		got = *c.rows
+	if s.open != &whole {
+		got, s.from = s.from, none
 		spread(&got, s.open, f.reach.Corners)
 		if s.filled == nil {
 			s.filled = new(grid.Mask)
@@ -188,19 +191,19 @@ func (f *filler) flood(c seed) {
 		sides[1] |= right[y]
 	}
 	if f.reach.Corners {
-		f.pushCorners(c.cx, c.cy, &got, &left, &right)
+		f.pushCorners(cx, cy, &got, &left, &right)
 	}
 	if row := got[0]; row != 0 {
-		f.pushRow(c.cx, c.cy-1, side-1, f.widened(row))
+		f.pushRow(cx, cy-1, side-1, f.widened(row))
 	}
 	if row := got[side-1]; row != 0 {
-		f.pushRow(c.cx, c.cy+1, 0, f.widened(row))
+		f.pushRow(cx, cy+1, 0, f.widened(row))
 	}
 	if sides[0] != 0 {
-		f.push(c.cx-1, c.cy, &left)
+		f.push(cx-1, cy, &left)
 	}
 	if sides[1] != 0 {
-		f.push(c.cx+1, c.cy, &right)
+		f.push(cx+1, cy, &right)
 	}
 }
 
@@ -235,10 +238,11 @@ func (f *filler) pushCorners(cx, cy int, got, left, right *grid.Mask) {
 // spread grows got inside open until nothing is added: down and up by turns,
 // each row first along itself.
 func spread(got, open *grid.Mask, corners bool) {
-	near := func(row uint32) uint32 { return row }
+	aslant := uint32(0)
 	if corners {
-		near = func(row uint32) uint32 { return row | row<<1 | row>>1 }
+		aslant = ^aslant
 	}
+	near := func(row uint32) uint32 { return row | (row<<1|row>>1)&aslant }
 	for y := range got {
 		if got[y] != 0 {
 			got[y] = alongRow(got[y], open[y])
@@ -271,9 +275,14 @@ func spread(got, open *grid.Mask, corners bool) {
 func alongRow(got, open uint32) uint32 {
 	up := open &^ (open + got)
 	down, right := got, open
-	for s := uint(1); s < 32; s *= 2 {
-		down |= right & (down >> s)
-		right &= right >> s
-	}
+	down |= right & (down >> 1)
+	right &= right >> 1
+	down |= right & (down >> 2)
+	right &= right >> 2
+	down |= right & (down >> 4)
+	right &= right >> 4
+	down |= right & (down >> 8)
+	right &= right >> 8
+	down |= right & (down >> 16)
 	return up | down
 }

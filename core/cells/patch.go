@@ -279,65 +279,6 @@ func written(old *Chunk, c *ChunkPatch) (*Chunk, ChunkPatch) {
 	return normal(next), was
 }
 
-// first is what the first marked cell holds; there is one.
-func first(cells *[chunkArea]Cell, mask *grid.Mask) Cell {
-	for y, row := range mask {
-		if row != 0 {
-			return cells[y*side+bits.TrailingZeros32(row)&(side-1)]
-		}
-	}
-	return 0
-}
-
-// put writes v into marked cells, and gives what the first of them held and whether all held that. There is no branch for each cell: in
-// a noisy chunk they are foretold wrong.
-func put(cells *[chunkArea]Cell, mask *grid.Mask, v Cell) (held Cell, alike bool) {
-	held = first(cells, mask)
-	var other Cell
-	for y, row := range mask {
-		if row == 0 {
-			continue
-		}
-		of := (*[side]Cell)(cells[y*side:])
-		for x, was := range of {
-			is := -Cell(row & 1)
-			row >>= 1
-			other |= (was ^ held) & is
-			of[x] = was ^ (was^v)&is
-		}
-	}
-	return held, other == 0
-}
-
-// value gives what all marked cells hold, if that is the same.
-func value(cells *[chunkArea]Cell, mask *grid.Mask) (held Cell, alike bool) {
-	held = first(cells, mask)
-	for y, row := range mask {
-		for ; row != 0; row &= row - 1 {
-			if cells[y*side+bits.TrailingZeros32(row)&(side-1)] != held {
-				return 0, false
-			}
-		}
-	}
-	return held, true
-}
-
-// marked is what n marked cells hold, row by row.
-func marked(cells *[chunkArea]Cell, mask *grid.Mask, n int) []Cell {
-	out := make([]Cell, 0, n)
-	for y, row := range mask {
-		of := cells[y*side : (y+1)*side]
-		if row == ^uint32(0) {
-			out = append(out, of...)
-			continue
-		}
-		for ; row != 0; row &= row - 1 {
-			out = append(out, of[bits.TrailingZeros32(row)&(side-1)])
-		}
-	}
-	return out
-}
-
 // Revert writes "to" into those cells that still hold "was"; the two patches
 // mark the same cells. It gives the new plane, the pair that turns this back
 // again, and how many cells were written and how many were left as they are.

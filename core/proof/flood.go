@@ -107,24 +107,34 @@ func (f *May) spread(g *world.Ground, from spot) (looked int) {
 			}
 			next, adds := row+dy*words, false
 			beyond := f.freeRow(from.m, open, next, words)
+			known, oddly := set.bits[next:next+words], open.Odd[next:next+words]
 			for k, bits := range fresh {
-				if more := bits & beyond[k] &^ set.bits[next+k]; more != 0 {
+				if bits == 0 {
+					continue
+				}
+				if more := bits & beyond[k] &^ known[k]; more != 0 {
 					f.pending[next+k] |= more
 					adds = true
 				}
-				f.odd(bits&open.Odd[next+k], k, func(x int) { f.goes(g, spotAt(from.m, g, x, y), way) })
+				if near := bits & oddly[k]; near != 0 {
+					f.odd(near, k, func(x int) { f.goes(g, spotAt(from.m, g, x, y), way) })
+				}
 			}
 			if adds {
 				f.rows = append(f.rows, y+dy)
 			}
 		}
+		oddly := open.Odd[row : row+words]
 		for k, bits := range fresh {
-			left, right := open.Odd[row+k]<<1, open.Odd[row+k]>>1
+			if bits == 0 {
+				continue
+			}
+			left, right := oddly[k]<<1, oddly[k]>>1
 			if k > 0 {
-				left |= open.Odd[row+k-1] >> 63
+				left |= oddly[k-1] >> 63
 			}
 			if k < words-1 {
-				right |= open.Odd[row+k+1] << 63
+				right |= oddly[k+1] << 63
 			}
 			if k == 0 {
 				left |= 1 // beyond the edge
@@ -132,8 +142,12 @@ func (f *May) spread(g *world.Ground, from spot) (looked int) {
 			if last := (g.Bounds.W - 1) & 63; k == words-1 {
 				right |= 1 << last
 			}
-			f.odd(bits&left, k, func(x int) { f.goes(g, spotAt(from.m, g, x, y), document.Left) })
-			f.odd(bits&right, k, func(x int) { f.goes(g, spotAt(from.m, g, x, y), document.Right) })
+			if left &= bits; left != 0 {
+				f.odd(left, k, func(x int) { f.goes(g, spotAt(from.m, g, x, y), document.Left) })
+			}
+			if right &= bits; right != 0 {
+				f.odd(right, k, func(x int) { f.goes(g, spotAt(from.m, g, x, y), document.Right) })
+			}
 		}
 	}
 	return looked / 4
@@ -156,26 +170,41 @@ func spotAt(m world.Ref, g *world.Ground, x, y int) spot {
 	return spot{m: m, p: grid.Point{X: g.Bounds.X + x, Y: g.Bounds.Y + y}}
 }
 
-// runs fills up the runs of free cells of a row in which some cells lie (parallel prefix over words, Kogge and Stone 1973).
+// runs fills up the runs of free cells of a row in which some cells lie: to the right by the carry of a sum, which goes through a run
+// of ones to its end; to the left by parallel prefix over words (Kogge and Stone 1973).
 func runs(some, free []uint64) {
+	free = free[:len(some)]
 	carry := uint64(0)
-	for i := range some {
-		o := free[i]
-		r, p := (some[i]|carry)&o, o
-		for n := 1; n < 64; n <<= 1 {
-			r |= p & (r << n)
-			p &= p << n
+	for i, s := range some {
+		if s |= carry; s != 0 {
+			o := free[i]
+			s &= o
+			s |= (o + s) ^ o
+			s &= o
+			some[i] = s
 		}
-		some[i], carry = r, r>>63
+		carry = s >> 63
 	}
 	carry = 0
 	for i := len(some) - 1; i >= 0; i-- {
-		o := free[i]
-		r, p := some[i]|carry&o, o
-		for n := 1; n < 64; n <<= 1 {
-			r |= p & (r >> n)
-			p &= p >> n
+		r := some[i] | carry
+		if r == 0 {
+			carry = 0
+			continue
 		}
+		p := free[i]
+		r &= p
+		r |= p & (r >> 1)
+		p &= p >> 1
+		r |= p & (r >> 2)
+		p &= p >> 2
+		r |= p & (r >> 4)
+		p &= p >> 4
+		r |= p & (r >> 8)
+		p &= p >> 8
+		r |= p & (r >> 16)
+		p &= p >> 16
+		r |= p & (r >> 32)
 		some[i], carry = r, r<<63
 	}
 }
