@@ -53,6 +53,9 @@ var whole = grid.FullMask
 // none is a chunk of which nothing is filled; it is never written.
 var none grid.Mask
 
+// masksAtOnce is so few that a small fill makes none in vain that would take long.
+const masksAtOnce = 16
+
 type filler struct {
 	plane     Plane
 	bounds    grid.Rect
@@ -62,6 +65,17 @@ type filler struct {
 	w, h      int // in chunks
 	spots     []spot
 	queue     []int // of spots
+	// room is for masks: one by one they take longer to come by than to work out.
+	room []grid.Mask
+}
+
+func (f *filler) mask() *grid.Mask {
+	if len(f.room) == 0 {
+		f.room = make([]grid.Mask, masksAtOnce)
+	}
+	m := &f.room[0]
+	f.room = f.room[1:]
+	return m
 }
 
 // spot is what is known of a chunk; nil outside bounds.
@@ -85,7 +99,7 @@ func (f *filler) matching(cx, cy int) (m *grid.Mask) {
 	if uniform && v == f.value && inside && f.reach.Within == nil {
 		return &whole
 	}
-	m = new(grid.Mask)
+	m = f.mask()
 	if uniform {
 		if v == f.value {
 			*m = grid.FullMask
@@ -175,7 +189,7 @@ func (f *filler) flood(cx, cy int, s *spot) {
 		got, s.from = s.from, none
 		spread(&got, s.open, f.reach.Corners)
 		if s.filled == nil {
-			s.filled = new(grid.Mask)
+			s.filled = f.mask()
 		}
 		for y := range got {
 			got[y] &^= s.filled[y]

@@ -3,6 +3,7 @@ package cells
 import (
 	"azzel/core/grid"
 	"math/bits"
+	"slices"
 )
 
 // ChunkPatch says what some cells of one chunk become. Mask nil means all
@@ -22,9 +23,10 @@ type Patch []ChunkPatch
 // repeated over the plane: block is w wide, row by row, and its first cell lies
 // on origin. Cells outside bounds are left out.
 func Paint(region *grid.Region, bounds grid.Rect, block []Cell, w int, origin grid.Point) Patch {
-	var out Patch
-	h := len(block) / w
-	for _, c := range region.Chunks() {
+	h, chunks := len(block)/w, region.Chunks()
+	out := slices.Grow(Patch(nil), len(chunks))
+	for i := range chunks {
+		c := &chunks[i]
 		c.Rows.Clip(c.CX, c.CY, bounds)
 		n := c.Rows.Count()
 		if n == 0 {
@@ -32,8 +34,7 @@ func Paint(region *grid.Region, bounds grid.Rect, block []Cell, w int, origin gr
 		}
 		cp := ChunkPatch{CX: c.CX, CY: c.CY}
 		if n < chunkArea {
-			rows := c.Rows
-			cp.Mask = &rows
+			cp.Mask = &c.Rows
 		}
 		if len(block) == 1 {
 			cp.Value = block[0]

@@ -217,8 +217,8 @@
 		if (m && !w.play.on) untrack(() => w.views.resized(m))
 	})
 
-	/** Where the canvas lay on the page when it got its size. */
-	let place: Point | undefined
+	/** Where the canvas lay on the page when it got its size, and how wide the window was. */
+	let place: (Point & { room: number }) | undefined
 
 	onMount(() => {
 		const told = () => stale++
@@ -231,8 +231,9 @@
 			const { left, top } = holder.getBoundingClientRect()
 			// a game has a view of its own, and gives back the one before it
 			const was = w.play.on ? undefined : place
-			place = w.play.on ? undefined : { x: left, y: top }
-			if (was && over.matches(':hover'))
+			place = w.play.on ? undefined : { x: left, y: top, room: innerWidth }
+			// a panel that opens leaves what is under the pointer where it is; with another window all is laid out anew
+			if (was?.room === innerWidth && over.matches(':hover'))
 				w.views.resizeUnderHand({ x: (left - was.x) * dpr, y: (top - was.y) * dpr }, width, height)
 			else w.views.resize(w.play.on ? undefined : w.map, width, height)
 			stale++
