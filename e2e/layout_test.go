@@ -209,6 +209,20 @@ func TestAnEmptyProjectInANarrowWindow(t *testing.T) {
 	k.see("[aria-label=Cabinet]", "Spawn")
 }
 
+// What the hand would do on a map is not told any more once that map is gone.
+func TestAGhostGoesWithItsMap(t *testing.T) {
+	k := startWith(t, document.New("Empty")).open()
+	k.press("Make the first map")
+	k.see("header", "Map 1")
+	k.holdKind("Spawn")
+	k.focusMap()
+	k.move(k.at(3, 3))
+	k.see("[data-testid=ghost]", "puts down 1 × 1")
+	k.with(input.ControlLeft, input.KeyZ)
+	k.see("main", "A game begins with a map")
+	k.gone("[data-testid=ghost]")
+}
+
 // What lies under a notice can be scrolled out from under it, also at the end of a page.
 func TestANoticeCoversNothingForGood(t *testing.T) {
 	k := startWith(t, nil).open()

@@ -263,6 +263,7 @@
 			clearTimeout(settling)
 			clearTimeout(warming)
 			w.canvas = null
+			;[w.ghost, w.drawn] = ['', []]
 		}
 	})
 
