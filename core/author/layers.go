@@ -250,11 +250,11 @@ func ZoneAreas(d *document.Document, m *document.Map) []GuideArea {
 		all := &grid.Region{}
 		for _, l := range m.LayersInOrder() {
 			if l.Kind == document.LayerZones {
-				all.Union(l.Cells.Region(m.Bounds, func(c cells.Cell) bool { return c != 0 && c.Tileset() == z.Number }))
+				l.Cells.Mark(all, m.Bounds, func(c cells.Cell) bool { return c != 0 && c.Tileset() == z.Number })
 			}
 		}
 		if !all.Empty() {
-			out = append(out, GuideArea{z.Number, document.Rectangles(all)})
+			out = append(out, GuideArea{z.Number, all.Rects()})
 		}
 	}
 	return out

@@ -280,46 +280,6 @@ func changedInRow(out [][2]int, cy int, a, b []placed) [][2]int {
 	return out
 }
 
-// Region is the cells of the plane, inside bounds, of which f is true; f has to say the same of the same value, and is not always asked
-// again.
-func (p Plane) Region(bounds grid.Rect, f func(Cell) bool) *grid.Region {
-	out := &grid.Region{}
-	if bounds.Empty() {
-		return out
-	}
-	// what was said of some values: a map has few
-	type said struct {
-		of        Cell
-		known, is bool
-	}
-	var all [64]said
-	for cy := grid.FloorDiv(bounds.Y, side); cy <= grid.FloorDiv(bounds.Y+bounds.H-1, side); cy++ {
-		for cx := grid.FloorDiv(bounds.X, side); cx <= grid.FloorDiv(bounds.X+bounds.W-1, side); cx++ {
-			var m grid.Mask
-			chunk := p.Chunk(cx, cy)
-			if v, ok := chunk.Uniform(); ok {
-				if !f(v) {
-					continue
-				}
-				m = grid.FullMask
-			} else {
-				for i, v := range chunk.cells {
-					s := &all[(v^v>>6)%64]
-					if !s.known || s.of != v {
-						*s = said{v, true, f(v)}
-					}
-					if s.is {
-						m[i/side] |= 1 << uint(i%side)
-					}
-				}
-			}
-			m.Clip(cx, cy, bounds)
-			*out.At(cx, cy) = m
-		}
-	}
-	return out
-}
-
 // Flattened is what shows of several planes, the top one first: in each cell
 // the first that is not empty.
 func Flattened(planes []Plane) Plane {

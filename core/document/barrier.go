@@ -124,7 +124,7 @@ func (s *Solids) barriers(m *Map, bx, by int) *barriers {
 			})
 		}
 	}
-	for _, r := range Rectangles(whole) {
+	for _, r := range whole.Rects() {
 		b.rects = append(b.rects, cellExtent(m, r))
 	}
 	for _, r := range joinedRects(parts) {

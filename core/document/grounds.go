@@ -58,7 +58,7 @@ func (s *Solids) Grounds(m *Map) []Ground {
 	}
 	for _, is := range Grounds {
 		if r := areas[is]; r != nil {
-			for _, rect := range Rectangles(r) {
+			for _, rect := range r.Rects() {
 				out = append(out, Ground{Rect: rect, Is: is})
 			}
 		}

@@ -24,7 +24,7 @@ type Segment struct {
 
 // Merged merges what is solid on a map.
 func (s *Solids) Merged(m *Map) Merged {
-	out := Merged{Rects: Rectangles(s.Region(m))}
+	out := Merged{Rects: s.Region(m).Rects()}
 	out.Parts, out.Segments = s.parts(m)
 	return out
 }
@@ -34,10 +34,10 @@ func (s *Solids) Region(m *Map) *grid.Region {
 	out := &grid.Region{}
 	for _, l := range s.ground(m).layers {
 		materials := false
-		out.Union(l.Cells.Region(m.Bounds, func(c cells.Cell) bool {
+		l.Cells.Mark(out, m.Bounds, func(c cells.Cell) bool {
 			materials = materials || c.IsMaterial()
 			return s.Cell(c)
-		}))
+		})
 		if !materials {
 			continue
 		}
@@ -49,7 +49,7 @@ func (s *Solids) Region(m *Map) *grid.Region {
 	}
 	for i := len(s.ground(m).zoned) - 1; i >= 0; i-- {
 		plane := s.ground(m).zoned[i].Cells
-		out.Union(plane.Region(m.Bounds, func(c cells.Cell) bool { return s.zones[c.Tileset()] == ZoneBlocked }))
+		plane.Mark(out, m.Bounds, func(c cells.Cell) bool { return s.zones[c.Tileset()] == ZoneBlocked })
 		out.Subtract(plane.Region(m.Bounds, func(c cells.Cell) bool { return s.zones[c.Tileset()] == ZoneWalkable }))
 	}
 	for _, c := range s.ground(m).covers {
@@ -65,58 +65,6 @@ func (s *Solids) Region(m *Map) *grid.Region {
 	return out
 }
 
-// Rectangles covers a set of cells exactly with rectangles that do not overlap:
-// from the top, each run of a row is taken as far down as the same run goes on.
-func Rectangles(r *grid.Region) []grid.Rect {
-	type run struct{ x0, x1 int }
-	rows := map[int][]run{}
-	var order []int
-	for _, s := range r.Spans() {
-		if rows[s.Y] == nil {
-			order = append(order, s.Y)
-		}
-		rows[s.Y] = append(rows[s.Y], run{s.X0, s.X1})
-	}
-	slices.Sort(order)
-	for _, y := range order {
-		row := rows[y]
-		slices.SortFunc(row, func(a, b run) int { return a.x0 - b.x0 })
-		joined := row[:1]
-		for _, next := range row[1:] {
-			if last := &joined[len(joined)-1]; next.x0 == last.x1 {
-				last.x1 = next.x1 // runs end at chunks; they go on here
-			} else {
-				joined = append(joined, next)
-			}
-		}
-		rows[y] = joined
-	}
-	// they begin in their order; open are those that can still grow, by their places
-	out, open, next := []grid.Rect{}, []int(nil), []int(nil)
-	for i, y := range order {
-		if i > 0 && order[i-1] != y-1 {
-			open = open[:0]
-		}
-		next = next[:0]
-		k := 0
-		for _, r := range rows[y] {
-			for k < len(open) && out[open[k]].X < r.x0 {
-				k++
-			}
-			if k < len(open) && out[open[k]].X == r.x0 && out[open[k]].W == r.x1-r.x0 {
-				out[open[k]].H++
-				next = append(next, open[k])
-				k++
-				continue
-			}
-			next = append(next, len(out))
-			out = append(out, grid.Rect{X: r.x0, Y: y, W: r.x1 - r.x0, H: 1})
-		}
-		open, next = next, open
-	}
-	return out
-}
-
 // parts joins the pieces of cells that are solid: rectangles where one goes on
 // in the next, and slanting sides to lines.
 func (s *Solids) parts(m *Map) ([]grid.Rect, []Segment) {
@@ -126,10 +74,10 @@ func (s *Solids) parts(m *Map) ([]grid.Rect, []Segment) {
 	}
 	hit := &grid.Region{}
 	for _, l := range s.ground(m).layers {
-		hit.Union(l.Cells.Region(m.Bounds, func(c cells.Cell) bool {
+		l.Cells.Mark(hit, m.Bounds, func(c cells.Cell) bool {
 			i := s.sheets.Info(c)
 			return c.IsMaterial() || i != nil && i.Part != ""
-		}))
+		})
 	}
 	for _, p := range hit.Points() {
 		if s.At(m, p) {

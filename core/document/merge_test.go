@@ -11,39 +11,6 @@ import (
 	"testing"
 )
 
-// The rectangles cover exactly the cells of the set, each once.
-func TestRectanglesCoverExactly(t *testing.T) {
-	r := rand.New(rand.NewPCG(2, 2))
-	for range 150 {
-		region := &grid.Region{}
-		for range 1 + r.IntN(9) {
-			region.AddRect(grid.Rect{X: r.IntN(120) - 60, Y: r.IntN(120) - 60, W: r.IntN(50), H: r.IntN(50)})
-			region.Add(grid.Point{X: r.IntN(120) - 60, Y: r.IntN(120) - 60})
-		}
-		seen := map[grid.Point]bool{}
-		all := document.Rectangles(region)
-		for _, b := range all {
-			for y := b.Y; y < b.Y+b.H; y++ {
-				for x := b.X; x < b.X+b.W; x++ {
-					p := grid.Point{X: x, Y: y}
-					if seen[p] || !region.Has(p) {
-						t.Fatalf("%v lies in two rectangles, or in none of the set", p)
-					}
-					seen[p] = true
-				}
-			}
-		}
-		if len(seen) != region.Count() {
-			t.Fatalf("%d of %d cells are covered", len(seen), region.Count())
-		}
-	}
-	box := &grid.Region{}
-	box.AddRect(grid.Rect{X: -40, Y: -3, W: 200, H: 90})
-	if got := document.Rectangles(box); len(got) != 1 {
-		t.Errorf("a box over many chunks is %d rectangles", len(got))
-	}
-}
-
 func TestSlopesAreJoined(t *testing.T) {
 	d := sample.World()
 	set := *d.Tilesets.Get(sample.Coast)

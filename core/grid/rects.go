@@ -1,35 +1,38 @@
 package grid
 
-import (
-	"math/bits"
-	"slices"
-)
+import "math/bits"
 
-// Rects covers the set with rectangles that do not overlap: runs of rows, across chunks, that go on below as far as they are as wide.
+// Rects covers the set with rectangles that do not overlap: from the top, runs of rows, across chunks, that go on below as far as they
+// are as wide. They come by their upper rows, then by their left sides.
 func (r *Region) Rects() []Rect {
-	var out []Rect
-	var open, now []int // the rectangles that the row above ends in, by their left side, and those of this one
+	out := []Rect{}
+	var open, now []int // the rectangles that the row above ends in, from the left, and those of this one
 	var runs []Span
-	chunks := r.Chunks()
-	for len(chunks) > 0 {
+	below := 0 // the row below those that are done
+	for chunks := r.Chunks(); len(chunks) > 0; {
 		n := 1
 		for n < len(chunks) && chunks[n].CY == chunks[0].CY {
 			n++
 		}
+		top := chunks[0].CY * ChunkSize
+		if top != below {
+			open = open[:0]
+		}
+		below = top + ChunkSize
 		for y := range ChunkSize {
-			row := chunks[0].CY*ChunkSize + y
 			now, runs = now[:0], rowOf(runs[:0], chunks[:n], y)
+			k := 0
 			for _, s := range runs {
-				k := slices.IndexFunc(open, func(i int) bool {
-					return out[i].X == s.X0 && out[i].W == s.X1-s.X0 && out[i].Y+out[i].H == row
-				})
-				if k >= 0 {
+				for k < len(open) && out[open[k]].X < s.X0 {
+					k++
+				}
+				if k < len(open) && out[open[k]].X == s.X0 && out[open[k]].W == s.X1-s.X0 {
 					out[open[k]].H++
 					now = append(now, open[k])
 					continue
 				}
 				now = append(now, len(out))
-				out = append(out, Rect{s.X0, row, s.X1 - s.X0, 1})
+				out = append(out, Rect{s.X0, top + y, s.X1 - s.X0, 1})
 			}
 			open, now = now, open
 		}

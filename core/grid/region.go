@@ -29,6 +29,17 @@ func (m *Mask) Count() int {
 	return n
 }
 
+// Add marks the cells of another mask.
+func (m *Mask) Add(other *Mask) {
+	for y := 0; y < ChunkSize; y += 4 {
+		to, of := (*[4]uint32)(m[y:]), (*[4]uint32)(other[y:])
+		to[0] |= of[0]
+		to[1] |= of[1]
+		to[2] |= of[2]
+		to[3] |= of[3]
+	}
+}
+
 // Clip removes what lies outside bounds, for the chunk at (cx, cy).
 func (m *Mask) Clip(cx, cy int, bounds Rect) {
 	box := Rect{cx * ChunkSize, cy * ChunkSize, ChunkSize, ChunkSize}
@@ -63,10 +74,21 @@ type ChunkMask struct {
 	Rows   Mask
 }
 
+// compare is negative where c comes before the chunk at (cx, cy), by row, then column, and 0 where it is that one.
+func (c *ChunkMask) compare(cx, cy int) int {
+	if c.CY != cy {
+		return c.CY - cy
+	}
+	return c.CX - cx
+}
+
 // Region is a set of cells. The zero value is an empty set, ready to use.
 type Region struct {
 	chunks []ChunkMask
-	index  map[[2]int]int // where chunks are, once there are more than few
+	// mixed says that they are not one behind the other by row, then column; index is where they are then, once there
+	// are more than few.
+	mixed bool
+	index map[[2]int]int
 }
 
 // few is how many chunks are looked through one by one: most regions are what a brush comes to.
@@ -74,36 +96,57 @@ const few = 8
 
 // find is where a chunk is.
 func (r *Region) find(cx, cy int) (i int, ok bool) {
-	if r.index != nil {
+	n := len(r.chunks)
+	if n == 0 {
+		return 0, false
+	}
+	switch order := r.chunks[n-1].compare(cx, cy); {
+	case order == 0:
+		return n - 1, true
+	case r.index != nil:
 		i, ok = r.index[[2]int{cx, cy}]
 		return i, ok
+	case r.mixed:
+		for i := range r.chunks {
+			if r.chunks[i].compare(cx, cy) == 0 {
+				return i, true
+			}
+		}
+		return 0, false
+	case order < 0:
+		return 0, false
 	}
-	for i := range r.chunks {
-		if c := &r.chunks[i]; c.CX == cx && c.CY == cy {
-			return i, true
+	low, high := 0, n
+	for low < high {
+		if mid := int(uint(low+high) / 2); r.chunks[mid].compare(cx, cy) < 0 {
+			low = mid + 1
+		} else {
+			high = mid
 		}
 	}
-	return len(r.chunks), false
+	return low, r.chunks[low].compare(cx, cy) == 0
 }
 
 // At gives the mask of a chunk for reading and marking, made when missing.
 // The pointer is good until the next call.
 func (r *Region) At(cx, cy int) *Mask {
 	i, ok := r.find(cx, cy)
-	if !ok {
-		i = len(r.chunks)
-		r.chunks = append(r.chunks, ChunkMask{CX: cx, CY: cy})
-		switch {
-		case r.index != nil:
-			r.index[[2]int{cx, cy}] = i
-		case len(r.chunks) > few:
-			r.index = make(map[[2]int]int, 2*few)
-			for i, c := range r.chunks {
-				r.index[[2]int{c.CX, c.CY}] = i
-			}
+	if ok {
+		return &r.chunks[i].Rows
+	}
+	n := len(r.chunks)
+	r.mixed = r.mixed || n > 0 && r.chunks[n-1].compare(cx, cy) > 0
+	r.chunks = append(r.chunks, ChunkMask{CX: cx, CY: cy})
+	switch {
+	case r.index != nil:
+		r.index[[2]int{cx, cy}] = n
+	case r.mixed && n >= few:
+		r.index = make(map[[2]int]int, 2*n)
+		for i, c := range r.chunks {
+			r.index[[2]int{c.CX, c.CY}] = i
 		}
 	}
-	return &r.chunks[i].Rows
+	return &r.chunks[n].Rows
 }
 
 // Add marks one cell.
@@ -121,10 +164,7 @@ func (r *Region) AddRect(b Rect) {
 		for cx := FloorDiv(b.X, ChunkSize); cx <= FloorDiv(b.X+b.W-1, ChunkSize); cx++ {
 			m := FullMask
 			m.Clip(cx, cy, b)
-			rows := r.At(cx, cy)
-			for y := range rows {
-				rows[y] |= m[y]
-			}
+			r.At(cx, cy).Add(&m)
 		}
 	}
 }
@@ -178,10 +218,7 @@ func (r *Region) Clone() *Region {
 func (r *Region) Union(s *Region) {
 	for i := range s.chunks {
 		c := &s.chunks[i]
-		rows := r.At(c.CX, c.CY)
-		for y := range rows {
-			rows[y] |= c.Rows[y]
-		}
+		r.At(c.CX, c.CY).Add(&c.Rows)
 	}
 }
 
@@ -255,12 +292,9 @@ func (r *Region) Chunks() []ChunkMask {
 			out = append(out, r.chunks[i])
 		}
 	}
-	slices.SortFunc(out, func(a, b ChunkMask) int {
-		if a.CY != b.CY {
-			return a.CY - b.CY
-		}
-		return a.CX - b.CX
-	})
+	if r.mixed {
+		slices.SortFunc(out, func(a, b ChunkMask) int { return a.compare(b.CX, b.CY) })
+	}
 	return out
 }
 

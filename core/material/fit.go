@@ -45,6 +45,8 @@ type Fitter struct {
 	sets map[int]*fitted
 	// recent are those that were asked for last, by the last bits of their numbers.
 	recent [16]*fitted
+	// none stands for materials that are not there.
+	none *fitted
 	// of says which material a tile belongs to, though it was fixed by hand.
 	of map[cells.Cell]uint16
 }
@@ -58,6 +60,8 @@ type fitted struct {
 	// borders tells that there are some, and keys are the forms by all that lies around.
 	borders bool
 	keys    [256]Form
+	// spots are what was looked up by all nine cells, of a material without borders; see spotForms.
+	spots [512]*offer
 }
 
 type wish struct {
@@ -75,16 +79,10 @@ type offer struct {
 // NewFitter makes the fitter of these materials; where two share a tile, it
 // counts as the first one's.
 func NewFitter(sets []Set) *Fitter {
-	f := &Fitter{sets: map[int]*fitted{}, of: map[cells.Cell]uint16{}}
+	f := &Fitter{sets: map[int]*fitted{}, none: newFitted(Set{}), of: map[cells.Cell]uint16{}}
 	for _, s := range sets {
-		one := &fitted{set: s, looked: map[wish]*offer{}, besides: map[int]bool{}}
-		f.sets[s.Number] = one
-		for form := range one.keys {
-			one.keys[form] = Form(form).Key(s.By)
-		}
+		f.sets[s.Number] = newFitted(s)
 		for _, t := range s.Tiles {
-			one.besides[t.Beside] = true
-			one.borders = one.borders || t.Beside != 0
 			plain := t.Cell &^ cells.TurnBits
 			if _, ok := f.of[plain]; !ok {
 				f.of[plain] = uint16(s.Number)
@@ -92,6 +90,18 @@ func NewFitter(sets []Set) *Fitter {
 		}
 	}
 	return f
+}
+
+func newFitted(s Set) *fitted {
+	m := &fitted{set: s, looked: map[wish]*offer{}, besides: map[int]bool{}}
+	for form := range m.keys {
+		m.keys[form] = Form(form).Key(s.By)
+	}
+	for _, t := range s.Tiles {
+		m.besides[t.Beside] = true
+		m.borders = m.borders || t.Beside != 0
+	}
+	return m
 }
 
 // Any reports whether there are materials at all.
@@ -126,84 +136,6 @@ func (f *Fitter) At(p cells.Plane, bounds grid.Rect, x, y int) Shown {
 		}
 	}
 	return f.fit(c, &beside)
-}
-
-const (
-	side   = grid.ChunkSize
-	window = side + 2
-)
-
-// Chunk fits the 1,024 cells of a chunk, row by row; false when none of them
-// holds a material, so that they show as they are.
-func (f *Fitter) Chunk(p cells.Plane, bounds grid.Rect, cx, cy int, out *[side * side]Shown) bool {
-	chunk := p.Chunk(cx, cy)
-	if !hasMaterial(chunk) {
-		return false
-	}
-	var near [window * window]uint16
-	f.look(p, bounds, cx, cy, &near)
-	for y := range side {
-		for x := range side {
-			c := chunk.At(x, y)
-			if !c.IsMaterial() {
-				out[y*side+x] = Shown{Cell: c}
-				continue
-			}
-			at := (y+1)*window + x + 1
-			beside := [8]uint16{near[at-window], near[at-window+1], near[at+1], near[at+window+1], near[at+window], near[at+window-1], near[at-1], near[at-window-1]}
-			out[y*side+x] = f.fit(c, &beside)
-		}
-	}
-	return true
-}
-
-func hasMaterial(c *cells.Chunk) bool {
-	if v, ok := c.Uniform(); ok {
-		return v.IsMaterial()
-	}
-	for y := range side {
-		for x := range side {
-			if c.At(x, y).IsMaterial() {
-				return true
-			}
-		}
-	}
-	return false
-}
-
-// look notes the material of every cell of a chunk and of those around it.
-func (f *Fitter) look(p cells.Plane, bounds grid.Rect, cx, cy int, near *[window * window]uint16) {
-	for dy := -1; dy <= 1; dy++ {
-		for dx := -1; dx <= 1; dx++ {
-			chunk := p.Chunk(cx+dx, cy+dy)
-			x0, x1, y0, y1 := part(dx), part(dx)+length(dx), part(dy), part(dy)+length(dy)
-			for y := y0; y < y1; y++ {
-				for x := x0; x < x1; x++ {
-					at := (y+1+dy*side)*window + x + 1 + dx*side
-					if !bounds.Contains(grid.Point{X: (cx+dx)*side + x, Y: (cy+dy)*side + y}) {
-						near[at] = outside
-					} else {
-						near[at] = f.number(chunk.At(x, y))
-					}
-				}
-			}
-		}
-	}
-}
-
-// part and length are the cells of a neighbouring chunk that lie beside this one.
-func part(d int) int {
-	if d < 0 {
-		return side - 1
-	}
-	return 0
-}
-
-func length(d int) int {
-	if d == 0 {
-		return side
-	}
-	return 1
 }
 
 func (f *Fitter) fit(c cells.Cell, beside *[8]uint16) Shown {
