@@ -47,6 +47,33 @@ func (c *Chunk) Copy(out *[chunkArea]Cell) {
 	*out = *c.cells
 }
 
+// Row writes the cells of a row of the chunk to out.
+func (c *Chunk) Row(y int, out *[side]Cell) {
+	if v, ok := c.Uniform(); ok {
+		fill(out, v)
+		return
+	}
+	*out = [side]Cell(c.cells[y*side:])
+}
+
+// Column writes the cells of a column of the chunk to out.
+func (c *Chunk) Column(x int, out *[side]Cell) {
+	if v, ok := c.Uniform(); ok {
+		fill(out, v)
+		return
+	}
+	for y := 0; y < side; y += 4 {
+		from, to := (*[3*side + 1]Cell)(c.cells[y*side+x:]), (*[4]Cell)(out[y:])
+		to[0], to[1], to[2], to[3] = from[0], from[side], from[2*side], from[3*side]
+	}
+}
+
+func fill(out *[side]Cell, v Cell) {
+	for i := range out {
+		out[i] = v
+	}
+}
+
 // copied is a copy of its cells.
 func (c *Chunk) copied() *[chunkArea]Cell {
 	if c == nil || c.cells == nil {
@@ -100,6 +127,11 @@ type placed struct {
 }
 
 func (p Plane) row(cy int) (int, bool) {
+	if len(p.rows) > 0 { // mostly there is none left out
+		if i := cy - p.rows[0].cy; i >= 0 && i < len(p.rows) && p.rows[i].cy == cy {
+			return i, true
+		}
+	}
 	return slices.BinarySearchFunc(p.rows, cy, func(r planeRow, cy int) int { return r.cy - cy })
 }
 
@@ -111,6 +143,9 @@ func (p Plane) Chunk(cx, cy int) *Chunk {
 		return nil
 	}
 	chunks := p.rows[i].chunks
+	if i := cx - chunks[0].cx; i >= 0 && i < len(chunks) && chunks[i].cx == cx {
+		return chunks[i].chunk
+	}
 	j, ok := slices.BinarySearchFunc(chunks, cx, func(c placed, cx int) int { return c.cx - cx })
 	if !ok {
 		return nil

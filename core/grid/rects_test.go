@@ -24,6 +24,7 @@ func TestRectsCoverARegion(t *testing.T) {
 			} else {
 				region.AddRect(box)
 			}
+			region.Add(grid.Point{X: r.IntN(120) - 60, Y: r.IntN(120) - 60})
 		}
 		seen, n := map[grid.Point]bool{}, 0
 		for _, b := range region.Rects() {

@@ -40,7 +40,7 @@ func TestWhatLiesAroundIsRead(t *testing.T) {
 		if is := one.other(uint16(s.Number), &around); is != other {
 			t.Fatalf("around %d lies %v: beyond its edges is said to be %d, not %d", s.Number, around, is, other)
 		}
-		if is, wanted := f.fit(cells.MaterialCell(s.Number, 0), &around), one.offer(form.Key(s.By), other).pick(0); is != wanted {
+		if is, wanted := one.fit(cells.MaterialCell(s.Number, 0), &around), one.offer(form.Key(s.By), other).pick(0); is != wanted {
 			t.Fatalf("around %d lies %v: %v, not %v", s.Number, around, is, wanted)
 		}
 	}

@@ -44,12 +44,17 @@ func (s Shown) Gap() bool { return s.Cell == 0 && s.Quarters == nil }
 type Fitter struct {
 	sets map[int]*fitted
 	// recent are those that were asked for last, by the last bits of their numbers.
-	recent [16]*fitted
+	recent [recent]*fitted
 	// none stands for materials that are not there.
 	none *fitted
+	// only is kept once a chunk is asked for.
+	only *only
 	// of says which material a tile belongs to, though it was fixed by hand.
 	of map[cells.Cell]uint16
 }
+
+// recent is how many materials are found by the last bits of their numbers.
+const recent = 16
 
 type fitted struct {
 	set    Set
@@ -60,8 +65,6 @@ type fitted struct {
 	// borders tells that there are some, and keys are the forms by all that lies around.
 	borders bool
 	keys    [256]Form
-	// spots are what was looked up by all nine cells, of a material without borders; see spotForms.
-	spots [512]*offer
 }
 
 type wish struct {
@@ -79,7 +82,10 @@ type offer struct {
 // NewFitter makes the fitter of these materials; where two share a tile, it
 // counts as the first one's.
 func NewFitter(sets []Set) *Fitter {
-	f := &Fitter{sets: map[int]*fitted{}, none: newFitted(Set{}), of: map[cells.Cell]uint16{}}
+	f := &Fitter{sets: map[int]*fitted{}, none: &fitted{looked: map[wish]*offer{}}, of: map[cells.Cell]uint16{}}
+	for i := range f.recent {
+		f.recent[i] = f.none
+	}
 	for _, s := range sets {
 		f.sets[s.Number] = newFitted(s)
 		for _, t := range s.Tiles {
@@ -107,8 +113,8 @@ func newFitted(s Set) *fitted {
 // Any reports whether there are materials at all.
 func (f *Fitter) Any() bool { return len(f.sets) > 0 }
 
-// outside marks what lies outside the map.
-const outside = 1<<16 - 1
+// outside marks what lies outside the map; bit 14 is in no material's number.
+const outside = 1<<15 - 1
 
 // number is the material that a cell counts as, 0 for none.
 func (f *Fitter) number(c cells.Cell) uint16 {
@@ -135,32 +141,31 @@ func (f *Fitter) At(p cells.Plane, bounds grid.Rect, x, y int) Shown {
 			beside[i] = f.number(p.At(q.X, q.Y))
 		}
 	}
-	return f.fit(c, &beside)
+	return f.set(c.Tileset()).fit(c, &beside)
 }
 
-func (f *Fitter) fit(c cells.Cell, beside *[8]uint16) Shown {
-	number := c.Tileset()
-	one := f.recent[number&15]
-	if one == nil || one.set.Number != number {
+// set is what is known of a material by its number.
+func (f *Fitter) set(number int) *fitted {
+	one := f.recent[number%recent]
+	if one.set.Number != number {
 		if one = f.sets[number]; one == nil {
-			return Shown{}
+			return f.none
 		}
-		f.recent[number&15] = one
+		f.recent[number%recent] = one
 	}
-	own := uint16(number)
-	as := own // what lies outside counts as the material, or as nothing
-	if one.set.Beyond {
-		as = outside
-	}
+	return one
+}
+
+// fit fits a cell of the material by what its eight neighbours count as.
+func (m *fitted) fit(c cells.Cell, beside *[8]uint16) Shown {
 	var form Form
 	for i, n := range beside {
-		form |= (alike(n, own) | alike(n, as)) << i
+		if n == uint16(m.set.Number) || n == outside && m.set.Beyond {
+			form |= 1 << i
+		}
 	}
-	return one.offer(one.keys[form], one.other(own, beside)).pick(c.Tile())
+	return m.offer(m.keys[form], m.other(uint16(m.set.Number), beside)).pick(c.Tile())
 }
-
-// alike is 1 for two numbers that are the same, else 0: without a jump, since in a cut-up map there is no telling.
-func alike(a, b uint16) Form { return Form((uint32(a^b) - 1) >> 31) }
 
 // other is the material beyond its edges that all around is of which is not its own, where it has tiles for that, else 0.
 func (m *fitted) other(own uint16, beside *[8]uint16) int {
