@@ -133,7 +133,7 @@ func Decode(data []byte) (*Edit, error) {
 	if len(data) > MaxBytes {
 		return nil, fmt.Errorf("this edit is larger than %d MB: do it in smaller parts", MaxBytes>>20)
 	}
-	if err := weigh(data); err != nil {
+	if _, err := weigh(data); err != nil {
 		return nil, err
 	}
 	e, err := Read(data)

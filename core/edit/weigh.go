@@ -5,7 +5,6 @@ import (
 	"bytes"
 	"encoding/json"
 	"errors"
-	"io"
 )
 
 // What one edit may come to in memory, whatever it comes to as text: an undo of a
@@ -14,64 +13,104 @@ const (
 	MaxCells   = 9 << 20
 	maxObjects = 160_000
 	maxValues  = 1_500_000
+	maxDepth   = 64
 )
 
 var errHeavy = errors.New("this edit holds more than can be done at once: do it in smaller parts")
 
+// weight is what an edit comes to: cells of its patches; brackets; names, values and both ends of brackets.
+type weight struct{ cells, objects, values int }
+
+// ends are the characters that end a number or a word.
+var ends = [256]bool{' ': true, '\t': true, '\n': true, '\r': true, ':': true, ',': true, '{': true, '}': true, '[': true, ']': true, '"': true}
+
 // weigh reads an edit's text without keeping anything of it, and refuses what
 // would take too much memory to decode: patches are deflated, and JSON of a few
-// bytes can stand for large objects.
-func weigh(data []byte) error {
-	dec := json.NewDecoder(bytes.NewReader(data))
-	dec.UseNumber()
-	budget, objects, values := MaxCells, 0, 0
-	// open is the kind of each bracket around the token; key is the name before it
-	var open []byte
-	key, isKey := "", false
-	for {
-		token, err := dec.Token()
-		if errors.Is(err, io.EOF) {
-			return nil
-		}
-		if err != nil {
-			return errors.New("this edit is not JSON")
-		}
-		values++
-		switch t := token.(type) {
-		case json.Delim:
-			switch t {
-			case '{', '[':
-				open = append(open, byte(t))
-				objects++
-				isKey = t == '{'
-				if len(open) > 64 {
-					return errHeavy
-				}
-			default:
-				open = open[:len(open)-1]
-				isKey = len(open) > 0 && open[len(open)-1] == '{'
+// bytes can stand for large objects. Text that is no JSON is weighed up to where it stops to be, since it is refused when it is read.
+func weigh(data []byte) (w weight, err error) {
+	depth := 0
+	packed := false // whether what comes next is a patch
+	for i := 0; i < len(data); {
+		switch data[i] {
+		case ' ', '\t', '\n', '\r', ':', ',':
+			i++
+			continue
+		case '{', '[':
+			w.objects++
+			if depth++; depth > maxDepth {
+				return w, errHeavy
 			}
-			key = ""
-		case string:
-			if isKey {
-				key, isKey = t, false
-				continue
+			i++
+			packed = false
+		case '}', ']':
+			if depth--; depth < 0 {
+				return w, nil
 			}
-			if key == "cells" || key == "was" {
-				n, err := cells.Weight(t, budget)
+			i++
+			packed = false
+		case '"':
+			text := quoted(data[i:])
+			i += len(text)
+			if text == nil {
+				return w, nil
+			}
+			if behind := bytes.TrimLeft(data[i:], " \t\n\r"); len(behind) > 0 && behind[0] == ':' {
+				packed = isPacked(text)
+				break
+			}
+			if packed {
+				n, err := cells.Weight(plain(text), MaxCells-w.cells)
 				if err != nil {
-					return err
+					return w, err
 				}
-				if budget -= n; budget < 0 {
-					return errHeavy
+				if w.cells += n; w.cells > MaxCells {
+					return w, errHeavy
 				}
 			}
-			isKey = len(open) > 0 && open[len(open)-1] == '{'
+			packed = false
 		default:
-			isKey = len(open) > 0 && open[len(open)-1] == '{'
+			for i++; i < len(data) && !ends[data[i]]; i++ {
+			}
+			packed = false
 		}
-		if objects > maxObjects || values > maxValues {
-			return errHeavy
+		if w.values++; w.objects > maxObjects || w.values > maxValues {
+			return w, errHeavy
 		}
 	}
+	return w, nil
+}
+
+// quoted is the text that data begins with, with its quotation marks; nil if it does not end.
+func quoted(data []byte) []byte {
+	for i := 1; ; {
+		n := bytes.IndexByte(data[i:], '"')
+		if n < 0 {
+			return nil
+		}
+		i += n + 1
+		escapes := 0
+		for data[i-2-escapes] == '\\' {
+			escapes++
+		}
+		if escapes%2 == 0 {
+			return data[:i]
+		}
+	}
+}
+
+// isPacked says whether a field of this name holds a patch; names are read whatever their case.
+func isPacked(name []byte) bool {
+	is := plain(name)
+	return bytes.EqualFold([]byte(is), []byte("cells")) || bytes.EqualFold([]byte(is), []byte("was"))
+}
+
+// plain is what stands between quotation marks.
+func plain(text []byte) (out string) {
+	if bytes.IndexByte(text, '\\') < 0 {
+		return string(text[1 : len(text)-1])
+	}
+	if json.Unmarshal(text, &out) != nil {
+		return ""
+	}
+	return out
 }

@@ -96,7 +96,9 @@ var warmKinds = []string{kind.Walker, kind.Flyer, kind.Character, kind.Platform,
 // warming does what presses ask for first, a little at a time, on a project of its own that nobody sees. A browser makes ready each part of the module when it is
 // first used, for all threads that have the module: what one of them did here costs the others nothing more.
 type warming struct {
-	s        *Session
+	s *Session
+	// beside is what a worker has of it, which is fed the same edits.
+	beside   *Session
 	m, layer document.ID
 	// next is the number of the call that comes next, seq that of the last edit.
 	next, seq int
@@ -104,7 +106,8 @@ type warming struct {
 
 func newWarming() *warming {
 	const client = "warmwarmwarm"
-	return &warming{s: &Session{replica: replica.New(client, client, document.New("Warm"), 0)}}
+	of := func() *Session { return &Session{replica: replica.New(client, client, document.New("Warm"), 0)} }
+	return &warming{s: of(), beside: of()}
 }
 
 // goOn makes so many of the calls that are left, and tells how many there are still.
@@ -124,7 +127,8 @@ func (w *warming) call(name, args string) error {
 	if err != nil {
 		return err
 	}
-	if w.s.Sent() == nil {
+	sent := w.s.Sent()
+	if sent == nil {
 		return idle(name, out)
 	}
 	var made Outcome
@@ -136,7 +140,10 @@ func (w *warming) call(name, args string) error {
 		w.layer = w.s.doc().Maps.Get(w.m).LayersInOrder()[0].ID
 	}
 	w.seq++
-	return stored(w.s, w.seq, *made.Edit, w.m)
+	if _, err := w.beside.Call("adopt", fmt.Appendf(nil, `{"edits":[%s]}`, sent)); err != nil {
+		return fmt.Errorf("beside: %w", err)
+	}
+	return w.stored(*made.Edit)
 }
 
 // idle is an error where a ghost does nothing.
@@ -154,16 +161,17 @@ func idle(name string, out json.RawMessage) error {
 	return nil
 }
 
-// stored asks what a page asks after an edit, and tells that it was stored.
-func stored(s *Session, seq int, mark edit.Mark, m document.ID) error {
-	rows, err := json.Marshal(map[string]any{"rows": []replica.Row{{Seq: int64(seq), Person: mark.Client, Mark: mark}}})
+// stored asks what a page asks after an edit, and tells both that it was stored.
+func (w *warming) stored(mark edit.Mark) error {
+	rows, err := json.Marshal(map[string]any{"rows": []replica.Row{{Seq: int64(w.seq), Person: mark.Client, Mark: mark}}})
 	if err != nil {
 		return err
 	}
-	for _, c := range [][2]string{{"headChange", ""}, {"entityChange", `{"map":"` + string(m) + `"}`}, {"chartChange", ""}, {"receive", string(rows)}} {
-		if _, err := s.Call(c[0], json.RawMessage(c[1])); err != nil {
+	for _, c := range [][2]string{{"headChange", ""}, {"entityChange", `{"map":"` + string(w.m) + `"}`}, {"chartChange", ""}, {"receive", string(rows)}} {
+		if _, err := w.s.Call(c[0], json.RawMessage(c[1])); err != nil {
 			return fmt.Errorf("%s: %w", c[0], err)
 		}
 	}
-	return nil
+	_, err = w.beside.Call("receive", rows)
+	return err
 }

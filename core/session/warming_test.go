@@ -17,6 +17,9 @@ func TestAllThatIsWarmedIsDone(t *testing.T) {
 		left = less
 	}
 	s := w.s
+	if b := w.beside; b.Hash() != s.Hash() || len(b.replica.Pending()) != 0 {
+		t.Errorf("what was fed the same edits has %d that wait, and another project: %v", len(b.replica.Pending()), b.Hash() != s.Hash())
+	}
 	edits, steps := 0, 0
 	for _, c := range toWarm {
 		switch c[0] {
