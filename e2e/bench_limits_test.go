@@ -104,11 +104,18 @@ func TestBrowserBenchLimits(t *testing.T) {
 	k.same()
 }
 
-// TestBrowserBenchPlaced prints what putting down as many entities as one press can takes, and taking them back.
+// TestBrowserBenchPlaced prints what putting down as many entities as one press can takes, and taking them back, on several new pages: the first time is
+// once a page.
 func TestBrowserBenchPlaced(t *testing.T) {
 	if os.Getenv("AZZEL_BENCH") == "" {
 		t.Skip("only in ./azzel bench")
 	}
+	for n := range 5 {
+		t.Run(fmt.Sprint("page ", n+1), placed)
+	}
+}
+
+func placed(t *testing.T) {
 	d := sample.With(sample.World(), edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}, "bounds", grid.Rect{W: 50, H: 40}))
 	k := metered(t, d)
 	k.holdKind("Sign")

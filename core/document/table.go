@@ -62,6 +62,9 @@ func (t Table[T]) find(id ID) (shard []row[T], i int, ok bool) {
 
 // Get gives an object, nil when there is none. It must not be changed.
 func (t Table[T]) Get(id ID) *T {
+	if id == "" {
+		return nil // most refer to none
+	}
 	shard, i, ok := t.find(id)
 	if !ok {
 		return nil

@@ -25,6 +25,10 @@ interface Waits {
 /** How long nothing is asked before what presses ask for first is done once, in milliseconds. */
 const restsFor = 2500
 
+/** An edit as long as this is passed on so many milliseconds later, when what it did has been seen: the worker would take time from that. */
+const large = 1 << 16
+const later = 50
+
 /** How often a worker that broke is begun anew. */
 const mostStarts = 3
 
@@ -36,7 +40,7 @@ export class Thinker {
 	private worker?: Worker
 	private opened?: Promise<void>
 	private waiting = new Map<number, Waits>()
-	/** What came in while the state was fetched. */
+	/** What came in while the state was fetched, or waits for the next frame. */
 	private fed: Fed[] = []
 	private next = 1
 	private starts = 0
@@ -58,8 +62,18 @@ export class Thinker {
 	/** Tells it what the project's core was told. */
 	feed(by: Fed) {
 		if (!this.opened || this.helpless || this.far) return
-		if (this.worker) this.post(by).catch(this.breaks(this.opened))
-		else this.fed.push(by)
+		this.fed.push(by)
+		if (!this.worker) return
+		if ('adopt' in by && by.adopt.some((text) => text.length > large)) setTimeout(() => this.pass(), later)
+		else this.pass()
+	}
+
+	/** Passes on what came in. */
+	private pass() {
+		const { fed, opened } = this
+		if (!this.worker || !opened) return
+		this.fed = []
+		for (const f of fed) this.post(f).catch(this.breaks(opened))
 	}
 
 	/** Asks it something that changes nothing. */
@@ -69,6 +83,7 @@ export class Thinker {
 		try {
 			await opened
 			if (this.far) return await this.there(method, args)
+			this.pass()
 			return (await this.post({ method, args })) as Answered<M>
 		} catch (e) {
 			if (e instanceof CoreError) throw e
@@ -95,9 +110,8 @@ export class Thinker {
 		this.worker = worker
 		const opening = this.post(at, [at.state.buffer])
 		// in the order in which they come to this page's core
-		const fed: Fed[] = [...waiting.map((text) => ({ adopt: [text] })), ...this.fed]
-		this.fed = []
-		for (const f of fed) this.post(f).catch(this.breaks(this.opened!))
+		this.fed = [...waiting.map((text) => ({ adopt: [text] })), ...this.fed]
+		this.pass()
 		await opening
 	}
 
