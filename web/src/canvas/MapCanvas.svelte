@@ -90,7 +90,8 @@
 				w.scene.figures.heroAt(ctx, m, view, game.x, game.y, game.facing, game.steps, game.who, game.pose, game.beat)
 			}
 			if (m && game) drawBelowDark(ctx, w, m, view, game)
-			dark.hidden = !m || !game || !layDarkness(dark, view, game, m, w.wants?.flickers)
+			const bright = !m || !game || !layDarkness(dark, view, game, m, w.wants?.flickers)
+			if (dark.hidden !== bright) dark.hidden = bright
 		}
 		const top = over.getContext('2d')!
 		top.clearRect(0, 0, over.width, over.height)

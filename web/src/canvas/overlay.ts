@@ -6,7 +6,7 @@ import { drawGhost } from './ghost'
 import { drawAxes } from './mirrorLines'
 import { drawDraft, drawHandles, drawTraces, type Handle } from './handles'
 import { crowd, Kept } from '../draw/kept'
-import { nearby } from '../draw/nearby'
+import { inSight } from '../draw/nearby'
 import { outlineOf } from '../draw/outline'
 import { boxOf, cellArea, frameOf } from '../draw/areas'
 import { drawBeads } from './beads'
@@ -66,7 +66,7 @@ export function drawOverlay(ctx: Context, w: Workspace, m: MapInfo, view: View, 
 	const entities = w.project.entities(m.id)
 	const standing = (c: Context, v: View) => {
 		const passages = drawPassages(c, w, m, v, entities, dpr)
-		const beads = drawBeads(c, w, v, nearby(entities, v.seen()), dpr)
+		const beads = drawBeads(c, w, v, inSight(entities, v, m), dpr)
 		return drawFindings(c, w, m, v, dpr) || passages || beads
 	}
 	const { head } = w.project

@@ -2,7 +2,7 @@ import type { Entity, MapInfo, Point, Rect } from '../core/types'
 import type { Workspace } from '../workspace/workspace.svelte'
 import { brick, casedArea, chalk, cobalt, type Context, drawLabel, middle, rulerRoom } from '../draw/frames'
 import { areaOf, boxOf } from '../draw/areas'
-import { nearby } from '../draw/nearby'
+import { inSight, nearby } from '../draw/nearby'
 import type { View } from '../draw/view.svelte'
 
 /** What stops no player, but does nothing. */
@@ -28,7 +28,7 @@ export function drawPassages(
 	let any = false
 	const from = waysFrom(w, m)
 	const leading = new Map<string, boolean>() // asked once for a kind, since entities are thousands
-	for (const e of nearby(entities, view.seen())) {
+	for (const e of inSight(entities, view, m)) {
 		let leads = leading.get(e.kind)
 		if (leads === undefined) leading.set(e.kind, (leads = w.project.kind(e.kind)?.leads === 'on'))
 		if (!leads && !from.has(e.id)) continue

@@ -6,7 +6,7 @@ import { crowd, Kept } from './kept'
 import { View } from './view.svelte'
 import { type Picture, Pictures } from './pictures'
 import { areaOf, boxOf } from './areas'
-import { nearby } from './nearby'
+import { inSight } from './nearby'
 import { drawToll, tollsOf } from './tolls'
 import { type Acting, idsOf, type Walking, whereTheyAre } from './moving'
 import { Project } from '../project/project.svelte'
@@ -57,7 +57,7 @@ export class Figures {
 
 	/** The entities of a map that may be seen; in play with the looks that were drawn for them. */
 	entitiesOf(m: MapInfo, view: View, play?: PlayView): Entity[] {
-		let all = nearby(this.project.entities(m.id), view.seen())
+		let all = inSight(this.project.entities(m.id), view, m)
 		if (play?.moved.length) all = whereTheyAre(all, m.id, play, (id) => this.project.entity(m.id, id))
 		const made = play?.made.filter((o) => o.map === m.id)
 		if (made?.length) all = [...all, ...made.map((o) => ({ ...o, name: '', look: 0, lookOn: 0, on: false }) as Walking)]

@@ -246,6 +246,13 @@ export class View {
 		return { x, y, w: Math.max(...all.map((p) => p.x)) - x, h: Math.max(...all.map((p) => p.y)) - y }
 	}
 
+	/** Whether all of a map is seen, of a grid of squares. */
+	shows(m: MapInfo): boolean {
+		const [all, seen] = [this.drawn(m), this.seen()]
+		if (this.diamond) return false
+		return all.x >= seen.x && all.y >= seen.y && all.x + all.w <= seen.x + seen.w && all.y + all.h <= seen.y + seen.h
+	}
+
 	save() {
 		return { scale: this.scale, x: this.x, y: this.y }
 	}
