@@ -124,7 +124,9 @@ func placed(t *testing.T) {
 	fmt.Println("browser, 2,000 entities at once")
 	k.keys(input.KeyF)
 	k.warmed()
-	k.eval(plainly) // until the browser has compiled what was made ready
+	for range 4 {
+		k.eval(plainly) // some seconds, until the browser has compiled what was made ready
+	}
 	k.move(at(300, 300))
 	report("ghost")
 	k.drag(left, at(300, 300))
