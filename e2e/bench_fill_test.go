@@ -21,11 +21,17 @@ const tasks = `() => {
 }`
 
 // TestBrowserBenchFill prints what a fill of 1024×1024 cells takes: until it is seen, until nothing is drawn any more, the longest that it
-// holds the page up, and the same of its undo; beside that, its ghost. It asserts nothing about time and runs in ./azzel bench only.
+// holds the page up, and the same of its undo; beside that, its ghost; on several new pages. It asserts nothing about time and runs in ./azzel bench only.
 func TestBrowserBenchFill(t *testing.T) {
 	if os.Getenv("AZZEL_BENCH") == "" {
 		t.Skip("only in ./azzel bench")
 	}
+	for n := range 3 {
+		t.Run(fmt.Sprint("page ", n+1), filled)
+	}
+}
+
+func filled(t *testing.T) {
 	d := edit.Apply(sample.World(), &edit.Edit{Do: []edit.Primitive{edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}, "bounds", grid.Rect{W: 1024, H: 1024})}}).Doc
 	k := metered(t, d)
 	k.holdTile(5)
