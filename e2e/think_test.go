@@ -2,6 +2,7 @@ package e2e
 
 import (
 	"azzel/core/document"
+	"azzel/core/edit"
 	"azzel/core/grid"
 	"azzel/core/kind"
 	"azzel/core/sample"
@@ -12,6 +13,7 @@ import (
 	"strings"
 	"testing"
 
+	"github.com/go-rod/rod/lib/input"
 	"github.com/go-rod/rod/lib/proto"
 )
 
@@ -165,6 +167,42 @@ Worker.prototype.postMessage = function (m, ...rest) {
 	if text := k.text("main"); strings.Contains(text, "Looking for what is wrong") {
 		t.Error("it goes on saying that it looks")
 	}
+}
+
+// The worker is told of a large edit a little later than it is made, and of all that comes after that in its order: what it says is of the same project.
+func TestALargeEditIsPassedOnInItsOrder(t *testing.T) {
+	d := sample.With(sample.World(), edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}, "bounds", grid.Rect{W: 50, H: 40}))
+	r := startWith(t, d)
+	walled(r)
+	k := r.blank()
+	_, err := k.page.EvalOnNewDocument(`
+const post = Worker.prototype.postMessage
+globalThis.posted = []
+Worker.prototype.postMessage = function (m, ...rest) {
+	if (m.method !== 'warm') posted.push(m.adopt ? (m.adopt[0].length > 65536 ? 'large' : 'small') : m.method)
+	post.call(this, m, ...rest)
+}`)
+	must(t, err)
+	k.visit("/p/" + r.project)
+	k.ready()
+	k.see("[data-testid=proof]", "can be finished")
+	k.holdKind("Sign")
+	k.focusMap()
+	k.keys(input.KeyF)
+	k.eval(`() => { posted.length = 0 }`)
+	k.click(k.at(40, 30))
+	k.holdTile(1)
+	k.pressIn("aside[aria-label=Stack] ul button", "Things")
+	k.click(k.at(12, 6)) // a small one, which goes at once
+	k.saved()
+	within(t, soon, func() error {
+		return contains(k.eval(`() => posted.filter((m) => m === 'large' || m === 'small' || m === 'receive').join()`), "large,")
+	})
+	if first := k.eval(`() => posted.filter((m) => m !== 'seen' && m !== 'unseen')[0]`); first != "large" {
+		t.Errorf("the worker is first told %s: %s", first, k.eval(`() => posted.join()`))
+	}
+	k.see("[data-testid=proof]", "cannot")
+	k.same()
 }
 
 // warmed waits until the worker did once what presses ask for first.

@@ -39,26 +39,9 @@ func makeRoom(live uint64) {
 
 // tidy looks for memory that is not used any more, if that will be asked for soon anyway. It reports whether it did.
 func tidy() bool {
-	reserve()
 	if !room.Due(inUse()) {
 		return false
 	}
 	runtime.GC()
 	return true
-}
-
-// reserved says that some memory beside what is in use was taken from the browser already.
-var reserved bool
-
-// reserve takes room.Beside bytes from the browser and gives them back to the runtime at once, the first time. Memory that is written for the first
-// time costs some 1 µs for each 4 KB, which the first large press would pay.
-func reserve() {
-	if reserved {
-		return
-	}
-	reserved = true
-	beside := make([]byte, room.Beside)
-	for i := 0; i < len(beside); i += 4096 {
-		beside[i] = 1
-	}
 }

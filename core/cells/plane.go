@@ -39,9 +39,7 @@ func (c *Chunk) Uniform() (Cell, bool) {
 // Copy writes the chunk's 1,024 cells to out.
 func (c *Chunk) Copy(out *[chunkArea]Cell) {
 	if v, ok := c.Uniform(); ok {
-		for i := range out {
-			out[i] = v
-		}
+		repeat(out[:], v)
 		return
 	}
 	*out = *c.cells
@@ -50,7 +48,7 @@ func (c *Chunk) Copy(out *[chunkArea]Cell) {
 // Row writes the cells of a row of the chunk to out.
 func (c *Chunk) Row(y int, out *[side]Cell) {
 	if v, ok := c.Uniform(); ok {
-		fill(out, v)
+		repeat(out[:], v)
 		return
 	}
 	*out = [side]Cell(c.cells[y*side:])
@@ -59,7 +57,7 @@ func (c *Chunk) Row(y int, out *[side]Cell) {
 // Column writes the cells of a column of the chunk to out.
 func (c *Chunk) Column(x int, out *[side]Cell) {
 	if v, ok := c.Uniform(); ok {
-		fill(out, v)
+		repeat(out[:], v)
 		return
 	}
 	for y := 0; y < side; y += 4 {
@@ -68,7 +66,7 @@ func (c *Chunk) Column(x int, out *[side]Cell) {
 	}
 }
 
-func fill(out *[side]Cell, v Cell) {
+func repeat(out []Cell, v Cell) {
 	for i := range out {
 		out[i] = v
 	}

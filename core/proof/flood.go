@@ -87,9 +87,10 @@ func (f *May) spread(g *world.Ground, from spot) (looked int) {
 }
 
 // widens fills up the runs of free cells of a row in which cells wait: to the right by the carry of a sum, which goes through a run of ones to
-// its end; to the left by parallel prefix over words (Kogge and Stone 1973). What of them is new (fresh; of the cell again, counted from 1, that is
-// known) it marks, and has free cells above and below wait. It says whether there is any, and whether something may be beside it that is not free.
-// All is done going twice along the row, since going round costs the module as much as a word.
+// its end; to the left by parallel prefix over words (Kogge and Stone 1973). What of them is new it marks and puts into fresh, and with it the cell
+// again (its column, counted from 1; 0 for none), though that is known; free cells above and below then wait. It says whether any cell waited, and
+// whether something may be beside the new ones that is not free. All is done going twice along the row, since going round costs the module as much
+// as a word.
 func (f *May) widens(m world.Ref, open *world.Open, set *cellSet, y, again int, fresh []uint64) (some, odd bool) {
 	words, rows := len(fresh), len(open.Free)/len(fresh)
 	row, up, down := y*words, max(0, y-1)*words, min(rows-1, y+1)*words

@@ -12,8 +12,6 @@ const (
 	most = 64 << 20
 	// Limit is for debug.SetMemoryLimit where more than 100 percent may come.
 	Limit = 256 << 20
-	// Beside is how much beside what is in use is taken from the browser before it is wanted.
-	Beside = 24 << 20
 	// inMemory is how many bytes one byte of a state comes to, about.
 	inMemory = 4
 )
