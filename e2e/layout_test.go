@@ -7,6 +7,7 @@ import (
 	"azzel/core/sample"
 	"errors"
 	"fmt"
+	"strings"
 	"testing"
 
 	"github.com/go-rod/rod/lib/input"
@@ -221,6 +222,28 @@ func TestAGhostGoesWithItsMap(t *testing.T) {
 	k.with(input.ControlLeft, input.KeyZ)
 	k.see("main", "A game begins with a map")
 	k.gone("[data-testid=ghost]")
+}
+
+// Of a name that is too long for its place the beginning is seen.
+func TestLongNamesBeginWhereTheyAreSeen(t *testing.T) {
+	long := "Rocks of the northern shore, as they are by night"
+	r := world(t)
+	k := r.open()
+	k.holdTile(5)
+	r.append(edit.Set(edit.Ref{Type: edit.TypeTileset, ID: sample.Coast}, "name", long))
+	k.see("[data-testid=hand]", long)
+	for _, at := range []string{"[aria-label='Tileset: " + long + "']", "[data-testid=hand] [aria-haspopup=menu]"} {
+		k.see(at, "")
+		if is := k.eval(`(at) => {
+			const word = document.querySelector(at), first = document.createRange()
+			const text = document.createTreeWalker(word, NodeFilter.SHOW_TEXT, (n) => (n.data.trim() ? NodeFilter.FILTER_ACCEPT : NodeFilter.FILTER_SKIP)).nextNode()
+			const from = text.data.search(/\S/)
+			first.setStart(text, from), first.setEnd(text, from + 1)
+			return text.data.trim() + ': ' + (first.getBoundingClientRect().left >= word.getBoundingClientRect().left)
+		}`, at); !strings.HasSuffix(is, ": true") || !strings.Contains(is, long) {
+			t.Errorf("%s begins beyond the edge: %s", at, is)
+		}
+	}
 }
 
 // What lies under a notice can be scrolled out from under it, also at the end of a page.

@@ -34,12 +34,12 @@
 		<div class="flex items-center gap-1 px-1.5">
 			<Menu {choices} side="bottom">
 				{#snippet trigger()}
-					<DropdownMenu.Trigger class="word min-w-0 truncate" aria-label="Tileset: {shown.name}"
-						>{shown.name}</DropdownMenu.Trigger
-					>
+					<DropdownMenu.Trigger class="word min-w-0" aria-label="Tileset: {shown.name}">
+						<span class="truncate">{shown.name}</span>
+					</DropdownMenu.Trigger>
 				{/snippet}
 			</Menu>
-			<span class="grow truncate text-right font-mono text-[11px] text-dim"
+			<span class="grow text-right font-mono text-[11px] whitespace-nowrap text-dim"
 				>{shown.cut.cellWidth} × {shown.cut.cellHeight} px</span
 			>
 			<Hint

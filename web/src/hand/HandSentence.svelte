@@ -14,11 +14,8 @@
 {#snippet control(label: string, what: string, choices: Choice[], wrong = false)}
 	<Menu {choices}>
 		{#snippet trigger()}
-			<DropdownMenu.Trigger
-				class="word max-w-60 truncate {wrong ? 'border-brick text-brick' : ''}"
-				aria-label="{what}: {label}"
-			>
-				{label}
+			<DropdownMenu.Trigger class="word max-w-60 {wrong ? 'border-brick text-brick' : ''}" aria-label="{what}: {label}">
+				<span class="truncate">{label}</span>
 			</DropdownMenu.Trigger>
 		{/snippet}
 	</Menu>

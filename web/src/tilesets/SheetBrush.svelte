@@ -58,7 +58,7 @@
 			>
 		{/each}
 	</div>
-	<div class="grid grid-cols-8 gap-1" aria-label="Solid parts">
+	<div class="grid grid-cols-8 gap-1 pointer-coarse:grid-cols-4" aria-label="Solid parts">
 		{#each w.project.head.parts as p (p.name)}
 			<Hint
 				label="Solid in part: {p.name}, {p.help}"
