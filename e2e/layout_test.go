@@ -236,7 +236,7 @@ func TestLongNamesBeginWhereTheyAreSeen(t *testing.T) {
 		k.see(at, "")
 		if is := k.eval(`(at) => {
 			const word = document.querySelector(at), first = document.createRange()
-			const text = document.createTreeWalker(word, NodeFilter.SHOW_TEXT, (n) => (n.data.trim() ? NodeFilter.FILTER_ACCEPT : NodeFilter.FILTER_SKIP)).nextNode()
+			const text = document.createTreeWalker(word, 4 /* texts */, (n) => (n.data.trim() ? NodeFilter.FILTER_ACCEPT : NodeFilter.FILTER_SKIP)).nextNode()
 			const from = text.data.search(/\S/)
 			first.setStart(text, from), first.setEnd(text, from + 1)
 			return text.data.trim() + ': ' + (first.getBoundingClientRect().left >= word.getBoundingClientRect().left)
