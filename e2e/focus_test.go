@@ -113,12 +113,7 @@ func TestTilesAreHeldFromTheFinder(t *testing.T) {
 	k := r.open()
 	k.pressIn("nav button", "Rules")
 	k.see("h1", "Rules")
-	find := func(text string) {
-		k.with(input.ControlLeft, input.KeyK)
-		k.see("[role=dialog] input:focus", "")
-		must(t, k.page.InsertText(text))
-	}
-	find("tile 12 coast")
+	k.search("tile 12 coast")
 	k.see("[role=dialog] [data-selected]", "Hold: tile 12 of Coast")
 	k.keys(input.Enter)
 	k.see("[data-testid=hand]", "tile 12 of Coast")
@@ -126,12 +121,12 @@ func TestTilesAreHeldFromTheFinder(t *testing.T) {
 	// from any station, with its picture; what is not a tile comes before the many tiles
 	k.pressIn("nav button", "Kinds")
 	k.see("h1", "Kinds")
-	find("hold: spawn")
+	k.search("hold: spawn")
 	k.see("[role=dialog] [data-selected]", "Hold: Spawn")
 	k.see("[role=dialog] [data-selected] canvas", "")
 	k.keys(input.Enter)
 	k.see("[data-testid=hand]", "spawn")
-	find("coast")
+	k.search("coast")
 	k.see("[role=dialog] [data-selected]", "Tiles of Coast")
 	within(t, soon, func() error {
 		return want("tiles that come with it", k.eval(`() => [...document.querySelectorAll('[role=dialog] [data-command-item]')].filter((e) => e.textContent.includes('Hold: tile')).length`), "6")
@@ -142,7 +137,7 @@ func TestTilesAreHeldFromTheFinder(t *testing.T) {
 	k.focusMap()
 	k.keys(input.KeyP)
 	k.see("[data-testid=playing]", "Playing")
-	find("tile 5 coast")
+	k.search("tile 5 coast")
 	k.keys(input.Enter)
 	k.see("[data-testid=hand]", "tile 5 of Coast")
 	k.see("[data-testid=playing]", "Playing")

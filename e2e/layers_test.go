@@ -216,8 +216,7 @@ func TestHistoryJumpsAndTurnsBackHere(t *testing.T) {
 
 func TestGoToCellStatusAndSnapping(t *testing.T) {
 	k := world(t).open()
-	k.with(input.ControlLeft, input.KeyK)
-	must(t, k.page.InsertText("6, 1"))
+	k.search("6, 1")
 	k.see("[role=option]", "Go to cell 6, 1")
 	k.keys(input.Enter)
 	k.see("[data-testid=status]", "cell 6, 1")

@@ -92,12 +92,10 @@ func TestPassageByPointing(t *testing.T) {
 
 func TestPassageByKeyboard(t *testing.T) {
 	k := world(t).open()
-	k.with(input.ControlLeft, input.KeyK)
-	must(t, k.page.InsertText("exit on quay"))
+	k.search("exit on quay")
 	k.keys(input.Enter)
 	k.see("[data-testid=details] input", "Exit")
-	k.with(input.ControlLeft, input.KeyK)
-	must(t, k.page.InsertText("where the selected exit leads"))
+	k.search("where the selected exit leads")
 	k.keys(input.Enter)
 	k.see("[role=dialog]", "Choose the map by its picture")
 	k.find("[role=dialog] button", "Pans").MustFocus()
