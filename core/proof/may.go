@@ -56,9 +56,6 @@ type May struct {
 	pushed  []pushed
 	settled []bool
 	barred  []*cellSet
-	// pending are cells that are come to and not gone on from yet, by the words of rows; rows are those that have some.
-	pending []uint64
-	rows    []int
 	// now is the game from which on it is looked at what could be; nil is how a game begins.
 	now *play.Game
 	// unlocked are doors that are taken to be open, free the ways that are taken to ask for nothing: what would be if they were.

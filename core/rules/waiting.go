@@ -30,6 +30,9 @@ var doneBy = map[string]bool{WordEnter: true, WordUse: true, WordTurnsOn: true, 
 
 // Waiting lists the rules that wait for a happening, in their order.
 func Waiting(d *document.Document, h Happening) []*document.Rule {
+	if d.Rules.Len() == 0 {
+		return nil
+	}
 	index := d.Rules.Derived(func() any {
 		out := map[awaited][]waiting{}
 		for n, r := range d.RulesInOrder() {

@@ -67,6 +67,8 @@ type Open struct {
 	Words int
 	// Free are cells that are not solid and that no thing touches; Odd those that are not solid and that one does.
 	Free, Odd []uint64
+	// Beside are cells beside which is an odd one.
+	Beside []uint64
 }
 
 // Open is which cells of a map are free, and which are not solid but have something on them; it is worked out once for a version of a
@@ -76,7 +78,7 @@ func (g *Ground) Open() *Open {
 		return g.open
 	}
 	words := (g.Bounds.W + 63) / 64
-	o := &Open{words, make([]uint64, words*g.Bounds.H), make([]uint64, words*g.Bounds.H)}
+	o := &Open{Words: words, Free: make([]uint64, words*g.Bounds.H), Odd: make([]uint64, words*g.Bounds.H)}
 	for y := 0; y < g.Bounds.H; y += blockSide {
 		for x := 0; x < g.Bounds.W; x += blockSide {
 			b := g.blockAt(x, y)
@@ -106,8 +108,34 @@ func (g *Ground) Open() *Open {
 			}
 		}
 	}
+	o.Beside = o.beside()
 	g.open = o
 	return o
+}
+
+// beside are the cells that lie beside odd ones.
+func (o *Open) beside() []uint64 {
+	words := o.Words
+	out := make([]uint64, len(o.Odd))
+	for i, odd := range o.Odd {
+		if odd == 0 {
+			continue
+		}
+		out[i] |= odd<<1 | odd>>1
+		if i%words > 0 {
+			out[i-1] |= odd << 63
+		}
+		if i%words < words-1 {
+			out[i+1] |= odd >> 63
+		}
+		if i >= words {
+			out[i-words] |= odd
+		}
+		if i < len(out)-words {
+			out[i+words] |= odd
+		}
+	}
+	return out
 }
 
 // CellsOf are the cells of the map that a thing lies over, with all of it, where it stands at first.
