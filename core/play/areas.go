@@ -10,9 +10,14 @@ const fewAreas = 8
 // here is what the ground and the areas on it are at a point, and how far they carry in a tick.
 func (g *Game) here(m *world.Ground, x, y int64) (is world.Terrain, flowX, flowY int64) {
 	is = m.At(m.CellAt(x, y))
-	if len(m.Areas()) == 0 {
+	if len(m.Areas()) == 0 { // nearly always, and by itself, since what an area adds to is kept in memory
 		return is, 0, 0
 	}
+	return g.hereIn(m, x, y, is)
+}
+
+func (g *Game) hereIn(m *world.Ground, x, y int64, ground world.Terrain) (is world.Terrain, flowX, flowY int64) {
+	is = ground
 	last := world.None
 	add := func(r world.Ref, t *world.Thing, at world.Box) {
 		if t.Area == nil || t.Area.Below && m.Side || r == last || x < at.Left || x >= at.Right || y < at.Top || y >= at.Bottom || !g.works(r, t) {
