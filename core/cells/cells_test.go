@@ -178,6 +178,34 @@ func TestFillAgainstSlow(t *testing.T) {
 	}
 }
 
+// A chunk of one value goes on over its corners to chunks that only touch it there.
+func TestWholeChunksFillOverTheirCorners(t *testing.T) {
+	in := grid.Rect{X: -side, Y: -side, W: 3 * side, H: 3 * side}
+	r := rand.New(rand.NewPCG(8, 3))
+	for n := range 40 {
+		cells := map[grid.Point]Cell{}
+		for y := range side {
+			for x := range side {
+				cells[grid.Point{X: x, Y: y}] = TileCell(1, 1)
+			}
+		}
+		for _, at := range []grid.Point{{X: -1, Y: -1}, {X: side, Y: -1}, {X: -1, Y: side}, {X: side, Y: side}} {
+			for range r.IntN(4) {
+				cells[grid.Point{X: at.X + r.IntN(3) - 1, Y: at.Y + r.IntN(3) - 1}] = TileCell(1, 1)
+			}
+		}
+		all := &grid.Region{}
+		all.AddRect(in)
+		p, _ := PaintEach(all, in, func(x, y int) (Cell, bool) { return cells[grid.Point{X: x, Y: y}], true }).Apply(Plane{})
+		for _, reach := range []Reach{{}, {Corners: true}} {
+			got, want := Fill(p, in, grid.Point{X: 5, Y: 5}, reach), slowFill(p, in, grid.Point{X: 5, Y: 5}, reach)
+			if got.Count() != len(want) {
+				t.Fatalf("%d: filled %d cells over %v, wanted %d", n, got.Count(), reach.Corners, len(want))
+			}
+		}
+	}
+}
+
 func everywhere() *grid.Region {
 	all := &grid.Region{}
 	all.AddRect(bounds)

@@ -18,7 +18,7 @@ func Fill(p Plane, bounds grid.Rect, start grid.Point, reach Reach) *grid.Region
 	if !bounds.Contains(start) || reach.Within != nil && !reach.Within.Has(start) {
 		return region
 	}
-	f := filler{plane: p, bounds: bounds, reach: reach, value: p.At(start.X, start.Y)}
+	f := filler{plane: p.read(), bounds: bounds, reach: reach, value: p.At(start.X, start.Y)}
 	f.left, f.top = grid.FloorDiv(bounds.X, side), grid.FloorDiv(bounds.Y, side)
 	f.w = grid.FloorDiv(bounds.X+bounds.W-1, side) - f.left + 1
 	f.h = grid.FloorDiv(bounds.Y+bounds.H-1, side) - f.top + 1
@@ -28,11 +28,15 @@ func Fill(p Plane, bounds grid.Rect, start grid.Point, reach Reach) *grid.Region
 	for len(f.queue) > 0 {
 		next := f.queue[0]
 		f.queue = f.queue[1:]
-		f.flood(f.left+next%f.w, f.top+next/f.w, &f.spots[next])
+		f.flood(f.left+next.x, f.top+next.y, &f.spots[next.y*f.w+next.x])
 	}
-	for i := range f.spots {
-		if filled := f.spots[i].filled; filled != nil {
-			*region.At(f.left+i%f.w, f.top+i/f.w) = *filled
+	region.Room(f.touched)
+	for y := range f.h {
+		row := f.spots[y*f.w:][:f.w]
+		for x := range row {
+			if filled := row[x].filled; filled != nil {
+				region.Append(f.left+x, f.top+y, filled)
+			}
 		}
 	}
 	return region
@@ -41,11 +45,14 @@ func Fill(p Plane, bounds grid.Rect, start grid.Point, reach Reach) *grid.Region
 // spot is a chunk: which of its cells are of the value, and which are filled; nil where that is not known yet, and where none is.
 type spot struct {
 	open, filled *grid.Mask
-	// waits is whether it is in the queue, and from the cells from which to go on there; of one that is filled as a whole, none. What
-	// comes to a chunk from several sides goes on at once.
+	// waits is whether it is in the queue, and from the cells from which to go on there; nil before any were, and of one that is filled as a
+	// whole. What comes to a chunk from several sides goes on at once.
 	waits bool
-	from  grid.Mask
+	from  *grid.Mask
 }
+
+// at is where a chunk is, from the first one of bounds on.
+type at struct{ x, y int }
 
 // whole is a chunk all of whose cells are of the value, or filled; it is shared and never written.
 var whole = grid.FullMask
@@ -53,8 +60,36 @@ var whole = grid.FullMask
 // none is a chunk of which nothing is filled; it is never written.
 var none grid.Mask
 
+// leftmost and rightmost are the cells along a side of a chunk; they are never written.
+var leftmost, rightmost = everyRow(1), everyRow(1 << (side - 1))
+
+func everyRow(row uint32) (m grid.Mask) {
+	for y := range m {
+		m[y] = row
+	}
+	return m
+}
+
+// isInside says whether all of a chunk lies in bounds.
+func isInside(cx, cy int, b grid.Rect) bool {
+	return cx*side >= b.X && cy*side >= b.Y && (cx+1)*side <= b.X+b.W && (cy+1)*side <= b.Y+b.H
+}
+
+// masks has room for masks: one by one they take longer to come by than to work out.
+type masks []grid.Mask
+
 // masksAtOnce is so few that a small fill makes none in vain that would take long.
 const masksAtOnce = 16
+
+// next is an empty mask.
+func (m *masks) next() *grid.Mask {
+	if len(*m) == 0 {
+		*m = make(masks, masksAtOnce)
+	}
+	next := &(*m)[0]
+	*m = (*m)[1:]
+	return next
+}
 
 type filler struct {
 	plane     Plane
@@ -64,18 +99,9 @@ type filler struct {
 	left, top int // the first chunk of bounds
 	w, h      int // in chunks
 	spots     []spot
-	queue     []int // of spots
-	// room is for masks: one by one they take longer to come by than to work out.
-	room []grid.Mask
-}
-
-func (f *filler) mask() *grid.Mask {
-	if len(f.room) == 0 {
-		f.room = make([]grid.Mask, masksAtOnce)
-	}
-	m := &f.room[0]
-	f.room = f.room[1:]
-	return m
+	queue     []at
+	touched   int // how many chunks are filled, or waited to be
+	masks     masks
 }
 
 // spot is what is known of a chunk; nil outside bounds.
@@ -92,14 +118,12 @@ func (f *filler) spot(cx, cy int) *spot {
 }
 
 func (f *filler) matching(cx, cy int) (m *grid.Mask) {
-	chunk := f.plane.Chunk(cx, cy)
+	chunk := f.plane.chunk(cx, cy)
 	v, uniform := chunk.Uniform()
-	b := f.bounds
-	inside := cx*side >= b.X && cy*side >= b.Y && (cx+1)*side <= b.X+b.W && (cy+1)*side <= b.Y+b.H
-	if uniform && v == f.value && inside && f.reach.Within == nil {
+	if uniform && v == f.value && f.reach.Within == nil && isInside(cx, cy, f.bounds) {
 		return &whole
 	}
-	m = f.mask()
+	m = f.masks.next()
 	if uniform {
 		if v == f.value {
 			*m = grid.FullMask
@@ -145,10 +169,14 @@ func (f *filler) push(cx, cy int, rows *grid.Mask) {
 	if filled == nil {
 		filled = &none
 	}
-	any := uint32(0)
+	if s.open == &whole {
+		f.enqueue(cx, cy, s)
+		return
+	}
+	from, any := f.goesOnFrom(s), uint32(0)
 	for y, row := range rows {
 		row &= s.open[y] &^ filled[y]
-		s.from[y] |= row
+		from[y] |= row
 		any |= row
 	}
 	if any != 0 {
@@ -167,34 +195,50 @@ func (f *filler) pushRow(cx, cy, y int, row uint32) {
 		row &^= s.filled[y]
 	}
 	if row != 0 {
-		s.from[y] |= row
+		if s.open != &whole {
+			f.goesOnFrom(s)[y] |= row
+		}
 		f.enqueue(cx, cy, s)
 	}
 }
 
+// goesOnFrom is room for the cells from which to go on in a chunk.
+func (f *filler) goesOnFrom(s *spot) *grid.Mask {
+	if s.from == nil {
+		s.from = f.masks.next()
+	}
+	return s.from
+}
+
 func (f *filler) enqueue(cx, cy int, s *spot) {
+	if s.waits {
+		return
+	}
+	if s.filled == nil {
+		f.touched++
+	}
 	if s.open == &whole {
 		s.filled = &whole
 	}
-	if !s.waits {
-		s.waits = true
-		f.queue = append(f.queue, (cy-f.top)*f.w+cx-f.left)
-	}
+	s.waits = true
+	f.queue = append(f.queue, at{cx - f.left, cy - f.top})
 }
 
 func (f *filler) flood(cx, cy int, s *spot) {
 	s.waits = false
-	got := whole
-	if s.open != &whole {
-		got, s.from = s.from, none
-		spread(&got, s.open, f.reach.Corners)
-		if s.filled == nil {
-			s.filled = f.mask()
-		}
-		for y := range got {
-			got[y] &^= s.filled[y]
-			s.filled[y] |= got[y]
-		}
+	if s.open == &whole {
+		f.goesOnAll(cx, cy)
+		return
+	}
+	var got grid.Mask
+	got, *s.from = *s.from, none
+	spread(&got, s.open, f.reach.Corners)
+	if s.filled == nil {
+		s.filled = f.masks.next()
+	}
+	for y := range got {
+		got[y] &^= s.filled[y]
+		s.filled[y] |= got[y]
 	}
 	var left, right grid.Mask
 	sides := [2]uint32{}
@@ -218,6 +262,31 @@ func (f *filler) flood(cx, cy int, s *spot) {
 	}
 	if sides[1] != 0 {
 		f.push(cx+1, cy, &right)
+	}
+}
+
+// goesOnAll goes on to all sides of a chunk that is filled as a whole; most of them are filled already, which is seen without a call.
+func (f *filler) goesOnAll(cx, cy int) {
+	const all = ^uint32(0)
+	x, y := cx-f.left, cy-f.top
+	i := y*f.w + x
+	if y > 0 && f.spots[i-f.w].filled != &whole {
+		f.pushRow(cx, cy-1, side-1, all)
+	}
+	if y < f.h-1 && f.spots[i+f.w].filled != &whole {
+		f.pushRow(cx, cy+1, 0, all)
+	}
+	if x > 0 && f.spots[i-1].filled != &whole {
+		f.push(cx-1, cy, &rightmost)
+	}
+	if x < f.w-1 && f.spots[i+1].filled != &whole {
+		f.push(cx+1, cy, &leftmost)
+	}
+	if f.reach.Corners {
+		for _, at := range [4][2]int{{-1, -1}, {-1, 1}, {1, -1}, {1, 1}} {
+			x, y := (1-at[0])/2*(side-1), (1-at[1])/2*(side-1)
+			f.pushRow(cx+at[0], cy+at[1], y, 1<<x)
+		}
 	}
 }
 

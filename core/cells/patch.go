@@ -3,7 +3,6 @@ package cells
 import (
 	"azzel/core/grid"
 	"math/bits"
-	"slices"
 )
 
 // ChunkPatch says what some cells of one chunk become. Mask nil means all
@@ -23,22 +22,28 @@ type Patch []ChunkPatch
 // repeated over the plane: block is w wide, row by row, and its first cell lies
 // on origin. Cells outside bounds are left out.
 func Paint(region *grid.Region, bounds grid.Rect, block []Cell, w int, origin grid.Point) Patch {
-	h, chunks := len(block)/w, region.Chunks()
-	out := slices.Grow(Patch(nil), len(chunks))
+	h, chunks := len(block)/w, region.InOrder()
+	out := make(Patch, len(chunks))
+	some := 0
+	var parts masks
 	for i := range chunks {
-		c := &chunks[i]
-		c.Rows.Clip(c.CX, c.CY, bounds)
-		n := c.Rows.Count()
-		if n == 0 {
-			continue
+		c, cp := &chunks[i], &out[some]
+		n := chunkArea
+		if !c.Rows.Full() || !isInside(c.CX, c.CY, bounds) {
+			part := parts.next()
+			*part = c.Rows
+			part.Clip(c.CX, c.CY, bounds)
+			if n = part.Count(); n == 0 {
+				continue
+			}
+			if n < chunkArea {
+				cp.Mask = part
+			}
 		}
-		cp := ChunkPatch{CX: c.CX, CY: c.CY}
-		if n < chunkArea {
-			cp.Mask = &c.Rows
-		}
+		cp.CX, cp.CY = c.CX, c.CY
+		some++
 		if len(block) == 1 {
 			cp.Value = block[0]
-			out = append(out, cp)
 			continue
 		}
 		cp.Cells = make([]Cell, 0, n)
@@ -47,9 +52,9 @@ func Paint(region *grid.Region, bounds grid.Rect, block []Cell, w int, origin gr
 			y := grid.Mod(c.CY*side+i/side-origin.Y, h)
 			cp.Cells = append(cp.Cells, block[y*w+x])
 		})
-		out = append(out, cp.packed())
+		*cp = cp.packed()
 	}
-	return out
+	return out[:some]
 }
 
 // PaintEach is the patch that gives every cell of a region what f says; where f
@@ -214,14 +219,23 @@ func (p Patch) Clip(bounds grid.Rect) Patch {
 
 // Apply writes the patch and gives the new plane and the patch that undoes it.
 func (p Patch) Apply(to Plane) (Plane, Patch) {
-	changes := make([]Placed, 0, len(p))
-	inverse := make(Patch, 0, len(p))
+	changes, inverse := make([]Placed, len(p)), make(Patch, len(p))
+	var plain *Chunk // the last chunk of one value that was put down: it can lie in many places, since it never changes
+	to = to.read()
 	for i := range p {
-		c := &p[i]
-		old := to.Chunk(c.CX, c.CY)
-		next, was := written(old, c)
-		inverse = append(inverse, was)
-		changes = append(changes, Placed{c.CX, c.CY, next})
+		c, was := &p[i], &inverse[i]
+		old, next := to.chunk(c.CX, c.CY), plain
+		if v, uniform := old.Uniform(); uniform && c.Mask == nil && c.Cells == nil {
+			if is, _ := plain.Uniform(); is != c.Value {
+				plain = uniformChunk(c.Value)
+				next = plain
+			}
+			was.CX, was.CY, was.Value = c.CX, c.CY, v
+		} else {
+			next, *was = written(old, c)
+		}
+		change := &changes[i]
+		change.CX, change.CY, change.Chunk = c.CX, c.CY, next
 	}
 	return to.with(changes), inverse
 }

@@ -124,7 +124,7 @@ type placed struct {
 	chunk *Chunk
 }
 
-func (p Plane) row(cy int) (int, bool) {
+func (p *Plane) row(cy int) (int, bool) {
 	if len(p.rows) > 0 { // mostly there is none left out
 		if i := cy - p.rows[0].cy; i >= 0 && i < len(p.rows) && p.rows[i].cy == cy {
 			return i, true
@@ -135,7 +135,14 @@ func (p Plane) row(cy int) (int, bool) {
 
 // Chunk is the chunk at (cx, cy), in chunks; nil where all is empty.
 func (p Plane) Chunk(cx, cy int) *Chunk {
-	p = p.read()
+	if p.later != nil {
+		p = p.read()
+	}
+	return p.chunk(cx, cy)
+}
+
+// chunk is Chunk of a plane that is read; it copies nothing, which takes the module longer than looking it up.
+func (p *Plane) chunk(cx, cy int) *Chunk {
 	i, ok := p.row(cy)
 	if !ok {
 		return nil
@@ -253,7 +260,8 @@ func (p Plane) Outside(bounds grid.Rect, n int) Patch {
 
 func mergeRow(old []placed, changes []Placed) []placed {
 	out := make([]placed, 0, len(old)+len(changes))
-	for _, c := range changes {
+	for i := range changes {
+		c := &changes[i]
 		for len(old) > 0 && old[0].cx < c.CX {
 			out = append(out, old[0])
 			old = old[1:]

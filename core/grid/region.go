@@ -29,6 +29,16 @@ func (m *Mask) Count() int {
 	return n
 }
 
+// Full reports whether all cells are marked.
+func (m *Mask) Full() bool {
+	all := ^uint32(0)
+	for y := 0; y < ChunkSize; y += 8 {
+		eight := (*[8]uint32)(m[y:])
+		all &= eight[0] & eight[1] & eight[2] & eight[3] & eight[4] & eight[5] & eight[6] & eight[7]
+	}
+	return all == ^uint32(0)
+}
+
 // Add marks the cells of another mask.
 func (m *Mask) Add(other *Mask) {
 	for y := 0; y < ChunkSize; y += 4 {
@@ -136,17 +146,37 @@ func (r *Region) At(cx, cy int) *Mask {
 	}
 	n := len(r.chunks)
 	r.mixed = r.mixed || n > 0 && r.chunks[n-1].compare(cx, cy) > 0
-	r.chunks = append(r.chunks, ChunkMask{CX: cx, CY: cy})
+	c := r.one()
+	c.CX, c.CY, c.Rows = cx, cy, Mask{}
 	switch {
 	case r.index != nil:
 		r.index[[2]int{cx, cy}] = n
 	case r.mixed && n >= few:
 		r.index = make(map[[2]int]int, 2*n)
-		for i, c := range r.chunks {
-			r.index[[2]int{c.CX, c.CY}] = i
+		for i := range r.chunks {
+			r.index[[2]int{r.chunks[i].CX, r.chunks[i].CY}] = i
 		}
 	}
-	return &r.chunks[n].Rows
+	return &c.Rows
+}
+
+// Room makes room for so many more chunks, so that they are not moved while they are marked.
+func (r *Region) Room(chunks int) { r.chunks = slices.Grow(r.chunks, chunks) }
+
+// Append marks cells of a chunk behind all that are in the set, by row, then column.
+func (r *Region) Append(cx, cy int, rows *Mask) {
+	c := r.one()
+	c.CX, c.CY, c.Rows = cx, cy, *rows
+}
+
+// one is one more chunk.
+func (r *Region) one() *ChunkMask {
+	n := len(r.chunks)
+	if n == cap(r.chunks) {
+		r.chunks = slices.Grow(r.chunks, 1)
+	}
+	r.chunks = r.chunks[:n+1]
+	return &r.chunks[n]
 }
 
 // Add marks one cell.
@@ -284,7 +314,15 @@ func (r *Region) Count() int {
 	return n
 }
 
-// Chunks lists the non-empty chunks, sorted by row of chunks, then column.
+// InOrder lists the chunks by row of chunks, then column, empty ones as well: for reading, until the set is changed.
+func (r *Region) InOrder() []ChunkMask {
+	if r.mixed {
+		return r.Chunks()
+	}
+	return r.chunks
+}
+
+// Chunks is a list of its own of the non-empty chunks, sorted by row of chunks, then column.
 func (r *Region) Chunks() []ChunkMask {
 	out := make([]ChunkMask, 0, len(r.chunks))
 	for i := range r.chunks {
