@@ -12,7 +12,10 @@ type Reach struct {
 
 // Fill is the set of cells connected to start that hold the same value as
 // start, inside bounds. Each chunk is flooded as 32 words of bits, a uniform
-// chunk at once.
+// chunk at once. It, Paint and Apply are not put into what calls them: in the
+// module three quarters of the time are left when each stands by itself.
+//
+//go:noinline
 func Fill(p Plane, bounds grid.Rect, start grid.Point, reach Reach) *grid.Region {
 	region := &grid.Region{}
 	if !bounds.Contains(start) || reach.Within != nil && !reach.Within.Has(start) {

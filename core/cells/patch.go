@@ -21,6 +21,8 @@ type Patch []ChunkPatch
 // Paint is the patch that gives every cell of a region the value of a block
 // repeated over the plane: block is w wide, row by row, and its first cell lies
 // on origin. Cells outside bounds are left out.
+//
+//go:noinline
 func Paint(region *grid.Region, bounds grid.Rect, block []Cell, w int, origin grid.Point) Patch {
 	h, chunks := len(block)/w, region.InOrder()
 	out := make(Patch, len(chunks))
@@ -218,6 +220,8 @@ func (p Patch) Clip(bounds grid.Rect) Patch {
 }
 
 // Apply writes the patch and gives the new plane and the patch that undoes it.
+//
+//go:noinline
 func (p Patch) Apply(to Plane) (Plane, Patch) {
 	changes, inverse := make([]Placed, len(p)), make(Patch, len(p))
 	var plain *Chunk // the last chunk of one value that was put down: it can lie in many places, since it never changes
