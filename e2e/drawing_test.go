@@ -220,6 +220,22 @@ func (k *tab) drawn(on, colour string) int {
 	return n
 }
 
+// still is what is counted once it has been the same for several looks: a picture that is still being drawn shows less at first.
+func (k *tab) still(count func() int) (n int) {
+	k.Helper()
+	same := 0
+	within(k.T, soon, func() error {
+		if now := count(); now != n {
+			n, same = now, 0
+		}
+		if same++; same < 6 {
+			return fmt.Errorf("it is still drawn: %d", n)
+		}
+		return nil
+	})
+	return n
+}
+
 // The overlay of what is solid shows sides, water and the sizes of parts; ways are drawn
 // though nothing is selected; and in play no grid lies over what is painted.
 func TestWhatLiesAboveTheMap(t *testing.T) {

@@ -276,7 +276,7 @@ func TestPassagePictureIsMoved(t *testing.T) {
 	k.gone("[role=dialog]")
 
 	k.openChart()
-	marked := k.drawn("chart", "51,80,158")
+	marked := k.still(func() int { return k.drawn("chart", "51,80,158") })
 	q := *p
 	q.Sound, q.Transition, q.If = "", "fade", nil
 	c, err := author.ChangePassage(k.rig.doc(), q)
