@@ -38,7 +38,7 @@ func Fill(p Plane, bounds grid.Rect, start grid.Point, reach Reach) *grid.Region
 		row := f.spots[y*f.w:][:f.w]
 		for x := range row {
 			if filled := row[x].filled; filled != nil {
-				region.Append(f.left+x, f.top+y, filled)
+				*region.At(f.left+x, f.top+y) = *filled
 			}
 		}
 	}
@@ -54,8 +54,8 @@ type spot struct {
 	from  *grid.Mask
 }
 
-// at is where a chunk is, from the first one of bounds on.
-type at struct{ x, y int }
+// waiting is where a chunk in the queue is, from the first one of bounds on.
+type waiting struct{ x, y int }
 
 // whole is a chunk all of whose cells are of the value, or filled; it is shared and never written.
 var whole = grid.FullMask
@@ -102,7 +102,7 @@ type filler struct {
 	left, top int // the first chunk of bounds
 	w, h      int // in chunks
 	spots     []spot
-	queue     []at
+	queue     []waiting
 	touched   int // how many chunks are filled, or waited to be
 	masks     masks
 }
@@ -168,13 +168,13 @@ func (f *filler) push(cx, cy int, rows *grid.Mask) {
 	if s == nil || s.filled == &whole {
 		return
 	}
-	filled := s.filled
-	if filled == nil {
-		filled = &none
-	}
 	if s.open == &whole {
 		f.enqueue(cx, cy, s)
 		return
+	}
+	filled := s.filled
+	if filled == nil {
+		filled = &none
 	}
 	from, any := f.goesOnFrom(s), uint32(0)
 	for y, row := range rows {
@@ -224,7 +224,7 @@ func (f *filler) enqueue(cx, cy int, s *spot) {
 		s.filled = &whole
 	}
 	s.waits = true
-	f.queue = append(f.queue, at{cx - f.left, cy - f.top})
+	f.queue = append(f.queue, waiting{cx - f.left, cy - f.top})
 }
 
 func (f *filler) flood(cx, cy int, s *spot) {

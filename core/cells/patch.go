@@ -20,7 +20,7 @@ type Patch []ChunkPatch
 
 // Paint is the patch that gives every cell of a region the value of a block
 // repeated over the plane: block is w wide, row by row, and its first cell lies
-// on origin. Cells outside bounds are left out.
+// on origin. Cells outside bounds are left out. It stands by itself as Fill does.
 //
 //go:noinline
 func Paint(region *grid.Region, bounds grid.Rect, block []Cell, w int, origin grid.Point) Patch {
@@ -219,7 +219,7 @@ func (p Patch) Clip(bounds grid.Rect) Patch {
 	return out
 }
 
-// Apply writes the patch and gives the new plane and the patch that undoes it.
+// Apply writes the patch and gives the new plane and the patch that undoes it. It stands by itself as Fill does.
 //
 //go:noinline
 func (p Patch) Apply(to Plane) (Plane, Patch) {

@@ -146,8 +146,7 @@ func (r *Region) At(cx, cy int) *Mask {
 	}
 	n := len(r.chunks)
 	r.mixed = r.mixed || n > 0 && r.chunks[n-1].compare(cx, cy) > 0
-	c := r.one()
-	c.CX, c.CY, c.Rows = cx, cy, Mask{}
+	r.chunks = append(r.chunks, ChunkMask{CX: cx, CY: cy})
 	switch {
 	case r.index != nil:
 		r.index[[2]int{cx, cy}] = n
@@ -157,27 +156,11 @@ func (r *Region) At(cx, cy int) *Mask {
 			r.index[[2]int{r.chunks[i].CX, r.chunks[i].CY}] = i
 		}
 	}
-	return &c.Rows
+	return &r.chunks[n].Rows
 }
 
 // Room makes room for so many more chunks, so that they are not moved while they are marked.
 func (r *Region) Room(chunks int) { r.chunks = slices.Grow(r.chunks, chunks) }
-
-// Append marks cells of a chunk behind all that are in the set, by row, then column.
-func (r *Region) Append(cx, cy int, rows *Mask) {
-	c := r.one()
-	c.CX, c.CY, c.Rows = cx, cy, *rows
-}
-
-// one is one more chunk.
-func (r *Region) one() *ChunkMask {
-	n := len(r.chunks)
-	if n == cap(r.chunks) {
-		r.chunks = slices.Grow(r.chunks, 1)
-	}
-	r.chunks = r.chunks[:n+1]
-	return &r.chunks[n]
-}
 
 // Add marks one cell.
 func (r *Region) Add(p Point) {

@@ -16,6 +16,7 @@ func (g *Game) here(m *world.Ground, x, y int64) (is world.Terrain, flowX, flowY
 	return g.hereIn(m, x, y, is)
 }
 
+// hereIn is here where areas lie on the map, on ground that is known.
 func (g *Game) hereIn(m *world.Ground, x, y int64, ground world.Terrain) (is world.Terrain, flowX, flowY int64) {
 	is = ground
 	last := world.None

@@ -118,12 +118,12 @@ func (f *May) widens(m world.Ref, open *world.Open, set *cellSet, y int, w *fron
 		r &^= reached[k]
 		fresh[k] = r
 		reached[k] |= r
-		near |= some(r&beside[k]) << (k & 63)
+		near |= anyOf(r&beside[k]) << (k & 63)
 		up, down := r&over[k]&^knownOver[k], r&under[k]&^knownUnder[k]
 		toOver[k] |= up
 		toUnder[k] |= down
-		someOver |= some(up) << (k & 63)
-		someUnder |= some(down) << (k & 63)
+		someOver |= anyOf(up) << (k & 63)
+		someUnder |= anyOf(down) << (k & 63)
 	}
 	// beyond the first and the last row is that row itself, of which nothing waits that is known by now
 	w.come(max(0, y-1), someOver)
@@ -131,8 +131,8 @@ func (f *May) widens(m world.Ref, open *world.Open, set *cellSet, y int, w *fron
 	return near
 }
 
-// some is 1 where a word has a bit that is set.
-func some(word uint64) uint64 { return (word | -word) >> 63 }
+// anyOf is 1 where a word has a bit that is set.
+func anyOf(word uint64) uint64 { return (word | -word) >> 63 }
 
 // goesFrom goes from what is new of a row, in the words that are near, to the odd cells beside it.
 func (f *May) goesFrom(g *world.Ground, m world.Ref, y int, fresh []uint64, near uint64) {
