@@ -44,6 +44,7 @@ func TestScreenshots(t *testing.T) {
 	k.keys(input.KeyW)
 	k.word("Inside", "tile 67 of Coast")
 	k.focusMap()
+	k.see("[data-testid=proof]", "can be finished")
 	k.hold(left, k.at(20, 17), k.at(25, 21))
 	shot("map-painting")
 	must(t, k.page.Keyboard.Type(input.Escape))
