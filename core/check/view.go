@@ -15,7 +15,7 @@ import (
 func inView(d *document.Document, solid []bool, m *document.Map) []bool {
 	lens := world.LensOf(d, m)
 	w, h := int64(m.CellWidth)*world.Unit, int64(m.CellHeight)*world.Unit
-	if solid == nil || lens.W == 0 || lens.Mode == kind.CameraWhole || does(d, rules.WordWatch) {
+	if solid == nil || lens.W == 0 || lens.Whole || does(d, rules.WordWatch) {
 		return nil
 	}
 	b := m.Bounds
@@ -47,7 +47,7 @@ func inView(d *document.Document, solid []bool, m *document.Map) []bool {
 			if solid[y*b.W+x] {
 				continue
 			}
-			if lens.Mode == kind.CameraScreens {
+			if lens.Screens {
 				see(x/across*across, y/down*down, x/across*across+across, y/down*down+down)
 				continue
 			}

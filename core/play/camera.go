@@ -1,9 +1,6 @@
 package play
 
-import (
-	"azzel/core/kind"
-	"azzel/core/world"
-)
+import "azzel/core/world"
 
 // slideTicks is how long the view takes from one screen to the next.
 const slideTicks = 20
@@ -25,10 +22,10 @@ func (g *Game) film(m *world.Ground) {
 	}
 	x, y := (box.Left+box.Right)/2+lens.DX, (box.Top+box.Bottom)/2+lens.DY
 	fresh := was.Map != m.Ref
-	switch lens.Mode {
-	case kind.CameraWhole:
+	switch {
+	case lens.Whole:
 		x, y = (all.Left+all.Right)/2, (all.Top+all.Bottom)/2
-	case kind.CameraScreens:
+	case lens.Screens:
 		x = all.Left + floorDiv(x-lens.DX-all.Left, lens.W)*lens.W + lens.W/2
 		y = all.Top + floorDiv(y-lens.DY-all.Top, lens.H)*lens.H + lens.H/2
 		if !fresh {
@@ -49,7 +46,7 @@ func (g *Game) film(m *world.Ground) {
 }
 
 // aside is what is seen where a rule moved the view: on its way from where it was.
-func (g *Game) aside(m *world.Ground, lens world.Lens) {
+func (g *Game) aside(m *world.Ground, lens *world.Lens) {
 	s, own := &g.Show, g.Cam
 	s.Own = own
 	if s.From.Map != m.Ref {

@@ -95,8 +95,11 @@ func (g *Game) concludes(how Over, says string) {
 // is said about it is read before.
 func (g *Game) wins() {
 	b := &g.Stage.Book
+	if b.Flag < 0 && len(b.Collects) == 0 || g.Over != NotOver || len(g.Lines) > 0 || g.Lost != NotLost || g.Held() {
+		return
+	}
 	m := g.Ground()
-	if g.Over != NotOver || m == nil || len(g.Lines) > 0 || g.Lost != NotLost || g.Held() || b.Flag < 0 && len(b.Collects) == 0 {
+	if m == nil {
 		return
 	}
 	all := b.Flag >= 0 && g.bit(flagSlot(b.Flag))

@@ -91,12 +91,14 @@ func (g *Game) Step(in Input) {
 
 // act moves the hero, and does what it touches and uses.
 func (g *Game) act(m *world.Ground, in, pressed Input) {
-	moves := m.Side || !g.gait().Turns || g.Hero().Flags&Stepping != 0 || g.Hero().Push > 0
-	points := g.pointsOn(m) > 0
+	hero, turns := g.Hero(), !m.Side && g.gait().Turns
+	stepped := hero.Flags&Stepping != 0
+	moves := !turns || stepped || hero.Push > 0
+	points := turns && g.pointsOn(m) > 0
 	if points {
 		moves = g.worldsTurn(&in, &pressed) || g.Hero().Push > 0
+		stepped = g.Hero().Flags&Stepping != 0
 	}
-	stepped := g.Hero().Flags&Stepping != 0
 	quiet := g.quiet(m)
 	if moves && !quiet {
 		g.ticks(m)

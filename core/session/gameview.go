@@ -221,7 +221,7 @@ func (p *playing) wholeView(g *play.Game, told []play.Event) View {
 	v.Map, v.Side, v.Cell, v.Most = m.ID, m.Side, g.HeroCell(), int(st.Gait(m, b.Of).Hearts)
 	v.X, v.Y = g.Picture()
 	lens := m.Lens()
-	v.Camera = Camera{int(g.Cam.X / play.Sub), int(g.Cam.Y / play.Sub), int(lens.W / play.Sub), int(lens.H / play.Sub), lens.Mode == kind.CameraWhole, lens.Ends}
+	v.Camera = Camera{int(g.Cam.X / play.Sub), int(g.Cam.Y / play.Sub), int(lens.W / play.Sub), int(lens.H / play.Sub), lens.Whole, lens.Ends}
 	v.Night, v.Minute, v.NightColour = g.Night(), g.Minute(), st.Book.Night
 	v.Darkness = g.Darkness()
 	if w := g.Weather(); w != kind.Weathers[0] {

@@ -7,8 +7,8 @@ import (
 
 // Lens is how the view of a player moves on a map, in 1/256 pixels.
 type Lens struct {
-	// Mode is one of the kinds of camera.
-	Mode string
+	// Whole shows all of the map, Screens one screen after another; without either the view follows the hero.
+	Whole, Screens bool
 	// W and H are what the player sees at once; 0 is not set.
 	W, H int64
 	// DX and DY set the view off from the hero; Ends keeps it on the map.
@@ -28,7 +28,8 @@ const (
 func LensOf(d *document.Document, m *document.Map) Lens {
 	number := func(key string) int64 { return d.MapValue(m, key).Thousandths() }
 	w, h := int64(m.CellWidth)*Unit, int64(m.CellHeight)*Unit
-	out := Lens{Mode: d.MapValue(m, kind.MapCamera).Word(), DX: number("cameraRight") * w / 1000, DY: number("cameraDown") * h / 1000,
+	mode := d.MapValue(m, kind.MapCamera).Word()
+	out := Lens{Whole: mode == kind.CameraWhole, Screens: mode == kind.CameraScreens, DX: number("cameraRight") * w / 1000, DY: number("cameraDown") * h / 1000,
 		FreeX: number(kind.MapFreeAcross) * w / 1000, FreeY: number(kind.MapFreeDown) * h / 1000,
 		Ends: d.MapValue(m, "cameraEnds").Word() != "nowhere"}
 	across, down := number("screenWidth")/1000, number("screenHeight")/1000
@@ -38,7 +39,7 @@ func LensOf(d *document.Document, m *document.Map) Lens {
 	if down == 0 {
 		down = int64(d.Project.Screen.H)
 	}
-	if out.Mode == kind.CameraScreens && across*down == 0 {
+	if out.Screens && across*down == 0 {
 		across, down = usualWidth, usualHeight
 	}
 	if across*down != 0 {

@@ -22,7 +22,7 @@ type Ground struct {
 	area     Box
 	blocks   []*block
 	across   int
-	last     grid.Point
+	last     int
 	lastOf   *block
 	near     [][]resting
 	// open is which cells are free, nil while nobody has asked.
@@ -96,7 +96,7 @@ func (g *Ground) At(p grid.Point) Terrain {
 	if x < 0 || y < 0 || x >= g.Bounds.W || y >= g.Bounds.H {
 		return 0
 	}
-	return g.blockAt(x, y).cells[y%blockSide*blockSide+x%blockSide]
+	return g.blockAt(x, y).cells[uint(y)%blockSide*blockSide+uint(x)%blockSide]
 }
 
 // Perilous reports whether some cell of the map hurts.
@@ -113,17 +113,16 @@ func (g *Ground) Perilous() bool {
 
 // blockAt is the block of a cell, counted from the corner of the map.
 func (g *Ground) blockAt(x, y int) *block {
-	if at := (grid.Point{X: x / blockSide, Y: y / blockSide}); g.lastOf == nil || g.last != at {
-		g.last, g.lastOf = at, g.block(at)
+	if i := int(uint(y)/blockSide)*g.across + int(uint(x)/blockSide); g.lastOf == nil || g.last != i {
+		g.last, g.lastOf = i, g.block(i)
 	}
 	return g.lastOf
 }
 
-func (g *Ground) block(at grid.Point) *block {
+func (g *Ground) block(i int) *block {
 	if g.blocks == nil {
 		g.blocks = make([]*block, g.across*((g.Bounds.H+blockSide-1)/blockSide))
 	}
-	i := at.Y*g.across + at.X
 	if b := g.blocks[i]; b != nil {
 		return b
 	}
@@ -131,7 +130,7 @@ func (g *Ground) block(at grid.Point) *block {
 	g.blocks[i] = b
 	solids := g.solids()
 	for k := range b.cells {
-		x, y := at.X*blockSide+k%blockSide, at.Y*blockSide+k/blockSide
+		x, y := i%g.across*blockSide+k%blockSide, i/g.across*blockSide+k/blockSide
 		if x >= g.Bounds.W || y >= g.Bounds.H {
 			continue
 		}
@@ -158,14 +157,16 @@ func (g *Ground) block(at grid.Point) *block {
 
 // Any reports whether any of the cells that a box touches is one of these.
 func (g *Ground) Any(b Box, of Terrain) bool {
-	x, y := g.byX.floor(b.Left)-int64(g.Bounds.X), g.byY.floor(b.Top)-int64(g.Bounds.Y)
-	right, bottom := g.byX.floor(b.Right-1)-int64(g.Bounds.X), g.byY.floor(b.Bottom-1)-int64(g.Bounds.Y)
-	if x >= 0 && y >= 0 && x/blockSide == right/blockSide && y/blockSide == bottom/blockSide && right < int64(g.Bounds.W) && bottom < int64(g.Bounds.H) &&
-		g.blockAt(int(x), int(y)).all&of == 0 {
+	left, top := int(g.byX.floor(b.Left))-g.Bounds.X, int(g.byY.floor(b.Top))-g.Bounds.Y
+	right, bottom := int(g.byX.floor(b.Right-1))-g.Bounds.X, int(g.byY.floor(b.Bottom-1))-g.Bounds.Y
+	if left >= 0 && top >= 0 && right < g.Bounds.W && bottom < g.Bounds.H && inOneBlock(left, top, right, bottom) && g.blockAt(left, top).all&of == 0 {
 		return false
 	}
 	return g.Over(b)&of != 0
 }
+
+// inOneBlock reports whether cells from one to another, none of them before the corner of the map, lie in one block.
+func inOneBlock(left, top, right, bottom int) bool { return uint((left^right)|(top^bottom)) < blockSide }
 
 // Over is all that the cells are which a box touches.
 func (g *Ground) Over(b Box) (t Terrain) {
@@ -175,10 +176,10 @@ func (g *Ground) Over(b Box) (t Terrain) {
 	if left > right || top > bottom {
 		return 0
 	}
-	if left/blockSide == right/blockSide && top/blockSide == bottom/blockSide { // nearly always
+	if inOneBlock(left, top, right, bottom) { // nearly always
 		in := &g.blockAt(left, top).cells
 		if right-left <= 1 && bottom-top <= 1 {
-			one, across, down := uint(top%blockSide*blockSide+left%blockSide), uint(right-left), uint(bottom-top)*blockSide
+			one, across, down := uint(top)%blockSide*blockSide+uint(left)%blockSide, uint(right-left), uint(bottom-top)*blockSide
 			const last = blockSide*blockSide - 1
 			return in[one&last] | in[(one+across)&last] | in[(one+down)&last] | in[(one+across+down)&last]
 		}
@@ -309,21 +310,25 @@ func (g *Ground) Solid(t *Thing) bool {
 // divisor divides and rounds down; by a power of two it shifts, which is many times faster.
 type divisor struct {
 	by    int64
-	shift int8
+	shift uint8 // 0 where it is no power of two; nothing is divided by 1
 }
 
 func divisorOf(by int64) divisor {
-	d := divisor{by, -1}
+	d := divisor{by: by}
 	if by&(by-1) == 0 {
-		d.shift = int8(bits.TrailingZeros64(uint64(by)))
+		d.shift = uint8(bits.TrailingZeros64(uint64(by)))
 	}
 	return d
 }
 
 func (d divisor) floor(a int64) int64 {
-	if d.shift >= 0 {
-		return a >> d.shift
+	if d.shift != 0 {
+		return a >> (d.shift & 63)
 	}
+	return d.divide(a)
+}
+
+func (d divisor) divide(a int64) int64 {
 	q := a / d.by
 	if a%d.by < 0 {
 		q--

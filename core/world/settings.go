@@ -82,7 +82,7 @@ func (g *Ground) readSettings() {
 func (g *Ground) Quiet() bool { return g.settings().quiet }
 
 // Lens is the camera of the map.
-func (g *Ground) Lens() Lens { return g.settings().lens }
+func (g *Ground) Lens() *Lens { return &g.settings().lens }
 
 // Darkness is how dark it is on the map where no light shines, in hundredths.
 func (g *Ground) Darkness() int { return g.settings().darkness }
