@@ -166,7 +166,9 @@ func (g *Ground) Any(b Box, of Terrain) bool {
 }
 
 // inOneBlock reports whether cells from one to another, none of them before the corner of the map, lie in one block.
-func inOneBlock(left, top, right, bottom int) bool { return uint((left^right)|(top^bottom)) < blockSide }
+func inOneBlock(left, top, right, bottom int) bool {
+	return uint((left^right)|(top^bottom)) < blockSide
+}
 
 // Over is all that the cells are which a box touches.
 func (g *Ground) Over(b Box) (t Terrain) {
