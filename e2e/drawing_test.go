@@ -139,6 +139,58 @@ func TestTheLargestMapIsSeenWhole(t *testing.T) {
 	k.same()
 }
 
+// From afar a part of a map that is all of one tile is drawn at once, and looks like one in which a cell differs: where layers show
+// through as well, and where nothing is left.
+func TestFromAfarWhatIsAlikeLooksAlike(t *testing.T) {
+	r := world(t)
+	c, err := author.NewMap(r.doc(), "Wide", 1024, 1024)
+	must(t, err)
+	r.append(c.Do...)
+	layers := r.doc().Maps.Get(c.Made).LayersInOrder()
+	below, above := layers[0].ID, layers[1].ID
+	k := r.open()
+	k.pressIn("aside ul button", "Wide")
+	k.see("header", "Wide")
+	k.focusMap()
+	k.keys(input.Home)
+	k.see("[data-testid=zoom]", "3 %")
+	// chunks of 32 cells, of which one has a cell that differs
+	alike, differs, other := k.at(208, 208), k.at(816, 816), k.at(208, 816)
+	looks := func(at proto.Point, as string) {
+		t.Helper()
+		within(t, soon, func() error {
+			if got := k.pixel(at); got != as {
+				return fmt.Errorf("%v looks like %s, wanted %s", at, got, as)
+			}
+			return nil
+		})
+	}
+	becomes := func(was string) (is string) {
+		t.Helper()
+		within(t, soon, func() error {
+			if is = k.pixel(alike); is == was {
+				return fmt.Errorf("it looks like %s still", is)
+			}
+			return nil
+		})
+		looks(differs, is)
+		looks(other, is)
+		return is
+	}
+	empty := k.pixel(alike)
+	r.append(fillCells(c.Made, below, grid.Rect{W: 1024, H: 1024}, cells.TileCell(1, 5)))
+	plain := becomes(empty)
+	r.append(edit.Set(edit.Ref{Type: edit.TypeLayer, Map: c.Made, ID: above}, "opacity", 50), fillCells(c.Made, above, grid.Rect{W: 1024, H: 1024}, cells.TileCell(1, 6)),
+		paintCell(c.Made, below, 801, 801, cells.TileCell(1, 7)))
+	through := becomes(plain)
+	r.append(fillCells(c.Made, above, grid.Rect{X: 192, Y: 192, W: 32, H: 32}, 0), fillCells(c.Made, below, grid.Rect{X: 192, Y: 800, W: 32, H: 32}, 0),
+		fillCells(c.Made, above, grid.Rect{X: 192, Y: 800, W: 32, H: 32}, 0))
+	looks(alike, plain)
+	looks(differs, through)
+	looks(other, empty)
+	k.same()
+}
+
 // Who left the page is not here, though the browser keeps it for going back.
 func TestALeftPageIsNotHere(t *testing.T) {
 	r := world(t)

@@ -233,7 +233,7 @@ func (w *writer) field(t reflect.Type, f reflect.StructField, tag, more, indent 
 }
 
 // whole are types of other packages of which nothing is missing.
-var whole = []reflect.Type{reflect.TypeFor[author.PlainSetting](), reflect.TypeFor[author.PlainKind](), reflect.TypeFor[author.Pulled](), reflect.TypeFor[rules.Line]()}
+var whole = []reflect.Type{reflect.TypeFor[document.LayerChunks](), reflect.TypeFor[author.PlainSetting](), reflect.TypeFor[author.PlainKind](), reflect.TypeFor[author.Pulled](), reflect.TypeFor[rules.Line]()}
 
 // made are the packages whose answers are made for the interface.
 var made = []string{"azzel/core/ask", "azzel/core/session", "azzel/core/chart", "azzel/core/play", "azzel/core/texts"}

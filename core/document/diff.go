@@ -14,16 +14,16 @@ type Change struct {
 	Head bool `json:"head"`
 	// Entities lists the maps whose entities differ.
 	Entities []ID `json:"entities"`
-	// Chunks lists the chunks of layers that differ.
-	Chunks []ChunkAt `json:"chunks"`
+	// Chunks lists the chunks that differ, by layer.
+	Chunks []LayerChunks `json:"chunks"`
 }
 
-// ChunkAt is a chunk of a layer.
-type ChunkAt struct {
-	Map   ID  `json:"map"`
-	Layer ID  `json:"layer"`
-	CX    int `json:"cx"`
-	CY    int `json:"cy"`
+// LayerChunks are chunks of a layer.
+type LayerChunks struct {
+	Map   ID `json:"map"`
+	Layer ID `json:"layer"`
+	// At is where they lie, in chunks: x and y by turns, as there can be thousands.
+	At []int `json:"at"`
 }
 
 // Diff finds what differs from a to b; a nil document is an empty one.
@@ -97,8 +97,12 @@ func (c *Change) layers(old, m *Map) {
 		if before == nil {
 			before = &Layer{}
 		}
-		for _, at := range before.Cells.Changed(l.Cells) {
-			c.Chunks = append(c.Chunks, ChunkAt{m.ID, l.ID, at[0], at[1]})
+		if changed := before.Cells.Changed(l.Cells); len(changed) > 0 {
+			of := LayerChunks{m.ID, l.ID, make([]int, 0, 2*len(changed))}
+			for _, at := range changed {
+				of.At = append(of.At, at[0], at[1])
+			}
+			c.Chunks = append(c.Chunks, of)
 		}
 		c.Head = c.Head || !sameLayer(before, l)
 	}
@@ -106,30 +110,34 @@ func (c *Change) layers(old, m *Map) {
 
 // Around adds to chunks that differ from a to b those beside them whose materials may show otherwise, since what they border on
 // differs. How a cell of a material shows depends on the eight around it.
-func Around(chunks []ChunkAt, a, b *Document) []ChunkAt {
-	seen := make(map[ChunkAt]bool, len(chunks))
-	for _, c := range chunks {
-		seen[c] = true
-	}
-	for _, c := range chunks {
+func Around(chunks []LayerChunks, a, b *Document) []LayerChunks {
+	for i := range chunks {
+		c := &chunks[i]
 		before, after := a.plane(c), b.plane(c)
-		x, y := before.Chunk(c.CX, c.CY), after.Chunk(c.CX, c.CY)
-		for dy := -1; dy <= 1; dy++ {
-			for dx := -1; dx <= 1; dx++ {
-				at := ChunkAt{c.Map, c.Layer, c.CX + dx, c.CY + dy}
-				if seen[at] || after.Chunk(at.CX, at.CY) == nil || cells.SameEdge(x, y, dx, dy) {
-					continue
+		seen := make(map[[2]int]bool, len(c.At)/2)
+		for k := 0; k < len(c.At); k += 2 {
+			seen[[2]int{c.At[k], c.At[k+1]}] = true
+		}
+		for k, n := 0, len(c.At); k < n; k += 2 {
+			cx, cy := c.At[k], c.At[k+1]
+			x, y := before.Chunk(cx, cy), after.Chunk(cx, cy)
+			for dy := -1; dy <= 1; dy++ {
+				for dx := -1; dx <= 1; dx++ {
+					at := [2]int{cx + dx, cy + dy}
+					if seen[at] || after.Chunk(at[0], at[1]) == nil || cells.SameEdge(x, y, dx, dy) {
+						continue
+					}
+					seen[at] = true
+					c.At = append(c.At, at[0], at[1])
 				}
-				seen[at] = true
-				chunks = append(chunks, at)
 			}
 		}
 	}
 	return chunks
 }
 
-// plane is what lies on the layer of a chunk; nothing where there is none.
-func (d *Document) plane(c ChunkAt) cells.Plane {
+// plane is what lies on the layer of chunks; nothing where there is none.
+func (d *Document) plane(c *LayerChunks) cells.Plane {
 	if d != nil {
 		if m := d.Maps.Get(c.Map); m != nil {
 			if l := m.Layers.Get(c.Layer); l != nil {

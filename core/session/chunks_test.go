@@ -103,8 +103,8 @@ func TestWhatIsDrawnAgain(t *testing.T) {
 		}
 		o := call[session.Outcome](t, s, "press", args{"map": sample.Quay, "active": sample.Ground, "mirror": args{},
 			"grip": args{"what": "eraser", "shape": "freehand"}, "gesture": args{"way": []args{{"x": at.x, "y": at.y}}}})
-		if len(o.Change.Chunks) != at.chunks {
-			t.Errorf("a cell at %d, %d has %d chunks drawn again, wanted %d: %v", at.x, at.y, len(o.Change.Chunks), at.chunks, o.Change.Chunks)
+		if got := o.Change.Chunks; len(got) != 1 || len(got[0].At) != 2*at.chunks {
+			t.Errorf("a cell at %d, %d has drawn again %v, wanted %d chunks", at.x, at.y, got, at.chunks)
 		}
 	}
 }

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { onMount, untrack } from 'svelte'
 	import { View } from '../draw/view.svelte'
-	import type { ChunkAt, Pin, Point } from '../core/types'
+	import type { LayerChunks, Pin, Point } from '../core/types'
 	import { workspace } from '../workspace/workspace.svelte'
 	import Context from '../controls/Context.svelte'
 	import { chartMenu } from './chartMenu'
@@ -74,7 +74,7 @@
 	}
 
 	onMount(() => {
-		const told = (changed?: ChunkAt[]) => {
+		const told = (changed?: LayerChunks[]) => {
 			const ids = changed?.map((c) => c.map)
 			thumbs.forget(ids)
 			sheets.forget(ids)

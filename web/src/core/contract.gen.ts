@@ -1328,7 +1328,7 @@ export interface Taken {
 export interface Change {
 	head: boolean
 	entities: ID[] | null
-	chunks: ChunkAt[] | null
+	chunks: LayerChunks[] | null
 }
 
 export interface TileInfo {
@@ -2014,11 +2014,10 @@ export interface Stretch {
 	to: number
 }
 
-export interface ChunkAt {
+export interface LayerChunks {
 	map: ID
 	layer: ID
-	cx: number
-	cy: number
+	at: number[]
 }
 
 export interface Reply {

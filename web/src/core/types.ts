@@ -16,7 +16,7 @@ export type {
 	OwnCheck,
 	WalkArgs,
 	WalkKeys,
-	ChunkAt,
+	LayerChunks,
 	Counter,
 	Cover,
 	Cut,

@@ -1,5 +1,5 @@
 import type { Core } from '../core/module'
-import type { ChunkAt, Layer, MapInfo, Rect, Zone } from '../core/types'
+import type { Layer, LayerChunks, MapInfo, Rect, Zone } from '../core/types'
 import { chunkSide } from './chunks'
 import { tilesetOf, type Context, type Pictures } from './pictures'
 import type { View } from './view.svelte'
@@ -16,7 +16,14 @@ const perEdit = 10
 /** How many chunks of a layer are asked for at once: some hundred kilobytes. */
 const atOnce = 48
 
-const none: ChunkAt[] = []
+/** One number for where a chunk lies. */
+const placeOf = (cx: number, cy: number) => cx * 2 ** 21 + cy
+
+function placesOf(at: number[]): Set<number> {
+	const out = new Set<number>()
+	for (let i = 0; i < at.length; i += 2) out.add(placeOf(at[i], at[i + 1]))
+	return out
+}
 
 /** Whether a map is seen from so far that a cell is no more than a dot. */
 export const isAfar = (view: View, m: MapInfo) =>
@@ -75,20 +82,21 @@ export class Afar {
 		this.editsUntil = this.until - perFrame + perEdit
 	}
 
-	forget(changed: ChunkAt[]) {
-		// of one map and layer mostly, and very many
-		const of = new Map<string, ChunkAt[]>()
-		for (const c of changed) {
-			const key = `${c.map} ${c.layer}`
-			const all = of.get(key)
-			if (all) all.push(c)
-			else of.set(key, [c])
-		}
-		for (const r of this.regions.values()) {
-			for (const layer of r.layers) {
-				for (const c of of.get(`${r.map} ${layer}`) ?? none) {
-					const x = c.cx - r.left
-					const y = c.cy - r.top
+	forget(changed: LayerChunks[]) {
+		for (const { map, layer, at } of changed) {
+			let places: Set<number> | null = null
+			for (const r of this.regions.values()) {
+				if (r.map !== map || !r.layers.includes(layer)) continue
+				// of very many chunks few lie in a region, and of a large region few differ
+				if (at.length / 2 > r.across ** 2) {
+					places ??= placesOf(at)
+					for (let i = 0; i < r.across ** 2; i++) {
+						if (places.has(placeOf(r.left + (i % r.across), r.top + Math.floor(i / r.across)))) r.dirty.add(i)
+					}
+					continue
+				}
+				for (let i = 0; i < at.length; i += 2) {
+					const [x, y] = [at[i] - r.left, at[i + 1] - r.top]
 					if (x >= 0 && y >= 0 && x < r.across && y < r.across) r.dirty.add(y * r.across + x)
 				}
 			}
@@ -218,32 +226,53 @@ export class Afar {
 		}
 		let next = 0
 		const n = chunkSide / step
-		places.forEach((place, k) => {
-			const out = new Uint32Array(n * n)
+		for (let k = 0; k < places.length; k++) {
+			let out: Uint32Array<ArrayBuffer> | null = null
+			// the colour of all of it as long as no layer has cells that differ, as most have not after a fill
+			let one = 0
 			let drawn = words !== null
-			for (const l of words ? layers : []) {
-				const count = words![next]
-				const cells = words!.subarray(next + 1, next + 1 + count)
-				next += 1 + count
-				try {
-					this.layer(l, cells, out)
-				} catch (error) {
-					drawn = false
-					this.faulty(error)
+			if (words) {
+				for (const l of layers) {
+					const count = words[next++]
+					try {
+						if (!out && count <= 1) {
+							if (count) one = this.over(one, l, words[next])
+						} else {
+							out ??= new Uint32Array(n * n).fill(one)
+							this.layer(l, words.subarray(next, next + count), out)
+						}
+					} catch (error) {
+						drawn = false
+						this.faulty(error)
+					}
+					next += count
 				}
 			}
+			const [cellX, cellY] = [at[2 * k] * chunkSide, at[2 * k + 1] * chunkSide]
+			const [x, y] = [(places[k] % across) * n, Math.floor(places[k] / across) * n]
+			if (!out && drawn && !pixels && isInside(m.bounds, cellX, cellY) && (!one || one >>> 24 === 255)) {
+				if (!one) region.dots.clearRect(x, y, n, n)
+				else paint(region.dots, one, x, y, n)
+				continue
+			}
+			out ??= new Uint32Array(n * n).fill(one)
 			// the rest of the map is drawn all the same
-			if (!drawn) out.forEach((_, i) => (out[i] = (i ^ (i >> 5)) & 4 ? 0xff2c44b1 : 0xfff5fafc))
-			clip(out, m.bounds, at[2 * k] * chunkSide, at[2 * k + 1] * chunkSide, step)
-			const [x, y] = [(place % across) * n, Math.floor(place / across) * n]
+			if (!drawn) for (let i = 0; i < out.length; i++) out[i] = (i ^ (i >> 5)) & 4 ? 0xff2c44b1 : 0xfff5fafc
+			clip(out, m.bounds, cellX, cellY, step)
 			if (pixels) for (let row = 0; row < n; row++) pixels.set(out.subarray(row * n, row * n + n), (y + row) * side + x)
 			else region.dots.putImageData(new ImageData(new Uint8ClampedArray(out.buffer), n, n), x, y)
-		})
+		}
+	}
+
+	/** What a colour is with a cell of a layer below it. */
+	private over(above: number, l: Layer, cell: number): number {
+		if (!cell || above >>> 24 === 255) return above
+		return above ? under(above, this.colour(l, cell)) : this.colour(l, cell)
 	}
 
 	/** Lays the cells of a layer below what is there; a single one stands for all. */
 	private layer(l: Layer, cells: Uint32Array, out: Uint32Array) {
-		if (!cells.length) return
+		if (!cells.length || (cells.length === 1 && !cells[0])) return
 		const step = cells.length === 1 ? 0 : 1
 		let last = 0
 		let colour = 0
@@ -253,10 +282,15 @@ export class Afar {
 			if (!cell || above >>> 24 === 255) continue
 			if (cell !== last) {
 				last = cell
-				colour = thinned(l.kind === 'zones' ? this.zoneColour(cell) : this.pictures.colourOf(cell), l.opacity)
+				colour = this.colour(l, cell)
 			}
 			out[i] = above ? under(above, colour) : colour
 		}
+	}
+
+	/** The colour of a cell from afar, as its layer shows it. */
+	private colour(l: Layer, cell: number): number {
+		return thinned(l.kind === 'zones' ? this.zoneColour(cell) : this.pictures.colourOf(cell), l.opacity)
 	}
 
 	private zoneColour(cell: number): number {
@@ -265,9 +299,20 @@ export class Afar {
 	}
 }
 
+/** Paints a square in a colour, given as the bytes of a pixel, that covers what is there. */
+function paint(dots: OffscreenCanvasRenderingContext2D, colour: number, x: number, y: number, n: number) {
+	const rgb = ((colour & 255) << 16) | (colour & 0xff00) | ((colour >> 16) & 255)
+	dots.fillStyle = `#${rgb.toString(16).padStart(6, '0')}`
+	dots.fillRect(x, y, n, n)
+}
+
+/** Whether a chunk that begins at cell (x, y) lies in the map as a whole. */
+const isInside = (b: Rect, x: number, y: number) =>
+	x >= b.x && y >= b.y && x + chunkSide <= b.x + b.w && y + chunkSide <= b.y + b.h
+
 /** Empties what lies outside of the map, of a chunk that begins at cell (x, y) and has a pixel for `step` cells. */
 function clip(out: Uint32Array, b: Rect, x: number, y: number, step: number) {
-	if (x >= b.x && y >= b.y && x + chunkSide <= b.x + b.w && y + chunkSide <= b.y + b.h) return
+	if (isInside(b, x, y)) return
 	const n = chunkSide / step
 	const middle = step >> 1
 	for (let i = 0; i < out.length; i++) {

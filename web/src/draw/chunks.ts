@@ -1,5 +1,5 @@
 import type { Core } from '../core/module'
-import type { ChunkAt, Layer, MapInfo, Zone } from '../core/types'
+import type { Layer, LayerChunks, MapInfo, Zone } from '../core/types'
 import { drawZone } from './hatches'
 import { drawMissing, tilesetOf, type Pictures } from './pictures'
 
@@ -60,11 +60,14 @@ export class Chunks {
 		private zone: (number: number) => Zone | undefined,
 	) {}
 
-	forget(changed: ChunkAt[]) {
-		for (const c of changed) {
-			for (const key of this.places.get(`${c.map},${c.cx},${c.cy}`) ?? []) {
-				const sheet = this.sheets.get(key)!
-				if (sheet.layers.includes(c.layer)) sheet.stale = true
+	forget(changed: LayerChunks[]) {
+		if (!this.places.size) return
+		for (const { map, layer, at } of changed) {
+			for (let i = 0; i < at.length; i += 2) {
+				for (const key of this.places.get(`${map},${at[i]},${at[i + 1]}`) ?? []) {
+					const sheet = this.sheets.get(key)!
+					if (sheet.layers.includes(layer)) sheet.stale = true
+				}
 			}
 		}
 	}

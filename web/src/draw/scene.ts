@@ -6,7 +6,7 @@ import { drawBackdrop } from './backdrop'
 import { Tiles } from './tiles'
 import { areaOf } from './areas'
 import type { Core } from '../core/module'
-import type { ChunkAt, ID, Layer, MapInfo, PlayView } from '../core/types'
+import type { LayerChunks, ID, Layer, MapInfo, PlayView } from '../core/types'
 import type { Project } from '../project/project.svelte'
 import { Afar, isAfar } from './afar'
 import { Chunks } from './chunks'
@@ -20,7 +20,7 @@ export class Scene {
 	readonly figures: Figures
 	private tiles: Tiles
 	/** Told when what is drawn of maps has changed; with the chunks, when only those have. */
-	readonly onStale = new Set<(changed?: ChunkAt[]) => void>()
+	readonly onStale = new Set<(changed?: LayerChunks[]) => void>()
 	/** Told when a tileset's picture has come or gone, or the theme has changed. */
 	readonly onPictures = new Set<() => void>()
 
@@ -48,7 +48,7 @@ export class Scene {
 				'wrong',
 			)
 		}
-		project.onChunks.add((changed: ChunkAt[]) => {
+		project.onChunks.add((changed: LayerChunks[]) => {
 			this.chunks.forget(changed)
 			this.afar.forget(changed)
 			for (const told of this.onStale) told(changed)

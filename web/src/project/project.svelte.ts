@@ -1,7 +1,7 @@
 import { keyOf, newID } from './marks'
 import { counted } from './counted'
 import { Core, CoreError, type Answered, type Args, type Change, type Method, type Sent } from '../core/module'
-import type { ChunkAt, Entity, Head, ID, Kind, MapInfo, Outcome, Tileset } from '../core/types'
+import type { LayerChunks, Entity, Head, ID, Kind, MapInfo, Outcome, Tileset } from '../core/types'
 import { Connection, type Mark, type Person, type Pointer, type Row } from '../live/connection'
 import { ask, greet, read, Refused, send } from '../live/http'
 import { hold, Kept, type KeptEdit } from '../live/kept'
@@ -42,7 +42,7 @@ export class Project {
 
 	/** Told when an edit of this page is stored. */
 	onStored: (seq: number) => void = () => {}
-	readonly onChunks = new Set<(chunks: ChunkAt[]) => void>()
+	readonly onChunks = new Set<(chunks: LayerChunks[]) => void>()
 
 	private leaving = new Leaving((mark, text) => {
 		this.kept.keep({ project: this.id, ...mark, edit: text, born: this.born }).catch(() => {

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { ChunkAt, Layer, MapInfo, ReachInfo, Rect } from '../core/types'
+	import type { LayerChunks, Layer, MapInfo, ReachInfo, Rect } from '../core/types'
 	import { brick, cased } from '../draw/frames'
 	import { reachPicture } from '../draw/reach'
 	import { inTurn } from '../draw/turns'
@@ -24,7 +24,7 @@
 	let turn = $state(0)
 
 	$effect(() => {
-		const again = (changed?: ChunkAt[]) => {
+		const again = (changed?: LayerChunks[]) => {
 			if (!changed || changed.some((c) => c.map === map.id && (!layer || c.layer === layer.id))) turn++
 		}
 		w.scene.onStale.add(again)
