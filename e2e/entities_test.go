@@ -346,3 +346,35 @@ func TestManySelectedAreFramed(t *testing.T) {
 	within(t, soon, func() error { return want("a frame", marked(offset(k.at(5, 4), -17, 0)), "false") })
 	k.same()
 }
+
+// Of thousands that are selected each is seen from afar, where it is, also when the view has moved on, and none where there is none.
+func TestThousandsSelectedAreSeenFromAfar(t *testing.T) {
+	r := world(t)
+	r.append(edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}, "bounds", grid.Rect{W: 200, H: 160}))
+	var signs []edit.Primitive
+	for i := range 40 * 30 {
+		e := document.Entity{ID: document.NewID(), Layer: sample.Entities, Kind: kind.Sign, Name: fmt.Sprint("Board ", i), Facing: document.Right, X: 32 * (20 + i%40), Y: 32 * (20 + i/40), W: 16, H: 16, Rank: 100 + i}
+		signs = append(signs, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: e.ID}, e))
+	}
+	r.append(signs...)
+	k := r.open()
+	k.focusMap()
+	k.keys(input.Home)
+	k.seesAllOf(200, 160)
+	k.drag(left, k.at(36, 36), k.at(90, 90), k.at(130, 130))
+	k.see("[data-testid=details]", "1200")
+	marked := func() error {
+		for _, at := range []grid.Point{{X: 40, Y: 40}, {X: 118, Y: 40}, {X: 80, Y: 60}, {X: 118, Y: 98}} {
+			if err := want(fmt.Sprint("what is selected at ", at), k.overlay(k.at(at.X, at.Y)), "226,165,42,255"); err != nil {
+				return err
+			}
+		}
+		if got := k.overlay(k.at(150, 130)); got == "226,165,42,255" {
+			return fmt.Errorf("nothing is selected there, and it is marked")
+		}
+		return nil
+	}
+	within(t, soon, marked)
+	must(t, k.page.Mouse.Scroll(0, 30, 1))
+	within(t, soon, marked)
+}

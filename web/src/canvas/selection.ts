@@ -2,7 +2,7 @@ import { untrack } from 'svelte'
 import type { Entity, MapInfo, Point, Rect } from '../core/types'
 import type { Workspace } from '../workspace/workspace.svelte'
 import { areaOf, boxOf, frameOf } from '../draw/areas'
-import { type Context, drawFacing, ink, outline, saffron } from '../draw/frames'
+import { bytesOf, type Context, drawFacing, ink, outline, saffron } from '../draw/frames'
 import { Kept } from '../draw/kept'
 import type { View } from '../draw/view.svelte'
 
@@ -54,9 +54,9 @@ function boxes(view: View, list: Entity[], by: Point | null): Rect[] {
 }
 
 function drawFrames(ctx: Context, all: Rect[], afar: boolean, dragged: boolean) {
-	ctx.fillStyle = afar ? saffron : 'rgb(226 165 42 / 0.3)'
-	if (afar || dragged) for (const r of all) ctx.fillRect(r.x, r.y, r.w, r.h)
-	if (afar) return
+	if (afar) return fillAll(ctx, all)
+	ctx.fillStyle = 'rgb(226 165 42 / 0.3)'
+	if (dragged) for (const r of all) ctx.fillRect(r.x, r.y, r.w, r.h)
 	// one by one, since many in one path take several times as long
 	ctx.lineWidth = 3
 	ctx.strokeStyle = ink
@@ -64,4 +64,21 @@ function drawFrames(ctx: Context, all: Rect[], afar: boolean, dragged: boolean) 
 	ctx.lineWidth = 1.5
 	ctx.strokeStyle = saffron
 	for (const r of all) ctx.strokeRect(r.x, r.y, r.w, r.h)
+}
+
+/** Fills thousands of small boxes pixel by pixel: one after another they take a canvas many times as long. */
+function fillAll(ctx: Context, all: Rect[]) {
+	const { width, height } = ctx.canvas
+	const colour = bytesOf(saffron)
+	const pixels = new Uint32Array(width * height)
+	for (const r of all) {
+		const [left, right] = [Math.max(0, r.x), Math.min(width, r.x + r.w)]
+		const bottom = Math.min(height, r.y + r.h)
+		for (let y = Math.max(0, r.y); y < bottom; y++) {
+			for (let i = y * width + left; i < y * width + right; i++) pixels[i] = colour
+		}
+	}
+	const image = new OffscreenCanvas(width, height)
+	image.getContext('2d')!.putImageData(new ImageData(new Uint8ClampedArray(pixels.buffer), width, height), 0, 0)
+	ctx.drawImage(image, 0, 0)
 }

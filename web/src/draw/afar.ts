@@ -1,6 +1,7 @@
 import type { Core } from '../core/module'
 import type { Layer, LayerChunks, MapInfo, Rect, Zone } from '../core/types'
 import { chunkSide } from './chunks'
+import { bytesOf } from './frames'
 import { tilesetOf, type Context, type Pictures } from './pictures'
 import type { View } from './view.svelte'
 
@@ -294,8 +295,7 @@ export class Afar {
 	}
 
 	private zoneColour(cell: number): number {
-		const rgb = parseInt((this.zone(tilesetOf(cell))?.colour ?? '#808080').slice(1), 16)
-		return ((0xa0 << 24) | ((rgb & 255) << 16) | (rgb & 0xff00) | (rgb >> 16)) >>> 0
+		return ((0xa0 << 24) | (bytesOf(this.zone(tilesetOf(cell))?.colour ?? '#808080') & 0xffffff)) >>> 0
 	}
 }
 

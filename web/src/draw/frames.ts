@@ -10,6 +10,12 @@ export const saffron = '#e2a52a'
 export const cobalt = '#33509e'
 export const brick = '#b1442c'
 
+/** The bytes of a pixel of a colour that is written as #rrggbb. */
+export function bytesOf(colour: string): number {
+	const rgb = parseInt(colour.slice(1), 16)
+	return ((0xff << 24) | ((rgb & 255) << 16) | (rgb & 0xff00) | (rgb >> 16)) >>> 0
+}
+
 /** How much of the left and of the top the rulers take, in pixels of the page. */
 export const rulerRoom = 16
 
