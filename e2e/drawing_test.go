@@ -48,19 +48,25 @@ func TestADrawingErrorShowsItsChunk(t *testing.T) {
 	k.showsTile(5, 5, 0)
 }
 
-// A large map that is filled is drawn bit by bit, and in the end all of it.
-func TestALargeFillIsDrawnToItsEnd(t *testing.T) {
+// wide is a tab on a map of 1024×1024 empty cells, seen from as far as it takes to see all of it, and no farther.
+func wide(t *testing.T) (k *tab, made document.ID) {
+	t.Helper()
 	r := world(t)
 	c, err := author.NewMap(r.doc(), "Wide", 1024, 1024)
 	must(t, err)
 	r.append(c.Do...)
-	k := r.open()
+	k = r.open()
 	k.pressIn("aside ul button", "Wide")
 	k.see("header", "Wide")
 	k.focusMap()
 	k.keys(input.Home)
-	// as far as it takes to see all of it, and no farther
 	k.see("[data-testid=zoom]", "3 %")
+	return k, c.Made
+}
+
+// A large map that is filled is drawn bit by bit, and in the end all of it.
+func TestALargeFillIsDrawnToItsEnd(t *testing.T) {
+	k, made := wide(t)
 	k.seesAllOf(1024, 1024)
 	k.keys(input.Minus)
 	k.seesAllOf(1024, 1024)
@@ -73,7 +79,7 @@ func TestALargeFillIsDrawnToItsEnd(t *testing.T) {
 	before := k.pixel(middle)
 	k.click(middle)
 	k.stored(func(d *document.Document) error {
-		if got := d.Maps.Get(c.Made).LayersInOrder()[0].Cells.At(1000, 1000); got != cells.TileCell(1, 5) {
+		if got := d.Maps.Get(made).LayersInOrder()[0].Cells.At(1000, 1000); got != cells.TileCell(1, 5) {
 			return fmt.Errorf("the far end holds %x", got)
 		}
 		return nil
@@ -142,18 +148,10 @@ func TestTheLargestMapIsSeenWhole(t *testing.T) {
 // From afar a part of a map that is all of one tile is drawn at once, and looks like one in which a cell differs: where layers show
 // through as well, and where nothing is left.
 func TestFromAfarWhatIsAlikeLooksAlike(t *testing.T) {
-	r := world(t)
-	c, err := author.NewMap(r.doc(), "Wide", 1024, 1024)
-	must(t, err)
-	r.append(c.Do...)
-	layers := r.doc().Maps.Get(c.Made).LayersInOrder()
+	k, made := wide(t)
+	r := k.rig
+	layers := r.doc().Maps.Get(made).LayersInOrder()
 	below, above := layers[0].ID, layers[1].ID
-	k := r.open()
-	k.pressIn("aside ul button", "Wide")
-	k.see("header", "Wide")
-	k.focusMap()
-	k.keys(input.Home)
-	k.see("[data-testid=zoom]", "3 %")
 	// chunks of 32 cells, of which one has a cell that differs
 	alike, differs, other := k.at(208, 208), k.at(816, 816), k.at(208, 816)
 	looks := func(at proto.Point, as string) {
@@ -168,23 +166,21 @@ func TestFromAfarWhatIsAlikeLooksAlike(t *testing.T) {
 	becomes := func(was string) (is string) {
 		t.Helper()
 		within(t, soon, func() error {
-			if is = k.pixel(alike); is == was {
-				return fmt.Errorf("it looks like %s still", is)
+			if is = k.pixel(alike); is == was || k.pixel(differs) != is || k.pixel(other) != is {
+				return fmt.Errorf("it looks like %s, elsewhere like %s and %s; it was %s", is, k.pixel(differs), k.pixel(other), was)
 			}
 			return nil
 		})
-		looks(differs, is)
-		looks(other, is)
 		return is
 	}
-	empty := k.pixel(alike)
-	r.append(fillCells(c.Made, below, grid.Rect{W: 1024, H: 1024}, cells.TileCell(1, 5)))
+	empty := becomes("0,0,0") // as long as nothing is drawn
+	r.append(fillCells(made, below, grid.Rect{W: 1024, H: 1024}, cells.TileCell(1, 5)))
 	plain := becomes(empty)
-	r.append(edit.Set(edit.Ref{Type: edit.TypeLayer, Map: c.Made, ID: above}, "opacity", 50), fillCells(c.Made, above, grid.Rect{W: 1024, H: 1024}, cells.TileCell(1, 6)),
-		paintCell(c.Made, below, 801, 801, cells.TileCell(1, 7)))
+	r.append(edit.Set(edit.Ref{Type: edit.TypeLayer, Map: made, ID: above}, "opacity", 50), fillCells(made, above, grid.Rect{W: 1024, H: 1024}, cells.TileCell(1, 6)),
+		paintCell(made, below, 801, 801, cells.TileCell(1, 7)))
 	through := becomes(plain)
-	r.append(fillCells(c.Made, above, grid.Rect{X: 192, Y: 192, W: 32, H: 32}, 0), fillCells(c.Made, below, grid.Rect{X: 192, Y: 800, W: 32, H: 32}, 0),
-		fillCells(c.Made, above, grid.Rect{X: 192, Y: 800, W: 32, H: 32}, 0))
+	r.append(fillCells(made, above, grid.Rect{X: 192, Y: 192, W: 32, H: 32}, 0), fillCells(made, below, grid.Rect{X: 192, Y: 800, W: 32, H: 32}, 0),
+		fillCells(made, above, grid.Rect{X: 192, Y: 800, W: 32, H: 32}, 0))
 	looks(alike, plain)
 	looks(differs, through)
 	looks(other, empty)

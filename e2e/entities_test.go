@@ -347,29 +347,46 @@ func TestManySelectedAreFramed(t *testing.T) {
 	k.same()
 }
 
-// Of thousands that are selected each is seen from afar, where it is, also when the view has moved on, and none where there is none.
+// Of thousands that are selected each is seen from afar, where it is, also when the view has moved on, and none where there is none: on a
+// square grid and on one of diamonds.
 func TestThousandsSelectedAreSeenFromAfar(t *testing.T) {
+	for _, layout := range []string{document.GridSquare, document.GridDiamond} {
+		t.Run(layout, func(t *testing.T) { thousandsAreSeen(t, layout) })
+	}
+}
+
+func thousandsAreSeen(t *testing.T, layout string) {
 	r := world(t)
-	r.append(edit.Set(edit.Ref{Type: edit.TypeMap, ID: sample.Quay}, "bounds", grid.Rect{W: 200, H: 160}))
+	high := 16
+	if layout == document.GridDiamond {
+		high = 8
+	}
+	of := edit.Ref{Type: edit.TypeMap, ID: sample.Quay}
+	r.append(edit.Set(of, "bounds", grid.Rect{W: 200, H: 160}), edit.Set(of, "grid", layout), edit.Set(of, "cellHeight", high))
 	var signs []edit.Primitive
 	for i := range 40 * 30 {
-		e := document.Entity{ID: document.NewID(), Layer: sample.Entities, Kind: kind.Sign, Name: fmt.Sprint("Board ", i), Facing: document.Right, X: 32 * (20 + i%40), Y: 32 * (20 + i/40), W: 16, H: 16, Rank: 100 + i}
+		e := document.Entity{ID: document.NewID(), Layer: sample.Entities, Kind: kind.Sign, Name: fmt.Sprint("Board ", i), Facing: document.Right, X: 32 * (20 + i%40), Y: 2 * high * (20 + i/40), W: 16, H: high, Rank: 100 + i}
 		signs = append(signs, edit.Insert(edit.Ref{Type: edit.TypeEntity, Map: sample.Quay, ID: e.ID}, e))
 	}
 	r.append(signs...)
 	k := r.open()
 	k.focusMap()
 	k.keys(input.Home)
-	k.seesAllOf(200, 160)
-	k.drag(left, k.at(36, 36), k.at(90, 90), k.at(130, 130))
-	k.see("[data-testid=details]", "1200")
+	on := k.at
+	if layout == document.GridDiamond {
+		on = k.onDiamond
+	}
+	box := k.box("[data-testid=map]")
+	corner := func(x, y float64) proto.Point { return proto.NewPoint(box.X+x*box.Width, box.Y+y*box.Height) }
+	k.drag(left, corner(0.06, 0.06), corner(0.5, 0.5), corner(0.98, 0.98))
+	k.see("[data-testid=status]", "entities selected")
 	marked := func() error {
 		for _, at := range []grid.Point{{X: 40, Y: 40}, {X: 118, Y: 40}, {X: 80, Y: 60}, {X: 118, Y: 98}} {
-			if err := want(fmt.Sprint("what is selected at ", at), k.overlay(k.at(at.X, at.Y)), "226,165,42,255"); err != nil {
+			if err := want(fmt.Sprint("what is selected at ", at), k.overlay(on(at.X, at.Y)), "226,165,42,255"); err != nil {
 				return err
 			}
 		}
-		if got := k.overlay(k.at(150, 130)); got == "226,165,42,255" {
+		if got := k.overlay(on(150, 130)); got == "226,165,42,255" {
 			return fmt.Errorf("nothing is selected there, and it is marked")
 		}
 		return nil
