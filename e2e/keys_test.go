@@ -156,3 +156,28 @@ func TestKeysOfTheGameAreChanged(t *testing.T) {
 	k.press("All keys as they were at first")
 	k.see("[aria-label='Key → of Right: press to change it']", "→")
 }
+
+// A button that is pointed at, or reached by Tab, says what it does and its key, each time;
+// nothing of it stays when one goes elsewhere, also where the button itself goes.
+func TestButtonsSayTheirKeys(t *testing.T) {
+	k := world(t).open()
+	k.click(k.at(10, 2))
+	k.see("[data-testid=details] input", "Door")
+	const tip, duplicate = "[data-tooltip-content]", "[data-testid=details] [aria-label=Duplicate]"
+	k.gone(tip)
+	for range 2 {
+		k.move(k.middle(duplicate))
+		k.see(tip, "Duplicate\nCtrl+D")
+		k.move(k.at(3, 8))
+		k.gone(tip)
+	}
+	must(t, k.find(duplicate, "").Focus())
+	k.see(tip, "Duplicate\nCtrl+D")
+	must(t, want("what describes the button", k.eval(`(b) => document.getElementById(document.querySelector(b).getAttribute("aria-describedby"))?.textContent`, duplicate), "Duplicate Ctrl+D"))
+	k.keys(input.Tab)
+	k.see(tip, "Delete\nDel")
+	k.keys(input.Enter)
+	k.gone(duplicate)
+	k.gone(tip)
+	k.same()
+}

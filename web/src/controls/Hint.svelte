@@ -27,9 +27,11 @@
 		oncontextmenu?: (e: MouseEvent) => void
 		children: Snippet
 	} = $props()
+	// what it says is made once it is wanted: most buttons of a panel are never pointed at
+	let wanted = $state(false)
 </script>
 
-<Tooltip.Root>
+<Tooltip.Root onOpenChange={(on) => (wanted ||= on)}>
 	<Tooltip.Trigger
 		class={classes}
 		{disabled}
@@ -41,10 +43,12 @@
 	>
 		{@render children()}
 	</Tooltip.Trigger>
-	<Tooltip.Portal>
-		<Tooltip.Content {side} sideOffset={6} class="z-60 flex items-center gap-2 bg-ink px-2 py-1 text-plaster">
-			{label}
-			{#if keys}<span class="key">{chosen.now(keys)}</span>{/if}
-		</Tooltip.Content>
-	</Tooltip.Portal>
+	{#if wanted}
+		<Tooltip.Portal>
+			<Tooltip.Content {side} sideOffset={6} class="z-60 flex items-center gap-2 bg-ink px-2 py-1 text-plaster">
+				{label}
+				{#if keys}<span class="key">{chosen.now(keys)}</span>{/if}
+			</Tooltip.Content>
+		</Tooltip.Portal>
+	{/if}
 </Tooltip.Root>
