@@ -142,9 +142,17 @@ func TestPicturesOfMapsAreSaved(t *testing.T) {
 
 // Projects are renamed, copied, removed and brought back from the list of them.
 func TestProjectsAtHome(t *testing.T) {
-	k := world(t).open()
+	k := world(t).pictured().open()
 	k.visit("/")
 	k.see("main", "Sample")
+	// each is known by where its game begins, drawn anew when that has changed
+	covers := func(wanted string) {
+		t.Helper()
+		within(t, soon, func() error {
+			return want("the pictures", k.eval(`() => [...document.querySelectorAll("main a img")].map((i) => i.complete && i.naturalWidth).join()`), wanted)
+		})
+	}
+	covers("240")
 	k.menu("main a", "Sample", "Rename")
 	k.write("[aria-label='Name of the project']", "Low Tide")
 	k.keys(input.Enter)
@@ -182,6 +190,8 @@ func TestProjectsAtHome(t *testing.T) {
 	}
 	k.visit("/")
 	k.see("main a", "New project 2")
+	covers("240,240") // what has nothing yet has none
+	k.accessible("home")
 }
 
 // A cell is gone to from where cells are told, and what is selected is told with its size.

@@ -44,6 +44,7 @@ func Operations() []Operation {
 		post(project+"/remove", "Puts a project away from the list.", "", "", 204, "", ""),
 		post(project+"/bring-back", "Brings it back to the list.", "", "", 204, "", ""),
 		post(project+"/delete", "Removes a project that was put away for good, with its history; only who made it can.", "", "", 204, "", ""),
+		get(project+"/cover", "Draws what a project is known by in the list: where its game begins.", mediaPNG, "the picture; nothing (204) where there is nothing to see"),
 		get(project+"/state", "Gives all of a project, as pages hold it.", mediaBytes, "the state, and the number of its last edit in a header"),
 		get(project+"/export", "Gives a project as a ZIP of open files.", mediaZIP, "the ZIP"),
 		get(project+"/export/{form}", "Gives a part of a project by itself: graphml, svg, rules, or as a table maps, entities, passages, flags, counters, texts, findings.", mediaAny, "the file"),

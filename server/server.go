@@ -136,6 +136,7 @@ func (s *Server) routes() {
 	project.Post("/remove", small, s.putAway(true))
 	project.Post("/bring-back", small, s.putAway(false))
 	project.Post("/delete", small, s.deleteProject)
+	project.Get("/cover", s.cover)
 	project.Get("/state", s.state)
 	project.Get("/export", s.exportProject)
 	project.Get("/export/:form", s.exportPart)

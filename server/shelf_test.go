@@ -1,7 +1,15 @@
 package server_test
 
 import (
+	"azzel/core/edit"
+	"azzel/core/sample"
+	"azzel/server"
+	"bytes"
 	"encoding/json"
+	"image"
+	"image/color"
+	"image/draw"
+	"image/png"
 	"strings"
 	"testing"
 )
@@ -73,4 +81,38 @@ func TestProjectsOnTheShelf(t *testing.T) {
 	if names, away := list(); len(names) != 1 || away != 1 {
 		t.Errorf("deleted: %v, %d", names, away)
 	}
+}
+
+// A project is drawn for the list, anew only when it has changed; where there is nothing to see, or nothing can be read, there is no
+// picture, and other sites are given none.
+func TestCoverOfAProject(t *testing.T) {
+	d := newDesk(t)
+	d.do("GET", "/api/session", nil)
+	at := "/api/projects/" + project + "/cover"
+	answers := func(wanted int, headers ...string) string {
+		t.Helper()
+		status, body, header := d.do("GET", at, nil, headers...)
+		if status != wanted || wanted == 200 != strings.HasPrefix(body, "\x89PNG") {
+			t.Errorf("it answered %d and %d bytes, wanted %d", status, len(body), wanted)
+		}
+		return header.Get("ETag")
+	}
+	answers(204) // its tileset has no picture
+	img := image.NewNRGBA(image.Rect(0, 0, 128, 128))
+	draw.Draw(img, img.Rect, image.NewUniform(color.NRGBA{40, 90, 120, 255}), image.Point{}, draw.Src)
+	var data bytes.Buffer
+	d.must(png.Encode(&data, img))
+	var taken server.Taken
+	_, body, _ := d.do("POST", "/api/projects/"+project+"/pictures", data.Bytes())
+	d.must(json.Unmarshal([]byte(body), &taken))
+	d.append(edit.Set(edit.Ref{Type: edit.TypeTileset, ID: sample.Coast}, "picture", taken.Picture))
+	first := answers(200)
+	answers(304, "If-None-Match", first)
+	d.append(edit.Set(edit.Ref{Type: edit.TypeProject}, "name", "Low Tide"))
+	if second := answers(200, "If-None-Match", first); second == first {
+		t.Error("it is told to be as it was, after an edit")
+	}
+	answers(403, "Sec-Fetch-Site", "cross-site")
+	d.exec("UPDATE snapshots SET state = 'torn'")
+	answers(204)
 }

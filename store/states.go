@@ -121,6 +121,12 @@ func (l *Log) Encoded(ctx context.Context, project string) ([]byte, int64, error
 // maxKept is how large a document may be as it is sent, in bytes, to be kept so.
 const maxKept = 32 << 20
 
+// Weight is how many bytes the last whole state of a project takes, as it is stored.
+func (s *Store) Weight(ctx context.Context, project string) (size int64, err error) {
+	err = s.db.WithContext(ctx).Model(&Snapshot{}).Select("octet_length(state)").Where("project_id = ?", project).Order("seq DESC").Limit(1).Scan(&size).Error
+	return size, err
+}
+
 // StateAt gives a project's document as it was after an edit number.
 func (l *Log) StateAt(ctx context.Context, project string, seq int64) (*document.Document, error) {
 	tx := l.store.db.WithContext(ctx)

@@ -5,12 +5,15 @@
 	import Context from '../controls/Context.svelte'
 	import FileButton from '../controls/FileButton.svelte'
 	import Menu, { type Choice } from '../controls/Menu.svelte'
+	import Cover from './Cover.svelte'
 	import { ask, greet, read, send } from '../live/http'
 	import { asProject } from '../share/exchange'
 
 	interface Listed {
 		id: string
 		name: string
+		/** The number of its last edit. */
+		head: number
 		changed: string
 		removed: string | null
 	}
@@ -95,7 +98,7 @@
 </script>
 
 <main class="h-full overflow-y-auto">
-	<div class="mx-auto flex max-w-2xl flex-col gap-6 px-6 py-16">
+	<div class="mx-auto flex max-w-[800px] flex-col gap-6 px-6 py-16">
 		<div class="flex items-center gap-4">
 			<img src="/icon.svg" alt="" width="44" height="44" />
 			<div>
@@ -133,47 +136,56 @@
 				chosen={(file) => void bring(file)}
 			/>
 		</form>
-		<section class="cut shrink-0">
-			<h2 class="px-4 pt-3 pb-1 heading">Projects</h2>
-			<ul class="pb-2">
+		<section class="flex shrink-0 flex-col gap-2" aria-labelledby="projects">
+			<h2 class="heading" id="projects">Projects</h2>
+			<ul class="grid grid-cols-[repeat(auto-fill,minmax(240px,1fr))] gap-4">
 				{#each projects ?? [] as p (p.id)}
 					<li>
-						<Context choices={() => menu(p)} class="flex h-10 items-center pr-2 hover:bg-well">
+						<Context choices={() => menu(p)} class="cut hover:[--edge:var(--glaze)]">
 							{#if naming === p.id}
-								<!-- svelte-ignore a11y_autofocus -->
-								<input
-									class="mx-3 field grow font-semibold"
-									value={p.name}
-									maxlength="80"
-									aria-label="Name of the project"
-									autofocus
-									onblur={(e) => void rename(p, e.currentTarget)}
-									onkeydown={(e) => {
-										if (e.key === 'Escape') e.currentTarget.value = p.name
-										if (e.key === 'Enter' || e.key === 'Escape') e.currentTarget.blur()
-									}}
-								/>
+								<Cover project={p.id} edit={p.head} />
+								<div class="flex h-12 items-center px-2">
+									<!-- svelte-ignore a11y_autofocus -->
+									<input
+										class="field min-w-0 grow font-semibold"
+										value={p.name}
+										maxlength="80"
+										aria-label="Name of the project"
+										autofocus
+										onblur={(e) => void rename(p, e.currentTarget)}
+										onkeydown={(e) => {
+											if (e.key === 'Escape') e.currentTarget.value = p.name
+											if (e.key === 'Enter' || e.key === 'Escape') e.currentTarget.blur()
+										}}
+									/>
+								</div>
 							{:else}
 								<a
-									class="flex h-10 min-w-0 grow items-center gap-3 px-4"
+									class="block"
 									href="/p/{p.id}"
+									draggable="false"
 									onkeydown={(e) => e.key === 'F2' && (naming = p.id)}
 								>
-									<span class="grow truncate font-semibold">{p.name}</span>
-									<span class="text-dim">{when(p.changed)}</span>
+									<Cover project={p.id} edit={p.head} />
+									<span class="flex h-12 flex-col justify-center pr-10 pl-3">
+										<span class="truncate font-semibold" title={p.name}>{p.name}</span>
+										<span class="text-[12px] text-dim">{when(p.changed)}</span>
+									</span>
 								</a>
+								<span class="absolute right-1.5 bottom-2.5">
+									<Menu choices={menu(p)} side="bottom">
+										{#snippet trigger()}
+											<DropdownMenu.Trigger class="button-plain" aria-label="What to do with {p.name}"
+												><Ellipsis size={16} /></DropdownMenu.Trigger
+											>
+										{/snippet}
+									</Menu>
+								</span>
 							{/if}
-							<Menu choices={menu(p)} side="bottom">
-								{#snippet trigger()}
-									<DropdownMenu.Trigger class="button-plain" aria-label="What to do with {p.name}"
-										><Ellipsis size={16} /></DropdownMenu.Trigger
-									>
-								{/snippet}
-							</Menu>
 						</Context>
 					</li>
 				{:else}
-					<li class="px-4 py-2 text-dim">{projects ? 'None yet: name one above.' : 'Looking…'}</li>
+					<li class="col-span-full text-dim">{projects ? 'None yet: name one above.' : 'Looking…'}</li>
 				{/each}
 			</ul>
 		</section>
