@@ -33,36 +33,6 @@ func drawnOf(colour, ground int64, lines int) int {
 	return lines
 }
 
-// borderedAside are the cells that repeat, and fill the picture, where more is left out at one of its sides than at another.
-func borderedAside(x, y *axis, ground int64) (out []Guess) {
-	colour := max(x.flat[0], y.flat[0])
-	free := func(a *axis, at func(i int) int) (n int) {
-		for n < min(maxGutter, a.length/2-smallest) && colour >= 0 && a.flat[at(n)] == colour {
-			n++
-		}
-		return n
-	}
-	end := func(a *axis) func(int) int { return func(i int) int { return a.length - 1 - i } }
-	begin := func(i int) int { return i }
-	left, right, top, bottom := free(x, begin), free(x, end(x)), free(y, begin), free(y, end(y))
-	if left+top == 0 || left == right && top == bottom && left == top {
-		return nil
-	}
-	across, down := x.inside(left, right, drawnOf(colour, ground, top+bottom)), y.inside(top, bottom, drawnOf(colour, ground, left+right))
-	for _, g := range repeating(&across, &down) {
-		c := &g.Cut
-		columns, rows := c.Tiles(across.length, down.length)
-		over, below := c.Unused(across.length, down.length)
-		if c.Margin+c.Spacing+over+below > 0 || across.slack(c.CellWidth, 0, 0, columns) || down.slack(c.CellHeight, 0, 0, rows) {
-			continue
-		}
-		c.Margin = min(left, right, top, bottom)
-		c.Left, c.Top, g.score = left-c.Margin, top-c.Margin, g.score*9/10
-		out = append(out, g)
-	}
-	return out
-}
-
 // inside is an axis without some lines before and behind, which are flat: of each line so many pixels drawn are border.
 func (a *axis) inside(before, behind, drawn int) axis {
 	last := a.length - behind

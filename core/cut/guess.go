@@ -80,7 +80,7 @@ func ofCells(p Picture) []Guess {
 	ground := groundOf(p)
 	x, y := p.axes(ground)
 	all := append(repeating(&x, &y), bordered(&x, &y, ground)...)
-	for _, g := range borderedAside(&x, &y, ground) {
+	for _, g := range tightAmid(&x, &y, ground) {
 		// what is drawn repeats wherever it begins
 		for _, o := range all {
 			if o.Cut == (document.Cut{CellWidth: g.Cut.CellWidth, CellHeight: g.Cut.CellHeight}) {
@@ -95,7 +95,7 @@ func ofCells(p Picture) []Guess {
 		}
 	}
 	repeated := len(all)
-	for _, g := range guttered(&x, &y) {
+	for _, g := range append(guttered(&x, &y), amid(&x, &y, ground)...) {
 		g.atLeast(all[:repeated])
 		all = append(all, g)
 		if round, ok := rounder(&x, &y, g); ok {

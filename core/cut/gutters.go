@@ -33,6 +33,16 @@ func (a *axis) cuts(before, behind, spacing int) (out []between) {
 	return out
 }
 
+// exactly are the cuts that leave nothing over.
+func (a *axis) exactly(before, behind, spacing int) (out []between) {
+	for _, b := range a.cuts(before, behind, spacing) {
+		if b.exact {
+			out = append(out, b)
+		}
+	}
+	return out
+}
+
 // guttered finds the margins and spacings for which every line between cells
 // is one flat colour, the same for all.
 func guttered(x, y *axis) (out []Guess) {
@@ -50,14 +60,6 @@ func guttered(x, y *axis) (out []Guess) {
 
 // gutteredAside finds cells with gutters that begin farther from one side of the picture than from another, and use all of it up.
 func gutteredAside(x, y *axis) (out []Guess) {
-	exact := func(a *axis, before, behind, spacing int) (out []between) {
-		for _, b := range a.cuts(before, behind, spacing) {
-			if b.exact {
-				out = append(out, b)
-			}
-		}
-		return out
-	}
 	for spacing := 1; spacing <= maxGutter; spacing++ {
 		// of each axis all ways to begin and to end
 		type way struct {
@@ -67,7 +69,7 @@ func gutteredAside(x, y *axis) (out []Guess) {
 		ways := func(a *axis) (out []way) {
 			for before := range maxGutter + 1 {
 				for behind := 0; behind <= before; behind += max(1, before) {
-					if found := exact(a, before, behind, spacing); len(found) > 0 {
+					if found := a.exactly(before, behind, spacing); len(found) > 0 {
 						out = append(out, way{before, behind, found})
 					}
 				}

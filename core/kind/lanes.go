@@ -8,7 +8,7 @@ var lanes = []Kind{
 		written("lane", "The name of the lane that they go along"), makes, waves, every)},
 	{ID: Lane, Name: "Lane", Help: "The way that waves go", Ways: true, Veiled: true, Settings: settings(written("lane", "Its name"))},
 	{ID: Core, Name: "Core", Help: "What waves want to reach", Area: true, Settings: settings(number("health", "10", "", 1, 99999, "How much gets through before it falls, and the game is lost"))},
-	{ID: Plot, Name: "Buildable place", Help: "The hero puts something up here", Area: true, Veiled: true, Settings: settings(
+	{ID: Plot, Name: "Buildable place", Help: "The hero puts something up here", Area: true, Settings: settings(
 		shared("takes", "costs", "Kinds that are put up here, one after the other, and how many collectibles each costs, as lamp 3, wall 1"))},
 }
 
