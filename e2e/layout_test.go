@@ -266,19 +266,37 @@ func TestANoticeCoversNothingForGood(t *testing.T) {
 	})
 }
 
-// What is told in a game lies above its bar, whose buttons can be pressed meanwhile.
-func TestANoticeLeavesTheBarOfAGame(t *testing.T) {
+// A notice lies above all that can be pressed below the map: the bar of a game, in one row or two, the hand, and the small map.
+func TestANoticeLeavesWhatLiesBelowTheMap(t *testing.T) {
 	k := world(t).open()
+	above := func(what, selector string) {
+		t.Helper()
+		within(t, soon, func() error {
+			return want("the notice above "+what, k.eval(`(selector) => {
+				const below = document.querySelector(selector)?.getBoundingClientRect()
+				return String(below && document.querySelector('[data-testid=notice]')?.getBoundingClientRect().bottom <= below.top)
+			}`, selector), "true")
+		})
+	}
+	k.focusMap()
+	for range 4 {
+		k.keys(input.Equal)
+	}
+	k.see("[data-testid=minimap]", "")
+	k.with(input.ControlLeft, input.KeyS)
+	k.see("[data-testid=notice]", "Saved")
+	above("the small map", "[data-testid=minimap]")
 	k.keys(input.KeyP)
 	k.see("[aria-label=Time]", "Freeze")
 	k.pressIn("[aria-label='Keep the game as a recording']", "")
 	k.see("[data-testid=notice]", "kept as a recording")
-	within(t, soon, func() error {
-		return want("the notice above the bar", k.eval(`() => {
-			const bar = document.querySelector('[aria-label=Time]').getBoundingClientRect()
-			return String(document.querySelector('[data-testid=notice]').getBoundingClientRect().bottom <= bar.top)
-		}`), "true")
-	})
+	above("the bar", "[aria-label=Time]")
+	must(t, k.page.SetViewport(&proto.EmulationSetDeviceMetricsOverride{Width: 820, Height: 1180, DeviceScaleFactor: 1}))
+	k.pressIn("[aria-label=Time] button", "Edit")
+	k.see("[data-testid=hand]", "Holding")
+	k.pressIn("[aria-label='Keep the game as a recording']", "")
+	k.see("[data-testid=notice]", "kept as a recording")
+	above("the bar, over the hand", "[aria-label=Time]")
 }
 
 // In a game nothing that is told above the map lies over something else that is, and its bar has room, from a narrow tablet to a wide screen.

@@ -2,8 +2,8 @@
 	import X from '@lucide/svelte/icons/x'
 	import type { Notices } from '../project/notices.svelte'
 
-	/** Raised, they lie above the bar of a running game. */
-	let { notices, raised = false }: { notices: Notices; raised?: boolean } = $props()
+	/** They lie so many pixels above the lower edge, so that they cover nothing to press. */
+	let { notices, above = 116 }: { notices: Notices; above?: number } = $props()
 	$effect(() => {
 		document.documentElement.toggleAttribute('data-noticed', notices.shown.length > 0)
 	})
@@ -11,9 +11,8 @@
 </script>
 
 <div
-	class="pointer-events-none fixed left-1/2 z-50 flex -translate-x-1/2 flex-col items-center gap-2 {raised
-		? 'bottom-44'
-		: 'bottom-32'}"
+	class="pointer-events-none fixed left-1/2 z-50 flex -translate-x-1/2 flex-col items-center gap-2"
+	style:bottom="{above + 12}px"
 	role="log"
 	aria-live="polite"
 	aria-label="Notices"

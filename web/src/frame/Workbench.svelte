@@ -67,6 +67,11 @@
 		w.proving.later()
 	})
 
+	/** How high all of it is that lies below the map, in pixels. */
+	let foot = $state(0)
+	/** Whether the small map is seen. */
+	const small = $derived(!!w.map && w.layout.minimap && !w.play.on && w.beyondView)
+
 	let seen = $state('above')
 	function firstMap() {
 		const made = w.project.try('newMap', { name: 'Map 1', w: 40, h: 28, seen })
@@ -146,7 +151,7 @@
 							<PlayScreen />
 							<Shown />
 							<AskPanel />
-							{#if w.layout.minimap && !w.play.on && w.beyondView}<MiniMap />{/if}
+							{#if small}<MiniMap />{/if}
 							{#if w.depth && !w.play.on}<DepthView />{/if}
 							{#if w.kindBeside && !w.play.on}<KindBeside />{/if}
 							{#if w.looking && !w.play.on}<LookThrough />{/if}
@@ -180,14 +185,16 @@
 					</main>
 					<Cabinet />
 				</div>
-				<TimeBar />
-				{#if w.hand.holding || !w.layout.folded}
-					<section class="flex flex-col gap-0.5 border-t border-line bg-plaster pt-1" aria-label="Hand" data-region>
-						<HandSentence />
-						<Tray />
-					</section>
-				{/if}
-				<StatusLine />
+				<div bind:clientHeight={foot}>
+					<TimeBar />
+					{#if w.hand.holding || !w.layout.folded}
+						<section class="flex flex-col gap-0.5 border-t border-line bg-plaster pt-1" aria-label="Hand" data-region>
+							<HandSentence />
+							<Tray />
+						</section>
+					{/if}
+					<StatusLine />
+				</div>
 			</div>
 		{:else}
 			<!-- in a small window a station is as broad as it has to be, and is moved to and fro -->
@@ -219,7 +226,7 @@
 	<Finder />
 	<KeySheet />
 	<BeginSheet />
-	<NoticeList notices={w.notices} raised={w.play.on && w.station === 'map'} />
+	<NoticeList notices={w.notices} above={w.station === 'map' ? foot + (small ? 124 : 0) : undefined} />
 	<Refused notices={w.notices} left={() => w.canvas?.focus()} />
 	{#if dropping}
 		<div
