@@ -11,6 +11,8 @@
 	import Scroll from '@lucide/svelte/icons/scroll-text'
 	import SquareDashed from '@lucide/svelte/icons/square-dashed'
 	import { Tabs } from 'bits-ui'
+	import { afterFrame } from '../controls/afterFrame'
+	import type { Entity } from '../core/types'
 	import SearchField from '../controls/SearchField.svelte'
 	import Hint from '../controls/Hint.svelte'
 	import Splitter from '../controls/Splitter.svelte'
@@ -43,6 +45,16 @@
 	] as const
 	const wanted = $derived(query.trim().toLowerCase())
 	const open = $derived(layout.isOpen('cabinet'))
+
+	/** What is selected and told of: of very many a frame later, so that telling holds up neither the press nor what marks them. */
+	const many = 500
+	let seen = $state.raw<Entity[]>([])
+	const told = $derived(w.selection.length > many ? seen : w.selection)
+	$effect(() => {
+		const now = w.selection
+		if (now.length <= many) seen = []
+		else return afterFrame(() => (seen = now))
+	})
 
 	/** Opens a drawer, in the place of what was searched for. */
 	function press(d: Drawer) {
@@ -122,5 +134,5 @@
 			</Tabs.List>
 		</div>
 	</Tabs.Root>
-	{#if open && w.selection.length && !w.play.on}<Details />{/if}
+	{#if open && told.length && !w.play.on}<Details list={told} />{/if}
 </aside>

@@ -18,7 +18,7 @@
 	// Everything about the entities that are selected, one or many: where values
 	// differ among them it says so, and what is set goes to all.
 	const w = workspace()
-	const list = $derived(w.selection)
+	let { list }: { list: Entity[] } = $props()
 	const one = $derived(list.length === 1 ? list[0] : null)
 	const kind = $derived(w.project.kind(one?.kind ?? ''))
 	const kinds = $derived([...new Set(list.map((e) => e.kind))].map((id) => w.project.kind(id)))
