@@ -21,7 +21,7 @@ func (s Source) Cover(w, h int) *image.NRGBA {
 	for _, m := range all {
 		if at := s.start(m); at != nil {
 			x, y := at.X+at.W/2, at.Y+at.H/2
-			if img := s.piece(m, grid.Point{X: x / m.CellWidth, Y: y / m.CellHeight}, s.standing(m, at), w, h); img != nil {
+			if img := s.piece(m, grid.Point{X: grid.FloorDiv(x, m.CellWidth), Y: grid.FloorDiv(y, m.CellHeight)}, s.standing(m, at), w, h); img != nil {
 				return img
 			}
 		}
