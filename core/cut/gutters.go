@@ -55,47 +55,6 @@ func guttered(x, y *axis) (out []Guess) {
 			out = append(out, combined(x, y, c, x.cuts(margin, margin, spacing), y.cuts(margin, margin, spacing))...)
 		}
 	}
-	return append(out, gutteredAside(x, y)...)
-}
-
-// gutteredAside finds cells with gutters that begin farther from one side of the picture than from another, and use all of it up.
-func gutteredAside(x, y *axis) (out []Guess) {
-	for spacing := 1; spacing <= maxGutter; spacing++ {
-		// of each axis all ways to begin and to end
-		type way struct {
-			before, behind int
-			found          []between
-		}
-		ways := func(a *axis) (out []way) {
-			for before := range maxGutter + 1 {
-				for behind := 0; behind <= before; behind += max(1, before) {
-					if found := a.exactly(before, behind, spacing); len(found) > 0 {
-						out = append(out, way{before, behind, found})
-					}
-				}
-			}
-			return out
-		}
-		down := ways(y)
-		for _, h := range ways(x) {
-			for _, v := range down {
-				if h.before == v.before && h.behind == h.before && v.behind == v.before {
-					continue // that is a margin
-				}
-				margin := min(h.behind, v.behind, h.before, v.before)
-				c := document.Cut{Margin: margin, Spacing: spacing, Left: h.before - margin, Top: v.before - margin}
-				for _, g := range combined(x, y, c, h.found, v.found) {
-					// of figures, which hardly come to the sides of their cells, anything could be left out
-					columns, rows := g.Cut.Tiles(x.length, y.length)
-					if x.slack(g.Cut.CellWidth, h.before, spacing, columns) || y.slack(g.Cut.CellHeight, v.before, spacing, rows) {
-						continue
-					}
-					g.score = g.score * 9 / 10
-					out = append(out, g)
-				}
-			}
-		}
-	}
 	return out
 }
 
