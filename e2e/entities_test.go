@@ -393,6 +393,7 @@ func thousandsAreSeen(t *testing.T, layout string) {
 		return nil
 	}
 	within(t, soon, marked)
+	k.see("[data-testid=details]", "1205 entities")
 	must(t, k.page.Mouse.Scroll(0, 30, 1))
 	within(t, soon, marked)
 }

@@ -48,12 +48,12 @@
 
 	/** What is selected and told of: of very many a frame later, so that telling holds up neither the press nor what marks them. */
 	const many = 500
-	let seen = $state.raw<Entity[]>([])
-	const told = $derived(w.selection.length > many ? seen : w.selection)
+	let later = $state.raw<Entity[]>([])
+	const told = $derived(w.selection.length > many ? later : w.selection)
 	$effect(() => {
 		const now = w.selection
-		if (now.length <= many) seen = []
-		else return afterFrame(() => (seen = now))
+		if (now.length <= many) later = []
+		else return afterFrame(() => (later = now))
 	})
 
 	/** Opens a drawer, in the place of what was searched for. */

@@ -3,6 +3,7 @@
 	import Replace from '@lucide/svelte/icons/replace'
 	import Trash2 from '@lucide/svelte/icons/trash-2'
 	import type { ID, MotifInfo } from '../core/types'
+	import NameField from '../controls/NameField.svelte'
 	import Hint from '../controls/Hint.svelte'
 	import GripPicture from '../hand/GripPicture.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
@@ -45,27 +46,19 @@
 					<GripPicture grip={{ what: 'motif', motif: m.id, shape: 'freehand' }} size={72} />
 				</button>
 				{#if naming === m.id}
-					<!-- svelte-ignore a11y_autofocus -->
-					<input
-						class="field w-full"
-						value={m.name}
-						maxlength="80"
-						aria-label="Name of the motif"
-						autofocus
-						onblur={(e) => {
+					<NameField
+						name={m.name}
+						label="Name of the motif"
+						class="w-full"
+						named={(name) => {
 							naming = ''
-							if (e.currentTarget.value !== m.name)
+							if (name !== m.name)
 								w.project.try('set', {
 									ref: { type: 'motif', id: m.id },
 									field: 'name',
-									value: e.currentTarget.value,
+									value: name,
 									text: `Renamed motif ${m.name}`,
 								})
-						}}
-						onkeydown={(e) => {
-							e.stopPropagation()
-							if (e.key === 'Escape') e.currentTarget.value = m.name
-							if (e.key === 'Enter' || e.key === 'Escape') e.currentTarget.blur()
 						}}
 					/>
 				{:else}

@@ -1,3 +1,10 @@
+<script lang="ts" module>
+	// how large the map is drawn at most, in pixels
+	const [mostWide, mostHigh] = [150, 110]
+	/** How much it takes of the lower edge at most: with its frame, and the room below it. */
+	export const miniMapHigh = mostHigh + 14
+</script>
+
 <script lang="ts">
 	import { workspace } from '../workspace/workspace.svelte'
 	import { View } from '../draw/view.svelte'
@@ -10,7 +17,7 @@
 	let turn = $state(0)
 	const m = $derived(w.map!)
 	const all = $derived(new View().drawn(m))
-	const scale = $derived(Math.min(150 / all.w, 110 / all.h))
+	const scale = $derived(Math.min(mostWide / all.w, mostHigh / all.h))
 	const width = $derived(Math.max(8, Math.round(all.w * scale)))
 	const height = $derived(Math.max(8, Math.round(all.h * scale)))
 

@@ -13,6 +13,7 @@
 	import Upload from '@lucide/svelte/icons/upload'
 	import { counted } from '../project/counted'
 	import { workspace } from '../workspace/workspace.svelte'
+	import NameField from '../controls/NameField.svelte'
 	import Hint from '../controls/Hint.svelte'
 	import ProofState from './ProofState.svelte'
 
@@ -45,10 +46,10 @@
 		return () => clearTimeout(timer)
 	})
 
-	function rename(input: HTMLInputElement) {
+	function rename(name: string) {
 		naming = false
-		if (input.value !== p.head.project.name)
-			p.try('set', { ref: { type: 'project' }, field: 'name', value: input.value, text: 'Renamed the project' })
+		if (name !== p.head.project.name)
+			p.try('set', { ref: { type: 'project' }, field: 'name', value: name, text: 'Renamed the project' })
 	}
 </script>
 
@@ -64,20 +65,7 @@
 	</a>
 	<div class="flex min-w-0 items-baseline gap-1.5 pl-1">
 		{#if naming}
-			<!-- svelte-ignore a11y_autofocus -->
-			<input
-				class="field w-56"
-				value={p.head.project.name}
-				maxlength="80"
-				aria-label="Name of the project"
-				autofocus
-				onblur={(e) => rename(e.currentTarget)}
-				onkeydown={(e) => {
-					e.stopPropagation()
-					if (e.key === 'Escape') e.currentTarget.value = p.head.project.name
-					if (e.key === 'Enter' || e.key === 'Escape') e.currentTarget.blur()
-				}}
-			/>
+			<NameField name={p.head.project.name} label="Name of the project" class="w-56" named={rename} />
 		{:else}
 			<button
 				class="truncate font-semibold hover:underline max-[560px]:hidden"

@@ -8,7 +8,7 @@
 	import Shown from '../check/Shown.svelte'
 	import KindBeside from '../kinds/KindBeside.svelte'
 	import KindsStation from '../kinds/KindsStation.svelte'
-	import MiniMap from '../canvas/MiniMap.svelte'
+	import MiniMap, { miniMapHigh } from '../canvas/MiniMap.svelte'
 	import MapCanvas from '../canvas/MapCanvas.svelte'
 	import HandSentence from '../hand/HandSentence.svelte'
 	import Tray from '../hand/Tray.svelte'
@@ -226,7 +226,7 @@
 	<Finder />
 	<KeySheet />
 	<BeginSheet />
-	<NoticeList notices={w.notices} above={w.station === 'map' ? foot + (small ? 124 : 0) : undefined} />
+	<NoticeList notices={w.notices} above={w.station === 'map' ? foot + (small ? miniMapHigh : 0) : undefined} />
 	<Refused notices={w.notices} left={() => w.canvas?.focus()} />
 	{#if dropping}
 		<div

@@ -6,6 +6,7 @@
 	import FileButton from '../controls/FileButton.svelte'
 	import Menu, { type Choice } from '../controls/Menu.svelte'
 	import Cover from './Cover.svelte'
+	import NameField from '../controls/NameField.svelte'
 	import { ask, greet, read, send } from '../live/http'
 	import { asProject } from '../share/exchange'
 
@@ -54,9 +55,9 @@
 		}
 	}
 
-	async function rename(p: Listed, input: HTMLInputElement) {
+	async function rename(p: Listed, written: string) {
 		naming = ''
-		const name = input.value.trim()
+		const name = written.trim()
 		if (name !== p.name) await act(p, 'name', JSON.stringify({ name }))
 	}
 
@@ -145,18 +146,11 @@
 							{#if naming === p.id}
 								<Cover project={p.id} edit={p.head} />
 								<div class="flex h-12 items-center px-2">
-									<!-- svelte-ignore a11y_autofocus -->
-									<input
-										class="field min-w-0 grow font-semibold"
-										value={p.name}
-										maxlength="80"
-										aria-label="Name of the project"
-										autofocus
-										onblur={(e) => void rename(p, e.currentTarget)}
-										onkeydown={(e) => {
-											if (e.key === 'Escape') e.currentTarget.value = p.name
-											if (e.key === 'Enter' || e.key === 'Escape') e.currentTarget.blur()
-										}}
+									<NameField
+										name={p.name}
+										label="Name of the project"
+										class="min-w-0 grow font-semibold"
+										named={(name) => void rename(p, name)}
 									/>
 								</div>
 							{:else}

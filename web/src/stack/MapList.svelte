@@ -4,6 +4,7 @@
 	import Trash2 from '@lucide/svelte/icons/trash-2'
 	import Settings2 from '@lucide/svelte/icons/settings-2'
 	import Context from '../controls/Context.svelte'
+	import NameField from '../controls/NameField.svelte'
 	import Hint from '../controls/Hint.svelte'
 	import { workspace } from '../workspace/workspace.svelte'
 	import { mapMenu } from './mapMenu'
@@ -33,19 +34,7 @@
 	{#each maps as m (m.id)}
 		<li class="flex {w.map?.id === m.id ? 'bg-well' : ''}">
 			{#if naming === m.id}
-				<!-- svelte-ignore a11y_autofocus -->
-				<input
-					class="field w-full"
-					value={m.name}
-					aria-label="Name of the map"
-					autofocus
-					onblur={(e) => rename(m.id, m.name, e.currentTarget.value)}
-					onkeydown={(e) => {
-						e.stopPropagation()
-						if (e.key === 'Escape') e.currentTarget.value = m.name
-						if (e.key === 'Enter' || e.key === 'Escape') e.currentTarget.blur()
-					}}
-				/>
+				<NameField name={m.name} label="Name of the map" class="w-full" named={(name) => rename(m.id, m.name, name)} />
 			{:else}
 				<Context choices={() => mapMenu(w, m, () => (naming = m.id))} class="flex min-w-0 grow">
 					<button

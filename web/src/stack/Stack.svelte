@@ -13,6 +13,7 @@
 	import { send } from '../live/http'
 	import EntityList from '../entities/EntityList.svelte'
 	import Context from '../controls/Context.svelte'
+	import NameField from '../controls/NameField.svelte'
 	import Hint from '../controls/Hint.svelte'
 	import Menu, { type Choice } from '../controls/Menu.svelte'
 	import Splitter from '../controls/Splitter.svelte'
@@ -200,23 +201,13 @@
 					>
 						{#if w.map}<LayerThumb map={w.map} layer={l} />{/if}
 						{#if naming === l.id}
-							<!-- svelte-ignore a11y_autofocus -->
-							<input
-								class="field w-full"
-								value={l.name}
-								aria-label="Name of the layer"
-								autofocus
-								onblur={(e) => {
+							<NameField
+								name={l.name}
+								label="Name of the layer"
+								class="w-full"
+								named={(name) => {
 									naming = ''
-									if (e.currentTarget.value !== l.name) set(l, 'name', e.currentTarget.value, `Renamed layer ${l.name}`)
-								}}
-								onkeydown={(e) => {
-									e.stopPropagation()
-									if (e.key === 'Enter') e.currentTarget.blur()
-									if (e.key === 'Escape') {
-										e.currentTarget.value = l.name
-										e.currentTarget.blur()
-									}
+									if (name !== l.name) set(l, 'name', name, `Renamed layer ${l.name}`)
 								}}
 							/>
 						{:else}

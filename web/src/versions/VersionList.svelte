@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { tick } from 'svelte'
+	import NameField from '../controls/NameField.svelte'
 	import Context from '../controls/Context.svelte'
 	import { roving } from '../controls/roving'
 	import type { Version } from './named'
@@ -47,21 +48,12 @@
 	{#each all as v (v.id)}
 		<li class="border-b border-line {chosen === v.id ? 'bg-chalk' : ''}">
 			{#if naming === v.id}
-				<!-- svelte-ignore a11y_autofocus -->
-				<input
-					class="m-2 field w-[calc(100%-16px)]"
-					value={v.name}
-					maxlength="80"
-					aria-label="Name of the version"
-					autofocus
-					onblur={(e) => named(v, e.currentTarget.value)}
-					onkeydown={(e) => {
-						e.stopPropagation()
-						if (e.key === 'Escape') e.currentTarget.value = v.name
-						if (e.key !== 'Enter' && e.key !== 'Escape') return
-						e.currentTarget.blur()
-						goOnFrom(v)
-					}}
+				<NameField
+					name={v.name}
+					label="Name of the version"
+					class="m-2 w-[calc(100%-16px)]"
+					named={(name) => named(v, name)}
+					after={() => goOnFrom(v)}
 				/>
 			{:else}
 				<Context choices={() => menu(v)}>
